@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Colour;
+
+/**
+ * The family of a colour: a base, and the neighbour it leans to. Six bases round the ring, each leaning to the one before,
+ * true, or leaning to the next; browns, greys, white and black stand apart. Boundaries are OKLCh hue angles in degrees,
+ * chosen so that bases sit where people name them; docs/model.md has the table.
+ */
+final readonly class Family
+{
+    /** Below this OKLCh chroma a grey has no lean that an eye beside it would name. */
+    public const NEUTRAL_CHROMA = 0.010;
+
+    /** Below this OKLCh chroma a colour is a grey. */
+    private const GREY_CHROMA = 0.030;
+
+    /** L* under which yellows darken into browns and olives, and the hue that parts the two. */
+    private const OLIVE_BELOW = 58;
+
+    private const BROWN_ENDS = 98;
+
+    /** Where each of the 18 families begins, degrees; the first one began before 360. */
+    private const RING = [
+        [350, 'red', 'violet'], [10, 'red', null], [33, 'red', 'orange'],
+        [42, 'orange', 'red'], [55, 'orange', null], [72, 'orange', 'yellow'],
+        [84, 'yellow', 'orange'], [97, 'yellow', null], [112, 'yellow', 'green'],
+        [120, 'green', 'yellow'], [138, 'green', null], [162, 'green', 'blue'],
+        [200, 'blue', 'green'], [235, 'blue', null], [262, 'blue', 'violet'],
+        [282, 'violet', 'blue'], [298, 'violet', null], [318, 'violet', 'red'],
+    ];
+
+    private function __construct(public string $base, public ?string $lean)
+    {
+    }
+
+    public static function of(Lab $lab): self
+    {
+        $c = Oklch::ofLab($lab);
+        $hue = $c->hueDegrees;
+        // There is no dark yellow: below the middle values its hues are seen as brown or as olive, a green.
+        $onRing = self::onRing($lab->l < self::OLIVE_BELOW && $hue >= self::BROWN_ENDS && $hue < 120 ? 120 : $hue);
+
+        return match (true) {
+            $lab->l >= 92 && $c->chroma < self::GREY_CHROMA / 1.5 => new self('white', $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base),
+            $lab->l < 13 && $c->chroma < 0.035 => new self('black', $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base),
+            $c->chroma < self::NEUTRAL_CHROMA => new self('grey', null),
+            $c->chroma < self::GREY_CHROMA => new self('grey', $onRing->base),
+            self::isBrown($lab, $c) => new self('brown', $hue < 50 ? 'red' : ($hue < 72 ? null : 'yellow')),
+            default => $onRing,
+        };
+    }
+
+    /** "yellow, leaning green", "warm grey, leaning yellow", "brown, leaning red", "blue". */
+    public function words(): string
+    {
+        $name = $this->base;
+        if ($this->base === 'grey') {
+            $name = match ($this->lean) {
+                null => 'neutral grey',
+                'red', 'orange', 'yellow' => 'warm grey',
+                default => 'cool grey',
+            };
+        }
+
+        return $this->lean === null ? $name : $name.', leaning '.$this->lean;
+    }
+
+    public function isChromatic(): bool
+    {
+        return ! in_array($this->base, ['grey', 'white', 'black'], true);
+    }
+
+    /** The base one meets first when turning from a hue (OKLCh degrees) upward, or downward. */
+    public static function neighbour(float $hueDegrees, bool $upward): string
+    {
+        $bases = ['red', 'orange', 'yellow', 'green', 'blue', 'violet'];
+        $at = (int) array_search(self::onRing($hueDegrees)->base, $bases, true);
+
+        return $bases[($at + ($upward ? 1 : 5)) % 6];
+    }
+
+    private static function onRing(float $hue): self
+    {
+        $found = self::RING[0];
+        foreach (array_slice(self::RING, 1) as $entry) {
+            if ($hue >= $entry[0] && $hue < 350) {
+                $found = $entry;
+            }
+        }
+
+        return new self($found[1], $found[2]);
+    }
+
+    /** Dark or dull oranges and their neighbours are seen as browns. */
+    private static function isBrown(Lab $lab, Oklch $c): bool
+    {
+        return $c->hueDegrees >= 28 && $c->hueDegrees < self::BROWN_ENDS && $lab->l < 60 && $c->chroma < 0.035 + 0.0022 * (62 - $lab->l);
+    }
+}

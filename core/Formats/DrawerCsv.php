@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Formats;
+
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Medium\PencilRecord;
+
+/** A drawer as comma-separated values (RFC 4180) with a header line; columns in any order, only number and heavy required. */
+final class DrawerCsv
+{
+    /**
+     * @return array<int, PencilRecord> by row number as a spreadsheet counts, the header being row 1
+     *
+     * @throws BadFile
+     */
+    public static function read(string $text): array
+    {
+        $stream = fopen('php://memory', 'r+') ?: throw new \LogicException('memory can always be opened');
+        fwrite($stream, $text);
+        rewind($stream);
+        $header = self::header(fgetcsv($stream, escape: ''));
+        $fields = new RecordFields;
+        $records = [];
+        for ($row = 2; ($cells = fgetcsv($stream, escape: '')) !== false; $row++) {
+            if ($cells === [null]) {
+                continue;
+            }
+            if (count($cells) > count($header)) {
+                $fields->problems[] = sprintf('row %d: it has %d cells but the header names %d columns; put text that has commas in "quotes".', $row, count($cells), count($header));
+
+                continue;
+            }
+            $named = [];
+            foreach ($cells as $i => $cell) {
+                $named[$header[$i]] = (string) $cell;
+            }
+            $record = $fields->record($row, $named);
+            if ($record !== null) {
+                $records[$row] = $record;
+            }
+        }
+        if ($fields->problems !== []) {
+            throw BadFile::withProblems('The drawer file has a problem in', $fields->problems);
+        }
+
+        return $records !== [] ? $records : throw BadFile::because('The drawer file has a header but no pencils below it.');
+    }
+
+    /**
+     * @param  array<int, ?string>|false  $cells
+     * @return list<string>
+     */
+    private static function header(array|false $cells): array
+    {
+        $header = array_map(static fn (?string $c): string => mb_strtolower(trim((string) $c)), $cells ?: []);
+        $missing = array_diff(RecordFields::REQUIRED, $header);
+        $unknown = array_diff($header, RecordFields::COLUMNS);
+        if ($missing !== []) {
+            throw BadFile::because(sprintf('Row 1 must name the columns; %s is missing (known columns: %s).', implode(' and ', $missing), implode(', ', RecordFields::COLUMNS)));
+        }
+        if ($unknown !== []) {
+            throw BadFile::because(sprintf('Row 1 has an unknown column "%s"; known columns are %s.', reset($unknown), implode(', ', RecordFields::COLUMNS)));
+        }
+
+        return array_values($header);
+    }
+}

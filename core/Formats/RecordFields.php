@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Formats;
+
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Error\CoreError;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Medium\Binder;
+use KnottyPrism\Core\Medium\Opacity;
+use KnottyPrism\Core\Medium\PencilRecord;
+
+/** Turns the fields of one row, all text, into a pencil record, collecting every problem with its row and column. */
+final class RecordFields
+{
+    public const COLUMNS = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'owned'];
+
+    public const REQUIRED = ['number', 'heavy'];
+
+    /** @var list<string> */
+    public array $problems = [];
+
+    /** @param  array<string, string>  $fields */
+    public function record(int $row, array $fields): ?PencilRecord
+    {
+        $before = count($this->problems);
+        $take = function (string $column, callable $read) use ($row, $fields): mixed {
+            $text = trim($fields[$column] ?? '');
+            if ($text === '') {
+                return null;
+            }
+            try {
+                return $read($text);
+            } catch (CoreError $error) {
+                $this->problems[] = sprintf('row %d, column %s: %s', $row, $column, $error->getMessage());
+
+                return null;
+            }
+        };
+        foreach (self::REQUIRED as $column) {
+            if (trim($fields[$column] ?? '') === '') {
+                $this->problems[] = sprintf('row %d, column %s: it is empty; every pencil needs one.', $row, $column);
+            }
+        }
+        $number = trim($fields['number'] ?? '');
+        if (preg_match('~[@,/\s]~', $number) === 1) {
+            $this->problems[] = sprintf('row %d, column number: a number has no space, comma, @ or /; received "%s".', $row, UnreadableText::shown($number));
+        }
+        $values = [
+            'heavy' => $take('heavy', self::colour(...)),
+            'binder' => $take('binder', static fn (string $t): Binder => self::choice(Binder::class, 'the binder', $t)),
+            'light' => $take('light', self::colour(...)),
+            'overBlack' => $take('over_black', self::colour(...)),
+            'opacity' => $take('opacity', static fn (string $t): Opacity => self::choice(Opacity::class, 'the opacity', $t)),
+            'laydown' => $take('laydown', self::laydown(...)),
+            'owned' => $take('owned', self::yesNo(...)) ?? true,
+        ];
+        if (count($this->problems) > $before) {
+            return null;
+        }
+
+        return new PencilRecord(
+            trim($fields['line'] ?? ''),
+            $number,
+            trim($fields['name'] ?? ''),
+            $values['heavy'],
+            $values['binder'],
+            $values['light'],
+            $values['overBlack'],
+            $values['opacity'],
+            $values['laydown'],
+            trim($fields['lightfast'] ?? '') ?: null,
+            $values['owned'],
+        );
+    }
+
+    private static function colour(string $text): string
+    {
+        return Srgb::ofHex($text)->hex();
+    }
+
+    private static function laydown(string $text): float
+    {
+        return is_numeric($text) ? OutOfRange::check('laydown', (float) $text, 0.1, 3) : throw UnreadableText::choice('the laydown', ['a figure from 0.1 to 3'], $text);
+    }
+
+    private static function yesNo(string $text): bool
+    {
+        return match (mb_strtolower($text)) {
+            'yes', 'y', 'true', '1' => true,
+            'no', 'n', 'false', '0' => false,
+            default => throw UnreadableText::choice('owned', ['yes', 'no'], $text),
+        };
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T
+     */
+    private static function choice(string $enum, string $name, string $text): \BackedEnum
+    {
+        return $enum::tryFrom(mb_strtolower($text))
+            ?? throw UnreadableText::choice($name, array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases()), $text);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Medium;
+
+use KnottyPrism\Core\Colour\SmoothestReflectance;
+
+/** A paper: its colour as a reflectance, and its tooth. */
+final readonly class Paper
+{
+    /** @var list<float> 36 bands, 0–1 */
+    public array $reflectance;
+
+    public function __construct(public string $name, public string $hex, public Tooth $tooth)
+    {
+        $this->reflectance = SmoothestReflectance::ofHex($hex);
+    }
+
+    /** The paper on which swatches are made and measured. */
+    public static function whiteMedium(): self
+    {
+        return new self('white medium', '#f6f4ee', Tooth::medium());
+    }
+
+    /** Names everything a prediction on this paper depends on. */
+    public function fingerprint(): string
+    {
+        return sprintf('%s/%s/%.4f/%.4f', $this->name, $this->hex, $this->tooth->roughness, $this->tooth->capacity);
+    }
+}

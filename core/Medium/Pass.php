@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Medium;
+
+use KnottyPrism\Core\Error\OutOfRange;
+
+/** One pencil at one pressure, 0–1 (above 0). */
+final readonly class Pass
+{
+    public function __construct(public Pencil $pencil, public float $pressure)
+    {
+        OutOfRange::check('pressure', $pressure, 0.05, 1);
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Planning;
+
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Medium\LayPass;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\Pass;
+use KnottyPrism\Core\Medium\PressureMark;
+use KnottyPrism\Core\Medium\Sheet;
+
+/**
+ * Every pass a search may lay: each pencil at each pressure mark, with the density it adds on the bare paper. Densities are
+ * natural logarithms of linear red, green and blue; films on each other roughly add theirs, which tells a search where to look.
+ */
+final readonly class Moves
+{
+    /** @var list<Pass> */
+    public array $passes;
+
+    /** @var list<array{float, float, float}> density that each pass adds on bare paper */
+    public array $densities;
+
+    public function __construct(Drawer $drawer, public Paper $paper, School $school)
+    {
+        $bare = Look::at(new Sheet($paper));
+        $passes = $densities = [];
+        foreach ($drawer->usable()->pencils as $pencil) {
+            if (! $school->allows($pencil)) {
+                continue;
+            }
+            foreach (PressureMark::pressures() as $pressure) {
+                $sheet = new Sheet($paper);
+                LayPass::onto($sheet, $pencil, $pressure);
+                $look = Look::at($sheet);
+                $passes[] = new Pass($pencil, $pressure);
+                $densities[] = [$bare->logs[0] - $look->logs[0], $bare->logs[1] - $look->logs[1], $bare->logs[2] - $look->logs[2]];
+            }
+        }
+        $this->passes = $passes;
+        $this->densities = $densities;
+    }
+
+    public function indexOf(Pass $pass): ?int
+    {
+        foreach ($this->passes as $i => $move) {
+            if ($move->pencil === $pass->pencil && $move->pressure === $pass->pressure) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The moves that by their densities come nearest to a wanted change, best first.
+     *
+     * @param  array{float, float, float}  $wanted  density still missing
+     * @param  float  $share  how much of its usual film a pass can still lay, 0–1
+     * @param  float  $short  weight of falling short: 1 for a last pass, little for one that others follow
+     * @return list<int>
+     */
+    public function nearest(array $wanted, float $share, float $short, int $count): array
+    {
+        $miss = $this->misses($wanted, $share, $short);
+        asort($miss);
+
+        return array_slice(array_keys($miss), 0, $count);
+    }
+
+    /**
+     * How near one more pass could come, as a squared distance in density.
+     *
+     * @param  array{float, float, float}  $wanted
+     */
+    public function leastMiss(array $wanted, float $share): float
+    {
+        return $this->densities === [] ? INF : min($this->misses($wanted, $share, 1.0));
+    }
+
+    /**
+     * @param  array{float, float, float}  $wanted
+     * @return array<int, float>
+     */
+    private function misses(array $wanted, float $share, float $short): array
+    {
+        [$w0, $w1, $w2] = $wanted;
+        $miss = [];
+        foreach ($this->densities as $i => $d) {
+            $e0 = $w0 - $share * $d[0];
+            $e1 = $w1 - $share * $d[1];
+            $e2 = $w2 - $share * $d[2];
+            $miss[$i] = ($e0 > 0 ? $short : 1.0) * $e0 * $e0 + ($e1 > 0 ? $short : 1.0) * $e1 * $e1 + ($e2 > 0 ? $short : 1.0) * $e2 * $e2;
+        }
+
+        return $miss;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Planning;
+
+/** The price of a recipe, in ΔE00: every weight of the search in one place. docs/model.md says why. */
+final class Objective
+{
+    /** A pass must earn its time at the desk. */
+    private const PER_PASS = 0.06;
+
+    /** Every further pencil is another to find, sharpen and put back. */
+    private const PER_PENCIL = 0.08;
+
+    /** Tooth used beyond this share is missed by later corrections. */
+    private const TOOTH_FREE = 0.85;
+
+    private const PER_TOOTH = 12.0;
+
+    public static function price(Candidate $candidate): float
+    {
+        return $candidate->deltaE00
+            + self::PER_PASS * count($candidate->passes)
+            + self::PER_PENCIL * $candidate->pencilCount()
+            + self::PER_TOOTH * max(0.0, $candidate->sheet->toothUsed() - self::TOOTH_FREE);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Binder;
+use KnottyPrism\Core\Medium\Finish;
+use KnottyPrism\Core\Medium\Opacity;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\Pass;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\PencilFit;
+use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Sheet;
+use KnottyPrism\Core\Medium\Stack;
+
+/** Ordinary made-up pencils, and stacks of them written short: "yellow@0.55 black@0.35 solvent". */
+final class Pencils
+{
+    private const ORDINARY = [
+        'yellow' => ['#f5d21a', Opacity::Semi], 'orange' => ['#ee7d22', null], 'red' => ['#cf2b2a', null], 'violet' => ['#5d3a8c', null],
+        'blue' => ['#2456a8', null], 'green' => ['#2c8a4b', null], 'black' => ['#212429', null], 'dark warm grey' => ['#3a3632', null],
+        'white' => ['#fbfaf6', null], 'opaque white' => ['#fbfaf6', Opacity::Opaque], 'pale blue' => ['#a9c7e6', null], 'pale magenta' => ['#e9a7cb', null],
+    ];
+
+    /** @var array<string, Pencil> */
+    private static array $made = [];
+
+    public static function named(string $name): Pencil
+    {
+        [$hex, $opacity] = self::ORDINARY[$name];
+
+        return self::$made[$name] ??= PencilFit::of(new PencilRecord('', str_replace(' ', '-', $name), $name, $hex, Binder::Wax, opacity: $opacity));
+    }
+
+    /** @return list<string> */
+    public static function names(): array
+    {
+        return array_keys(self::ORDINARY);
+    }
+
+    public static function stack(string $text): Stack
+    {
+        return new Stack(array_map(static function (string $part): Pass|Finish {
+            [$name, $pressure] = explode('@', $part) + [1 => ''];
+
+            return Finish::tryFrom($name) ?? new Pass(self::named(str_replace('-', ' ', $name)), (float) $pressure);
+        }, explode(' ', $text)));
+    }
+
+    public static function sheet(string $text, ?Paper $paper = null): Sheet
+    {
+        return self::stack($text)->on($paper ?? Paper::whiteMedium());
+    }
+
+    public static function colour(string $text, ?Paper $paper = null): Lab
+    {
+        return Lab::ofReflectance(self::sheet($text, $paper)->meanReflectance());
+    }
+}
