@@ -17,10 +17,12 @@ final readonly class Paper
         $this->reflectance = SmoothestReflectance::ofHex($hex);
     }
 
-    /** The paper on which swatches are made and measured. */
+    /** The paper on which swatches are made and measured; made once, since every fit asks for it some hundred times. */
     public static function whiteMedium(): self
     {
-        return new self('white medium', '#f6f4ee', Tooth::medium());
+        static $paper = null;
+
+        return $paper ??= new self('white medium', '#f6f4ee', Tooth::medium());
     }
 
     /** Names everything a prediction on this paper depends on. */

@@ -21,6 +21,14 @@ final class PencilFit
 
     private const LAYDOWN_RANGE = [0.35, 1.6];
 
+    /** ln(K/S) from a film that absorbs nothing to one that no light survives. */
+    private const LOG_RATIO_RANGE = [-14.0, 11.0];
+
+    private const MOST_TRIES = 60;
+
+    /** Of the square root of a reflectance; far below what an eye sees. */
+    private const ROOT_PRECISION = 1e-6;
+
     /** A blender's film is all but invisible. */
     private const BLENDER_ABSORPTION = 1e-4;
 
@@ -112,26 +120,35 @@ final class PencilFit
     }
 
     /**
-     * K/S at which films of these optical thicknesses over paper show the wanted mean reflectance, by bisection and secants
-     * on ln(K/S), in which the reflectance falls steadily.
+     * K/S at which films of these optical thicknesses over paper show the wanted mean reflectance: false position with the
+     * Illinois rule on ln(K/S), in which the reflectance falls steadily.
      *
      * @param  list<float>  $film  S·t per stratum
      */
     private static function ratioFor(float $wanted, float $paper, array $film): float
     {
-        [$low, $high] = [log(1e-7), log(1e5)];
+        [$low, $high] = self::LOG_RATIO_RANGE;
         $root = sqrt($wanted);
         [$atLow, $atHigh] = [self::meanRoot($low, $paper, $film) - $root, self::meanRoot($high, $paper, $film) - $root];
         if ($atLow <= 0 || $atHigh >= 0) {
             return exp($atLow <= 0 ? $low : $high);
         }
-        for ($n = 0; $n < 40 && $high - $low > 1e-7; $n++) {
-            $try = $n % 2 === 0 ? ($low + $high) / 2 : $low + ($high - $low) * $atLow / ($atLow - $atHigh);
+        $side = 0;
+        for ($n = 0; $n < self::MOST_TRIES; $n++) {
+            $try = ($low * $atHigh - $high * $atLow) / ($atHigh - $atLow);
             $at = self::meanRoot($try, $paper, $film) - $root;
-            if (abs($at) < 1e-7) {
+            if (abs($at) < self::ROOT_PRECISION) {
                 return exp($try);
             }
-            $at > 0 ? [$low, $atLow] = [$try, $at] : [$high, $atHigh] = [$try, $at];
+            if ($at > 0) {
+                [$low, $atLow] = [$try, $at];
+                $atHigh = $side === 1 ? $atHigh / 2 : $atHigh;
+                $side = 1;
+            } else {
+                [$high, $atHigh] = [$try, $at];
+                $atLow = $side === -1 ? $atLow / 2 : $atLow;
+                $side = -1;
+            }
         }
 
         return exp(($low + $high) / 2);
@@ -145,7 +162,12 @@ final class PencilFit
         $b = sqrt($ratio * ($ratio + 2));
         $sum = 0.0;
         foreach ($film as $thickness) {
-            [$rf, $t] = Film::reflectanceAndTransmittance($a, $b, $thickness);
+            // Film::reflectanceAndTransmittance(), written out: this runs a hundred thousand times a fit.
+            $e = exp(-$b * $thickness);
+            $e2 = $e * $e;
+            $n = 1 / ($a * (1 - $e2) + $b * (1 + $e2));
+            $rf = (1 - $e2) * $n;
+            $t = 2 * $b * $e * $n;
             $sum += sqrt($rf + $t * $t * $paper / (1 - $rf * $paper));
         }
 

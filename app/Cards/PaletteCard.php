@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cards;
+
+use App\Models\PlanEntry;
+use App\Presenters\RecipePresenter;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Illuminate\Support\Facades\View;
+use KnottyPrism\Core\Planning\Recipe;
+
+/**
+ * The palette card: for every chosen recipe its passes from the paper up, each with number, name, pressure, the expected dab and
+ * an empty box to dab in. One page; the type grows smaller and the columns more as recipes are added.
+ */
+final class PaletteCard
+{
+    /** Name => width and height in millimetres. */
+    public const SIZES = ['a4' => [210.0, 297.0], 'a5' => [148.0, 210.0], 'letter' => [215.9, 279.4]];
+
+    private const POINTS_PER_MM = 72 / 25.4;
+
+    private const MARGIN_MM = 9.0;
+
+    /** Rows of a card are measured in units of this height at full size. */
+    private const ROW_MM = 8.4;
+
+    /** Below this share of full size a card can't be read at the desk any more; then it takes a second page. */
+    private const LEAST_SCALE = 0.5;
+
+    /** @param list<array{entry: PlanEntry, recipe: Recipe}> $recipes */
+    public function pdf(string $study, string $paper, array $recipes, string $size): string
+    {
+        [$width, $height] = self::SIZES[$size];
+        $options = new Options;
+        $options->setIsRemoteEnabled(false);
+        $options->setDefaultFont('DejaVu Sans');
+        $options->setTempDir(storage_path('framework/cache'));
+        $options->setFontCache(storage_path('framework/cache'));
+        $pdf = new Dompdf($options);
+        $pdf->setPaper([0, 0, $width * self::POINTS_PER_MM, $height * self::POINTS_PER_MM]);
+        $pdf->loadHtml(View::make('cards.palette', [
+            'study' => $study,
+            'paper' => $paper,
+            'columns' => self::columns(array_map(self::shown(...), $recipes)),
+            'scale' => self::scale($recipes, $width, $height),
+            'margin' => self::MARGIN_MM,
+            'count' => count($recipes),
+        ])->render());
+        $pdf->render();
+
+        return (string) $pdf->output();
+    }
+
+    /**
+     * @param  array{entry: PlanEntry, recipe: Recipe}  $chosen
+     * @return array<string, mixed>
+     */
+    private static function shown(array $chosen): array
+    {
+        $recipe = $chosen['recipe'];
+        $target = RecipePresenter::reading($recipe->target);
+
+        return [
+            'name' => $chosen['entry']->name,
+            'words' => $target['words'],
+            'closeness' => $recipe->comparison->words(),
+            'target' => DabPicture::flat((string) $target['hex'], 8, 8),
+            'passes' => array_map(static fn (array $pass): array => [...$pass, 'dab' => DabPicture::ofStrata($pass['strata'], 180, 84)], RecipePresenter::passes($recipe->prediction)),
+            'cautions' => $recipe->cautions,
+        ];
+    }
+
+    /**
+     * Two columns of about equal length, read downward.
+     *
+     * @param  list<array<string, mixed>>  $recipes
+     * @return list<list<array<string, mixed>>>
+     */
+    private static function columns(array $recipes): array
+    {
+        $rows = array_map(static fn (array $r): int => count($r['passes']) + 2, $recipes);
+        $columns = [[], []];
+        $sum = 0;
+        foreach ($recipes as $i => $recipe) {
+            $columns[$sum + $rows[$i] / 2 <= array_sum($rows) / 2 ? 0 : 1][] = $recipe;
+            $sum += $rows[$i];
+        }
+
+        return $columns;
+    }
+
+    /** @param list<array{entry: PlanEntry, recipe: Recipe}> $recipes */
+    private static function scale(array $recipes, float $width, float $height): float
+    {
+        $rows = array_sum(array_map(static fn (array $r): int => count($r['recipe']->stack->steps) + 2, $recipes)) / 2 + 3;
+        $byHeight = ($height - 2 * self::MARGIN_MM - 16) / (self::ROW_MM * max(1, $rows));
+
+        return max(self::LEAST_SCALE, min(1.0, $byHeight, ($width - 2 * self::MARGIN_MM) / 192));
+    }
+}

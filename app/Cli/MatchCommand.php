@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cli;
+
+use App\Presenters\Figures;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Planning\Caution;
+use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Planning\RecipePlanner;
+use KnottyPrism\Core\Planning\School;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** Up to four recipes for one colour. */
+final class MatchCommand extends Command
+{
+    use Reads;
+
+    protected function configure(): void
+    {
+        $this->setName('match')->setDescription('Up to four recipes for one colour')
+            ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
+            ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
+            ->addOption('target', null, InputOption::VALUE_REQUIRED, 'the colour wanted, #rrggbb')
+            ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…: '.implode('; ', array_map(static fn (string $k, array $v): string => $k.'='.implode('|', $v), array_keys(School::CHOICES), School::CHOICES)), '')
+            ->addOption('max-passes', null, InputOption::VALUE_REQUIRED, '1–8', (string) RecipePlanner::MOST_PASSES)
+            ->addOption('count', null, InputOption::VALUE_REQUIRED, '1–4', '4');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $target = Lab::ofHex($this->required($input, 'target'));
+        $settings = array_values(array_filter(explode(',', (string) $input->getOption('school')), static fn (string $s): bool => $s !== ''));
+        [$passes, $count] = [$this->whole($input, 'max-passes', 8), $this->whole($input, 'count', 4)];
+        $planner = new RecipePlanner($this->drawer($input), $this->paper($input), School::ofSettings($settings));
+        $single = $planner->nearestSingle($target);
+        $this->json($output, [
+            'target' => ['hex' => Figures::colour($target)['hex'], 'lab' => Figures::lab($target)],
+            'nearestSingle' => ['pencil' => $single->stack->pencils()[0]->id(), 'deltaE00' => Figures::difference($single->comparison->deltaE00)],
+            'recipes' => array_map(self::recipe(...), $planner->recipesFor($target, $passes, $count)),
+        ]);
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, mixed> */
+    private static function recipe(Recipe $recipe): array
+    {
+        return [
+            'label' => $recipe->label->value,
+            'stack' => $recipe->stack->text(),
+            ...Figures::result($recipe),
+            'pencils' => array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()),
+            'passes' => Figures::passes($recipe->prediction),
+            'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
+        ];
+    }
+
+    private function whole(InputInterface $input, string $option, int $most): int
+    {
+        $text = $this->required($input, $option);
+        if (! ctype_digit($text)) {
+            throw UnreadableText::choice("--$option", ["a whole number from 1 to $most"], $text);
+        }
+
+        return (int) OutOfRange::check("--$option", (float) $text, 1, $most);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cli;
+
+use App\Presenters\Figures;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Prediction;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** The colour after every pass of a stack. */
+final class PredictCommand extends Command
+{
+    use Reads;
+
+    protected function configure(): void
+    {
+        $this->setName('predict')->setDescription('The colour after every pass of a stack')
+            ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
+            ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
+            ->addOption('stack', null, InputOption::VALUE_REQUIRED, 'steps from the paper up, like 101@0.35,114@0.55,solvent');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $stack = StackText::read($this->required($input, 'stack'), $this->drawer($input));
+        $paper = $this->paper($input);
+        $prediction = Prediction::of($stack, $paper);
+        $this->json($output, [
+            'paper' => $paper->name,
+            'passes' => Figures::passes($prediction),
+            'final' => [
+                ...Figures::colour($prediction->lab()),
+                'toothUsed' => Figures::share($prediction->toothUsed()),
+                'steadiness' => Figures::difference($prediction->steadiness),
+                'liveliness' => Figures::difference($prediction->liveliness),
+            ],
+        ]);
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cli;
+
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\PaperJson;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\PaperShelf;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** What the commands have in common: files in, JSON out. */
+trait Reads
+{
+    /** A drawer or list larger than this is some other file. */
+    private const MOST_BYTES = 16_000_000;
+
+    private function required(InputInterface $input, string $option): string
+    {
+        $value = $input->getOption($option);
+
+        return is_string($value) && $value !== '' ? $value : throw BadFile::because("The call needs --$option; see docs/cli.md.");
+    }
+
+    private function file(string $path): string
+    {
+        if (! is_file($path) || ! is_readable($path)) {
+            throw BadFile::because("There is no readable file \"$path\".");
+        }
+        if (filesize($path) > self::MOST_BYTES) {
+            throw BadFile::because("The file \"$path\" is larger than 16 MB; that is no drawer and no list of colours.");
+        }
+
+        return (string) file_get_contents($path);
+    }
+
+    private function drawer(InputInterface $input): Drawer
+    {
+        return DrawerFile::drawer($this->file($this->required($input, 'drawer')));
+    }
+
+    /** A paper's name, or a JSON file. */
+    private function paper(InputInterface $input): Paper
+    {
+        $paper = $this->required($input, 'paper');
+
+        return is_file($paper) ? PaperJson::read($this->file($paper)) : PaperShelf::named($paper);
+    }
+
+    /** @param array<mixed> $data */
+    private function json(OutputInterface $output, array $data): void
+    {
+        $output->writeln(json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\User;
+use Illuminate\Http\Request;
+
+abstract class Controller
+{
+    /** Routes behind sign-in always have someone. */
+    protected function user(Request $request): User
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user : throw new \LogicException('this route is only for people signed in');
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+use KnottyPrism\Core\Medium\Grain;
+use KnottyPrism\Core\Medium\PressureMark;
+use KnottyPrism\Core\Medium\Tooth;
+
+/** The paper's grain, so that the screen can draw a dab from its strata; the same for everyone and for a long time. */
+final class GrainController extends Controller
+{
+    public function __invoke(): JsonResponse
+    {
+        return new JsonResponse([
+            'side' => Grain::SIDE,
+            'strata' => Tooth::STRATA,
+            'tile' => implode('', Grain::tile()),
+            'pressureMarks' => array_map(static fn (PressureMark $m): array => ['word' => $m->value, 'pressure' => $m->pressure(), 'strokes' => $m->strokes()], PressureMark::cases()),
+        ], 200, ['Cache-Control' => 'private, max-age=86400']);
+    }
+}

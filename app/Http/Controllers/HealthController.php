@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Providers\AppServiceProvider;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/** Whether everything an answer needs is there: the just-in-time compiler, the database, the queue worker, the storage. */
+final class HealthController extends Controller
+{
+    public function __invoke(): JsonResponse
+    {
+        $checks = [
+            'jit' => self::holds(static fn (): bool => (opcache_get_status(false)['jit']['on'] ?? false) === true),
+            'database' => self::holds(static fn (): bool => DB::scalar('select 1') === 1),
+            'queueWorker' => self::holds(static fn (): bool => Cache::has(AppServiceProvider::WORKER_SEEN)),
+            'storage' => self::holds(self::storageKeeps(...)),
+        ];
+        $ok = ! in_array(false, $checks, true);
+
+        return new JsonResponse(['ok' => $ok, ...$checks, 'php' => PHP_VERSION], $ok ? 200 : 503, ['Cache-Control' => 'no-store']);
+    }
+
+    private static function storageKeeps(): bool
+    {
+        $word = bin2hex(random_bytes(8));
+        Storage::put("health/$word", $word);
+        $kept = Storage::get("health/$word") === $word;
+        Storage::delete("health/$word");
+
+        return $kept;
+    }
+
+    /** @param \Closure(): bool $check */
+    private static function holds(\Closure $check): bool
+    {
+        try {
+            return $check();
+        } catch (\Throwable) {
+            return false;
+        }
+    }
+}

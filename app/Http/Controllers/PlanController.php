@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\PlanEntryRequest;
+use App\Models\PlanEntry;
+use App\Models\Study;
+use App\Presenters\PlanPresenter;
+use App\Services\PlanDesk;
+use App\Services\SpotDesk;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** The plan of a study: spots with the recipe chosen for each. Every answer is the whole plan. */
+final class PlanController extends Controller
+{
+    public function __construct(private readonly PlanDesk $desk, private readonly PlanPresenter $presenter) {}
+
+    public function index(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+
+        return $this->plan($request, $study);
+    }
+
+    public function store(PlanEntryRequest $request, Study $study, SpotDesk $spots): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $place = $request->spot($study);
+        $stack = $request->stack($this->user($request));
+        [$l, $a, $b] = $spots->read($study, ...$place)->lab->toArray();
+        $this->desk->add($study, [
+            ...$place, 'name' => $request->entryName(), 'target_l' => $l, 'target_a' => $a, 'target_b' => $b,
+            'label' => $request->label(), 'stack' => $stack->text(), 'paper' => $study->paper,
+        ]);
+
+        return $this->plan($request, $study, 201);
+    }
+
+    public function update(Request $request, Study $study, PlanEntry $entry): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['name' => ['required', 'string', 'max:120']]);
+        $this->desk->rename($study, $entry, trim((string) $request->string('name')));
+
+        return $this->plan($request, $study);
+    }
+
+    public function destroy(Request $request, Study $study, PlanEntry $entry): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->desk->remove($study, $entry);
+
+        return $this->plan($request, $study);
+    }
+
+    public function undo(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->desk->undo($study);
+
+        return $this->plan($request, $study);
+    }
+
+    private function plan(Request $request, Study $study, int $status = 200): JsonResponse
+    {
+        return new JsonResponse($this->presenter->plan($this->user($request), $study), $status);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ */
+final class User extends Authenticatable
+{
+    protected $fillable = ['name', 'email', 'password'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed'];
+    }
+
+    /** @return HasMany<Study, $this> */
+    public function studies(): HasMany
+    {
+        return $this->hasMany(Study::class);
+    }
+
+    /** @return HasMany<PencilRow, $this> */
+    public function pencils(): HasMany
+    {
+        return $this->hasMany(PencilRow::class);
+    }
+}

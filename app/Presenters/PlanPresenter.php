@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Presenters;
+
+use App\Models\PlanEntry;
+use App\Models\Study;
+use App\Models\User;
+use App\Services\DrawerKeeper;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\CoreError;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Planning\RecipeLabel;
+
+/** A study's plan with every recipe predicted anew from its stack, light to dark as a palette strip is read. */
+final class PlanPresenter
+{
+    public function __construct(private readonly DrawerKeeper $drawers) {}
+
+    /** @return array<string, mixed> */
+    public function plan(User $user, Study $study): array
+    {
+        $shelf = $this->drawers->shelfOf($user);
+        $entries = $study->entries()->orderByDesc('target_l')->orderBy('id')->get();
+
+        return [
+            'entries' => $entries->map(fn (PlanEntry $entry): array => $this->entry($entry, $shelf))->all(),
+            'canUndo' => $study->changes()->exists(),
+        ];
+    }
+
+    /** @return list<array{entry: PlanEntry, recipe: Recipe}> what a card prints */
+    public function recipes(User $user, Study $study): array
+    {
+        $shelf = $this->drawers->shelfOf($user);
+        $recipes = [];
+        foreach ($study->entries()->orderByDesc('target_l')->orderBy('id')->get() as $entry) {
+            $recipe = self::predicted($entry, $shelf);
+            if ($recipe !== null) {
+                $recipes[] = ['entry' => $entry, 'recipe' => $recipe];
+            }
+        }
+
+        return $recipes;
+    }
+
+    /** @return array<string, mixed> */
+    private function entry(PlanEntry $entry, Drawer $shelf): array
+    {
+        $recipe = self::predicted($entry, $shelf);
+
+        return [
+            'id' => $entry->id, 'name' => $entry->name, 'x' => $entry->x, 'y' => $entry->y, 'ring' => $entry->ring,
+            'paper' => $entry->paper, 'stack' => $entry->stack, 'label' => $entry->label,
+            'target' => RecipePresenter::reading($entry->target()),
+            'recipe' => $recipe === null ? null : RecipePresenter::recipe($recipe),
+        ];
+    }
+
+    /** Nothing when a pencil has left the shelf since; the entry stays, with its stack as text. */
+    private static function predicted(PlanEntry $entry, Drawer $shelf): ?Recipe
+    {
+        try {
+            return Recipe::of(RecipeLabel::from($entry->label), $entry->target(), StackText::read($entry->stack, $shelf), PaperShelf::named($entry->paper));
+        } catch (CoreError) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Illuminate\Validation\Rules\Password;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    /** Cache key under which the queue worker says that it is alive, as a Unix time. */
+    public const WORKER_SEEN = 'queue-worker-seen';
+
+    public const WORKER_SEEN_FOR_SECONDS = 120;
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+        Password::defaults(Password::min(10));
+        $this->limitRates();
+        Event::listen(Looping::class, static function (): void {
+            Cache::put(self::WORKER_SEEN, time(), self::WORKER_SEEN_FOR_SECONDS);
+        });
+    }
+
+    private function limitRates(): void
+    {
+        // By account and address together, and a wider net by address alone.
+        RateLimiter::for('sign-in', static fn (Request $request): array => [
+            Limit::perMinute(6)->by(mb_strtolower((string) $request->string('email')).'|'.$request->ip()),
+            Limit::perMinute(30)->by((string) $request->ip()),
+        ]);
+        RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\PhotoStore;
+use App\Presenters\RecipePresenter;
+use Illuminate\Support\Facades\Cache;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Photo\Spot;
+use KnottyPrism\Core\Planning\RecipePlanner;
+use KnottyPrism\Core\Planning\School;
+
+/** Reads spots of a study's photo and finds recipes for them; the same question is answered from the cache. */
+final class SpotDesk
+{
+    /** Changes with the medium model or the search, so that nothing stale is shown. */
+    private const MODEL_VERSION = '1';
+
+    private const KEPT_SECONDS = 30 * 24 * 3600;
+
+    public function __construct(private readonly PhotoStore $photos, private readonly DrawerKeeper $drawers) {}
+
+    /** @param int $ring radius in pixels of the working copy */
+    public function read(Study $study, int $x, int $y, int $ring): Spot
+    {
+        $left = max(0, $x - $ring - 1);
+        $top = max(0, $y - $ring - 1);
+        $right = min($study->photo_width - 1, $x + $ring + 1);
+        $bottom = min($study->photo_height - 1, $y + $ring + 1);
+        $window = $this->photos->window($study, $left, $top, $right - $left + 1, $bottom - $top + 1);
+
+        return Spot::inRing($window, $x - $left, $y - $top, $ring);
+    }
+
+    /** @return array<string, mixed> the target, the nearest single pencil and up to four recipes, as the API shows them */
+    public function recipes(User $user, Study $study, Lab $target): array
+    {
+        $key = implode('/', ['recipes', self::MODEL_VERSION, $this->drawers->fingerprint($user), md5($study->paper), sprintf('%.2f,%.2f,%.2f', ...$target->toArray())]);
+
+        /** @var array<string, mixed> */
+        return Cache::remember($key, self::KEPT_SECONDS, function () use ($user, $study, $target): array {
+            $planner = new RecipePlanner($this->drawers->drawerOf($user), PaperShelf::named($study->paper), School::free());
+
+            return [
+                'nearestSingle' => RecipePresenter::nearest($planner->nearestSingle($target)),
+                'recipes' => array_map(RecipePresenter::recipe(...), $planner->recipesFor($target)),
+            ];
+        });
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SignInLocalVisitor;
+use App\Http\ProblemDetails;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+
+// Secrets, photos and logs live in one folder an instance, so that the tests' instance stays apart from the user's.
+$var = getenv('KP_VAR') ?: dirname(__DIR__).'/var/app';
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->append(SecurityHeaders::class);
+        $middleware->web(append: [SignInLocalVisitor::class]);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        ProblemDetails::register($exceptions);
+    })
+    ->create()
+    ->useEnvironmentPath($var)
+    ->useStoragePath($var.'/storage');

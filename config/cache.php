@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'default' => env('CACHE_STORE', 'database'),
+    'stores' => [
+        'array' => ['driver' => 'array', 'serialize' => false],
+        'database' => ['driver' => 'database', 'table' => 'cache', 'lock_table' => 'cache_locks'],
+        'redis' => ['driver' => 'redis', 'connection' => 'cache'],
+    ],
+    'prefix' => 'knotty_prism',
+];

@@ -1,0 +1,86 @@
+import { useState, type SyntheticEvent } from 'react';
+import styled from 'styled-components';
+import { ask, sentenceOf } from '../api/client';
+import { Button, TextInput, WordChoice } from '../ui/controls';
+
+const Page = styled.main`
+    min-height: 100%;
+    display: grid;
+    place-content: center;
+    padding: 24px;
+`;
+
+const Form = styled.form`
+    width: min(360px, 90vw);
+    display: grid;
+    gap: 14px;
+    & h1 {
+        font-size: 22px;
+    }
+    & label {
+        display: grid;
+        gap: 2px;
+    }
+`;
+
+type Mode = 'sign-in' | 'register';
+
+const MODES = [
+    { value: 'sign-in', label: 'Sign in' },
+    { value: 'register', label: 'New account' },
+] as const;
+
+/** Signing in, or opening an account. */
+export function SignInScreen() {
+    const [mode, setMode] = useState<Mode>('sign-in');
+    const [fault, setFault] = useState<string | null>(null);
+    const [waiting, setWaiting] = useState(false);
+
+    const send = async (event: SyntheticEvent<HTMLFormElement>) => {
+        event.preventDefault();
+        setWaiting(true);
+        setFault(null);
+        try {
+            await ask(mode === 'sign-in' ? '/sign-in' : '/accounts', {
+                method: 'POST',
+                json: Object.fromEntries(new FormData(event.currentTarget).entries()),
+            });
+            window.location.assign('/photo');
+        } catch (error) {
+            setFault(sentenceOf(error));
+            setWaiting(false);
+        }
+    };
+
+    return (
+        <Page>
+            <Form onSubmit={(e) => void send(e)} aria-label={mode === 'sign-in' ? 'Sign in' : 'New account'}>
+                <h1>Knotty Prism</h1>
+                <WordChoice label="Sign in or open an account" value={mode} options={MODES} onChange={setMode} />
+                {mode === 'register' && (
+                    <label>
+                        Your name
+                        <TextInput name="name" autoComplete="name" required maxLength={120} />
+                    </label>
+                )}
+                <label>
+                    E-mail address
+                    <TextInput name="email" type="email" autoComplete="username" required />
+                </label>
+                <label>
+                    Password{mode === 'register' && ' (10 characters or more)'}
+                    <TextInput
+                        name="password"
+                        type="password"
+                        autoComplete={mode === 'sign-in' ? 'current-password' : 'new-password'}
+                        required
+                    />
+                </label>
+                <p role="alert">{fault}</p>
+                <Button $main type="submit" isDisabled={waiting}>
+                    {waiting ? 'One moment…' : mode === 'sign-in' ? 'Sign in' : 'Open the account'}
+                </Button>
+            </Form>
+        </Page>
+    );
+}

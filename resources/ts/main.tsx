@@ -1,0 +1,45 @@
+import '@fontsource-variable/inter/wght.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { SignInScreen } from './account/SignInScreen';
+import { RequestFailed } from './api/client';
+import { PhotoPlace } from './photo/PhotoPlace';
+import { GlobalStyle } from './ui/GlobalStyle';
+import { applySurround } from './ui/surround';
+
+// Styles made at run time carry the nonce that the content-security policy names.
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+Object.assign(window, { __webpack_nonce__: nonce });
+applySurround();
+
+const queries = new QueryClient({
+    defaultOptions: {
+        queries: {
+            staleTime: 60_000,
+            refetchOnWindowFocus: false,
+            // A refusal stays a refusal; only a lost connection is worth another try.
+            retry: (count, error) => error instanceof RequestFailed && error.status === 0 && count < 2,
+        },
+    },
+});
+
+const root = document.getElementById('root');
+if (root === null) {
+    throw new Error('The page has no element with the id "root".');
+}
+createRoot(root).render(
+    <StrictMode>
+        <GlobalStyle />
+        <QueryClientProvider client={queries}>
+            <BrowserRouter>
+                <Routes>
+                    <Route path="/sign-in" element={<SignInScreen />} />
+                    <Route path="/photo/:studyId?" element={<PhotoPlace />} />
+                    <Route path="*" element={<Navigate to="/photo" replace />} />
+                </Routes>
+            </BrowserRouter>
+        </QueryClientProvider>
+    </StrictMode>,
+);

@@ -1,0 +1,74 @@
+import { useEffect, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { RequestFailed, sentenceOf } from '../api/client';
+import type { Study } from '../api/types';
+import { GrainProvider } from '../ui/grain';
+import { Notice } from '../ui/Notice';
+import { EmptyPlace } from './EmptyPlace';
+import { PhotoScreen } from './PhotoScreen';
+import { useStudies, useStudyChanges } from './queries';
+import { TopBar } from './TopBar';
+
+const LAST = 'last-study';
+
+const Page = styled.div`
+    min-height: 100%;
+    display: flex;
+    flex-direction: column;
+`;
+
+const Middle = styled.main`
+    padding: 24px;
+`;
+
+/** The place "Photo": finds the study that one was in, or the newest, and opens new photos. */
+export function PhotoPlace() {
+    const { studyId } = useParams();
+    const navigate = useNavigate();
+    const studies = useStudies();
+    const [fault, setFault] = useState<string | null>(null);
+    const { open, change } = useStudyChanges((error) => setFault(sentenceOf(error)));
+
+    const all = studies.data?.studies ?? [];
+    const wanted = Number(studyId ?? localStorage.getItem(LAST));
+    const study = all.find((s) => s.id === wanted) ?? all[0];
+
+    useEffect(() => {
+        if (study !== undefined) {
+            localStorage.setItem(LAST, String(study.id));
+        }
+    }, [study]);
+    useEffect(() => {
+        if (studies.error instanceof RequestFailed && studies.error.status === 401) {
+            window.location.assign('/sign-in');
+        }
+    }, [studies.error]);
+
+    const choose = (s: Study) => void navigate(`/photo/${s.id}`);
+    const openPhoto = (file: File) => {
+        setFault(null);
+        open.mutate(file, { onSuccess: choose });
+    };
+
+    return (
+        <GrainProvider>
+            <Page>
+                <TopBar
+                    studies={all}
+                    study={study}
+                    papers={studies.data?.papers ?? []}
+                    opening={open.isPending}
+                    onChoose={choose}
+                    onPaper={(paper) => study !== undefined && change.mutate({ id: study.id, paper })}
+                    onPhoto={openPhoto}
+                    onFault={setFault}
+                />
+                <Notice text={fault ?? (studies.error === null ? null : sentenceOf(studies.error))} onClose={() => setFault(null)} />
+                {study !== undefined && <PhotoScreen key={study.id} study={study} onPhoto={openPhoto} onFault={setFault} />}
+                {studies.isPending && <Middle aria-busy="true">Opening your studies…</Middle>}
+                {studies.data !== undefined && study === undefined && <EmptyPlace opening={open.isPending} onPhoto={openPhoto} />}
+            </Page>
+        </GrainProvider>
+    );
+}

@@ -1,0 +1,22 @@
+import styled from 'styled-components';
+
+const Mark = styled.span`
+    display: inline-flex;
+    align-items: center;
+    gap: 5px;
+    white-space: nowrap;
+`;
+
+/** Pressure as one to five hatch strokes, with its word. */
+export function Pressure({ strokes, word }: { strokes: number; word: string }) {
+    return (
+        <Mark>
+            <svg width={4 + strokes * 5} height="13" aria-hidden="true">
+                {Array.from({ length: strokes }, (_, i) => (
+                    <line key={i} x1={2 + i * 5} y1="12" x2={6 + i * 5} y2="1" stroke="currentColor" strokeWidth="1.8" />
+                ))}
+            </svg>
+            {word}
+        </Mark>
+    );
+}

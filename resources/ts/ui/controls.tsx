@@ -1,0 +1,106 @@
+import { Button as AriaButton, RadioButton, RadioField, RadioGroup as AriaRadioGroup } from 'react-aria-components';
+import styled from 'styled-components';
+
+/** A plain button: a line round a word. The one that matters most on a screen is filled. */
+export const Button = styled(AriaButton)<{ $main?: boolean }>`
+    min-height: 44px;
+    padding: 0 14px;
+    border: 1.5px solid var(--strong-line);
+    border-radius: 0;
+    background: ${(p) => (p.$main === true ? 'var(--ink)' : 'transparent')};
+    color: ${(p) => (p.$main === true ? 'var(--ground)' : 'var(--ink)')};
+    cursor: pointer;
+    &[data-hovered] {
+        text-decoration: underline;
+        text-underline-offset: 3px;
+    }
+    &[data-disabled] {
+        border-style: dotted;
+        cursor: default;
+        color: var(--soft-ink);
+        background: transparent;
+    }
+`;
+
+/** A word that can be pressed, underlined, without a frame. */
+export const WordButton = styled(AriaButton)`
+    min-height: 44px;
+    padding: 0 6px;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    text-decoration: underline;
+    text-decoration-thickness: 1px;
+    text-underline-offset: 4px;
+    cursor: pointer;
+    &[data-disabled] {
+        text-decoration: none;
+        color: var(--soft-ink);
+        cursor: default;
+    }
+    &[data-hovered] {
+        text-decoration-thickness: 2px;
+    }
+`;
+
+export const NativeSelect = styled.select`
+    min-height: 44px;
+    padding: 0 8px;
+    border: 0;
+    border-bottom: 1.5px solid var(--strong-line);
+    border-radius: 0;
+    background: transparent;
+    max-width: 240px;
+`;
+
+export const TextInput = styled.input`
+    min-height: 44px;
+    padding: 0 8px;
+    border: 0;
+    border-bottom: 1.5px solid var(--strong-line);
+    background: var(--raised);
+    min-width: 0;
+    &::placeholder {
+        color: var(--soft-ink);
+        opacity: 1;
+    }
+`;
+
+const Choices = styled(AriaRadioGroup)`
+    display: flex;
+    align-items: center;
+    gap: 4px;
+`;
+
+const Choice = styled(RadioButton)`
+    min-width: 44px;
+    min-height: 44px;
+    display: grid;
+    place-items: center;
+    cursor: pointer;
+    border-bottom: 3px solid transparent;
+    &[data-selected] {
+        border-bottom-color: var(--ink);
+        font-weight: 700;
+    }
+`;
+
+interface WordChoiceProps<T extends string> {
+    label: string;
+    value: T;
+    options: readonly { value: T; label: string }[];
+    onChange: (value: T) => void;
+}
+
+/** A few words in a row, one of them underlined: the one chosen. */
+export function WordChoice<T extends string>({ label, value, options, onChange }: WordChoiceProps<T>) {
+    return (
+        <Choices aria-label={label} orientation="horizontal" value={value} onChange={(v) => onChange(v as T)}>
+            {options.map((o) => (
+                <RadioField key={o.value} value={o.value}>
+                    <Choice>{o.label}</Choice>
+                </RadioField>
+            ))}
+        </Choices>
+    );
+}

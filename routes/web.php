@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\DrawerController;
+use App\Http\Controllers\GrainController;
+use App\Http\Controllers\HealthController;
+use App\Http\Controllers\PageController;
+use App\Http\Controllers\PaletteCardController;
+use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SpotController;
+use App\Http\Controllers\StudyController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/health', HealthController::class);
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', PageController::class)->name('login');
+    Route::post('/sign-in', [SessionController::class, 'signIn'])->middleware('throttle:sign-in');
+    Route::post('/accounts', [SessionController::class, 'register'])->middleware('throttle:sign-in');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('/', PageController::class);
+    Route::get('/photo/{study?}', PageController::class)->whereNumber('study');
+    Route::post('/sign-out', [SessionController::class, 'signOut']);
+
+    Route::prefix('api')->group(function (): void {
+        Route::get('/me', [SessionController::class, 'me']);
+        Route::get('/grain', GrainController::class);
+        Route::get('/drawer', [DrawerController::class, 'show']);
+        Route::post('/drawer/imports', [DrawerController::class, 'import'])->middleware('throttle:heavy');
+        Route::get('/drawer/imports/{import}', [DrawerController::class, 'progress']);
+        Route::delete('/drawer/imports/{import}', [DrawerController::class, 'cancel']);
+
+        Route::get('/studies', [StudyController::class, 'index']);
+        Route::post('/studies', [StudyController::class, 'store'])->middleware('throttle:heavy');
+        Route::get('/studies/{study}', [StudyController::class, 'show']);
+        Route::patch('/studies/{study}', [StudyController::class, 'update']);
+        Route::get('/studies/{study}/photo', PhotoController::class);
+        Route::get('/studies/{study}/spot', [SpotController::class, 'read']);
+        Route::get('/studies/{study}/recipes', [SpotController::class, 'recipes'])->middleware('throttle:heavy');
+
+        Route::get('/studies/{study}/plan', [PlanController::class, 'index']);
+        Route::post('/studies/{study}/plan', [PlanController::class, 'store']);
+        Route::post('/studies/{study}/plan/undo', [PlanController::class, 'undo']);
+        Route::patch('/studies/{study}/plan/{entry}', [PlanController::class, 'update'])->scopeBindings();
+        Route::delete('/studies/{study}/plan/{entry}', [PlanController::class, 'destroy'])->scopeBindings();
+        Route::get('/studies/{study}/palette-card', PaletteCardController::class);
+    });
+});
