@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CsrfByHeader;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SignInLocalVisitor;
 use App\Http\ProblemDetails;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 
 // Secrets, photos and logs live in one folder an instance, so that the tests' instance stays apart from the user's.
 $var = getenv('KP_VAR') ?: dirname(__DIR__).'/var/app';
@@ -19,7 +22,9 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [SignInLocalVisitor::class]);
+        $middleware->web(append: [SignInLocalVisitor::class], replace: [ValidateCsrfToken::class => CsrfByHeader::class]);
+        // Before anything asks who is signed in.
+        $middleware->prependToPriorityList(AuthenticatesRequests::class, SignInLocalVisitor::class);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -4,8 +4,65 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Models\PencilRow;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\PhotoIntake;
+use App\Photos\PhotoStore;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\Pencil;
 
 abstract class TestCase extends BaseTestCase
 {
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Storage::fake('local');
+        $this->withoutVite();
+    }
+
+    protected function artist(string $name = 'artist'): User
+    {
+        return User::query()->create(['name' => $name, 'email' => "$name@example.org", 'password' => 'long enough 10']);
+    }
+
+    /** An artist with the demo's drawer of 24, fitted once for all tests. */
+    protected function artistWithDrawer(string $name = 'artist'): User
+    {
+        static $pencils = null;
+        $pencils ??= DrawerFile::drawer((string) file_get_contents(base_path('demo/drawer.csv')))->pencils;
+        $user = $this->artist($name);
+        array_map(static fn (Pencil $p) => $user->pencils()->create(PencilRow::columnsOf($p)), $pencils);
+
+        return $user;
+    }
+
+    /** A photo of two flat halves, left and right, as an upload. */
+    protected function photo(string $left = '#b7b4a4', string $right = '#3a4a5a', int $width = 400, int $height = 300): UploadedFile
+    {
+        $image = new \Imagick;
+        $image->newImage($width, $height, $left);
+        $half = new \Imagick;
+        $half->newImage(intdiv($width, 2), $height, $right);
+        $image->compositeImage($half, \Imagick::COMPOSITE_OVER, intdiv($width, 2), 0);
+        $image->setImageFormat('png');
+        $path = (string) tempnam(sys_get_temp_dir(), 'kp');
+        $image->writeImage('png:'.$path);
+
+        return new UploadedFile($path, 'two_halves.png', 'image/png', null, true);
+    }
+
+    protected function study(User $user): Study
+    {
+        $photo = $this->photo();
+        $copy = app(PhotoIntake::class)->take($photo->getRealPath());
+
+        return $user->studies()->create([
+            'name' => 'Two halves', 'paper' => 'white medium', 'photo_key' => app(PhotoStore::class)->keep($photo->getRealPath(), $copy),
+            'photo_name' => 'two_halves.png', 'photo_width' => $copy->width, 'photo_height' => $copy->height,
+        ]);
+    }
 }

@@ -17,11 +17,8 @@ final class DabPicture
     public static function ofStrata(array $strataHex, int $width, int $height): string
     {
         $image = imagecreatetruecolor(max(1, $width), max(1, $height));
-        $colours = array_map(static function (string $hex) use ($image): int {
-            $c = Srgb::ofHex($hex);
-
-            return (int) imagecolorallocate($image, (int) round($c->red * 255), (int) round($c->green * 255), (int) round($c->blue * 255));
-        }, $strataHex);
+        // In a true-colour image a colour is its three bytes in one number.
+        $colours = array_map(static fn (string $hex): int => (int) hexdec(ltrim(Srgb::ofHex($hex)->hex(), '#')), $strataHex);
         $tile = Grain::tile();
         for ($y = 0; $y < $height; $y++) {
             for ($x = 0; $x < $width; $x++) {

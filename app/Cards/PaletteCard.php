@@ -30,7 +30,7 @@ final class PaletteCard
     /** Below this share of full size a card can't be read at the desk any more; then it takes a second page. */
     private const LEAST_SCALE = 0.5;
 
-    /** @param list<array{entry: PlanEntry, recipe: Recipe}> $recipes */
+    /** @param  list<array{entry: PlanEntry, recipe: Recipe}>  $recipes */
     public function pdf(string $study, string $paper, array $recipes, string $size): string
     {
         [$width, $height] = self::SIZES[$size];
@@ -92,7 +92,7 @@ final class PaletteCard
         return $columns;
     }
 
-    /** @param list<array{entry: PlanEntry, recipe: Recipe}> $recipes */
+    /** @param  list<array{entry: PlanEntry, recipe: Recipe}>  $recipes */
     private static function scale(array $recipes, float $width, float $height): float
     {
         $rows = array_sum(array_map(static fn (array $r): int => count($r['recipe']->stack->steps) + 2, $recipes)) / 2 + 3;

@@ -51,7 +51,7 @@ trait Reads
         return is_file($paper) ? PaperJson::read($this->file($paper)) : PaperShelf::named($paper);
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private function json(OutputInterface $output, array $data): void
     {
         $output->writeln(json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);

@@ -53,7 +53,7 @@ final class ProblemDetails
         return self::answer($status, $title, $detail);
     }
 
-    /** @param array<string, mixed> $more */
+    /** @param  array<string, mixed>  $more */
     private static function answer(int $status, string $title, string $detail, array $more = []): JsonResponse
     {
         return new JsonResponse(['type' => 'about:blank', 'title' => $title, 'status' => $status, 'detail' => $detail, ...$more], $status, ['Content-Type' => 'application/problem+json']);

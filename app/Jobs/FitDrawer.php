@@ -29,7 +29,9 @@ final class FitDrawer implements ShouldQueue
     /** Seconds; a large drawer of 5,000 pencils takes about five minutes. */
     public int $timeout = 900;
 
-    public function __construct(private readonly int $importId) {}
+    public function __construct(private readonly int $importId)
+    {
+    }
 
     public function handle(DrawerKeeper $drawers): void
     {

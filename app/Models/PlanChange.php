@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 
 /**
  * One step that undo takes back.
@@ -25,9 +26,16 @@ final class PlanChange extends Model
 
     protected $fillable = ['plan_entry_id', 'kind', 'name_before'];
 
-    /** @return BelongsTo<PlanEntry, $this> */
+    /**
+     * The entry, removed or not.
+     *
+     * @return BelongsTo<PlanEntry, $this>
+     */
     public function entry(): BelongsTo
     {
-        return $this->belongsTo(PlanEntry::class, 'plan_entry_id')->withTrashed();
+        $entry = $this->belongsTo(PlanEntry::class, 'plan_entry_id');
+        $entry->getQuery()->withoutGlobalScope(SoftDeletingScope::class);
+
+        return $entry;
     }
 }

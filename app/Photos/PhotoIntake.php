@@ -17,7 +17,7 @@ use KnottyPrism\Core\Error\BadFile;
  */
 final class PhotoIntake
 {
-    private const KINDS = ['JPEG', 'PNG', 'WEBP', 'TIFF'];
+    private const KINDS = [IMAGETYPE_JPEG => 'JPEG', IMAGETYPE_PNG => 'PNG', IMAGETYPE_WEBP => 'WEBP', IMAGETYPE_TIFF_II => 'TIFF', IMAGETYPE_TIFF_MM => 'TIFF'];
 
     private const MOST_PIXELS = 50_000_000;
 
@@ -60,26 +60,26 @@ final class PhotoIntake
         if (! is_file($path) || filesize($path) === 0) {
             throw BadFile::because('The file is empty (0 bytes); copy it from the camera or phone again.');
         }
-        $head = new Imagick;
-        try {
-            $head->pingImage($path);
-        } catch (ImagickException) {
-            throw BadFile::because('This file is not a picture; choose a JPEG, PNG, WebP or TIFF.');
+        // Only the head is read here, by the first bytes of the file and not by its name: what a decoder would make of anything
+        // else (drawings that load files, scripts) never gets so far.
+        $head = @getimagesize($path);
+        $kind = $head === false ? null : (self::KINDS[$head[2]] ?? null);
+        if ($head === false || $kind === null) {
+            throw BadFile::because('This file is not a picture that can be taken; choose a JPEG, PNG, WebP or TIFF.');
         }
-        [$kind, $width, $height] = [$head->getImageFormat(), $head->getImageWidth(), $head->getImageHeight()];
-        $head->clear();
-        if (! in_array($kind, self::KINDS, true)) {
-            throw BadFile::because(sprintf('This is a %s file; choose a JPEG, PNG, WebP or TIFF.', $kind));
-        }
+        [$width, $height] = $head;
         if ($width * $height > self::MOST_PIXELS || max($width, $height) > self::MOST_SIDE) {
             throw BadFile::because(sprintf('The picture measures %s × %s pixels; up to 50 megapixels can be taken. Save a smaller copy and try again.', number_format($width), number_format($height)));
         }
         if (min($width, $height) < self::LEAST_SIDE) {
             throw BadFile::because(sprintf('The picture measures only %d × %d pixels; at least 64 on each side are needed.', $width, $height));
         }
+        if (CutOff::isCutOff($kind, $path)) {
+            throw BadFile::because('The picture is damaged: the file stops before its end. Copy or export it again from where it came.');
+        }
     }
 
-    /** @param list<int> $pixels */
+    /** @param  list<int>  $pixels */
     private static function packed(array $pixels): string
     {
         return implode('', array_map(static fn (array $part): string => pack('C*', ...$part), array_chunk($pixels, 60_000)));

@@ -8,6 +8,7 @@ use App\Models\PlanEntry;
 use App\Models\Study;
 use App\Models\User;
 use App\Services\DrawerKeeper;
+use Illuminate\Database\Eloquent\Collection;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\StackText;
@@ -18,16 +19,17 @@ use KnottyPrism\Core\Planning\RecipeLabel;
 /** A study's plan with every recipe predicted anew from its stack, light to dark as a palette strip is read. */
 final class PlanPresenter
 {
-    public function __construct(private readonly DrawerKeeper $drawers) {}
+    public function __construct(private readonly DrawerKeeper $drawers)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function plan(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
-        $entries = $study->entries()->orderByDesc('target_l')->orderBy('id')->get();
 
         return [
-            'entries' => $entries->map(fn (PlanEntry $entry): array => $this->entry($entry, $shelf))->all(),
+            'entries' => self::lightToDark($study)->map(fn (PlanEntry $entry): array => $this->entry($entry, $shelf))->all(),
             'canUndo' => $study->changes()->exists(),
         ];
     }
@@ -37,7 +39,7 @@ final class PlanPresenter
     {
         $shelf = $this->drawers->shelfOf($user);
         $recipes = [];
-        foreach ($study->entries()->orderByDesc('target_l')->orderBy('id')->get() as $entry) {
+        foreach (self::lightToDark($study) as $entry) {
             $recipe = self::predicted($entry, $shelf);
             if ($recipe !== null) {
                 $recipes[] = ['entry' => $entry, 'recipe' => $recipe];
@@ -58,6 +60,12 @@ final class PlanPresenter
             'target' => RecipePresenter::reading($entry->target()),
             'recipe' => $recipe === null ? null : RecipePresenter::recipe($recipe),
         ];
+    }
+
+    /** @return Collection<int, PlanEntry> */
+    private static function lightToDark(Study $study): Collection
+    {
+        return PlanEntry::query()->where('study_id', $study->id)->orderByDesc('target_l')->orderBy('id')->get();
     }
 
     /** Nothing when a pencil has left the shelf since; the entry stays, with its stack as text. */

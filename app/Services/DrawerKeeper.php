@@ -6,6 +6,8 @@ namespace App\Services;
 
 use App\Models\PencilRow;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Pencil;
@@ -15,19 +17,19 @@ final class DrawerKeeper
 {
     public function drawerOf(User $user): Drawer
     {
-        return new Drawer($this->rows($user, owned: true)->map(static fn (PencilRow $row): Pencil => $row->toPencil())->values()->all());
+        return new Drawer(self::pencils($this->rows($user, owned: true)->all()));
     }
 
     /** Every pencil the account knows, owned or not; a plan made with another drawer still finds its pencils. */
     public function shelfOf(User $user): Drawer
     {
-        return new Drawer($this->rows($user)->map(static fn (PencilRow $row): Pencil => $row->toPencil())->values()->all());
+        return new Drawer(self::pencils($this->rows($user)->all()));
     }
 
     /** Names everything a recipe from this drawer depends on. */
     public function fingerprint(User $user): string
     {
-        $latest = $user->pencils()->where('owned', true)->selectRaw('count(*) as n, max(updated_at) as at, sum(crc32(concat(line, number, heavy, fit))) as sum')->toBase()->first();
+        $latest = DB::table('pencils')->where('user_id', $user->id)->where('owned', true)->selectRaw('count(*) as n, max(updated_at) as at, sum(crc32(concat(line, number, heavy, fit))) as sum')->first();
 
         return md5($user->id.'/'.json_encode($latest));
     }
@@ -49,9 +51,18 @@ final class DrawerKeeper
         });
     }
 
-    /** @return \Illuminate\Database\Eloquent\Collection<int, PencilRow> */
-    private function rows(User $user, bool $owned = false): \Illuminate\Database\Eloquent\Collection
+    /**
+     * @param  array<int, PencilRow>  $rows
+     * @return list<Pencil>
+     */
+    private static function pencils(array $rows): array
     {
-        return $user->pencils()->when($owned, static fn ($query) => $query->where('owned', true))->orderBy('line')->orderBy('number')->get();
+        return array_values(array_map(static fn (PencilRow $row): Pencil => $row->toPencil(), $rows));
+    }
+
+    /** @return Collection<int, PencilRow> */
+    private function rows(User $user, bool $owned = false): Collection
+    {
+        return PencilRow::query()->where('user_id', $user->id)->when($owned, static fn (Builder $query) => $query->where('owned', true))->orderBy('line')->orderBy('number')->get();
     }
 }

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** Changes of a study's plan, each in one transaction with the note that lets undo take it back. */
 final class PlanDesk
 {
-    /** @param array<string, mixed> $columns of the entry */
+    /** @param  array<string, mixed>  $columns of the entry */
     public function add(Study $study, array $columns): PlanEntry
     {
         return DB::transaction(function () use ($study, $columns): PlanEntry {
@@ -46,7 +46,7 @@ final class PlanDesk
     public function undo(Study $study): ?PlanChange
     {
         return DB::transaction(function () use ($study): ?PlanChange {
-            $change = $study->changes()->with('entry')->orderByDesc('id')->lockForUpdate()->first();
+            $change = PlanChange::query()->where('study_id', $study->id)->with('entry')->orderByDesc('id')->lockForUpdate()->first();
             if ($change === null) {
                 return null;
             }

@@ -23,9 +23,11 @@ final class SpotDesk
 
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
-    public function __construct(private readonly PhotoStore $photos, private readonly DrawerKeeper $drawers) {}
+    public function __construct(private readonly PhotoStore $photos, private readonly DrawerKeeper $drawers)
+    {
+    }
 
-    /** @param int $ring radius in pixels of the working copy */
+    /** @param  int  $ring radius in pixels of the working copy */
     public function read(Study $study, int $x, int $y, int $ring): Spot
     {
         $left = max(0, $x - $ring - 1);

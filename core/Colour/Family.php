@@ -40,8 +40,9 @@ final readonly class Family
     {
         $c = Oklch::ofLab($lab);
         $hue = $c->hueDegrees;
-        // There is no dark yellow: below the middle values its hues are seen as brown or as olive, a green.
-        $onRing = self::onRing($lab->l < self::OLIVE_BELOW && $hue >= self::BROWN_ENDS && $hue < 120 ? 120 : $hue);
+        // There is no dark yellow: below the middle values its hues are seen as brown or as olive, a green; in greys it is just a lean.
+        $isOlive = $c->chroma >= self::GREY_CHROMA && $lab->l < self::OLIVE_BELOW && $hue >= self::BROWN_ENDS && $hue < 120;
+        $onRing = self::onRing($isOlive ? 120 : $hue);
 
         return match (true) {
             $lab->l >= 92 && $c->chroma < self::GREY_CHROMA / 1.5 => new self('white', $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base),
@@ -58,14 +59,20 @@ final readonly class Family
     {
         $name = $this->base;
         if ($this->base === 'grey') {
-            $name = match ($this->lean) {
-                null => 'neutral grey',
-                'red', 'orange', 'yellow' => 'warm grey',
+            $name = match (true) {
+                $this->lean === null => 'neutral grey',
+                $this->leansWarm() => 'warm grey',
                 default => 'cool grey',
             };
         }
 
         return $this->lean === null ? $name : $name.', leaning '.$this->lean;
+    }
+
+    /** Whether a grey, white or black leans to red, orange or yellow. */
+    public function leansWarm(): bool
+    {
+        return in_array($this->lean, ['red', 'orange', 'yellow'], true);
     }
 
     public function isChromatic(): bool

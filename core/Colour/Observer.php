@@ -57,14 +57,14 @@ final class Observer
         [730,  0.0014,  0.0005,  0.0000,    69.89],
     ];
 
-    /** @var list<list<float>>|null */
+    /** @var list<array<int, float>>|null */
     private static ?array $weights = null;
 
     /**
      * Weights that turn a reflectance into XYZ by three sums: X = Σ wx[i]·R[i] and so on. Each row is scaled so that
      * reflectance 1 in every band gives exactly the D65 white of {@see Xyz::WHITE} (Y = 1).
      *
-     * @return array{list<float>, list<float>, list<float>} three rows of 36
+     * @return array{array<int, float>, array<int, float>, array<int, float>} three rows of 36
      */
     public static function weights(): array
     {
@@ -77,7 +77,7 @@ final class Observer
             }
         }
 
-        /** @var array{list<float>, list<float>, list<float>} */
+        /** @var array{array<int, float>, array<int, float>, array<int, float>} */
         return self::$weights;
     }
 }

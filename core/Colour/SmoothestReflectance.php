@@ -22,7 +22,7 @@ final class SmoothestReflectance
 
     private const LONGEST_STEP = 1.0;
 
-    /** @return list<float> 36 bands, each within (0, 1) */
+    /** @return array<int, float> 36 bands, each within (0, 1) */
     public static function ofXyz(Xyz $xyz): array
     {
         $target = [$xyz->x, $xyz->y, $xyz->z];
@@ -41,13 +41,13 @@ final class SmoothestReflectance
         return array_map(static fn (float $v): float => (tanh($v) + 1) / 2, $z);
     }
 
-    /** @return list<float> 36 bands */
+    /** @return array<int, float> 36 bands */
     public static function ofLab(Lab $lab): array
     {
         return self::ofXyz($lab->xyz());
     }
 
-    /** @return list<float> 36 bands */
+    /** @return array<int, float> 36 bands */
     public static function ofHex(string $hex): array
     {
         return self::ofXyz(Srgb::ofHex($hex)->xyz());
@@ -57,7 +57,7 @@ final class SmoothestReflectance
      * One Newton step. The Hessian of the smoothness term is tridiagonal and the constraint adds only to its diagonal,
      * so the 39 × 39 system is solved by four tridiagonal solutions and a 3 × 3 Schur complement.
      *
-     * @param  list<float>  $z  changed in place
+     * @param  array<int, float>  $z  changed in place
      * @param  array{float, float, float}  $lambda  changed in place
      * @param  array{float, float, float}  $target
      * @return float the largest residual before the step

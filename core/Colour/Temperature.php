@@ -15,9 +15,12 @@ enum Temperature: string
     public static function of(Lab $lab): self
     {
         $c = Oklch::ofLab($lab);
+        $family = Family::of($lab);
 
         return match (true) {
             $c->chroma < Family::NEUTRAL_CHROMA => self::Neutral,
+            // What is almost grey is warm or cool by its lean, as its name says.
+            ! $family->isChromatic() => $family->leansWarm() ? self::Warm : self::Cool,
             $c->hueDegrees < 118 || $c->hueDegrees >= 345 => self::Warm,
             $c->hueDegrees >= 165 && $c->hueDegrees < 300 => self::Cool,
             default => self::Between,

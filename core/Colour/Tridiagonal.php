@@ -11,7 +11,7 @@ final class Tridiagonal
      * @param  array<int, float>  $diagonal
      * @param  float  $beside  the value on both sides of the diagonal
      * @param  array<int, float>  $right
-     * @return list<float>
+     * @return array<int, float>
      */
     public static function solve(array $diagonal, float $beside, array $right): array
     {

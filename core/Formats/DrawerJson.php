@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Formats;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Medium\PencilRecord;
 
-/** A drawer as JSON: {"pencils": […]}, or the list alone; the schema is docs/drawer.schema.json. */
+/** A drawer as JSON: {"pencils": […]}, or the list alone; the schema is docs/schemas/drawer.schema.json. */
 final class DrawerJson
 {
     /**

@@ -8,16 +8,16 @@ namespace KnottyPrism\Core\Medium;
 final readonly class Deposit
 {
     /**
-     * @param  list<float>  $a  1 + K/S per band
-     * @param  list<float>  $b  √(a² − 1) per band
+     * @param  array<int, float>  $a  1 + K/S per band
+     * @param  array<int, float>  $b  √(a² − 1) per band
      * @param  float  $scattering  S per unit of film
-     * @param  list<float>  $thickness  film units per stratum
+     * @param  array<int, float>  $thickness  film units per stratum
      */
     public function __construct(public array $a, public array $b, public float $scattering, public array $thickness)
     {
     }
 
-    /** @param  list<float>  $thickness */
+    /** @param  array<int, float>  $thickness */
     public function withThickness(array $thickness): self
     {
         return new self($this->a, $this->b, $this->scattering, $thickness);

@@ -17,10 +17,10 @@ final class Film
      * Lays one film over a stratum, in place, by the closed form. Figures are trusted: reflectances 0–1, thickness ≥ 0, S > 0.
      * Passes use {@see FilmTable}, which is the same faster.
      *
-     * @param  list<float>  $reflectance  all strata, band after band; changed
+     * @param  array<int, float>  $reflectance  all strata, band after band; changed
      * @param  int  $offset  where the stratum begins
-     * @param  list<float>  $a  36 bands
-     * @param  list<float>  $b  36 bands
+     * @param  array<int, float>  $a  36 bands
+     * @param  array<int, float>  $b  36 bands
      * @param  float  $optical  S·t
      */
     public static function lay(array &$reflectance, int $offset, array $a, array $b, float $optical): void
@@ -49,8 +49,8 @@ final class Film
     }
 
     /**
-     * @param  list<float>  $absorption  K per band
-     * @return array{list<float>, list<float>} a and b
+     * @param  array<int, float>  $absorption  K per band
+     * @return array{array<int, float>, array<int, float>} a and b
      */
     public static function coefficients(array $absorption, float $scattering): array
     {

@@ -14,12 +14,12 @@ final class FilmTable
 {
     private const STEPS_PER_UNIT = 128;
 
-    /** @var array<int, array{list<float>, list<float>}> row => R_f per band, T² per band */
+    /** @var array<int, array{array<int, float>, array<int, float>}> row => R_f per band, T² per band */
     private array $rows = [];
 
     /**
-     * @param  list<float>  $a  36 bands
-     * @param  list<float>  $b  36 bands
+     * @param  array<int, float>  $a  36 bands
+     * @param  array<int, float>  $b  36 bands
      */
     public function __construct(private readonly array $a, private readonly array $b, private readonly float $scattering)
     {
@@ -28,9 +28,9 @@ final class FilmTable
     /**
      * Lays film over all strata. Trusted: thickness ≥ 0 per stratum, reflectances 0–1.
      *
-     * @param  list<float>  $reflectance  all strata, 36 bands each
-     * @param  list<float>  $thickness  film units per stratum
-     * @return list<float> the reflectance afterwards
+     * @param  array<int, float>  $reflectance  all strata, 36 bands each
+     * @param  array<int, float>  $thickness  film units per stratum
+     * @return array<int, float> the reflectance afterwards
      */
     public function over(array $reflectance, array $thickness): array
     {
@@ -51,7 +51,7 @@ final class FilmTable
         return $reflectance;
     }
 
-    /** @return array{list<float>, list<float>} */
+    /** @return array{array<int, float>, array<int, float>} */
     private function fill(int $row): array
     {
         $optical = $this->scattering * $row / self::STEPS_PER_UNIT;

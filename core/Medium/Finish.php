@@ -137,7 +137,7 @@ enum Finish: string
 
     /**
      * @param  list<Deposit>  $deposits
-     * @return list<float> film per stratum
+     * @return array<int, float> film per stratum
      */
     private static function heldFilm(array $deposits): array
     {
@@ -152,8 +152,8 @@ enum Finish: string
     }
 
     /**
-     * @param  list<float>  $film
-     * @return list<float>
+     * @param  array<int, float>  $film
+     * @return array<int, float>
      */
     private static function levelled(array $film, float $evened): array
     {
@@ -163,8 +163,8 @@ enum Finish: string
     }
 
     /**
-     * @param  list<float>  $film
-     * @return list<float>
+     * @param  array<int, float>  $film
+     * @return array<int, float>
      */
     private static function scaled(array $film, float $factor): array
     {

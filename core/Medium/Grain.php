@@ -17,7 +17,7 @@ final class Grain
 
     private const SEED = 20177;
 
-    /** @return list<int> stratum of each pixel, row after row */
+    /** @return array<int, int> stratum of each pixel, row after row */
     public static function tile(): array
     {
         static $tile = null;
@@ -25,7 +25,7 @@ final class Grain
         return $tile ??= self::make();
     }
 
-    /** @return list<int> */
+    /** @return array<int, int> */
     private static function make(): array
     {
         $n = self::SIDE;

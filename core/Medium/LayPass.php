@@ -53,7 +53,7 @@ final class LayPass
     /**
      * The film a pass would leave in each stratum, in film units.
      *
-     * @return list<float>
+     * @return array<int, float>
      */
     public static function laidFilm(Sheet $sheet, float $laydown, float $pressure): array
     {

@@ -9,7 +9,7 @@ use KnottyPrism\Core\Colour\SmoothestReflectance;
 /** A paper: its colour as a reflectance, and its tooth. */
 final readonly class Paper
 {
-    /** @var list<float> 36 bands, 0–1 */
+    /** @var array<int, float> 36 bands, 0–1 */
     public array $reflectance;
 
     public function __construct(public string $name, public string $hex, public Tooth $tooth)

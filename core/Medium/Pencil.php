@@ -10,16 +10,16 @@ namespace KnottyPrism\Core\Medium;
  */
 final readonly class Pencil
 {
-    /** @var list<float> a = 1 + K/S per band */
+    /** @var array<int, float> a = 1 + K/S per band */
     public array $a;
 
-    /** @var list<float> b = √(a² − 1) per band */
+    /** @var array<int, float> b = √(a² − 1) per band */
     public array $b;
 
     public FilmTable $film;
 
     /**
-     * @param  list<float>  $absorption  K, 36 bands
+     * @param  array<int, float>  $absorption  K, 36 bands
      * @param  list<string>  $assumed
      */
     public function __construct(

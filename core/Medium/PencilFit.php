@@ -104,7 +104,7 @@ final class PencilFit
         ]));
     }
 
-    /** @param  list<float>  $wanted reflectance of the heavy swatch */
+    /** @param  array<int, float>  $wanted reflectance of the heavy swatch */
     private static function withHeavySwatch(PencilRecord $record, Binder $binder, array $wanted, float $scattering, float $laydown): Pencil
     {
         $make = static fn (array $absorption): Pencil => new Pencil($record, $absorption, $scattering, $laydown, $binder->slickness(), self::assumptions($record));
@@ -123,7 +123,7 @@ final class PencilFit
      * K/S at which films of these optical thicknesses over paper show the wanted mean reflectance: false position with the
      * Illinois rule on ln(K/S), in which the reflectance falls steadily.
      *
-     * @param  list<float>  $film  S·t per stratum
+     * @param  array<int, float>  $film  S·t per stratum
      */
     private static function ratioFor(float $wanted, float $paper, array $film): float
     {
@@ -154,7 +154,7 @@ final class PencilFit
         return exp(($low + $high) / 2);
     }
 
-    /** @param  list<float>  $film */
+    /** @param  array<int, float>  $film */
     private static function meanRoot(float $logRatio, float $paper, array $film): float
     {
         $ratio = exp($logRatio);

@@ -12,19 +12,19 @@ use KnottyPrism\Core\Colour\Observer;
  */
 final class Sheet
 {
-    /** @var list<float> reflectance 0–1, stratum after stratum, 36 bands each */
+    /** @var array<int, float> reflectance 0–1, stratum after stratum, 36 bands each */
     public array $reflectance;
 
-    /** @var list<float> film that fills each stratum's tooth, film units */
+    /** @var array<int, float> film that fills each stratum's tooth, film units */
     public array $fill;
 
-    /** @var list<float> depth of each stratum; crushing makes it shallower */
+    /** @var array<int, float> depth of each stratum; crushing makes it shallower */
     public array $depth;
 
-    /** @var list<float> film each stratum can hold, film units; crushing shrinks it */
+    /** @var array<int, float> film each stratum can hold, film units; crushing shrinks it */
     public array $capacity;
 
-    /** @var list<float> share of a next pass refused by a slick surface, 0–1 */
+    /** @var array<int, float> share of a next pass refused by a slick surface, 0–1 */
     public array $slick;
 
     /** @var list<Deposit> what lies there, oldest first; finishes need it, passes only append */
@@ -55,7 +55,7 @@ final class Sheet
      * What the eye makes of all strata together: the mean in a Yule–Nielsen space with n = 2, which stands for flecks of
      * bare paper and for light that enters beside a dot and leaves through it. Source: J. A. C. Yule, W. J. Nielsen (1951).
      *
-     * @return list<float> 36 bands, 0–1
+     * @return array<int, float> 36 bands, 0–1
      */
     public function meanReflectance(): array
     {
@@ -69,7 +69,7 @@ final class Sheet
         return $mean;
     }
 
-    /** @return list<list<float>> reflectance of each stratum, peaks first */
+    /** @return list<array<int, float>> reflectance of each stratum, peaks first */
     public function strata(): array
     {
         return array_chunk($this->reflectance, Observer::BANDS);

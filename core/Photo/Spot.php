@@ -17,9 +17,11 @@ final readonly class Spot
 {
     private const TRIMMED = 0.10;
 
-    private function __construct(public Lab $lab, public float $spread) {}
+    private function __construct(public Lab $lab, public float $spread)
+    {
+    }
 
-    /** @param float $radius of the ring in pixels, its centre being the centre of the window */
+    /** @param  float  $radius of the ring in pixels, its centre being the centre of the window */
     public static function inRing(PixelWindow $window, float $centreX, float $centreY, float $radius): self
     {
         $linear = self::decodeTable();
@@ -51,7 +53,7 @@ final readonly class Spot
         return $table ??= array_map(static fn (int $v): float => Srgb::decode($v / 255), range(0, 255));
     }
 
-    /** @param list<float> $luminance Y, 0–1 */
+    /** @param  list<float>  $luminance Y, 0–1 */
     private static function deviation(array $luminance): float
     {
         $l = array_map(static fn (float $y): float => Lab::ofXyz(new Xyz(Xyz::WHITE[0] * $y, $y, Xyz::WHITE[2] * $y))->l, $luminance);

@@ -77,7 +77,9 @@ final readonly class Moves
      */
     public function leastMiss(array $wanted, float $share): float
     {
-        return $this->densities === [] ? INF : min($this->misses($wanted, $share, 1.0));
+        $misses = $this->misses($wanted, $share, 1.0);
+
+        return $misses === [] ? INF : min($misses);
     }
 
     /**

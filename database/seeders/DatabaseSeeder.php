@@ -23,12 +23,12 @@ final class DatabaseSeeder extends Seeder
 
     /** Name, place on the photo's working copy, ring, and which of the answers is chosen. */
     private const CHOSEN = [
-        ['mug, lit side', 1440, 420, 12, 0],
+        ['mug, lit side', 1440, 420, 20, 0],
         ['rope, lit side', 790, 1010, 9, 0],
         ['plank, faded paint', 860, 660, 9, 0],
-        ['float, upper glass', 520, 380, 12, 3],
-        ['ring, rust in the light', 1330, 640, 6, 0],
-        ['post, tar', 1790, 480, 12, 1],
+        ['float, upper glass', 520, 380, 20, 3],
+        ['ring, rust in the light', 1330, 640, 9, 0],
+        ['post, tar', 1790, 480, 20, 1],
     ];
 
     public function run(PhotoIntake $intake, PhotoStore $store, SpotDesk $spots, PlanDesk $plans): void

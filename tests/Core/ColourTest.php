@@ -85,6 +85,17 @@ it('says in words where a result went', function () {
     expect((new Comparison($wanted, $wanted))->words())->toBe('A match');
 });
 
+it('never calls a colour warm in one word and cool in the next', function () {
+    for ($hue = 0; $hue < 360; $hue += 7) {
+        foreach ([[30, 4], [55, 7], [55, 7.1], [75, 6], [95, 3], [8, 4]] as [$l, $chroma]) {
+            $reading = new ColourReading(new Lab($l, $chroma * cos(deg2rad($hue)), $chroma * sin(deg2rad($hue))));
+            $words = $reading->family->words();
+            expect(str_contains($words, 'cool grey') && $reading->temperature->value === 'warm')->toBeFalse()
+                ->and(str_contains($words, 'warm grey') && $reading->temperature->value === 'cool')->toBeFalse();
+        }
+    }
+});
+
 it('reads a colour in one sentence', function () {
     expect((new ColourReading(Lab::ofHex('#c9bda0')))->words())->toBe('value 7 of 9, light, muted yellow, leaning orange');
 });

@@ -18,7 +18,7 @@ final class DrawerController extends Controller
 {
     public function show(Request $request): JsonResponse
     {
-        $pencils = $this->user($request)->pencils()->where('owned', true)->orderBy('line')->orderBy('number')->get();
+        $pencils = PencilRow::query()->where('user_id', $this->user($request)->id)->where('owned', true)->orderBy('line')->orderBy('number')->get();
 
         return new JsonResponse([
             'pencils' => $pencils->map(static fn (PencilRow $p): array => ['id' => $p->toPencil()->id(), 'line' => $p->line, 'number' => $p->number, 'name' => $p->name, 'binder' => $p->binder, 'assumed' => $p->fit['assumed']])->all(),

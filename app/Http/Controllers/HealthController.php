@@ -36,7 +36,7 @@ final class HealthController extends Controller
         return $kept;
     }
 
-    /** @param \Closure(): bool $check */
+    /** @param  \Closure(): bool  $check */
     private static function holds(\Closure $check): bool
     {
         try {

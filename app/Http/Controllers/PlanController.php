@@ -17,7 +17,9 @@ use Illuminate\Support\Facades\Gate;
 /** The plan of a study: spots with the recipe chosen for each. Every answer is the whole plan. */
 final class PlanController extends Controller
 {
-    public function __construct(private readonly PlanDesk $desk, private readonly PlanPresenter $presenter) {}
+    public function __construct(private readonly PlanDesk $desk, private readonly PlanPresenter $presenter)
+    {
+    }
 
     public function index(Request $request, Study $study): JsonResponse
     {

@@ -28,7 +28,7 @@ final class SessionController extends Controller
 
     public function register(RegisterRequest $request): JsonResponse
     {
-        $user = User::query()->create($request->safe(['name', 'email', 'password']));
+        $user = User::query()->create($request->validated());
         Auth::login($user);
         $request->session()->regenerate();
 
@@ -37,7 +37,7 @@ final class SessionController extends Controller
 
     public function signOut(Request $request): JsonResponse
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
         $request->session()->put(SignInLocalVisitor::STAYS_OUT, true);

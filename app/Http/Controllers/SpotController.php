@@ -14,7 +14,9 @@ use Illuminate\Support\Facades\Gate;
 /** A spot of the photo: what colour it is, and how to make it. */
 final class SpotController extends Controller
 {
-    public function __construct(private readonly SpotDesk $desk) {}
+    public function __construct(private readonly SpotDesk $desk)
+    {
+    }
 
     public function read(SpotRequest $request, Study $study): JsonResponse
     {

@@ -19,7 +19,7 @@ final class StudyController extends Controller
 {
     public function index(Request $request): JsonResponse
     {
-        $studies = $this->user($request)->studies()->orderByDesc('updated_at')->orderByDesc('id')->get();
+        $studies = Study::query()->where('user_id', $this->user($request)->id)->orderByDesc('updated_at')->orderByDesc('id')->get();
 
         return new JsonResponse(['studies' => $studies->map(self::shown(...))->all(), 'papers' => PaperShelf::names()]);
     }

@@ -41,6 +41,6 @@ final class SignInLocalVisitor
             }
         }
 
-        return IpUtils::checkIp((string) $request->server('REMOTE_ADDR'), ['127.0.0.0/8', '::1']);
+        return IpUtils::checkIp((string) $request->server->get('REMOTE_ADDR'), ['127.0.0.0/8', '::1']);
     }
 }

@@ -269,7 +269,7 @@ export interface components {
         Grain: {
             side: number;
             strata: number;
-            /** @description one digit a pixel */
+            /** @description one digit a pixel for the stratum that shows there */
             tile: string;
             pressureMarks: {
                 word: string;
@@ -349,7 +349,7 @@ export interface components {
             label: string;
             stack: string;
             deltaE00: number;
-            /** @description value steps of 9 */
+            /** @description value steps of 9 (positive when too light) */
             valueError: number;
             /** @description RMS ΔE00 in an ordinary hand */
             steadiness: number;

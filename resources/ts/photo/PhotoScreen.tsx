@@ -10,18 +10,18 @@ import { RecipeStrip } from './RecipeStrip';
 import { rememberedSpot, rememberSpot, spotReducer } from './spotState';
 import { useSettled } from './useSettled';
 
+/** Photo, reading and plan below one another with the recipes beside them; on a narrow screen the recipes follow the reading. */
 const Desk = styled.main`
     flex: 1;
     display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(560px, 47%);
+    grid-template: 'photo recipes' auto 'reading recipes' auto 'plan recipes' 1fr / minmax(0, 1fr) minmax(560px, 50%);
     @media (max-width: 1099px) {
-        grid-template-columns: minmax(0, 1fr);
+        grid-template: 'photo' auto 'reading' auto 'recipes' auto 'plan' auto / minmax(0, 1fr);
     }
 `;
 
-const Left = styled.div`
-    display: grid;
-    grid-template-rows: auto auto 1fr;
+const Area = styled.div<{ $at: string }>`
+    grid-area: ${(p) => p.$at};
     min-width: 0;
 `;
 
@@ -80,8 +80,10 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
 
     return (
         <Desk>
-            <Left>
+            <Area $at="photo">
                 <PhotoView study={study} spot={spot} entries={plan.data?.entries ?? []} dispatch={dispatch} onPhoto={onPhoto} />
+            </Area>
+            <Area $at="reading">
                 <ReadingBlock
                     reading={reading.data}
                     fault={reading.error}
@@ -90,21 +92,25 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
                     onName={setName}
                     onRing={(ring) => dispatch({ type: 'ringChosen', ring })}
                 />
+            </Area>
+            <Area $at="recipes">
+                <RecipeStrip
+                    study={study}
+                    answer={recipes.data}
+                    fault={recipes.error}
+                    waiting={waiting}
+                    empty={drawer.data?.pencils.length === 0}
+                    onChoose={choose}
+                />
+            </Area>
+            <Area $at="plan">
                 <PlanStrip
                     study={study}
                     plan={plan.data}
                     changes={changes}
                     onShow={(e) => dispatch({ type: 'opened', spot: { x: e.x, y: e.y, ring: e.ring } })}
                 />
-            </Left>
-            <RecipeStrip
-                study={study}
-                answer={recipes.data}
-                fault={recipes.error}
-                waiting={waiting}
-                empty={drawer.data?.pencils.length === 0}
-                onChoose={choose}
-            />
+            </Area>
         </Desk>
     );
 }

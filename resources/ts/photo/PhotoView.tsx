@@ -22,8 +22,13 @@ const Stage = styled.div`
     & img {
         display: block;
         max-width: 100%;
-        max-height: min(62vh, 496px);
+        max-height: max(300px, calc(100vh - 368px));
         user-select: none;
+    }
+    @media (max-width: 1099px) {
+        & img {
+            max-height: 44vh;
+        }
     }
     & svg {
         position: absolute;

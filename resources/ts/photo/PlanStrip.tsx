@@ -11,7 +11,8 @@ const Part = styled.section`
     & header {
         display: flex;
         align-items: center;
-        gap: 6px 14px;
+        gap: 6px 10px;
+        white-space: nowrap;
         border-top: 1.5px solid var(--strong-line);
     }
     & h2 {
@@ -53,12 +54,13 @@ const Item = styled.li`
         padding: 3px 8px 0 0;
         overflow-wrap: anywhere;
     }
+    &[data-chosen='true'] b {
+        text-decoration: underline;
+        text-decoration-thickness: 3px;
+        text-underline-offset: 3px;
+    }
     & b {
         font-weight: 700;
-    }
-    & button.small {
-        min-height: 28px;
-        padding: 0 8px 0 0;
     }
 `;
 
@@ -73,7 +75,9 @@ interface PlanStripProps {
 export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
     const [size, setSize] = useState('a4');
     const [renamed, setRenamed] = useState<number | null>(null);
+    const [chosen, setChosen] = useState<number | null>(null);
     const entries = plan?.entries ?? [];
+    const current = entries.find((e) => e.id === chosen);
     return (
         <Part aria-label="Plan" data-testid="plan">
             <header>
@@ -81,8 +85,18 @@ export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
                 <WordButton isDisabled={plan?.canUndo !== true || changes.undo.isPending} onPress={() => changes.undo.mutate()}>
                     Undo
                 </WordButton>
+                {current !== undefined && (
+                    <>
+                        <WordButton aria-label={`Rename ${current.name}`} onPress={() => setRenamed(current.id)}>
+                            Rename
+                        </WordButton>
+                        <WordButton aria-label={`Remove ${current.name}`} onPress={() => changes.remove.mutate(current.id)}>
+                            Remove
+                        </WordButton>
+                    </>
+                )}
                 <label>
-                    Card on
+                    Card
                     <NativeSelect value={size} onChange={(e) => setSize(e.target.value)}>
                         <option value="a4">A4</option>
                         <option value="a5">A5</option>
@@ -90,7 +104,7 @@ export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
                     </NativeSelect>
                 </label>
                 <a href={`/api/studies/${study.id}/palette-card?size=${size}`} target="_blank" rel="noreferrer">
-                    Print the palette card
+                    Print the card
                 </a>
             </header>
             {plan === undefined && <p aria-busy="true">Opening the plan…</p>}
@@ -99,8 +113,17 @@ export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
             )}
             <ol>
                 {entries.map((entry) => (
-                    <Item key={entry.id}>
-                        <button type="button" className="dab" onClick={() => onShow(entry)} aria-label={`Show ${entry.name} on the photo`}>
+                    <Item key={entry.id} data-chosen={entry.id === chosen}>
+                        <button
+                            type="button"
+                            className="dab"
+                            aria-pressed={entry.id === chosen}
+                            onClick={() => {
+                                setChosen(entry.id);
+                                onShow(entry);
+                            }}
+                            aria-label={`Show ${entry.name} on the photo`}
+                        >
                             <span style={{ background: entry.target.hex }} />
                             {entry.recipe !== null && (
                                 <Dab
@@ -126,16 +149,6 @@ export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
                                 <b>{entry.name}</b>
                             )}
                             <p>{entry.recipe === null ? 'a pencil is missing' : numbersOf(entry)}</p>
-                            <WordButton className="small" aria-label={`Rename ${entry.name}`} onPress={() => setRenamed(entry.id)}>
-                                Rename
-                            </WordButton>
-                            <WordButton
-                                className="small"
-                                aria-label={`Remove ${entry.name}`}
-                                onPress={() => changes.remove.mutate(entry.id)}
-                            >
-                                Remove
-                            </WordButton>
                         </div>
                     </Item>
                 ))}

@@ -8,7 +8,7 @@ const Block = styled.section`
     display: grid;
     grid-template-columns: 128px minmax(0, 1fr);
     gap: 0 16px;
-    padding: 10px 16px 6px;
+    padding: 10px 16px 8px;
 `;
 
 /** The spot alone on a neutral that is neither light nor dark, as one judges a colour. */
@@ -16,7 +16,7 @@ const OnGrey = styled.div`
     background: #777;
     display: grid;
     place-items: center;
-    min-height: 112px;
+    min-height: 104px;
     & span {
         width: 62px;
         height: 56px;
@@ -26,7 +26,7 @@ const OnGrey = styled.div`
 const Words = styled.p`
     font-size: 20px;
     line-height: 1.25;
-    min-height: 50px;
+    min-height: 25px;
 `;
 
 const Row = styled.div`
@@ -34,14 +34,14 @@ const Row = styled.div`
     flex-wrap: wrap;
     align-items: center;
     gap: 0 14px;
-    & label {
+    & .name {
         display: flex;
         align-items: center;
         gap: 6px;
-        flex: 1;
-        min-width: 200px;
+        flex: 1 1 130px;
+        min-width: 0;
     }
-    & input {
+    & .name input {
         flex: 1;
     }
 `;
@@ -89,7 +89,7 @@ export function ReadingBlock({ reading, fault, spot, name, onName, onRing }: Rea
                         options={RING_CHOICES}
                         onChange={(r) => onRing(Number(r))}
                     />
-                    <label>
+                    <label className="name">
                         Name
                         <TextInput
                             value={name}

@@ -4,8 +4,8 @@ import { Button } from '../ui/controls';
 import { Dab } from '../ui/Dab';
 import { Pressure } from '../ui/Pressure';
 
-const ROW = 80;
-const DAB = 64;
+const ROW = 78;
+const DAB = 62;
 
 const Column = styled.article`
     padding-right: 10px;
@@ -26,7 +26,7 @@ const Layer = styled.li`
     line-height: 1.2;
     font-size: 13px;
     & > div {
-        padding: 4px 0 0 7px;
+        padding: 3px 0 0 7px;
         overflow: hidden;
         border-top: 1px solid var(--line);
     }
@@ -36,11 +36,18 @@ const Layer = styled.li`
         line-height: 1.1;
         font-weight: 700;
     }
+    & .binder {
+        margin-left: 4px;
+        font-size: 13px;
+        font-weight: 400;
+    }
     & .name {
-        display: block;
+        display: -webkit-box;
         overflow: hidden;
-        text-overflow: ellipsis;
-        white-space: nowrap;
+        -webkit-box-orient: vertical;
+        -webkit-line-clamp: 2;
+        overflow-wrap: anywhere;
+        margin-bottom: 2px;
     }
 `;
 
@@ -52,6 +59,7 @@ const BarePaper = styled.li`
 
 const Facts = styled.div`
     padding: 6px 0 8px;
+    min-height: 150px;
     font-size: 13px;
     line-height: 1.3;
     & h2 {
@@ -78,6 +86,7 @@ interface RecipeColumnProps {
 
 /** One recipe: its passes as dabs from the paper up, then what it is good at in words, and the figures. */
 export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose }: RecipeColumnProps) {
+    const assumed = [...new Set(recipe.passes.flatMap((p) => p.pencil?.assumed ?? []))];
     const spare = (rows - recipe.passes.length) * ROW;
     return (
         <Column aria-label={`Recipe ${place}, ${recipe.label}`} data-testid={`recipe-${place}`}>
@@ -93,9 +102,13 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
                 <p>{recipe.steadinessWords}</p>
                 <p>{recipe.toothWords}</p>
                 <p className="figures">
-                    ΔE00 {recipe.deltaE00.toFixed(1)} · value {signed(recipe.valueError)} · hand ±{recipe.steadiness.toFixed(1)} · tooth{' '}
-                    {Math.round(recipe.toothUsed * 100)} %
+                    ΔE00 {recipe.deltaE00.toFixed(1)}
+                    <br />
+                    value {signed(recipe.valueError)} · hand ±{recipe.steadiness.toFixed(1)}
+                    <br />
+                    tooth {Math.round(recipe.toothUsed * 100)} %
                 </p>
+                {assumed.length > 0 && <p>* assumed: {assumed.join(', ')}</p>}
                 {recipe.cautions.map((c) => (
                     <details key={c.code}>
                         <summary>Mind: {c.code}</summary>
@@ -124,13 +137,15 @@ function LayerRow({ order, pass }: { order: number; pass: Pass }) {
                     <strong>{pass.finish}</strong>
                 ) : (
                     <>
-                        <strong>{pass.pencil.number}</strong>
+                        <strong>
+                            {pass.pencil.number}
+                            <span className="binder">
+                                {pass.pencil.binder ?? '?'}
+                                {pass.pencil.assumed.length > 0 && '*'}
+                            </span>
+                        </strong>
                         <span className="name" title={pass.pencil.name}>
                             {pass.pencil.name}
-                        </span>
-                        <span className="name">
-                            {pass.pencil.binder ?? 'assumed'}
-                            {pass.pencil.assumed.length > 0 && ' (assumed)'}
                         </span>
                         <Pressure strokes={pass.pressureStrokes ?? 0} word={pass.pressureWord ?? ''} />
                     </>
@@ -140,4 +155,4 @@ function LayerRow({ order, pass }: { order: number; pass: Pass }) {
     );
 }
 
-const signed = (v: number): string => `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(1)}`;
+const signed = (v: number): string => (Math.abs(v) < 0.05 ? '0' : `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(1)}`);

@@ -4,9 +4,9 @@ import type { Recipe, Recipes, Study } from '../api/types';
 import { RecipeColumn } from './RecipeColumn';
 
 /** A strip of the drawing's paper beside the photo, the patch from the photo across its top. */
-const Strip = styled.section<{ $paper: string }>`
-    display: grid;
-    grid-template-rows: auto 1fr;
+const Strip = styled.section`
+    height: 100%;
+    padding-top: 14px;
     border-left: 1.5px solid var(--strong-line);
     @media (max-width: 1099px) {
         border-left: 0;
@@ -16,7 +16,7 @@ const Strip = styled.section<{ $paper: string }>`
 
 const Patch = styled.div`
     height: 60px;
-    margin: 14px 16px 0;
+    margin: 0 16px;
 `;
 
 const Columns = styled.div`
@@ -50,7 +50,7 @@ interface RecipeStripProps {
 export function RecipeStrip({ study, answer, fault, waiting, empty, onChoose }: RecipeStripProps) {
     const most = Math.max(1, ...(answer?.recipes.map((r) => r.passes.length) ?? []));
     return (
-        <Strip $paper={study.paperHex} aria-label="Recipes" aria-busy={waiting}>
+        <Strip aria-label="Recipes" aria-busy={waiting}>
             <Patch
                 style={{ background: answer?.target.hex ?? 'transparent' }}
                 role="img"

@@ -7,7 +7,7 @@ export interface SpotState {
 
 export const RINGS = [3, 9, 20, 45] as const;
 
-export const RING_WORDS: Record<number, string> = { 3: 'fine', 9: 'small', 20: 'wide', 45: 'very wide' };
+export const RING_WORDS: Record<number, string> = { 3: 'fine', 9: 'small', 20: 'wide', 45: 'broad' };
 
 export type SpotAction =
     | { type: 'placed'; x: number; y: number }

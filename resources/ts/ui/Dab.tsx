@@ -17,6 +17,9 @@ interface DabProps {
     label: string;
 }
 
+/** Grain pixels for each pixel of the page: real grain is finer than a screen, and its flecks run together for the eye. */
+const FINENESS = 2;
+
 /** A dab in pencil grain: every pixel of the paper's surface in the colour of the stratum that shows there. */
 export function Dab({ strata, width, height, label }: DabProps) {
     const canvas = useRef<HTMLCanvasElement>(null);
@@ -26,7 +29,7 @@ export function Dab({ strata, width, height, label }: DabProps) {
             paint(canvas.current, grain, strata);
         }
     }, [grain, strata, width, height]);
-    return <Surface ref={canvas} width={width} height={height} role="img" aria-label={label} />;
+    return <Surface ref={canvas} width={width * FINENESS} height={height * FINENESS} role="img" aria-label={label} />;
 }
 
 function paint(canvas: HTMLCanvasElement, grain: Grain, strata: readonly string[]): void {

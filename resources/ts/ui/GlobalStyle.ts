@@ -14,10 +14,10 @@ export const GlobalStyle = createGlobalStyle`
         --strong-line: #161616;
     }
     :root[data-surround='middle'] {
-        --ground: #777777;
-        --raised: #868686;
+        --ground: #808080;
+        --raised: #8e8e8e;
         --ink: #000000;
-        --soft-ink: #0d0d0d;
+        --soft-ink: #000000;
         --line: #3d3d3d;
         --strong-line: #000000;
     }
