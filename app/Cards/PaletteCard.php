@@ -27,6 +27,11 @@ final class PaletteCard
     /** Rows of a card are measured in units of this height at full size. */
     private const ROW_MM = 8.4;
 
+    /** Width of the printed part at full size. */
+    private const FULL_WIDTH_MM = 192.0;
+
+    private const MOST_STRETCH = 1.5;
+
     /** Below this share of full size a card can't be read at the desk any more; then it takes a second page. */
     private const LEAST_SCALE = 0.5;
 
@@ -45,7 +50,7 @@ final class PaletteCard
             'study' => $study,
             'paper' => $paper,
             'columns' => self::columns(array_map(self::shown(...), $recipes)),
-            'scale' => self::scale($recipes, $width, $height),
+            ...self::fit($recipes, $width, $height),
             'margin' => self::MARGIN_MM,
             'count' => count($recipes),
         ])->render());
@@ -92,12 +97,18 @@ final class PaletteCard
         return $columns;
     }
 
-    /** @param  list<array{entry: PlanEntry, recipe: Recipe}>  $recipes */
-    private static function scale(array $recipes, float $width, float $height): float
+    /**
+     * How large everything is printed, and how much taller than that the dabs may be where the page has room.
+     *
+     * @param  list<array{entry: PlanEntry, recipe: Recipe}>  $recipes
+     * @return array{scale: float, stretch: float}
+     */
+    private static function fit(array $recipes, float $width, float $height): array
     {
-        $rows = array_sum(array_map(static fn (array $r): int => count($r['recipe']->stack->steps) + 2, $recipes)) / 2 + 3;
+        $rows = array_sum(array_map(static fn (array $r): int => count($r['recipe']->stack->steps) + 3, $recipes)) / 2 + 3;
         $byHeight = ($height - 2 * self::MARGIN_MM - 16) / (self::ROW_MM * max(1, $rows));
+        $scale = max(self::LEAST_SCALE, min(1.0, $byHeight, ($width - 2 * self::MARGIN_MM) / self::FULL_WIDTH_MM));
 
-        return max(self::LEAST_SCALE, min(1.0, $byHeight, ($width - 2 * self::MARGIN_MM) / 192));
+        return ['scale' => $scale, 'stretch' => max(1.0, min(self::MOST_STRETCH, 0.92 * $byHeight / $scale))];
     }
 }

@@ -24,10 +24,10 @@
         .what { font-size: {{ $pt(7) }}; line-height: 1.15; }
         .strokes { font-family: "DejaVu Sans Mono"; font-weight: bold; }
         .dab { width: {{ $mm(16) }}; padding: 0; }
-        .dab img { width: {{ $mm(15.6) }}; height: {{ $mm(7.6) }}; display: block; }
+        .dab img { width: {{ $mm(15.6) }}; height: {{ $mm(7.6 * $stretch) }}; display: block; }
         .patch { width: {{ $mm(16) }}; }
         .patch img { width: {{ $mm(15.6) }}; height: {{ $mm(6.5) }}; display: block; }
-        .box { width: {{ $mm(15) }}; height: {{ $mm(7.4) }}; border: 0.5pt solid #000; }
+        .box { width: {{ $mm(15) }}; height: {{ $mm(7.4 * $stretch) }}; border: 0.5pt solid #000; }
         .head td { font-size: {{ $pt(6) }}; color: #333; padding-bottom: {{ $mm(0.6) }}; }
         .care { font-size: {{ $pt(6.5) }}; padding-top: {{ $mm(0.6) }}; }
         .foot { font-size: {{ $pt(6.5) }}; color: #333; }

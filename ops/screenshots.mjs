@@ -1,0 +1,44 @@
+// Takes the pictures of docs/screenshots from the running demo: node ops/screenshots.mjs [ADDRESS]
+import { chromium } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+
+const address = process.argv[2] ?? 'http://127.0.0.1:8040';
+const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--force-color-profile=srgb'],
+});
+
+async function open(width, height) {
+    const page = await browser.newPage({ viewport: { width, height } });
+    await page.goto(address);
+    await page.getByLabel('Show rope, lit side on the photo').click();
+    await page.waitForTimeout(2500);
+    return page;
+}
+
+const desk = await open(1280, 800);
+await desk.screenshot({ path: `${folder}photo-desk.png` });
+await desk.getByRole('radiogroup', { name: 'Surroundings' }).getByText('middle').click();
+await desk.getByLabel('Show float, upper glass on the photo').click();
+await desk.waitForTimeout(2500);
+await desk.screenshot({ path: `${folder}photo-desk-middle.png` });
+await desk.getByRole('radiogroup', { name: 'Surroundings' }).getByText('light').click();
+await desk.getByRole('button', { name: /^Drawer/ }).click();
+await desk.waitForTimeout(500);
+await desk.screenshot({ path: `${folder}drawer.png` });
+await desk.keyboard.press('Escape');
+
+const tablet = await open(820, 1180);
+await tablet.screenshot({ path: `${folder}photo-tablet.png` });
+
+const href = await desk.getByRole('link', { name: 'Print the card' }).getAttribute('href');
+const card = await desk.request.get(address + href);
+writeFileSync('/tmp/palette-card.pdf', await card.body());
+execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '/tmp/palette-card.pdf', `${folder}palette-card`]);
+
+await desk.getByRole('button', { name: /^Sign out/ }).click();
+await desk.getByText('New account').waitFor();
+await desk.screenshot({ path: `${folder}sign-in.png` });
+await browser.close();
