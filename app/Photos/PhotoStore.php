@@ -25,7 +25,7 @@ final class PhotoStore
 
     public function jpeg(Study $study): string
     {
-        return Storage::get($study->photo_key.'/working.jpg') ?? throw new \RuntimeException('The photo of this study is missing from the storage.');
+        return (string) Storage::get($study->photo_key.'/working.jpg');
     }
 
     /** Only the rows that the window needs are read, so a spot costs the same on any photo. */

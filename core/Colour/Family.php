@@ -46,7 +46,7 @@ final readonly class Family
 
         return match (true) {
             $lab->l >= 92 && $c->chroma < self::GREY_CHROMA / 1.5 => new self('white', $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base),
-            $lab->l < 13 && $c->chroma < 0.035 => new self('black', $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base),
+            $lab->l < 18 && $c->chroma < self::GREY_CHROMA => new self('black', $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base),
             $c->chroma < self::NEUTRAL_CHROMA => new self('grey', null),
             $c->chroma < self::GREY_CHROMA => new self('grey', $onRing->base),
             self::isBrown($lab, $c) => new self('brown', $hue < 50 ? 'red' : ($hue < 72 ? null : 'yellow')),

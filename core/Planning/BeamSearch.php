@@ -19,6 +19,11 @@ final class BeamSearch
 
     private const PARTIAL_MOVES = 20;
 
+    /** Stacks that are tried with a last pass at every level, and how many passes each. */
+    private const FINISHED = 160;
+
+    private const LAST_MOVES = 6;
+
     /** Weight of falling short for a pass that others follow. */
     private const SHORT_OF = 0.12;
 
@@ -42,12 +47,53 @@ final class BeamSearch
         while ($beam !== []) {
             $grown = [];
             foreach ($beam as $candidate) {
-                if (count($candidate->passes) < $maxPasses && $candidate->sheet->toothUsed() < 1 - self::LEAST_ROOM) {
+                if ($candidate->sheet->toothUsed() < 1 - self::LEAST_ROOM) {
                     array_push($grown, ...$this->grow($candidate));
                 }
             }
-            $beam = $grown === [] ? [] : $this->select($grown, $width);
+            // Stacks of full length are in the pool already; nothing follows them.
+            $grown = array_values(array_filter($grown, static fn (Candidate $c): bool => count($c->passes) < $maxPasses));
+            if ($grown === []) {
+                return;
+            }
+            $promise = $this->promises($grown);
+            $this->finish($grown, $promise);
+            $beam = $this->select($grown, $promise, $width);
         }
+    }
+
+    /**
+     * Lays the last pass that densities promise on the most promising stacks, whether or not they stay in the beam: what a crowded
+     * beam would lose is often one pass from the answer.
+     *
+     * @param  list<Candidate>  $grown
+     * @param  array<int, float>  $promise
+     */
+    private function finish(array $grown, array $promise): void
+    {
+        foreach (array_slice(array_keys($promise), 0, self::FINISHED) as $i) {
+            $candidate = $grown[$i];
+            foreach ($this->moves->nearest($this->missing($candidate->look), $this->moves->shares($candidate->sheet), 1.0, self::LAST_MOVES) as $move) {
+                $this->pool->offer($this->extend($candidate, $this->moves->passes[$move]));
+            }
+        }
+    }
+
+    /**
+     * How near one more pass could bring each stack, the most promising first.
+     *
+     * @param  list<Candidate>  $grown
+     * @return array<int, float>
+     */
+    private function promises(array $grown): array
+    {
+        $promise = [];
+        foreach ($grown as $i => $candidate) {
+            $promise[$i] = $this->moves->leastMiss($this->missing($candidate->look), $this->moves->shares($candidate->sheet));
+        }
+        asort($promise);
+
+        return $promise;
     }
 
     public function extend(Candidate $from, Pass $pass): Candidate
@@ -63,10 +109,10 @@ final class BeamSearch
     private function grow(Candidate $candidate): array
     {
         $wanted = $this->missing($candidate->look);
-        $share = 1 - $candidate->sheet->toothUsed();
+        $shares = $this->moves->shares($candidate->sheet);
         $try = [
-            ...$this->moves->nearest($wanted, $share, 1.0, self::FINISHING_MOVES),
-            ...$this->moves->nearest($wanted, $share, self::SHORT_OF, self::PARTIAL_MOVES),
+            ...$this->moves->nearest($wanted, $shares, 1.0, self::FINISHING_MOVES),
+            ...$this->moves->nearest($wanted, $shares, self::SHORT_OF, self::PARTIAL_MOVES),
         ];
         $grown = [];
         foreach (array_unique($try) as $move) {
@@ -80,16 +126,12 @@ final class BeamSearch
 
     /**
      * @param  list<Candidate>  $grown
+     * @param  array<int, float>  $promise  the most promising first
      * @return list<Candidate>
      */
-    private function select(array $grown, int $width): array
+    private function select(array $grown, array $promise, int $width): array
     {
-        $promise = $closeness = [];
-        foreach ($grown as $i => $candidate) {
-            $promise[$i] = $this->moves->leastMiss($this->missing($candidate->look), 1 - $candidate->sheet->toothUsed());
-            $closeness[$i] = $candidate->deltaE00;
-        }
-        asort($promise);
+        $closeness = array_map(static fn (Candidate $c): float => $c->deltaE00, $grown);
         asort($closeness);
         $chosen = $cells = [];
         foreach ([[$promise, intdiv($width, 2)], [$closeness, $width]] as [$order, $until]) {

@@ -34,8 +34,8 @@ final class RecipePlanner
     /** A recipe this close is close enough to save a pencil, whatever the closest reaches. */
     private const CLOSE_ENOUGH = 2.5;
 
-    /** First a small cost, then a larger one if nothing steadier was found. */
-    private const STEADIER_MAY_COST = [1.2, 3.0];
+    /** First a small cost, then larger ones if nothing steadier was found. */
+    private const STEADIER_MAY_COST = [1.2, 3.0, 5.0];
 
     /** Targets weaker than this (OKLCh) have no complement of their own; the strongest pencil's is taken. */
     private const HUELESS = 0.02;
@@ -147,7 +147,7 @@ final class RecipePlanner
         $least = Steadiness::of(new Stack($closest->passes), $this->paper);
         $best = null;
         foreach (self::STEADIER_MAY_COST as $cost) {
-            $near = array_filter($pool->cheapest(), static fn (Candidate $c): bool => $c->deltaE00 <= $closest->deltaE00 + $cost && ! in_array($c->pencilKey(), $taken, true));
+            $near = array_filter($pool->cheapestPerPencils(), static fn (Candidate $c): bool => $c->deltaE00 <= $closest->deltaE00 + $cost && ! in_array($c->pencilKey(), $taken, true));
             foreach (array_slice($near, 0, self::STEADIED) as $candidate) {
                 $swing = Steadiness::of(new Stack($candidate->passes), $this->paper);
                 if ($swing < $least) {

@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Planning;
 
 use KnottyPrism\Core\Medium\Pass;
 use KnottyPrism\Core\Medium\PressureMark;
+use KnottyPrism\Core\Medium\Sheet;
 
 /** Improves a stack by small changes, one at a time, while its price falls: another pressure, a near pencil, an order, a pass less. */
 final readonly class Refinement
@@ -73,7 +74,7 @@ final readonly class Refinement
         if ($at === null) {
             return [];
         }
-        $near = $this->moves->nearest($this->moves->densities[$at], 1.0, 1.0, self::SUBSTITUTES * 2);
+        $near = $this->moves->nearest($this->moves->densities[$at], $this->moves->shares(new Sheet($this->moves->paper)), 1.0, self::SUBSTITUTES * 2);
         $others = array_filter($near, fn (int $k): bool => $this->moves->passes[$k]->pencil !== $pass->pencil);
 
         return array_map(fn (int $k): Pass => $this->moves->passes[$k], array_slice(array_values($others), 0, self::SUBSTITUTES));

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Medium\Finish;
+use KnottyPrism\Core\Medium\Grain;
+use KnottyPrism\Core\Medium\LayPass;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Medium\Prediction;
+use KnottyPrism\Core\Medium\PressureMark;
+use KnottyPrism\Core\Medium\Sheet;
+use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Medium\Tooth;
+use Tests\Core\Pencils;
+
+it('touches only the peaks with a light hand and reaches the valleys with a full one', function () {
+    $whisper = LayPass::laidFilm(new Sheet(Paper::whiteMedium()), 1.0, 0.20);
+    $full = LayPass::laidFilm(new Sheet(Paper::whiteMedium()), 1.0, 1.00);
+    expect($whisper[5])->toBeLessThan(0.01 * $whisper[0])->and($full[5])->toBeGreaterThan(0.5 * $full[0]);
+});
+
+it('leaves fewer flecks on smooth paper than on medium, and hardly any on film', function () {
+    $liveliness = static fn (string $paper): float => Prediction::of(Pencils::stack('blue@0.35 blue@0.35'), PaperShelf::named($paper))->liveliness;
+    expect($liveliness('white smooth'))->toBeLessThan(0.8 * $liveliness('white medium'))
+        ->and($liveliness('drafting film'))->toBeLessThan(0.3 * $liveliness('white medium'));
+});
+
+it('fills a film sooner than paper', function () {
+    $used = static fn (string $paper): float => Pencils::sheet('red@0.55 red@0.55', PaperShelf::named($paper))->toothUsed();
+    expect($used('drafting film'))->toBeGreaterThan($used('white smooth'))->and($used('white smooth'))->toBeGreaterThan($used('white medium'));
+});
+
+it('shows every paper bare as it is', function (string $name) {
+    $paper = PaperShelf::named($name);
+    expect(Lab::ofReflectance((new Sheet($paper))->meanReflectance())->deltaE00(Lab::ofHex($paper->hex)))->toBeLessThan(0.05)
+        ->and((new Sheet($paper))->toothUsed())->toEqualWithDelta(0.0, 1e-12);
+})->with(PaperShelf::names());
+
+it('forgives hyphens and capitals in a paper\'s name, and lists the names for a wrong one', function () {
+    expect(PaperShelf::named(' Warm-Grey ')->hex)->toBe(PaperShelf::named('warm grey')->hex);
+    expect(fn () => PaperShelf::named('vellum'))->toThrow(UnreadableText::class, 'white medium, white smooth, warm grey, black, drafting film');
+});
+
+it('refuses a tooth that no paper has', function (float $roughness, float $capacity) {
+    expect(fn () => new Tooth($roughness, $capacity))->toThrow(OutOfRange::class);
+})->with([[-0.1, 3.0], [3.1, 3.0], [1.0, 0.1], [1.0, 11.0], [NAN, 3.0]]);
+
+it('refuses the next pass on a slick surface more than on a matt one', function () {
+    $matt = Pencils::sheet('red@0.55');
+    $slick = clone $matt;
+    $slick->slick = array_fill(0, Tooth::STRATA, 0.5);
+    $film = static fn (Sheet $s): float => array_sum(LayPass::laidFilm($s, 1.0, 0.35));
+    expect($film($slick))->toEqualWithDelta($film($matt) * 0.5 / (1 - $matt->slick[0]), 0.2 * $film($matt));
+});
+
+it('changes nothing when a finish meets bare paper', function (Finish $finish) {
+    $sheet = new Sheet(Paper::whiteMedium());
+    $before = $sheet->reflectance;
+    $finish->applyTo($sheet);
+    foreach ($sheet->reflectance as $i => $r) {
+        expect($r)->toEqualWithDelta($before[$i], 1e-12);
+    }
+})->with(Finish::cases());
+
+it('brings up under solvent what lay beneath', function () {
+    $layered = Pencils::colour('violet@0.55 yellow@0.55');
+    $dissolved = Pencils::colour('violet@0.55 yellow@0.55 solvent');
+    expect($dissolved->deltaE00(Pencils::colour('violet@0.55 solvent')))->toBeLessThan($layered->deltaE00(Pencils::colour('violet@0.55')))
+        ->and($dissolved->b)->toBeLessThan($layered->b - 5);
+});
+
+it('lightens with the eraser and can be drawn on again', function () {
+    $before = Pencils::sheet('blue@0.35 blue@0.35');
+    $lifted = Pencils::sheet('blue@0.35 blue@0.35 lift');
+    expect(Lab::ofReflectance($lifted->meanReflectance())->l)->toBeGreaterThan(Lab::ofReflectance($before->meanReflectance())->l)
+        ->and($lifted->toothUsed())->toBeLessThan($before->toothUsed());
+    LayPass::onto($lifted, Pencils::named('blue'), 0.35);
+    expect(Lab::ofReflectance($lifted->meanReflectance())->l)->toBeLessThan(Lab::ofReflectance($before->meanReflectance())->l + 3);
+});
+
+it('tries a stack on a clone without touching the original', function () {
+    $sheet = Pencils::sheet('red@0.55');
+    $before = [$sheet->reflectance, $sheet->fill, count($sheet->deposits)];
+    $copy = clone $sheet;
+    Stack::apply(Pencils::stack('blue@0.80')->steps[0], $copy);
+    Stack::apply(Finish::Solvent, $copy);
+    expect([$sheet->reflectance, $sheet->fill, count($sheet->deposits)])->toBe($before);
+});
+
+it('knows five pressures, each with a word, a figure and its strokes', function () {
+    expect(PressureMark::pressures())->toBe([0.20, 0.35, 0.55, 0.80, 1.00])
+        ->and(array_map(static fn (PressureMark $m): int => $m->strokes(), PressureMark::cases()))->toBe([1, 2, 3, 4, 5])
+        ->and(PressureMark::nearest(0.5))->toBe(PressureMark::Medium)->and(PressureMark::nearest(0.9))->toBe(PressureMark::Firm);
+});
+
+it('makes a grain that shows every stratum on an equal area, in patches and not in dust', function () {
+    $tile = Grain::tile();
+    $side = Grain::SIDE;
+    expect($tile)->toHaveCount($side * $side);
+    foreach (array_count_values($tile) as $count) {
+        expect($count)->toBe(intdiv($side * $side, Tooth::STRATA));
+    }
+    $alike = 0;
+    foreach ($tile as $at => $stratum) {
+        // The neighbour across the seam counts like any other.
+        $right = intdiv($at, $side) * $side + ($at + 1) % $side;
+        $alike += abs($stratum - $tile[$right]) <= 1 ? 1 : 0;
+    }
+    // By chance 44 % of neighbours would be so near.
+    expect($alike / count($tile))->toBeGreaterThan(0.6);
+});
+
+it('keeps each prediction in step with its stack', function () {
+    $prediction = Prediction::of(Pencils::stack('violet@0.35 green@0.55 solvent yellow@0.55'), Paper::whiteMedium());
+    expect($prediction->steps)->toHaveCount(4)->and($prediction->lab())->toBe($prediction->steps[3]->lab)
+        ->and($prediction->steps[0]->strataHex)->toHaveCount(Tooth::STRATA)
+        ->and($prediction->steps[1]->toothUsed)->toBeGreaterThan($prediction->steps[0]->toothUsed)
+        ->and($prediction->steps[2]->toothUsed)->toBeLessThan($prediction->steps[1]->toothUsed)
+        ->and(Prediction::of(new Stack([]), Paper::whiteMedium())->toothUsed())->toBe(0.0);
+});

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Cards\DabPicture;
+use App\Cards\PaletteCard;
+use App\Models\PencilRow;
+use App\Models\PlanEntry;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\PhotoIntake;
+use App\Photos\PhotoStore;
+use App\Presenters\PlanPresenter;
+use App\Presenters\RecipePresenter;
+use App\Services\DrawerKeeper;
+use App\Services\SpotDesk;
+use Database\Seeders\DatabaseSeeder;
+use Illuminate\Support\Facades\Cache;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Grain;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\PencilFit;
+use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Tooth;
+use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Planning\RecipeLabel;
+
+it('keeps a fitted pencil in the database so that it lays exactly the same colour afterwards', function () {
+    $user = $this->artist();
+    $pencil = PencilFit::of(new PencilRecord('Slipway', '721', 'Rust flake', '#a0522d', light: '#e0b090', overBlack: '#6a4030'));
+    $user->pencils()->create(PencilRow::columnsOf($pencil));
+    $again = PencilRow::query()->firstOrFail()->toPencil();
+    expect($again->record)->toEqual($pencil->record)->and($again->assumed)->toBe($pencil->assumed)
+        ->and($again->absorption)->toBe($pencil->absorption)->and($again->scattering)->toBe($pencil->scattering);
+});
+
+it('answers the same question from the cache, and asks anew when the drawer or the paper has changed', function () {
+    $user = $this->artistWithDrawer();
+    $study = $this->study($user);
+    $desk = app(SpotDesk::class);
+    $lab = Lab::ofHex('#6e8f7c');
+    $first = $desk->recipes($user, $study, $lab);
+    Cache::spy();
+    Cache::shouldReceive('remember')->times(3)->andReturnUsing(function (string $key) use (&$keys): array {
+        $keys[] = $key;
+
+        return [];
+    });
+    $desk->recipes($user, $study, $lab);
+    $study->paper = 'black';
+    $desk->recipes($user, $study, $lab);
+    $user->pencils()->where('number', '735')->update(['owned' => false]);
+    $desk->recipes($user, $study, $lab);
+    expect(array_unique($keys))->toHaveCount(3)->and($first['recipes'])->toHaveCount(4);
+});
+
+it('uses only pencils that are owned', function () {
+    $user = $this->artistWithDrawer();
+    $study = $this->study($user);
+    $user->pencils()->whereNotIn('number', ['735', '668', '711'])->update(['owned' => false]);
+    $answer = app(SpotDesk::class)->recipes($user, $study, Lab::ofHex('#c9bda0'));
+    foreach ($answer['recipes'] as $recipe) {
+        foreach ($recipe['passes'] as $pass) {
+            expect(['735', '668', '711'])->toContain($pass['pencil']['number']);
+        }
+    }
+});
+
+it('replaces a drawer in one go and forgets nothing', function () {
+    $user = $this->artistWithDrawer();
+    $keeper = app(DrawerKeeper::class);
+    $before = $keeper->fingerprint($user);
+    $keeper->replace($user, DrawerFile::drawer("line,number,heavy,name\nSlipway,735,#334455,Darker rail\n,1,#2456a8,New\n")->pencils);
+    expect($keeper->drawerOf($user)->pencils)->toHaveCount(2)
+        ->and($keeper->drawerOf($user)->pencil('735')->record->name)->toBe('Darker rail')
+        ->and($keeper->shelfOf($user)->pencils)->toHaveCount(25)
+        ->and($keeper->fingerprint($user))->not->toBe($before);
+});
+
+it('reads the same window from the stored pixels as is in the picture', function () {
+    $user = $this->artist();
+    $study = $this->study($user);
+    $store = app(PhotoStore::class);
+    $window = $store->window($study, 198, 10, 4, 2);
+    expect(bin2hex($window->bytes))->toBe(str_repeat('b7b4a4b7b4a43a4a5a3a4a5a', 2));
+    expect(fn () => $store->jpeg(new Study(['photo_key' => 'photos/none'])))->toThrow(League\Flysystem\UnableToReadFile::class);
+});
+
+it('flattens transparency on white, greys to three channels and sixteen bits to eight', function (Closure $make, string $expected) {
+    $path = (string) tempnam(sys_get_temp_dir(), 'kp');
+    $make()->writeImage('png:'.$path);
+    $copy = app(PhotoIntake::class)->take($path);
+    $hex = '#'.bin2hex(substr($copy->pixels, 3 * (50 * $copy->width + 50), 3));
+    expect(Lab::ofHex($hex)->deltaE00(Lab::ofHex($expected)))->toBeLessThan(1.0)
+        ->and(strlen($copy->pixels))->toBe(3 * $copy->width * $copy->height);
+})->with([
+    'half transparent black' => [function (): Imagick {
+        $i = new Imagick;
+        $i->newImage(100, 100, 'rgba(0,0,0,0.5)');
+        $i->setImageFormat('png');
+
+        return $i;
+    }, '#808080'],
+    'grey' => [function (): Imagick {
+        $i = new Imagick;
+        $i->newImage(100, 100, '#606060');
+        $i->setImageFormat('png');
+        $i->setImageType(Imagick::IMGTYPE_GRAYSCALE);
+
+        return $i;
+    }, '#606060'],
+    'sixteen bits' => [function (): Imagick {
+        $i = new Imagick;
+        $i->newImage(100, 100, '#4a6178');
+        $i->setImageFormat('png');
+        $i->setImageDepth(16);
+
+        return $i;
+    }, '#4a6178'],
+]);
+
+it('draws a dab for print from the strata, every stratum on its area', function () {
+    $hexes = ['#112233', '#223344', '#334455', '#445566', '#556677', '#667788'];
+    $data = DabPicture::ofStrata($hexes, Grain::SIDE, Grain::SIDE);
+    $image = imagecreatefromstring((string) base64_decode(substr($data, strlen('data:image/png;base64,'))));
+    $counts = [];
+    for ($y = 0; $y < Grain::SIDE; $y++) {
+        for ($x = 0; $x < Grain::SIDE; $x++) {
+            $key = sprintf('#%06x', (int) imagecolorat($image, $x, $y) & 0xFFFFFF);
+            $counts[$key] = ($counts[$key] ?? 0) + 1;
+        }
+    }
+    ksort($counts);
+    expect(array_keys($counts))->toBe($hexes)->and(array_unique(array_values($counts)))->toBe([intdiv(Grain::SIDE ** 2, Tooth::STRATA)]);
+});
+
+it('says in words what the figures mean', function () {
+    $drawer = DrawerFile::drawer("number,heavy,lightfast\n1,#cf2b2a,poor\n2,#2456a8,good\n");
+    $shown = RecipePresenter::recipe(Recipe::of(RecipeLabel::Closest, Lab::ofHex('#cf2b2a'), StackText::read('1@0.20,solvent,2@1', $drawer), Paper::whiteMedium()));
+    expect($shown['passes'][0])->toMatchArray(['pressureWord' => 'whisper', 'pressureStrokes' => 1, 'finish' => null])
+        ->and($shown['passes'][0]['pencil']['assumed'])->toBe(['binder', 'hiding power', 'laydown'])
+        ->and($shown['passes'][1])->toMatchArray(['finish' => 'solvent', 'pencil' => null, 'pressureWord' => null])
+        ->and($shown['closenessWords'])->toContain('Far off')
+        ->and(array_column($shown['cautions'], 'code'))->toContain('out of reach')->toContain('not lightfast')
+        ->and($shown['steadinessWords'])->toBeIn(['very steady', 'steady', 'needs an even hand', 'unsteady'])
+        ->and($shown['toothWords'])->toContain('tooth');
+});
+
+it('still fits a card of sixteen recipes on one page, with the safety line where solvent is used', function () {
+    $user = $this->artistWithDrawer();
+    $study = $this->study($user);
+    for ($n = 1; $n <= 16; $n++) {
+        $study->entries()->create(['name' => "spot $n", 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 5 * $n, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35,solvent,668@0.20,711@0.35', 'paper' => 'white medium']);
+    }
+    $recipes = app(PlanPresenter::class)->recipes($user, $study);
+    $path = (string) tempnam(sys_get_temp_dir(), 'kp');
+    file_put_contents($path, app(PaletteCard::class)->pdf($study->name, $study->paper, $recipes, 'a4'));
+    $run = static fn (string ...$command): string => (new Symfony\Component\Process\Process($command))->mustRun()->getOutput();
+    expect($run('pdfinfo', $path))->toMatch('/Pages:\s+1\n/')
+        ->and($run('pdftotext', '-layout', $path, '-'))->toContain('spot 16')->toContain('no flame');
+});
+
+it('plants the demo once, whole, and leaves it alone when run again', function () {
+    $this->seed(DatabaseSeeder::class);
+    $demo = User::query()->where('email', config('app.demo_email'))->firstOrFail();
+    expect($demo->pencils()->count())->toBe(120)->and($demo->pencils()->where('owned', true)->count())->toBe(24)
+        ->and(Study::query()->pluck('name')->all())->toBe(['Low water'])->and(PlanEntry::query()->count())->toBe(6);
+    PlanEntry::query()->where('name', 'post, tar')->firstOrFail()->delete();
+    $this->seed(DatabaseSeeder::class);
+    expect(User::query()->count())->toBe(1)->and(Study::query()->count())->toBe(1)->and(PlanEntry::query()->count())->toBe(5);
+});

@@ -1,0 +1,83 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { ask, RequestFailed, sentenceOf } from '../../resources/ts/api/client';
+
+const answer = (status: number, body: unknown): Response =>
+    new Response(typeof body === 'string' ? body : JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+
+const caught = async (request: Promise<unknown>): Promise<unknown> => request.then(() => null).catch((error: unknown) => error);
+
+describe('asking the application', () => {
+    const fetch = vi.fn<typeof globalThis.fetch>();
+
+    beforeEach(() => {
+        vi.stubGlobal('fetch', fetch);
+        document.head.innerHTML = '<meta name="csrf-token" content="the-token">';
+    });
+    afterEach(() => {
+        vi.unstubAllGlobals();
+        fetch.mockReset();
+    });
+
+    it('gives back what was answered', async () => {
+        fetch.mockResolvedValue(answer(200, { name: 'Tide' }));
+        expect(await ask('/api/me')).toEqual({ name: 'Tide' });
+    });
+
+    it("sends the page's token and JSON with what changes something", async () => {
+        fetch.mockResolvedValue(answer(200, {}));
+        await ask('/api/studies/1', { method: 'PATCH', json: { paper: 'black' } });
+        const [path, options] = fetch.mock.calls[0] ?? [];
+        expect(path).toBe('/api/studies/1');
+        expect(options?.headers).toMatchObject({
+            'X-CSRF-TOKEN': 'the-token',
+            'Content-Type': 'application/json',
+            Accept: 'application/json',
+        });
+        expect(options?.body).toBe('{"paper":"black"}');
+    });
+
+    it('leaves the type of a form to the browser, which adds the boundary', async () => {
+        fetch.mockResolvedValue(answer(201, {}));
+        await ask('/api/studies', { method: 'POST', form: new FormData() });
+        expect(fetch.mock.calls[0]?.[1]?.headers).not.toHaveProperty('Content-Type');
+    });
+
+    it('takes an empty answer for what it is', async () => {
+        fetch.mockResolvedValue(new Response(null, { status: 204 }));
+        expect(await ask('/sign-out', { method: 'POST' })).toBeUndefined();
+    });
+
+    it('throws a refusal with the sentence of the application', async () => {
+        const problem = {
+            type: 'about:blank',
+            title: 'No',
+            status: 422,
+            detail: 'Give the spot a name.',
+            problems: ['a', 'row 3: b', 'row 4: c'],
+        };
+        fetch.mockResolvedValue(answer(422, problem));
+        const error = await caught(ask('/api/x'));
+        expect(error).toBeInstanceOf(RequestFailed);
+        expect(error).toMatchObject({ status: 422, message: 'Give the spot a name.' });
+        expect(sentenceOf(error)).toBe('Give the spot a name. row 3: b row 4: c');
+    });
+
+    it.each([
+        ['no connection', () => fetch.mockRejectedValue(new TypeError('Failed to fetch')), 0],
+        ['a page where JSON should be', () => fetch.mockResolvedValue(answer(502, '<html>')), 502],
+    ])('says what to do after %s', async (_, arrange, status) => {
+        arrange();
+        const error = await caught(ask('/api/x'));
+        expect(error).toMatchObject({ status });
+        expect(sentenceOf(error)).toContain('./start');
+    });
+
+    it('lets a cancelled question go without a word', async () => {
+        fetch.mockRejectedValue(new DOMException('gone', 'AbortError'));
+        expect(await caught(ask('/api/x'))).toBeInstanceOf(DOMException);
+    });
+
+    it('has a sentence for whatever else is thrown', () => {
+        expect(sentenceOf(new Error('x is undefined'))).toContain('Reload');
+    });
+});

@@ -1,0 +1,74 @@
+import type { Entry, Pass, Plan, Recipe, Spot, Study } from '../../resources/ts/api/types';
+
+/** Answers of the application as the page gets them, small enough to read. */
+
+export const study: Study = {
+    id: 7,
+    name: 'Low water',
+    paper: 'white medium',
+    paperHex: '#f6f4ee',
+    photoName: 'low-water.jpg',
+    photoWidth: 1920,
+    photoHeight: 1440,
+};
+
+export const spot: Spot = {
+    hex: '#d2cfbd',
+    lab: [83.1, -1.7, 9.0],
+    valueStep: 8,
+    valueSteps: 9,
+    words: 'value 8 of 9, pale, warm grey, leaning yellow',
+    family: 'warm grey, leaning yellow',
+    strength: 'greyed',
+    temperature: 'warm',
+    chroma: 9.2,
+    hueDegrees: 101.3,
+    spread: 3.2,
+    mixed: false,
+};
+
+export const pass = (number: string, more: Partial<Pass> = {}): Pass => ({
+    finish: null,
+    pencil: { id: `Slipway/${number}`, line: 'Slipway', number, name: `Pencil ${number}`, binder: 'oil', assumed: [] },
+    pressure: 0.35,
+    pressureWord: 'light',
+    pressureStrokes: 2,
+    hex: '#d2cfbd',
+    lab: [83, -2, 9],
+    valueStep: 8,
+    colourWords: 'value 8 of 9, pale',
+    strata: ['#111111', '#222222', '#333333', '#444444', '#555555', '#666666'],
+    toothUsed: 0.2,
+    ...more,
+});
+
+export const recipe = (more: Partial<Recipe> = {}): Recipe => ({
+    label: 'closest',
+    stack: 'Slipway/735@0.35,Slipway/668@0.35',
+    deltaE00: 0.4,
+    valueError: -0.31,
+    steadiness: 2.6,
+    toothUsed: 0.35,
+    closenessWords: 'A match',
+    steadinessWords: 'steady',
+    toothWords: 'tooth left',
+    passes: [pass('735'), pass('668')],
+    cautions: [],
+    ...more,
+});
+
+export const entry = (id: number, name: string, more: Partial<Entry> = {}): Entry => ({
+    id,
+    name,
+    x: 10 * id,
+    y: 20,
+    ring: 9,
+    paper: 'white medium',
+    stack: 'Slipway/735@0.35',
+    label: 'closest',
+    target: spot,
+    recipe: recipe(),
+    ...more,
+});
+
+export const plan = (...entries: Entry[]): Plan => ({ entries, canUndo: entries.length > 0 });
