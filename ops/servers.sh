@@ -15,8 +15,9 @@ stop_one() { # NAME
   local file="$KP_VAR/run/$1.pid" pid
   [ -f "$file" ] || return 0
   pid=$(cat "$file")
-  # Only a process group that we started: its leader still has the number we wrote down and our folder in its command line or name.
-  if kill -0 "$pid" 2>/dev/null && [ "$(ps -o pgid= -p "$pid" | tr -d ' ')" = "$pid" ]; then
+  # The whole group that we started, even when its leader has crashed and left workers behind: while one of them lives, the
+  # system gives the group's number to nobody else.
+  if kill -0 -- "-$pid" 2>/dev/null; then
     kill -TERM -- "-$pid" 2>/dev/null || true
     for _ in $(seq 1 100); do kill -0 -- "-$pid" 2>/dev/null || break; sleep 0.1; done
     kill -KILL -- "-$pid" 2>/dev/null || true
