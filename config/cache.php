@@ -7,6 +7,8 @@ return [
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
         'database' => ['driver' => 'database', 'table' => 'cache', 'lock_table' => 'cache_locks'],
+        // Atlases: about a megabyte each, made anew by any machine that lacks one.
+        'atlases' => ['driver' => 'file', 'path' => storage_path('framework/cache/atlases')],
         'redis' => ['driver' => 'redis', 'connection' => 'cache'],
     ],
     'prefix' => 'knotty_prism',

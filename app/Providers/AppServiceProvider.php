@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Services\KeptAtlases;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -13,6 +14,7 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
+use KnottyPrism\Core\Planning\AtlasShelf;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -20,6 +22,11 @@ final class AppServiceProvider extends ServiceProvider
     public const WORKER_SEEN = 'queue-worker-seen';
 
     public const WORKER_SEEN_FOR_SECONDS = 120;
+
+    public function register(): void
+    {
+        $this->app->singleton(AtlasShelf::class, static fn (): AtlasShelf => new KeptAtlases(Cache::store('atlases')));
+    }
 
     public function boot(): void
     {

@@ -12,18 +12,16 @@ use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Photo\Spot;
+use KnottyPrism\Core\Planning\AtlasShelf;
 use KnottyPrism\Core\Planning\RecipePlanner;
 use KnottyPrism\Core\Planning\School;
 
 /** Reads spots of a study's photo and finds recipes for them; the same question is answered from the cache. */
 final class SpotDesk
 {
-    /** Changes with the medium model or the search, so that nothing stale is shown. */
-    private const MODEL_VERSION = '1';
-
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
-    public function __construct(private readonly PhotoStore $photos, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PhotoStore $photos, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
     {
     }
 
@@ -42,11 +40,11 @@ final class SpotDesk
     /** @return array<string, mixed> the target, the nearest single pencil and up to four recipes, as the API shows them */
     public function recipes(User $user, Study $study, Lab $target): array
     {
-        $key = implode('/', ['recipes', self::MODEL_VERSION, $this->drawers->fingerprint($user), md5($study->paper), sprintf('%.2f,%.2f,%.2f', ...$target->toArray())]);
+        $key = implode('/', ['recipes', RecipePlanner::VERSION, $this->drawers->fingerprint($user), md5($study->paper), sprintf('%.2f,%.2f,%.2f', ...$target->toArray())]);
 
         /** @var array<string, mixed> */
         return Cache::remember($key, self::KEPT_SECONDS, function () use ($user, $study, $target): array {
-            $planner = new RecipePlanner($this->drawers->drawerOf($user), PaperShelf::named($study->paper), School::free());
+            $planner = new RecipePlanner($this->drawers->drawerOf($user), PaperShelf::named($study->paper), School::free(), $this->atlases);
 
             return [
                 'nearestSingle' => RecipePresenter::nearest($planner->nearestSingle($target)),

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Planning;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Pass;
 use KnottyPrism\Core\Medium\Sheet;
 
-/** A stack of passes while it is searched: the sheet it leaves and how far it is from the target. */
+/** A stack of passes while it is searched: the sheet it leaves, how far it is from the target, how much a hand may sway it. */
 final readonly class Candidate
 {
-    /** @param  list<Pass>  $passes */
-    public function __construct(public array $passes, public Sheet $sheet, public Look $look, public float $deltaE00)
+    /**
+     * @param  list<int>  $moves  see {@see Moves}
+     * @param  float  $sway  squared ΔE00 that an ordinary hand may add, estimated; see {@see Forecast::sway()}
+     */
+    public function __construct(public array $moves, public Sheet $sheet, public Look $look, public float $deltaE00, public float $sway = 0.0)
     {
     }
 
@@ -23,23 +25,29 @@ final readonly class Candidate
         return new self([], $sheet, $look, $look->lab->deltaE00($target));
     }
 
-    /** The pencils and pressures, as a key. */
+    /** The pencils and pressures in order, as a key. */
     public function key(): string
     {
-        return implode(',', array_map(static fn (Pass $p): string => $p->pencil->id().'@'.$p->pressure, $this->passes));
+        return implode(',', $this->moves);
     }
 
     /** The pencils as a set, whatever their order. */
     public function pencilKey(): string
     {
-        $ids = array_unique(array_map(static fn (Pass $p): string => $p->pencil->id(), $this->passes));
-        sort($ids);
+        $pencils = $this->pencils();
+        sort($pencils);
 
-        return implode('+', $ids);
+        return implode('+', $pencils);
     }
 
     public function pencilCount(): int
     {
-        return count(array_unique(array_map(static fn (Pass $p): string => $p->pencil->id(), $this->passes)));
+        return count($this->pencils());
+    }
+
+    /** @return list<int> each pencil once */
+    private function pencils(): array
+    {
+        return array_values(array_unique(array_map(Moves::pencilOf(...), $this->moves)));
     }
 }

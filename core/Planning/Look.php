@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Planning;
 
+use KnottyPrism\Core\Colour\Cones;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Medium\Sheet;
 
-/** A sheet as seen: its colour, and the logarithms of its linear red, green and blue. */
+/** A sheet as seen: its colour, and the logarithms of its cone responses, in which films on each other roughly add up. */
 final readonly class Look
 {
-    /** Linear light below this is black for any eye; its logarithm would only mislead. */
-    private const DARKEST = 0.002;
+    /** Added to every response before its logarithm: differences below it are black for any eye and would only mislead. */
+    private const DARKEST = 0.004;
 
-    /** @param  array{float, float, float}  $logs */
+    /** @param  array{float, float, float}  $logs natural logarithms, long, middle, short */
     private function __construct(public Lab $lab, public array $logs)
     {
     }
@@ -25,10 +25,15 @@ final readonly class Look
         return self::ofXyz(Xyz::ofReflectance($sheet->meanReflectance()));
     }
 
+    public static function of(Lab $lab): self
+    {
+        return self::ofXyz($lab->xyz());
+    }
+
     public static function ofXyz(Xyz $xyz): self
     {
-        [$r, $g, $b] = SrgbMatrix::linearOfXyz($xyz->x, $xyz->y, $xyz->z);
+        [$l, $m, $s] = Cones::ofXyz($xyz->x, $xyz->y, $xyz->z);
 
-        return new self(Lab::ofXyz($xyz), [log(max(self::DARKEST, $r)), log(max(self::DARKEST, $g)), log(max(self::DARKEST, $b))]);
+        return new self(Lab::ofXyz($xyz), [log(max(0.0, $l) + self::DARKEST), log(max(0.0, $m) + self::DARKEST), log(max(0.0, $s) + self::DARKEST)]);
     }
 }

@@ -21,7 +21,7 @@ final class Objective
     public static function price(Candidate $candidate): float
     {
         return $candidate->deltaE00
-            + self::PER_PASS * count($candidate->passes)
+            + self::PER_PASS * count($candidate->moves)
             + self::PER_PENCIL * $candidate->pencilCount()
             + self::PER_TOOTH * max(0.0, $candidate->sheet->toothUsed() - self::TOOTH_FREE);
     }

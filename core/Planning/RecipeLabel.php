@@ -11,4 +11,7 @@ enum RecipeLabel: string
     case FewestPencils = 'fewest pencils';
     case Steadiest = 'steadiest';
     case ComplementBeneath = 'complement beneath';
+
+    /** Only where one of the four above has no answer of its own, as when the closest is the steadiest too. */
+    case OtherPencils = 'other pencils';
 }

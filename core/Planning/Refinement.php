@@ -4,90 +4,72 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Planning;
 
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Medium\Sheet;
-
 /** Improves a stack by small changes, one at a time, while its price falls: another pressure, a near pencil, an order, a pass less. */
 final readonly class Refinement
 {
-    private const ROUNDS = 5;
+    private const ROUNDS = 4;
 
-    /** Pencils tried in place of one. */
-    private const SUBSTITUTES = 6;
+    /** Passes tried in place of one. */
+    private const SUBSTITUTES = 5;
 
-    public function __construct(private BeamSearch $search, private Moves $moves, private Candidate $bare, private Pool $pool, private int $keepFirst = 0)
+    /** @param  list<int>  $firsts  the passes a stack may begin with */
+    public function __construct(private StackSearch $search, private Forecast $forecast, private Pool $pool, private array $firsts)
     {
     }
 
-    public function improve(Candidate $best): Candidate
+    /** @param  \Closure(Candidate): float  $price what is to fall */
+    public function improve(Candidate $best, \Closure $price): Candidate
     {
+        $least = $price($best);
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $improved = $best;
-            foreach ($this->neighbours($best->passes) as $passes) {
-                $try = $this->build($passes);
+            $from = $best;
+            foreach ($this->neighbours($from) as $try) {
                 $this->pool->offer($try);
-                if (Objective::price($try) < Objective::price($improved)) {
-                    $improved = $try;
+                $cost = $price($try);
+                if ($cost < $least) {
+                    [$best, $least] = [$try, $cost];
                 }
             }
-            if ($improved === $best) {
+            if ($best === $from) {
                 break;
             }
-            $best = $improved;
         }
 
         return $best;
     }
 
-    /**
-     * @param  list<Pass>  $passes
-     * @return iterable<list<Pass>>
-     */
-    private function neighbours(array $passes): iterable
+    /** @return iterable<Candidate> */
+    private function neighbours(Candidate $from): iterable
     {
-        foreach ($passes as $i => $pass) {
-            foreach (PressureMark::pressures() as $pressure) {
-                if ($pressure !== $pass->pressure) {
-                    yield array_values(array_replace($passes, [$i => new Pass($pass->pencil, $pressure)]));
+        $below = $this->search->bare;
+        foreach ($from->moves as $i => $move) {
+            $after = array_slice($from->moves, $i + 1);
+            foreach ($this->replacements($move) as $other) {
+                if ($i > 0 || in_array($other, $this->firsts, true)) {
+                    yield $this->build($below, [$other, ...$after]);
                 }
             }
-            if ($i < $this->keepFirst) {
-                continue;
+            if ($i > 0 || ($after !== [] && in_array($after[0], $this->firsts, true))) {
+                yield $this->build($below, $after);
+                if ($after !== []) {
+                    yield $this->build($below, [$after[0], $move, ...array_slice($after, 1)]);
+                }
             }
-            foreach ($this->substitutes($pass) as $other) {
-                yield array_values(array_replace($passes, [$i => $other]));
-            }
-            if (count($passes) > 1) {
-                yield [...array_slice($passes, 0, $i), ...array_slice($passes, $i + 1)];
-            }
-            if (isset($passes[$i + 1])) {
-                yield array_values(array_replace($passes, [$i => $passes[$i + 1], $i + 1 => $pass]));
-            }
+            $below = $this->search->extend($below, $move);
         }
     }
 
-    /** @return list<Pass> */
-    private function substitutes(Pass $pass): array
+    /** @return list<int> the pencil's other pressures, and passes of other pencils that do nearly the same */
+    private function replacements(int $move): array
     {
-        $at = $this->moves->indexOf($pass);
-        if ($at === null) {
-            return [];
-        }
-        $near = $this->moves->nearest($this->moves->densities[$at], $this->moves->shares(new Sheet($this->moves->paper)), 1.0, self::SUBSTITUTES * 2);
-        $others = array_filter($near, fn (int $k): bool => $this->moves->passes[$k]->pencil !== $pass->pencil);
+        $first = $move - $move % Moves::MARKS;
 
-        return array_map(fn (int $k): Pass => $this->moves->passes[$k], array_slice(array_values($others), 0, self::SUBSTITUTES));
+        return array_values(array_diff([...range($first, $first + Moves::MARKS - 1), ...$this->forecast->alike($move, self::SUBSTITUTES)], [$move]));
     }
 
-    /** @param  list<Pass>  $passes */
-    private function build(array $passes): Candidate
+    /** @param  list<int>  $moves */
+    private function build(Candidate $below, array $moves): Candidate
     {
-        $candidate = $this->bare;
-        foreach ($passes as $pass) {
-            $candidate = $this->search->extend($candidate, $pass);
-        }
-
-        return $candidate;
+        return array_reduce($moves, $this->search->extend(...), $below);
     }
 }

@@ -26,7 +26,7 @@ arch('values of the core are final')
 
 arch('controllers stay thin: the search and the medium are reached through a desk of the application')
     ->expect('App\Http\Controllers')
-    ->not->toUse(['KnottyPrism\Core\Planning\BeamSearch', 'KnottyPrism\Core\Medium\LayPass', 'KnottyPrism\Core\Medium\Film']);
+    ->not->toUse(['KnottyPrism\Core\Planning\StackSearch', 'KnottyPrism\Core\Medium\LayPass', 'KnottyPrism\Core\Medium\Film']);
 
 arch('colour knows nothing of pencils, and the medium nothing of planning')
     ->expect('KnottyPrism\Core\Colour')

@@ -7,10 +7,15 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Medium\Pass;
 use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Planning\BeamSearch;
+use KnottyPrism\Core\Medium\Steadiness;
+use KnottyPrism\Core\Planning\Atlas;
+use KnottyPrism\Core\Planning\AtlasShelf;
 use KnottyPrism\Core\Planning\Candidate;
+use KnottyPrism\Core\Planning\Forecast;
+use KnottyPrism\Core\Planning\LocalMetric;
 use KnottyPrism\Core\Planning\Look;
 use KnottyPrism\Core\Planning\Moves;
 use KnottyPrism\Core\Planning\Objective;
@@ -18,88 +23,154 @@ use KnottyPrism\Core\Planning\Pool;
 use KnottyPrism\Core\Planning\RecipePlanner;
 use KnottyPrism\Core\Planning\Refinement;
 use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Planning\Shortlist;
+use KnottyPrism\Core\Planning\StackSearch;
 use Tests\Core\Pencils;
 
-/** @param  list<string>  $names */
-function movesOf(array $names): Moves
+/** The parts of a search for one target with some pencils on white paper. */
+final class Bench
 {
-    return new Moves(new Drawer(array_map(Pencils::named(...), $names)), Paper::whiteMedium(), School::free());
-}
+    public Moves $moves;
 
-function candidateOf(BeamSearch $search, Lab $target, string $stack): Candidate
-{
-    $candidate = Candidate::bare(new Sheet(Paper::whiteMedium()), $target);
-    foreach (Pencils::stack($stack)->passes() as $pass) {
-        $candidate = $search->extend($candidate, $pass);
+    public Atlas $atlas;
+
+    public Forecast $forecast;
+
+    public Pool $pool;
+
+    public StackSearch $search;
+
+    /** @param  list<string>  $names */
+    public function __construct(array $names, public Lab $target)
+    {
+        $this->moves = new Moves(new Drawer(array_map(Pencils::named(...), $names)), Paper::whiteMedium(), School::free());
+        $this->atlas = Atlas::of($this->moves);
+        $this->forecast = new Forecast($this->moves, $this->atlas, $target);
+        $this->pool = new Pool;
+        $this->search = new StackSearch($this->moves, $this->forecast, $this->pool);
     }
 
-    return $candidate;
+    public function candidate(string $stack): Candidate
+    {
+        return array_reduce($this->numbers($stack), $this->search->extend(...), $this->search->bare);
+    }
+
+    /** @return list<int> the moves of a stack written like "red@0.35 blue@0.55" */
+    public function numbers(string $stack): array
+    {
+        return array_map(fn (Pass $pass): int => (int) array_search($pass, $this->moves->passes, false), Pencils::stack($stack)->passes());
+    }
+
+    /** @param  list<int>  $moves */
+    public function text(array $moves): string
+    {
+        return implode(' ', array_map(static fn (Pass $p): string => sprintf('%s@%.2f', $p->pencil->id(), $p->pressure), $this->moves->passesOf($moves)));
+    }
 }
 
-it('finds by densities the pass that makes the wanted change', function () {
-    $moves = movesOf(['yellow', 'red', 'blue', 'green']);
-    $bare = Look::at(new Sheet(Paper::whiteMedium()));
-    foreach (['red@0.35', 'blue@0.80', 'yellow@0.55'] as $stack) {
-        $look = Look::at(Pencils::sheet($stack));
-        $wanted = [$bare->logs[0] - $look->logs[0], $bare->logs[1] - $look->logs[1], $bare->logs[2] - $look->logs[2]];
-        $first = $moves->passes[$moves->nearest($wanted, array_fill(0, 5, 1.0), 1.0, 1)[0]];
-        expect($first->pencil->id().'@'.number_format($first->pressure, 2))->toBe($stack)
-            ->and($moves->leastMiss($wanted, array_fill(0, 5, 1.0)))->toEqualWithDelta(0.0, 1e-9)
-            ->and($moves->indexOf(new Pass(Pencils::named('red'), 0.35)))->not->toBeNull();
+it('turns a small difference in what the eye receives into about its ΔE00', function () {
+    mt_srand(11);
+    $wrong = [];
+    foreach (['#b7b4a4', '#7a4a2e', '#20242b', '#d8b13a', '#2c5f8a', '#f2efe8'] as $hex) {
+        $target = Lab::ofHex($hex);
+        $metric = new LocalMetric($target);
+        for ($n = 0; $n < 40; $n++) {
+            $near = new Lab($target->l + mt_rand(-15, 15) / 10, $target->a + mt_rand(-15, 15) / 10, $target->b + mt_rand(-15, 15) / 10);
+            [$from, $to] = [Look::of($target)->logs, Look::of($near)->logs];
+            $length = hypot(hypot(...array_slice($metric->stretch([$to[0] - $from[0], $to[1] - $from[1], $to[2] - $from[2]]), 0, 2)), $metric->stretch([$to[0] - $from[0], $to[1] - $from[1], $to[2] - $from[2]])[2]);
+            $wrong[] = abs($length - $target->deltaE00($near)) / max(0.3, $target->deltaE00($near));
+        }
     }
+    sort($wrong);
+    expect($wrong[120])->toBeLessThan(0.06)->and($wrong[228])->toBeLessThan(0.3);
 });
 
-it('offers for a pass that others follow what falls short, not what goes too far', function () {
-    $moves = movesOf(['yellow', 'red', 'blue', 'green', 'black']);
-    $bare = Look::at(new Sheet(Paper::whiteMedium()));
-    $green = Look::at(Pencils::sheet('yellow@0.55 blue@0.35'));
-    $wanted = [$bare->logs[0] - $green->logs[0], $bare->logs[1] - $green->logs[1], $bare->logs[2] - $green->logs[2]];
-    $beyond = static fn (array $d): float => max(0.0, $d[0] - $wanted[0], $d[1] - $wanted[1], $d[2] - $wanted[2]);
-    $chosen = array_map(static fn (int $k): float => $beyond($moves->densities[$k]), $moves->nearest($wanted, array_fill(0, 5, 1.0), 0.12, 8));
-    $all = array_map($beyond, $moves->densities);
-    expect(array_sum($chosen) / count($chosen))->toBeLessThan(array_sum($all) / count($all) / 5);
-    $pencils = array_map(static fn (int $k): string => $moves->passes[$k]->pencil->id(), $moves->nearest($wanted, array_fill(0, 5, 1.0), 0.12, 8));
-    expect($pencils)->toContain('yellow')->toContain('blue');
+it('forecasts three passes well enough that what it names first is what laying them all finds', function () {
+    $names = ['yellow', 'red', 'blue', 'green'];
+    mt_srand(8);
+    $hits = 0;
+    for ($n = 0; $n < 12; $n++) {
+        $pick = static fn (): string => sprintf('%s@%s', $names[mt_rand(0, 3)], ['0.20', '0.35', '0.55', '0.80'][mt_rand(0, 3)]);
+        $bench = new Bench($names, Pencils::colour($stack = "{$pick()} {$pick()} {$pick()}"));
+        [$a, $b, $c] = $bench->numbers($stack);
+        $hits += isset($bench->forecast->triples(array_keys($bench->moves->passes), 80)[($a * 20 + $b) * 20 + $c]) ? 1 : 0;
+    }
+    expect($hits)->toBeGreaterThanOrEqual(10);
+});
+
+it('comes within 0.2 of the best of all stacks of three passes', function () {
+    $names = ['yellow', 'red', 'blue', 'black'];
+    $reached = [];
+    $bench = new Bench($names, Lab::ofHex('#808080'));
+    foreach (array_keys($bench->moves->passes) as $a) {
+        $one = $bench->search->extend($bench->search->bare, $a);
+        foreach (array_keys($bench->moves->passes) as $b) {
+            $two = $bench->search->extend($one, $b);
+            array_push($reached, $two->look->lab, ...array_map(static fn (int $c): Lab => $bench->search->extend($two, $c)->look->lab, array_keys($bench->moves->passes)));
+        }
+    }
+    mt_srand(4);
+    $within = 0;
+    for ($n = 0; $n < 30; $n++) {
+        $near = $reached[mt_rand(0, count($reached) - 1)];
+        $search = new Bench($names, new Lab($near->l + mt_rand(-2, 2), $near->a + mt_rand(-2, 2), $near->b + mt_rand(-2, 2)));
+        $search->search->run(array_keys($search->moves->passes), 3);
+        $best = min(array_map(static fn (Lab $lab): float => $lab->deltaE00($search->target), $reached));
+        $within += min(array_map(static fn (Candidate $c): float => $c->deltaE00, $search->pool->cheapest())) <= $best + 0.2 ? 1 : 0;
+    }
+    expect($within)->toBeGreaterThanOrEqual(28);
+});
+
+it('keeps an atlas as bytes that bring back exactly what was computed, and refuses bytes of another drawer', function () {
+    $bench = new Bench(['red', 'blue'], Lab::ofHex('#996677'));
+    $packed = $bench->atlas->pack();
+    expect(Atlas::unpack($packed, $bench->moves))->toEqual($bench->atlas)
+        ->and(Atlas::unpack($packed, (new Bench(['red'], Lab::ofHex('#996677')))->moves))->toBeNull()
+        ->and(Atlas::unpack(substr($packed, 8), $bench->moves))->toBeNull();
+    $shelf = new class implements AtlasShelf
+    {
+        /** @var array<string, string> */
+        public array $kept = [];
+
+        public function fetch(string $key): ?string
+        {
+            return $this->kept[$key] ?? null;
+        }
+
+        public function keep(string $key, string $packed): void
+        {
+            $this->kept[$key] = $packed;
+        }
+    };
+    $ask = static fn (Paper $paper, string $second): string => (new RecipePlanner(new Drawer([Pencils::named('red'), Pencils::named($second)]), $paper, School::free(), $shelf))->recipesFor(Lab::ofHex('#996677'))[0]->stack->text();
+    $fresh = $ask(Paper::whiteMedium(), 'blue');
+    expect($shelf->kept)->toHaveCount(1)->and($ask(Paper::whiteMedium(), 'blue'))->toBe($fresh)->and($shelf->kept)->toHaveCount(1);
+    $ask(PaperShelf::named('white smooth'), 'blue');
+    $ask(Paper::whiteMedium(), 'green');
+    expect($shelf->kept)->toHaveCount(3);
+});
+
+it('shortens a large drawer to what comes near the target', function () {
+    $moves = new Moves(new Drawer(array_map(Pencils::named(...), Pencils::names())), Paper::whiteMedium(), School::free());
+    $list = (new Shortlist($moves))->for(Pencils::colour('yellow@0.55 green@0.35'), [Pencils::named('red')])->pencils;
+    $ids = array_map(static fn ($p): string => $p->id(), $list);
+    expect($ids[0])->toBe('red')->and(array_slice($ids, 1, 4))->toContain('yellow')->toContain('green')->and($ids)->toHaveCount(count(Pencils::names()));
 });
 
 it('prices what costs the artist: passes, pencils, spent tooth', function () {
-    $target = Pencils::colour('red@0.35 blue@0.35');
-    $search = new BeamSearch(movesOf(['red', 'blue']), $target, new Pool);
-    $plain = candidateOf($search, $target, 'red@0.35 blue@0.35');
+    $bench = new Bench(['red', 'blue'], Pencils::colour('red@0.35 blue@0.35'));
+    $plain = $bench->candidate('red@0.35 blue@0.35');
     expect($plain->deltaE00)->toBeLessThan(1e-6)
         ->and(Objective::price($plain))->toEqualWithDelta(2 * 0.06 + 2 * 0.08, 1e-6);
-    $spent = candidateOf($search, $target, 'red@1.00 red@1.00 red@1.00 blue@1.00');
+    $spent = $bench->candidate('red@1.00 red@1.00 red@1.00 blue@1.00');
     expect(Objective::price($spent) - $spent->deltaE00)->toBeGreaterThan(0.06 * 4 + 0.08 * 2);
 });
 
-it('keeps in its pool the closest, and the closest of few pencils however many fine mixtures crowd in', function () {
-    $target = Pencils::colour('red@0.55 blue@0.20');
-    $pool = new Pool;
-    $search = new BeamSearch(movesOf(['red', 'blue', 'violet', 'green']), $target, $pool);
-    $single = candidateOf($search, $target, 'violet@0.55');
-    $pool->offer($single);
-    mt_srand(3);
-    for ($n = 0; $n < 1500; $n++) {
-        $pool->offer(candidateOf($search, $target, sprintf('red@%.2F blue@%.2F red@%.2F', mt_rand(30, 60) / 100, mt_rand(10, 30) / 100, mt_rand(5, 20) / 100)));
-    }
-    $pool->offer(candidateOf($search, $target, 'red@0.55 blue@0.20'));
-    $kept = $pool->cheapest();
-    expect(count($kept))->toBeLessThan(500)->and($kept[0]->key())->toBe('red@0.55,blue@0.2')
-        ->and(array_map(static fn (Candidate $c): string => $c->pencilKey(), $pool->cheapestPerPencils()))->toContain('violet');
-    $prices = array_map(Objective::price(...), $kept);
-    $sorted = $prices;
-    sort($sorted);
-    expect($prices)->toBe($sorted);
-});
-
 it('mends a stack that is nearly right', function (string $wrong) {
-    $target = Pencils::colour('violet@0.35 green@0.55');
-    $moves = movesOf(['violet', 'green', 'blue', 'yellow', 'red']);
-    $pool = new Pool;
-    $search = new BeamSearch($moves, $target, $pool);
-    $bare = Candidate::bare(new Sheet(Paper::whiteMedium()), $target);
-    $mended = (new Refinement($search, $moves, $bare, $pool))->improve(candidateOf($search, $target, $wrong));
-    expect($mended->deltaE00)->toBeLessThan(0.01)->and($mended->key())->toBe('violet@0.35,green@0.55');
+    $bench = new Bench(['violet', 'green', 'blue', 'yellow', 'red'], Pencils::colour('violet@0.35 green@0.55'));
+    $refinement = new Refinement($bench->search, $bench->forecast, $bench->pool, array_keys($bench->moves->passes));
+    $mended = $refinement->improve($bench->candidate($wrong), Objective::price(...));
+    expect($mended->deltaE00)->toBeLessThan(0.01)->and($bench->text($mended->moves))->toBe('violet@0.35 green@0.55');
 })->with([
     'a pressure too firm' => 'violet@0.55 green@0.55',
     'two pressures off' => 'violet@0.20 green@0.80',
@@ -107,13 +178,30 @@ it('mends a stack that is nearly right', function (string $wrong) {
     'a pass too many' => 'violet@0.35 green@0.55 yellow@0.20',
 ]);
 
-it('does not change the pencils that it is told to keep first', function () {
-    $target = Pencils::colour('violet@0.35 green@0.55');
-    $moves = movesOf(['violet', 'green', 'blue', 'yellow', 'red']);
-    $search = new BeamSearch($moves, $target, new Pool);
-    $bare = Candidate::bare(new Sheet(Paper::whiteMedium()), $target);
-    $mended = (new Refinement($search, $moves, $bare, new Pool, keepFirst: 1))->improve(candidateOf($search, $target, 'red@0.20 green@0.55'));
-    expect($mended->passes[0]->pencil->id())->toBe('red');
+it('begins only with what it is told to begin with', function () {
+    $bench = new Bench(['violet', 'green', 'blue', 'yellow', 'red'], Pencils::colour('violet@0.35 green@0.55'));
+    $red = $bench->moves->with([Pencils::named('red')]);
+    $bench->search->run($red, 4);
+    (new Refinement($bench->search, $bench->forecast, $bench->pool, $red))->improve($bench->pool->cheapest()[0], Objective::price(...));
+    $firsts = array_unique(array_map(static fn (Candidate $c): int => Moves::pencilOf($c->moves[0]), $bench->pool->cheapest()));
+    expect($firsts)->toBe([4])->and(count($bench->pool->cheapest()))->toBeGreaterThan(100);
+});
+
+it('tells by estimate which stacks a hand sways more', function () {
+    $bench = new Bench(['red', 'blue', 'yellow', 'black'], Lab::ofHex('#8a6a50'));
+    $stacks = ['red@0.35 blue@0.20', 'yellow@0.55 black@0.20', 'blue@0.80', 'red@0.20 red@0.20', 'black@0.55 yellow@0.55', 'yellow@0.20', 'blue@0.35 yellow@0.80 red@0.20'];
+    $estimated = array_map(static fn (string $s): float => sqrt($bench->candidate($s)->sway), $stacks);
+    $worked = array_map(static fn (string $s): float => Steadiness::of(Pencils::stack($s), Paper::whiteMedium()), $stacks);
+    $agree = $pairs = 0;
+    foreach ($worked as $i => $one) {
+        foreach ($worked as $j => $other) {
+            if ($one > 1.3 * $other) {
+                $pairs++;
+                $agree += $estimated[$i] > $estimated[$j] ? 1 : 0;
+            }
+        }
+    }
+    expect($agree / $pairs)->toBeGreaterThan(0.8);
 });
 
 it('finds back a colour that its own pencils made', function (string $stack) {
@@ -137,7 +225,7 @@ it('refuses limits that make no sense', function () {
 });
 
 it('knows how much of its film a pass can still lay on what lies there', function () {
-    $moves = movesOf(['red']);
+    $moves = (new Bench(['red'], Lab::ofHex('#cc6655')))->moves;
     expect($moves->shares(new Sheet(Paper::whiteMedium())))->toBe([1.0, 1.0, 1.0, 1.0, 1.0]);
     $shares = $moves->shares(Pencils::sheet('red@0.80'));
     expect(max($shares))->toBeLessThan(0.7)->and($shares[0])->toBeLessThan($shares[4]);
@@ -153,9 +241,9 @@ it('reads a school from settings and refuses what it does not know, with the cho
 
 it('answers for every paper, and lies within its own promise of steadiness and tooth', function (string $paper) {
     $drawer = new Drawer(array_map(Pencils::named(...), ['yellow', 'red', 'blue', 'green', 'black', 'opaque white']));
-    $planner = new RecipePlanner($drawer, KnottyPrism\Core\Medium\PaperShelf::named($paper), School::free());
+    $planner = new RecipePlanner($drawer, PaperShelf::named($paper), School::free());
     foreach ($planner->recipesFor(Lab::ofHex('#6b7a5c')) as $recipe) {
         expect($recipe->prediction->toothUsed())->toBeLessThanOrEqual(1.0)->and($recipe->prediction->steadiness)->toBeGreaterThanOrEqual(0.0)
             ->and($recipe->comparison->deltaE00)->toEqualWithDelta($recipe->prediction->lab()->deltaE00($recipe->target), 1e-9);
     }
-})->with(KnottyPrism\Core\Medium\PaperShelf::names());
+})->with(PaperShelf::names());

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Study;
 use App\Models\User;
 use App\Services\DrawerKeeper;
 use Illuminate\Foundation\Http\FormRequest;
@@ -16,6 +15,8 @@ use KnottyPrism\Core\Planning\RecipeLabel;
 /** A recipe chosen for a spot. The stack is read by the core against the account's pencils, so nothing foreign is stored. */
 final class PlanEntryRequest extends FormRequest
 {
+    use PointsAtPhoto;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -23,9 +24,7 @@ final class PlanEntryRequest extends FormRequest
             'name' => ['required', 'string', 'max:120'],
             'label' => ['required', Rule::enum(RecipeLabel::class)],
             'stack' => ['required', 'string', 'max:2000'],
-            'x' => ['required', 'integer', 'min:0'],
-            'y' => ['required', 'integer', 'min:0'],
-            'ring' => ['required', 'integer', 'min:0', 'max:'.SpotRequest::WIDEST_RING],
+            ...$this->spotRules(),
         ];
     }
 
@@ -48,11 +47,5 @@ final class PlanEntryRequest extends FormRequest
     public function label(): string
     {
         return (string) $this->string('label');
-    }
-
-    /** @return array{x: int, y: int, ring: int} */
-    public function spot(Study $study): array
-    {
-        return ['x' => min($study->photo_width - 1, $this->integer('x')), 'y' => min($study->photo_height - 1, $this->integer('y')), 'ring' => $this->integer('ring')];
     }
 }
