@@ -18,11 +18,15 @@ final class Objective
 
     private const PER_TOOTH = 12.0;
 
+    /** What a hand may add, by estimate: half a dozen ΔE00 of swing is not worth half a ΔE00 of closeness that nobody sees. */
+    private const PER_SWAY = 0.08;
+
     public static function price(Candidate $candidate): float
     {
         return $candidate->deltaE00
             + self::PER_PASS * count($candidate->moves)
             + self::PER_PENCIL * $candidate->pencilCount()
+            + self::PER_SWAY * sqrt($candidate->sway)
             + self::PER_TOOTH * max(0.0, $candidate->sheet->toothUsed() - self::TOOTH_FREE);
     }
 }

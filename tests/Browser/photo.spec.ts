@@ -47,6 +47,23 @@ const coloursOf = (canvas: Locator): Promise<number> =>
         return seen.size;
     });
 
+test('a hovering mouse reads what lies under it and leaves the ring and its recipes alone', async ({ page }) => {
+    await open(page);
+    const before = await reading(page).innerText();
+    const asked: string[] = [];
+    page.on('request', (r) => r.url().includes('/recipes') && asked.push(r.url()));
+    const box = await photoOf(page).boundingBox();
+    await page.mouse.move((box?.x ?? 0) + (box?.width ?? 0) * 0.5, (box?.y ?? 0) + (box?.height ?? 0) * 0.08);
+    const line = page.getByTestId('under-pointer');
+    await expect(line).toContainText(/value [789] of 9/i);
+    await page.mouse.move((box?.x ?? 0) + (box?.width ?? 0) * 0.42, (box?.y ?? 0) + (box?.height ?? 0) * 0.62, { steps: 12 });
+    await expect(line).not.toContainText(/value [89] of 9/i);
+    await page.mouse.move(2, 2);
+    await expect(line).toBeHidden();
+    expect(await reading(page).innerText()).toBe(before);
+    expect(asked).toEqual([]);
+});
+
 test('from the photo to a printed card, by mouse: point, compare, choose, reload, print, undo', async ({ page }) => {
     const elsewhere: string[] = [];
     const faults: string[] = [];

@@ -3,6 +3,7 @@ import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Entry, Study } from '../api/types';
 import { droppedFile } from './droppedFile';
+import { UnderPointer } from './UnderPointer';
 import { RING_WORDS, type SpotAction, type SpotState } from './spotState';
 
 const Frame = styled(DropZone)`
@@ -54,19 +55,36 @@ interface PhotoViewProps {
     onPhoto: (file: File) => void;
 }
 
-/** The photo with the ring on it. Pointing, touching and the arrow keys move the ring; + and − change its size. */
+/** The photo with the ring on it. Pressing, touching and the arrow keys move the ring; + and − change its size; hovering only reads. */
 export function PhotoView({ study, spot, entries, dispatch, onPhoto }: PhotoViewProps) {
     const stage = useRef<HTMLDivElement>(null);
     const [held, setHeld] = useState(false);
 
-    const point = (event: PointerEvent<HTMLDivElement>) => {
+    const [pointer, setPointer] = useState<SpotState | null>(null);
+
+    const placeOf = (event: PointerEvent<HTMLDivElement>): { x: number; y: number } | null => {
         const box = stage.current?.getBoundingClientRect();
-        if (box !== undefined) {
-            dispatch({
-                type: 'placed',
-                x: ((event.clientX - box.left) / box.width) * study.photoWidth,
-                y: ((event.clientY - box.top) / box.height) * study.photoHeight,
-            });
+        if (box === undefined) {
+            return null;
+        }
+        const share = (v: number, from: number, length: number, pixels: number): number =>
+            Math.max(0, Math.min(pixels - 1, Math.round(((v - from) / length) * pixels)));
+        return {
+            x: share(event.clientX, box.left, box.width, study.photoWidth),
+            y: share(event.clientY, box.top, box.height, study.photoHeight),
+        };
+    };
+    const point = (event: PointerEvent<HTMLDivElement>) => {
+        const place = placeOf(event);
+        if (place !== null) {
+            dispatch({ type: 'placed', ...place });
+            setPointer(null);
+        }
+    };
+    const hover = (event: PointerEvent<HTMLDivElement>) => {
+        const place = placeOf(event);
+        if (event.pointerType === 'mouse' && place !== null) {
+            setPointer({ ...place, ring: spot.ring });
         }
     };
     const onKey = (event: KeyboardEvent<HTMLDivElement>) => {
@@ -96,7 +114,8 @@ export function PhotoView({ study, spot, entries, dispatch, onPhoto }: PhotoView
                     e.currentTarget.setPointerCapture(e.pointerId);
                     point(e);
                 }}
-                onPointerMove={(e) => held && point(e)}
+                onPointerMove={held ? point : hover}
+                onPointerLeave={() => setPointer(null)}
                 onPointerUp={() => setHeld(false)}
                 onPointerCancel={() => setHeld(false)}
             >
@@ -114,6 +133,7 @@ export function PhotoView({ study, spot, entries, dispatch, onPhoto }: PhotoView
                     ))}
                     <Ring spot={spot} unit={study.photoWidth / 640} />
                 </svg>
+                {pointer !== null && <UnderPointer study={study} spot={pointer} />}
             </Stage>
             <span className="only-read" role="status">
                 Ring {RING_WORDS[spot.ring]} at {spot.x}, {spot.y}
