@@ -35,6 +35,12 @@ async function open(page: Page): Promise<void> {
     await settled(page);
 }
 
+/** How many recipes the demo's plan holds, once it is there. */
+async function planned(page: Page): Promise<number> {
+    await expect(plan(page).getByRole('listitem').first()).toBeVisible();
+    return plan(page).getByRole('listitem').count();
+}
+
 /** The colours a dab shows, and how often: drawn in grain, so several. */
 const coloursOf = (canvas: Locator): Promise<number> =>
     canvas.evaluate((element) => {
@@ -84,7 +90,7 @@ test('from the photo to a printed card, by mouse: point, compare, choose, reload
     expect(await coloursOf(dabs.last())).toBeGreaterThanOrEqual(4);
     await expect(recipe(page, 1).getByRole('listitem').first()).toContainText(/\d/);
 
-    const before = await plan(page).getByRole('listitem').count();
+    const before = await planned(page);
     await page.getByLabel('Name', { exact: true }).fill('rope by mouse');
     await page.getByRole('button', { name: /^Choose recipe 1/ }).click();
     await expect(plan(page).getByText('rope by mouse')).toBeVisible();
@@ -123,7 +129,7 @@ test('the same by keyboard alone', async ({ page }) => {
     await expect(reading(page)).not.toHaveText(first ?? '');
     await settled(page);
 
-    const before = await plan(page).getByRole('listitem').count();
+    const before = await planned(page);
     await page.keyboard.press('2');
     await expect(plan(page).getByRole('listitem')).toHaveCount(before + 1);
     await page.keyboard.press('Control+z');
@@ -178,7 +184,7 @@ test('fits the screen of a desk and of a tablet without scrolling sideways', asy
 
 test('a file that is no photo and a broken drawer file are refused in plain words, and nothing is lost', async ({ page }) => {
     await open(page);
-    const before = await plan(page).getByRole('listitem').count();
+    const before = await planned(page);
     const chooser = page.waitForEvent('filechooser');
     await page.getByRole('button', { name: 'Another photo' }).click();
     await (await chooser).setFiles(fileOf('holiday.jpg', 'these are only words'));
