@@ -13,8 +13,9 @@ final readonly class Candidate
     /**
      * @param  list<int>  $moves  see {@see Moves}
      * @param  float  $sway  squared ΔE00 that an ordinary hand may add, estimated; see {@see Forecast::sway()}
+     * @param  ?self  $before  the stack without its finish, where it has one
      */
-    public function __construct(public array $moves, public Sheet $sheet, public Look $look, public float $deltaE00, public float $sway = 0.0)
+    public function __construct(public array $moves, public Sheet $sheet, public Look $look, public float $deltaE00, public float $sway = 0.0, public ?self $before = null)
     {
     }
 

@@ -22,12 +22,15 @@ final readonly class Forecast
     /** Predictions kept before the farther half of them is dropped. */
     private const CROWD = 6000;
 
+    /** Farther from any target than any film can bring back. */
+    private const OUT_OF_REACH = 1e7;
+
     /** @var array{float, float, float} */
     private array $targetLogs;
 
     private LocalMetric $metric;
 
-    /** @var list<list<float>> per dimension: where each pair lies, from the target */
+    /** @var list<array<int, float>> per dimension: where each pair lies, from the target */
     private array $pairs;
 
     /** @var list<list<float>> per dimension: density of each pass */
@@ -39,13 +42,22 @@ final readonly class Forecast
     /** @var list<float> by mark */
     private array $swayOfFilm;
 
-    public function __construct(private Moves $moves, private Atlas $atlas, public Lab $target)
+    public function __construct(private Moves $moves, private Atlas $atlas, public Lab $target, public Rules $rules)
     {
         $this->targetLogs = Look::of($target)->logs;
         $this->metric = new LocalMetric($target);
-        $this->pairs = $this->stretched($atlas->pairs, $this->targetLogs);
+        $pairs = $this->stretched($atlas->pairs, $this->targetLogs);
         $this->densities = $this->stretched($atlas->densities, [0.0, 0.0, 0.0]);
-        $this->interplay = array_map(fn (array $flat): array => array_chunk($flat, max(1, $atlas->size)), $this->stretched($atlas->interplay, [0.0, 0.0, 0.0]));
+        $interplay = $this->stretched($atlas->interplay, [0.0, 0.0, 0.0]);
+        if (! $rules->isFree()) {
+            // What the school forbids is put out of reach, so that the loops need not ask.
+            foreach ($this->forbidden() as $at) {
+                $interplay[0][$at] = self::OUT_OF_REACH;
+                $pairs[0][$at] = self::OUT_OF_REACH;
+            }
+        }
+        $this->pairs = $pairs;
+        $this->interplay = array_map(static fn (array $flat): array => array_chunk($flat, max(1, $atlas->size)), $interplay);
         $this->swayOfFilm = $this->swayOfFilm();
     }
 
@@ -216,6 +228,17 @@ final readonly class Forecast
         $change = self::squared($this->metric->stretch([$after->logs[0] - $before->logs[0], $after->logs[1] - $before->logs[1], $after->logs[2] - $before->logs[2]]));
 
         return $change * $this->swayOfFilm[$mark];
+    }
+
+    /** @return iterable<int> pairs (a, b), at a·n + b, of which one pencil may not lie over the other */
+    private function forbidden(): iterable
+    {
+        $n = $this->atlas->size;
+        for ($at = 0; $at < $n * $n; $at++) {
+            if (! $this->rules->follows(Moves::pencilOf(intdiv($at, $n)), Moves::pencilOf($at % $n))) {
+                yield $at;
+            }
+        }
     }
 
     /** @return list<float> squared relative change of film in an ordinary hand, by mark */

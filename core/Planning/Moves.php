@@ -29,9 +29,9 @@ final readonly class Moves
     /** @var list<float> film that a pass at each mark lays on bare paper at laydown 1, all strata together */
     public array $bareFilm;
 
-    public function __construct(Drawer $drawer, public Paper $paper, School $school)
+    public function __construct(Drawer $drawer, public Paper $paper)
     {
-        $this->pencils = array_values(array_filter($drawer->usable()->pencils, $school->allows(...)));
+        $this->pencils = $drawer->usable()->pencils;
         $this->pressures = PressureMark::pressures();
         $this->bareFilm = array_map(static fn (float $p): float => array_sum(LayPass::laidFilm(new Sheet($paper), 1.0, $p)), $this->pressures);
         $passes = [];
@@ -61,6 +61,12 @@ final readonly class Moves
         }
 
         return $shares;
+    }
+
+    /** @return list<Character> what each pencil is to a school, by pencil */
+    public function characters(): array
+    {
+        return array_map(static fn (Pencil $p): Character => new Character($p), $this->pencils);
     }
 
     /** Names everything that a computation over these moves depends on: the optics of every pencil, and the paper. */

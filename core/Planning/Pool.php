@@ -15,6 +15,11 @@ final class Pool
         $this->candidates[$candidate->key()] = $candidate;
     }
 
+    public function isEmpty(): bool
+    {
+        return $this->candidates === [];
+    }
+
     /** @return list<Candidate> the cheapest first */
     public function cheapest(): array
     {

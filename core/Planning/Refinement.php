@@ -13,7 +13,7 @@ final readonly class Refinement
     private const SUBSTITUTES = 5;
 
     /** @param  list<int>  $firsts  the passes a stack may begin with */
-    public function __construct(private StackSearch $search, private Forecast $forecast, private Pool $pool, private array $firsts)
+    public function __construct(private StackSearch $search, private Forecast $forecast, private Pool $pool, private Rules $rules, private array $firsts)
     {
     }
 
@@ -23,7 +23,11 @@ final readonly class Refinement
         $least = $price($best);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $from = $best;
-            foreach ($this->neighbours($from) as $try) {
+            foreach ($this->neighbours($from) as [$below, $moves]) {
+                if (! $this->rules->allow([...$below->moves, ...$moves])) {
+                    continue;
+                }
+                $try = array_reduce($moves, $this->search->extend(...), $below);
                 $this->pool->offer($try);
                 $cost = $price($try);
                 if ($cost < $least) {
@@ -38,7 +42,7 @@ final readonly class Refinement
         return $best;
     }
 
-    /** @return iterable<Candidate> */
+    /** @return iterable<array{Candidate, list<int>}> what is laid already, and the passes to lay on it */
     private function neighbours(Candidate $from): iterable
     {
         $below = $this->search->bare;
@@ -46,13 +50,13 @@ final readonly class Refinement
             $after = array_slice($from->moves, $i + 1);
             foreach ($this->replacements($move) as $other) {
                 if ($i > 0 || in_array($other, $this->firsts, true)) {
-                    yield $this->build($below, [$other, ...$after]);
+                    yield [$below, [$other, ...$after]];
                 }
             }
             if ($i > 0 || ($after !== [] && in_array($after[0], $this->firsts, true))) {
-                yield $this->build($below, $after);
+                yield [$below, $after];
                 if ($after !== []) {
-                    yield $this->build($below, [$after[0], $move, ...array_slice($after, 1)]);
+                    yield [$below, [$after[0], $move, ...array_slice($after, 1)]];
                 }
             }
             $below = $this->search->extend($below, $move);
@@ -65,11 +69,5 @@ final readonly class Refinement
         $first = $move - $move % Moves::MARKS;
 
         return array_values(array_diff([...range($first, $first + Moves::MARKS - 1), ...$this->forecast->alike($move, self::SUBSTITUTES)], [$move]));
-    }
-
-    /** @param  list<int>  $moves */
-    private function build(Candidate $below, array $moves): Candidate
-    {
-        return array_reduce($moves, $this->search->extend(...), $below);
     }
 }

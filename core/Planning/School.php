@@ -4,27 +4,39 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Planning;
 
-use KnottyPrism\Core\Colour\Family;
-use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Medium\Finish;
 
-/** A way of working that the search obeys: what may lie beneath the local colour, and whether black may be used. */
+/**
+ * A way of working, as practitioners differ in it. It says what is wanted; {@see Rules} says what that means for one target and
+ * one drawer. The first choice of each setting leaves the search free.
+ */
 final readonly class School
 {
     public const CHOICES = [
-        'beneath' => ['any', 'nothing', 'complement'],
-        'darks' => ['black-allowed', 'never-black'],
+        'values' => ['free', 'light-to-dark', 'dark-to-light', 'form-first'],
+        'beneath' => ['any', 'nothing', 'complement', 'split-complement', 'dark-cool', 'neutral-grey'],
+        'darks' => ['black-allowed', 'black-last', 'never-black'],
+        'lights' => ['free', 'reserve-paper', 'pale-first', 'white-last', 'lift'],
+        'neutralising' => ['computed', 'traditional'],
+        'joining' => ['free', 'light-coats', 'solvent', 'blender', 'light-pencil', 'tissue'],
+        'palette' => ['whole', 'at-most-3', 'at-most-6', 'at-most-9', 'at-most-12', 'exactly-three'],
     ];
 
-    private function __construct(public string $beneath, public string $darks)
-    {
+    private function __construct(
+        public string $values,
+        public string $beneath,
+        public string $darks,
+        public string $lights,
+        public string $neutralising,
+        public string $joining,
+        public string $palette,
+    ) {
     }
 
     public static function free(): self
     {
-        return new self('any', 'black-allowed');
+        return self::ofSettings([]);
     }
 
     /**
@@ -34,7 +46,7 @@ final readonly class School
      */
     public static function ofSettings(array $settings): self
     {
-        $chosen = ['beneath' => 'any', 'darks' => 'black-allowed'];
+        $chosen = array_map(static fn (array $choices): string => $choices[0], self::CHOICES);
         foreach ($settings as $setting) {
             [$name, $choice] = array_map(trim(...), explode('=', $setting, 2)) + [1 => ''];
             if (! isset(self::CHOICES[$name])) {
@@ -46,20 +58,46 @@ final readonly class School
             $chosen[$name] = $choice;
         }
 
-        return new self($chosen['beneath'], $chosen['darks']);
+        return new self(...$chosen);
     }
 
-    /** Whether a pencil may be used at all. */
-    public function allows(Pencil $pencil): bool
+    /** @return list<string> the settings that differ from free, as {@see self::ofSettings()} reads them */
+    public function settings(): array
     {
-        return $this->darks !== 'never-black' || Family::of(Swatch::Heavy->colourOf($pencil))->base !== 'black';
+        $settings = [];
+        foreach (self::CHOICES as $name => $choices) {
+            if ($this->{$name} !== $choices[0]) {
+                $settings[] = $name.'='.$this->{$name};
+            }
+        }
+
+        return $settings;
     }
 
-    /** Whether a pencil's colour lies opposite on the ring, within 35°, and is strong enough to neutralise anything. */
-    public static function complements(Oklch $local, Oklch $pencil): bool
+    /** What every recipe ends with, whatever its colour; lights may end otherwise, see {@see Rules}. */
+    public function finish(): ?Finish
     {
-        $apart = abs(fmod($local->hueDegrees - $pencil->hueDegrees + 540, 360) - 180);
+        return match ($this->joining) {
+            'solvent' => Finish::Solvent,
+            'blender' => Finish::Blender,
+            'tissue' => Finish::Tissue,
+            default => null,
+        };
+    }
 
-        return $apart >= 145 && $pencil->chroma >= 0.04;
+    /** The firmest pressure allowed, 0–1. */
+    public function mostPressure(): float
+    {
+        return $this->joining === 'light-coats' ? 0.55 : 1.0;
+    }
+
+    /** How many pencils a whole picture may use; null for the whole drawer. */
+    public function mostPencils(): ?int
+    {
+        return match (true) {
+            $this->palette === 'exactly-three' => 3,
+            str_starts_with($this->palette, 'at-most-') => (int) substr($this->palette, 8),
+            default => null,
+        };
     }
 }

@@ -37,7 +37,7 @@ final readonly class StackSearch
 
     public Candidate $bare;
 
-    public function __construct(private Moves $moves, private Forecast $forecast, private Pool $pool)
+    public function __construct(private Moves $moves, private Forecast $forecast, private Pool $pool, private Rules $rules)
     {
         $this->bare = Candidate::bare(new Sheet($moves->paper), $forecast->target);
     }
@@ -84,10 +84,13 @@ final readonly class StackSearch
         $n = count($this->moves->passes);
         $stacks = [];
         $plain = 0;
-        foreach (array_keys($this->forecast->triples($firsts, self::TRIPLES_SIFTED)) as $rank => $key) {
+        foreach (array_keys($this->forecast->triples($firsts, self::TRIPLES_SIFTED)) as $key) {
             $stack = [intdiv($key, $n * $n), intdiv($key, $n) % $n, $key % $n];
             $few = count(array_unique(array_map(Moves::pencilOf(...), $stack))) < 3;
-            if ($rank < self::TRIPLES || ($few && $plain++ < self::PLAIN_TRIPLES)) {
+            if (! $this->rules->allow($stack)) {
+                continue;
+            }
+            if (count($stacks) < self::TRIPLES || ($few && $plain++ < self::PLAIN_TRIPLES)) {
                 $stacks[$key] = $stack;
             }
         }
@@ -126,7 +129,9 @@ final readonly class StackSearch
                 continue;
             }
             foreach ($this->forecast->next($candidate, self::TRIED) as $move) {
-                $laid[] = $this->offered($this->extend($candidate, $move));
+                if ($this->rules->allow([...$candidate->moves, $move])) {
+                    $laid[] = $this->offered($this->extend($candidate, $move));
+                }
             }
             if (++$growing >= self::GROWN) {
                 break;
@@ -144,7 +149,9 @@ final readonly class StackSearch
 
     private function offered(Candidate $candidate): Candidate
     {
-        $this->pool->offer($candidate);
+        if ($this->rules->allow($candidate->moves)) {
+            $this->pool->offer($candidate);
+        }
 
         return $candidate;
     }

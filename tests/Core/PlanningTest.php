@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\StackText;
@@ -13,7 +12,6 @@ use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Medium\Prediction;
 use KnottyPrism\Core\Medium\PressureMark;
 use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Swatch;
 use KnottyPrism\Core\Planning\Recipe;
 use KnottyPrism\Core\Planning\RecipeLabel;
 use KnottyPrism\Core\Planning\RecipePlanner;
@@ -82,16 +80,6 @@ it('finds what an exhaustive trial of all two-pass stacks finds, or better', fun
         $within += $planner->recipesFor($target, 2, 1)[0]->comparison->deltaE00 <= $best + 0.2 ? 1 : 0;
     }
     expect($within)->toBeGreaterThanOrEqual(36);
-});
-
-it('lays a complement first where the recipe says so, and less chroma comes of it than of the local colour alone', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(['beneath=complement']));
-    foreach (['#6e8f7c', '#a0522d', '#4a6178'] as $hex) {
-        $recipes = $planner->recipesFor(Lab::ofHex($hex));
-        expect($recipes)->toHaveCount(1)->and($recipes[0]->label)->toBe(RecipeLabel::ComplementBeneath);
-        $first = Oklch::ofLab(Swatch::Heavy->colourOf($recipes[0]->stack->passes()[0]->pencil));
-        expect(School::complements(Oklch::ofLab(Lab::ofHex($hex)), $first))->toBeTrue();
-    }
 });
 
 it('names as steadiest only what is steadier than the closest', function () {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Medium\Pass;
@@ -22,6 +22,7 @@ use KnottyPrism\Core\Planning\Objective;
 use KnottyPrism\Core\Planning\Pool;
 use KnottyPrism\Core\Planning\RecipePlanner;
 use KnottyPrism\Core\Planning\Refinement;
+use KnottyPrism\Core\Planning\Rules;
 use KnottyPrism\Core\Planning\School;
 use KnottyPrism\Core\Planning\Shortlist;
 use KnottyPrism\Core\Planning\StackSearch;
@@ -34,6 +35,8 @@ final class Bench
 
     public Atlas $atlas;
 
+    public Rules $rules;
+
     public Forecast $forecast;
 
     public Pool $pool;
@@ -43,11 +46,12 @@ final class Bench
     /** @param  list<string>  $names */
     public function __construct(array $names, public Lab $target)
     {
-        $this->moves = new Moves(new Drawer(array_map(Pencils::named(...), $names)), Paper::whiteMedium(), School::free());
+        $this->moves = new Moves(new Drawer(array_map(Pencils::named(...), $names)), Paper::whiteMedium());
         $this->atlas = Atlas::of($this->moves);
-        $this->forecast = new Forecast($this->moves, $this->atlas, $target);
+        $this->rules = new Rules(School::free(), $this->moves, $target, []);
+        $this->forecast = new Forecast($this->moves, $this->atlas, $target, $this->rules);
         $this->pool = new Pool;
-        $this->search = new StackSearch($this->moves, $this->forecast, $this->pool);
+        $this->search = new StackSearch($this->moves, $this->forecast, $this->pool, $this->rules);
     }
 
     public function candidate(string $stack): Candidate
@@ -151,7 +155,7 @@ it('keeps an atlas as bytes that bring back exactly what was computed, and refus
 });
 
 it('shortens a large drawer to what comes near the target', function () {
-    $moves = new Moves(new Drawer(array_map(Pencils::named(...), Pencils::names())), Paper::whiteMedium(), School::free());
+    $moves = new Moves(new Drawer(array_map(Pencils::named(...), Pencils::names())), Paper::whiteMedium());
     $list = (new Shortlist($moves))->for(Pencils::colour('yellow@0.55 green@0.35'), [Pencils::named('red')])->pencils;
     $ids = array_map(static fn ($p): string => $p->id(), $list);
     expect($ids[0])->toBe('red')->and(array_slice($ids, 1, 4))->toContain('yellow')->toContain('green')->and($ids)->toHaveCount(count(Pencils::names()));
@@ -168,7 +172,7 @@ it('prices what costs the artist: passes, pencils, spent tooth', function () {
 
 it('mends a stack that is nearly right', function (string $wrong) {
     $bench = new Bench(['violet', 'green', 'blue', 'yellow', 'red'], Pencils::colour('violet@0.35 green@0.55'));
-    $refinement = new Refinement($bench->search, $bench->forecast, $bench->pool, array_keys($bench->moves->passes));
+    $refinement = new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, array_keys($bench->moves->passes));
     $mended = $refinement->improve($bench->candidate($wrong), Objective::price(...));
     expect($mended->deltaE00)->toBeLessThan(0.01)->and($bench->text($mended->moves))->toBe('violet@0.35 green@0.55');
 })->with([
@@ -182,7 +186,7 @@ it('begins only with what it is told to begin with', function () {
     $bench = new Bench(['violet', 'green', 'blue', 'yellow', 'red'], Pencils::colour('violet@0.35 green@0.55'));
     $red = $bench->moves->with([Pencils::named('red')]);
     $bench->search->run($red, 4);
-    (new Refinement($bench->search, $bench->forecast, $bench->pool, $red))->improve($bench->pool->cheapest()[0], Objective::price(...));
+    (new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, $red))->improve($bench->pool->cheapest()[0], Objective::price(...));
     $firsts = array_unique(array_map(static fn (Candidate $c): int => Moves::pencilOf($c->moves[0]), $bench->pool->cheapest()));
     expect($firsts)->toBe([4])->and(count($bench->pool->cheapest()))->toBeGreaterThan(100);
 });
@@ -214,7 +218,8 @@ it('works with a drawer of one pencil, and says so when there is none', function
     $one = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), School::free());
     expect($one->recipesFor(Lab::ofHex('#cc6655')))->toHaveCount(1);
     expect(fn () => new RecipePlanner(new Drawer([]), Paper::whiteMedium(), School::free()))->toThrow(OutOfRange::class, 'number of pencils that may be used');
-    expect(fn () => new RecipePlanner(new Drawer([Pencils::named('black')]), Paper::whiteMedium(), School::ofSettings(['darks=never-black'])))->toThrow(OutOfRange::class);
+    $black = new RecipePlanner(new Drawer([Pencils::named('black')]), Paper::whiteMedium(), School::ofSettings(['darks=never-black']));
+    expect(fn () => $black->recipesFor(Lab::ofHex('#333333')))->toThrow(SchoolRefuses::class, 'darks=never-black');
 });
 
 it('refuses limits that make no sense', function () {
@@ -229,14 +234,6 @@ it('knows how much of its film a pass can still lay on what lies there', functio
     expect($moves->shares(new Sheet(Paper::whiteMedium())))->toBe([1.0, 1.0, 1.0, 1.0, 1.0]);
     $shares = $moves->shares(Pencils::sheet('red@0.80'));
     expect(max($shares))->toBeLessThan(0.7)->and($shares[0])->toBeLessThan($shares[4]);
-});
-
-it('reads a school from settings and refuses what it does not know, with the choices', function () {
-    expect(School::ofSettings(['darks=never-black', 'beneath = nothing'])->beneath)->toBe('nothing')
-        ->and(School::ofSettings([])->darks)->toBe('black-allowed');
-    expect(fn () => School::ofSettings(['lights=x']))->toThrow(UnreadableText::class, 'beneath=…, darks=…')
-        ->and(fn () => School::ofSettings(['beneath=mud']))->toThrow(UnreadableText::class, 'any, nothing, complement')
-        ->and(fn () => School::ofSettings(['beneath']))->toThrow(UnreadableText::class);
 });
 
 it('answers for every paper, and lies within its own promise of steadiness and tooth', function (string $paper) {

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Error;
+
+use DomainException;
+
+/** A school of working leaves no stack for a colour with the pencils at hand. */
+final class SchoolRefuses extends DomainException implements CoreError
+{
+    /** @param  list<string>  $settings */
+    public static function stacks(array $settings): self
+    {
+        return new self(sprintf('With %s no recipe for this colour is possible from these pencils. Loosen one of the settings, or add a pencil that may begin.', $settings === [] ? 'this drawer' : implode(', ', $settings)));
+    }
+}

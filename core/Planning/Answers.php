@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Planning;
+
+use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Medium\Steadiness;
+
+/** Chooses clearly different answers out of what a search has laid: no two with the same set of pencils. */
+final class Answers
+{
+    /** How much worse than the closest a recipe with fewer pencils may be, ΔE00. */
+    private const FEWER_MAY_COST = 1.5;
+
+    /** A recipe this close is close enough to save a pencil, whatever the closest reaches. */
+    private const CLOSE_ENOUGH = 2.5;
+
+    /** What a steadier recipe may cost, ΔE00: first a little, then more if nothing steadier was found. */
+    public const STEADIER_MAY_COST = [1.2, 3.0, 6.0, 12.0];
+
+    /** Stacks whose steadiness is worked out, of those that by estimate are the steadiest. */
+    private const STEADIED = 14;
+
+    /** The tier at which estimates have failed and steadiness itself is improved. */
+    private const STEADIED_EXACTLY_FROM = 1;
+
+    /** Price of being farther than a steadier recipe may be, per ΔE00, while steadiness is improved. */
+    public const PER_FAR = 10.0;
+
+    /** @var array<string, Candidate> by label */
+    private array $chosen = [];
+
+    public function __construct(private readonly Moves $moves, private readonly Rules $rules, private readonly Pool $pool, private readonly ?Refinement $refinement)
+    {
+    }
+
+    /** @return array<string, Candidate> up to three, by label, the closest first; empty when nothing was laid */
+    public function distinct(int $count): array
+    {
+        $perPencils = $this->pool->cheapestPerPencils();
+        if ($perPencils === []) {
+            return [];
+        }
+        $closest = $perPencils[0];
+        $this->chosen = [RecipeLabel::Closest->value => $closest];
+        $fewest = $count > 1 ? $this->fewest($closest, array_slice($perPencils, 1)) : null;
+        if ($fewest !== null) {
+            $this->chosen[RecipeLabel::FewestPencils->value] = $fewest;
+        }
+        if ($count > 2) {
+            $this->addSteadiest($closest);
+        }
+
+        return $this->chosen;
+    }
+
+    /**
+     * A further answer where one of the others has nothing to say: what shares least with the closest, and of that the cheapest.
+     *
+     * @param  non-empty-array<string, Candidate>  $taken
+     */
+    public function otherPencils(array $taken): ?Candidate
+    {
+        $this->chosen = $taken;
+        $known = explode('+', $taken[array_key_first($taken)]->pencilKey());
+        $best = null;
+        $fewest = PHP_INT_MAX;
+        foreach ($this->pool->cheapestPerPencils() as $candidate) {
+            $shared = count(array_intersect($known, explode('+', $candidate->pencilKey())));
+            if ($shared < $fewest && ! $this->isTaken($candidate) && $candidate->deltaE00 <= Caution::OUT_OF_REACH + $taken[array_key_first($taken)]->deltaE00) {
+                [$best, $fewest] = [$candidate, $shared];
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param  list<Candidate>  $others  cheapest first */
+    private function fewest(Candidate $closest, array $others): ?Candidate
+    {
+        $enough = max($closest->deltaE00 + self::FEWER_MAY_COST, self::CLOSE_ENOUGH);
+        $near = array_filter($others, static fn (Candidate $c): bool => $c->deltaE00 <= $enough);
+        usort($near, static fn (Candidate $a, Candidate $b): int => [$a->pencilCount(), Objective::price($a)] <=> [$b->pencilCount(), Objective::price($b)]);
+
+        return ($near === [] ? $others : $near)[0] ?? null;
+    }
+
+    private function addSteadiest(Candidate $closest): void
+    {
+        $steadiest = $this->steadier($closest);
+        if ($steadiest === null && ($asClose = $this->asClose($closest)) !== null) {
+            $this->chosen[RecipeLabel::Closest->value] = $asClose;
+            $steadiest = $closest;
+        }
+        if ($steadiest !== null) {
+            $this->chosen[RecipeLabel::Steadiest->value] = $steadiest;
+        }
+    }
+
+    /** The steadiest of the near stacks that use other pencils, if it is steadier than the closest. */
+    private function steadier(Candidate $closest): ?Candidate
+    {
+        $least = $this->swing($closest);
+        foreach (self::STEADIER_MAY_COST as $tier => $cost) {
+            $near = array_filter($this->pool->steadiestPerPencils($closest->deltaE00 + $cost), fn (Candidate $c): bool => ! $this->isTaken($c));
+            $near = array_slice($near, 0, self::STEADIED);
+            $best = null;
+            $itsSwing = INF;
+            foreach ($near as $candidate) {
+                $swing = $this->swing($candidate);
+                if ($swing < $itsSwing) {
+                    [$best, $itsSwing] = [$candidate, $swing];
+                }
+            }
+            if ($best !== null && $tier === self::STEADIED_EXACTLY_FROM && $itsSwing >= $least) {
+                // Estimates did not help: let the steadiest be improved by what its steadiness really is, which is slow but rare.
+                $best = $this->refinement?->improve($best, fn (Candidate $c): float => $this->swing($c) + self::PER_FAR * max(0.0, $c->deltaE00 - $closest->deltaE00 - $cost));
+            }
+            if ($best !== null && $this->swing($best) < $least && ! $this->isTaken($best)) {
+                return $best;
+            }
+        }
+
+        return null;
+    }
+
+    /** A stack of other pencils that is as close as the one chosen for its price, which is the steadiest of all near ones itself. */
+    private function asClose(Candidate $closest): ?Candidate
+    {
+        foreach ($this->pool->cheapest() as $candidate) {
+            if ($candidate->deltaE00 <= $closest->deltaE00 && ! $this->isTaken($candidate)) {
+                return $candidate;
+            }
+        }
+
+        return null;
+    }
+
+    private function swing(Candidate $candidate): float
+    {
+        return Steadiness::of($this->stackOf($candidate), $this->moves->paper);
+    }
+
+    public function stackOf(Candidate $candidate): Stack
+    {
+        $passes = $this->moves->passesOf($candidate->moves);
+
+        return new Stack($this->rules->finish === null ? $passes : [...$passes, $this->rules->finish]);
+    }
+
+    private function isTaken(Candidate $candidate): bool
+    {
+        $key = $candidate->pencilKey();
+        foreach ($this->chosen as $other) {
+            if ($other->pencilKey() === $key) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
