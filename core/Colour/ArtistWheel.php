@@ -10,22 +10,20 @@ namespace KnottyPrism\Core\Colour;
  */
 final class ArtistWheel
 {
-    /** @var list<array{float, float}> OKLCh hue of each truest colour, and its place on the wheel; the first again at the end */
-    private const PLACES = [[25.0, 0.0], [60.0, 60.0], [105.0, 120.0], [150.0, 180.0], [250.0, 240.0], [305.0, 300.0], [385.0, 360.0]];
+    /** OKLCh hue of red, orange, yellow, green, blue, violet at their truest, and red again: 60° apart on the wheel. */
+    private const HUES = [25, 60, 105, 150, 250, 305, 385];
 
     /** @return float degrees, 0 red, 120 yellow, 240 blue */
     public static function placeOf(float $hueDegrees): float
     {
-        $hue = $hueDegrees < self::PLACES[0][0] ? $hueDegrees + 360 : $hueDegrees;
-        [$fromHue, $from] = self::PLACES[0];
-        foreach (self::PLACES as [$toHue, $to]) {
-            if ($hue < $toHue && $toHue > $fromHue) {
-                return fmod($from + ($to - $from) * ($hue - $fromHue) / ($toHue - $fromHue), 360);
-            }
-            [$fromHue, $from] = [$toHue, $to];
+        $hue = $hueDegrees < self::HUES[0] ? $hueDegrees + 360 : $hueDegrees;
+        $at = 1;
+        while ($at < count(self::HUES) - 1 && $hue >= self::HUES[$at]) {
+            $at++;
         }
+        $share = ($hue - self::HUES[$at - 1]) / max(1.0, self::HUES[$at] - self::HUES[$at - 1]);
 
-        return 0.0;
+        return fmod(60.0 * ($at - 1 + $share), 360);
     }
 
     /** How far two hues (OKLCh degrees) lie apart on the wheel, 0–180. */
