@@ -59,7 +59,7 @@ final class MatchCommand extends Command
             ...Figures::result($recipe),
             'pencils' => array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()),
             'passes' => Figures::passes($recipe->prediction),
-            'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
+            'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code->value, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
         ];
     }
 

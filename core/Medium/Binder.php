@@ -40,4 +40,10 @@ enum Binder: string
             self::Blender => 0.45,
         };
     }
+
+    /** Whether a heavy film of it raises a haze after some days. */
+    public function blooms(): bool
+    {
+        return $this !== self::Oil;
+    }
 }

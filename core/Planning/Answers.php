@@ -79,11 +79,12 @@ final class Answers
     /** @param  list<Candidate>  $others  cheapest first */
     private function fewest(Candidate $closest, array $others): ?Candidate
     {
+        $few = array_filter($others, static fn (Candidate $c): bool => $c->pencilCount() <= $closest->pencilCount());
         $enough = max($closest->deltaE00 + self::FEWER_MAY_COST, self::CLOSE_ENOUGH);
-        $near = array_filter($others, static fn (Candidate $c): bool => $c->deltaE00 <= $enough);
+        $near = array_values(array_filter($few, static fn (Candidate $c): bool => $c->deltaE00 <= $enough));
         usort($near, static fn (Candidate $a, Candidate $b): int => [$a->pencilCount(), Objective::price($a)] <=> [$b->pencilCount(), Objective::price($b)]);
 
-        return ($near === [] ? $others : $near)[0] ?? null;
+        return $near[0] ?? array_values($few)[0] ?? null;
     }
 
     private function addSteadiest(Candidate $closest): void
@@ -115,7 +116,7 @@ final class Answers
             }
             if ($best !== null && $tier === self::STEADIED_EXACTLY_FROM && $itsSwing >= $least) {
                 // Estimates did not help: let the steadiest be improved by what its steadiness really is, which is slow but rare.
-                $best = $this->refinement?->improve($best, fn (Candidate $c): float => $this->swing($c) + self::PER_FAR * max(0.0, $c->deltaE00 - $closest->deltaE00 - $cost));
+                $best = $this->refinement?->improve($best, fn (Candidate $c): float => $this->swing($c) + self::PER_FAR * max(0.0, $c->deltaE00 - $closest->deltaE00 - $cost), 40);
             }
             if ($best !== null && $this->swing($best) < $least && ! $this->isTaken($best)) {
                 return $best;

@@ -29,11 +29,21 @@ final readonly class Character
 
     public Family $family;
 
-    public function __construct(public Pencil $pencil)
+    private function __construct(public Pencil $pencil)
     {
         $this->heavy = Swatch::Heavy->colourOf($pencil);
         $this->hue = Oklch::ofLab($this->heavy);
         $this->family = Family::of($this->heavy);
+    }
+
+    /** Worked out once for each pencil: a heavy swatch has to be laid for it. */
+    public static function of(Pencil $pencil): self
+    {
+        /** @var \WeakMap<Pencil, self>|null $known */
+        static $known = null;
+        $known ??= new \WeakMap;
+
+        return $known[$pencil] ??= new self($pencil);
     }
 
     public function isBlack(): bool

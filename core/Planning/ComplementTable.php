@@ -46,7 +46,7 @@ final class ComplementTable
     public function __construct(private readonly array $pencils, private readonly Paper $paper)
     {
         foreach ($pencils as $pencil) {
-            $this->characters[$pencil->id()] = new Character($pencil);
+            $this->characters[$pencil->id()] = Character::of($pencil);
         }
     }
 
@@ -105,7 +105,7 @@ final class ComplementTable
     /** What lifts it when laid next to it: facing in hue on the artist's wheel, strong, and far in value. */
     public function standsOutBy(Pencil $pencil): ?Pencil
     {
-        $own = $this->characters[$pencil->id()] ?? new Character($pencil);
+        $own = $this->characters[$pencil->id()] ?? Character::of($pencil);
         $best = null;
         $most = -INF;
         foreach ($this->characters as $other) {

@@ -19,6 +19,9 @@ final readonly class Forecast
     /** Beyond this predicted distance a prediction is not worth a trial. */
     private const FARTHEST = 8.0;
 
+    /** Share of its film on bare paper that a pass in a stack lays, on the whole. */
+    private const EXCHANGE = 0.75;
+
     /** Predictions kept before the farther half of them is dropped. */
     private const CROWD = 6000;
 
@@ -167,6 +170,35 @@ final readonly class Forecast
     }
 
     /**
+     * Where three passes are predicted to end, from the target.
+     *
+     * @return array{float, float, float}
+     */
+    public function predicted(int $a, int $b, int $c): array
+    {
+        $at = $a * $this->atlas->size + $b;
+        $share = $this->atlas->pairShares[$c % Moves::MARKS][$at];
+        $end = [];
+        foreach ($this->pairs as $dimension => $pairs) {
+            $interplay = $this->interplay[$dimension];
+            $end[] = $pairs[$at] + $share * ($this->densities[$dimension][$c] + self::BENEATH[0] * $interplay[$b][$c] + self::BENEATH[1] * $interplay[$a][$c]);
+        }
+
+        /** @var array{float, float, float} */
+        return $end;
+    }
+
+    /**
+     * Where a laid stack has ended, from the target.
+     *
+     * @return array{float, float, float}
+     */
+    public function ended(Candidate $laid): array
+    {
+        return $this->away($laid->look->logs);
+    }
+
+    /**
      * The passes that would bring a laid stack nearest, nearest first.
      *
      * @return list<int>
@@ -198,6 +230,20 @@ final readonly class Forecast
         asort($miss);
 
         return array_slice(array_keys($miss), 0, $count);
+    }
+
+    /**
+     * How far a laid stack would about end from the target, squared, with another pass in place of one, or without it.
+     */
+    public function exchanged(Candidate $laid, int $move, ?int $other): float
+    {
+        $sum = 0.0;
+        foreach ($this->ended($laid) as $dimension => $at) {
+            $density = $this->densities[$dimension];
+            $sum += ($at + self::EXCHANGE * (($other === null ? 0.0 : $density[$other]) - $density[$move])) ** 2;
+        }
+
+        return $sum;
     }
 
     /**

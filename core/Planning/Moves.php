@@ -11,6 +11,7 @@ use KnottyPrism\Core\Medium\Pass;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\PressureMark;
 use KnottyPrism\Core\Medium\Sheet;
+use KnottyPrism\Core\Medium\Stack;
 
 /** Every pass that a search may lay, by number: the pencils in a row, each at the five pressure marks. */
 final readonly class Moves
@@ -66,7 +67,7 @@ final readonly class Moves
     /** @return list<Character> what each pencil is to a school, by pencil */
     public function characters(): array
     {
-        return array_map(static fn (Pencil $p): Character => new Character($p), $this->pencils);
+        return array_map(static fn (Pencil $p): Character => Character::of($p), $this->pencils);
     }
 
     /** Names everything that a computation over these moves depends on: the optics of every pencil, and the paper. */
@@ -93,5 +94,25 @@ final readonly class Moves
     public function passesOf(array $moves): array
     {
         return array_map(fn (int $m): Pass => $this->passes[$m], $moves);
+    }
+
+    /**
+     * The moves that a stack's passes are, its finishes left out; null when one of them is none of these.
+     *
+     * @return ?list<int>
+     */
+    public function numbersOf(Stack $stack): ?array
+    {
+        $numbers = [];
+        foreach ($stack->passes() as $pass) {
+            $pencil = array_search($pass->pencil, $this->pencils, true);
+            $mark = array_search($pass->pressure, $this->pressures, true);
+            if ($pencil === false || $mark === false) {
+                return null;
+            }
+            $numbers[] = $pencil * self::MARKS + $mark;
+        }
+
+        return $numbers;
     }
 }

@@ -8,10 +8,10 @@ namespace KnottyPrism\Core\Planning;
 final class Objective
 {
     /** A pass must earn its time at the desk. */
-    private const PER_PASS = 0.06;
+    private const PER_PASS = 0.05;
 
     /** Every further pencil is another to find, sharpen and put back. */
-    private const PER_PENCIL = 0.08;
+    private const PER_PENCIL = 0.06;
 
     /** Tooth used beyond this share is missed by later corrections. */
     private const TOOTH_FREE = 0.85;
@@ -19,7 +19,7 @@ final class Objective
     private const PER_TOOTH = 12.0;
 
     /** What a hand may add, by estimate: half a dozen ΔE00 of swing is not worth half a ΔE00 of closeness that nobody sees. */
-    private const PER_SWAY = 0.08;
+    private const PER_SWAY = 0.02;
 
     public static function price(Candidate $candidate): float
     {

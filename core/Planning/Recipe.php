@@ -24,11 +24,15 @@ final readonly class Recipe
     ) {
     }
 
-    public static function of(RecipeLabel $label, Lab $target, Stack $stack, Paper $paper): self
+    /** @param  ?Remedies  $remedies  tries what removes each caution; without, cautions keep their general advice */
+    public static function of(RecipeLabel $label, Lab $target, Stack $stack, Paper $paper, ?Remedies $remedies = null): self
     {
         $prediction = Prediction::of($stack, $paper);
-        $comparison = new Comparison($prediction->lab(), $target);
+        $cautions = Cautions::in(Trace::of($stack, $paper), $target, $prediction->steadiness);
+        if ($remedies !== null) {
+            $cautions = array_map(static fn (Caution $c): Caution => $remedies->for($c, $stack, $target), $cautions);
+        }
 
-        return new self($label, $target, $stack, $prediction, $comparison, Caution::of($stack, $prediction, $comparison));
+        return new self($label, $target, $stack, $prediction, new Comparison($prediction->lab(), $target), $cautions);
     }
 }

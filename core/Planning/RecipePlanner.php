@@ -24,11 +24,14 @@ final class RecipePlanner
     public const MOST_PASSES = 5;
 
     /** Stacks improved by small changes, each of another set of pencils. */
-    private const REFINED = 6;
+    private const REFINED = 8;
 
     private const REFINED_BENEATH = 2;
 
     private const REFINED_STEADY = 4;
+
+    /** Changes laid in a round of making a stack steadier: what is nearest is not what is steadiest. */
+    private const STEADY_TRIED = 24;
 
     /** Complements tried beneath, and up to which pressure. */
     private const COMPLEMENTS = 3;
@@ -39,6 +42,9 @@ final class RecipePlanner
 
     private readonly ComplementTable $complements;
 
+    /** @var list<Pencil> known but not at hand */
+    private readonly array $missing;
+
     private ?Atlas $atlas = null;
 
     private ?Shortlist $shortlist = null;
@@ -48,6 +54,7 @@ final class RecipePlanner
     {
         $this->moves = new Moves($drawer, $paper);
         OutOfRange::check('the number of pencils that may be used', count($this->moves->pencils), 1, 1000);
+        $this->missing = array_values(array_filter($drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
         $this->complements = new ComplementTable($this->moves->pencils, $paper);
     }
 
@@ -60,10 +67,11 @@ final class RecipePlanner
     {
         OutOfRange::check('the number of passes', $maxPasses, 1, 8);
         OutOfRange::check('the number of recipes', $count, 1, 4);
-        $neutralisers = $this->neutralisersFor($target, $this->nearestPencil($target));
+        $wantsComplement = $this->school->beneath === 'complement' || count($this->moves->pencils) > Shortlist::LENGTH;
+        $neutralisers = $wantsComplement ? $this->neutralisersFor($target, $this->nearestPencil($target)) : [];
         [$moves, $atlas] = $this->groundFor($target, $neutralisers);
         $rules = new Rules($this->school, $moves, $target, $neutralisers);
-        [$pool, $refinement] = $this->search($moves, $atlas, $rules, $target, $rules->firsts, $maxPasses, self::REFINED, self::REFINED_STEADY);
+        [$pool, $refinement] = $this->search($moves, $atlas, $rules, $target, $rules->firsts, $maxPasses, self::REFINED, $count > 2 ? self::REFINED_STEADY : 0);
         $choice = new Answers($moves, $rules, $pool, $refinement);
         $answers = $choice->distinct($count);
         if ($answers === []) {
@@ -80,9 +88,11 @@ final class RecipePlanner
             $answers[RecipeLabel::OtherPencils->value] = $other;
         }
 
+        $allowed = static fn (Stack $stack): bool => ($numbers = $moves->numbersOf($stack)) !== null && $rules->allow($numbers);
+        $remedies = new Remedies($this->paper, $this->moves->pencils, $this->missing, $rules->isFree() ? null : $allowed);
         $recipes = [];
         foreach ($answers as $label => $candidate) {
-            $recipes[] = Recipe::of(RecipeLabel::from($label), $target, $choice->stackOf($candidate), $this->paper);
+            $recipes[] = Recipe::of(RecipeLabel::from($label), $target, $choice->stackOf($candidate), $this->paper, $remedies);
         }
 
         return $recipes;
@@ -165,7 +175,7 @@ final class RecipePlanner
         if ($steadied > 0 && ! $pool->isEmpty()) {
             $near = $pool->cheapest()[0]->deltaE00 + Answers::STEADIER_MAY_COST[0];
             foreach (array_slice($pool->steadiestPerPencils($near), 0, $steadied) as $candidate) {
-                $refinement->improve($candidate, static fn (Candidate $c): float => sqrt($c->sway) + Answers::PER_FAR * max(0.0, $c->deltaE00 - $near));
+                $refinement->improve($candidate, static fn (Candidate $c): float => sqrt($c->sway) + Answers::PER_FAR * max(0.0, $c->deltaE00 - $near), self::STEADY_TRIED);
             }
         }
 

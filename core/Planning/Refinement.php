@@ -12,21 +12,24 @@ final readonly class Refinement
     /** Passes tried in place of one. */
     private const SUBSTITUTES = 5;
 
+    /** Changes laid in a round. An order turned round is always among them: no forecast tells what it does. */
+    private const TRIED = 9;
+
     /** @param  list<int>  $firsts  the passes a stack may begin with */
     public function __construct(private StackSearch $search, private Forecast $forecast, private Pool $pool, private Rules $rules, private array $firsts)
     {
     }
 
-    /** @param  \Closure(Candidate): float  $price what is to fall */
-    public function improve(Candidate $best, \Closure $price): Candidate
+    /**
+     * @param  \Closure(Candidate): float  $price  what is to fall
+     * @param  int  $tried  changes laid in a round, of those that by forecast come nearest
+     */
+    public function improve(Candidate $best, \Closure $price, int $tried = self::TRIED): Candidate
     {
         $least = $price($best);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $from = $best;
-            foreach ($this->neighbours($from) as [$below, $moves]) {
-                if (! $this->rules->allow([...$below->moves, ...$moves])) {
-                    continue;
-                }
+            foreach ($this->promising($from, $tried) as [$below, $moves]) {
                 $try = array_reduce($moves, $this->search->extend(...), $below);
                 $this->pool->offer($try);
                 $cost = $price($try);
@@ -42,7 +45,22 @@ final readonly class Refinement
         return $best;
     }
 
-    /** @return iterable<array{Candidate, list<int>}> what is laid already, and the passes to lay on it */
+    /** @return list<array{Candidate, list<int>}> allowed changes, by forecast the nearest first */
+    private function promising(Candidate $from, int $tried): array
+    {
+        $distance = $changes = [];
+        foreach ($this->neighbours($from) as [$below, $moves, $apart]) {
+            if ($this->rules->allow([...$below->moves, ...$moves])) {
+                $distance[] = $apart;
+                $changes[] = [$below, $moves];
+            }
+        }
+        array_multisort($distance, SORT_ASC, SORT_NUMERIC, array_keys($changes), $changes);
+
+        return array_slice($changes, 0, $tried);
+    }
+
+    /** @return iterable<array{Candidate, list<int>, float}> what is laid already, the passes to lay on it, and how far by forecast that ends */
     private function neighbours(Candidate $from): iterable
     {
         $below = $this->search->bare;
@@ -50,13 +68,13 @@ final readonly class Refinement
             $after = array_slice($from->moves, $i + 1);
             foreach ($this->replacements($move) as $other) {
                 if ($i > 0 || in_array($other, $this->firsts, true)) {
-                    yield [$below, [$other, ...$after]];
+                    yield [$below, [$other, ...$after], $this->forecast->exchanged($from, $move, $other)];
                 }
             }
             if ($i > 0 || ($after !== [] && in_array($after[0], $this->firsts, true))) {
-                yield [$below, $after];
+                yield [$below, $after, $this->forecast->exchanged($from, $move, null)];
                 if ($after !== []) {
-                    yield [$below, [$after[0], $move, ...array_slice($after, 1)]];
+                    yield [$below, [$after[0], $move, ...array_slice($after, 1)], 0.0];
                 }
             }
             $below = $this->search->extend($below, $move);

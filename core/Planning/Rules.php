@@ -55,6 +55,8 @@ final readonly class Rules
 
     public ?Finish $finish;
 
+    private bool $free;
+
     /** @param  list<Pencil>  $neutralisers  the pencils that neutralise the target's local colour, in the school's own way */
     public function __construct(private School $school, private Moves $moves, private Lab $target, array $neutralisers)
     {
@@ -75,6 +77,7 @@ final readonly class Rules
         $this->firsts = $firsts;
         $this->mayBegin = array_fill_keys($firsts, true);
         $this->mayEnd = $school->joining === 'light-pencil' ? $ends : null;
+        $this->free = array_diff($school->settings(), ['neutralising=traditional']) === [];
         $this->finish = $school->lights === 'lift' && $this->isLight() ? Finish::Lift : $school->finish();
     }
 
@@ -91,6 +94,9 @@ final readonly class Rules
      */
     public function allow(array $stack): bool
     {
+        if ($this->free) {
+            return $stack !== [];
+        }
         $alone = count(array_unique(array_map(Moves::pencilOf(...), $stack))) < 2;
         if ($stack === [] || ($alone && $this->wantsBeneath()) || ! isset($this->mayBegin[$stack[0]]) || ! $this->endsWell($stack[count($stack) - 1])) {
             return false;
@@ -124,7 +130,7 @@ final readonly class Rules
     /** Whether the search is free: nothing to check. */
     public function isFree(): bool
     {
-        return array_diff($this->school->settings(), ['neutralising=traditional']) === [];
+        return $this->free;
     }
 
     /** Whether pencils face the local colour on the artist's wheel, and are strong enough to neutralise it. */

@@ -14,16 +14,18 @@ use KnottyPrism\Core\Medium\Sheet;
 final readonly class StackSearch
 {
     /** Stacks laid of each length, out of all that are forecast. */
-    private const SINGLES = 16;
+    private const SINGLES = 8;
 
-    private const PAIRS = 70;
+    private const PAIRS = 24;
 
-    private const TRIPLES = 360;
+    private const TRIPLES = 130;
+
+    private const TRIPLES_MENDED = 110;
 
     /** Forecast triples among which those of few pencils are looked for, and how many of them are laid besides. */
-    private const TRIPLES_SIFTED = 2400;
+    private const TRIPLES_SIFTED = 2000;
 
-    private const PLAIN_TRIPLES = 50;
+    private const PLAIN_TRIPLES = 14;
 
     /** Stacks that grow by a further pass, at most so many with the same pencils, and the passes tried on each. */
     private const GROWN = 36;
@@ -76,6 +78,9 @@ final readonly class StackSearch
     }
 
     /**
+     * The nearest triples by forecast are laid first. How they came out beside it says how all stacks of the same three pencils will
+     * come out, at any pressures; the second half is chosen by the forecast so mended.
+     *
      * @param  list<int>  $firsts
      * @return list<Candidate>
      */
@@ -83,19 +88,61 @@ final readonly class StackSearch
     {
         $n = count($this->moves->passes);
         $stacks = [];
-        $plain = 0;
         foreach (array_keys($this->forecast->triples($firsts, self::TRIPLES_SIFTED)) as $key) {
             $stack = [intdiv($key, $n * $n), intdiv($key, $n) % $n, $key % $n];
-            $few = count(array_unique(array_map(Moves::pencilOf(...), $stack))) < 3;
-            if (! $this->rules->allow($stack)) {
-                continue;
-            }
-            if (count($stacks) < self::TRIPLES || ($few && $plain++ < self::PLAIN_TRIPLES)) {
-                $stacks[$key] = $stack;
+            if ($this->rules->allow($stack)) {
+                $stacks[] = $stack;
             }
         }
+        $few = array_filter(array_slice($stacks, self::TRIPLES), static fn (array $s): bool => count(array_unique(array_map(Moves::pencilOf(...), $s))) < 3);
+        $laid = $this->layTriples([...array_slice($stacks, 0, self::TRIPLES), ...array_slice($few, 0, self::PLAIN_TRIPLES)]);
+        $mended = $this->mended(array_slice($stacks, self::TRIPLES), $laid);
+
+        return [...$laid, ...$this->layTriples(array_slice($mended, 0, self::TRIPLES_MENDED))];
+    }
+
+    /**
+     * @param  list<array{int, int, int}>  $stacks
+     * @param  list<Candidate>  $laid
+     * @return list<array{int, int, int}> those whose pencils have been laid, nearest first by the mended forecast
+     */
+    private function mended(array $stacks, array $laid): array
+    {
+        $misses = [];
+        foreach ($laid as $candidate) {
+            [$a, $b, $c] = $candidate->moves;
+            [$p, $q] = [$this->forecast->predicted($a, $b, $c), $this->forecast->ended($candidate)];
+            $misses[self::pencilsKey($candidate->moves)][] = [$q[0] - $p[0], $q[1] - $p[1], $q[2] - $p[2]];
+        }
+        $means = array_map(static fn (array $all): array => array_map(static fn (int $d): float => array_sum(array_column($all, $d)) / count($all), [0, 1, 2]), $misses);
+        $distance = $near = [];
+        foreach ($stacks as $stack) {
+            $mean = $means[self::pencilsKey($stack)] ?? null;
+            if ($mean !== null) {
+                $p = $this->forecast->predicted($stack[0], $stack[1], $stack[2]);
+                $distance[] = ($p[0] + $mean[0]) ** 2 + ($p[1] + $mean[1]) ** 2 + ($p[2] + $mean[2]) ** 2;
+                $near[] = $stack;
+            }
+        }
+        array_multisort($distance, SORT_ASC, SORT_NUMERIC, $near);
+
+        return $near;
+    }
+
+    /** @param  array<int, int>  $stack  three moves */
+    private static function pencilsKey(array $stack): string
+    {
+        return intdiv($stack[0], Moves::MARKS).'/'.intdiv($stack[1], Moves::MARKS).'/'.intdiv($stack[2], Moves::MARKS);
+    }
+
+    /**
+     * @param  list<array{int, int, int}>  $stacks
+     * @return list<Candidate>
+     */
+    private function layTriples(array $stacks): array
+    {
         // In order of their first passes, so that what they share is laid once.
-        ksort($stacks);
+        sort($stacks);
         $laid = [];
         $first = $second = $this->bare;
         foreach ($stacks as [$a, $b, $c]) {

@@ -13,7 +13,6 @@ use KnottyPrism\Core\Medium\Prediction;
 use KnottyPrism\Core\Medium\PressureMark;
 use KnottyPrism\Core\Medium\Sheet;
 use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipeLabel;
 use KnottyPrism\Core\Planning\RecipePlanner;
 use KnottyPrism\Core\Planning\School;
 use Tests\Core\Pencils;
@@ -54,7 +53,7 @@ it('comes within a just-visible difference or two of ordinary colours, far neare
 it('finds what an exhaustive trial of all two-pass stacks finds, or better', function () {
     $names = ['yellow', 'red', 'blue', 'green', 'violet', 'black'];
     $drawer = new Drawer(array_map(Pencils::named(...), $names));
-    $planner = new RecipePlanner($drawer, Paper::whiteMedium(), School::ofSettings(['beneath=nothing']));
+    $planner = new RecipePlanner($drawer, Paper::whiteMedium(), School::free());
     $stacks = [];
     foreach ($names as $first) {
         foreach (PressureMark::pressures() as $p) {
@@ -104,17 +103,4 @@ it('gives the same answer every time and writes it so that it can be read back',
     expect($planner->recipesFor(Lab::ofHex('#7c6a58'))[0]->stack->text())->toBe($once->stack->text());
     $again = Prediction::of(StackText::read($once->stack->text(), theDemoDrawer()), Paper::whiteMedium());
     expect($again->lab()->toArray())->toBe($once->prediction->lab()->toArray());
-});
-
-it('warns of spent tooth, of what is out of reach and of heavy wax, and not of what is harmless', function () {
-    $codes = static fn (string $stack, string $target): array => array_map(
-        static fn ($c): string => $c->code,
-        Recipe::of(RecipeLabel::Closest, Lab::ofHex($target), Pencils::stack($stack), Paper::whiteMedium())->cautions,
-    );
-    $own = static fn (string $stack): string => Prediction::of(Pencils::stack($stack), Paper::whiteMedium())->steps[count(Pencils::stack($stack)->steps) - 1]->hex;
-    $firm = 'red@1.00 red@1.00 red@1.00 blue@0.20';
-    expect($codes($firm, $own($firm)))->toContain('tooth spent')
-        ->and($codes('red@0.55 red@0.55', $own('red@0.55 red@0.55')))->toBe([])
-        ->and($codes('red@0.55', '#00ff66'))->toContain('out of reach')
-        ->and($codes('red@1.00', $own('red@1.00')))->toBe(['bloom']);
 });

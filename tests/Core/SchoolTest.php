@@ -33,7 +33,7 @@ function recipesOf(string ...$settings): array
 /** @return list<Character> the pencils in the order they are laid */
 function charactersOf(Recipe $recipe): array
 {
-    return array_map(static fn (Pass $p): Character => new Character($p->pencil), $recipe->stack->passes());
+    return array_map(static fn (Pass $p): Character => Character::of($p->pencil), $recipe->stack->passes());
 }
 
 /** @param  Closure(list<Character>, Recipe): bool  $keeps */
@@ -149,7 +149,7 @@ it('names what darkens a pencil without turning it, and what lifts it beside it'
 });
 
 it('faces red with green, orange with blue and yellow with violet', function (string $one, string $other) {
-    $hue = static fn (string $name): float => (new Character(Pencils::named($name)))->hue->hueDegrees;
+    $hue = static fn (string $name): float => Character::of(Pencils::named($name))->hue->hueDegrees;
     expect(ArtistWheel::apart($hue($one), $hue($other)))->toBeGreaterThan(145.0);
 })->with([['red', 'green'], ['orange', 'blue'], ['yellow', 'violet']]);
 

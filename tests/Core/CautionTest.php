@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Binder;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Medium\Pass;
+use KnottyPrism\Core\Medium\PencilFit;
+use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Planning\Caution;
+use KnottyPrism\Core\Planning\CautionCode;
+use KnottyPrism\Core\Planning\Cautions;
+use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Planning\RecipeLabel;
+use KnottyPrism\Core\Planning\RecipePlanner;
+use KnottyPrism\Core\Planning\Remedies;
+use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Planning\Trace;
+use Tests\Core\Pencils;
+
+/** @return array<string, Caution> by code; the target is a colour or the stack that makes it */
+function cautionsOf(string $stack, string $target, string $paper = 'white medium'): array
+{
+    $on = PaperShelf::named($paper);
+    $wanted = str_starts_with($target, '#') ? Lab::ofHex($target) : Pencils::colour($target, $on);
+    $remedies = new Remedies($on, array_map(Pencils::named(...), Pencils::names()));
+    $cautions = [];
+    foreach (Recipe::of(RecipeLabel::Closest, $wanted, Pencils::stack($stack), $on, $remedies)->cautions as $caution) {
+        $cautions[$caution->code->value] = $caution;
+        if ($caution->remedied !== null) {
+            $again = array_map(static fn (Caution $c): CautionCode => $c->code, Cautions::in(Trace::of($caution->remedied, $on), $wanted, null));
+            expect($again)->not->toContain($caution->code)->and($caution->remedy)->toContain('tried');
+        }
+    }
+
+    return $cautions;
+}
+
+it('warns at the pass that causes it, and not of what is nearly the same but harmless', function (CautionCode $code, int $step, array $raises, array $spares) {
+    $raised = cautionsOf(...$raises);
+    expect($raised)->toHaveKey($code->value)->and($raised[$code->value]->step)->toBe($step);
+    expect(cautionsOf(...$spares))->not->toHaveKey($code->value);
+})->with([
+    'blue over orange goes green, violet does not' => [CautionCode::GreenCast, 2, ['orange@0.55 blue@0.55', '#7a6a5a'], ['orange@0.55 violet@0.35', '#7a6a5a']],
+    'black over yellow goes green where the target is not, and where it is' => [CautionCode::GreenCast, 2, ['yellow@0.80 black@0.35', '#a89a40'], ['yellow@0.80 black@0.35', 'yellow@0.80 black@0.35']],
+    'black takes the colour too, unless the target has none' => [CautionCode::BlackDeadens, 2, ['red@0.55 black@0.35', 'red@0.80 violet@0.35'], ['red@0.55 black@0.35', 'red@0.55 black@0.35']],
+    'white makes a pastel where yellow keeps the colour' => [CautionCode::PastelShift, 2, ['green@0.55 opaque-white@0.80', 'yellow@0.80 green@0.20'], ['green@0.35 yellow@0.55', 'yellow@0.80 green@0.20']],
+    'a firm waxy coat refuses what follows, a light one does not' => [CautionCode::Resist, 1, ['white@1.00 blue@0.35', 'blue@0.20'], ['white@0.35 blue@0.35', 'blue@0.20']],
+    'very light straight onto very dark, or onto a middle value' => [CautionCode::ValueJump, 2, ['black@0.80 opaque-white@0.55', '#888888'], ['black@0.20 opaque-white@0.55', '#cccccc']],
+    'tooth spent before the last pass, or by the last' => [CautionCode::ToothSpent, 3, ['red@1.00 red@1.00 red@1.00 blue@0.20', '#a03030'], ['red@1.00 red@1.00 red@1.00', '#a03030']],
+    'much wax, less wax' => [CautionCode::Bloom, 1, ['red@1.00', 'red@1.00'], ['red@0.80', 'red@0.80']],
+    'out of what the stack reaches, or near it' => [CautionCode::OutOfReach, 0, ['red@0.55', '#00ff66'], ['red@0.80', 'red@1.00']],
+    'a gamble, and a steady coat' => [CautionCode::Unsteady, 0, ['yellow@0.55 black@0.20', 'yellow@0.55 black@0.20'], ['yellow@0.55', 'yellow@0.55']],
+    'solvent on film, and on paper' => [CautionCode::Solvent, 3, ['red@0.35 blue@0.35 solvent', 'red@0.55', 'drafting film'], ['red@0.35 blue@0.35 solvent', 'red@0.55']],
+]);
+
+it('has tried the remedy that it gives', function (CautionCode $code, string $stack, string $target, string $paper = 'white medium') {
+    $caution = cautionsOf($stack, $target, $paper)[$code->value];
+    expect($caution->remedied)->not->toBeNull($caution->remedy)->and($caution->remedied->text())->not->toBe(Pencils::stack($stack)->text());
+})->with([
+    [CautionCode::GreenCast, 'orange@0.55 blue@0.55', '#7a6a5a'],
+    [CautionCode::BlackDeadens, 'red@0.55 black@0.35', 'red@0.80 violet@0.35'],
+    [CautionCode::PastelShift, 'green@0.55 opaque-white@0.80', 'yellow@0.80 green@0.20'],
+    [CautionCode::Resist, 'white@1.00 blue@0.35', 'blue@0.20'],
+    [CautionCode::ValueJump, 'black@0.80 white@0.20', '#333333'],
+    [CautionCode::ToothSpent, 'red@1.00 red@1.00 red@1.00 blue@0.20', '#a03030'],
+    [CautionCode::Bloom, 'green@1.00', 'green@0.80'],
+    [CautionCode::Unsteady, 'yellow@0.55 black@0.20', '#b0a040'],
+]);
+
+it('warns of what fades, and offers a pencil that does not', function () {
+    $make = static fn (string $number, string $hex, string $fast): KnottyPrism\Core\Medium\Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Oil, lightfast: $fast));
+    [$poor, $good] = [$make('1', '#b0408a', 'poor'), $make('2', '#ae4489', 'good')];
+    $paper = Paper::whiteMedium();
+    $target = Lab::ofReflectance((new Stack([new Pass($poor, 0.55)]))->on($paper)->meanReflectance());
+    $of = static fn (KnottyPrism\Core\Medium\Pencil $p): array => Recipe::of(RecipeLabel::Closest, $target, new Stack([new Pass($p, 0.55)]), $paper, new Remedies($paper, [$poor, $good]))->cautions;
+    expect($of($poor)[0]->code)->toBe(CautionCode::NotLightfast)->and($of($poor)[0]->remedied?->text())->toContain('2@')->and($of($good))->toBe([]);
+});
+
+it('names the pencil not at hand that would reach a colour out of reach', function () {
+    $owned = theDemoDrawer()->usable()->pencils;
+    $missing = PencilFit::of(new PencilRecord('', '99', 'Wet paint', '#00b0ff', Binder::Wax, owned: false));
+    $near = PencilFit::of(new PencilRecord('', '98', 'Mud', '#7a6a50', Binder::Wax, owned: false));
+    $planner = new RecipePlanner(new KnottyPrism\Core\Drawer\Drawer([...$owned, $near, $missing]), Paper::whiteMedium(), School::free());
+    $cautions = array_merge(...array_map(static fn (Recipe $r): array => $r->cautions, $planner->recipesFor(Lab::ofHex('#10a8f8'))));
+    $reach = array_values(array_filter($cautions, static fn (Caution $c): bool => $c->code === CautionCode::OutOfReach));
+    expect($reach)->not->toBe([])->and($reach[0]->remedy)->toContain('99 Wet paint');
+});
