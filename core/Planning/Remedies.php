@@ -29,7 +29,7 @@ final readonly class Remedies
     private const SUBSTITUTES = 10;
 
     /** Stacks whose steadiness is worked out. */
-    private const STEADIED = 14;
+    private const STEADIED = 8;
 
     /**
      * @param  list<Pencil>  $pencils  at hand
@@ -101,7 +101,9 @@ final readonly class Remedies
                     yield sprintf('Lay pass %d as pass %d', $at + 1, $to + 1) => $this->moved($steps, $at, $to);
                 }
             }
-            yield from $this->otherPencils($steps, $at, $step);
+            if ($caution->step > 0) {
+                yield from $this->otherPencils($steps, $at, $step);
+            }
         }
         // Pressures of any pass may be what spends the tooth or slicks it, whichever pass shows it.
         foreach ($steps as $i => $step) {

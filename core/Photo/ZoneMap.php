@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Photo;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Error\OutOfRange;
+
+/** A picture divided into zones: which zone each pixel belongs to, and what each zone asks for; the largest first. */
+final readonly class ZoneMap
+{
+    public const FEWEST = 6;
+
+    public const MOST = 20;
+
+    private const PATCHES = 420;
+
+    private const SMOOTHING_ROUNDS = 4;
+
+    /** Pixels this light and this grey are the paper's white. */
+    private const WHITE_FROM = 94.0;
+
+    private const WHITE_CHROMA = 4.5;
+
+    /**
+     * @param  list<int>  $labels  by pixel
+     * @param  list<Zone>  $zones
+     */
+    private function __construct(public int $width, public int $height, public array $labels, public array $zones)
+    {
+    }
+
+    /**
+     * Proposes zones.
+     *
+     * @param  int  $most  at most so many zones, 1–20; fewer where the picture has fewer
+     *
+     * @throws OutOfRange
+     */
+    public static function proposed(PixelGrid $grid, int $most = self::MOST): self
+    {
+        OutOfRange::check('the number of zones', $most, 1, self::MOST);
+        $patches = Superpixels::of($grid, self::PATCHES);
+        $regions = (new RegionMerge($grid, $patches))->to(min($most, self::FEWEST), $most);
+        $smooth = Patchwork::smoothed($regions, $grid->width, $grid->height, self::SMOOTHING_ROUNDS);
+
+        return self::ofLabels($grid, Patchwork::joined($smooth, $grid->width, $grid->height, (int) ceil(0.002 * $grid->count())));
+    }
+
+    /** @param  list<int>  $labels  by pixel, whatever the numbers */
+    public static function ofLabels(PixelGrid $grid, array $labels): self
+    {
+        $pixels = [];
+        foreach ($labels as $at => $label) {
+            $pixels[$label][] = $at;
+        }
+        usort($pixels, static fn (array $a, array $b): int => count($b) <=> count($a));
+        $zones = $names = [];
+        $byPixel = array_fill(0, $grid->count(), 0);
+        foreach ($pixels as $index => $own) {
+            $zones[] = $zone = self::zone($grid, $own, $names);
+            $names[] = $zone->name;
+            foreach ($own as $at) {
+                $byPixel[$at] = $index;
+            }
+        }
+
+        return new self($grid->width, $grid->height, array_values($byPixel), $zones);
+    }
+
+    /** @return array<int, array<int, int>> lengths of shared borders, in pixel edges, by zone and zone */
+    public function borders(): array
+    {
+        return Patchwork::borders($this->labels, $this->width, $this->height);
+    }
+
+    /**
+     * @param  list<int>  $pixels
+     * @param  list<string>  $taken
+     */
+    private static function zone(PixelGrid $grid, array $pixels, array $taken): Zone
+    {
+        $n = count($pixels);
+        $x = array_map(static fn (int $at): int => $at % $grid->width, $pixels);
+        $y = array_map(static fn (int $at): int => intdiv($at, $grid->width), $pixels);
+        $l = array_map(static fn (int $at): float => $grid->l[$at], $pixels);
+        $mean = array_sum($l) / $n;
+        $white = array_filter($pixels, static fn (int $at): bool => $grid->l[$at] >= self::WHITE_FROM && hypot($grid->a[$at], $grid->b[$at]) <= self::WHITE_CHROMA);
+        $targets = ZoneTargets::of($grid, $pixels);
+        $centre = [(array_sum($x) / $n + 0.5) / $grid->width, (array_sum($y) / $n + 0.5) / $grid->height];
+
+        return new Zone(
+            ZoneName::of($targets['mid'] ?? new Lab($mean, 0, 0), $centre, $taken),
+            $n / $grid->count(),
+            [min($x ?: [0]) / $grid->width, min($y ?: [0]) / $grid->height, (max($x ?: [0]) + 1) / $grid->width, (max($y ?: [0]) + 1) / $grid->height],
+            $targets,
+            count($white) / $n,
+            sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $l)) / $n),
+        );
+    }
+}
