@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Cards;
 
-use App\Models\PlanEntry;
 use App\Presenters\RecipePresenter;
 use Dompdf\Dompdf;
 use Dompdf\Options;
@@ -35,7 +34,7 @@ final class PaletteCard
     /** Below this share of full size a card can't be read at the desk any more; then it takes a second page. */
     private const LEAST_SCALE = 0.5;
 
-    /** @param  list<array{entry: PlanEntry, recipe: Recipe}>  $recipes */
+    /** @param  list<array{name: string, recipe: Recipe}>  $recipes */
     public function pdf(string $study, string $paper, array $recipes, string $size): string
     {
         [$width, $height] = self::SIZES[$size];
@@ -60,7 +59,7 @@ final class PaletteCard
     }
 
     /**
-     * @param  array{entry: PlanEntry, recipe: Recipe}  $chosen
+     * @param  array{name: string, recipe: Recipe}  $chosen
      * @return array<string, mixed>
      */
     private static function shown(array $chosen): array
@@ -69,7 +68,7 @@ final class PaletteCard
         $target = RecipePresenter::reading($recipe->target);
 
         return [
-            'name' => $chosen['entry']->name,
+            'name' => $chosen['name'],
             'words' => $target['words'],
             'closeness' => $recipe->comparison->words(),
             'target' => DabPicture::flat((string) $target['hex'], 8, 8),
@@ -100,7 +99,7 @@ final class PaletteCard
     /**
      * How large everything is printed, and how much taller than that the dabs may be where the page has room.
      *
-     * @param  list<array{entry: PlanEntry, recipe: Recipe}>  $recipes
+     * @param  list<array{name: string, recipe: Recipe}>  $recipes
      * @return array{scale: float, stretch: float}
      */
     private static function fit(array $recipes, float $width, float $height): array

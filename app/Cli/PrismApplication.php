@@ -26,6 +26,7 @@ final class PrismApplication extends Application
         $this->setAutoExit(false);
         $this->addCommand(new PredictCommand);
         $this->addCommand(new MatchCommand);
+        $this->addCommand(new PlanCommand);
         $this->addCommand(new ColourCommand);
         $this->addCommand(new HealthCommand);
     }

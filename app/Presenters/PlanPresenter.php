@@ -34,7 +34,7 @@ final class PlanPresenter
         ];
     }
 
-    /** @return list<array{entry: PlanEntry, recipe: Recipe}> what a card prints */
+    /** @return list<array{name: string, recipe: Recipe}> what a card prints */
     public function recipes(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
@@ -42,7 +42,7 @@ final class PlanPresenter
         foreach (self::lightToDark($study) as $entry) {
             $recipe = self::predicted($entry, $shelf);
             if ($recipe !== null) {
-                $recipes[] = ['entry' => $entry, 'recipe' => $recipe];
+                $recipes[] = ['name' => $entry->name, 'recipe' => $recipe];
             }
         }
 

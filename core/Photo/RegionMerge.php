@@ -99,9 +99,9 @@ final class RegionMerge
 
     private function join(int $one, int $other): void
     {
-        foreach ($this->sums[$other] as $i => $sum) {
-            $this->sums[$one][$i] += $sum;
-        }
+        [$l, $a, $b, $sq, $n] = $this->sums[$one];
+        [$l2, $a2, $b2, $sq2, $m] = $this->sums[$other];
+        $this->sums[$one] = [$l + $l2, $a + $a2, $b + $b2, $sq + $sq2, $n + $m];
         foreach ($this->borders[$other] as $third => $length) {
             unset($this->borders[$third][$other]);
             if ($third !== $one) {

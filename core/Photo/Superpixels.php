@@ -76,7 +76,7 @@ final class Superpixels
             }
         }
 
-        return $labels;
+        return array_values($labels);
     }
 
     /**
@@ -86,18 +86,19 @@ final class Superpixels
      */
     private static function means(PixelGrid $grid, array $labels, array $centres): array
     {
-        $sums = array_fill(0, count($centres), [0.0, 0.0, 0.0, 0.0, 0.0, 0]);
+        $l = $a = $b = $x = $y = array_fill(0, count($centres), 0.0);
+        $n = array_fill(0, count($centres), 0);
         foreach ($labels as $at => $k) {
-            $sums[$k][0] += $grid->l[$at];
-            $sums[$k][1] += $grid->a[$at];
-            $sums[$k][2] += $grid->b[$at];
-            $sums[$k][3] += $at % $grid->width;
-            $sums[$k][4] += intdiv($at, $grid->width);
-            $sums[$k][5]++;
+            $l[$k] += $grid->l[$at];
+            $a[$k] += $grid->a[$at];
+            $b[$k] += $grid->b[$at];
+            $x[$k] += $at % $grid->width;
+            $y[$k] += intdiv($at, $grid->width);
+            $n[$k]++;
         }
         $means = [];
-        foreach ($sums as $k => [$l, $a, $b, $x, $y, $n]) {
-            $means[] = $n === 0 ? $centres[$k] : [$l / $n, $a / $n, $b / $n, $x / $n, $y / $n];
+        foreach ($centres as $k => $centre) {
+            $means[] = $n[$k] === 0 ? $centre : [$l[$k] / $n[$k], $a[$k] / $n[$k], $b[$k] / $n[$k], $x[$k] / $n[$k], $y[$k] / $n[$k]];
         }
 
         return $means;

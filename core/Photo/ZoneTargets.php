@@ -47,7 +47,10 @@ final class ZoneTargets
             $targets['accent'] = self::median($grid, $far);
         }
 
-        return array_merge(array_intersect_key(['light' => 0, 'mid' => 0, 'dark' => 0, 'accent' => 0], $targets), $targets);
+        $order = array_flip(['light', 'mid', 'dark', 'accent']);
+        uksort($targets, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
+
+        return $targets;
     }
 
     /**

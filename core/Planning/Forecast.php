@@ -170,6 +170,67 @@ final readonly class Forecast
     }
 
     /**
+     * How near every set of one, two or three pencils comes in up to three passes, by forecast. First passes are tried at every other
+     * mark only: what they miss, the passes over them make up for.
+     *
+     * @return array<int, float> about ΔE00, by the set as bits (pencil 0 is 1)
+     */
+    public function nearestOfEverySet(): array
+    {
+        $n = $this->atlas->size;
+        [$p0, $p1, $p2] = $this->pairs;
+        [$g0, $g1, $g2] = $this->interplay;
+        $least = [];
+        foreach ($this->rules->firsts as $a) {
+            if ($a % Moves::MARKS % 2 === 1) {
+                continue;
+            }
+            $h0 = $this->above($a, 0);
+            $h1 = $this->above($a, 1);
+            $h2 = $this->above($a, 2);
+            $bitA = 1 << intdiv($a, Moves::MARKS);
+            $one = self::squared($this->away($this->atlas->singles[$a]));
+            $least[$bitA] = min($least[$bitA] ?? INF, $one);
+            for ($b = 0; $b < $n; $b++) {
+                $at = $a * $n + $b;
+                $x = $p0[$at];
+                $y = $p1[$at];
+                $z = $p2[$at];
+                $bits = $bitA | (1 << intdiv($b, Moves::MARKS));
+                $two = $x * $x + $y * $y + $z * $z;
+                if ($two < ($least[$bits] ?? INF)) {
+                    $least[$bits] = $two;
+                }
+                $gb0 = $g0[$b];
+                $gb1 = $g1[$b];
+                $gb2 = $g2[$b];
+                $shares = [$this->atlas->pairShares[0][$at], $this->atlas->pairShares[1][$at], $this->atlas->pairShares[2][$at], $this->atlas->pairShares[3][$at], $this->atlas->pairShares[4][$at]];
+                for ($c = 0; $c < $n;) {
+                    $set = $bits | (1 << intdiv($c, Moves::MARKS));
+                    $best = $least[$set] ?? INF;
+                    // The marks of one pencil, one after the other.
+                    for ($mark = 0; $mark < Moves::MARKS; $mark++, $c++) {
+                        $s = $shares[$mark];
+                        $e = $x + $s * ($h0[$c] + $gb0[$c]);
+                        $q = $e * $e;
+                        if ($q < $best) {
+                            $e = $y + $s * ($h1[$c] + $gb1[$c]);
+                            $f = $z + $s * ($h2[$c] + $gb2[$c]);
+                            $q += $e * $e + $f * $f;
+                            if ($q < $best) {
+                                $best = $q;
+                            }
+                        }
+                    }
+                    $least[$set] = $best;
+                }
+            }
+        }
+
+        return array_map(sqrt(...), $least);
+    }
+
+    /**
      * Where three passes are predicted to end, from the target.
      *
      * @return array{float, float, float}

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cli;
+
+use App\Cards\PaletteCard;
+use App\Photos\PhotoIntake;
+use App\Photos\Raster;
+use App\Presenters\PicturePresenter;
+use Illuminate\Contracts\Console\Kernel;
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\PicturePlan;
+use KnottyPrism\Core\Planning\PicturePlanner;
+use KnottyPrism\Core\Planning\PlannedTarget;
+use KnottyPrism\Core\Planning\Preview;
+use KnottyPrism\Core\Planning\School;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** A whole picture: zones, recipes, palette, previews and the card, written into a folder all at once or not at all. */
+final class PlanCommand extends Command
+{
+    use Reads;
+
+    /** Longest side of the grid that zones are found in, and of the previews, pixels. */
+    private const ZONE_SIDE = 240;
+
+    private const PREVIEW_SIDE = 1000;
+
+    protected function configure(): void
+    {
+        $this->setName('plan')->setDescription('A whole picture: zones, recipes, palette, previews and card')
+            ->addOption('photo', null, InputOption::VALUE_REQUIRED, 'JPEG, PNG, WebP or TIFF')
+            ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
+            ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
+            ->addOption('pencils', null, InputOption::VALUE_REQUIRED, 'at most so many for the whole picture')
+            ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…', '')
+            ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
+            ->addOption('out', null, InputOption::VALUE_REQUIRED, 'folder to write into');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $out = rtrim($this->required($input, 'out'), '/');
+        $photo = $this->required($input, 'photo');
+        $school = School::ofSettings(array_values(array_filter(explode(',', (string) $input->getOption('school')), static fn (string $s): bool => $s !== '')));
+        $zones = (int) $this->whole($input, 'zones', ZoneMap::MOST);
+        $pencils = $this->whole($input, 'pencils', 1000);
+        $drawer = $this->drawer($input);
+        $paper = $this->paper($input);
+        $start = hrtime(true);
+        $staging = $out.'.'.getmypid().'.partial';
+        Interrupted::onSignals();
+        try {
+            $copy = (new PhotoIntake)->take($photo);
+            $small = Raster::scaled($copy, self::ZONE_SIDE);
+            $large = Raster::scaled($copy, self::PREVIEW_SIDE);
+            $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
+            $planner = new PicturePlanner($drawer, $paper, $school, progress: $this->progress($output));
+            $plan = $planner->plan($grid, ZoneMap::proposed($grid, $zones), $pencils);
+            self::folder($staging);
+            $this->previews($plan, $large, $staging, $output);
+            $this->card($plan, pathinfo($photo, PATHINFO_FILENAME), $staging);
+            $answer = [...PicturePresenter::plan($plan), 'seconds' => round((hrtime(true) - $start) / 1e9, 2)];
+            file_put_contents("$staging/plan.json", json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n");
+            self::publish($staging, $out);
+        } catch (Interrupted $interrupted) {
+            self::say($output, 'prism: '.$interrupted->getMessage());
+
+            return Interrupted::STATUS;
+        } finally {
+            self::discard($staging);
+        }
+        $this->json($output, ['out' => $out, 'zones' => count($plan->map->zones), 'pencils' => count($plan->palette), 'meanDeltaE00' => round($plan->meanDeltaE00(), 3), 'seconds' => $answer['seconds']]);
+
+        return self::SUCCESS;
+    }
+
+    private function previews(PicturePlan $plan, Raster $photo, string $folder, OutputInterface $output): void
+    {
+        $lightness = PixelGrid::ofSrgb($photo->width, $photo->height, $photo->pixels)->l;
+        $preview = new Preview($plan);
+        $steps = $plan->steps();
+        for ($step = 0; $step <= $steps; $step++) {
+            self::say($output, sprintf('preview %d of %d', $step + 1, $steps + 1));
+            $png = (new Raster($photo->width, $photo->height, $preview->after($step, $photo->width, $photo->height, $lightness)))->png();
+            file_put_contents(sprintf('%s/preview-%02d.png', $folder, $step), $png);
+            if ($step === $steps) {
+                file_put_contents("$folder/preview-final.png", $png);
+            }
+        }
+        file_put_contents("$folder/reference.png", $photo->png());
+    }
+
+    /** The card is drawn by the application's templates, which want the framework around them but neither database nor server. */
+    private function card(PicturePlan $plan, string $name, string $folder): void
+    {
+        foreach (["$folder/var/storage/framework/views", "$folder/var/storage/framework/cache"] as $needed) {
+            self::folder($needed);
+        }
+        putenv("KP_VAR=$folder/var");
+        /** @var \Illuminate\Foundation\Application $app */
+        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+        $recipes = array_map(static fn (PlannedTarget $t): array => ['name' => $plan->map->zones[$t->zone]->name.': '.$t->role, 'recipe' => $t->recipe], $plan->targets);
+        file_put_contents("$folder/palette-card.pdf", (new PaletteCard)->pdf($name, $plan->paper->name, $recipes, 'a4'));
+    }
+
+    /** @return \Closure(string, int, int): void */
+    private function progress(OutputInterface $output): \Closure
+    {
+        return static fn (string $what, int $done, int $of) => self::say($output, "$what $done of $of");
+    }
+
+    private static function say(OutputInterface $output, string $line): void
+    {
+        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($line, OutputInterface::OUTPUT_RAW);
+    }
+
+    private static function folder(string $path): void
+    {
+        if (! is_dir($path) && ! @mkdir($path, 0o777, true)) {
+            throw BadFile::because("The folder \"$path\" can not be made; choose another --out.");
+        }
+    }
+
+    /** Moves the finished files over, one rename each. */
+    private static function publish(string $from, string $to): void
+    {
+        self::folder($to);
+        foreach (glob("$to/preview-*.png") ?: [] as $old) {
+            unlink($old);
+        }
+        foreach (glob("$from/*.*") ?: [] as $file) {
+            rename($file, $to.'/'.basename($file));
+        }
+    }
+
+    private static function discard(string $folder): void
+    {
+        if (! is_dir($folder)) {
+            return;
+        }
+        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS), \RecursiveIteratorIterator::CHILD_FIRST);
+        foreach ($files as $file) {
+            /** @var \SplFileInfo $file */
+            $file->isDir() ? rmdir($file->getPathname()) : unlink($file->getPathname());
+        }
+        rmdir($folder);
+    }
+
+    private function whole(InputInterface $input, string $option, int $most): ?int
+    {
+        $text = $input->getOption($option);
+        if ($text === null) {
+            return null;
+        }
+        if (! is_string($text) || ! ctype_digit($text)) {
+            throw UnreadableText::choice("--$option", ["a whole number from 1 to $most"], is_string($text) ? $text : '');
+        }
+
+        return (int) OutOfRange::check("--$option", (float) $text, 1, $most);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Presenters;
+
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Planning\Caution;
+use KnottyPrism\Core\Planning\PicturePlan;
+use KnottyPrism\Core\Planning\PlannedTarget;
+
+/** A whole picture's plan in the form of docs/cli.md. */
+final class PicturePresenter
+{
+    /** @return array<string, mixed> */
+    public static function plan(PicturePlan $plan): array
+    {
+        return [
+            'paper' => $plan->paper->name,
+            'zones' => array_map(static fn (int $zone): array => self::zone($plan, $zone), array_keys($plan->map->zones)),
+            'palette' => array_map(static fn (Pencil $p): array => ['pencil' => $p->id(), 'number' => $p->record->number, 'name' => $p->record->name, 'assumed' => $p->assumed], $plan->palette),
+            'paletteCurve' => array_map(static fn (int $pencils, float $cost): array => ['pencils' => $pencils, 'meanDeltaE00' => Figures::difference($cost)], array_keys($plan->curve), $plan->curve),
+            'bestPurchase' => $plan->purchase === null ? null : ['pencil' => $plan->purchase['pencil']->id(), 'gain' => Figures::difference($plan->purchase['gain'])],
+            'toneFit' => ['darkest' => round($plan->tone->darkest, 2), 'lightest' => round($plan->tone->lightest, 2), 'tooDark' => Figures::share($plan->tone->tooDark), 'tooLight' => Figures::share($plan->tone->tooLight), 'words' => $plan->tone->words()],
+            'cautions' => array_map(static fn (array $c): array => ['code' => $c['code']->value, 'zones' => array_map(static fn (int $z): string => $plan->map->zones[$z]->name, $c['zones']), 'text' => $c['text'], 'remedy' => $c['remedy']], $plan->cautions),
+            'order' => array_map(static fn (array $o): array => ['step' => $o['step'], 'zone' => $plan->map->zones[$o['zone']]->name, 'role' => $o['role']], $plan->order()),
+            'meanDeltaE00' => Figures::difference($plan->meanDeltaE00()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function zone(PicturePlan $plan, int $index): array
+    {
+        $zone = $plan->map->zones[$index];
+        $targets = $plan->targetsOf($index);
+
+        return [
+            'name' => $zone->name,
+            'area' => Figures::share($zone->area),
+            'box' => array_map(Figures::share(...), $zone->box),
+            'keptWhite' => Figures::share($zone->keptWhite),
+            'meanDeltaE00' => Figures::difference(self::mean($targets, static fn (PlannedTarget $t): float => $t->recipe->comparison->deltaE00)),
+            'meanValueError' => Figures::difference(self::mean($targets, static fn (PlannedTarget $t): float => abs($t->recipe->comparison->valueError))),
+            'targets' => array_map(self::target(...), array_values($targets)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function target(PlannedTarget $target): array
+    {
+        $recipe = $target->recipe;
+
+        return [
+            'role' => $target->role,
+            'lab' => Figures::lab($target->seen),
+            'fittedLab' => Figures::lab($target->fitted),
+            'recipe' => [
+                'label' => $recipe->label->value,
+                'stack' => $recipe->stack->text(),
+                ...Figures::result($recipe),
+                'pencils' => array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()),
+                'passes' => Figures::passes($recipe->prediction),
+                'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code->value, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
+            ],
+        ];
+    }
+
+    /**
+     * @param  array<string, PlannedTarget>  $targets
+     * @param  \Closure(PlannedTarget): float  $of
+     */
+    private static function mean(array $targets, \Closure $of): float
+    {
+        $weight = array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight, $targets));
+
+        return $weight > 0 ? array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight * $of($t), $targets)) / $weight : 0.0;
+    }
+}

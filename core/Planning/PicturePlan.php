@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Planning;
+
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Photo\ToneFit;
+use KnottyPrism\Core\Photo\ZoneMap;
+
+/** A whole picture: its zones, a recipe for every target, the pencils they take, and what to mind. */
+final readonly class PicturePlan
+{
+    /**
+     * @param  list<PlannedTarget>  $targets
+     * @param  list<Pencil>  $palette  the pencils that the recipes use, lightest first
+     * @param  array<int, float>  $curve  mean ΔE00 by the number of pencils, by forecast
+     * @param  list<array{code: CautionCode, zones: list<int>, text: string, remedy: string}>  $cautions
+     * @param  array{pencil: Pencil, gain: float}|null  $purchase  the known pencil not at hand that would help most, and by how much mean ΔE00
+     */
+    public function __construct(
+        public Paper $paper,
+        public ZoneMap $map,
+        public ToneFit $tone,
+        public array $targets,
+        public array $palette,
+        public array $curve,
+        public array $cautions,
+        public ?array $purchase,
+    ) {
+    }
+
+    /** ΔE00 to what was aimed at, weighted by area. */
+    public function meanDeltaE00(): float
+    {
+        $sum = $weight = 0.0;
+        foreach ($this->targets as $target) {
+            $sum += $target->weight * $target->recipe->comparison->deltaE00;
+            $weight += $target->weight;
+        }
+
+        return $weight > 0 ? $sum / $weight : 0.0;
+    }
+
+    /** @return array<string, PlannedTarget> a zone's targets by role */
+    public function targetsOf(int $zone): array
+    {
+        $targets = [];
+        foreach ($this->targets as $target) {
+            if ($target->zone === $zone) {
+                $targets[$target->role] = $target;
+            }
+        }
+
+        return $targets;
+    }
+
+    /** The most steps that any recipe takes. */
+    public function steps(): int
+    {
+        return array_reduce($this->targets, static fn (int $most, PlannedTarget $t): int => max($most, count($t->recipe->stack->steps)), 0);
+    }
+
+    /**
+     * What to lay when: every zone's first step, the lightest results first, then every second one.
+     *
+     * @return list<array{step: int, zone: int, role: string}>
+     */
+    public function order(): array
+    {
+        $order = [];
+        for ($step = 1; $step <= $this->steps(); $step++) {
+            $now = array_values(array_filter($this->targets, static fn (PlannedTarget $t): bool => count($t->recipe->stack->steps) >= $step));
+            usort($now, static fn (PlannedTarget $a, PlannedTarget $b): int => $b->recipe->prediction->steps[$step - 1]->lab->l <=> $a->recipe->prediction->steps[$step - 1]->lab->l);
+            foreach ($now as $target) {
+                $order[] = ['step' => $step, 'zone' => $target->zone, 'role' => $target->role];
+            }
+        }
+
+        return $order;
+    }
+}

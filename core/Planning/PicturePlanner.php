@@ -1,0 +1,248 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Planning;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\SchoolRefuses;
+use KnottyPrism\Core\Medium\LayPass;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\Pass;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\PressureMark;
+use KnottyPrism\Core\Medium\Sheet;
+use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\ToneFit;
+use KnottyPrism\Core\Photo\ZoneMap;
+
+/** Plans a whole picture: fits its tones, chooses the pencils where there are to be few, finds a recipe for every target. */
+final class PicturePlanner
+{
+    /** Share of a zone that each role stands for. */
+    private const ROLE_SHARES = ['light' => 0.25, 'mid' => 0.5, 'dark' => 0.2, 'accent' => 0.05];
+
+    /** Targets closer than this, ΔE00, count once when pencils are chosen. */
+    private const ALIKE = 2.5;
+
+    /** Pencils that take part in the choice of a palette: those of a large drawer that the free plan uses, and no more. */
+    private const CHOSEN_FROM = 24;
+
+    private const CURVE = [3, 24];
+
+    /** A target nearer than this, ΔE00, is no reason to buy a pencil; and a gain below the other none either. */
+    private const WELL_MADE = 1.5;
+
+    private const WORTH_BUYING = 0.05;
+
+    /** @param  ?\Closure(string, int, int): void  $progress  told what is done, how far, of how much */
+    public function __construct(
+        private readonly Drawer $drawer,
+        private readonly Paper $paper,
+        private readonly School $school,
+        private readonly ?AtlasShelf $shelf = null,
+        private readonly ?\Closure $progress = null,
+    ) {
+    }
+
+    /**
+     * @param  ?int  $pencils  at most so many for the whole picture; null for what the school says
+     * @param  array<int, float>  $importance  by zone, 1 where nothing is said
+     */
+    public function plan(PixelGrid $grid, ZoneMap $map, ?int $pencils = null, int $maxPasses = RecipePlanner::MOST_PASSES, array $importance = []): PicturePlan
+    {
+        $tone = $this->toneOf($grid);
+        $wanted = $this->wanted($map, $tone, $importance);
+        $hand = $this->drawer->usable();
+        $search = $this->paletteSearch($hand, $wanted);
+        $pencils ??= $this->school->mostPencils();
+        if ($pencils !== null && $pencils < count($hand->pencils)) {
+            $from = $search['pencils'];
+            $hand = new Drawer(array_map(static fn (int $p): Pencil => $from[$p], $search['search']->best($pencils)));
+        }
+        $targets = $this->recipes($hand, $wanted, $maxPasses);
+        $palette = (new Stack(array_merge(...array_map(static fn (PlannedTarget $t): array => $t->recipe->stack->passes(), $targets))))->pencils();
+        usort($palette, static fn (Pencil $a, Pencil $b): int => Character::of($b)->heavy->l <=> Character::of($a)->heavy->l);
+
+        return new PicturePlan(
+            $this->paper,
+            $map,
+            $tone,
+            $targets,
+            $palette,
+            $search['search']->curve(...self::CURVE),
+            ZoneCautions::in($map->zones, $map->borders(), $grid->count(), $targets),
+            $this->purchase($targets),
+        );
+    }
+
+    /** What the pencils at hand reach on this paper, and the photo folded into it. */
+    public function toneOf(PixelGrid $grid): ToneFit
+    {
+        $lightness = [Lab::ofReflectance($this->paper->reflectance)->l];
+        $pencils = $this->drawer->usable()->pencils;
+        usort($pencils, static fn (Pencil $a, Pencil $b): int => Character::of($a)->heavy->l <=> Character::of($b)->heavy->l);
+        foreach ([...array_slice($pencils, 0, 5), ...array_slice($pencils, -2)] as $first) {
+            foreach ([...array_slice($pencils, 0, 5), ...array_slice($pencils, -2)] as $second) {
+                $sheet = new Sheet($this->paper);
+                LayPass::onto($sheet, $first, 1.0);
+                LayPass::onto($sheet, $second, 1.0);
+                $lightness[] = Lab::ofReflectance($sheet->meanReflectance())->l;
+            }
+        }
+
+        return new ToneFit($grid->l, min($lightness), max($lightness));
+    }
+
+    /**
+     * @param  array<int, float>  $importance
+     * @return list<array{zone: int, role: string, seen: Lab, fitted: Lab, weight: float}>
+     */
+    private function wanted(ZoneMap $map, ToneFit $tone, array $importance): array
+    {
+        $wanted = [];
+        foreach ($map->zones as $index => $zone) {
+            foreach ($zone->targets as $role => $lab) {
+                $wanted[] = ['zone' => $index, 'role' => $role, 'seen' => $lab, 'fitted' => $tone->fitted($lab), 'weight' => $zone->area * self::ROLE_SHARES[$role] * ($importance[$index] ?? 1.0)];
+            }
+        }
+
+        return $wanted;
+    }
+
+    /**
+     * @param  list<array{zone: int, role: string, seen: Lab, fitted: Lab, weight: float}>  $wanted
+     * @return list<PlannedTarget>
+     */
+    private function recipes(Drawer $hand, array $wanted, int $maxPasses): array
+    {
+        $missing = array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned);
+        $planner = new RecipePlanner(new Drawer([...$hand->pencils, ...array_values($missing)]), $this->paper, $this->school, $this->shelf);
+        $free = null;
+        $targets = [];
+        foreach ($wanted as $i => ['zone' => $zone, 'role' => $role, 'seen' => $seen, 'fitted' => $fitted, 'weight' => $weight]) {
+            $this->tell('recipes', $i, count($wanted));
+            try {
+                $recipe = $planner->recipesFor($fitted, $maxPasses, 1)[0];
+            } catch (SchoolRefuses) {
+                // A school may forbid what one target needs; the picture is planned all the same, in a free school there.
+                $free ??= new RecipePlanner($hand, $this->paper, School::free(), $this->shelf);
+                $recipe = $free->recipesFor($fitted, $maxPasses, 1)[0];
+            }
+            $targets[] = new PlannedTarget($zone, $role, $seen, $fitted, $weight, $recipe);
+        }
+        $this->tell('recipes', count($wanted), count($wanted));
+
+        return $targets;
+    }
+
+    /**
+     * @param  list<array{zone: int, role: string, seen: Lab, fitted: Lab, weight: float}>  $wanted
+     * @return array{search: PaletteSearch, pencils: list<Pencil>}
+     */
+    private function paletteSearch(Drawer $hand, array $wanted): array
+    {
+        $clusters = $this->clusters($wanted);
+        $pencils = count($hand->pencils) <= self::CHOSEN_FROM ? $hand->pencils : $this->promising($hand, $clusters);
+        $moves = new Moves(new Drawer($pencils), $this->paper);
+        $atlas = Atlas::of($moves);
+        $search = new PaletteSearch(count($pencils));
+        foreach ($clusters as $i => ['fitted' => $target, 'weight' => $weight]) {
+            $this->tell('palette', $i, count($clusters));
+            $search->add(new Forecast($moves, $atlas, $target, new Rules(School::free(), $moves, $target, [])), $weight);
+        }
+        $this->tell('palette', count($clusters), count($clusters));
+
+        return ['search' => $search, 'pencils' => $pencils];
+    }
+
+    /**
+     * Of a large drawer, those that most often are among the first for a target.
+     *
+     * @param  list<array{fitted: Lab, weight: float}>  $clusters
+     * @return list<Pencil>
+     */
+    private function promising(Drawer $hand, array $clusters): array
+    {
+        $shortlist = new Shortlist(new Moves($hand, $this->paper));
+        $score = [];
+        $byId = [];
+        foreach ($clusters as ['fitted' => $target, 'weight' => $weight]) {
+            foreach ($shortlist->for($target)->pencils as $rank => $pencil) {
+                $byId[$pencil->id()] = $pencil;
+                $score[$pencil->id()] = ($score[$pencil->id()] ?? 0.0) + sqrt($weight) / ($rank + 3);
+            }
+        }
+        arsort($score);
+
+        return array_map(static fn (string|int $id): Pencil => $byId[$id], array_slice(array_keys($score), 0, self::CHOSEN_FROM));
+    }
+
+    /**
+     * @param  list<array{zone: int, role: string, seen: Lab, fitted: Lab, weight: float}>  $wanted
+     * @return list<array{fitted: Lab, weight: float}>
+     */
+    private function clusters(array $wanted): array
+    {
+        usort($wanted, static fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
+        $clusters = [];
+        foreach ($wanted as $one) {
+            foreach ($clusters as $k => $cluster) {
+                if ($cluster['fitted']->deltaE00($one['fitted']) < self::ALIKE) {
+                    $clusters[$k] = ['fitted' => $cluster['fitted'], 'weight' => $cluster['weight'] + $one['weight']];
+
+                    continue 2;
+                }
+            }
+            $clusters[] = ['fitted' => $one['fitted'], 'weight' => $one['weight']];
+        }
+
+        return array_values($clusters);
+    }
+
+    /**
+     * The pencil not at hand that would bring the picture nearest, tried alone, over and under the recipes that are not well made.
+     *
+     * @param  list<PlannedTarget>  $targets
+     * @return array{pencil: Pencil, gain: float}|null
+     */
+    private function purchase(array $targets): ?array
+    {
+        $weight = array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight, $targets));
+        $poor = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->recipe->comparison->deltaE00 > self::WELL_MADE));
+        $best = null;
+        foreach ($poor === [] ? [] : $this->drawer->pencils as $pencil) {
+            if ($pencil->record->owned || $pencil->isBlender()) {
+                continue;
+            }
+            $gain = array_sum(array_map(fn (PlannedTarget $t): float => $t->weight * max(0.0, $t->recipe->comparison->deltaE00 - $this->nearestWith($pencil, $t)), $poor)) / $weight;
+            if ($gain > ($best['gain'] ?? self::WORTH_BUYING)) {
+                $best = ['pencil' => $pencil, 'gain' => $gain];
+            }
+        }
+
+        return $best;
+    }
+
+    private function nearestWith(Pencil $pencil, PlannedTarget $target): float
+    {
+        $least = INF;
+        foreach (PressureMark::pressures() as $pressure) {
+            $pass = new Pass($pencil, $pressure);
+            foreach ([[$pass], [$pass, $pass], [...$target->recipe->stack->steps, $pass], [$pass, ...$target->recipe->stack->steps]] as $steps) {
+                $least = min($least, Lab::ofReflectance((new Stack($steps))->on($this->paper)->meanReflectance())->deltaE00($target->fitted));
+            }
+        }
+
+        return $least;
+    }
+
+    private function tell(string $what, int $done, int $of): void
+    {
+        if ($this->progress !== null) {
+            ($this->progress)($what, $done, $of);
+        }
+    }
+}
