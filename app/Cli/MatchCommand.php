@@ -6,10 +6,10 @@ namespace App\Cli;
 
 use App\Presenters\Figures;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Planning\Caution;
+use KnottyPrism\Core\Planning\Mode;
 use KnottyPrism\Core\Planning\Recipe;
 use KnottyPrism\Core\Planning\RecipePlanner;
 use KnottyPrism\Core\Planning\School;
@@ -30,6 +30,7 @@ final class MatchCommand extends Command
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
             ->addOption('target', null, InputOption::VALUE_REQUIRED, 'the colour wanted, #rrggbb')
             ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…: '.implode('; ', array_map(static fn (string $k, array $v): string => $k.'='.implode('|', $v), array_keys(School::CHOICES), School::CHOICES)), '')
+            ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
             ->addOption('max-passes', null, InputOption::VALUE_REQUIRED, '1–8', (string) RecipePlanner::MOST_PASSES)
             ->addOption('count', null, InputOption::VALUE_REQUIRED, '1–4', '4');
     }
@@ -38,8 +39,9 @@ final class MatchCommand extends Command
     {
         $target = Lab::ofHex($this->required($input, 'target'));
         $settings = array_values(array_filter(explode(',', (string) $input->getOption('school')), static fn (string $s): bool => $s !== ''));
-        [$passes, $count] = [$this->whole($input, 'max-passes', 8), $this->whole($input, 'count', 4)];
-        $planner = new RecipePlanner($this->drawer($input), $this->paper($input), School::ofSettings($settings));
+        $mode = Mode::tryFrom($this->required($input, 'mode')) ?? throw UnreadableText::choice('--mode', array_column(Mode::cases(), 'value'), $this->required($input, 'mode'));
+        [$passes, $count] = [$this->whole($input, 'max-passes', 8) ?? RecipePlanner::MOST_PASSES, $this->whole($input, 'count', 4) ?? 4];
+        $planner = new RecipePlanner($this->drawer($input), $this->paper($input), School::ofSettings($settings), mode: $mode);
         $single = $planner->nearestSingle($target);
         $this->json($output, [
             'target' => ['hex' => Figures::colour($target)['hex'], 'lab' => Figures::lab($target)],
@@ -58,18 +60,9 @@ final class MatchCommand extends Command
             'stack' => $recipe->stack->text(),
             ...Figures::result($recipe),
             'pencils' => array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()),
+            'assumed' => Figures::assumed($recipe),
             'passes' => Figures::passes($recipe->prediction),
             'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code->value, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
         ];
-    }
-
-    private function whole(InputInterface $input, string $option, int $most): int
-    {
-        $text = $this->required($input, $option);
-        if (! ctype_digit($text)) {
-            throw UnreadableText::choice("--$option", ["a whole number from 1 to $most"], $text);
-        }
-
-        return (int) OutOfRange::check("--$option", (float) $text, 1, $most);
     }
 }

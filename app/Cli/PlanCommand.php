@@ -10,8 +10,6 @@ use App\Photos\Raster;
 use App\Presenters\PicturePresenter;
 use Illuminate\Contracts\Console\Kernel;
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\ZoneMap;
 use KnottyPrism\Core\Planning\PicturePlan;
@@ -95,6 +93,8 @@ final class PlanCommand extends Command
             file_put_contents(sprintf('%s/preview-%02d.png', $folder, $step), $png);
             if ($step === $steps) {
                 file_put_contents("$folder/preview-final.png", $png);
+                $grey = $preview->after($step, $photo->width, $photo->height, $lightness, grey: true);
+                file_put_contents("$folder/preview-final-grey.png", (new Raster($photo->width, $photo->height, $grey))->png());
             }
         }
         file_put_contents("$folder/reference.png", $photo->png());
@@ -155,18 +155,5 @@ final class PlanCommand extends Command
             $file->isDir() ? rmdir($file->getPathname()) : unlink($file->getPathname());
         }
         rmdir($folder);
-    }
-
-    private function whole(InputInterface $input, string $option, int $most): ?int
-    {
-        $text = $input->getOption($option);
-        if ($text === null) {
-            return null;
-        }
-        if (! is_string($text) || ! ctype_digit($text)) {
-            throw UnreadableText::choice("--$option", ["a whole number from 1 to $most"], is_string($text) ? $text : '');
-        }
-
-        return (int) OutOfRange::check("--$option", (float) $text, 1, $most);
     }
 }

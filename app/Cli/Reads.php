@@ -6,6 +6,8 @@ namespace App\Cli;
 
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Medium\Paper;
@@ -49,6 +51,20 @@ trait Reads
         $paper = $this->required($input, 'paper');
 
         return is_file($paper) ? PaperJson::read($this->file($paper)) : PaperShelf::named($paper);
+    }
+
+    /** A whole number from 1, or null where the option is not given. */
+    private function whole(InputInterface $input, string $option, int $most): ?int
+    {
+        $text = $input->getOption($option);
+        if ($text === null) {
+            return null;
+        }
+        if (! is_string($text) || ! ctype_digit($text)) {
+            throw UnreadableText::choice("--$option", ["a whole number from 1 to $most"], is_string($text) ? $text : '');
+        }
+
+        return (int) OutOfRange::check("--$option", (float) $text, 1, $most);
     }
 
     /** @param  array<mixed>  $data */

@@ -61,4 +61,17 @@ final class Figures
             'toothUsed' => self::share($recipe->prediction->toothUsed()),
         ];
     }
+
+    /** @return object what no swatch was there to measure, by pencil's identifier; an empty object where all was measured */
+    public static function assumed(Recipe $recipe): object
+    {
+        $assumed = [];
+        foreach ($recipe->stack->pencils() as $pencil) {
+            if ($pencil->assumed !== []) {
+                $assumed[$pencil->id()] = $pencil->assumed;
+            }
+        }
+
+        return (object) $assumed;
+    }
 }

@@ -59,6 +59,7 @@ final class PicturePresenter
                 'stack' => $recipe->stack->text(),
                 ...Figures::result($recipe),
                 'pencils' => array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()),
+                'assumed' => Figures::assumed($recipe),
                 'passes' => Figures::passes($recipe->prediction),
                 'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code->value, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
             ],

@@ -12,6 +12,7 @@ final readonly class Candidate
 {
     /**
      * @param  list<int>  $moves  see {@see Moves}
+     * @param  float  $deltaE00  from the target; in another mode what {@see Mode::apart()} makes of it
      * @param  float  $sway  squared ΔE00 that an ordinary hand may add, estimated; see {@see Forecast::sway()}
      * @param  ?self  $before  the stack without its finish, where it has one
      */

@@ -22,7 +22,7 @@ final readonly class Finishing
     /** Stacks improved at each aim, judged after the finish. */
     private const REFINED = 3;
 
-    public function __construct(private Finish $finish, private Lab $target)
+    public function __construct(private Finish $finish, private Lab $target, private Mode $mode)
     {
     }
 
@@ -65,6 +65,6 @@ final readonly class Finishing
         $this->finish->applyTo($sheet);
         $look = Look::at($sheet);
 
-        return new Candidate($candidate->moves, $sheet, $look, $look->lab->deltaE00($this->target), $candidate->sway, $candidate);
+        return new Candidate($candidate->moves, $sheet, $look, $this->mode->apart($look->lab, $this->target), $candidate->sway, $candidate);
     }
 }

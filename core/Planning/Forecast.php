@@ -45,10 +45,10 @@ final readonly class Forecast
     /** @var list<float> by mark */
     private array $swayOfFilm;
 
-    public function __construct(private Moves $moves, private Atlas $atlas, public Lab $target, public Rules $rules)
+    public function __construct(private Moves $moves, private Atlas $atlas, public Lab $target, public Rules $rules, private Mode $mode = Mode::ColourAndValue)
     {
         $this->targetLogs = Look::of($target)->logs;
-        $this->metric = new LocalMetric($target);
+        $this->metric = new LocalMetric($target, $mode);
         $pairs = $this->stretched($atlas->pairs, $this->targetLogs);
         $this->densities = $this->stretched($atlas->densities, [0.0, 0.0, 0.0]);
         $interplay = $this->stretched($atlas->interplay, [0.0, 0.0, 0.0]);
@@ -247,6 +247,12 @@ final readonly class Forecast
 
         /** @var array{float, float, float} */
         return $end;
+    }
+
+    /** How far a look is from the target, exactly. */
+    public function apart(Look $look): float
+    {
+        return $this->mode->apart($look->lab, $this->target);
     }
 
     /**

@@ -24,14 +24,14 @@ final readonly class LocalMetric
     /** @var array{float, float, float, float, float, float} an upper triangle, row after row */
     public array $factor;
 
-    public function __construct(public Lab $target)
+    public function __construct(public Lab $target, private Mode $mode = Mode::ColourAndValue)
     {
         // Next to black, or where no pigment comes, a response is cut off and has no slope: probe at the nearest colour that has.
         $at = new Lab(max(self::DARKEST, $target->l), $target->a, $target->b);
         while (($slopes = self::labPerLog($at)) === null) {
             $at = new Lab(max(20.0, $at->l), $at->a / 2, $at->b / 2);
         }
-        $perLab = self::differenceForm($at);
+        $perLab = $this->differenceForm($at);
         $form = [];
         foreach ([[0, 0], [0, 1], [0, 2], [1, 1], [1, 2], [2, 2]] as [$i, $j]) {
             $sum = 0.0;
@@ -63,11 +63,11 @@ final readonly class LocalMetric
     }
 
     /** @return array<int, array<int, float>> the symmetric form of ΔE00² in L*, a*, b* */
-    private static function differenceForm(Lab $at): array
+    private function differenceForm(Lab $at): array
     {
         $h = self::PROBE;
-        $probe = static fn (float $l, float $a, float $b): float => ($at->deltaE00(new Lab($at->l + $l, $at->a + $a, $at->b + $b)) ** 2
-            + $at->deltaE00(new Lab($at->l - $l, $at->a - $a, $at->b - $b)) ** 2) / (2 * $h * $h);
+        $probe = fn (float $l, float $a, float $b): float => ($this->mode->apart(new Lab($at->l + $l, $at->a + $a, $at->b + $b), $at) ** 2
+            + $this->mode->apart(new Lab($at->l - $l, $at->a - $a, $at->b - $b), $at) ** 2) / (2 * $h * $h);
         $ll = $probe($h, 0, 0);
         $aa = $probe(0, $h, 0);
         $bb = $probe(0, 0, $h);

@@ -50,7 +50,7 @@ final class RecipePlanner
     private ?Shortlist $shortlist = null;
 
     /** @throws OutOfRange when the drawer has no pencil that may be used */
-    public function __construct(Drawer $drawer, private readonly Paper $paper, private readonly School $school, private readonly ?AtlasShelf $shelf = null)
+    public function __construct(Drawer $drawer, private readonly Paper $paper, private readonly School $school, private readonly ?AtlasShelf $shelf = null, private readonly Mode $mode = Mode::ColourAndValue)
     {
         $this->moves = new Moves($drawer, $paper);
         OutOfRange::check('the number of pencils that may be used', count($this->moves->pencils), 1, 1000);
@@ -151,12 +151,12 @@ final class RecipePlanner
             return [new Pool, null];
         }
         if ($rules->finish !== null) {
-            $unfinished = fn (Lab $aim): array => $this->searchFor(new Forecast($moves, $atlas, $aim, $rules), $moves, $rules, $firsts, $maxPasses, 0, 0);
+            $unfinished = fn (Lab $aim): array => $this->searchFor(new Forecast($moves, $atlas, $aim, $rules, $this->mode), $moves, $rules, $firsts, $maxPasses, 0, 0);
 
-            return [(new Finishing($rules->finish, $target))->run($unfinished), null];
+            return [(new Finishing($rules->finish, $target, $this->mode))->run($unfinished), null];
         }
 
-        return $this->searchFor(new Forecast($moves, $atlas, $target, $rules), $moves, $rules, $firsts, $maxPasses, $refined, $steadied);
+        return $this->searchFor(new Forecast($moves, $atlas, $target, $rules, $this->mode), $moves, $rules, $firsts, $maxPasses, $refined, $steadied);
     }
 
     /**

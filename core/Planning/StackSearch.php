@@ -74,7 +74,7 @@ final readonly class StackSearch
         $look = Look::at($sheet);
         $sway = $from->sway + $this->forecast->sway($from->look, $look, $move % Moves::MARKS);
 
-        return new Candidate([...$from->moves, $move], $sheet, $look, $look->lab->deltaE00($this->forecast->target), $sway);
+        return new Candidate([...$from->moves, $move], $sheet, $look, $this->forecast->apart($look), $sway);
     }
 
     /**

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cli;
+
+use App\Presenters\Figures;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Planning\Substitute;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** What stands in for a pencil that is not at hand. */
+final class SubstituteCommand extends Command
+{
+    use Reads;
+
+    protected function configure(): void
+    {
+        $this->setName('substitute')->setDescription('What stands in for a pencil that is not at hand')
+            ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'the pencils at hand: drawer file, CSV or JSON')
+            ->addOption('line', null, InputOption::VALUE_REQUIRED, 'the line with the missing pencil: drawer file; without, it is looked for in the drawer')
+            ->addOption('pencil', null, InputOption::VALUE_REQUIRED, 'the missing pencil, ID')
+            ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $drawer = $this->drawer($input);
+        $line = $input->getOption('line') === null ? $drawer : DrawerFile::drawer($this->file($this->required($input, 'line')));
+        $found = Substitute::for($line->pencil($this->required($input, 'pencil')), $drawer, $this->paper($input));
+        $mix = static fn (Recipe $r): array => ['stack' => $r->stack->text(), 'deltaE00' => Figures::difference($r->comparison->deltaE00), ...Figures::colour($r->prediction->lab())];
+        $this->json($output, [
+            'pencil' => $found->missing->id(),
+            'nearest' => ['pencil' => $found->nearest->id(), 'deltaE00Heavy' => Figures::difference($found->nearestHeavy), 'deltaE00Light' => Figures::difference($found->nearestLight)],
+            'heavy' => $mix($found->heavy),
+            'light' => $mix($found->light),
+        ]);
+
+        return self::SUCCESS;
+    }
+}
