@@ -48,7 +48,7 @@ final class PlanCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $out = rtrim($this->required($input, 'out'), '/');
-        $photo = $this->required($input, 'photo');
+        $photo = $this->readable($this->required($input, 'photo'));
         $school = School::ofSettings(array_values(array_filter(explode(',', (string) $input->getOption('school')), static fn (string $s): bool => $s !== '')));
         $zones = (int) $this->whole($input, 'zones', ZoneMap::MOST);
         $pencils = $this->whole($input, 'pencils', 1000);

@@ -28,11 +28,15 @@ trait Reads
         return is_string($value) && $value !== '' ? $value : throw BadFile::because("The call needs --$option; see docs/cli.md.");
     }
 
+    /** @throws BadFile when it can't be read */
+    private function readable(string $path): string
+    {
+        return is_file($path) && is_readable($path) ? $path : throw BadFile::because("There is no readable file \"$path\".");
+    }
+
     private function file(string $path): string
     {
-        if (! is_file($path) || ! is_readable($path)) {
-            throw BadFile::because("There is no readable file \"$path\".");
-        }
+        $this->readable($path);
         if (filesize($path) > self::MOST_BYTES) {
             throw BadFile::because("The file \"$path\" is larger than 16 MB; that is no drawer and no list of colours.");
         }

@@ -18,6 +18,9 @@ final readonly class ZoneMap
 
     private const SMOOTHING_ROUNDS = 4;
 
+    /** Pieces smaller than this share of the picture are joined to what surrounds them. */
+    private const LEAST_PIECE = 0.002;
+
     /** Pixels this light and this grey are the paper's white. */
     private const WHITE_FROM = 94.0;
 
@@ -45,7 +48,10 @@ final readonly class ZoneMap
         $regions = (new RegionMerge($grid, $patches))->to(min($most, self::FEWEST), $most);
         $smooth = Patchwork::smoothed($regions, $grid->width, $grid->height, self::SMOOTHING_ROUNDS);
 
-        return self::ofLabels($grid, Patchwork::joined($smooth, $grid->width, $grid->height, (int) ceil(0.002 * $grid->count())));
+        $pieces = Patchwork::joined($smooth, $grid->width, $grid->height, (int) ceil(self::LEAST_PIECE * $grid->count()));
+
+        // Smoothing may cut a thin neck in two and so make a zone too many.
+        return self::ofLabels($grid, count(array_unique($pieces)) > $most ? (new RegionMerge($grid, $pieces))->to($most, $most) : $pieces);
     }
 
     /** @param  list<int>  $labels  by pixel, whatever the numbers */

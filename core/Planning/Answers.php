@@ -82,7 +82,7 @@ final class Answers
         $few = array_filter($others, static fn (Candidate $c): bool => $c->pencilCount() <= $closest->pencilCount());
         $enough = max($closest->deltaE00 + self::FEWER_MAY_COST, self::CLOSE_ENOUGH);
         $near = array_values(array_filter($few, static fn (Candidate $c): bool => $c->deltaE00 <= $enough));
-        usort($near, static fn (Candidate $a, Candidate $b): int => [$a->pencilCount(), Objective::price($a)] <=> [$b->pencilCount(), Objective::price($b)]);
+        usort($near, fn (Candidate $a, Candidate $b): int => [$a->pencilCount(), $this->pool->objective->price($a)] <=> [$b->pencilCount(), $this->pool->objective->price($b)]);
 
         return $near[0] ?? array_values($few)[0] ?? null;
     }

@@ -48,7 +48,7 @@ final readonly class Candidate
     }
 
     /** @return list<int> each pencil once */
-    private function pencils(): array
+    public function pencils(): array
     {
         return array_values(array_unique(array_map(Moves::pencilOf(...), $this->moves)));
     }

@@ -22,7 +22,7 @@ final readonly class Finishing
     /** Stacks improved at each aim, judged after the finish. */
     private const REFINED = 3;
 
-    public function __construct(private Finish $finish, private Lab $target, private Mode $mode)
+    public function __construct(private Finish $finish, private Lab $target, private Mode $mode, private Objective $objective = new Objective)
     {
     }
 
@@ -32,7 +32,7 @@ final readonly class Finishing
      */
     public function run(\Closure $search): Pool
     {
-        $finished = new Pool;
+        $finished = new Pool($this->objective);
         $aim = $this->target;
         for ($n = 0; $n < self::AIMS; $n++) {
             $best = null;
@@ -49,7 +49,7 @@ final readonly class Finishing
                     $done = $this->finished($c);
                     $finished->offer($done);
 
-                    return Objective::price($done);
+                    return $finished->objective->price($done);
                 });
             }
             $got = $best->look->lab;

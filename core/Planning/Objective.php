@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Planning;
 
 /** The price of a recipe, in ΔE00: every weight of the search in one place. docs/model.md says why. */
-final class Objective
+final readonly class Objective
 {
     /** A pass must earn its time at the desk. */
     private const PER_PASS = 0.05;
@@ -21,9 +21,21 @@ final class Objective
     /** What a hand may add, by estimate: half a dozen ΔE00 of swing is not worth half a ΔE00 of closeness that nobody sees. */
     private const PER_SWAY = 0.02;
 
-    public static function price(Candidate $candidate): float
+    /** @param  array<int, float>  $strangeness  ΔE00 that each pencil costs besides, by its place: for those not in use yet */
+    public function __construct(private array $strangeness = [])
     {
-        return $candidate->deltaE00
+    }
+
+    public function price(Candidate $candidate): float
+    {
+        $strange = 0.0;
+        if ($this->strangeness !== []) {
+            foreach ($candidate->pencils() as $pencil) {
+                $strange += $this->strangeness[$pencil] ?? 0.0;
+            }
+        }
+
+        return $candidate->deltaE00 + $strange
             + self::PER_PASS * count($candidate->moves)
             + self::PER_PENCIL * $candidate->pencilCount()
             + self::PER_SWAY * sqrt($candidate->sway)

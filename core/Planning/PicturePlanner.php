@@ -32,6 +32,11 @@ final class PicturePlanner
 
     private const CURVE = [3, 24];
 
+    /** ΔE00 that a recipe may lose rather than take up a pencil that its zone, or the whole picture, does without. */
+    private const NEW_IN_ZONE = 0.12;
+
+    private const NEW_IN_PICTURE = 0.3;
+
     /** A target nearer than this, ΔE00, is no reason to buy a pencil; and a gain below the other none either. */
     private const WELL_MADE = 1.5;
 
@@ -104,7 +109,8 @@ final class PicturePlanner
     {
         $wanted = [];
         foreach ($map->zones as $index => $zone) {
-            foreach ($zone->targets as $role => $lab) {
+            // The mid first: what it takes, the others of its zone should take too.
+            foreach (array_merge(['mid' => $zone->targets['mid']], $zone->targets) as $role => $lab) {
                 $wanted[] = ['zone' => $index, 'role' => $role, 'seen' => $lab, 'fitted' => $tone->fitted($lab), 'weight' => $zone->area * self::ROLE_SHARES[$role] * ($importance[$index] ?? 1.0)];
             }
         }
@@ -121,15 +127,22 @@ final class PicturePlanner
         $missing = array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned);
         $planner = new RecipePlanner(new Drawer([...$hand->pencils, ...array_values($missing)]), $this->paper, $this->school, $this->shelf);
         $free = null;
-        $targets = [];
+        $targets = $inZone = $inPicture = [];
         foreach ($wanted as $i => ['zone' => $zone, 'role' => $role, 'seen' => $seen, 'fitted' => $fitted, 'weight' => $weight]) {
             $this->tell('recipes', $i, count($wanted));
+            $strangeness = [];
+            foreach ($hand->pencils as $pencil) {
+                $strangeness[$pencil->id()] = isset($inZone[$zone][$pencil->id()]) ? 0.0 : (isset($inPicture[$pencil->id()]) ? self::NEW_IN_ZONE : self::NEW_IN_PICTURE);
+            }
             try {
-                $recipe = $planner->recipesFor($fitted, $maxPasses, 1)[0];
+                $recipe = $planner->recipesFor($fitted, $maxPasses, 1, $strangeness)[0];
             } catch (SchoolRefuses) {
                 // A school may forbid what one target needs; the picture is planned all the same, in a free school there.
                 $free ??= new RecipePlanner($hand, $this->paper, School::free(), $this->shelf);
-                $recipe = $free->recipesFor($fitted, $maxPasses, 1)[0];
+                $recipe = $free->recipesFor($fitted, $maxPasses, 1, $strangeness)[0];
+            }
+            foreach ($recipe->stack->pencils() as $pencil) {
+                $inZone[$zone][$pencil->id()] = $inPicture[$pencil->id()] = true;
             }
             $targets[] = new PlannedTarget($zone, $role, $seen, $fitted, $weight, $recipe);
         }

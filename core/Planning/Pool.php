@@ -10,6 +10,10 @@ final class Pool
     /** @var array<string, Candidate> */
     private array $candidates = [];
 
+    public function __construct(public readonly Objective $objective = new Objective)
+    {
+    }
+
     public function offer(Candidate $candidate): void
     {
         $this->candidates[$candidate->key()] = $candidate;
@@ -24,7 +28,7 @@ final class Pool
     public function cheapest(): array
     {
         $candidates = array_values($this->candidates);
-        $prices = array_map(Objective::price(...), $candidates);
+        $prices = array_map($this->objective->price(...), $candidates);
         array_multisort($prices, SORT_ASC, SORT_NUMERIC, $candidates);
 
         return $candidates;

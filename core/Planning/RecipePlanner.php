@@ -59,11 +59,12 @@ final class RecipePlanner
     }
 
     /**
+     * @param  array<string, float>  $strangeness  ΔE00 that a pencil costs besides, by its identifier: for those not in use yet
      * @return list<Recipe> the closest first
      *
      * @throws SchoolRefuses when the school leaves no stack for this colour
      */
-    public function recipesFor(Lab $target, int $maxPasses = self::MOST_PASSES, int $count = 4): array
+    public function recipesFor(Lab $target, int $maxPasses = self::MOST_PASSES, int $count = 4, array $strangeness = []): array
     {
         OutOfRange::check('the number of passes', $maxPasses, 1, 8);
         OutOfRange::check('the number of recipes', $count, 1, 4);
@@ -71,7 +72,8 @@ final class RecipePlanner
         $neutralisers = $wantsComplement ? $this->neutralisersFor($target, $this->nearestPencil($target)) : [];
         [$moves, $atlas] = $this->groundFor($target, $neutralisers);
         $rules = new Rules($this->school, $moves, $target, $neutralisers);
-        [$pool, $refinement] = $this->search($moves, $atlas, $rules, $target, $rules->firsts, $maxPasses, self::REFINED, $count > 2 ? self::REFINED_STEADY : 0);
+        $objective = new Objective($strangeness === [] ? [] : array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $moves->pencils));
+        [$pool, $refinement] = $this->search($moves, $atlas, $rules, $objective, $target, $rules->firsts, $maxPasses, self::REFINED, $count > 2 ? self::REFINED_STEADY : 0);
         $choice = new Answers($moves, $rules, $pool, $refinement);
         $answers = $choice->distinct($count);
         if ($answers === []) {
@@ -79,7 +81,7 @@ final class RecipePlanner
         }
         if ($this->school->beneath === 'any' && $maxPasses > 1 && count($answers) < $count) {
             $main = $this->strongestPencil($moves, $answers[RecipeLabel::Closest->value]);
-            $beneath = $this->withComplementBeneath($moves, $atlas, $rules, $target, $main, $maxPasses, $answers);
+            $beneath = $this->withComplementBeneath($moves, $atlas, $rules, $objective, $target, $main, $maxPasses, $answers);
             if ($beneath !== null) {
                 $answers[RecipeLabel::ComplementBeneath->value] = $beneath;
             }
@@ -145,32 +147,32 @@ final class RecipePlanner
      * @param  list<int>  $firsts
      * @return array{Pool, ?Refinement} what was laid (after the finish, where there is one), and what can improve it further
      */
-    private function search(Moves $moves, Atlas $atlas, Rules $rules, Lab $target, array $firsts, int $maxPasses, int $refined, int $steadied): array
+    private function search(Moves $moves, Atlas $atlas, Rules $rules, Objective $objective, Lab $target, array $firsts, int $maxPasses, int $refined, int $steadied): array
     {
         if ($firsts === []) {
-            return [new Pool, null];
+            return [new Pool($objective), null];
         }
         if ($rules->finish !== null) {
-            $unfinished = fn (Lab $aim): array => $this->searchFor(new Forecast($moves, $atlas, $aim, $rules, $this->mode), $moves, $rules, $firsts, $maxPasses, 0, 0);
+            $unfinished = fn (Lab $aim): array => $this->searchFor(new Forecast($moves, $atlas, $aim, $rules, $this->mode), $moves, $rules, $objective, $firsts, $maxPasses, 0, 0);
 
-            return [(new Finishing($rules->finish, $target, $this->mode))->run($unfinished), null];
+            return [(new Finishing($rules->finish, $target, $this->mode, $objective))->run($unfinished), null];
         }
 
-        return $this->searchFor(new Forecast($moves, $atlas, $target, $rules, $this->mode), $moves, $rules, $firsts, $maxPasses, $refined, $steadied);
+        return $this->searchFor(new Forecast($moves, $atlas, $target, $rules, $this->mode), $moves, $rules, $objective, $firsts, $maxPasses, $refined, $steadied);
     }
 
     /**
      * @param  list<int>  $firsts
      * @return array{Pool, Refinement}
      */
-    private function searchFor(Forecast $forecast, Moves $moves, Rules $rules, array $firsts, int $maxPasses, int $refined, int $steadied): array
+    private function searchFor(Forecast $forecast, Moves $moves, Rules $rules, Objective $objective, array $firsts, int $maxPasses, int $refined, int $steadied): array
     {
-        $pool = new Pool;
+        $pool = new Pool($objective);
         $search = new StackSearch($moves, $forecast, $pool, $rules);
         $search->run($firsts, $maxPasses);
         $refinement = new Refinement($search, $forecast, $pool, $rules, $firsts);
         foreach (array_slice($pool->cheapestPerPencils(), 0, $refined) as $candidate) {
-            $refinement->improve($candidate, Objective::price(...));
+            $refinement->improve($candidate, $pool->objective->price(...));
         }
         if ($steadied > 0 && ! $pool->isEmpty()) {
             $near = $pool->cheapest()[0]->deltaE00 + Answers::STEADIER_MAY_COST[0];
@@ -183,11 +185,11 @@ final class RecipePlanner
     }
 
     /** @param  array<string, Candidate>  $taken */
-    private function withComplementBeneath(Moves $moves, Atlas $atlas, Rules $rules, Lab $target, Pencil $main, int $maxPasses, array $taken): ?Candidate
+    private function withComplementBeneath(Moves $moves, Atlas $atlas, Rules $rules, Objective $objective, Lab $target, Pencil $main, int $maxPasses, array $taken): ?Candidate
     {
         $complements = array_slice($this->neutralisersFor($target, $main), 0, self::COMPLEMENTS);
         $firsts = array_filter(array_intersect($moves->with($complements), $rules->firsts), static fn (int $m): bool => $moves->passes[$m]->pressure <= self::BENEATH_PRESSURE);
-        [$pool] = $this->search($moves, $atlas, $rules, $target, array_values($firsts), $maxPasses, self::REFINED_BENEATH, 0);
+        [$pool] = $this->search($moves, $atlas, $rules, $objective, $target, array_values($firsts), $maxPasses, self::REFINED_BENEATH, 0);
         $used = array_map(static fn (Candidate $c): string => $c->pencilKey(), $taken);
         foreach ($pool->cheapest() as $candidate) {
             if ($candidate->pencilCount() > 1 && ! in_array($candidate->pencilKey(), $used, true)) {

@@ -28,6 +28,9 @@ final readonly class Remedies
     /** Pencils tried in place of the one that causes it: those of nearest colour. */
     private const SUBSTITUTES = 10;
 
+    /** The same for each pass where no single one is the cause. */
+    private const SUBSTITUTES_EACH = 4;
+
     /** Stacks whose steadiness is worked out. */
     private const STEADIED = 8;
 
@@ -101,9 +104,7 @@ final readonly class Remedies
                     yield sprintf('Lay pass %d as pass %d', $at + 1, $to + 1) => $this->moved($steps, $at, $to);
                 }
             }
-            if ($caution->step > 0) {
-                yield from $this->otherPencils($steps, $at, $step);
-            }
+            yield from $this->otherPencils($steps, $at, $step, $caution->step > 0 ? self::SUBSTITUTES : self::SUBSTITUTES_EACH);
         }
         // Pressures of any pass may be what spends the tooth or slicks it, whichever pass shows it.
         foreach ($steps as $i => $step) {
@@ -117,12 +118,12 @@ final readonly class Remedies
      * @param  list<Pass|Finish>  $steps
      * @return iterable<string, Stack>
      */
-    private function otherPencils(array $steps, int $at, Pass $step): iterable
+    private function otherPencils(array $steps, int $at, Pass $step, int $count): iterable
     {
         $own = Character::of($step->pencil)->heavy;
         $others = array_values(array_filter($this->pencils, static fn (Pencil $p): bool => $p !== $step->pencil));
         usort($others, static fn (Pencil $a, Pencil $b): int => Character::of($a)->heavy->deltaE00($own) <=> Character::of($b)->heavy->deltaE00($own));
-        foreach (array_slice($others, 0, self::SUBSTITUTES) as $other) {
+        foreach (array_slice($others, 0, $count) as $other) {
             foreach (PressureMark::pressures() as $pressure) {
                 yield sprintf('Take %s (%s) for pass %d', $other->record->number, PressureMark::nearest($pressure)->value, $at + 1) => new Stack(array_values(array_replace($steps, [$at => new Pass($other, $pressure)])));
             }

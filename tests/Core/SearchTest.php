@@ -165,15 +165,15 @@ it('prices what costs the artist: passes, pencils, spent tooth', function () {
     $bench = new Bench(['red', 'blue'], Pencils::colour('red@0.35 blue@0.35'));
     $plain = $bench->candidate('red@0.35 blue@0.35');
     expect($plain->deltaE00)->toBeLessThan(1e-6)
-        ->and(Objective::price($plain))->toEqualWithDelta(2 * 0.05 + 2 * 0.06 + 0.02 * sqrt($plain->sway), 1e-6);
+        ->and((new Objective)->price($plain))->toEqualWithDelta(2 * 0.05 + 2 * 0.06 + 0.02 * sqrt($plain->sway), 1e-6);
     $spent = $bench->candidate('red@1.00 red@1.00 red@1.00 blue@1.00');
-    expect(Objective::price($spent) - $spent->deltaE00)->toBeGreaterThan(0.05 * 4 + 0.06 * 2);
+    expect((new Objective)->price($spent) - $spent->deltaE00)->toBeGreaterThan(0.05 * 4 + 0.06 * 2);
 });
 
 it('mends a stack that is nearly right', function (string $wrong) {
     $bench = new Bench(['violet', 'green', 'blue', 'yellow', 'red'], Pencils::colour('violet@0.35 green@0.55'));
     $refinement = new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, array_keys($bench->moves->passes));
-    $mended = $refinement->improve($bench->candidate($wrong), Objective::price(...));
+    $mended = $refinement->improve($bench->candidate($wrong), (new Objective)->price(...));
     expect($mended->deltaE00)->toBeLessThan(0.01)->and($bench->text($mended->moves))->toBe('violet@0.35 green@0.55');
 })->with([
     'a pressure too firm' => 'violet@0.55 green@0.55',
@@ -186,7 +186,7 @@ it('begins only with what it is told to begin with', function () {
     $bench = new Bench(['violet', 'green', 'blue', 'yellow', 'red'], Pencils::colour('violet@0.35 green@0.55'));
     $red = $bench->moves->with([Pencils::named('red')]);
     $bench->search->run($red, 4);
-    (new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, $red))->improve($bench->pool->cheapest()[0], Objective::price(...));
+    (new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, $red))->improve($bench->pool->cheapest()[0], (new Objective)->price(...));
     $firsts = array_unique(array_map(static fn (Candidate $c): int => Moves::pencilOf($c->moves[0]), $bench->pool->cheapest()));
     expect($firsts)->toBe([4])->and(count($bench->pool->cheapest()))->toBeGreaterThan(100);
 });

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Process\Process;
+
+const DRAWER = __DIR__.'/../../demo/drawer.csv';
+
+const PHOTO = __DIR__.'/../../demo/photos/low-water-morning.jpg';
+
+const OUT = '/tmp/kp-plan-refused';
+
+function planFolder(): string
+{
+    return sys_get_temp_dir().'/kp-plan-'.bin2hex(random_bytes(4));
+}
+
+function demoPhoto(): string
+{
+    return dirname(__DIR__, 2).'/demo/photos/low-water-morning.jpg';
+}
+
+it('plans the demo picture into a folder: plan, previews, card, all in the documented form', function () {
+    $out = planFolder();
+    $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--out', $out], timeout: 180);
+    expect($process->run())->toBe(0)->and($process->getErrorOutput())->toContain('recipes 3 of ')->toContain('preview 1 of ')
+        ->and(json_decode($process->getOutput())->out)->toBe($out);
+    $plan = json_decode((string) file_get_contents("$out/plan.json"));
+    expectSchema('plan', $plan);
+    expect(count($plan->zones))->toBeLessThanOrEqual(8)->and(count($plan->palette))->toBeLessThanOrEqual(7)->and($plan->meanDeltaE00)->toBeLessThan(2.0);
+    $used = [];
+    $steps = 0;
+    foreach ($plan->zones as $zone) {
+        foreach ($zone->targets as $target) {
+            array_push($used, ...$target->recipe->pencils);
+            $steps = max($steps, count($target->recipe->passes));
+        }
+    }
+    expect(array_values(array_unique($used)))->toEqualCanonicalizing(array_column($plan->palette, 'pencil'))->and($used)->not->toContain('Slipway/745');
+    [, $predicted] = prism('predict', '--drawer', demoDrawer(), '--stack', $plan->zones[0]->targets[0]->recipe->stack);
+    $passes = $plan->zones[0]->targets[0]->recipe->passes;
+    expect($predicted->final->hex)->toBe($passes[count($passes) - 1]->hex);
+
+    expect(glob("$out/preview-[0-9]*.png"))->toHaveCount($steps + 1)->and(file_get_contents(sprintf('%s/preview-%02d.png', $out, $steps)))->toBe(file_get_contents("$out/preview-final.png"));
+    foreach (['preview-final.png', 'preview-final-grey.png', 'reference.png'] as $picture) {
+        expect(getimagesize("$out/$picture"))->toMatchArray([0 => 1000, 1 => 750, 'mime' => 'image/png']);
+    }
+    expect(substr((string) file_get_contents("$out/palette-card.pdf"), 0, 5))->toBe('%PDF-')->and(glob("$out*.partial"))->toBe([]);
+});
+
+it('leaves nothing behind when it is interrupted, and what was there before as it was', function () {
+    $out = planFolder();
+    mkdir($out);
+    file_put_contents("$out/plan.json", 'an earlier plan');
+    $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--out', $out], timeout: 60);
+    $process->start();
+    $process->waitUntil(static fn (string $type, string $text): bool => str_contains($text, 'recipes 2 of'));
+    $process->signal(SIGINT);
+    $process->wait();
+    expect($process->getExitCode())->toBe(130)->and($process->getErrorOutput())->toContain('Interrupted')
+        ->and(scandir($out))->toBe(['.', '..', 'plan.json'])->and(file_get_contents("$out/plan.json"))->toBe('an earlier plan')->and(glob("$out*.partial"))->toBe([]);
+});
+
+it('refuses in one sentence what it can not plan', function (array $arguments, string $says) {
+    [$status, , $output, $error] = prism('plan', ...$arguments);
+    expect($status)->toBe(2)->and($output)->toBe('')->and($error)->toContain($says)->and(substr_count(trim($error), "\n"))->toBe(0);
+})->with([
+    'no folder' => [['--photo', PHOTO, '--drawer', DRAWER], '--out'],
+    'no photo' => [['--photo', '/nowhere.jpg', '--drawer', DRAWER, '--out', OUT], 'nowhere.jpg'],
+    'words for a photo' => [['--photo', DRAWER, '--drawer', DRAWER, '--out', OUT], 'not a picture'],
+    'too many zones' => [['--photo', PHOTO, '--drawer', DRAWER, '--zones', '21', '--out', OUT], 'between 1 and 20'],
+    'an unknown school' => [['--photo', PHOTO, '--drawer', DRAWER, '--school', 'mood=good', '--out', OUT], 'values=…'],
+]);
+
+it('tells what works on what, fades, and stands in, in JSON', function () {
+    [$status, $table] = prism('complements', '--drawer', demoDrawer());
+    expect($status)->toBe(0)->and($table->pencils)->toHaveCount(24)->and($table->pencils[0]->standsOutBy)->toBeString();
+    [$status, $ramp] = prism('ramp', '--drawer', demoDrawer(), '--pencils', '604,617,624', '--pressure', 'light', '--steps', '11');
+    expect($status)->toBe(0)->and($ramp->steps)->toHaveCount(11)->and($ramp->overlaps)->toHaveCount(2)->and($ramp->unevenness)->toBeLessThan(1.5);
+    [$status, $found] = prism('substitute', '--drawer', demoDrawer(), '--line', dirname(__DIR__, 2).'/demo/lines/slipway.csv', '--pencil', '618');
+    expect($status)->toBe(0)->and($found->heavy->deltaE00)->toBeLessThan($found->nearest->deltaE00Heavy);
+    [$status, $match] = prism('match', '--drawer', demoDrawer(), '--target', '#4a6a8a', '--mode', 'value-only', '--count', '1', '--max-passes', '3');
+    expect($status)->toBe(0)->and(abs($match->recipes[0]->valueError))->toBeLessThan(0.1);
+    [$status, , , $error] = prism('ramp', '--drawer', demoDrawer(), '--pencils', '604');
+    expect($status)->toBe(2)->and($error)->toContain('pencils in a ramp');
+});

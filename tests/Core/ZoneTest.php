@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Patchwork;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\ToneFit;
+use KnottyPrism\Core\Photo\Zone;
+use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Photo\ZoneTargets;
+
+/** A picture made of places: L*, a*, b* at each pixel as a function of x and y. */
+function gridOf(int $width, int $height, Closure $labAt): PixelGrid
+{
+    $bytes = '';
+    for ($y = 0; $y < $height; $y++) {
+        for ($x = 0; $x < $width; $x++) {
+            $srgb = Srgb::ofXyz((new Lab(...$labAt($x, $y)))->xyz());
+            $bytes .= chr((int) round(255 * $srgb->red)).chr((int) round(255 * $srgb->green)).chr((int) round(255 * $srgb->blue));
+        }
+    }
+
+    return PixelGrid::ofSrgb($width, $height, $bytes);
+}
+
+/** Six areas that anyone would tell apart: sky, mountain, meadow, a red roof, a dark door, a white wall; all a little noisy. */
+function village(): PixelGrid
+{
+    mt_srand(9);
+
+    return gridOf(150, 110, static function (int $x, int $y): array {
+        $noise = mt_rand(-15, 15) / 10;
+        [$l, $a, $b] = match (true) {
+            $y < 40 && $y < 40 - 0.4 * abs($x - 90) + 10 && $x > 40 => [45, 4, -14],
+            $y < 40 => [80, -4, -14],
+            $x > 20 && $x < 80 && $y > 46 && $y < 62 => [42, 40, 28],
+            $x > 44 && $x < 56 && $y > 72 && $y < 96 => [16, 2, 4],
+            $x > 20 && $x < 80 && $y >= 62 && $y < 96 => [97, 0, 1],
+            default => [58, -24, 34],
+        };
+
+        return [max(0, min(100, $l + $noise)), $a + mt_rand(-10, 10) / 10, $b + mt_rand(-10, 10) / 10];
+    });
+}
+
+it('finds the areas that anyone would name, with clean borders, and names each differently', function () {
+    $grid = village();
+    $map = ZoneMap::proposed($grid, 12);
+    expect(count($map->zones))->toBeGreaterThanOrEqual(6)->toBeLessThanOrEqual(12)
+        ->and(array_sum(array_map(static fn (Zone $z): float => $z->area, $map->zones)))->toEqualWithDelta(1.0, 1e-9)
+        ->and(array_unique(array_map(static fn (Zone $z): string => $z->name, $map->zones)))->toHaveCount(count($map->zones));
+    // Places well inside each area fall into six different zones, and none of them into a neighbour's.
+    $inside = ['sky' => [10, 8], 'mountain' => [90, 30], 'roof' => [50, 54], 'door' => [50, 84], 'wall' => [30, 80], 'meadow' => [120, 80]];
+    $zones = array_map(static fn (array $p): int => $map->labels[$p[1] * 150 + $p[0]], $inside);
+    expect(array_unique($zones))->toHaveCount(6);
+    foreach ($inside as [$x, $y]) {
+        $zone = $map->zones[$map->labels[$y * 150 + $x]];
+        expect($zone->targets['mid']->deltaE00($grid->lab($y * 150 + $x)))->toBeLessThan(3.0);
+    }
+    expect($map->zones[$zones['wall']]->keptWhite)->toBeGreaterThan(0.8)->and($map->zones[$zones['meadow']]->keptWhite)->toBeLessThan(0.01)
+        ->and($map->zones[$zones['roof']]->name)->toContain('red')->and($map->zones[$zones['door']]->box[0])->toBeGreaterThan(0.25);
+    // Clean: every zone is one piece.
+    $pieces = Patchwork::joined($map->labels, 150, 110, 0);
+    expect(count(array_unique($pieces)))->toBe(count($map->zones));
+});
+
+it('keeps to the number of zones asked for, on any picture', function () {
+    mt_srand(2);
+    $noise = gridOf(64, 48, static fn (): array => [mt_rand(0, 100), mt_rand(-40, 40), mt_rand(-40, 40)]);
+    expect(count(ZoneMap::proposed($noise, 8)->zones))->toBeLessThanOrEqual(8);
+    $flat = ZoneMap::proposed(gridOf(40, 30, static fn (): array => [60, 5, 5]));
+    expect($flat->zones)->not->toBe([])->and($flat->zones[0]->targets)->toHaveKey('mid')->not->toHaveKey('accent');
+    expect(fn () => ZoneMap::proposed($noise, 21))->toThrow(OutOfRange::class)->and(fn () => PixelGrid::ofSrgb(4, 4, 'abc'))->toThrow(OutOfRange::class);
+    expect(ZoneMap::proposed(gridOf(3, 2, static fn (int $x): array => [30 * $x, 0, 0]))->zones)->not->toBe([]);
+});
+
+it('takes its targets from bands of value that no glint and no speck can move', function () {
+    $ramp = static fn (int $x, int $y): array => [30 + 0.4 * $x, 10, 20];
+    $clean = gridOf(100, 40, $ramp);
+    $specks = gridOf(100, 40, static fn (int $x, int $y): array => ($x * 7 + $y * 13) % 97 === 0 ? [99, 0, 0] : (($x * 5 + $y * 3) % 89 === 0 ? [2, 0, 0] : $ramp($x, $y)));
+    $all = range(0, 3999);
+    [$before, $after] = [ZoneTargets::of($clean, $all), ZoneTargets::of($specks, $all)];
+    foreach (['light', 'mid', 'dark'] as $role) {
+        expect($after[$role]->deltaE00($before[$role]))->toBeLessThan(1.5);
+    }
+    expect($before['light']->l)->toBeGreaterThan($before['mid']->l + 8)->and($before['dark']->l)->toBeLessThan($before['mid']->l - 8);
+    $patch = gridOf(100, 40, static fn (int $x, int $y): array => $x < 10 && $y < 10 ? [55, 60, 40] : [60, 0, 0]);
+    expect(ZoneTargets::of($patch, $all)['accent']->a)->toBeGreaterThan(50.0)->and(ZoneTargets::of($clean, $all))->not->toHaveKey('accent');
+});
+
+it('fits tones without turning their order round or moving the middle, and says what is out of reach', function () {
+    $lightness = array_map(static fn (int $i): float => $i / 10, range(20, 1000));
+    $fit = new ToneFit($lightness, 20.0, 95.0);
+    $last = -1.0;
+    for ($l = 0; $l <= 100; $l++) {
+        $fitted = $fit->fitted(new Lab($l, 3, 4));
+        expect($fitted->l)->toBeGreaterThanOrEqual($last)->toBeGreaterThanOrEqual(20.0)->toBeLessThanOrEqual(95.0)->and($fitted->a)->toBe(3.0);
+        $last = $fitted->l;
+    }
+    expect($fit->fitted(new Lab(57, 0, 0))->l)->toBe(57.0)->and($fit->words())->toContain('darkest 17 %')->toContain('lightest 4 %')
+        ->and((new ToneFit([30.0, 60.0, 90.0], 20.0, 95.0))->words())->toBe('')
+        ->and((new ToneFit([30.0, 60.0, 90.0], 20.0, 95.0))->fitted(new Lab(30, 0, 0))->l)->toBe(30.0);
+});
