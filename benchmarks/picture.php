@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+// Whole pictures: zones, plan, palette, preview. ./bench --picture runs it; it takes some minutes.
+
+use Benchmarks\Table;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\Atlas;
+use KnottyPrism\Core\Planning\AtlasShelf;
+use KnottyPrism\Core\Planning\Forecast;
+use KnottyPrism\Core\Planning\Moves;
+use KnottyPrism\Core\Planning\PaletteSearch;
+use KnottyPrism\Core\Planning\PicturePlan;
+use KnottyPrism\Core\Planning\PicturePlanner;
+use KnottyPrism\Core\Planning\Preview;
+use KnottyPrism\Core\Planning\RecipePlanner;
+use KnottyPrism\Core\Planning\Rules;
+use KnottyPrism\Core\Planning\School;
+
+require __DIR__.'/../vendor/autoload.php';
+
+/** The demo's photo at a size. */
+function photo(string $light, int $width): PixelGrid
+{
+    $image = new Imagick(__DIR__."/../demo/photos/low-water-$light.jpg");
+    $image->resizeImage($width, intdiv($width * 3, 4), Imagick::FILTER_BOX, 1);
+    $image->setImageDepth(8);
+    $image->setFormat('rgb');
+    $image->setImageFormat('rgb');
+
+    return PixelGrid::ofSrgb($width, intdiv($width * 3, 4), $image->getImageBlob());
+}
+
+/** Both lines' pencils, as if all were owned. */
+function shelf(int $count): Drawer
+{
+    $lines = '';
+    foreach (['slipway', 'foghorn'] as $line) {
+        $text = str_replace(',no', ',yes', (string) file_get_contents(__DIR__."/../demo/lines/$line.csv"));
+        $lines .= $lines === '' ? $text : substr($text, (int) strpos($text, "\n") + 1);
+    }
+    $pencils = DrawerFile::drawer($lines)->usable()->pencils;
+    $step = count($pencils) / $count;
+
+    return new Drawer(array_map(static fn (int $i) => $pencils[(int) ($i * $step)], range(0, min($count, count($pencils)) - 1)));
+}
+
+$shelf = new class implements AtlasShelf
+{
+    /** @var array<string, string> */
+    private array $kept = [];
+
+    public function fetch(string $key): ?string
+    {
+        return $this->kept[$key] ?? null;
+    }
+
+    public function keep(string $key, string $packed): void
+    {
+        $this->kept[$key] = $packed;
+    }
+};
+$paper = Paper::whiteMedium();
+$demo = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
+$grid = photo('morning', 240);
+
+Table::head('whole pictures: the demo photo, 12 zones, all their targets');
+Table::row('zones proposed, 240 × 180', Table::times(3, static fn () => ZoneMap::proposed($grid, 12)), 's', 'under 5', 2);
+$map = ZoneMap::proposed($grid, 12);
+$planWith = static fn (Drawer $drawer): PicturePlan => (new PicturePlanner($drawer, $paper, School::free(), $shelf))->plan($grid, $map);
+foreach ([24 => $demo, 60 => shelf(60), 119 => shelf(119)] as $count => $drawer) {
+    Table::row("planned cold, $count pencils", Table::times(1, static fn () => $planWith($drawer)), 's', $count === 24 ? 'under 10' : ($count > 100 ? 'under 30' : ''), 2);
+    Table::row('  planned again, atlas kept', Table::times(1, static fn () => $planWith($drawer)), 's', '', 2);
+    $plan = $planWith($drawer);
+    printf("%-58s %12.2f\n", sprintf('  mean ΔE00 by area, %d targets, %d pencils used', count($plan->targets), count($plan->palette)), $plan->meanDeltaE00());
+}
+$planner = new RecipePlanner($demo, $paper, School::free(), $shelf);
+$plan = $planWith($demo);
+$targets = $plan->targetsOf(0);
+Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => array_map(static fn ($t) => $planner->recipesFor($t->fitted, 5, 1), $targets)), 's', 'under 1', 2);
+
+$large = photo('morning', 1154);
+$preview = new Preview($plan);
+Table::row(sprintf('preview of %.2f megapixels, one step', $large->count() / 1e6), Table::times(3, static fn () => $preview->after(3, $large->width, $large->height, $large->l)), 's', 'under 3', 2);
+
+Table::head("\npalettes against trying all");
+foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
+    $moves = new Moves(new Drawer(array_slice($demo->usable()->pencils, 0, $of)), $paper);
+    $atlas = Atlas::of($moves);
+    $search = new PaletteSearch(count($moves->pencils));
+    foreach ($plan->targets as $target) {
+        $search->add(new Forecast($moves, $atlas, $target->fitted, new Rules(School::free(), $moves, $target->fitted, [])), $target->weight);
+    }
+    $best = [];
+    $times = Table::times(1, static function () use (&$best, $search, $choose): void {
+        $best = $search->best($choose);
+    });
+    $least = INF;
+    /** @param  list<int>  $set */
+    $all = static function (int $from, array $set) use (&$all, &$least, $choose, $search, $moves): void {
+        if (count($set) === $choose) {
+            $least = min($least, $search->cost(array_values($set)));
+
+            return;
+        }
+        for ($i = $from; $i < count($moves->pencils); $i++) {
+            $all($i + 1, array_values([...$set, $i]));
+        }
+    };
+    $all(0, []);
+    printf("%-58s %12.3f %12.3f   within 2 %%: %+.1f %%\n", "$choose of $of: chosen, best of all", $search->cost($best), $least, 100 * ($search->cost($best) / $least - 1));
+    Table::row('  chosen in', $times, 's', '', 2);
+}
+
+Table::head("\nnatural colours after the tone fit, 24 pencils: 120 pixels of each photo");
+foreach (['morning', 'evening'] as $light) {
+    $pixels = photo($light, 240);
+    $tone = (new PicturePlanner($demo, $paper, School::free()))->toneOf($pixels);
+    $closest = $single = [];
+    mt_srand(6);
+    for ($n = 0; $n < 120; $n++) {
+        $target = $tone->fitted($pixels->lab(mt_rand(0, $pixels->count() - 1)));
+        $closest[] = $planner->recipesFor($target, 5, 1)[0]->comparison->deltaE00;
+        $single[] = $planner->nearestSingle($target)->comparison->deltaE00;
+    }
+    printf("%-58s %12.2f %12.2f   median under 1.5, p90 under 4\n", "$light: ΔE00 of the closest, median and p90", Table::quantile($closest, 0.5), Table::quantile($closest, 0.9));
+    printf("%-58s %12.2f %12.2f\n", "$light: ΔE00 of the nearest single pencil, median and p90", Table::quantile($single, 0.5), Table::quantile($single, 0.9));
+}
+printf("%-58s %12s\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB');
