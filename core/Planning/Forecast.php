@@ -19,6 +19,9 @@ final readonly class Forecast
     /** Beyond this predicted distance a prediction is not worth a trial. */
     private const FARTHEST = 8.0;
 
+    /** A pass that lays less than this share of its film changes nothing that the stack without it is not. */
+    private const NOTHING = 0.01;
+
     /** Share of its film on bare paper that a pass in a stack lays, on the whole. */
     private const EXCHANGE = 0.75;
 
@@ -135,7 +138,7 @@ final readonly class Forecast
                 $gb2 = $g2[$b];
                 for ($mark = 0; $mark < Moves::MARKS; $mark++) {
                     $s = $this->atlas->pairShares[$mark][$at];
-                    if ($x + $s * ($lowH[$mark] + $lowG[$b][$mark]) > $limit || $x + $s * ($highH[$mark] + $highG[$b][$mark]) < -$limit) {
+                    if ($s < self::NOTHING || $x + $s * ($lowH[$mark] + $lowG[$b][$mark]) > $limit || $x + $s * ($highH[$mark] + $highG[$b][$mark]) < -$limit) {
                         continue;
                     }
                     for ($c = $mark; $c < $n; $c += Moves::MARKS) {

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Photos\PhotoIntake;
+use App\Photos\Raster;
+use App\Presenters\PicturePresenter;
+use App\Services\KeptAtlases;
+use App\Services\SpotDesk;
+use Illuminate\Support\Facades\Cache;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\AtlasShelf;
+use KnottyPrism\Core\Planning\PicturePlanner;
+use KnottyPrism\Core\Planning\School;
+
+/** A store for atlases that counts what is asked of it. */
+function countedShelf(): AtlasShelf
+{
+    return new class implements AtlasShelf
+    {
+        /** @var array<string, string> */
+        public array $kept = [];
+
+        public int $fetched = 0;
+
+        public function fetch(string $key): ?string
+        {
+            $this->fetched++;
+
+            return $this->kept[$key] ?? null;
+        }
+
+        public function keep(string $key, string $packed): void
+        {
+            $this->kept[$key] = $packed;
+        }
+    };
+}
+
+it('makes an atlas once for a drawer and a paper, and anew when either changes', function () {
+    $user = $this->artistWithDrawer();
+    $study = $this->study($user);
+    $shelf = countedShelf();
+    $this->app->instance(AtlasShelf::class, $shelf);
+    $desk = app(SpotDesk::class);
+    $first = $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
+    $desk->recipes($user, $study, Lab::ofHex('#6e8f7d'));
+    expect($shelf->kept)->toHaveCount(1)->and($shelf->fetched)->toBe(2);
+    $study->paper = 'warm grey';
+    $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
+    $user->pencils()->where('number', '735')->update(['owned' => false]);
+    $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
+    expect($shelf->kept)->toHaveCount(3);
+
+    // What was kept gives the same answer as what was made; and what is damaged is made again.
+    $study->paper = 'white medium';
+    $user->pencils()->where('number', '735')->update(['owned' => true]);
+    Cache::flush();
+    expect($desk->recipes($user, $study, Lab::ofHex('#6e8f7c')))->toEqual($first);
+    $shelf->kept = array_map(static fn (string $packed): string => substr($packed, 0, 1000), $shelf->kept);
+    Cache::flush();
+    expect($desk->recipes($user, $study, Lab::ofHex('#6e8f7c')))->toEqual($first);
+});
+
+it('keeps bytes as they are in a store of their own', function () {
+    $kept = new KeptAtlases(Cache::store('atlases'));
+    $bytes = random_bytes(5000);
+    $kept->keep('atlas/test/'.bin2hex(random_bytes(4)), 'other');
+    $kept->keep('atlas/test', $bytes);
+    expect($kept->fetch('atlas/test'))->toBe($bytes)->and($kept->fetch('atlas/none'))->toBeNull();
+});
+
+it('scales a photo by means, and writes pixels that read back the same', function () {
+    $pixels = str_repeat("\x10\x20\x30", 8).str_repeat("\xf0\xe0\xd0", 8);
+    $raster = new Raster(4, 4, $pixels);
+    $read = new Imagick;
+    $read->readImageBlob($raster->png());
+    expect($read->getImageFormat())->toBe('PNG')->and($read->exportImagePixels(0, 0, 4, 4, 'RGB', Imagick::PIXEL_CHAR))->toBe(array_values(array_map(ord(...), str_split($pixels))));
+    $copy = (new PhotoIntake)->take(base_path('demo/photos/low-water-evening.jpg'));
+    $small = Raster::scaled($copy, 240);
+    expect([$small->width, $small->height])->toBe([240, 180])->and(strlen($small->pixels))->toBe(3 * 240 * 180);
+    $mean = static fn (string $bytes): float => array_sum(array_map(ord(...), str_split($bytes))) / strlen($bytes);
+    expect($mean($small->pixels))->toEqualWithDelta($mean(substr($copy->pixels, 0)), 1.0);
+    expect(fn () => new Raster(2, 2, 'abc'))->toThrow(KnottyPrism\Core\Error\OutOfRange::class);
+});
+
+it('writes a plan with every figure in its range and nothing left out', function () {
+    mt_srand(3);
+    $bytes = '';
+    for ($i = 0; $i < 60 * 40; $i++) {
+        $bytes .= $i % 60 < 30 ? chr(200 + mt_rand(0, 5)).chr(60).chr(50) : chr(240).chr(238).chr(230 + mt_rand(0, 5));
+    }
+    $grid = PixelGrid::ofSrgb(60, 40, $bytes);
+    $drawer = DrawerFile::drawer("number,heavy,owned\n1,#c03028,yes\n2,#f0d020,yes\n3,#202024,yes\n4,#3060b0,no\n");
+    $plan = PicturePresenter::plan((new PicturePlanner($drawer, Paper::whiteMedium(), School::free()))->plan($grid, ZoneMap::proposed($grid, 4), maxPasses: 2));
+    expect(array_sum(array_column($plan['zones'], 'area')))->toEqualWithDelta(1.0, 0.001)
+        ->and($plan['palette'][0]['assumed'])->toContain('binder')->and($plan['order'][0]['step'])->toBe(1)
+        ->and(array_column($plan['paletteCurve'], 'pencils'))->toBe([3]);
+    foreach ($plan['zones'] as $zone) {
+        expect($zone['targets'])->not->toBe([])->and($zone['box'][0])->toBeLessThan($zone['box'][2]);
+        foreach ($zone['targets'] as $target) {
+            expect((array) $target['recipe']['assumed'])->toHaveKeys($target['recipe']['pencils'])->and($target['recipe']['passes'])->not->toBe([]);
+        }
+    }
+});
