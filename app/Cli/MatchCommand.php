@@ -6,7 +6,6 @@ namespace App\Cli;
 
 use App\Presenters\Figures;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Planning\Caution;
 use KnottyPrism\Core\Planning\Mode;
@@ -38,10 +37,8 @@ final class MatchCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $target = Lab::ofHex($this->required($input, 'target'));
-        $settings = array_values(array_filter(explode(',', (string) $input->getOption('school')), static fn (string $s): bool => $s !== ''));
-        $mode = Mode::tryFrom($this->required($input, 'mode')) ?? throw UnreadableText::choice('--mode', array_column(Mode::cases(), 'value'), $this->required($input, 'mode'));
         [$passes, $count] = [$this->whole($input, 'max-passes', 8) ?? RecipePlanner::MOST_PASSES, $this->whole($input, 'count', 4) ?? 4];
-        $planner = new RecipePlanner($this->drawer($input), $this->paper($input), School::ofSettings($settings), mode: $mode);
+        $planner = new RecipePlanner($this->drawer($input), $this->paper($input), School::ofSettings(self::list($input, 'school')), mode: $this->mode($input));
         $single = $planner->nearestSingle($target);
         $this->json($output, [
             'target' => ['hex' => Figures::colour($target)['hex'], 'lab' => Figures::lab($target)],

@@ -12,6 +12,7 @@ use Illuminate\Contracts\Console\Kernel;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\Mode;
 use KnottyPrism\Core\Planning\PicturePlan;
 use KnottyPrism\Core\Planning\PicturePlanner;
 use KnottyPrism\Core\Planning\PlannedTarget;
@@ -40,6 +41,9 @@ final class PlanCommand extends Command
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
             ->addOption('pencils', null, InputOption::VALUE_REQUIRED, 'at most so many for the whole picture')
+            ->addOption('keep', null, InputOption::VALUE_REQUIRED, 'pencils that the palette must hold, ID,ID…', '')
+            ->addOption('without', null, InputOption::VALUE_REQUIRED, 'pencils that it must not, ID,ID…', '')
+            ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
             ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…', '')
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
             ->addOption('out', null, InputOption::VALUE_REQUIRED, 'folder to write into');
@@ -49,7 +53,7 @@ final class PlanCommand extends Command
     {
         $out = rtrim($this->required($input, 'out'), '/');
         $photo = $this->readable($this->required($input, 'photo'));
-        $school = School::ofSettings(array_values(array_filter(explode(',', (string) $input->getOption('school')), static fn (string $s): bool => $s !== '')));
+        $school = School::ofSettings(self::list($input, 'school'));
         $zones = (int) $this->whole($input, 'zones', ZoneMap::MOST);
         $pencils = $this->whole($input, 'pencils', 1000);
         $drawer = $this->drawer($input);
@@ -62,8 +66,8 @@ final class PlanCommand extends Command
             $small = Raster::scaled($copy, self::ZONE_SIDE);
             $large = Raster::scaled($copy, self::PREVIEW_SIDE);
             $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
-            $planner = new PicturePlanner($drawer, $paper, $school, progress: $this->progress($output));
-            $plan = $planner->plan($grid, ZoneMap::proposed($grid, $zones), $pencils);
+            $planner = new PicturePlanner($drawer, $paper, $school, progress: $this->progress($output), mode: $this->mode($input));
+            $plan = $planner->plan($grid, ZoneMap::proposed($grid, $zones), $pencils, lockedIn: self::list($input, 'keep'), lockedOut: self::list($input, 'without'));
             self::folder($staging);
             $this->previews($plan, $large, $staging, $output);
             $this->card($plan, pathinfo($photo, PATHINFO_FILENAME), $staging);

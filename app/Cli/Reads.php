@@ -12,6 +12,7 @@ use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Planning\Mode;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -55,6 +56,17 @@ trait Reads
         $paper = $this->required($input, 'paper');
 
         return is_file($paper) ? PaperJson::read($this->file($paper)) : PaperShelf::named($paper);
+    }
+
+    private function mode(InputInterface $input): Mode
+    {
+        return Mode::tryFrom($this->required($input, 'mode')) ?? throw UnreadableText::choice('--mode', array_column(Mode::cases(), 'value'), $this->required($input, 'mode'));
+    }
+
+    /** @return list<string> the parts of an option between commas */
+    private static function list(InputInterface $input, string $option): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode(',', (string) $input->getOption($option))), static fn (string $part): bool => $part !== ''));
     }
 
     /** A whole number from 1, or null where the option is not given. */

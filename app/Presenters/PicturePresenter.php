@@ -8,6 +8,7 @@ use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Planning\Caution;
 use KnottyPrism\Core\Planning\PicturePlan;
 use KnottyPrism\Core\Planning\PlannedTarget;
+use KnottyPrism\Core\Planning\ZoneCaution;
 
 /** A whole picture's plan in the form of docs/cli.md. */
 final class PicturePresenter
@@ -18,14 +19,27 @@ final class PicturePresenter
         return [
             'paper' => $plan->paper->name,
             'zones' => array_map(static fn (int $zone): array => self::zone($plan, $zone), array_keys($plan->map->zones)),
-            'palette' => array_map(static fn (Pencil $p): array => ['pencil' => $p->id(), 'number' => $p->record->number, 'name' => $p->record->name, 'assumed' => $p->assumed], $plan->palette),
+            'palette' => self::palette($plan->palette),
             'paletteCurve' => array_map(static fn (int $pencils, float $cost): array => ['pencils' => $pencils, 'meanDeltaE00' => Figures::difference($cost)], array_keys($plan->curve), $plan->curve),
             'bestPurchase' => $plan->purchase === null ? null : ['pencil' => $plan->purchase['pencil']->id(), 'gain' => Figures::difference($plan->purchase['gain'])],
             'toneFit' => ['darkest' => round($plan->tone->darkest, 2), 'lightest' => round($plan->tone->lightest, 2), 'tooDark' => Figures::share($plan->tone->tooDark), 'tooLight' => Figures::share($plan->tone->tooLight), 'words' => $plan->tone->words()],
-            'cautions' => array_map(static fn (array $c): array => ['code' => $c['code']->value, 'zones' => array_map(static fn (int $z): string => $plan->map->zones[$z]->name, $c['zones']), 'text' => $c['text'], 'remedy' => $c['remedy']], $plan->cautions),
+            'cautions' => array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zones' => array_map(static fn (int $z): string => $plan->map->zones[$z]->name, $c->zones), 'text' => $c->text, 'remedy' => $c->remedy], $plan->cautions),
             'order' => array_map(static fn (array $o): array => ['step' => $o['step'], 'zone' => $plan->map->zones[$o['zone']]->name, 'role' => $o['role']], $plan->order()),
             'meanDeltaE00' => Figures::difference($plan->meanDeltaE00()),
         ];
+    }
+
+    /**
+     * Three pencils are named for their part: light, mid, dark.
+     *
+     * @param  list<Pencil>  $palette  lightest first
+     * @return list<array<string, mixed>>
+     */
+    private static function palette(array $palette): array
+    {
+        $parts = count($palette) === 3 ? ['light', 'mid', 'dark'] : [];
+
+        return array_map(static fn (int $i, Pencil $p): array => ['pencil' => $p->id(), 'number' => $p->record->number, 'name' => $p->record->name, 'part' => $parts[$i] ?? null, 'assumed' => $p->assumed], array_keys($palette), $palette);
     }
 
     /** @return array<string, mixed> */

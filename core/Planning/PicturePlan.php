@@ -16,7 +16,7 @@ final readonly class PicturePlan
      * @param  list<PlannedTarget>  $targets
      * @param  list<Pencil>  $palette  the pencils that the recipes use, lightest first
      * @param  array<int, float>  $curve  mean ΔE00 by the number of pencils, by forecast
-     * @param  list<array{code: CautionCode, zones: list<int>, text: string, remedy: string}>  $cautions
+     * @param  list<ZoneCaution>  $cautions
      * @param  array{pencil: Pencil, gain: float}|null  $purchase  the known pencil not at hand that would help most, and by how much mean ΔE00
      */
     public function __construct(

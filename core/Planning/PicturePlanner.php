@@ -49,23 +49,28 @@ final class PicturePlanner
         private readonly School $school,
         private readonly ?AtlasShelf $shelf = null,
         private readonly ?\Closure $progress = null,
+        private readonly Mode $mode = Mode::ColourAndValue,
     ) {
     }
 
     /**
      * @param  ?int  $pencils  at most so many for the whole picture; null for what the school says
      * @param  array<int, float>  $importance  by zone, 1 where nothing is said
+     * @param  list<string>  $lockedIn  identifiers of pencils that the palette must hold
+     * @param  list<string>  $lockedOut  and of those that it must not
      */
-    public function plan(PixelGrid $grid, ZoneMap $map, ?int $pencils = null, int $maxPasses = RecipePlanner::MOST_PASSES, array $importance = []): PicturePlan
+    public function plan(PixelGrid $grid, ZoneMap $map, ?int $pencils = null, int $maxPasses = RecipePlanner::MOST_PASSES, array $importance = [], array $lockedIn = [], array $lockedOut = []): PicturePlan
     {
         $tone = $this->toneOf($grid);
         $wanted = $this->wanted($map, $tone, $importance);
-        $hand = $this->drawer->usable();
-        $search = $this->paletteSearch($hand, $wanted);
+        $hand = $this->drawer->usable()->without(self::identifiers($this->drawer, $lockedOut));
+        $lockedIn = self::identifiers($hand, $lockedIn);
+        $search = $this->paletteSearch($hand, $wanted, $lockedIn);
         $pencils ??= $this->school->mostPencils();
         if ($pencils !== null && $pencils < count($hand->pencils)) {
             $from = $search['pencils'];
-            $hand = new Drawer(array_map(static fn (int $p): Pencil => $from[$p], $search['search']->best($pencils)));
+            $in = array_values(array_filter(array_keys($from), static fn (int $p): bool => in_array($from[$p]->id(), $lockedIn, true)));
+            $hand = new Drawer(array_map(static fn (int $p): Pencil => $from[$p], $search['search']->best($pencils, $in)));
         }
         $targets = $this->recipes($hand, $wanted, $maxPasses);
         $palette = (new Stack(array_merge(...array_map(static fn (PlannedTarget $t): array => $t->recipe->stack->passes(), $targets))))->pencils();
@@ -78,7 +83,7 @@ final class PicturePlanner
             $targets,
             $palette,
             $search['search']->curve(...self::CURVE),
-            ZoneCautions::in($map->zones, $map->borders(), $grid->count(), $targets),
+            $this->cautions($map, $grid->count(), $targets, $hand),
             $this->purchase($targets),
         );
     }
@@ -125,7 +130,7 @@ final class PicturePlanner
     private function recipes(Drawer $hand, array $wanted, int $maxPasses): array
     {
         $missing = array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned);
-        $planner = new RecipePlanner(new Drawer([...$hand->pencils, ...array_values($missing)]), $this->paper, $this->school, $this->shelf);
+        $planner = new RecipePlanner(new Drawer([...$hand->pencils, ...array_values($missing)]), $this->paper, $this->school, $this->shelf, $this->mode);
         $free = null;
         $targets = $inZone = $inPicture = [];
         foreach ($wanted as $i => ['zone' => $zone, 'role' => $role, 'seen' => $seen, 'fitted' => $fitted, 'weight' => $weight]) {
@@ -138,7 +143,7 @@ final class PicturePlanner
                 $recipe = $planner->recipesFor($fitted, $maxPasses, 1, $strangeness)[0];
             } catch (SchoolRefuses) {
                 // A school may forbid what one target needs; the picture is planned all the same, in a free school there.
-                $free ??= new RecipePlanner($hand, $this->paper, School::free(), $this->shelf);
+                $free ??= new RecipePlanner($hand, $this->paper, School::free(), $this->shelf, $this->mode);
                 $recipe = $free->recipesFor($fitted, $maxPasses, 1, $strangeness)[0];
             }
             foreach ($recipe->stack->pencils() as $pencil) {
@@ -153,18 +158,19 @@ final class PicturePlanner
 
     /**
      * @param  list<array{zone: int, role: string, seen: Lab, fitted: Lab, weight: float}>  $wanted
+     * @param  list<string>  $lockedIn
      * @return array{search: PaletteSearch, pencils: list<Pencil>}
      */
-    private function paletteSearch(Drawer $hand, array $wanted): array
+    private function paletteSearch(Drawer $hand, array $wanted, array $lockedIn): array
     {
         $clusters = $this->clusters($wanted);
-        $pencils = count($hand->pencils) <= self::CHOSEN_FROM ? $hand->pencils : $this->promising($hand, $clusters);
+        $pencils = count($hand->pencils) <= self::CHOSEN_FROM ? $hand->pencils : $this->promising($hand, $clusters, $lockedIn);
         $moves = new Moves(new Drawer($pencils), $this->paper);
         $atlas = Atlas::of($moves);
         $search = new PaletteSearch(count($pencils));
         foreach ($clusters as $i => ['fitted' => $target, 'weight' => $weight]) {
             $this->tell('palette', $i, count($clusters));
-            $search->add(new Forecast($moves, $atlas, $target, new Rules(School::free(), $moves, $target, [])), $weight);
+            $search->add(new Forecast($moves, $atlas, $target, new Rules(School::free(), $moves, $target, []), $this->mode), $weight);
         }
         $this->tell('palette', count($clusters), count($clusters));
 
@@ -175,13 +181,17 @@ final class PicturePlanner
      * Of a large drawer, those that most often are among the first for a target.
      *
      * @param  list<array{fitted: Lab, weight: float}>  $clusters
+     * @param  list<string>  $lockedIn
      * @return list<Pencil>
      */
-    private function promising(Drawer $hand, array $clusters): array
+    private function promising(Drawer $hand, array $clusters, array $lockedIn): array
     {
         $shortlist = new Shortlist(new Moves($hand, $this->paper));
-        $score = [];
+        $score = array_fill_keys($lockedIn, INF);
         $byId = [];
+        foreach ($lockedIn as $id) {
+            $byId[$id] = $hand->pencil($id);
+        }
         foreach ($clusters as ['fitted' => $target, 'weight' => $weight]) {
             foreach ($shortlist->for($target)->pencils as $rank => $pencil) {
                 $byId[$pencil->id()] = $pencil;
@@ -250,6 +260,29 @@ final class PicturePlanner
         }
 
         return $least;
+    }
+
+    /**
+     * What to mind between and within zones; where a recipe can be found that removes it, with that recipe.
+     *
+     * @param  list<PlannedTarget>  $targets
+     * @return list<ZoneCaution>
+     */
+    private function cautions(ZoneMap $map, int $pixels, array $targets, Drawer $hand): array
+    {
+        $found = ZoneCautions::in($map->zones, $map->borders(), $pixels, $targets);
+        $planner = $found === [] ? null : new RecipePlanner($hand, $this->paper, $this->school, $this->shelf, $this->mode);
+
+        return array_map(fn (ZoneCaution $c): ZoneCaution => $planner === null ? $c : $c->tried($planner, $targets), $found);
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<string> in full, as the drawer knows them
+     */
+    private static function identifiers(Drawer $drawer, array $ids): array
+    {
+        return array_map(static fn (string $id): string => $drawer->pencil($id)->id(), $ids);
     }
 
     private function tell(string $what, int $done, int $of): void

@@ -26,7 +26,7 @@ final class ZoneCautions
      * @param  array<int, array<int, int>>  $borders  pixel edges that zones share
      * @param  int  $pixels  of the whole picture
      * @param  list<PlannedTarget>  $targets
-     * @return list<array{code: CautionCode, zones: list<int>, text: string, remedy: string}>
+     * @return list<ZoneCaution>
      */
     public static function in(array $zones, array $borders, int $pixels, array $targets): array
     {
@@ -48,7 +48,8 @@ final class ZoneCautions
                 if (abs($steps) < self::ONE_STEP && $mids[$one]->deltaE00($mids[$other]) < self::TOLD_APART) {
                     [$lighter, $darker] = $steps >= 0 ? [$one, $other] : [$other, $one];
                     $push = $mids[$darker]->l > 50 ? sprintf('Push "%s" darker along the border.', $zones[$darker]->name) : sprintf('Keep "%s" lighter along the border.', $zones[$lighter]->name);
-                    $cautions[] = ['code' => CautionCode::Twins, 'zones' => [$one, $other], 'text' => sprintf('"%s" and "%s" touch and end %.1f value steps apart.', $zones[$one]->name, $zones[$other]->name, abs($steps)), 'remedy' => $push];
+                    $down = $mids[$darker]->l > 50;
+                    $cautions[] = new ZoneCaution(CautionCode::Twins, [$one, $other], sprintf('"%s" and "%s" touch and end %.1f value steps apart.', $zones[$one]->name, $zones[$other]->name, abs($steps)), $push, $down ? $darker : $lighter, 'mid', $down);
                 }
             }
         }
@@ -59,7 +60,7 @@ final class ZoneCautions
     /**
      * @param  list<Zone>  $zones
      * @param  list<PlannedTarget>  $targets
-     * @return list<array{code: CautionCode, zones: list<int>, text: string, remedy: string}>
+     * @return list<ZoneCaution>
      */
     private static function flat(array $zones, array $targets): array
     {
@@ -76,7 +77,7 @@ final class ZoneCautions
             foreach (['light', 'dark'] as $role) {
                 $pencils = $recipes[$role]->stack->pencils();
                 if (count($pencils) === 1 && $range >= self::HAS_FORM) {
-                    $cautions[] = ['code' => CautionCode::Flat, 'zones' => [$zone], 'text' => sprintf('All the %ss of "%s" are %s alone.', $role, $zones[$zone]->name, $pencils[0]->record->number), 'remedy' => 'Vary it with a neighbour of the same value.'];
+                    $cautions[] = new ZoneCaution(CautionCode::Flat, [$zone], sprintf('All the %ss of "%s" are %s alone.', $role, $zones[$zone]->name, $pencils[0]->record->number), 'Vary it with a neighbour of the same value.', $zone, $role);
                 }
             }
         }

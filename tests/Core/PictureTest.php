@@ -28,6 +28,7 @@ use KnottyPrism\Core\Planning\RecipePlanner;
 use KnottyPrism\Core\Planning\Rules;
 use KnottyPrism\Core\Planning\School;
 use KnottyPrism\Core\Planning\Substitute;
+use KnottyPrism\Core\Planning\ZoneCaution;
 use Tests\Core\Pencils;
 
 const EIGHT = ['yellow', 'red', 'violet', 'blue', 'green', 'black', 'orange', 'white'];
@@ -108,13 +109,20 @@ it('names the pencil whose purchase would help the picture most', function () {
 it('marks zones that touch and end alike, and forms that one pencil makes alone', function () {
     $twins = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [52, 10, 20] : [55, 4, 20]);
     $map = ZoneMap::ofLabels($twins, array_map(static fn (int $at): int => $at % 60 < 30 ? 0 : 1, range(0, 2399)));
-    $codes = static fn (ZoneMap $m, $grid, Drawer $drawer): array => array_map(static fn (array $c): CautionCode => $c['code'], (new PicturePlanner($drawer, Paper::whiteMedium(), School::free()))->plan($grid, $m, maxPasses: 2)->cautions);
+    $codes = static fn (ZoneMap $m, $grid, Drawer $drawer): array => array_map(static function (ZoneCaution $c): CautionCode {
+        expect($c->remedied)->not->toBeNull($c->text)->and($c->remedy)->toContain('Tried');
+
+        return $c->code;
+    }, (new PicturePlanner($drawer, Paper::whiteMedium(), School::free()))->plan($grid, $m, maxPasses: 2)->cautions);
     expect($codes($map, $twins, drawerOf(EIGHT)))->toContain(CautionCode::Twins);
     $apart = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [32, 10, 20] : [70, 4, 20]);
     expect($codes(ZoneMap::ofLabels($apart, $map->labels), $apart, drawerOf(EIGHT)))->not->toContain(CautionCode::Twins);
-    $form = gridOf(60, 40, static fn (int $x, int $y): array => [35 + 0.8 * $x, 0, 0]);
-    $one = ZoneMap::ofLabels($form, array_fill(0, 2400, 0));
-    expect($codes($one, $form, drawerOf(['black'])))->toContain(CautionCode::Flat);
+    // A form in one red, from a light coat to a heavy one: the planner takes the red alone, and finds what varies it.
+    [$light, $heavy] = [Pencils::colour('red@0.35'), Pencils::colour('red@0.80 red@0.80')];
+    $form = gridOf(60, 40, static fn (int $x, int $y): array => array_map(static fn (float $from, float $to): float => $from + ($to - $from) * $x / 59, $light->toArray(), $heavy->toArray()));
+    $plan = (new PicturePlanner(drawerOf(['red', 'orange', 'pale magenta']), Paper::whiteMedium(), School::free()))->plan($form, ZoneMap::ofLabels($form, array_fill(0, 2400, 0)), maxPasses: 2);
+    $flat = array_values(array_filter($plan->cautions, static fn (ZoneCaution $c): bool => $c->code === CautionCode::Flat));
+    expect($flat)->not->toBe([])->and(count($flat[0]->remedied?->stack->pencils() ?? []))->toBeGreaterThan(1)->and($flat[0]->remedy)->toContain('Tried');
 });
 
 it('shows the bare paper first and the planned colours in the end, coarser after the early passes', function () {
