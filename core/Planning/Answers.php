@@ -25,6 +25,12 @@ final class Answers
     /** The tier at which estimates have failed and steadiness itself is improved. */
     private const STEADIED_EXACTLY_FROM = 1;
 
+    /** Changes laid in a round of that: each takes a millisecond. */
+    private const TRIED_EXACTLY = 20;
+
+    /** A hand tells two recipes apart when one sways by less than this share of the other. */
+    private const CLEARLY = 0.92;
+
     /** Price of being farther than a steadier recipe may be, per ΔE00, while steadiness is improved. */
     public const PER_FAR = 10.0;
 
@@ -94,36 +100,68 @@ final class Answers
             $this->chosen[RecipeLabel::Closest->value] = $asClose;
             $steadiest = $closest;
         }
+        $steadiest ??= $this->fewestIfSteadier($closest);
         if ($steadiest !== null) {
             $this->chosen[RecipeLabel::Steadiest->value] = $steadiest;
         }
     }
 
-    /** The steadiest of the near stacks that use other pencils, if it is steadier than the closest. */
-    private function steadier(Candidate $closest): ?Candidate
+    /** The recipe of fewest pencils, when it is steadier than the closest and another of as few pencils can take its place. */
+    private function fewestIfSteadier(Candidate $closest): ?Candidate
     {
-        $least = $this->swing($closest);
-        foreach (self::STEADIER_MAY_COST as $tier => $cost) {
-            $near = array_filter($this->pool->steadiestPerPencils($closest->deltaE00 + $cost), fn (Candidate $c): bool => ! $this->isTaken($c));
-            $near = array_slice($near, 0, self::STEADIED);
-            $best = null;
-            $itsSwing = INF;
-            foreach ($near as $candidate) {
-                $swing = $this->swing($candidate);
-                if ($swing < $itsSwing) {
-                    [$best, $itsSwing] = [$candidate, $swing];
-                }
-            }
-            if ($best !== null && $tier === self::STEADIED_EXACTLY_FROM && $itsSwing >= $least) {
-                // Estimates did not help: let the steadiest be improved by what its steadiness really is, which is slow but rare.
-                $best = $this->refinement?->improve($best, fn (Candidate $c): float => $this->swing($c) + self::PER_FAR * max(0.0, $c->deltaE00 - $closest->deltaE00 - $cost), 40);
-            }
-            if ($best !== null && $this->swing($best) < $least && ! $this->isTaken($best)) {
-                return $best;
+        $fewest = $this->chosen[RecipeLabel::FewestPencils->value] ?? null;
+        if ($fewest === null || $this->swing($fewest) >= $this->swing($closest)) {
+            return null;
+        }
+        $limit = max($closest->deltaE00 + self::FEWER_MAY_COST, self::CLOSE_ENOUGH);
+        foreach ($this->pool->cheapestPerPencils() as $candidate) {
+            if ($candidate->pencilCount() === $fewest->pencilCount() && $candidate->deltaE00 <= $limit && ! $this->isTaken($candidate)) {
+                $this->chosen[RecipeLabel::FewestPencils->value] = $candidate;
+
+                return $fewest;
             }
         }
 
         return null;
+    }
+
+    /** The steadiest of the near stacks that use other pencils, if it is steadier than the closest; clearly so where that can be had. */
+    private function steadier(Candidate $closest): ?Candidate
+    {
+        $least = $this->swing($closest);
+        $hardly = null;
+        foreach (self::STEADIER_MAY_COST as $tier => $cost) {
+            [$best, $swing] = $this->steadiestWithin($closest->deltaE00 + $cost);
+            if ($best !== null && $tier === self::STEADIED_EXACTLY_FROM && $swing >= $least) {
+                // Estimates did not help: let the steadiest be improved by what its steadiness really is, which is slow but rare.
+                $best = $this->refinement?->improve($best, fn (Candidate $c): float => $this->swing($c) + self::PER_FAR * max(0.0, $c->deltaE00 - $closest->deltaE00 - $cost), self::TRIED_EXACTLY) ?? $best;
+                $swing = $this->swing($best);
+            }
+            if ($best !== null && $swing < $least && ! $this->isTaken($best)) {
+                if ($swing < $least * self::CLEARLY) {
+                    return $best;
+                }
+                $hardly ??= $best;
+            }
+        }
+
+        return $hardly;
+    }
+
+    /** @return array{?Candidate, float} the steadiest with other pencils than those taken, and its RMS ΔE00 in an ordinary hand */
+    private function steadiestWithin(float $deltaE00): array
+    {
+        $near = array_filter($this->pool->steadiestPerPencils($deltaE00), fn (Candidate $c): bool => ! $this->isTaken($c));
+        $best = null;
+        $least = INF;
+        foreach (array_slice($near, 0, self::STEADIED) as $candidate) {
+            $swing = $this->swing($candidate);
+            if ($swing < $least) {
+                [$best, $least] = [$candidate, $swing];
+            }
+        }
+
+        return [$best, $least];
     }
 
     /** A stack of other pencils that is as close as the one chosen for its price, which is the steadiest of all near ones itself. */

@@ -62,22 +62,22 @@ final readonly class Atlas
         $this->interplay = $this->solveInterplay();
     }
 
-    public static function of(Moves $moves): self
+    /** @param  ?PairBook  $book  where pairs laid for other moves of the same pencils are remembered */
+    public static function of(Moves $moves, ?PairBook $book = null): self
     {
         $bare = new Sheet($moves->paper);
         $pairs = [[], [], []];
         $singleShares = $pairShares = array_fill(0, Moves::MARKS, []);
         $looks = [];
-        foreach ($moves->passes as $first) {
+        foreach ($moves->passes as $below => $first) {
             $one = clone $bare;
             LayPass::onto($one, $first->pencil, $first->pressure);
             $looks[] = Look::at($one)->logs;
             self::append($singleShares, $moves->shares($one));
-            foreach ($moves->passes as $second) {
-                $two = clone $one;
-                LayPass::onto($two, $second->pencil, $second->pressure);
-                self::append($pairs, Look::at($two)->logs);
-                self::append($pairShares, $moves->shares($two));
+            foreach ($moves->passes as $above => $second) {
+                [$logs, $shares] = $book === null ? PairBook::laid($moves, $one, $second) : $book->look($moves, $one, $below, $above);
+                self::append($pairs, $logs);
+                self::append($pairShares, $shares);
             }
         }
 

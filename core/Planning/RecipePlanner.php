@@ -19,7 +19,7 @@ use KnottyPrism\Core\Medium\Swatch;
 final class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     public const MOST_PASSES = 5;
 
@@ -27,6 +27,9 @@ final class RecipePlanner
     private const REFINED = 8;
 
     private const REFINED_BENEATH = 2;
+
+    /** Share of the stacks laid where a search looks for one further answer. */
+    private const LESS_EFFORT = 0.5;
 
     private const REFINED_STEADY = 4;
 
@@ -48,6 +51,8 @@ final class RecipePlanner
     private ?Atlas $atlas = null;
 
     private ?Shortlist $shortlist = null;
+
+    private ?PairBook $book = null;
 
     /** @throws OutOfRange when the drawer has no pencil that may be used */
     public function __construct(Drawer $drawer, private readonly Paper $paper, private readonly School $school, private readonly ?AtlasShelf $shelf = null, private readonly Mode $mode = Mode::ColourAndValue)
@@ -127,7 +132,7 @@ final class RecipePlanner
         $this->shortlist ??= new Shortlist($this->moves);
         $moves = new Moves($this->shortlist->for($target, $wanted), $this->paper);
 
-        return [$moves, Atlas::of($moves)];
+        return [$moves, Atlas::of($moves, $this->book ??= new PairBook)];
     }
 
     private function atlasOfDrawer(): Atlas
@@ -168,7 +173,7 @@ final class RecipePlanner
     private function searchFor(Forecast $forecast, Moves $moves, Rules $rules, Objective $objective, array $firsts, int $maxPasses, int $refined, int $steadied): array
     {
         $pool = new Pool($objective);
-        $search = new StackSearch($moves, $forecast, $pool, $rules);
+        $search = new StackSearch($moves, $forecast, $pool, $rules, $refined < self::REFINED ? self::LESS_EFFORT : 1.0);
         $search->run($firsts, $maxPasses);
         $refinement = new Refinement($search, $forecast, $pool, $rules, $firsts);
         foreach (array_slice($pool->cheapestPerPencils(), 0, $refined) as $candidate) {

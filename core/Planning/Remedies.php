@@ -29,7 +29,7 @@ final readonly class Remedies
     private const SUBSTITUTES = 10;
 
     /** The same for each pass where no single one is the cause. */
-    private const SUBSTITUTES_EACH = 4;
+    private const SUBSTITUTES_EACH = 2;
 
     /** Stacks whose steadiness is worked out. */
     private const STEADIED = 8;

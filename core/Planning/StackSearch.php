@@ -18,12 +18,14 @@ final readonly class StackSearch
 
     private const PAIRS = 24;
 
-    private const TRIPLES = 130;
+    private const TRIPLES = 150;
 
     private const TRIPLES_MENDED = 110;
 
     /** Forecast triples among which those of few pencils are looked for, and how many of them are laid besides. */
     private const TRIPLES_SIFTED = 2000;
+
+    private const ALL_MARKS = 60;
 
     private const PLAIN_TRIPLES = 14;
 
@@ -39,7 +41,7 @@ final readonly class StackSearch
 
     public Candidate $bare;
 
-    public function __construct(private Moves $moves, private Forecast $forecast, private Pool $pool, private Rules $rules)
+    public function __construct(private Moves $moves, private Forecast $forecast, private Pool $pool, private Rules $rules, private float $effort = 1.0)
     {
         $this->bare = Candidate::bare(new Sheet($moves->paper), $forecast->target);
     }
@@ -87,6 +89,8 @@ final readonly class StackSearch
     private function triples(array $firsts): array
     {
         $n = count($this->moves->passes);
+        // First passes of many pencils are forecast at every other mark: refinement finds the marks between.
+        $firsts = count($firsts) <= self::ALL_MARKS ? $firsts : array_values(array_filter($firsts, static fn (int $m): bool => $m % Moves::MARKS % 2 === 0));
         $stacks = [];
         foreach (array_keys($this->forecast->triples($firsts, self::TRIPLES_SIFTED)) as $key) {
             $stack = [intdiv($key, $n * $n), intdiv($key, $n) % $n, $key % $n];
@@ -94,11 +98,11 @@ final readonly class StackSearch
                 $stacks[] = $stack;
             }
         }
-        $few = array_filter(array_slice($stacks, self::TRIPLES), static fn (array $s): bool => count(array_unique(array_map(Moves::pencilOf(...), $s))) < 3);
-        $laid = $this->layTriples([...array_slice($stacks, 0, self::TRIPLES), ...array_slice($few, 0, self::PLAIN_TRIPLES)]);
-        $mended = $this->mended(array_slice($stacks, self::TRIPLES), $laid);
+        $few = array_filter(array_slice($stacks, $this->some(self::TRIPLES)), static fn (array $s): bool => count(array_unique(array_map(Moves::pencilOf(...), $s))) < 3);
+        $laid = $this->layTriples([...array_slice($stacks, 0, $this->some(self::TRIPLES)), ...array_slice($few, 0, $this->some(self::PLAIN_TRIPLES))]);
+        $mended = $this->mended(array_slice($stacks, $this->some(self::TRIPLES)), $laid);
 
-        return [...$laid, ...$this->layTriples(array_slice($mended, 0, self::TRIPLES_MENDED))];
+        return [...$laid, ...$this->layTriples(array_slice($mended, 0, $this->some(self::TRIPLES_MENDED)))];
     }
 
     /**
@@ -180,12 +184,17 @@ final readonly class StackSearch
                     $laid[] = $this->offered($this->extend($candidate, $move));
                 }
             }
-            if (++$growing >= self::GROWN) {
+            if (++$growing >= $this->some(self::GROWN)) {
                 break;
             }
         }
 
         return $laid;
+    }
+
+    private function some(int $count): int
+    {
+        return max(1, (int) round($this->effort * $count));
     }
 
     /** @param  list<int>  $stack */
