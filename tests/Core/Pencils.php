@@ -15,6 +15,7 @@ use KnottyPrism\Core\Medium\PencilFit;
 use KnottyPrism\Core\Medium\PencilRecord;
 use KnottyPrism\Core\Medium\Sheet;
 use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Planning\AtlasShelf;
 
 /** Ordinary made-up pencils, and stacks of them written short: "yellow@0.55 black@0.35 solvent". */
 final class Pencils
@@ -33,6 +34,28 @@ final class Pencils
         [$hex, $opacity] = self::ORDINARY[$name];
 
         return self::$made[$name] ??= PencilFit::of(new PencilRecord('', str_replace(' ', '-', $name), $name, $hex, Binder::Wax, opacity: $opacity));
+    }
+
+    /** Keeps atlases for as long as the tests run: most of them search the same drawer. */
+    public static function shelf(): AtlasShelf
+    {
+        static $shelf = null;
+
+        return $shelf ??= new class implements AtlasShelf
+        {
+            /** @var array<string, string> */
+            private array $kept = [];
+
+            public function fetch(string $key): ?string
+            {
+                return $this->kept[$key] ?? null;
+            }
+
+            public function keep(string $key, string $packed): void
+            {
+                $this->kept[$key] = $packed;
+            }
+        };
     }
 
     /** @return list<string> */

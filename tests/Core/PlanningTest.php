@@ -31,7 +31,7 @@ const ORDINARY_COLOURS = [
 ];
 
 it('comes within a just-visible difference or two of ordinary colours, far nearer than any single pencil', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
     $closest = $single = [];
     foreach (ORDINARY_COLOURS as $hex) {
         $recipes = $planner->recipesFor(Lab::ofHex($hex));
@@ -82,7 +82,7 @@ it('finds what an exhaustive trial of all two-pass stacks finds, or better', fun
 });
 
 it('names as steadiest only what is steadier than the closest', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), PaperShelf::named('white smooth'), School::free());
+    $planner = new RecipePlanner(theDemoDrawer(), PaperShelf::named('white smooth'), School::free(), Pencils::shelf());
     foreach (array_slice(ORDINARY_COLOURS, 0, 6) as $hex) {
         $byLabel = [];
         foreach ($planner->recipesFor(Lab::ofHex($hex)) as $recipe) {
@@ -98,7 +98,7 @@ it('names as steadiest only what is steadier than the closest', function () {
 });
 
 it('gives the same answer every time and writes it so that it can be read back', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
     $once = $planner->recipesFor(Lab::ofHex('#7c6a58'))[0];
     expect($planner->recipesFor(Lab::ofHex('#7c6a58'))[0]->stack->text())->toBe($once->stack->text());
     $again = Prediction::of(StackText::read($once->stack->text(), theDemoDrawer()), Paper::whiteMedium());

@@ -25,7 +25,7 @@ use Tests\Core\Pencils;
  */
 function recipesOf(string ...$settings): array
 {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(array_values($settings)));
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(array_values($settings)), Pencils::shelf());
 
     return array_merge(...array_map(static fn (string $hex): array => $planner->recipesFor(Lab::ofHex($hex), 4), ['#4a3b30', '#b5651d', '#d8d2bc']));
 }
@@ -84,7 +84,7 @@ it('lays nothing foreign beneath where nothing is wanted', function () {
 
 it('takes the complement from the wheel or from what the paper shows, as the school says', function () {
     expectEvery(recipesOf('beneath=complement', 'neutralising=traditional'), static fn (array $laid, Recipe $r): bool => ArtistWheel::apart(Oklch::ofLab($r->target)->hueDegrees, $laid[0]->hue->hueDegrees) >= 145);
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(['beneath=complement']));
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(['beneath=complement']), Pencils::shelf());
     foreach ($planner->recipesFor(Lab::ofHex('#b5651d'), 4) as $recipe) {
         $computed = array_map(static fn (Complement $c): string => $c->pencil->id(), $planner->complements()->neutralisersOf($planner->nearestSingle(Lab::ofHex('#b5651d'))->stack->pencils()[0]));
         expect($computed)->toContain($recipe->stack->passes()[0]->pencil->id());
