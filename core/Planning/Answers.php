@@ -10,6 +10,9 @@ use KnottyPrism\Core\Medium\Steadiness;
 /** Chooses clearly different answers out of what a search has laid: no two with the same set of pencils. */
 final class Answers
 {
+    /** A price this much higher is a colour that no eye tells from the cheapest, ΔE00. */
+    private const AS_CLOSE = 0.08;
+
     /** How much worse than the closest a recipe with fewer pencils may be, ΔE00. */
     private const FEWER_MAY_COST = 1.5;
 
@@ -48,9 +51,9 @@ final class Answers
         if ($perPencils === []) {
             return [];
         }
-        $closest = $perPencils[0];
+        $closest = $this->closest($perPencils);
         $this->chosen = [RecipeLabel::Closest->value => $closest];
-        $fewest = $count > 1 ? $this->fewest($closest, array_slice($perPencils, 1)) : null;
+        $fewest = $count > 1 ? $this->fewest($closest, array_values(array_filter($perPencils, static fn (Candidate $c): bool => $c !== $closest))) : null;
         if ($fewest !== null) {
             $this->chosen[RecipeLabel::FewestPencils->value] = $fewest;
         }
@@ -80,6 +83,24 @@ final class Answers
         }
 
         return $best;
+    }
+
+    /**
+     * Of those that no eye tells from the cheapest, the one that a hand sways least.
+     *
+     * @param  non-empty-list<Candidate>  $perPencils  cheapest first
+     */
+    private function closest(array $perPencils): Candidate
+    {
+        $closest = $perPencils[0];
+        $limit = $this->pool->objective->price($closest) + self::AS_CLOSE;
+        foreach ($perPencils as $candidate) {
+            if ($this->pool->objective->price($candidate) <= $limit && $candidate->sway < $closest->sway) {
+                $closest = $candidate;
+            }
+        }
+
+        return $closest;
     }
 
     /** @param  list<Candidate>  $others  cheapest first */

@@ -19,7 +19,7 @@ use KnottyPrism\Core\Medium\Swatch;
 final class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 4;
+    public const VERSION = 5;
 
     public const MOST_PASSES = 5;
 
