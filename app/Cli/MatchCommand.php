@@ -6,10 +6,7 @@ namespace App\Cli;
 
 use App\Presenters\Figures;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Planning\Caution;
 use KnottyPrism\Core\Planning\Mode;
-use KnottyPrism\Core\Planning\Recipe;
 use KnottyPrism\Core\Planning\RecipePlanner;
 use KnottyPrism\Core\Planning\School;
 use Symfony\Component\Console\Command\Command;
@@ -43,23 +40,9 @@ final class MatchCommand extends Command
         $this->json($output, [
             'target' => ['hex' => Figures::colour($target)['hex'], 'lab' => Figures::lab($target)],
             'nearestSingle' => ['pencil' => $single->stack->pencils()[0]->id(), 'deltaE00' => Figures::difference($single->comparison->deltaE00)],
-            'recipes' => array_map(self::recipe(...), $planner->recipesFor($target, $passes, $count)),
+            'recipes' => array_map(Figures::recipe(...), $planner->recipesFor($target, $passes, $count)),
         ]);
 
         return self::SUCCESS;
-    }
-
-    /** @return array<string, mixed> */
-    private static function recipe(Recipe $recipe): array
-    {
-        return [
-            'label' => $recipe->label->value,
-            'stack' => $recipe->stack->text(),
-            ...Figures::result($recipe),
-            'pencils' => array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()),
-            'assumed' => Figures::assumed($recipe),
-            'passes' => Figures::passes($recipe->prediction),
-            'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code->value, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
-        ];
     }
 }

@@ -72,7 +72,7 @@ final class PlanCommand extends Command
             $this->previews($plan, $large, $staging, $output);
             $this->card($plan, pathinfo($photo, PATHINFO_FILENAME), $staging);
             $answer = [...PicturePresenter::plan($plan), 'seconds' => round((hrtime(true) - $start) / 1e9, 2)];
-            file_put_contents("$staging/plan.json", json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n");
+            file_put_contents("$staging/plan.json", self::encoded($answer)."\n");
             self::publish($staging, $out);
         } catch (Interrupted $interrupted) {
             self::say($output, 'prism: '.$interrupted->getMessage());

@@ -86,6 +86,12 @@ trait Reads
     /** @param  array<mixed>  $data */
     private function json(OutputInterface $output, array $data): void
     {
-        $output->writeln(json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $output->writeln(self::encoded($data), OutputInterface::OUTPUT_RAW);
+    }
+
+    /** @param  array<mixed>  $data */
+    private static function encoded(array $data): string
+    {
+        return json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
     }
 }

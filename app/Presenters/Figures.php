@@ -8,8 +8,10 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\ValueScale;
 use KnottyPrism\Core\Medium\Finish;
+use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Prediction;
 use KnottyPrism\Core\Medium\StepPrediction;
+use KnottyPrism\Core\Planning\Caution;
 use KnottyPrism\Core\Planning\Recipe;
 
 /** The core's figures as they are written in JSON, on the command line and over the API alike, each to a fixed precision. */
@@ -73,5 +75,25 @@ final class Figures
         }
 
         return (object) $assumed;
+    }
+
+    /** @return array<string, mixed> a recipe as the command line writes it */
+    public static function recipe(Recipe $recipe): array
+    {
+        return [
+            'label' => $recipe->label->value,
+            'stack' => $recipe->stack->text(),
+            ...self::result($recipe),
+            'pencils' => array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()),
+            'assumed' => self::assumed($recipe),
+            'passes' => self::passes($recipe->prediction),
+            'cautions' => self::cautions($recipe),
+        ];
+    }
+
+    /** @return list<array{code: string, step: int, text: string, remedy: string}> */
+    public static function cautions(Recipe $recipe): array
+    {
+        return array_map(static fn (Caution $c): array => ['code' => $c->code->value, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions);
     }
 }

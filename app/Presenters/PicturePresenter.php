@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Presenters;
 
 use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Planning\Caution;
 use KnottyPrism\Core\Planning\PicturePlan;
 use KnottyPrism\Core\Planning\PlannedTarget;
 use KnottyPrism\Core\Planning\ZoneCaution;
@@ -62,21 +61,11 @@ final class PicturePresenter
     /** @return array<string, mixed> */
     private static function target(PlannedTarget $target): array
     {
-        $recipe = $target->recipe;
-
         return [
             'role' => $target->role,
             'lab' => Figures::lab($target->seen),
             'fittedLab' => Figures::lab($target->fitted),
-            'recipe' => [
-                'label' => $recipe->label->value,
-                'stack' => $recipe->stack->text(),
-                ...Figures::result($recipe),
-                'pencils' => array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()),
-                'assumed' => Figures::assumed($recipe),
-                'passes' => Figures::passes($recipe->prediction),
-                'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code->value, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
-            ],
+            'recipe' => Figures::recipe($target->recipe),
         ];
     }
 

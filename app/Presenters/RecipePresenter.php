@@ -55,7 +55,7 @@ final class RecipePresenter
             'steadinessWords' => self::steadiness($recipe->prediction->steadiness),
             'toothWords' => self::tooth($recipe->prediction->toothUsed()),
             'passes' => self::passes($recipe->prediction),
-            'cautions' => array_map(static fn (Caution $c): array => ['code' => $c->code->value, 'step' => $c->step, 'text' => $c->text, 'remedy' => $c->remedy], $recipe->cautions),
+            'cautions' => Figures::cautions($recipe),
         ];
     }
 

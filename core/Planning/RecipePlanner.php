@@ -192,7 +192,7 @@ final class RecipePlanner
     /** @param  array<string, Candidate>  $taken */
     private function withComplementBeneath(Moves $moves, Atlas $atlas, Rules $rules, Objective $objective, Lab $target, Pencil $main, int $maxPasses, array $taken): ?Candidate
     {
-        $complements = array_slice($this->neutralisersFor($target, $main), 0, self::COMPLEMENTS);
+        $complements = $this->neutralisersFor($target, $main);
         $firsts = array_filter(array_intersect($moves->with($complements), $rules->firsts), static fn (int $m): bool => $moves->passes[$m]->pressure <= self::BENEATH_PRESSURE);
         [$pool] = $this->search($moves, $atlas, $rules, $objective, $target, array_values($firsts), $maxPasses, self::REFINED_BENEATH, 0);
         $used = array_map(static fn (Candidate $c): string => $c->pencilKey(), $taken);

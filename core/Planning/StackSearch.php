@@ -25,9 +25,10 @@ final readonly class StackSearch
     /** Forecast triples among which those of few pencils are looked for, and how many of them are laid besides. */
     private const TRIPLES_SIFTED = 2000;
 
-    private const ALL_MARKS = 60;
-
     private const PLAIN_TRIPLES = 14;
+
+    /** Up to so many first passes are forecast at all their marks. */
+    private const ALL_MARKS = 60;
 
     /** Stacks that grow by a further pass, at most so many with the same pencils, and the passes tried on each. */
     private const GROWN = 36;
