@@ -19,7 +19,7 @@ use KnottyPrism\Core\Medium\Swatch;
 final class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 5;
+    public const VERSION = 6;
 
     public const MOST_PASSES = 5;
 
@@ -152,28 +152,28 @@ final class RecipePlanner
      * @param  list<int>  $firsts
      * @return array{Pool, ?Refinement} what was laid (after the finish, where there is one), and what can improve it further
      */
-    private function search(Moves $moves, Atlas $atlas, Rules $rules, Objective $objective, Lab $target, array $firsts, int $maxPasses, int $refined, int $steadied): array
+    private function search(Moves $moves, Atlas $atlas, Rules $rules, Objective $objective, Lab $target, array $firsts, int $maxPasses, int $refined, int $steadied, float $effort = 1.0): array
     {
         if ($firsts === []) {
             return [new Pool($objective), null];
         }
         if ($rules->finish !== null) {
-            $unfinished = fn (Lab $aim): array => $this->searchFor(new Forecast($moves, $atlas, $aim, $rules, $this->mode), $moves, $rules, $objective, $firsts, $maxPasses, 0, 0);
+            $unfinished = fn (Lab $aim): array => $this->searchFor(new Forecast($moves, $atlas, $aim, $rules, $this->mode), $moves, $rules, $objective, $firsts, $maxPasses, 0, 0, $effort);
 
             return [(new Finishing($rules->finish, $target, $this->mode, $objective))->run($unfinished), null];
         }
 
-        return $this->searchFor(new Forecast($moves, $atlas, $target, $rules, $this->mode), $moves, $rules, $objective, $firsts, $maxPasses, $refined, $steadied);
+        return $this->searchFor(new Forecast($moves, $atlas, $target, $rules, $this->mode), $moves, $rules, $objective, $firsts, $maxPasses, $refined, $steadied, $effort);
     }
 
     /**
      * @param  list<int>  $firsts
      * @return array{Pool, Refinement}
      */
-    private function searchFor(Forecast $forecast, Moves $moves, Rules $rules, Objective $objective, array $firsts, int $maxPasses, int $refined, int $steadied): array
+    private function searchFor(Forecast $forecast, Moves $moves, Rules $rules, Objective $objective, array $firsts, int $maxPasses, int $refined, int $steadied, float $effort = 1.0): array
     {
         $pool = new Pool($objective);
-        $search = new StackSearch($moves, $forecast, $pool, $rules, $refined < self::REFINED ? self::LESS_EFFORT : 1.0);
+        $search = new StackSearch($moves, $forecast, $pool, $rules, $effort);
         $search->run($firsts, $maxPasses);
         $refinement = new Refinement($search, $forecast, $pool, $rules, $firsts);
         foreach (array_slice($pool->cheapestPerPencils(), 0, $refined) as $candidate) {
@@ -194,7 +194,7 @@ final class RecipePlanner
     {
         $complements = $this->neutralisersFor($target, $main);
         $firsts = array_filter(array_intersect($moves->with($complements), $rules->firsts), static fn (int $m): bool => $moves->passes[$m]->pressure <= self::BENEATH_PRESSURE);
-        [$pool] = $this->search($moves, $atlas, $rules, $objective, $target, array_values($firsts), $maxPasses, self::REFINED_BENEATH, 0);
+        [$pool] = $this->search($moves, $atlas, $rules, $objective, $target, array_values($firsts), $maxPasses, self::REFINED_BENEATH, 0, self::LESS_EFFORT);
         $used = array_map(static fn (Candidate $c): string => $c->pencilKey(), $taken);
         foreach ($pool->cheapest() as $candidate) {
             if ($candidate->pencilCount() > 1 && ! in_array($candidate->pencilKey(), $used, true)) {
