@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Planning;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\LayPass;
 use KnottyPrism\Core\Medium\Paper;
@@ -61,6 +62,7 @@ final class PicturePlanner
      */
     public function plan(PixelGrid $grid, ZoneMap $map, ?int $pencils = null, int $maxPasses = RecipePlanner::MOST_PASSES, array $importance = [], array $lockedIn = [], array $lockedOut = []): PicturePlan
     {
+        OutOfRange::check('the number of pencils that may be used', count($this->drawer->usable()->pencils), 1, 1000);
         $tone = $this->toneOf($grid);
         $wanted = $this->wanted($map, $tone, $importance);
         $hand = $this->drawer->usable()->without(self::identifiers($this->drawer, $lockedOut));

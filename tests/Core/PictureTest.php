@@ -98,6 +98,12 @@ function collectSorted(array $values): array
     return $values;
 }
 
+it('says so when no pencil is at hand', function () {
+    $grid = village();
+    $none = new Drawer([PencilFit::of(new PencilRecord('', '1', 'Far', '#c03028', owned: false))]);
+    expect(fn () => (new PicturePlanner($none, Paper::whiteMedium(), School::free()))->plan($grid, ZoneMap::ofLabels($grid, array_fill(0, 150 * 110, 0))))->toThrow(KnottyPrism\Core\Error\OutOfRange::class, 'pencils that may be used');
+});
+
 it('names the pencil whose purchase would help the picture most', function () {
     $sky = gridOf(30, 20, static fn (int $x): array => [78 - $x / 3, -4, -16]);
     $wanted = static fn (string $number, string $hex): Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Wax, owned: false));
