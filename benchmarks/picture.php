@@ -11,8 +11,8 @@ use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\ZoneMap;
 use KnottyPrism\Core\Planning\Atlas;
-use KnottyPrism\Core\Planning\AtlasShelf;
 use KnottyPrism\Core\Planning\Forecast;
+use KnottyPrism\Core\Planning\MemoryShelf;
 use KnottyPrism\Core\Planning\Moves;
 use KnottyPrism\Core\Planning\PaletteSearch;
 use KnottyPrism\Core\Planning\PicturePlan;
@@ -50,21 +50,7 @@ function shelf(int $count): Drawer
     return new Drawer(array_map(static fn (int $i) => $pencils[(int) ($i * $step)], range(0, min($count, count($pencils)) - 1)));
 }
 
-$shelf = new class implements AtlasShelf
-{
-    /** @var array<string, string> */
-    private array $kept = [];
-
-    public function fetch(string $key): ?string
-    {
-        return $this->kept[$key] ?? null;
-    }
-
-    public function keep(string $key, string $packed): void
-    {
-        $this->kept[$key] = $packed;
-    }
-};
+$shelf = new MemoryShelf;
 $paper = Paper::whiteMedium();
 $demo = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
 $grid = photo('morning', 240);

@@ -62,4 +62,13 @@ final readonly class Stack
             $this->steps,
         ));
     }
+
+    /** As said at the desk: "101 light, then 114 medium, then solvent". */
+    public function words(): string
+    {
+        return implode(', then ', array_map(
+            static fn (Pass|Finish $s): string => $s instanceof Finish ? $s->value : sprintf('%s %s', $s->pencil->record->number, PressureMark::nearest($s->pressure)->value),
+            $this->steps,
+        ));
+    }
 }

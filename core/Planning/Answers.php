@@ -7,7 +7,10 @@ namespace KnottyPrism\Core\Planning;
 use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Medium\Steadiness;
 
-/** Chooses clearly different answers out of what a search has laid: no two with the same set of pencils. */
+/**
+ * Chooses clearly different answers out of what a search has laid: no two with the same set of pencils, but for a steadiest that
+ * needs the closest's own pencils, laid in other passes.
+ */
 final class Answers
 {
     /** A price this much higher is a colour that no eye tells from the cheapest, ΔE00. */
@@ -31,6 +34,9 @@ final class Answers
     /** Changes laid in a round of that: each takes a millisecond. */
     private const TRIED_EXACTLY = 20;
 
+    /** Stacks offered in place of one with a caution. */
+    private const LOOKED_AT = 60;
+
     /** A hand tells two recipes apart when one sways by less than this share of the other. */
     private const CLEARLY = 0.92;
 
@@ -39,6 +45,9 @@ final class Answers
 
     /** @var array<string, Candidate> by label */
     private array $chosen = [];
+
+    /** @var array<string, float> RMS ΔE00 in an ordinary hand, by stack */
+    private array $swings = [];
 
     public function __construct(private readonly Moves $moves, private readonly Rules $rules, private readonly Pool $pool, private readonly ?Refinement $refinement)
     {
@@ -62,6 +71,14 @@ final class Answers
         }
 
         return $this->chosen;
+    }
+
+    /** @return list<Stack> of what was laid up to some ΔE00, the likeliest to be free of a caution first: the steadiest, or the nearest */
+    public function likelyFreeOf(CautionCode $code, float $deltaE00): array
+    {
+        $likely = $code === CautionCode::Unsteady ? $this->pool->steadiestPerPencils($deltaE00) : $this->pool->cheapestPerPencils();
+
+        return array_map($this->stackOf(...), array_slice($likely, 0, self::LOOKED_AT));
     }
 
     /**
@@ -121,7 +138,7 @@ final class Answers
             $this->chosen[RecipeLabel::Closest->value] = $asClose;
             $steadiest = $closest;
         }
-        $steadiest ??= $this->fewestIfSteadier($closest);
+        $steadiest ??= $this->fewestIfSteadier($closest) ?? $this->inOtherPasses($closest);
         if ($steadiest !== null) {
             $this->chosen[RecipeLabel::Steadiest->value] = $steadiest;
         }
@@ -140,6 +157,20 @@ final class Answers
                 $this->chosen[RecipeLabel::FewestPencils->value] = $candidate;
 
                 return $fewest;
+            }
+        }
+
+        return null;
+    }
+
+    /** The closest's own pencils where no others are steadier: several light passes err less than a firm one, as their errings cancel. */
+    private function inOtherPasses(Candidate $closest): ?Candidate
+    {
+        foreach (self::STEADIER_MAY_COST as $cost) {
+            $near = array_filter($this->pool->steadiest($closest->deltaE00 + $cost), static fn (Candidate $c): bool => $c->pencilKey() === $closest->pencilKey());
+            [$best, $least] = $this->leastSwung($near);
+            if ($best !== null && $least < $this->swing($closest) * self::CLEARLY) {
+                return $best;
             }
         }
 
@@ -172,7 +203,15 @@ final class Answers
     /** @return array{?Candidate, float} the steadiest with other pencils than those taken, and its RMS ΔE00 in an ordinary hand */
     private function steadiestWithin(float $deltaE00): array
     {
-        $near = array_filter($this->pool->steadiestPerPencils($deltaE00), fn (Candidate $c): bool => ! $this->isTaken($c));
+        return $this->leastSwung(array_filter($this->pool->steadiestPerPencils($deltaE00), fn (Candidate $c): bool => ! $this->isTaken($c)));
+    }
+
+    /**
+     * @param  array<Candidate>  $near  by estimate the steadiest first
+     * @return array{?Candidate, float}
+     */
+    private function leastSwung(array $near): array
+    {
         $best = null;
         $least = INF;
         foreach (array_slice($near, 0, self::STEADIED) as $candidate) {
@@ -199,7 +238,7 @@ final class Answers
 
     private function swing(Candidate $candidate): float
     {
-        return Steadiness::of($this->stackOf($candidate), $this->moves->paper);
+        return $this->swings[$candidate->key()] ??= Steadiness::of($this->stackOf($candidate), $this->moves->paper);
     }
 
     public function stackOf(Candidate $candidate): Stack

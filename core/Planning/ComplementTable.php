@@ -174,7 +174,7 @@ final class ComplementTable
     /** @return list<Pencil> strong enough to neutralise; a grey, a white or a black only dulls */
     private function partnersOf(Pencil $pencil): array
     {
-        return array_values(array_filter($this->pencils, fn (Pencil $p): bool => $p !== $pencil && $this->characters[$p->id()]->family->isChromatic() && $this->characters[$p->id()]->hue->chroma >= 0.04));
+        return array_values(array_filter($this->pencils, fn (Pencil $p): bool => $p !== $pencil && $this->characters[$p->id()]->family->isChromatic() && $this->characters[$p->id()]->hue->chroma >= Rules::WEAK));
     }
 
     private function mix(?Pass $beneath, Pencil $pencil): Lab

@@ -48,7 +48,7 @@ final class PicturePlanner
         private readonly Drawer $drawer,
         private readonly Paper $paper,
         private readonly School $school,
-        private readonly ?AtlasShelf $shelf = null,
+        private readonly AtlasShelf $shelf = new MemoryShelf,
         private readonly ?\Closure $progress = null,
         private readonly Mode $mode = Mode::ColourAndValue,
     ) {

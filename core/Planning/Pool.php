@@ -51,10 +51,16 @@ final class Pool
      */
     public function steadiestPerPencils(float $deltaE00): array
     {
+        return self::firstPerPencils($this->steadiest($deltaE00));
+    }
+
+    /** @return list<Candidate> up to some ΔE00, by estimate the least swayed first */
+    public function steadiest(float $deltaE00): array
+    {
         $near = array_values(array_filter($this->candidates, static fn (Candidate $c): bool => $c->deltaE00 <= $deltaE00));
         usort($near, static fn (Candidate $a, Candidate $b): int => $a->sway <=> $b->sway);
 
-        return self::firstPerPencils($near);
+        return $near;
     }
 
     /**

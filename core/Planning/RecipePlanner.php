@@ -13,13 +13,12 @@ use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\Pass;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Medium\Swatch;
 
 /** Finds up to four clearly different recipes for one colour from one drawer on one paper, in one school of working. */
 final class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 6;
+    public const VERSION = 7;
 
     public const MOST_PASSES = 5;
 
@@ -33,9 +32,6 @@ final class RecipePlanner
 
     private const REFINED_STEADY = 4;
 
-    /** Changes laid in a round of making a stack steadier: what is nearest is not what is steadiest. */
-    private const STEADY_TRIED = 24;
-
     /** Complements tried beneath, and up to which pressure. */
     private const COMPLEMENTS = 3;
 
@@ -47,6 +43,9 @@ final class RecipePlanner
 
     /** @var list<Pencil> known but not at hand */
     private readonly array $missing;
+
+    /** @var ?list<Lab> every pass on bare paper */
+    private ?array $onBare = null;
 
     private ?Atlas $atlas = null;
 
@@ -74,19 +73,19 @@ final class RecipePlanner
         OutOfRange::check('the number of passes', $maxPasses, 1, 8);
         OutOfRange::check('the number of recipes', $count, 1, 4);
         $wantsComplement = $this->school->beneath === 'complement' || count($this->moves->pencils) > Shortlist::LENGTH;
-        $neutralisers = $wantsComplement ? $this->neutralisersFor($target, $this->nearestPencil($target)) : [];
+        $neutralisers = $wantsComplement ? $this->neutralisersFor($target, $this->nearestPass($target)->pencil) : [];
         [$moves, $atlas] = $this->groundFor($target, $neutralisers);
         $rules = new Rules($this->school, $moves, $target, $neutralisers);
         $objective = new Objective($strangeness === [] ? [] : array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $moves->pencils));
-        [$pool, $refinement] = $this->search($moves, $atlas, $rules, $objective, $target, $rules->firsts, $maxPasses, self::REFINED, $count > 2 ? self::REFINED_STEADY : 0);
+        $search = new RecipeSearch($moves, $atlas, $rules, $objective, $target, $this->mode, $maxPasses);
+        [$pool, $refinement] = $search->run($rules->firsts, self::REFINED, $count > 2 ? self::REFINED_STEADY : 0);
         $choice = new Answers($moves, $rules, $pool, $refinement);
         $answers = $choice->distinct($count);
         if ($answers === []) {
             throw SchoolRefuses::stacks($this->school->settings());
         }
         if ($this->school->beneath === 'any' && $maxPasses > 1 && count($answers) < $count) {
-            $main = $this->strongestPencil($moves, $answers[RecipeLabel::Closest->value]);
-            $beneath = $this->withComplementBeneath($moves, $atlas, $rules, $objective, $target, $main, $maxPasses, $answers);
+            $beneath = $this->withComplementBeneath($search, $answers);
             if ($beneath !== null) {
                 $answers[RecipeLabel::ComplementBeneath->value] = $beneath;
             }
@@ -94,9 +93,7 @@ final class RecipePlanner
         if (count($answers) < $count && ($other = $choice->otherPencils($answers)) !== null) {
             $answers[RecipeLabel::OtherPencils->value] = $other;
         }
-
-        $allowed = static fn (Stack $stack): bool => ($numbers = $moves->numbersOf($stack)) !== null && $rules->allow($numbers);
-        $remedies = new Remedies($this->paper, $this->moves->pencils, $this->missing, $rules->isFree() ? null : $allowed);
+        $remedies = $this->remedies($search, $choice);
         $recipes = [];
         foreach ($answers as $label => $candidate) {
             $recipes[] = Recipe::of(RecipeLabel::from($label), $target, $choice->stackOf($candidate), $this->paper, $remedies);
@@ -105,13 +102,17 @@ final class RecipePlanner
         return $recipes;
     }
 
+    private function remedies(RecipeSearch $search, Answers $choice): Remedies
+    {
+        $allowed = static fn (Stack $stack): bool => ($numbers = $search->moves->numbersOf($stack)) !== null && $search->rules->allow($numbers);
+
+        return new Remedies($this->paper, $this->moves->pencils, $this->missing, $search->rules->isFree() ? null : $allowed, $choice->likelyFreeOf(...));
+    }
+
     /** The one pencil in one pass that comes nearest, for comparison. */
     public function nearestSingle(Lab $target): Recipe
     {
-        $apart = array_map(fn (Pass $pass): float => Look::at((new Stack([$pass]))->on($this->paper))->lab->deltaE00($target), $this->moves->passes);
-        asort($apart);
-
-        return Recipe::of(RecipeLabel::Closest, $target, new Stack([$this->moves->passes[(int) array_key_first($apart)]]), $this->paper);
+        return Recipe::of(RecipeLabel::Closest, $target, new Stack([$this->nearestPass($target)]), $this->paper);
     }
 
     /** What works on what, among the pencils at hand. */
@@ -148,57 +149,18 @@ final class RecipePlanner
         return $atlas;
     }
 
-    /**
-     * @param  list<int>  $firsts
-     * @return array{Pool, ?Refinement} what was laid (after the finish, where there is one), and what can improve it further
-     */
-    private function search(Moves $moves, Atlas $atlas, Rules $rules, Objective $objective, Lab $target, array $firsts, int $maxPasses, int $refined, int $steadied, float $effort = 1.0): array
-    {
-        if ($firsts === []) {
-            return [new Pool($objective), null];
-        }
-        if ($rules->finish !== null) {
-            $unfinished = fn (Lab $aim): array => $this->searchFor(new Forecast($moves, $atlas, $aim, $rules, $this->mode), $moves, $rules, $objective, $firsts, $maxPasses, 0, 0, $effort);
-
-            return [(new Finishing($rules->finish, $target, $this->mode, $objective))->run($unfinished), null];
-        }
-
-        return $this->searchFor(new Forecast($moves, $atlas, $target, $rules, $this->mode), $moves, $rules, $objective, $firsts, $maxPasses, $refined, $steadied, $effort);
-    }
-
-    /**
-     * @param  list<int>  $firsts
-     * @return array{Pool, Refinement}
-     */
-    private function searchFor(Forecast $forecast, Moves $moves, Rules $rules, Objective $objective, array $firsts, int $maxPasses, int $refined, int $steadied, float $effort = 1.0): array
-    {
-        $pool = new Pool($objective);
-        $search = new StackSearch($moves, $forecast, $pool, $rules, $effort);
-        $search->run($firsts, $maxPasses);
-        $refinement = new Refinement($search, $forecast, $pool, $rules, $firsts);
-        foreach (array_slice($pool->cheapestPerPencils(), 0, $refined) as $candidate) {
-            $refinement->improve($candidate, $pool->objective->price(...));
-        }
-        if ($steadied > 0 && ! $pool->isEmpty()) {
-            $near = $pool->cheapest()[0]->deltaE00 + Answers::STEADIER_MAY_COST[0];
-            foreach (array_slice($pool->steadiestPerPencils($near), 0, $steadied) as $candidate) {
-                $refinement->improve($candidate, static fn (Candidate $c): float => sqrt($c->sway) + Answers::PER_FAR * max(0.0, $c->deltaE00 - $near), self::STEADY_TRIED);
-            }
-        }
-
-        return [$pool, $refinement];
-    }
-
     /** @param  array<string, Candidate>  $taken */
-    private function withComplementBeneath(Moves $moves, Atlas $atlas, Rules $rules, Objective $objective, Lab $target, Pencil $main, int $maxPasses, array $taken): ?Candidate
+    private function withComplementBeneath(RecipeSearch $search, array $taken): ?Candidate
     {
-        $complements = $this->neutralisersFor($target, $main);
-        $firsts = array_filter(array_intersect($moves->with($complements), $rules->firsts), static fn (int $m): bool => $moves->passes[$m]->pressure <= self::BENEATH_PRESSURE);
-        [$pool] = $this->search($moves, $atlas, $rules, $objective, $target, array_values($firsts), $maxPasses, self::REFINED_BENEATH, 0, self::LESS_EFFORT);
+        $closest = $taken[RecipeLabel::Closest->value];
+        $complements = $this->neutralisersFor($search->target, $this->strongestPencil($search->moves, $closest));
+        $moves = $search->moves;
+        $firsts = array_filter(array_intersect($moves->with($complements), $search->rules->firsts), static fn (int $m): bool => $moves->passes[$m]->pressure <= self::BENEATH_PRESSURE);
+        [$pool] = $search->run(array_values($firsts), self::REFINED_BENEATH, 0, self::LESS_EFFORT);
         $used = array_map(static fn (Candidate $c): string => $c->pencilKey(), $taken);
         foreach ($pool->cheapest() as $candidate) {
             if ($candidate->pencilCount() > 1 && ! in_array($candidate->pencilKey(), $used, true)) {
-                return $candidate->deltaE00 <= $taken[RecipeLabel::Closest->value]->deltaE00 + Caution::OUT_OF_REACH ? $candidate : null;
+                return $candidate->deltaE00 <= $closest->deltaE00 + Caution::OUT_OF_REACH ? $candidate : null;
             }
         }
 
@@ -214,7 +176,7 @@ final class RecipePlanner
     private function neutralisersFor(Lab $target, Pencil $main): array
     {
         $local = Oklch::ofLab($target);
-        $local = $local->chroma >= Rules::HUELESS ? $local : Oklch::ofLab(Swatch::Heavy->colourOf($main));
+        $local = $local->chroma >= Rules::HUELESS ? $local : Oklch::ofLab(Character::of($main)->heavy);
         $computed = $this->school->neutralising === 'computed' ? array_map(static fn (Complement $c): Pencil => $c->pencil, $this->complements->neutralisersOf($main)) : [];
 
         return array_slice($computed === [] ? $this->complements->facing($local) : $computed, 0, self::COMPLEMENTS);
@@ -224,13 +186,16 @@ final class RecipePlanner
     private function strongestPencil(Moves $moves, Candidate $candidate): Pencil
     {
         $pencils = (new Stack($moves->passesOf($candidate->moves)))->pencils();
-        usort($pencils, static fn (Pencil $a, Pencil $b): int => Swatch::Heavy->colourOf($b)->chroma() <=> Swatch::Heavy->colourOf($a)->chroma());
+        usort($pencils, static fn (Pencil $a, Pencil $b): int => Character::of($b)->heavy->chroma() <=> Character::of($a)->heavy->chroma());
 
         return $pencils[0];
     }
 
-    private function nearestPencil(Lab $target): Pencil
+    private function nearestPass(Lab $target): Pass
     {
-        return $this->nearestSingle($target)->stack->pencils()[0];
+        $apart = array_map(static fn (Lab $lab): float => $lab->deltaE00($target), $this->onBare ??= array_map(fn (Pass $pass): Lab => Look::at((new Stack([$pass]))->on($this->paper))->lab, $this->moves->passes));
+        asort($apart);
+
+        return $this->moves->passes[(int) array_key_first($apart)];
     }
 }

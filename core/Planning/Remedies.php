@@ -34,12 +34,16 @@ final readonly class Remedies
     /** Stacks whose steadiness is worked out. */
     private const STEADIED = 8;
 
+    /** Coats tried in place of one pass. */
+    private const COATS = ['twice' => 2, 'three times' => 3];
+
     /**
      * @param  list<Pencil>  $pencils  at hand
      * @param  list<Pencil>  $missing  known but not at hand: what could be bought
      * @param  ?\Closure(Stack): bool  $allowed  whether the school allows a stack
+     * @param  ?\Closure(CautionCode, float): list<Stack>  $otherwise  what else a search has laid up to some ΔE00, the likeliest to be free of a caution first
      */
-    public function __construct(private Paper $paper, private array $pencils, private array $missing = [], private ?\Closure $allowed = null)
+    public function __construct(private Paper $paper, private array $pencils, private array $missing = [], private ?\Closure $allowed = null, private ?\Closure $otherwise = null)
     {
     }
 
@@ -49,25 +53,56 @@ final readonly class Remedies
         if ($caution->code === CautionCode::OutOfReach) {
             return $this->nearestPurchase($caution, $stack, $target);
         }
-        $codes = $this->codesOf(Trace::of($stack, $this->paper), $target);
+        $before = $this->codesOf(Trace::of($stack, $this->paper), $target);
         $limit = $stack->steps === [] ? INF : Lab::ofReflectance($stack->on($this->paper)->meanReflectance())->deltaE00($target) + $this->mayCost($caution->code);
+        $free = fn (iterable $changes): array => $this->freeOf($caution->code, $changes, $target, $limit, array_values(array_diff(array_column(CautionCode::cases(), 'value'), $before)));
+        $changed = $free($this->changes($stack, $caution));
+        usort($changed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return $this->remedied($caution, $changed) ?? $this->remedied($caution, $free($this->otherwise($caution->code, $limit))) ?? $caution;
+    }
+
+    /**
+     * @param  iterable<string, Stack>  $changes  what to do, in words => the stack that results
+     * @param  float  $limit  ΔE00 from the target that a remedy may have
+     * @param  list<string>  $unwanted  codes that it may not bring
+     * @return list<array{float, string, Stack}> those near and free of it (steadiness is not looked at here): ΔE00, words, stack
+     */
+    private function freeOf(CautionCode $code, iterable $changes, Lab $target, float $limit, array $unwanted): array
+    {
         $near = [];
-        foreach ($this->changes($stack, $caution) as $words => $changed) {
+        foreach ($changes as $words => $changed) {
             $trace = Trace::of($changed, $this->paper);
             $apart = $trace->final()->deltaE00($target);
-            $after = $this->codesOf($trace, $target);
-            if ($apart <= $limit && ! in_array($caution->code, $after, true) && array_udiff($after, $codes, static fn (CautionCode $a, CautionCode $b): int => $a->value <=> $b->value) === [] && ($this->allowed === null || ($this->allowed)($changed))) {
+            if ($apart <= $limit && array_intersect($this->codesOf($trace, $target), [$code->value, ...$unwanted]) === [] && ($this->allowed === null || ($this->allowed)($changed))) {
                 $near[] = [$apart, $words, $changed];
             }
         }
-        usort($near, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return $near;
+    }
+
+    /**
+     * @param  list<array{float, string, Stack}>  $near
+     * @return ?Caution with the first of these that is free of it; null when none is
+     */
+    private function remedied(Caution $caution, array $near): ?Caution
+    {
         foreach (array_slice($near, 0, self::STEADIED) as [$apart, $words, $changed]) {
             if ($caution->code !== CautionCode::Unsteady || Steadiness::of($changed, $this->paper) < Caution::UNSTEADY) {
                 return $caution->with(sprintf('%s: tried, ΔE00 %.1f.', $words, $apart), $changed);
             }
         }
 
-        return $caution;
+        return null;
+    }
+
+    /** @return iterable<string, Stack> */
+    private function otherwise(CautionCode $code, float $limit): iterable
+    {
+        foreach ($this->otherwise === null ? [] : ($this->otherwise)($code, $limit) as $stack) {
+            yield "Lay {$stack->words()} instead" => $stack;
+        }
     }
 
     private function mayCost(CautionCode $code): float
@@ -75,10 +110,10 @@ final readonly class Remedies
         return in_array($code, [CautionCode::Solvent, CautionCode::Bloom, CautionCode::ToothSpent], true) ? self::MAY_COST_TO_SAVE : self::MAY_COST;
     }
 
-    /** @return list<CautionCode> */
+    /** @return list<string> */
     private function codesOf(Trace $trace, Lab $target): array
     {
-        return array_map(static fn (Caution $c): CautionCode => $c->code, Cautions::in($trace, $target, null));
+        return array_map(static fn (Caution $c): string => $c->code->value, Cautions::in($trace, $target, null));
     }
 
     /** @return iterable<string, Stack> what to do, in words => the stack that results */
@@ -110,6 +145,7 @@ final readonly class Remedies
         foreach ($steps as $i => $step) {
             if ($step instanceof Pass) {
                 yield from $this->otherPressures($steps, $i, $step);
+                yield from $this->lighterCoats($steps, $i, $step);
             }
         }
     }
@@ -139,6 +175,21 @@ final readonly class Remedies
         foreach (PressureMark::cases() as $mark) {
             if ($mark->pressure() !== $step->pressure) {
                 yield sprintf('Lay pass %d %s', $at + 1, $mark->value) => new Stack(array_values(array_replace($steps, [$at => new Pass($step->pencil, $mark->pressure())])));
+            }
+        }
+    }
+
+    /**
+     * Light coats in place of one pass: what a hand errs in one it often makes good in the next.
+     *
+     * @param  list<Pass|Finish>  $steps
+     * @return iterable<string, Stack>
+     */
+    private function lighterCoats(array $steps, int $at, Pass $step): iterable
+    {
+        foreach (PressureMark::cases() as $mark) {
+            foreach ($mark->pressure() < $step->pressure ? self::COATS : [] as $word => $coats) {
+                yield sprintf('Lay pass %d %s, %s each time', $at + 1, $word, $mark->value) => new Stack([...array_slice($steps, 0, $at), ...array_fill(0, $coats, new Pass($step->pencil, $mark->pressure())), ...array_slice($steps, $at + 1)]);
             }
         }
     }

@@ -36,7 +36,7 @@ final readonly class Rules
     public const HUELESS = 0.02;
 
     /** And below which a pencil is too weak to neutralise another. */
-    private const WEAK = 0.04;
+    public const WEAK = 0.04;
 
     /** @var list<bool> by pencil */
     private array $usable;

@@ -75,10 +75,13 @@ it('refuses in one sentence what it can not plan', function (array $arguments, s
 it('tells what works on what, fades, and stands in, in JSON', function () {
     [$status, $table] = prism('complements', '--drawer', demoDrawer());
     expect($status)->toBe(0)->and($table->pencils)->toHaveCount(24)->and($table->pencils[0]->standsOutBy)->toBeString();
+    expectSchema('complements', $table);
     [$status, $ramp] = prism('ramp', '--drawer', demoDrawer(), '--pencils', '604,617,624', '--pressure', 'light', '--steps', '11');
     expect($status)->toBe(0)->and($ramp->steps)->toHaveCount(11)->and($ramp->overlaps)->toHaveCount(2)->and($ramp->unevenness)->toBeLessThan(1.5);
+    expectSchema('ramp', $ramp);
     [$status, $found] = prism('substitute', '--drawer', demoDrawer(), '--line', dirname(__DIR__, 2).'/demo/lines/slipway.csv', '--pencil', '618');
     expect($status)->toBe(0)->and($found->heavy->deltaE00)->toBeLessThan($found->nearest->deltaE00Heavy);
+    expectSchema('substitute', $found);
     [$status, $match] = prism('match', '--drawer', demoDrawer(), '--target', '#4a6a8a', '--mode', 'value-only', '--count', '1', '--max-passes', '3');
     expect($status)->toBe(0)->and(abs($match->recipes[0]->valueError))->toBeLessThan(0.1);
     [$status, , , $error] = prism('ramp', '--drawer', demoDrawer(), '--pencils', '604');

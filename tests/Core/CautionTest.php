@@ -68,8 +68,27 @@ it('has tried the remedy that it gives', function (CautionCode $code, string $st
     [CautionCode::ValueJump, 'black@0.80 white@0.20', '#333333'],
     [CautionCode::ToothSpent, 'red@1.00 red@1.00 red@1.00 blue@0.20', '#a03030'],
     [CautionCode::Bloom, 'green@1.00', 'green@0.80'],
-    [CautionCode::Unsteady, 'yellow@0.55 black@0.20', '#b0a040'],
+    [CautionCode::Unsteady, 'red@0.55 violet@0.35', 'red@0.55 violet@0.35'],
 ]);
+
+it('finds in what it has laid a remedy for nearly every caution that pencils at hand can remove', function () {
+    $paper = Paper::whiteMedium();
+    $planner = new RecipePlanner(theDemoDrawer(), $paper, School::free(), Pencils::shelf());
+    $cautions = $remedied = 0;
+    foreach (['#2d2a26', '#b5651d', '#e6c27a', '#3d5a80', '#402020', '#778899'] as $hex) {
+        foreach ($planner->recipesFor(Lab::ofHex($hex)) as $recipe) {
+            foreach (array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code !== CautionCode::OutOfReach) as $caution) {
+                $cautions++;
+                if ($caution->remedied !== null) {
+                    $remedied++;
+                    $again = Cautions::in(Trace::of($caution->remedied, $paper), Lab::ofHex($hex), KnottyPrism\Core\Medium\Steadiness::of($caution->remedied, $paper));
+                    expect(array_map(static fn (Caution $c): CautionCode => $c->code, $again))->not->toContain($caution->code);
+                }
+            }
+        }
+    }
+    expect($cautions)->toBeGreaterThan(8)->and($remedied)->toBeGreaterThanOrEqual(0.9 * $cautions);
+});
 
 it('warns of what fades, and offers a pencil that does not', function () {
     $make = static fn (string $number, string $hex, string $fast): KnottyPrism\Core\Medium\Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Oil, lightfast: $fast));

@@ -16,6 +16,7 @@ use KnottyPrism\Core\Medium\PencilRecord;
 use KnottyPrism\Core\Medium\Sheet;
 use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Planning\AtlasShelf;
+use KnottyPrism\Core\Planning\MemoryShelf;
 
 /** Ordinary made-up pencils, and stacks of them written short: "yellow@0.55 black@0.35 solvent". */
 final class Pencils
@@ -41,21 +42,7 @@ final class Pencils
     {
         static $shelf = null;
 
-        return $shelf ??= new class implements AtlasShelf
-        {
-            /** @var array<string, string> */
-            private array $kept = [];
-
-            public function fetch(string $key): ?string
-            {
-                return $this->kept[$key] ?? null;
-            }
-
-            public function keep(string $key, string $packed): void
-            {
-                $this->kept[$key] = $packed;
-            }
-        };
+        return $shelf ??= new MemoryShelf;
     }
 
     /** @return list<string> */

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Planning;
+
+use KnottyPrism\Core\Colour\Lab;
+
+/** One colour's search: lays the stacks that by forecast come near, improves the best of them, and finishes them where the school says so. */
+final readonly class RecipeSearch
+{
+    /** Changes laid in a round of making a stack steadier: what is nearest is not what is steadiest. */
+    private const STEADY_TRIED = 24;
+
+    public function __construct(public Moves $moves, private Atlas $atlas, public Rules $rules, private Objective $objective, public Lab $target, private Mode $mode, private int $maxPasses)
+    {
+    }
+
+    /**
+     * @param  list<int>  $firsts  the passes a stack may begin with
+     * @param  int  $refined  stacks improved by small changes, each of another set of pencils
+     * @param  int  $steadied  the same for steadiness
+     * @param  float  $effort  share of the stacks laid
+     * @return array{Pool, ?Refinement} what was laid (after the finish, where there is one), and what can improve it further
+     */
+    public function run(array $firsts, int $refined, int $steadied = 0, float $effort = 1.0): array
+    {
+        if ($firsts === []) {
+            return [new Pool($this->objective), null];
+        }
+        $finish = $this->rules->finish;
+        if ($finish === null) {
+            return $this->towards($this->target, $firsts, $refined, $steadied, $effort);
+        }
+
+        return [(new Finishing($finish, $this->target, $this->mode, $this->objective))->run(fn (Lab $aim): array => $this->towards($aim, $firsts, 0, 0, $effort)), null];
+    }
+
+    /**
+     * @param  list<int>  $firsts
+     * @return array{Pool, Refinement}
+     */
+    private function towards(Lab $aim, array $firsts, int $refined, int $steadied, float $effort): array
+    {
+        $forecast = new Forecast($this->moves, $this->atlas, $aim, $this->rules, $this->mode);
+        $pool = new Pool($this->objective);
+        $search = new StackSearch($this->moves, $forecast, $pool, $this->rules, $effort);
+        $search->run($firsts, $this->maxPasses);
+        $refinement = new Refinement($search, $forecast, $pool, $this->rules, $firsts);
+        foreach (array_slice($pool->cheapestPerPencils(), 0, $refined) as $candidate) {
+            $refinement->improve($candidate, $this->objective->price(...));
+        }
+        if ($steadied > 0 && ! $pool->isEmpty()) {
+            $near = $pool->cheapest()[0]->deltaE00 + Answers::STEADIER_MAY_COST[0];
+            foreach (array_slice($pool->steadiestPerPencils($near), 0, $steadied) as $candidate) {
+                $refinement->improve($candidate, static fn (Candidate $c): float => sqrt($c->sway) + Answers::PER_FAR * max(0.0, $c->deltaE00 - $near), self::STEADY_TRIED);
+            }
+        }
+
+        return [$pool, $refinement];
+    }
+}
