@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Medium;
 
 use KnottyPrism\Core\Colour\Observer;
+use KnottyPrism\Core\Colour\Xyz;
 
 /**
  * A small even area of paper with what has been laid on it so far, stratum by stratum. It is changed by passes and finishes;
@@ -67,6 +68,23 @@ final class Sheet
         }
 
         return $mean;
+    }
+
+    /** What {@see Xyz::ofReflectance()} makes of the mean, in one loop: a search sees a sheet after every pass that it lays. */
+    public function xyz(): Xyz
+    {
+        $r = $this->reflectance;
+        [$wx, $wy, $wz] = Observer::weights();
+        $x = $y = $z = 0.0;
+        for ($i = 0; $i < 36; $i++) {
+            $s = sqrt($r[$i]) + sqrt($r[$i + 36]) + sqrt($r[$i + 72]) + sqrt($r[$i + 108]) + sqrt($r[$i + 144]) + sqrt($r[$i + 180]);
+            $s *= $s / 36.0;
+            $x += $wx[$i] * $s;
+            $y += $wy[$i] * $s;
+            $z += $wz[$i] * $s;
+        }
+
+        return new Xyz($x, $y, $z);
     }
 
     /** @return list<array<int, float>> reflectance of each stratum, peaks first */

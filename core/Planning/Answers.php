@@ -26,13 +26,7 @@ final class Answers
     public const STEADIER_MAY_COST = [1.2, 3.0, 6.0, 12.0];
 
     /** Stacks whose steadiness is worked out, of those that by estimate are the steadiest. */
-    private const STEADIED = 14;
-
-    /** The tier at which estimates have failed and steadiness itself is improved. */
-    private const STEADIED_EXACTLY_FROM = 1;
-
-    /** Changes laid in a round of that: each takes a millisecond. */
-    private const TRIED_EXACTLY = 20;
+    private const STEADIED = 10;
 
     /** Stacks offered in place of one with a caution. */
     private const LOOKED_AT = 60;
@@ -40,16 +34,13 @@ final class Answers
     /** A hand tells two recipes apart when one sways by less than this share of the other. */
     private const CLEARLY = 0.92;
 
-    /** Price of being farther than a steadier recipe may be, per ΔE00, while steadiness is improved. */
-    public const PER_FAR = 10.0;
-
     /** @var array<string, Candidate> by label */
     private array $chosen = [];
 
     /** @var array<string, float> RMS ΔE00 in an ordinary hand, by stack */
     private array $swings = [];
 
-    public function __construct(private readonly Moves $moves, private readonly Rules $rules, private readonly Pool $pool, private readonly ?Refinement $refinement)
+    public function __construct(private readonly Moves $moves, private readonly Rules $rules, private readonly Pool $pool)
     {
     }
 
@@ -182,13 +173,8 @@ final class Answers
     {
         $least = $this->swing($closest);
         $hardly = null;
-        foreach (self::STEADIER_MAY_COST as $tier => $cost) {
+        foreach (self::STEADIER_MAY_COST as $cost) {
             [$best, $swing] = $this->steadiestWithin($closest->deltaE00 + $cost);
-            if ($best !== null && $tier === self::STEADIED_EXACTLY_FROM && $swing >= $least) {
-                // Estimates did not help: let the steadiest be improved by what its steadiness really is, which is slow but rare.
-                $best = $this->refinement?->improve($best, fn (Candidate $c): float => $this->swing($c) + self::PER_FAR * max(0.0, $c->deltaE00 - $closest->deltaE00 - $cost), self::TRIED_EXACTLY) ?? $best;
-                $swing = $this->swing($best);
-            }
             if ($best !== null && $swing < $least && ! $this->isTaken($best)) {
                 if ($swing < $least * self::CLEARLY) {
                     return $best;

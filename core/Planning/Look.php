@@ -22,7 +22,7 @@ final readonly class Look
 
     public static function at(Sheet $sheet): self
     {
-        return self::ofXyz(Xyz::ofReflectance($sheet->meanReflectance()));
+        return self::ofXyz($sheet->xyz());
     }
 
     public static function of(Lab $lab): self

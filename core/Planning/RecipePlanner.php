@@ -49,6 +49,8 @@ final class RecipePlanner
 
     private ?Atlas $atlas = null;
 
+    private ?LaidSheets $sheets = null;
+
     private ?Shortlist $shortlist = null;
 
     private ?PairBook $book = null;
@@ -74,12 +76,12 @@ final class RecipePlanner
         OutOfRange::check('the number of recipes', $count, 1, 4);
         $wantsComplement = $this->school->beneath === 'complement' || count($this->moves->pencils) > Shortlist::LENGTH;
         $neutralisers = $wantsComplement ? $this->neutralisersFor($target, $this->nearestPass($target)->pencil) : [];
-        [$moves, $atlas] = $this->groundFor($target, $neutralisers);
+        [$moves, $atlas, $sheets] = $this->groundFor($target, $neutralisers);
         $rules = new Rules($this->school, $moves, $target, $neutralisers);
         $objective = new Objective($strangeness === [] ? [] : array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $moves->pencils));
-        $search = new RecipeSearch($moves, $atlas, $rules, $objective, $target, $this->mode, $maxPasses);
-        [$pool, $refinement] = $search->run($rules->firsts, self::REFINED, $count > 2 ? self::REFINED_STEADY : 0);
-        $choice = new Answers($moves, $rules, $pool, $refinement);
+        $search = new RecipeSearch($moves, $atlas, $sheets, $rules, $objective, $target, $this->mode, $maxPasses);
+        $pool = $search->run($rules->firsts, self::REFINED, $count > 2 ? self::REFINED_STEADY : 0);
+        $choice = new Answers($moves, $rules, $pool);
         $answers = $choice->distinct($count);
         if ($answers === []) {
             throw SchoolRefuses::stacks($this->school->settings());
@@ -123,17 +125,17 @@ final class RecipePlanner
 
     /**
      * @param  list<Pencil>  $wanted  pencils to keep whatever they do
-     * @return array{Moves, Atlas} what is searched: the whole of a small drawer, a target's shortlist of a large one
+     * @return array{Moves, Atlas, LaidSheets} what is searched: the whole of a small drawer, a target's shortlist of a large one
      */
     private function groundFor(Lab $target, array $wanted): array
     {
         if (count($this->moves->pencils) <= Shortlist::LENGTH) {
-            return [$this->moves, $this->atlas ??= $this->atlasOfDrawer()];
+            return [$this->moves, $this->atlas ??= $this->atlasOfDrawer(), $this->sheets ??= new LaidSheets($this->moves)];
         }
         $this->shortlist ??= new Shortlist($this->moves);
         $moves = new Moves($this->shortlist->for($target, $wanted), $this->paper);
 
-        return [$moves, Atlas::of($moves, $this->book ??= new PairBook)];
+        return [$moves, Atlas::of($moves, $this->book ??= new PairBook), new LaidSheets($moves)];
     }
 
     private function atlasOfDrawer(): Atlas
@@ -156,7 +158,7 @@ final class RecipePlanner
         $complements = $this->neutralisersFor($search->target, $this->strongestPencil($search->moves, $closest));
         $moves = $search->moves;
         $firsts = array_filter(array_intersect($moves->with($complements), $search->rules->firsts), static fn (int $m): bool => $moves->passes[$m]->pressure <= self::BENEATH_PRESSURE);
-        [$pool] = $search->run(array_values($firsts), self::REFINED_BENEATH, 0, self::LESS_EFFORT);
+        $pool = $search->run(array_values($firsts), self::REFINED_BENEATH, 0, self::LESS_EFFORT);
         $used = array_map(static fn (Candidate $c): string => $c->pencilKey(), $taken);
         foreach ($pool->cheapest() as $candidate) {
             if ($candidate->pencilCount() > 1 && ! in_array($candidate->pencilKey(), $used, true)) {

@@ -12,7 +12,10 @@ final readonly class RecipeSearch
     /** Changes laid in a round of making a stack steadier: what is nearest is not what is steadiest. */
     private const STEADY_TRIED = 24;
 
-    public function __construct(public Moves $moves, private Atlas $atlas, public Rules $rules, private Objective $objective, public Lab $target, private Mode $mode, private int $maxPasses)
+    /** Price of being farther than a steadier recipe may be, per ΔE00, while steadiness is improved. */
+    private const PER_FAR = 10.0;
+
+    public function __construct(public Moves $moves, private Atlas $atlas, private LaidSheets $sheets, public Rules $rules, private Objective $objective, public Lab $target, private Mode $mode, private int $maxPasses)
     {
     }
 
@@ -21,19 +24,19 @@ final readonly class RecipeSearch
      * @param  int  $refined  stacks improved by small changes, each of another set of pencils
      * @param  int  $steadied  the same for steadiness
      * @param  float  $effort  share of the stacks laid
-     * @return array{Pool, ?Refinement} what was laid (after the finish, where there is one), and what can improve it further
+     * @return Pool what was laid, after the finish where there is one
      */
-    public function run(array $firsts, int $refined, int $steadied = 0, float $effort = 1.0): array
+    public function run(array $firsts, int $refined, int $steadied = 0, float $effort = 1.0): Pool
     {
         if ($firsts === []) {
-            return [new Pool($this->objective), null];
+            return new Pool($this->objective);
         }
         $finish = $this->rules->finish;
         if ($finish === null) {
-            return $this->towards($this->target, $firsts, $refined, $steadied, $effort);
+            return $this->towards($this->target, $firsts, $refined, $steadied, $effort)[0];
         }
 
-        return [(new Finishing($finish, $this->target, $this->mode, $this->objective))->run(fn (Lab $aim): array => $this->towards($aim, $firsts, 0, 0, $effort)), null];
+        return (new Finishing($finish, $this->target, $this->mode, $this->objective))->run(fn (Lab $aim): array => $this->towards($aim, $firsts, 0, 0, $effort));
     }
 
     /**
@@ -44,7 +47,7 @@ final readonly class RecipeSearch
     {
         $forecast = new Forecast($this->moves, $this->atlas, $aim, $this->rules, $this->mode);
         $pool = new Pool($this->objective);
-        $search = new StackSearch($this->moves, $forecast, $pool, $this->rules, $effort);
+        $search = new StackSearch($this->moves, $forecast, $pool, $this->rules, $this->sheets, $effort);
         $search->run($firsts, $this->maxPasses);
         $refinement = new Refinement($search, $forecast, $pool, $this->rules, $firsts);
         foreach (array_slice($pool->cheapestPerPencils(), 0, $refined) as $candidate) {
@@ -53,7 +56,7 @@ final readonly class RecipeSearch
         if ($steadied > 0 && ! $pool->isEmpty()) {
             $near = $pool->cheapest()[0]->deltaE00 + Answers::STEADIER_MAY_COST[0];
             foreach (array_slice($pool->steadiestPerPencils($near), 0, $steadied) as $candidate) {
-                $refinement->improve($candidate, static fn (Candidate $c): float => sqrt($c->sway) + Answers::PER_FAR * max(0.0, $c->deltaE00 - $near), self::STEADY_TRIED);
+                $refinement->improve($candidate, static fn (Candidate $c): float => sqrt($c->sway) + self::PER_FAR * max(0.0, $c->deltaE00 - $near), self::STEADY_TRIED);
             }
         }
 

@@ -32,7 +32,7 @@ final readonly class Remedies
     private const SUBSTITUTES_EACH = 2;
 
     /** Stacks whose steadiness is worked out. */
-    private const STEADIED = 8;
+    private const STEADIED = 5;
 
     /** Coats tried in place of one pass. */
     private const COATS = ['twice' => 2, 'three times' => 3];
@@ -72,9 +72,8 @@ final readonly class Remedies
     {
         $near = [];
         foreach ($changes as $words => $changed) {
-            $trace = Trace::of($changed, $this->paper);
-            $apart = $trace->final()->deltaE00($target);
-            if ($apart <= $limit && array_intersect($this->codesOf($trace, $target), [$code->value, ...$unwanted]) === [] && ($this->allowed === null || ($this->allowed)($changed))) {
+            $apart = Lab::ofXyz($changed->on($this->paper)->xyz())->deltaE00($target);
+            if ($apart <= $limit && array_intersect($this->codesOf(Trace::of($changed, $this->paper), $target), [$code->value, ...$unwanted]) === [] && ($this->allowed === null || ($this->allowed)($changed))) {
                 $near[] = [$apart, $words, $changed];
             }
         }

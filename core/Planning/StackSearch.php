@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Planning;
 
-use KnottyPrism\Core\Medium\LayPass;
 use KnottyPrism\Core\Medium\Sheet;
 
 /**
@@ -42,8 +41,11 @@ final readonly class StackSearch
 
     public Candidate $bare;
 
-    public function __construct(private Moves $moves, private Forecast $forecast, private Pool $pool, private Rules $rules, private float $effort = 1.0)
+    private LaidSheets $sheets;
+
+    public function __construct(private Moves $moves, private Forecast $forecast, private Pool $pool, private Rules $rules, ?LaidSheets $sheets = null, private float $effort = 1.0)
     {
+        $this->sheets = $sheets ?? new LaidSheets($moves);
         $this->bare = Candidate::bare(new Sheet($moves->paper), $forecast->target);
     }
 
@@ -71,10 +73,7 @@ final readonly class StackSearch
     /** Lays one more pass. */
     public function extend(Candidate $from, int $move): Candidate
     {
-        $pass = $this->moves->passes[$move];
-        $sheet = clone $from->sheet;
-        LayPass::onto($sheet, $pass->pencil, $pass->pressure);
-        $look = Look::at($sheet);
+        [$sheet, $look] = $this->sheets->onto($from->sheet, $from->moves, $move);
         $sway = $from->sway + $this->forecast->sway($from->look, $look, $move % Moves::MARKS);
 
         return new Candidate([...$from->moves, $move], $sheet, $look, $this->forecast->apart($look), $sway);
