@@ -129,17 +129,17 @@ final class Answers
             $this->chosen[RecipeLabel::Closest->value] = $asClose;
             $steadiest = $closest;
         }
-        $steadiest ??= $this->fewestIfSteadier($closest) ?? $this->inOtherPasses($closest);
+        $steadiest = $this->fewestIfSteadier($closest, $this->swing($steadiest ?? $closest)) ?? $steadiest ?? $this->inOtherPasses($closest);
         if ($steadiest !== null) {
             $this->chosen[RecipeLabel::Steadiest->value] = $steadiest;
         }
     }
 
-    /** The recipe of fewest pencils, when it is steadier than the closest and another of as few pencils can take its place. */
-    private function fewestIfSteadier(Candidate $closest): ?Candidate
+    /** The recipe of fewest pencils, when a hand sways it less than this and another of as few pencils can take its place. */
+    private function fewestIfSteadier(Candidate $closest, float $swing): ?Candidate
     {
         $fewest = $this->chosen[RecipeLabel::FewestPencils->value] ?? null;
-        if ($fewest === null || $this->swing($fewest) >= $this->swing($closest)) {
+        if ($fewest === null || $this->swing($fewest) >= $swing) {
             return null;
         }
         $limit = max($closest->deltaE00 + self::FEWER_MAY_COST, self::CLOSE_ENOUGH);
@@ -210,11 +210,11 @@ final class Answers
         return [$best, $least];
     }
 
-    /** A stack of other pencils that is as close as the one chosen for its price, which is the steadiest of all near ones itself. */
+    /** A stack of other pencils as close as the one chosen for its price, which is the steadiest of all near ones itself: this one sways more. */
     private function asClose(Candidate $closest): ?Candidate
     {
         foreach ($this->pool->cheapest() as $candidate) {
-            if ($candidate->deltaE00 <= $closest->deltaE00 && ! $this->isTaken($candidate)) {
+            if ($candidate->deltaE00 <= $closest->deltaE00 && ! $this->isTaken($candidate) && $this->swing($candidate) > $this->swing($closest)) {
                 return $candidate;
             }
         }

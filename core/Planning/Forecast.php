@@ -303,14 +303,19 @@ final readonly class Forecast
     }
 
     /**
-     * How far a laid stack would about end from the target, squared, with another pass in place of one, or without it.
+     * How far a laid stack would about end from the target, squared, with other passes in place of one, or with none.
+     *
+     * @param  list<int>  $others
      */
-    public function exchanged(Candidate $laid, int $move, ?int $other): float
+    public function exchanged(Candidate $laid, int $move, array $others): float
     {
         $sum = 0.0;
         foreach ($this->ended($laid) as $dimension => $at) {
-            $density = $this->densities[$dimension];
-            $sum += ($at + self::EXCHANGE * (($other === null ? 0.0 : $density[$other]) - $density[$move])) ** 2;
+            $change = -$this->densities[$dimension][$move];
+            foreach ($others as $other) {
+                $change += $this->densities[$dimension][$other];
+            }
+            $sum += ($at + self::EXCHANGE * $change) ** 2;
         }
 
         return $sum;

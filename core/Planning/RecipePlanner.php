@@ -18,7 +18,7 @@ use KnottyPrism\Core\Medium\Stack;
 final class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 7;
+    public const VERSION = 8;
 
     public const MOST_PASSES = 5;
 

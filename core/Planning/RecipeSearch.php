@@ -49,14 +49,15 @@ final readonly class RecipeSearch
         $pool = new Pool($this->objective);
         $search = new StackSearch($this->moves, $forecast, $pool, $this->rules, $this->sheets, $effort);
         $search->run($firsts, $this->maxPasses);
-        $refinement = new Refinement($search, $forecast, $pool, $this->rules, $firsts);
+        $refinement = new Refinement($search, $forecast, $pool, $this->rules, $firsts, $this->maxPasses);
         foreach (array_slice($pool->cheapestPerPencils(), 0, $refined) as $candidate) {
             $refinement->improve($candidate, $this->objective->price(...));
         }
         if ($steadied > 0 && ! $pool->isEmpty()) {
-            $near = $pool->cheapest()[0]->deltaE00 + Answers::STEADIER_MAY_COST[0];
-            foreach (array_slice($pool->steadiestPerPencils($near), 0, $steadied) as $candidate) {
-                $refinement->improve($candidate, static fn (Candidate $c): float => sqrt($c->sway) + self::PER_FAR * max(0.0, $c->deltaE00 - $near), self::STEADY_TRIED);
+            $nearest = $pool->cheapest()[0];
+            $near = $nearest->deltaE00 + Answers::STEADIER_MAY_COST[0];
+            foreach ([$nearest, ...array_slice($pool->steadiestPerPencils($near), 0, $steadied)] as $candidate) {
+                $refinement->improve($candidate, static fn (Candidate $c): float => sqrt($c->sway) + self::PER_FAR * max(0.0, $c->deltaE00 - $near), self::STEADY_TRIED, true);
             }
         }
 

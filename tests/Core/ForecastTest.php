@@ -173,7 +173,7 @@ it('names for a laid stack the pass that in truth brings it nearest, or one abou
         $laid = array_reduce($stack, $search->extend(...), $search->bare);
         $good += in_array(6, $forecast->next($laid, 3), true) ? 1 : 0;
         $whole = $search->extend($laid, 6);
-        expect(squaredLength($forecast->ended($whole)))->toBeLessThan(1e-6)->and($forecast->exchanged($whole, 6, 6))->toBeLessThan(1e-6)->and($forecast->exchanged($whole, 6, null))->toBeGreaterThan(1.0);
+        expect(squaredLength($forecast->ended($whole)))->toBeLessThan(1e-6)->and($forecast->exchanged($whole, 6, [6]))->toBeLessThan(1e-6)->and($forecast->exchanged($whole, 6, []))->toBeGreaterThan(1.0);
     }
     expect($good)->toBeGreaterThanOrEqual(3);
 });

@@ -158,7 +158,7 @@ it('prices what costs the artist: passes, pencils, spent tooth', function () {
 
 it('mends a stack that is nearly right', function (string $wrong) {
     $bench = new Bench(['violet', 'green', 'blue', 'yellow', 'red'], Pencils::colour('violet@0.35 green@0.55'));
-    $refinement = new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, array_keys($bench->moves->passes));
+    $refinement = new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, array_keys($bench->moves->passes), 4);
     $mended = $refinement->improve($bench->candidate($wrong), (new Objective)->price(...));
     expect($mended->deltaE00)->toBeLessThan(0.01)->and($bench->text($mended->moves))->toBe('violet@0.35 green@0.55');
 })->with([
@@ -168,11 +168,23 @@ it('mends a stack that is nearly right', function (string $wrong) {
     'a pass too many' => 'violet@0.35 green@0.55 yellow@0.20',
 ]);
 
+it('splits a pass into softer ones where that makes a stack steadier, and not beyond the passes allowed', function () {
+    $bench = new Bench(['blue', 'yellow', 'red', 'green'], Pencils::colour('blue@0.80'));
+    $sway = static fn (Candidate $c): float => sqrt($c->sway) + 10 * max(0.0, $c->deltaE00 - 3.0);
+    $improved = static fn (int $most, bool $splits): Candidate => (new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, array_keys($bench->moves->passes), $most))
+        ->improve($bench->candidate('blue@0.80'), $sway, 24, $splits);
+    $steadiness = static fn (Candidate $c): float => Steadiness::of(Pencils::stack($bench->text($c->moves)), Paper::whiteMedium());
+    $split = $improved(4, true);
+    expect(count($split->moves))->toBeGreaterThan(1)->toBeLessThan(5)
+        ->and($steadiness($split))->toBeLessThan(0.92 * $steadiness($improved(4, false)))
+        ->and($improved(1, true)->moves)->toHaveCount(1);
+});
+
 it('begins only with what it is told to begin with', function () {
     $bench = new Bench(['violet', 'green', 'blue', 'yellow', 'red'], Pencils::colour('violet@0.35 green@0.55'));
     $red = $bench->moves->with([Pencils::named('red')]);
     $bench->search->run($red, 4);
-    (new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, $red))->improve($bench->pool->cheapest()[0], (new Objective)->price(...));
+    (new Refinement($bench->search, $bench->forecast, $bench->pool, $bench->rules, $red, 4))->improve($bench->pool->cheapest()[0], (new Objective)->price(...));
     $firsts = array_unique(array_map(static fn (Candidate $c): int => Moves::pencilOf($c->moves[0]), $bench->pool->cheapest()));
     expect($firsts)->toBe([4])->and(count($bench->pool->cheapest()))->toBeGreaterThan(100);
 });
