@@ -22,6 +22,9 @@ require __DIR__.'/../vendor/autoload.php';
 
 const TARGETS = 200;
 
+/** Targets after which the exhaustive laying is timed again. */
+const LAID_ANEW = 33;
+
 /** Twelve of the demo's drawer, spread over families and values. */
 const TWELVE = ['604', '608', '624', '636', '653', '661', '678', '688', '696', '721', '735', '745'];
 
@@ -87,13 +90,21 @@ $twelve = new Drawer(array_map($all->pencil(...), TWELVE));
 
 Table::head('against exhaustive trial: 12 pencils × 4 pressures × ≤ 3 passes');
 $seen = [];
-[$laying] = Table::times(1, static function () use (&$seen, $twelve, $paper): void {
-    $seen = everyStack($twelve, $paper);
-});
+$laying = [];
+$layAll = static function () use (&$seen, &$laying, $twelve, $paper): void {
+    [$laying[]] = Table::times(1, static function () use (&$seen, $twelve, $paper): void {
+        $seen = everyStack($twelve, $paper);
+    });
+};
+$layAll();
 $planner = new RecipePlanner($twelve, $paper, School::free());
 $planner->recipesFor(Lab::ofHex('#808080'), 3, 1);
 $times = $comparing = $excess = [];
 for ($n = 0; $n < TARGETS; $n++) {
+    // These machines have fast and slow minutes: what is compared is measured side by side.
+    if ($n % LAID_ANEW === LAID_ANEW - 1) {
+        $layAll();
+    }
     [$l, $a, $b] = $seen[mt_rand(0, count($seen) - 1)];
     $target = new Lab($l + mt_rand(-20, 20) / 10, $a + mt_rand(-20, 20) / 10, $b + mt_rand(-20, 20) / 10);
     $best = 0.0;
@@ -110,8 +121,8 @@ $milliseconds = static fn (array $seconds): array => array_map(static fn (float 
 printf("%-58s %9.1f %%   %12s   %s\n", sprintf('within 0.2 ΔE00 of the best of %d stacks', count($seen)), 100 * count(array_filter($excess, static fn (float $e): bool => $e <= 0.2)) / TARGETS, '', '≥ 95 %');
 Table::row('ΔE00 beyond the best', $excess, '', '', 2);
 Table::row('one target, the search', $milliseconds($times), 'ms');
-Table::row('one target, laying and comparing every stack', $milliseconds(array_map(static fn (float $s): float => $s + $laying, $comparing)), 'ms');
-printf("%-58s %10.0f ×\n", 'faster', ($laying + Table::quantile($comparing, 0.5)) / Table::quantile($times, 0.5));
+Table::row('one target, laying and comparing every stack', $milliseconds(array_map(static fn (float $s): float => $s + Table::quantile($laying, 0.5), $comparing)), 'ms');
+printf("%-58s %10.0f ×   %14s   %s\n", 'faster', (Table::quantile($laying, 0.5) + Table::quantile($comparing, 0.5)) / Table::quantile($times, 0.5), '', '≥ 50 ×');
 
 if (in_array('--yardstick', $argv, true)) {
     exit;

@@ -160,11 +160,13 @@ final readonly class Forecast
                 }
             }
             if ($size > self::CROWD) {
-                asort($found);
-                $found = array_slice($found, 0, intdiv(self::CROWD, 2), true);
-                $size = count($found);
-                $limit2 = end($found) ?: $limit2;
+                // Only the limit is wanted here, so plain values are sorted: keys need not follow until the end.
+                $distances = array_values($found);
+                sort($distances);
+                $limit2 = $distances[intdiv(self::CROWD, 2)] ?: $limit2;
                 $limit = sqrt($limit2);
+                $found = array_filter($found, static fn (float $q): bool => $q < $limit2);
+                $size = count($found);
             }
         }
         asort($found);

@@ -98,7 +98,7 @@ final readonly class StackSearch
                 $stacks[] = $stack;
             }
         }
-        $few = array_filter(array_slice($stacks, $this->some(self::TRIPLES)), static fn (array $s): bool => count(array_unique(array_map(Moves::pencilOf(...), $s))) < 3);
+        $few = array_filter(array_slice($stacks, $this->some(self::TRIPLES)), self::isOfFewPencils(...));
         $laid = $this->layTriples([...array_slice($stacks, 0, $this->some(self::TRIPLES)), ...array_slice($few, 0, $this->some(self::PLAIN_TRIPLES))]);
         $mended = $this->mended(array_slice($stacks, $this->some(self::TRIPLES)), $laid);
 
@@ -131,6 +131,14 @@ final readonly class StackSearch
         array_multisort($distance, SORT_ASC, SORT_NUMERIC, $near);
 
         return $near;
+    }
+
+    /** @param  array{int, int, int}  $stack */
+    private static function isOfFewPencils(array $stack): bool
+    {
+        [$a, $b, $c] = [intdiv($stack[0], Moves::MARKS), intdiv($stack[1], Moves::MARKS), intdiv($stack[2], Moves::MARKS)];
+
+        return $a === $b || $b === $c || $a === $c;
     }
 
     /** @param  array<int, int>  $stack  three moves */
