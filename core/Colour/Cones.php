@@ -17,12 +17,21 @@ final class Cones
     /** @var list<list<float>>|null */
     private static ?array $rows = null;
 
+    /** @var list<list<float>>|null */
+    private static ?array $inverse = null;
+
     /** @return array{float, float, float} */
     public static function ofXyz(float $x, float $y, float $z): array
     {
         [$l, $m, $s] = self::$rows ??= self::scaled();
 
         return [$l[0] * $x + $l[1] * $y + $l[2] * $z, $m[0] * $x + $m[1] * $y + $m[2] * $z, $s[0] * $x + $s[1] * $y + $s[2] * $z];
+    }
+
+    /** @return array{float, float, float} X, Y, Z */
+    public static function toXyz(float $long, float $middle, float $short): array
+    {
+        return Matrix3::times(self::$inverse ??= Matrix3::inverse(self::$rows ??= self::scaled()), $long, $middle, $short);
     }
 
     /**

@@ -32,6 +32,11 @@ final readonly class Family
         [282, 'violet', 'blue'], [298, 'violet', null], [318, 'violet', 'red'],
     ];
 
+    /** Small steps toward a neighbouring family: degrees of hue, and a factor on chroma; and how many of them are taken. */
+    private const WAYS = [[2, 1.0], [-2, 1.0], [0, 0.9], [0, 1.1]];
+
+    private const STEPS = 24;
+
     private function __construct(public string $base, public ?string $lean)
     {
     }
@@ -67,6 +72,31 @@ final readonly class Family
         }
 
         return $this->lean === null ? $name : $name.', leaning '.$this->lean;
+    }
+
+    /**
+     * The families that a colour lies nearest to besides its own: what it would be called with its hue turned a little either way, or a
+     * little greyer or stronger.
+     *
+     * @return list<string> in words, the nearest first
+     */
+    public static function besides(Lab $lab): array
+    {
+        $own = self::of($lab)->words();
+        $apart = [];
+        foreach (self::WAYS as [$turn, $chroma]) {
+            for ($n = 1; $n <= self::STEPS; $n++) {
+                $there = $lab->turned($n * $turn, $chroma ** $n);
+                $words = self::of($there)->words();
+                if ($words !== $own) {
+                    $apart[$words] = min($apart[$words] ?? INF, $lab->deltaE00($there));
+                    break;
+                }
+            }
+        }
+        asort($apart);
+
+        return array_slice(array_keys($apart), 0, 2);
     }
 
     /** Whether a grey, white or black leans to red, orange or yellow. */

@@ -58,6 +58,14 @@ final readonly class Lab
         return fmod(rad2deg(atan2($this->b, $this->a)) + 360, 360);
     }
 
+    /** With its hue turned by some degrees and its chroma multiplied, L* kept. */
+    public function turned(float $degrees, float $chroma = 1.0): self
+    {
+        $hue = deg2rad($this->hueDegrees() + $degrees);
+
+        return new self($this->l, $this->chroma() * $chroma * cos($hue), $this->chroma() * $chroma * sin($hue));
+    }
+
     /** CIEDE2000 to another colour. */
     public function deltaE00(self $other): float
     {

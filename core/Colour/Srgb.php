@@ -60,7 +60,7 @@ final readonly class Srgb
         return $v <= 0.04045 ? $v / 12.92 : (($v + 0.055) / 1.055) ** 2.4;
     }
 
-    private static function encode(float $v): float
+    public static function encode(float $v): float
     {
         $v = max(0.0, min(1.0, $v));
 

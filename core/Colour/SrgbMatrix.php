@@ -22,13 +22,19 @@ final class SrgbMatrix
     /** @return array{float, float, float} X, Y, Z */
     public static function xyzOfLinear(float $r, float $g, float $b): array
     {
-        return self::times(self::$toXyz ??= self::derive(), $r, $g, $b);
+        return Matrix3::times(self::$toXyz ??= self::derive(), $r, $g, $b);
     }
 
     /** @return array{float, float, float} linear red, green, blue; outside 0–1 for colours out of gamut */
     public static function linearOfXyz(float $x, float $y, float $z): array
     {
-        return self::times(self::$toLinear ??= self::inverse(self::$toXyz ??= self::derive()), $x, $y, $z);
+        return Matrix3::times(self::$toLinear ??= Matrix3::inverse(self::$toXyz ??= self::derive()), $x, $y, $z);
+    }
+
+    /** @return array{float, float, float} how much of a linear colour's luminance is red, green, blue */
+    public static function luminanceWeights(): array
+    {
+        return [self::xyzOfLinear(1, 0, 0)[1], self::xyzOfLinear(0, 1, 0)[1], self::xyzOfLinear(0, 0, 1)[1]];
     }
 
     /** @return list<list<float>> */
@@ -40,37 +46,8 @@ final class SrgbMatrix
             [$columns[0][1], $columns[1][1], $columns[2][1]],
             [$columns[0][2], $columns[1][2], $columns[2][2]],
         ];
-        $scale = self::times(self::inverse($primaries), ...Xyz::WHITE);
+        $scale = Matrix3::times(Matrix3::inverse($primaries), ...Xyz::WHITE);
 
         return array_map(static fn (array $row): array => [$row[0] * $scale[0], $row[1] * $scale[1], $row[2] * $scale[2]], $primaries);
-    }
-
-    /**
-     * @param  list<list<float>>  $m
-     * @return array{float, float, float}
-     */
-    private static function times(array $m, float $a, float $b, float $c): array
-    {
-        return [
-            $m[0][0] * $a + $m[0][1] * $b + $m[0][2] * $c,
-            $m[1][0] * $a + $m[1][1] * $b + $m[1][2] * $c,
-            $m[2][0] * $a + $m[2][1] * $b + $m[2][2] * $c,
-        ];
-    }
-
-    /**
-     * @param  list<list<float>>  $m
-     * @return list<list<float>>
-     */
-    private static function inverse(array $m): array
-    {
-        [[$a, $b, $c], [$d, $e, $f], [$g, $h, $i]] = $m;
-        $det = $a * ($e * $i - $f * $h) - $b * ($d * $i - $f * $g) + $c * ($d * $h - $e * $g);
-
-        return [
-            [($e * $i - $f * $h) / $det, ($c * $h - $b * $i) / $det, ($b * $f - $c * $e) / $det],
-            [($f * $g - $d * $i) / $det, ($a * $i - $c * $g) / $det, ($c * $d - $a * $f) / $det],
-            [($d * $h - $e * $g) / $det, ($b * $g - $a * $h) / $det, ($a * $e - $b * $d) / $det],
-        ];
     }
 }

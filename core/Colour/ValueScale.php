@@ -6,18 +6,28 @@ namespace KnottyPrism\Core\Colour;
 
 use KnottyPrism\Core\Error\OutOfRange;
 
-/** Equal bands of L*, counted from the darkest; 9 by default, as on an artist's value ruler. */
+/** Equal bands of L*; 9 by default, as on an artist's value ruler, and 1 the darkest unless someone counts from the lightest. */
 final readonly class ValueScale
 {
-    public function __construct(public int $steps = 9)
+    public function __construct(public int $steps = 9, public bool $fromLightest = false)
     {
         OutOfRange::check('the number of value steps', $steps, 2, 20);
     }
 
-    /** The step of a lightness: 1 the darkest, {@see self::$steps} the lightest. */
+    /** The step of a lightness: 1 the darkest, {@see self::$steps} the lightest, or the other way round. */
     public function stepOf(Lab $lab): int
     {
-        return 1 + (int) min($this->steps - 1, floor(max(0.0, $lab->l) / 100 * $this->steps));
+        $band = (int) min($this->steps - 1, floor(max(0.0, $lab->l) / 100 * $this->steps));
+
+        return $this->fromLightest ? $this->steps - $band : $band + 1;
+    }
+
+    /** L* in the middle of a step's band. */
+    public function middleOf(int $step): float
+    {
+        $band = $this->fromLightest ? $this->steps - $step : $step - 1;
+
+        return ($band + 0.5) * 100 / $this->steps;
     }
 
     /** Signed difference in steps (not rounded): positive when the first colour is the lighter. */

@@ -45,6 +45,12 @@ final readonly class Spot
         return new self(Lab::ofXyz(new Xyz(...SrgbMatrix::xyzOfLinear(...$mean))), self::deviation(array_slice($luminance, $cut, count($kept))));
     }
 
+    /** As it would be in neutral light: the mean is one of linear light, so it may be balanced after it was taken. */
+    public function balanced(?NeutralBalance $balance): self
+    {
+        return $balance === null ? $this : new self($balance->lab($this->lab), $this->spread);
+    }
+
     /** @return list<float> linear light of each byte */
     private static function decodeTable(): array
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Photo;
 
-use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Zones\KeptWhites;
 
 /** A picture divided into zones: which zone each pixel belongs to, and what each zone asks for; the largest first. */
 final readonly class ZoneMap
@@ -20,11 +20,6 @@ final readonly class ZoneMap
 
     /** Pieces smaller than this share of the picture are joined to what surrounds them. */
     private const LEAST_PIECE = 0.002;
-
-    /** Pixels this light and this grey are the paper's white. */
-    private const WHITE_FROM = 94.0;
-
-    private const WHITE_CHROMA = 4.5;
 
     /**
      * @param  list<int>  $labels  by pixel
@@ -63,9 +58,10 @@ final readonly class ZoneMap
         }
         usort($pixels, static fn (array $a, array $b): int => count($b) <=> count($a));
         $zones = $names = [];
+        $whites = (new KeptWhites)->on($grid);
         $byPixel = array_fill(0, $grid->count(), 0);
         foreach ($pixels as $index => $own) {
-            $zones[] = $zone = self::zone($grid, $own, $names);
+            $zones[] = $zone = Zone::measured($grid, $own, taken: $names, whites: $whites);
             $names[] = $zone->name;
             foreach ($own as $at) {
                 $byPixel[$at] = $index;
@@ -79,30 +75,5 @@ final readonly class ZoneMap
     public function borders(): array
     {
         return Patchwork::borders($this->labels, $this->width, $this->height);
-    }
-
-    /**
-     * @param  list<int>  $pixels
-     * @param  list<string>  $taken
-     */
-    private static function zone(PixelGrid $grid, array $pixels, array $taken): Zone
-    {
-        $n = count($pixels);
-        $x = array_map(static fn (int $at): int => $at % $grid->width, $pixels);
-        $y = array_map(static fn (int $at): int => intdiv($at, $grid->width), $pixels);
-        $l = array_map(static fn (int $at): float => $grid->l[$at], $pixels);
-        $mean = array_sum($l) / $n;
-        $white = array_filter($pixels, static fn (int $at): bool => $grid->l[$at] >= self::WHITE_FROM && hypot($grid->a[$at], $grid->b[$at]) <= self::WHITE_CHROMA);
-        $targets = ZoneTargets::of($grid, $pixels);
-        $centre = [(array_sum($x) / $n + 0.5) / $grid->width, (array_sum($y) / $n + 0.5) / $grid->height];
-
-        return new Zone(
-            ZoneName::of($targets['mid'] ?? new Lab($mean, 0, 0), $centre, $taken),
-            $n / $grid->count(),
-            [min($x ?: [0]) / $grid->width, min($y ?: [0]) / $grid->height, (max($x ?: [0]) + 1) / $grid->width, (max($y ?: [0]) + 1) / $grid->height],
-            $targets,
-            count($white) / $n,
-            sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $l)) / $n),
-        );
     }
 }

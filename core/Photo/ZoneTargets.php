@@ -20,21 +20,38 @@ final class ZoneTargets
 
     private const ACCENT_SHARE = 0.015;
 
+    /** The ends of a zone's own values, as shares of its pixels by L*: beyond them lie glints and stray pixels. */
+    private const ENDS = [0.02, 0.98];
+
+    /** A moved target is read from what is within this L* of its place, and from no less than this share of the zone. */
+    private const NEAR_PLACE = 2.0;
+
+    private const LEAST_SHARE = 0.02;
+
     /**
      * @param  list<int>  $pixels  of the zone, at least one
+     * @param  array<string, float>  $places  of roles that were moved: 0 the zone's darkest, 1 its lightest
      * @return array<string, Lab> by role; mid always
      */
-    public static function of(PixelGrid $grid, array $pixels): array
+    public static function of(PixelGrid $grid, array $pixels, array $places = []): array
     {
-        usort($pixels, static fn (int $a, int $b): int => $grid->l[$a] <=> $grid->l[$b]);
-        $targets = ['mid' => self::median($grid, self::band($pixels, self::BANDS['mid']))];
+        $pixels = self::byValue($grid, $pixels);
+        $targets = ['mid' => isset($places['mid']) ? self::at($grid, $pixels, $places['mid']) : self::median($grid, self::band($pixels, self::BANDS['mid']))];
         foreach (['light', 'dark'] as $role) {
+            if (isset($places[$role])) {
+                $targets[$role] = self::at($grid, $pixels, $places[$role]);
+
+                continue;
+            }
             $lab = self::median($grid, self::band($pixels, self::BANDS[$role]));
             if ($lab->deltaE00($targets['mid']) >= self::ALIKE) {
                 $targets[$role] = $lab;
             }
         }
-        $far = array_values(array_filter($pixels, static function (int $at) use ($grid, $targets): bool {
+        if (isset($places['accent'])) {
+            $targets['accent'] = self::at($grid, $pixels, $places['accent']);
+        }
+        $far = isset($places['accent']) ? [] : array_values(array_filter($pixels, static function (int $at) use ($grid, $targets): bool {
             foreach ($targets as $target) {
                 if ($grid->lab($at)->deltaE00($target) < self::ACCENT_APART) {
                     return false;
@@ -51,6 +68,65 @@ final class ZoneTargets
         uksort($targets, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
 
         return $targets;
+    }
+
+    /**
+     * The ends of a zone's own values.
+     *
+     * @param  list<int>  $pixels
+     * @return array{float, float} L*
+     */
+    public static function range(PixelGrid $grid, array $pixels): array
+    {
+        $pixels = self::byValue($grid, $pixels);
+
+        return array_map(static fn (float $share): float => $grid->l[$pixels[(int) floor($share * (count($pixels) - 1))]], self::ENDS);
+    }
+
+    /**
+     * What a zone looks like along its own values, from its darkest to its lightest.
+     *
+     * @param  list<int>  $pixels
+     * @return list<Lab>
+     */
+    public static function run(PixelGrid $grid, array $pixels, int $count): array
+    {
+        $pixels = self::byValue($grid, $pixels);
+
+        return array_map(static fn (int $i): Lab => self::at($grid, $pixels, $i / ($count - 1)), range(0, $count - 1));
+    }
+
+    /**
+     * The colour of a zone at a place of its own values.
+     *
+     * @param  list<int>  $pixels  darkest first
+     */
+    private static function at(PixelGrid $grid, array $pixels, float $place): Lab
+    {
+        [$dark, $light] = self::range($grid, $pixels);
+        $l = $dark + $place * ($light - $dark);
+        $near = array_values(array_filter($pixels, static fn (int $at): bool => abs($grid->l[$at] - $l) <= self::NEAR_PLACE));
+        $least = max(3, (int) ceil(self::LEAST_SHARE * count($pixels)));
+        if (count($near) < $least) {
+            usort($pixels, static fn (int $a, int $b): int => abs($grid->l[$a] - $l) <=> abs($grid->l[$b] - $l));
+            $near = array_slice($pixels, 0, $least);
+        }
+        $median = self::median($grid, $near === [] ? [$pixels[0]] : $near);
+
+        // Its colour is that of what lies near; its value is the place that was asked for.
+        return new Lab($l, $median->a, $median->b);
+    }
+
+    /**
+     * @param  list<int>  $pixels
+     * @return list<int> darkest first
+     */
+    private static function byValue(PixelGrid $grid, array $pixels): array
+    {
+        $lightness = array_map(static fn (int $at): float => $grid->l[$at], $pixels);
+        array_multisort($lightness, SORT_ASC, SORT_NUMERIC, $pixels);
+
+        return $pixels;
     }
 
     /**

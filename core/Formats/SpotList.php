@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Formats;
+
+use KnottyPrism\Core\Colour\ColourReading;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
+
+/** Named colours of a photo, written for other programs: a plain-text palette (.gpl), CSV, JSON. The lightest first, as on the spot strip. */
+final readonly class SpotList
+{
+    /** @var list<array{name: string, lab: Lab, nearest: ?string, deltaE00: ?float}> */
+    private array $spots;
+
+    /** @param  list<array{name: string, lab: Lab, nearest: ?string, deltaE00: ?float}>  $spots  nearest: a pencil's identifier */
+    public function __construct(private string $title, array $spots)
+    {
+        usort($spots, static fn (array $a, array $b): int => $b['lab']->l <=> $a['lab']->l);
+        $this->spots = $spots;
+    }
+
+    public function gpl(): string
+    {
+        $line = static fn (string $text): string => trim((string) preg_replace('/[\x00-\x1F\x7F]+/', ' ', $text));
+        $rows = array_map(static function (array $spot) use ($line): string {
+            $bytes = sscanf(Srgb::ofXyz($spot['lab']->xyz())->hex(), '#%02x%02x%02x');
+
+            return sprintf("%3d %3d %3d\t%s", $bytes[0] ?? 0, $bytes[1] ?? 0, $bytes[2] ?? 0, $line($spot['name']));
+        }, $this->spots);
+
+        return "GIMP Palette\nName: ".$line($this->title)."\nColumns: 0\n#\n".implode("\n", $rows)."\n";
+    }
+
+    public function csv(): string
+    {
+        $cells = static fn (array $row): string => implode(',', array_map(self::cell(...), $row));
+        $rows = array_map(static fn (array $spot): array => array_values(self::fields($spot)), $this->spots);
+
+        return implode("\r\n", array_map($cells, [['name', 'hex', 'l', 'a', 'b', 'value_step', 'words', 'nearest_pencil', 'delta_e00'], ...$rows]))."\r\n";
+    }
+
+    public function json(): string
+    {
+        return json_encode(['title' => $this->title, 'spots' => array_map(self::fields(...), $this->spots)], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /**
+     * @param  array{name: string, lab: Lab, nearest: ?string, deltaE00: ?float}  $spot
+     * @return array<string, string|int|float|null>
+     */
+    private static function fields(array $spot): array
+    {
+        $reading = new ColourReading($spot['lab']);
+
+        return [
+            'name' => $spot['name'], 'hex' => Srgb::ofXyz($spot['lab']->xyz())->hex(),
+            'l' => round($spot['lab']->l, 2), 'a' => round($spot['lab']->a, 2), 'b' => round($spot['lab']->b, 2),
+            'valueStep' => $reading->valueStep, 'words' => $reading->words(),
+            'nearestPencil' => $spot['nearest'], 'deltaE00' => $spot['deltaE00'] === null ? null : round($spot['deltaE00'], 2),
+        ];
+    }
+
+    /** Quoted where it must be; what a spreadsheet would take for a formula is marked as text. */
+    private static function cell(string|int|float|null $value): string
+    {
+        $text = (string) $value;
+        if (is_string($value) && preg_match('/^[=+\-@\t\r]/', $text) === 1) {
+            $text = "'".$text;
+        }
+
+        return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Photo\Zones;
+
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\PixelGrid;
+
+/** Where the paper is to stay bare: all that is light and grey enough, and what someone painted in or out, stroke after stroke. */
+final readonly class KeptWhites
+{
+    public const USUALLY_FROM = 94.0;
+
+    /** C* up to which something light is white. */
+    private const STRONGEST = 4.5;
+
+    private const MOST_STROKES = 400;
+
+    /**
+     * @param  float  $from  L* from which; 100 and more for none by value
+     * @param  list<array{keep: bool, radius: float, points: list<array{float, float}>}>  $strokes  radius as a share of the width
+     *
+     * @throws OutOfRange
+     */
+    public function __construct(public float $from = self::USUALLY_FROM, public array $strokes = [])
+    {
+        OutOfRange::check('the L* from which the paper is kept', $from, 50, 101);
+        OutOfRange::check('the number of strokes', count($strokes), 0, self::MOST_STROKES);
+    }
+
+    public function keptFrom(float $l): self
+    {
+        return new self($l, $this->strokes);
+    }
+
+    /** @param  list<array{float, float}>  $points */
+    public function painted(bool $keep, float $radius, array $points): self
+    {
+        OutOfRange::check('the radius of the brush', $radius, 0.001, 0.2);
+        if ($points === []) {
+            throw ImpossibleChange::because('A stroke needs at least one point.');
+        }
+
+        return new self($this->from, [...$this->strokes, ['keep' => $keep, 'radius' => $radius, 'points' => $points]]);
+    }
+
+    /** @return string a byte a pixel: 1 where the paper stays bare, 2 elsewhere */
+    public function on(PixelGrid $grid): string
+    {
+        $mask = str_repeat("\2", $grid->count());
+        foreach ($grid->l as $at => $l) {
+            if ($l >= $this->from && hypot($grid->a[$at], $grid->b[$at]) <= self::STRONGEST) {
+                $mask[$at] = "\1";
+            }
+        }
+        foreach ($this->strokes as ['keep' => $keep, 'radius' => $radius, 'points' => $points]) {
+            foreach (Raster::brushed($points, $radius, $grid->width, $grid->height) as $at => $_) {
+                $mask[$at] = $keep ? "\1" : "\2";
+            }
+        }
+
+        return $mask;
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Photo\Zones;
+
+/** Drawn lines and outlines as pixels of a grid. Points are shares of the picture's width and height, 0–1, and may lie outside. */
+final class Raster
+{
+    /** How much a drawn line is made longer at both ends, as a share of the picture: nobody ends exactly on a border. */
+    private const LONGER = 0.02;
+
+    /**
+     * The pixels whose middle lies within a closed outline (even-odd rule).
+     *
+     * @param  list<array{float, float}>  $points
+     * @return list<int>
+     */
+    public static function within(array $points, int $width, int $height): array
+    {
+        $pixels = [];
+        for ($y = 0; $y < $height; $y++) {
+            $at = ($y + 0.5) / $height;
+            $crossings = [];
+            foreach ($points as $i => [$x0, $y0]) {
+                [$x1, $y1] = $points[($i + 1) % count($points)];
+                if (($y0 <= $at) !== ($y1 <= $at)) {
+                    $crossings[] = ($x0 + ($at - $y0) / ($y1 - $y0) * ($x1 - $x0)) * $width;
+                }
+            }
+            sort($crossings);
+            for ($i = 0; $i + 1 < count($crossings); $i += 2) {
+                for ($x = max(0, (int) ceil($crossings[$i] - 0.5)), $end = min($width - 1.0, $crossings[$i + 1] - 0.5); $x <= $end; $x++) {
+                    $pixels[] = $y * $width + $x;
+                }
+            }
+        }
+
+        return $pixels;
+    }
+
+    /**
+     * The pixels under a line, made a little longer, without a gap that anything could slip through sideways or up and down.
+     *
+     * @param  list<array{float, float}>  $points
+     * @return array<int, true> by pixel
+     */
+    public static function along(array $points, int $width, int $height): array
+    {
+        $last = count($points) - 1;
+        array_unshift($points, self::beyond($points[1], $points[0]));
+        $points[] = self::beyond($points[$last], $points[$last + 1]);
+        $pixels = [];
+        foreach ($points as $i => [$x0, $y0]) {
+            [$x1, $y1] = $points[$i + 1] ?? [$x0, $y0];
+            $steps = 1 + (int) ceil(3 * max(abs($x1 - $x0) * $width, abs($y1 - $y0) * $height));
+            $before = null;
+            for ($s = 0; $s <= $steps; $s++) {
+                $x = (int) floor(($x0 + ($x1 - $x0) * $s / $steps) * $width);
+                $y = (int) floor(($y0 + ($y1 - $y0) * $s / $steps) * $height);
+                if ($x >= 0 && $y >= 0 && $x < $width && $y < $height) {
+                    $pixels[$y * $width + $x] = true;
+                    if ($before !== null && $before[0] !== $x && $before[1] !== $y) {
+                        $pixels[$before[1] * $width + $x] = true;
+                    }
+                }
+                $before = [$x, max(0, min($height - 1, $y))];
+            }
+        }
+
+        return array_filter($pixels, static fn (int $at): bool => $at < $width * $height, ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * The pixels that a brush covers.
+     *
+     * @param  list<array{float, float}>  $points
+     * @param  float  $radius  as a share of the width
+     * @return array<int, true> by pixel
+     */
+    public static function brushed(array $points, float $radius, int $width, int $height): array
+    {
+        $pixels = [];
+        $r = max(0.5, $radius * $width);
+        foreach ($points as $i => [$x0, $y0]) {
+            [$x1, $y1] = $points[$i + 1] ?? [$x0, $y0];
+            $steps = 1 + (int) ceil(max(abs($x1 - $x0) * $width, abs($y1 - $y0) * $height) / $r * 2);
+            for ($s = 0; $s <= $steps; $s++) {
+                $cx = ($x0 + ($x1 - $x0) * $s / $steps) * $width;
+                $cy = ($y0 + ($y1 - $y0) * $s / $steps) * $height;
+                for ($y = max(0, (int) floor($cy - $r)); $y <= min($height - 1, $cy + $r); $y++) {
+                    for ($x = max(0, (int) floor($cx - $r)); $x <= min($width - 1, $cx + $r); $x++) {
+                        if (($x + 0.5 - $cx) ** 2 + ($y + 0.5 - $cy) ** 2 <= $r * $r) {
+                            $pixels[$y * $width + $x] = true;
+                        }
+                    }
+                }
+            }
+        }
+
+        return $pixels;
+    }
+
+    /**
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $end
+     * @return array{float, float} a little beyond the end
+     */
+    private static function beyond(array $from, array $end): array
+    {
+        $length = max(1e-6, hypot($end[0] - $from[0], $end[1] - $from[1]));
+
+        return [$end[0] + ($end[0] - $from[0]) / $length * self::LONGER, $end[1] + ($end[1] - $from[1]) / $length * self::LONGER];
+    }
+}

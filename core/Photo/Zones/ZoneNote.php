@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Photo\Zones;
+
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Error\UnreadableText;
+
+/** What someone has said about a zone. */
+final readonly class ZoneNote
+{
+    public const ROLES = ['light', 'mid', 'dark', 'accent'];
+
+    public string $name;
+
+    /**
+     * @param  array<string, float>  $places  where in the zone's own values, 0 its darkest and 1 its lightest pixel, a role's target is read, for roles that were moved
+     *
+     * @throws OutOfRange|UnreadableText|ImpossibleChange
+     */
+    public function __construct(string $name, public Importance $importance = Importance::Ordinary, public Surface $surface = Surface::Smooth, public Distance $distance = Distance::Middle, public array $places = [])
+    {
+        $this->name = mb_substr(trim($name), 0, 80);
+        if ($this->name === '') {
+            throw ImpossibleChange::because('A zone needs a name of at least one letter.');
+        }
+        foreach ($places as $role => $place) {
+            if (! in_array($role, self::ROLES, true)) {
+                throw UnreadableText::choice('a role', self::ROLES, (string) $role);
+            }
+            OutOfRange::check("the place of the $role", $place, 0, 1);
+        }
+    }
+
+    public function named(string $name): self
+    {
+        return new self($name, $this->importance, $this->surface, $this->distance, $this->places);
+    }
+
+    public function withPlace(string $role, float $place): self
+    {
+        return new self($this->name, $this->importance, $this->surface, $this->distance, [...$this->places, $role => $place]);
+    }
+
+    public function withoutPlaces(): self
+    {
+        return new self($this->name, $this->importance, $this->surface, $this->distance);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['name' => $this->name, 'importance' => $this->importance->value, 'surface' => $this->surface->value, 'distance' => $this->distance->value, 'places' => $this->places];
+    }
+
+    /** @param  array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}  $data */
+    public static function ofArray(array $data): self
+    {
+        return new self($data['name'], Importance::from($data['importance']), Surface::from($data['surface']), Distance::from($data['distance']), $data['places']);
+    }
+}

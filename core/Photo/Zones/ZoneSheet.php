@@ -1,0 +1,334 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Photo\Zones;
+
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\ZoneMap;
+
+/**
+ * The zones that someone is working on: which zone each pixel of a small grid belongs to, and what was said about each. Zones keep
+ * their number whatever happens to others. Every change returns a new sheet.
+ */
+final readonly class ZoneSheet
+{
+    /** A number is a byte. */
+    public const MOST_ZONES = 60;
+
+    private const LAST_NUMBER = 255;
+
+    /** A piece smaller than this, pixels of the grid, is no zone. */
+    private const LEAST_PIXELS = 6;
+
+    /**
+     * @param  string  $labels  a byte a pixel: the zone's number
+     * @param  array<int, ZoneNote>  $notes  by number, 1–255
+     */
+    public function __construct(public int $width, public int $height, public string $labels, public array $notes)
+    {
+        OutOfRange::check('the number of pixels in a sheet of zones', strlen($labels), $width * $height, $width * $height);
+        OutOfRange::check('the number of zones', count($notes), 1, self::MOST_ZONES);
+    }
+
+    public static function proposed(PixelGrid $grid, int $most): self
+    {
+        $map = ZoneMap::proposed($grid, $most);
+        $notes = [];
+        foreach ($map->zones as $i => $zone) {
+            $notes[$i + 1] = new ZoneNote($zone->name);
+        }
+
+        return new self($grid->width, $grid->height, implode('', array_map(static fn (int $l): string => chr($l + 1), $map->labels)), $notes);
+    }
+
+    /** @throws ImpossibleChange */
+    public function note(int $zone): ZoneNote
+    {
+        return $this->notes[$zone] ?? throw ImpossibleChange::unknown('zone');
+    }
+
+    public function with(int $zone, ZoneNote $note): self
+    {
+        $this->note($zone);
+
+        return new self($this->width, $this->height, $this->labels, array_replace($this->notes, [$zone => $note]));
+    }
+
+    /** The second zone becomes part of the first. */
+    public function merged(int $into, int $zone): self
+    {
+        $this->note($into);
+        $this->note($zone);
+        if ($into === $zone) {
+            throw ImpossibleChange::because('Two different zones can be merged; choose another one.');
+        }
+
+        return $this->relabelled(strtr($this->labels, chr($zone), chr($into)), $this->notes);
+    }
+
+    /**
+     * Cuts a zone in two along a line; the smaller part gets a number of its own.
+     *
+     * @param  list<array{float, float}>  $line  shares of the picture, at least two points
+     *
+     * @throws ImpossibleChange when the line does not cross the zone
+     */
+    public function split(int $zone, array $line): self
+    {
+        $note = $this->note($zone);
+        if (count($line) < 2) {
+            throw ImpossibleChange::because('A line needs two points; draw it from one edge of the zone to another.');
+        }
+        $cut = Raster::along($line, $this->width, $this->height);
+        $own = chr($zone);
+        $rest = $this->labels;
+        foreach ($cut as $at => $_) {
+            if ($rest[$at] === $own) {
+                $rest[$at] = "\0";
+            }
+        }
+        $pieces = array_values(array_filter($this->pieces($rest, $own), fn (array $piece): bool => count($piece) >= self::LEAST_PIXELS && $this->touches($piece, $rest)));
+        if (count($pieces) < 2) {
+            throw ImpossibleChange::because(sprintf('The line leaves "%s" in one piece; draw it from one edge of the zone to another.', $note->name));
+        }
+        usort($pieces, static fn (array $a, array $b): int => count($b) <=> count($a));
+        $number = $this->freeNumber();
+        foreach ($pieces[1] as $at) {
+            $rest[$at] = chr($number);
+        }
+
+        return $this->relabelled($this->filled($rest, [$own, chr($number)]), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
+    }
+
+    /**
+     * Gives a zone all that lies within an outline.
+     *
+     * @param  ?int  $zone  null for a new zone
+     * @param  list<array{float, float}>  $outline
+     */
+    public function redrawn(?int $zone, array $outline): self
+    {
+        $notes = $this->notes;
+        if ($zone === null) {
+            $zone = $this->freeNumber();
+            $notes = $this->notesWith($zone, new ZoneNote($this->freeName('new zone')));
+        } else {
+            $this->note($zone);
+        }
+        $labels = $this->labels;
+        foreach ($this->pixelsWithin($outline) as $at) {
+            $labels[$at] = chr($zone);
+        }
+
+        return $this->relabelled($labels, $notes);
+    }
+
+    /**
+     * Takes what lies within an outline away from a zone; its neighbours grow into it.
+     *
+     * @param  list<array{float, float}>  $outline
+     */
+    public function takenFrom(int $zone, array $outline): self
+    {
+        $this->note($zone);
+        $labels = $this->labels;
+        $own = chr($zone);
+        foreach ($this->pixelsWithin($outline) as $at) {
+            if ($labels[$at] === $own) {
+                $labels[$at] = "\0";
+            }
+        }
+        if (! str_contains($labels, $own) || count($this->notes) < 2) {
+            throw ImpossibleChange::because('Nothing would be left of the zone; merge it with a neighbour instead.');
+        }
+        $others = array_values(array_map(chr(...), array_diff(array_keys($this->notes), [$zone])));
+
+        return $this->relabelled($this->filled($labels, $others), $this->notes);
+    }
+
+    /** @return array<int, list<int>> pixels by zone */
+    public function pixels(): array
+    {
+        $pixels = array_fill_keys(array_keys($this->notes), []);
+        foreach (unpack('C*', $this->labels) ?: [] as $at => $zone) {
+            $pixels[$zone][] = $at - 1;
+        }
+
+        return $pixels;
+    }
+
+    /** A zone as a mask of another size: a byte a pixel, not zero within. */
+    public function maskOf(int $zone, int $width, int $height): string
+    {
+        $this->note($zone);
+        $own = chr($zone);
+        $column = array_map(fn (int $x): int => min($this->width - 1, intdiv($x * $this->width, $width)), range(0, $width - 1));
+        $rows = [];
+        $known = [];
+        for ($y = 0; $y < $height; $y++) {
+            $from = min($this->height - 1, intdiv($y * $this->height, $height));
+            if (! isset($known[$from])) {
+                $row = '';
+                foreach ($column as $x) {
+                    $row .= $this->labels[$from * $this->width + $x] === $own ? "\xFF" : "\0";
+                }
+                $known[$from] = $row;
+            }
+            $rows[] = $known[$from];
+        }
+
+        return implode('', $rows);
+    }
+
+    /**
+     * @param  list<array{float, float}>  $outline
+     * @return list<int>
+     */
+    private function pixelsWithin(array $outline): array
+    {
+        $pixels = count($outline) < 3 ? [] : Raster::within($outline, $this->width, $this->height);
+        if (count($pixels) < self::LEAST_PIXELS) {
+            throw ImpossibleChange::because('The outline holds hardly anything; draw round an area, at least three points.');
+        }
+
+        return $pixels;
+    }
+
+    /**
+     * Zones of which nothing is left are forgotten.
+     *
+     * @param  array<int, ZoneNote>  $notes
+     */
+    private function relabelled(string $labels, array $notes): self
+    {
+        return new self($this->width, $this->height, $labels, array_filter($notes, static fn (int $zone): bool => str_contains($labels, chr($zone)), ARRAY_FILTER_USE_KEY));
+    }
+
+    /**
+     * Every empty pixel gets what lies nearest, step by step, out of some zones.
+     *
+     * @param  list<string>  $from  their bytes
+     */
+    private function filled(string $labels, array $from): string
+    {
+        $front = [];
+        $sources = array_fill_keys($from, true);
+        for ($at = 0, $n = strlen($labels); $at < $n; $at++) {
+            if ($labels[$at] !== "\0" && isset($sources[$labels[$at]])) {
+                foreach ($this->around($at) as $near) {
+                    if ($labels[$near] === "\0") {
+                        $front[] = $at;
+                        break;
+                    }
+                }
+            }
+        }
+        while ($front !== []) {
+            $next = [];
+            foreach ($front as $at) {
+                foreach ($this->around($at) as $near) {
+                    if ($labels[$near] === "\0") {
+                        $labels[$near] = $labels[$at];
+                        $next[] = $near;
+                    }
+                }
+            }
+            $front = $next;
+        }
+
+        // What no source reaches goes to the first of them.
+        return strtr($labels, "\0", $from[0]);
+    }
+
+    /** @return list<list<int>> connected pieces of one byte */
+    private function pieces(string $labels, string $byte): array
+    {
+        $pieces = [];
+        for ($start = 0, $n = strlen($labels); $start < $n; $start++) {
+            if ($labels[$start] !== $byte) {
+                continue;
+            }
+            $piece = [];
+            $open = [$start];
+            // What was visited is blanked in this copy, like the line itself.
+            $labels[$start] = "\0";
+            while ($open !== []) {
+                $at = array_pop($open);
+                $piece[] = $at;
+                foreach ($this->around($at) as $near) {
+                    if ($labels[$near] === $byte) {
+                        $labels[$near] = "\0";
+                        $open[] = $near;
+                    }
+                }
+            }
+            $pieces[] = $piece;
+        }
+
+        return $pieces;
+    }
+
+    /** @param  list<int>  $piece */
+    private function touches(array $piece, string $labels): bool
+    {
+        foreach ($piece as $at) {
+            foreach ($this->around($at) as $near) {
+                if ($labels[$near] === "\0") {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<int> */
+    private function around(int $at): array
+    {
+        $x = $at % $this->width;
+        $near = [];
+        if ($x > 0) {
+            $near[] = $at - 1;
+        }
+        if ($x < $this->width - 1) {
+            $near[] = $at + 1;
+        }
+        if ($at >= $this->width) {
+            $near[] = $at - $this->width;
+        }
+        if ($at + $this->width < $this->width * $this->height) {
+            $near[] = $at + $this->width;
+        }
+
+        return $near;
+    }
+
+    private function freeNumber(): int
+    {
+        OutOfRange::check('the number of zones', count($this->notes) + 1, 1, self::MOST_ZONES);
+        for ($number = 1; $number <= self::LAST_NUMBER; $number++) {
+            if (! isset($this->notes[$number])) {
+                return $number;
+            }
+        }
+        throw new \LogicException('there are fewer zones than numbers');
+    }
+
+    private function freeName(string $name): string
+    {
+        $plain = (string) preg_replace('/ \d+$/', '', $name);
+        $taken = array_map(static fn (ZoneNote $n): string => $n->name, $this->notes);
+        for ($n = 2; in_array("$plain $n", $taken, true); $n++);
+
+        return "$plain $n";
+    }
+
+    /** @return array<int, ZoneNote> */
+    private function notesWith(int $number, ZoneNote $note): array
+    {
+        return array_replace($this->notes, [$number => $note]);
+    }
+}

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Zones\Distance;
+use KnottyPrism\Core\Photo\Zones\Importance;
+use KnottyPrism\Core\Photo\Zones\KeptWhites;
+use KnottyPrism\Core\Photo\Zones\Neighbours;
+use KnottyPrism\Core\Photo\Zones\Outlines;
+use KnottyPrism\Core\Photo\Zones\Surface;
+use KnottyPrism\Core\Photo\Zones\ZoneNote;
+use KnottyPrism\Core\Photo\Zones\ZoneReading;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
+
+/** Two zones of 30 × 40 pixels beside each other, left and right. */
+function twoZones(?ZoneNote $left = null, ?ZoneNote $right = null): ZoneSheet
+{
+    return new ZoneSheet(60, 40, str_repeat(str_repeat("\1", 30).str_repeat("\2", 30), 40), [1 => $left ?? new ZoneNote('left'), 2 => $right ?? new ZoneNote('right')]);
+}
+
+/** @return array<int, int> pixels by zone */
+function sizes(ZoneSheet $sheet): array
+{
+    return array_map(count(...), $sheet->pixels());
+}
+
+/** A grid in greys by place. */
+function greys(int $width, int $height, Closure $lightness): PixelGrid
+{
+    return gridOf($width, $height, static fn (int $x, int $y): array => [$lightness($x, $y), 0, 0]);
+}
+
+it('splits a zone along a line, gives the smaller part a number and a name, and leaves all others alone', function () {
+    $sheet = twoZones(new ZoneNote('wall', Importance::Most, Surface::Rough, places: ['light' => 0.5]));
+    $split = $sheet->split(1, [[0.0, 0.25], [0.5, 0.25]]);
+    expect(array_keys($split->notes))->toBe([1, 2, 3])->and($split->note(3)->name)->toBe('wall 2')
+        ->and($split->note(3)->surface)->toBe(Surface::Rough)->and($split->note(3)->places)->toBe([])->and($split->note(1)->places)->toBe(['light' => 0.5])
+        ->and(array_sum(sizes($split)))->toBe(2400)->and(sizes($split)[2])->toBe(1200)->and(sizes($split)[3])->toEqualWithDelta(300, 31);
+    // Nobody ends exactly on a border; a line that plainly does not cross is refused, and a crooked one may turn back.
+    expect(array_keys($sheet->split(1, [[0.01, 0.5], [0.49, 0.5]])->notes))->toHaveCount(3)
+        ->and(fn () => $sheet->split(1, [[0.1, 0.5], [0.3, 0.5]]))->toBeRefused('from one edge of the zone to another')
+        ->and(fn () => $sheet->split(1, [[0.1, 0.5]]))->toBeRefused('two points')
+        ->and(fn () => $sheet->split(9, [[0, 0], [1, 1]]))->toBeRefused('no such zone');
+    $corner = $sheet->split(1, [[0.2, -0.1], [0.2, 0.5], [-0.1, 0.5]]);
+    expect(sizes($corner)[3])->toEqualWithDelta(12 * 20, 40);
+});
+
+it('merges, redraws and takes away, and every pixel always belongs to a zone that exists', function () {
+    $sheet = twoZones();
+    $box = static fn (float $l, float $t, float $r, float $b): array => [[$l, $t], [$r, $t], [$r, $b], [$l, $b]];
+    $grown = $sheet->redrawn(1, $box(0.4, 0.25, 0.75, 0.75));
+    expect(sizes($grown))->toBe([1 => 1200 + 15 * 20, 2 => 1200 - 15 * 20]);
+    $new = $sheet->redrawn(null, $box(0.25, 0.25, 0.75, 0.75));
+    expect($new->note(3)->name)->toBe('new zone 2')->and(sizes($new)[3])->toBe(600);
+    $taken = $new->takenFrom(3, $box(0.25, 0.25, 0.5, 0.75));
+    expect(sizes($taken))->toBe([1 => 1200, 2 => 900, 3 => 300]);
+    expect(sizes($taken->merged(2, 3)))->toBe([1 => 1200, 2 => 1200])->and(array_keys($taken->merged(2, 3)->notes))->toBe([1, 2]);
+    // A zone that another swallows is forgotten, and its number is free again.
+    $swallowed = $sheet->redrawn(1, $box(-0.1, -0.1, 1.1, 1.1));
+    expect(array_keys($swallowed->notes))->toBe([1])->and(array_keys($swallowed->redrawn(null, $box(0, 0, 0.2, 0.2))->notes))->toBe([1, 2]);
+    expect(fn () => $sheet->redrawn(1, $box(0.5, 0.5, 0.501, 0.501)))->toBeRefused('hardly anything')
+        ->and(fn () => $sheet->takenFrom(1, $box(-1, -1, 2, 2)))->toBeRefused('merge it with a neighbour')
+        ->and(fn () => $sheet->merged(1, 1))->toBeRefused('Two different zones');
+});
+
+it('keeps its promises under any sequence of changes', function () {
+    mt_srand(4);
+    $point = static fn (): array => [mt_rand(-5, 105) / 100, mt_rand(-5, 105) / 100];
+    $sheet = twoZones();
+    $made = 0;
+    for ($n = 0; $n < 120; $n++) {
+        $zones = array_keys($sheet->notes);
+        $zone = $zones[array_rand($zones)];
+        try {
+            $sheet = match (mt_rand(0, 4)) {
+                0, 1 => $sheet->split($zone, [$point(), $point()]),
+                2 => $sheet->redrawn(mt_rand(0, 1) === 0 ? null : $zone, [$point(), $point(), $point(), $point()]),
+                3 => $sheet->takenFrom($zone, [$point(), $point(), $point()]),
+                default => count($zones) > 8 ? $sheet->merged($zone, $zones[array_rand($zones)]) : $sheet,
+            };
+            $made++;
+        } catch (KnottyPrism\Core\Error\CoreError) {
+            // Refused changes leave the sheet as it was.
+        }
+        $sizes = sizes($sheet);
+        expect(array_sum($sizes))->toBe(2400)->and(min($sizes))->toBeGreaterThan(0)->and(array_keys($sizes))->toEqualCanonicalizing(array_keys($sheet->notes));
+    }
+    expect($made)->toBeGreaterThan(60);
+});
+
+it('draws closed, smooth outlines that enclose what they should', function () {
+    $disc = '';
+    for ($y = 0; $y < 40; $y++) {
+        for ($x = 0; $x < 60; $x++) {
+            $disc .= ($x - 30) ** 2 + ($y - 20) ** 2 < 144 ? "\2" : "\1";
+        }
+    }
+    $outlines = new Outlines($disc, 60, 40);
+    $area = static function (array $flat): float {
+        $points = array_chunk($flat, 2);
+        $sum = 0.0;
+        foreach ($points as $i => [$x, $y]) {
+            [$u, $v] = $points[($i + 1) % count($points)];
+            $sum += $x * 40 * $v * 60 - $u * 60 * $y * 40;
+        }
+
+        return abs($sum) / 2;
+    };
+    [$round] = $outlines->of(2);
+    expect($outlines->of(2))->toHaveCount(1)->and($area($round) * 60 * 40 / 2400)->toEqualWithDelta(substr_count($disc, "\2"), 12);
+    // Smooth: every point lies within a pixel of the circle.
+    foreach (array_chunk($round, 2) as [$x, $y]) {
+        expect(hypot($x * 60 - 30.5, $y * 40 - 20.5))->toEqualWithDelta(12, 0.9);
+    }
+    // The ground has an outer and an inner line, and the outer one stays on the frame.
+    $ground = $outlines->of(1);
+    expect($ground)->toHaveCount(2)->and(max(array_map(max(...), $ground)))->toBe(1.0)->and(min(array_map(min(...), $ground)))->toBe(0.0);
+    [$border] = $outlines->between(1, 2);
+    expect(count($border))->toBeGreaterThan(40)->and($outlines->between(2, 7))->toBe([]);
+});
+
+it('reads a zone along its own values, and moves a target where it is dragged', function () {
+    $grid = greys(60, 40, static fn (int $x, int $y): float => $x < 30 ? 20 + 2 * $x : 90);
+    $pixels = twoZones()->pixels()[1];
+    $whites = (new KeptWhites)->on($grid);
+    $read = ZoneReading::of($grid, $pixels, new ZoneNote('ramp'), $whites);
+    expect($read->range[0])->toEqualWithDelta(20, 2.5)->and($read->range[1])->toEqualWithDelta(78, 2.5)
+        ->and($read->zone->targets['dark']->l)->toBeLessThan($read->zone->targets['mid']->l)->and($read->zone->targets['mid']->l)->toBeLessThan($read->zone->targets['light']->l)
+        ->and($read->placeOf($read->zone->targets['mid']))->toEqualWithDelta(0.5, 0.1);
+    $moved = ZoneReading::of($grid, $pixels, (new ZoneNote('ramp'))->withPlace('mid', 0.2)->withPlace('accent', 1.0), $whites);
+    expect($moved->placeOf($moved->zone->targets['mid']))->toEqualWithDelta(0.2, 0.02)->and($moved->placeOf($moved->zone->targets['accent']))->toEqualWithDelta(1.0, 0.02)
+        ->and($moved->zone->targets['light']->l)->toBe($read->zone->targets['light']->l);
+    $run = array_map(static fn (Lab $lab): float => $lab->l, $read->run);
+    $sorted = $run;
+    sort($sorted);
+    expect($run)->toBe($sorted)->and(fn () => (new ZoneNote('a'))->withPlace('middle', 0.5))->toBeRefused('light, mid, dark, accent');
+});
+
+it('keeps whites by value and by hand, the last word being the brush', function () {
+    $grid = greys(60, 40, static fn (int $x): float => $x < 30 ? 97 : 60);
+    $kept = static fn (KeptWhites $w): float => substr_count($w->on($grid), "\1") / 2400;
+    $plain = new KeptWhites;
+    expect($kept($plain))->toEqualWithDelta(0.5, 0.001)->and($kept($plain->keptFrom(101)))->toBe(0.0);
+    $painted = $plain->painted(true, 0.1, [[0.75, 0.2], [0.75, 0.8]]);
+    expect($kept($painted))->toEqualWithDelta(0.5 + (12 * 24 + M_PI * 36) / 2400, 0.02)
+        ->and($kept($painted->painted(false, 0.2, [[0.25, 0.5]])))->toBeLessThan($kept($painted) - 0.1)
+        ->and(fn () => $plain->painted(true, 0.1, []))->toBeRefused('at least one point');
+});
+
+it('marks touching zones that end within a value step, and advises which to push', function () {
+    // Alike where they meet, though their middles are far apart.
+    $alike = greys(60, 40, static fn (int $x): float => $x < 30 ? 20 + 1.4 * $x : 64);
+    $found = Neighbours::tooAlike($sheet = twoZones(), $alike, new Outlines($sheet->labels, 60, 40));
+    expect($found)->toHaveCount(1)->and($found[0]->words)->toContain('"left" and "right" meet')->and(count($found[0]->lines[0]))->toBeGreaterThan(20)
+        ->and(abs($found[0]->stepsApart))->toBeLessThan(1.0);
+    // Two steps apart at the border: an edge that holds, though the middles are alike.
+    $apart = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 + 0.9 * $x : 52);
+    expect(Neighbours::tooAlike($sheet, $apart, new Outlines($sheet->labels, 60, 40)))->toBe([]);
+    // Same value, other colour: told apart all the same.
+    $colours = gridOf(60, 40, static fn (int $x): array => $x < 30 ? [55, 40, 20] : [55, -30, -20]);
+    expect(Neighbours::tooAlike($sheet, $colours, new Outlines($sheet->labels, 60, 40)))->toBe([]);
+    $flat = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 : 53);
+    $advice = static fn (ZoneSheet $s): Neighbours => Neighbours::tooAlike($s, $flat, new Outlines($s->labels, 60, 40))[0];
+    $far = $advice(twoZones(right: new ZoneNote('right', distance: Distance::Far)));
+    expect([$far->push, $far->lighter])->toBe([2, true])->and($far->words)->toContain('what is far is lighter');
+    $lesser = $advice(twoZones(new ZoneNote('left', Importance::Most), new ZoneNote('right', Importance::Little)));
+    expect([$lesser->push, $lesser->lighter])->toBe([2, true])->and($lesser->words)->toContain('matters less');
+    $plain = $advice(twoZones());
+    expect([$plain->push, $plain->lighter])->toBe([1, false]);
+});
+
+it('comes out of its JSON as it went in, and changes nothing that others hold', function () {
+    $survey = (new Survey)->withNewSpot(' rope ', 7, 0.25, 0.5, 9)->withZones(twoZones(new ZoneNote('wall', Importance::Little, Surface::HardAndShiny, Distance::Near, ['mid' => 0.3])))
+        ->withWhites((new KeptWhites(90))->painted(true, 0.02, [[0.1, 0.2]]))->withNeutral(7, Lab::ofHex('#e8e0d0'));
+    $placed = $survey->withSpot($survey->spot(1)->placed(8, 0.3, 0.55, 20)->named('rope, lit'));
+    $back = Survey::ofArray(json_decode((string) json_encode($placed->toArray()), true));
+    expect($back->toArray())->toEqual($placed->toArray())->and($back->zones?->labels)->toBe(twoZones()->labels)
+        ->and($back->spot(1)->on(8))->toBe(['x' => 0.3, 'y' => 0.55, 'ring' => 20])->and($survey->spot(1)->on(8))->toBe(['x' => 0.25, 'y' => 0.5, 'ring' => 9])
+        ->and($survey->spot(1)->name)->toBe('rope')->and($back->balanceOf(7)?->pointedAt->l)->toEqualWithDelta(Lab::ofHex('#e8e0d0')->l, 1e-6)->and($back->balanceOf(8))->toBeNull();
+    expect(fn () => $survey->withoutSpot(5))->toBeRefused('no such spot')->and(fn () => (new Survey)->sheet())->toBeRefused('proposed first')
+        ->and(fn () => $survey->withNewSpot('  ', 7, 0.1, 0.1, 9))->toBeRefused('at least one letter')->and(fn () => $survey->withNewSpot('x', 7, 1.2, 0.1, 9))->toBeRefused('between 0 and 1');
+});
