@@ -9,6 +9,8 @@ return [
         'database' => ['driver' => 'database', 'table' => 'cache', 'lock_table' => 'cache_locks'],
         // Atlases: about a megabyte each, made anew by any machine that lacks one.
         'atlases' => ['driver' => 'file', 'path' => storage_path('framework/cache/atlases')],
+        // Ways of looking at photos: some hundred kilobytes each, made anew where they are missing.
+        'looks' => ['driver' => 'file', 'path' => storage_path('framework/cache/looks')],
         'redis' => ['driver' => 'redis', 'connection' => 'cache'],
     ],
     'prefix' => 'knotty_prism',

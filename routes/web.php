@@ -12,6 +12,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;
 use App\Http\Controllers\StudyController;
+use App\Http\Controllers\SurveyController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/health', HealthController::class);
@@ -39,7 +40,20 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/studies', [StudyController::class, 'store'])->middleware('throttle:heavy');
         Route::get('/studies/{study}', [StudyController::class, 'show']);
         Route::patch('/studies/{study}', [StudyController::class, 'update']);
-        Route::get('/studies/{study}/photo', PhotoController::class);
+        Route::get('/studies/{study}/photo', [PhotoController::class, 'plain']);
+        Route::post('/studies/{study}/photos', [PhotoController::class, 'store'])->middleware('throttle:heavy');
+        Route::scopeBindings()->prefix('/studies/{study}/photos/{photo}')->group(function (): void {
+            Route::patch('/', [PhotoController::class, 'update']);
+            Route::delete('/', [PhotoController::class, 'destroy']);
+            Route::get('/look', [PhotoController::class, 'look']);
+            Route::get('/values', [PhotoController::class, 'values']);
+        });
+        Route::get('/studies/{study}/survey', [SurveyController::class, 'show']);
+        Route::post('/studies/{study}/survey/changes', [SurveyController::class, 'change']);
+        Route::post('/studies/{study}/survey/undo', [SurveyController::class, 'undo']);
+        Route::post('/studies/{study}/survey/redo', [SurveyController::class, 'redo']);
+        Route::get('/studies/{study}/spots.{kind}', [SurveyController::class, 'spots'])->whereIn('kind', ['gpl', 'csv', 'json']);
+        Route::get('/studies/{study}/comparison', [SurveyController::class, 'comparison']);
         Route::get('/studies/{study}/spot', [SpotController::class, 'read']);
         Route::get('/studies/{study}/recipes', [SpotController::class, 'recipes'])->middleware('throttle:heavy');
 

@@ -7,8 +7,7 @@ namespace Tests;
 use App\Models\PencilRow;
 use App\Models\Study;
 use App\Models\User;
-use App\Photos\PhotoIntake;
-use App\Photos\PhotoStore;
+use App\Services\StudyKeeper;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
@@ -57,12 +56,25 @@ abstract class TestCase extends BaseTestCase
 
     protected function study(User $user): Study
     {
-        $photo = $this->photo();
-        $copy = app(PhotoIntake::class)->take($photo->getRealPath());
+        return app(StudyKeeper::class)->begin($user, 'Two halves', $this->photo()->getRealPath(), 'two_halves.png');
+    }
 
-        return $user->studies()->create([
-            'name' => 'Two halves', 'paper' => 'white medium', 'photo_key' => app(PhotoStore::class)->keep($photo->getRealPath(), $copy),
-            'photo_name' => 'two_halves.png', 'photo_width' => $copy->width, 'photo_height' => $copy->height,
-        ]);
+    /** A study, of an artist who is signed in, whose photo has six flat fields, three above three. */
+    protected function fields(string ...$hexes): Study
+    {
+        $image = new \Imagick;
+        $image->newImage(300, 200, $hexes[0]);
+        foreach ($hexes as $i => $hex) {
+            $field = new \Imagick;
+            $field->newImage(100, 100, $hex);
+            $image->compositeImage($field, \Imagick::COMPOSITE_OVER, 100 * ($i % 3), 100 * intdiv($i, 3));
+        }
+        $path = (string) tempnam(sys_get_temp_dir(), 'kp');
+        $image->setImageFormat('png');
+        $image->writeImage("png:$path");
+        $user = $this->artistWithDrawer();
+        $this->actingAs($user);
+
+        return app(StudyKeeper::class)->begin($user, 'Fields', $path, 'fields.png');
     }
 }

@@ -4,30 +4,70 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use KnottyPrism\Core\Photo\DrawingFrame;
 
 /**
- * One picture being planned: its photo, its paper, its plan.
+ * One picture being planned: its photos, its paper, what was found out about the photos, its plan.
  *
  * @property int $id
  * @property int $user_id
  * @property string $name
  * @property string $paper
- * @property string $photo_key
- * @property string $photo_name
- * @property int $photo_width
- * @property int $photo_height
+ * @property ?int $colour_photo_id the photo that the colours follow
+ * @property int $survey_number the version of the survey that is shown; 0 before the first
+ * @property float $drawing_width_mm
+ * @property float $drawing_height_mm
+ * @property float $grid_mm side of a square of the grid
+ * @property float $cut_place where the photo is cut to the drawing's shape, 0–1
+ * @property ?Photo $colourPhoto
+ * @property Collection<int, Photo> $photos in the order they came
  */
 final class Study extends Model
 {
-    protected $fillable = ['name', 'paper', 'photo_key', 'photo_name', 'photo_width', 'photo_height'];
+    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
+
+    protected $attributes = ['survey_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        $photos = $this->hasMany(Photo::class);
+        $photos->orderBy('id');
+
+        return $photos;
+    }
+
+    /** @return BelongsTo<Photo, $this> */
+    public function colourPhoto(): BelongsTo
+    {
+        return $this->belongsTo(Photo::class, 'colour_photo_id');
+    }
+
+    /** The photo that the colours follow; every study has one. */
+    public function photo(): Photo
+    {
+        return $this->colourPhoto ?? throw new \LogicException("study $this->id has lost its photo");
+    }
+
+    public function frame(): DrawingFrame
+    {
+        return new DrawingFrame($this->photo()->width / $this->photo()->height, $this->drawing_width_mm, $this->drawing_height_mm, $this->cut_place);
+    }
+
+    /** @return HasMany<SurveyVersion, $this> */
+    public function surveyVersions(): HasMany
+    {
+        return $this->hasMany(SurveyVersion::class);
     }
 
     /** @return HasMany<PlanEntry, $this> */

@@ -19,6 +19,12 @@ final class PhotoIntake
 {
     private const KINDS = [IMAGETYPE_JPEG => 'JPEG', IMAGETYPE_PNG => 'PNG', IMAGETYPE_WEBP => 'WEBP', IMAGETYPE_TIFF_II => 'TIFF', IMAGETYPE_TIFF_MM => 'TIFF'];
 
+    /** What a HEIC file may name itself in its first bytes. */
+    private const HEIC_BRANDS = ['heic', 'heix', 'heim', 'heis', 'mif1', 'hevc', 'hevx'];
+
+    /** From Debian's package icc-profiles-free. */
+    private const SRGB_PROFILE = '/usr/share/color/icc/sRGB.icc';
+
     private const MOST_PIXELS = 50_000_000;
 
     private const MOST_SIDE = 16_000;
@@ -33,16 +39,17 @@ final class PhotoIntake
     /** @throws BadFile saying what is wrong and what to do */
     public function take(string $path): WorkingCopy
     {
-        $this->lookAtHead($path);
+        $isHeic = $this->lookAtHead($path);
         try {
-            $image = ImageManager::withDriver(Driver::class, autoOrientation: true)->read($path);
+            // What decodes HEIC turns the picture upright itself.
+            $image = ImageManager::withDriver(Driver::class, autoOrientation: ! $isHeic)->read($path);
             $image->scaleDown(self::WORKING_SIDE, self::WORKING_SIDE);
             $image->blendTransparency('ffffff');
             $native = $image->core()->native();
             if (! $native instanceof Imagick) {
                 throw new \LogicException('the driver is Imagick');
             }
-            $native->transformImageColorspace(Imagick::COLORSPACE_SRGB);
+            self::toSrgb($native);
             $native->setImageType(Imagick::IMGTYPE_TRUECOLOR);
             $native->setImageDepth(8);
             /** @var list<int> $pixels */
@@ -55,19 +62,32 @@ final class PhotoIntake
         return new WorkingCopy($image->width(), $image->height(), $jpeg, self::packed($pixels));
     }
 
-    private function lookAtHead(string $path): void
+    /**
+     * What the numbers in the file mean is said by its embedded profile, where it has one: taken for a screen's plain numbers, a phone's
+     * wide ones would look dull.
+     */
+    private static function toSrgb(Imagick $image): void
+    {
+        try {
+            if ($image->getImageProfiles('icc', false) !== []) {
+                $image->profileImage('icc', (string) file_get_contents(self::SRGB_PROFILE));
+            }
+        } catch (ImagickException) {
+            // A profile that can't be read, or one for another kind of colour, says nothing.
+            $image->removeImageProfile('icc');
+        }
+        $image->transformImageColorspace(Imagick::COLORSPACE_SRGB);
+    }
+
+    /** @return bool whether it is HEIC */
+    private function lookAtHead(string $path): bool
     {
         if (! is_file($path) || filesize($path) === 0) {
             throw BadFile::because('The file is empty (0 bytes); copy it from the camera or phone again.');
         }
         // Only the head is read here, by the first bytes of the file and not by its name: what a decoder would make of anything
         // else (drawings that load files, scripts) never gets so far.
-        $head = @getimagesize($path);
-        $kind = $head === false ? null : (self::KINDS[$head[2]] ?? null);
-        if ($head === false || $kind === null) {
-            throw BadFile::because('This file is not a picture that can be taken; choose a JPEG, PNG, WebP or TIFF.');
-        }
-        [$width, $height] = $head;
+        [$kind, $width, $height] = self::isHeic($path) ? self::heicHead($path) : self::head($path);
         if ($width * $height > self::MOST_PIXELS || max($width, $height) > self::MOST_SIDE) {
             throw BadFile::because(sprintf('The picture measures %s × %s pixels; up to 50 megapixels can be taken. Save a smaller copy and try again.', number_format($width), number_format($height)));
         }
@@ -77,6 +97,43 @@ final class PhotoIntake
         if (CutOff::isCutOff($kind, $path)) {
             throw BadFile::because('The picture is damaged: the file stops before its end. Copy or export it again from where it came.');
         }
+
+        return $kind === 'HEIC';
+    }
+
+    /** @return array{string, int, int} kind, width, height */
+    private static function head(string $path): array
+    {
+        $head = @getimagesize($path);
+        $kind = $head === false ? null : (self::KINDS[$head[2]] ?? null);
+        if ($head === false || $kind === null) {
+            throw BadFile::because('This file is not a picture that can be taken; choose a JPEG, PNG, WebP, TIFF or HEIC.');
+        }
+
+        return [$kind, $head[0], $head[1]];
+    }
+
+    private static function isHeic(string $path): bool
+    {
+        $start = (string) file_get_contents($path, length: 12);
+
+        return substr($start, 4, 4) === 'ftyp' && in_array(substr($start, 8, 4), self::HEIC_BRANDS, true);
+    }
+
+    /** @return array{string, int, int} kind, width, height */
+    private static function heicHead(string $path): array
+    {
+        if (Imagick::queryFormats('HEIC') === []) {
+            throw BadFile::because('This machine can not read HEIC pictures; save the photo as JPEG ("most compatible" on a phone) and take that.');
+        }
+        try {
+            $image = new Imagick;
+            $image->pingImage("heic:$path");
+        } catch (ImagickException) {
+            throw BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
+        }
+
+        return ['HEIC', $image->getImageWidth(), $image->getImageHeight()];
     }
 
     /** @param  list<int>  $pixels */

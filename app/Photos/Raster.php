@@ -10,6 +10,11 @@ use KnottyPrism\Core\Error\OutOfRange;
 /** sRGB pixels, three bytes each, row after row, that can be scaled and written as PNG. */
 final readonly class Raster
 {
+    /** zlib level 1, no filter: size matters less here than time. */
+    private const PNG_FAST = 10;
+
+    private const JPEG_QUALITY = 90;
+
     /** @throws OutOfRange when the bytes do not fill the rectangle */
     public function __construct(public int $width, public int $height, public string $pixels)
     {
@@ -19,8 +24,7 @@ final readonly class Raster
     /** The working copy with its longest side at most so long; each pixel the mean of those it covers. */
     public static function scaled(WorkingCopy $copy, int $side): self
     {
-        $scale = min(1.0, $side / max($copy->width, $copy->height));
-        [$width, $height] = [max(1, (int) round($copy->width * $scale)), max(1, (int) round($copy->height * $scale))];
+        [$width, $height] = self::within($copy->width, $copy->height, $side);
         $image = self::image($copy->width, $copy->height, $copy->pixels);
         $image->resizeImage($width, $height, Imagick::FILTER_BOX, 1);
         $image->setImageFormat('rgb');
@@ -29,11 +33,35 @@ final readonly class Raster
         return new self($width, $height, $image->getImageBlob());
     }
 
+    /** @return array{int, int} width and height with the longest side at most so long */
+    public static function within(int $width, int $height, int $side): array
+    {
+        $scale = min(1.0, $side / max($width, $height));
+
+        return [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
+    }
+
     public function png(): string
     {
         $image = self::image($this->width, $this->height, $this->pixels);
         $image->setFormat('png');
         $image->setImageFormat('png');
+
+        return $image->getImageBlob();
+    }
+
+    /**
+     * A picture file of plain bytes.
+     *
+     * @param  int  $channels  3, or 1 for greys
+     */
+    public static function encoded(int $width, int $height, int $channels, string $bytes, string $kind): string
+    {
+        $image = new Imagick;
+        // The plainest file there is, so that nothing is said twice about the bytes.
+        $image->readImageBlob(sprintf("%s %d %d 255\n%s", $channels === 3 ? 'P6' : 'P5', $width, $height, $bytes));
+        $image->setImageFormat($kind);
+        $image->setImageCompressionQuality($kind === 'png' ? self::PNG_FAST : self::JPEG_QUALITY);
 
         return $image->getImageBlob();
     }

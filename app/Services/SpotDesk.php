@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Models\Photo;
 use App\Models\Study;
 use App\Models\User;
 use App\Photos\PhotoStore;
@@ -11,6 +12,7 @@ use App\Presenters\RecipePresenter;
 use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Photo\NeutralBalance;
 use KnottyPrism\Core\Photo\Spot;
 use KnottyPrism\Core\Planning\AtlasShelf;
 use KnottyPrism\Core\Planning\RecipePlanner;
@@ -25,16 +27,19 @@ final class SpotDesk
     {
     }
 
-    /** @param  int  $ring radius in pixels of the working copy */
-    public function read(Study $study, int $x, int $y, int $ring): Spot
+    /**
+     * @param  int  $ring  radius in pixels of the working copy
+     * @param  ?NeutralBalance  $balance  of the photo, where something in it was said to be neutral
+     */
+    public function read(Photo $photo, int $x, int $y, int $ring, ?NeutralBalance $balance = null): Spot
     {
         $left = max(0, $x - $ring - 1);
         $top = max(0, $y - $ring - 1);
-        $right = min($study->photo_width - 1, $x + $ring + 1);
-        $bottom = min($study->photo_height - 1, $y + $ring + 1);
-        $window = $this->photos->window($study, $left, $top, $right - $left + 1, $bottom - $top + 1);
+        $right = min($photo->width - 1, $x + $ring + 1);
+        $bottom = min($photo->height - 1, $y + $ring + 1);
+        $window = $this->photos->window($photo, $left, $top, $right - $left + 1, $bottom - $top + 1);
 
-        return Spot::inRing($window, $x - $left, $y - $top, $ring);
+        return Spot::inRing($window, $x - $left, $y - $top, $ring)->balanced($balance);
     }
 
     /** @return array<string, mixed> the target, the nearest single pencil and up to four recipes, as the API shows them */

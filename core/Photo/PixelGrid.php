@@ -47,6 +47,21 @@ final readonly class PixelGrid
         return new self($width, $height, $l, $a, $b);
     }
 
+    /** At another size, by the nearest pixel. */
+    public function resampled(int $width, int $height): self
+    {
+        OutOfRange::check('the number of pixels', $width * $height, 1, self::MOST_PIXELS);
+        $from = [];
+        for ($y = 0; $y < $height; $y++) {
+            for ($x = 0; $x < $width; $x++) {
+                $from[] = intdiv((2 * $y + 1) * $this->height, 2 * $height) * $this->width + intdiv((2 * $x + 1) * $this->width, 2 * $width);
+            }
+        }
+        $of = static fn (array $channel): array => array_map(static fn (int $at): float => $channel[$at], $from);
+
+        return new self($width, $height, $of($this->l), $of($this->a), $of($this->b));
+    }
+
     public function count(): int
     {
         return $this->width * $this->height;

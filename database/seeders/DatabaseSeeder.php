@@ -5,21 +5,23 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\PencilRow;
+use App\Models\Study;
 use App\Models\User;
-use App\Photos\PhotoIntake;
-use App\Photos\PhotoStore;
 use App\Services\PlanDesk;
 use App\Services\SpotDesk;
+use App\Services\StudyKeeper;
+use App\Services\SurveyDesk;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\PencilFit;
+use KnottyPrism\Core\Photo\Survey\Survey;
 
 /** The demo: an account with both invented lines, 24 of their pencils owned, and the study "Low water". Safe to run again. */
 final class DatabaseSeeder extends Seeder
 {
-    private const PHOTO = 'demo/photos/low-water-morning.jpg';
+    private const PHOTOS = ['demo/photos/low-water-morning.jpg', 'demo/photos/low-water-evening.jpg'];
 
     /** Name, place on the photo's working copy, ring, and which of the answers is chosen. */
     private const CHOSEN = [
@@ -31,7 +33,7 @@ final class DatabaseSeeder extends Seeder
         ['post, tar', 1790, 480, 20, 1],
     ];
 
-    public function run(PhotoIntake $intake, PhotoStore $store, SpotDesk $spots, PlanDesk $plans): void
+    public function run(StudyKeeper $studies, SpotDesk $spots, PlanDesk $plans, SurveyDesk $surveys): void
     {
         $user = User::query()->firstOrCreate(
             ['email' => config('app.demo_email')],
@@ -42,7 +44,7 @@ final class DatabaseSeeder extends Seeder
             DB::transaction(fn () => $this->fillShelf($user));
         }
         if ($user->studies()->doesntExist()) {
-            DB::transaction(fn () => $this->setUpStudy($user, $intake, $store, $spots, $plans));
+            DB::transaction(fn () => $this->setUpStudy($user, $studies, $spots, $plans, $surveys));
         }
     }
 
@@ -55,15 +57,15 @@ final class DatabaseSeeder extends Seeder
         }
     }
 
-    private function setUpStudy(User $user, PhotoIntake $intake, PhotoStore $store, SpotDesk $spots, PlanDesk $plans): void
+    private function setUpStudy(User $user, StudyKeeper $studies, SpotDesk $spots, PlanDesk $plans, SurveyDesk $surveys): void
     {
-        $copy = $intake->take(base_path(self::PHOTO));
-        $study = $user->studies()->create([
-            'name' => 'Low water', 'paper' => 'white medium', 'photo_key' => $store->keep(base_path(self::PHOTO), $copy),
-            'photo_name' => 'low-water-morning.jpg', 'photo_width' => $copy->width, 'photo_height' => $copy->height,
-        ]);
+        [$morning, $evening] = self::PHOTOS;
+        $study = $studies->begin($user, 'Low water', base_path($morning), 'morning');
+        $studies->addPhoto($study, base_path($evening), 'evening')->update(['roles' => ['light']]);
+        $photo = $study->photo();
+        $this->survey($study, $surveys);
         foreach (self::CHOSEN as [$name, $x, $y, $ring, $answer]) {
-            $lab = $spots->read($study, $x, $y, $ring)->lab;
+            $lab = $spots->read($photo, $x, $y, $ring)->lab;
             $recipes = $spots->recipes($user, $study, $lab)['recipes'];
             $recipe = $recipes[$answer] ?? $recipes[0];
             $plans->add($study, [
@@ -72,5 +74,18 @@ final class DatabaseSeeder extends Seeder
             ]);
         }
         $study->changes()->delete();
+    }
+
+    /** Some spots to keep an eye on. */
+    private function survey(Study $study, SurveyDesk $surveys): void
+    {
+        $photo = $study->photo();
+        $surveys->change($study, 'demo-begins-here', static function (Survey $survey) use ($photo): array {
+            foreach (self::CHOSEN as [$name, $x, $y, $ring]) {
+                $survey = $survey->withNewSpot($name, $photo->id, $x / ($photo->width - 1), $y / ($photo->height - 1), $ring);
+            }
+
+            return [$survey, 'keep the first spots'];
+        });
     }
 }

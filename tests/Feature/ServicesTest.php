@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Cards\DabPicture;
 use App\Cards\PaletteCard;
 use App\Models\PencilRow;
+use App\Models\Photo;
 use App\Models\PlanEntry;
 use App\Models\Study;
 use App\Models\User;
@@ -83,9 +84,9 @@ it('reads the same window from the stored pixels as is in the picture', function
     $user = $this->artist();
     $study = $this->study($user);
     $store = app(PhotoStore::class);
-    $window = $store->window($study, 198, 10, 4, 2);
+    $window = $store->window($study->photo(), 198, 10, 4, 2);
     expect(bin2hex($window->bytes))->toBe(str_repeat('b7b4a4b7b4a43a4a5a3a4a5a', 2));
-    expect(fn () => $store->jpeg(new Study(['photo_key' => 'photos/none'])))->toThrow(League\Flysystem\UnableToReadFile::class);
+    expect(fn () => $store->jpeg(new Photo(['storage_key' => 'photos/none'])))->toThrow(League\Flysystem\UnableToReadFile::class);
 });
 
 it('flattens transparency on white, greys to three channels and sixteen bits to eight', function (Closure $make, string $expected) {

@@ -39,7 +39,7 @@ it('takes a photo in, keeps the original outside the web root, and serves a re-e
     $id = $this->postJson('/api/studies', ['photo' => $this->photo()])->assertCreated()->assertJson(['name' => 'two halves', 'photoWidth' => 400, 'photoHeight' => 300])->json('id');
     $photo = $this->get("/api/studies/$id/photo")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
     expect(substr((string) $photo->getContent(), 0, 2))->toBe("\xFF\xD8");
-    Storage::assertExists(Study::query()->findOrFail($id)->photo_key.'/original');
+    Storage::assertExists(Study::query()->findOrFail($id)->photo()->storage_key.'/original');
     expect(str_starts_with(Storage::path(''), public_path()))->toBeFalse();
 });
 

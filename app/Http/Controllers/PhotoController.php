@@ -4,18 +4,95 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\LookRequest;
+use App\Http\Requests\NewStudyRequest;
+use App\Models\Photo;
 use App\Models\Study;
 use App\Photos\PhotoStore;
+use App\Presenters\SurveyPresenter;
+use App\Services\LookDesk;
+use App\Services\StudyKeeper;
+use App\Services\SurveyDesk;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Photo\Looking\Push;
 
-/** The working copy of a study's photo, to its owner. */
+/** The photos of a study, to its owner: never the file that came, always a copy that was encoded here. */
 final class PhotoController extends Controller
 {
-    public function __invoke(Study $study, PhotoStore $store): Response
+    public function __construct(private readonly SurveyDesk $surveys, private readonly SurveyPresenter $presenter)
+    {
+    }
+
+    public function store(NewStudyRequest $request, Study $study, StudyKeeper $keeper): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $file = $request->photo();
+        $keeper->addPhoto($study, $file->getRealPath(), $file->getClientOriginalName());
+
+        return $this->survey($request, $study, 201);
+    }
+
+    public function update(Request $request, Study $study, Photo $photo): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        /** @var array<string, mixed> $columns */
+        $columns = $request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:200'], 'roles' => ['sometimes', 'array', 'max:4'], 'roles.*' => [Rule::in(Photo::ROLES)]]);
+        $photo->update($columns);
+
+        return $this->survey($request, $study);
+    }
+
+    public function destroy(Request $request, Study $study, Photo $photo, StudyKeeper $keeper): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $keeper->removePhoto($study, $photo);
+
+        return $this->survey($request, $study);
+    }
+
+    public function plain(Study $study, PhotoStore $store): Response
     {
         Gate::authorize('own', $study);
 
-        return new Response($store->jpeg($study), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=3600']);
+        return self::picture('jpeg', $store->jpeg($study->photo()));
+    }
+
+    public function look(LookRequest $request, Study $study, Photo $photo, LookDesk $desk): Response
+    {
+        Gate::authorize('own', $study);
+        $survey = $this->surveys->current($study);
+        $push = null;
+        $pushed = '';
+        if ($request->has('push')) {
+            $by = $request->integer('by', -1) * 100 / 9;
+            $push = new Push($survey->sheet(), $request->integer('push'), $by);
+            $pushed = sprintf('%s/%d/%.2f', md5($survey->sheet()->labels), $request->integer('push'), $by);
+        }
+        ['kind' => $kind, 'bytes' => $bytes] = $desk->picture($photo, $request->way($survey->balanceOf($photo->id)), $push, $pushed);
+
+        return self::picture($kind, $bytes);
+    }
+
+    public function values(LookRequest $request, Study $study, Photo $photo, LookDesk $desk): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $way = $request->way($this->surveys->current($study)->balanceOf($photo->id));
+        $shares = array_map(static fn (float $share): float => round($share, 4), array_values($desk->shares($photo, $way)));
+
+        return new JsonResponse(['steps' => $way->scale->steps, 'fromLightest' => $way->scale->fromLightest, 'shares' => $shares, 'greys' => $this->presenter->greys($way->scale)]);
+    }
+
+    private function survey(Request $request, Study $study, int $status = 200): JsonResponse
+    {
+        return new JsonResponse($this->presenter->survey($this->user($request), $study->refresh()), $status);
+    }
+
+    private static function picture(string $kind, string $bytes): Response
+    {
+        return new Response($bytes, 200, ['Content-Type' => "image/$kind", 'Cache-Control' => 'private, max-age=3600', 'X-Content-Type-Options' => 'nosniff']);
     }
 }

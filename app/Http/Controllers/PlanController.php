@@ -10,6 +10,7 @@ use App\Models\Study;
 use App\Presenters\PlanPresenter;
 use App\Services\PlanDesk;
 use App\Services\SpotDesk;
+use App\Services\SurveyDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -28,12 +29,13 @@ final class PlanController extends Controller
         return $this->plan($request, $study);
     }
 
-    public function store(PlanEntryRequest $request, Study $study, SpotDesk $spots): JsonResponse
+    public function store(PlanEntryRequest $request, Study $study, SpotDesk $spots, SurveyDesk $surveys): JsonResponse
     {
         Gate::authorize('own', $study);
-        $place = $request->spot($study);
+        $photo = $request->photoOf($study);
+        $place = $request->spot($photo);
         $stack = $request->stack($this->user($request));
-        [$l, $a, $b] = $spots->read($study, ...$place)->lab->toArray();
+        [$l, $a, $b] = $spots->read($photo, ...$place, balance: $surveys->current($study)->balanceOf($photo->id))->lab->toArray();
         $this->desk->add($study, [
             ...$place, 'name' => $request->entryName(), 'target_l' => $l, 'target_a' => $a, 'target_b' => $b,
             'label' => $request->label(), 'stack' => $stack->text(), 'paper' => $study->paper,

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\NewStudyRequest;
+use App\Http\Requests\StudyChangeRequest;
 use App\Models\Study;
-use App\Photos\PhotoIntake;
-use App\Photos\PhotoStore;
+use App\Services\StudyKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Medium\PaperShelf;
 
 /** Studies of the account: one picture each. */
@@ -19,23 +19,15 @@ final class StudyController extends Controller
 {
     public function index(Request $request): JsonResponse
     {
-        $studies = Study::query()->where('user_id', $this->user($request)->id)->orderByDesc('updated_at')->orderByDesc('id')->get();
+        $studies = Study::query()->with('colourPhoto')->where('user_id', $this->user($request)->id)->orderByDesc('updated_at')->orderByDesc('id')->get();
 
         return new JsonResponse(['studies' => $studies->map(self::shown(...))->all(), 'papers' => PaperShelf::names()]);
     }
 
-    public function store(NewStudyRequest $request, PhotoIntake $intake, PhotoStore $store): JsonResponse
+    public function store(NewStudyRequest $request, StudyKeeper $keeper): JsonResponse
     {
         $file = $request->photo();
-        $copy = $intake->take($file->getRealPath());
-        $study = $this->user($request)->studies()->create([
-            'name' => $request->studyName(),
-            'paper' => 'white medium',
-            'photo_key' => $store->keep($file->getRealPath(), $copy),
-            'photo_name' => mb_substr($file->getClientOriginalName(), 0, 200),
-            'photo_width' => $copy->width,
-            'photo_height' => $copy->height,
-        ]);
+        $study = $keeper->begin($this->user($request), $request->studyName(), $file->getRealPath(), $file->getClientOriginalName());
 
         return new JsonResponse(self::shown($study), 201);
     }
@@ -47,10 +39,14 @@ final class StudyController extends Controller
         return new JsonResponse(self::shown($study));
     }
 
-    public function update(Request $request, Study $study): JsonResponse
+    public function update(StudyChangeRequest $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $study->update($request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:120'], 'paper' => ['sometimes', Rule::in(PaperShelf::names())]]));
+        DB::transaction(static function () use ($request, $study): void {
+            $study->fill($request->columns())->save();
+            // The core says what is wrong with a drawing and its grid.
+            $study->refresh()->frame()->grid($study->grid_mm);
+        });
 
         return new JsonResponse(self::shown($study));
     }
@@ -58,6 +54,8 @@ final class StudyController extends Controller
     /** @return array<string, mixed> */
     private static function shown(Study $study): array
     {
-        return ['id' => $study->id, 'name' => $study->name, 'paper' => $study->paper, 'paperHex' => PaperShelf::named($study->paper)->hex, 'photoName' => $study->photo_name, 'photoWidth' => $study->photo_width, 'photoHeight' => $study->photo_height];
+        $photo = $study->photo();
+
+        return ['id' => $study->id, 'name' => $study->name, 'paper' => $study->paper, 'paperHex' => PaperShelf::named($study->paper)->hex, 'photoId' => $photo->id, 'photoName' => $photo->name, 'photoWidth' => $photo->width, 'photoHeight' => $photo->height];
     }
 }

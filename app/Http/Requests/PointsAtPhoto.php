@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Photo;
 use App\Models\Study;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use KnottyPrism\Core\Photo\Survey\NamedSpot;
 
-/** A place on the photo in pixels of the working copy, and the radius of the ring, in a request. */
+/** A place on one of a study's photos in pixels of the working copy, and the radius of the ring, in a request. */
 trait PointsAtPhoto
 {
-    private const WIDEST_RING = 60;
-
     /** @return array<string, list<string>> */
     private function spotRules(): array
     {
-        return ['x' => ['required', 'integer', 'min:0'], 'y' => ['required', 'integer', 'min:0'], 'ring' => ['required', 'integer', 'min:0', 'max:'.self::WIDEST_RING]];
+        return ['x' => ['required', 'integer', 'min:0'], 'y' => ['required', 'integer', 'min:0'], 'ring' => ['required', 'integer', 'min:0', 'max:'.NamedSpot::WIDEST_RING], 'photo' => ['sometimes', 'integer']];
+    }
+
+    /** The photo that is meant: the one that the colours follow where nothing is said. */
+    public function photoOf(Study $study): Photo
+    {
+        return $this->has('photo') ? ($study->photos->firstWhere('id', $this->integer('photo')) ?? throw new ModelNotFoundException) : $study->photo();
     }
 
     /**
@@ -22,11 +29,11 @@ trait PointsAtPhoto
      *
      * @return array{x: int, y: int, ring: int}
      */
-    public function spot(Study $study): array
+    public function spot(Photo $photo): array
     {
         return [
-            'x' => min($study->photo_width - 1, $this->integer('x')),
-            'y' => min($study->photo_height - 1, $this->integer('y')),
+            'x' => min($photo->width - 1, $this->integer('x')),
+            'y' => min($photo->height - 1, $this->integer('y')),
             'ring' => $this->integer('ring'),
         ];
     }

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\SurveyChangeRequest;
+use App\Models\Study;
+use App\Presenters\SurveyPresenter;
+use App\Services\SurveyChanges;
+use App\Services\SurveyDesk;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use KnottyPrism\Core\Photo\Survey\Survey;
+
+/** What is found out about a study's photos. Every answer is the whole survey. */
+final class SurveyController extends Controller
+{
+    private const KINDS = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8', 'json' => 'application/json'];
+
+    public function __construct(private readonly SurveyDesk $desk, private readonly SurveyPresenter $presenter)
+    {
+    }
+
+    public function show(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+
+        return $this->survey($request, $study);
+    }
+
+    public function change(SurveyChangeRequest $request, Study $study, SurveyChanges $changes): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->desk->change($study, $request->key(), static fn (Survey $survey): array => $changes->made($study, $survey, $request->change()));
+
+        return $this->survey($request, $study);
+    }
+
+    public function undo(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->desk->move($study, -1);
+
+        return $this->survey($request, $study);
+    }
+
+    public function redo(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->desk->move($study, 1);
+
+        return $this->survey($request, $study);
+    }
+
+    public function spots(Request $request, Study $study, string $kind): Response
+    {
+        Gate::authorize('own', $study);
+        $list = $this->presenter->spotList($this->user($request), $study);
+        $text = match ($kind) {
+            'gpl' => $list->gpl(),
+            'csv' => $list->csv(),
+            'json' => $list->json(),
+            default => throw new \LogicException('the route knows the kinds'),
+        };
+
+        return new Response($text, 200, ['Content-Type' => self::KINDS[$kind], 'Content-Disposition' => sprintf('attachment; filename="%s-spots.%s"', Str::slug($study->name) ?: 'study', $kind)]);
+    }
+
+    public function comparison(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['one' => ['required', 'integer'], 'other' => ['required', 'integer', 'different:one']]);
+        $photo = static fn (string $which) => $study->photos->firstWhere('id', $request->integer($which)) ?? throw new ModelNotFoundException;
+
+        return new JsonResponse($this->presenter->comparison($study, $photo('one'), $photo('other')));
+    }
+
+    private function survey(Request $request, Study $study): JsonResponse
+    {
+        return new JsonResponse($this->presenter->survey($this->user($request), $study));
+    }
+}
