@@ -6,6 +6,7 @@ namespace App\Presenters;
 
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\ValueScale;
 use KnottyPrism\Core\Medium\Finish;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Prediction;
@@ -22,18 +23,19 @@ final class RecipePresenter
     private const MIXED_RING = 7.0;
 
     /** @return array<string, mixed> */
-    public static function spot(Spot $spot): array
+    public static function spot(Spot $spot, ValueScale $scale = new ValueScale): array
     {
-        return [...self::reading($spot->lab), 'spread' => Figures::difference($spot->spread), 'mixed' => $spot->spread > self::MIXED_RING];
+        return [...self::reading($spot->lab, $scale), 'spread' => Figures::difference($spot->spread), 'mixed' => $spot->spread > self::MIXED_RING];
     }
 
     /** @return array<string, mixed> */
-    public static function reading(Lab $lab): array
+    public static function reading(Lab $lab, ValueScale $scale = new ValueScale): array
     {
-        $reading = new ColourReading($lab);
+        $reading = new ColourReading($lab, $scale);
 
         return [
             ...Figures::colour($lab),
+            'valueStep' => $reading->valueStep,
             'words' => $reading->words(),
             'valueSteps' => $reading->scale->steps,
             'family' => $reading->family->words(),

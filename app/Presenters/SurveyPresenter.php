@@ -31,6 +31,9 @@ use KnottyPrism\Core\Planning\School;
 /** A study's survey as the page shows it: photos, spots read on each of them, zones, the drawing's frame, and what undo would take back. */
 final class SurveyPresenter
 {
+    /** Raised when spots may be read, or photos compared, otherwise. */
+    private const VERSION = 1;
+
     public function __construct(private readonly SurveyDesk $desk, private readonly SpotDesk $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZonePresenter $zones, private readonly AtlasShelf $atlases)
     {
     }
@@ -69,6 +72,15 @@ final class SurveyPresenter
 
     /** @return array<string, mixed> how one photo differs from another: as a whole, spot by spot, zone by zone */
     public function comparison(Study $study, Photo $one, Photo $other): array
+    {
+        $key = implode('/', ['comparison', self::VERSION, $study->id, $study->survey_number, $one->storage_key, $other->storage_key, md5($one->name)]);
+
+        /** @var array<string, mixed> */
+        return Cache::store('looks')->remember($key, 24 * 3600, fn (): array => $this->compared($study, $one, $other));
+    }
+
+    /** @return array<string, mixed> */
+    private function compared(Study $study, Photo $one, Photo $other): array
     {
         $survey = $this->desk->current($study);
         $balances = [$survey->balanceOf($one->id), $survey->balanceOf($other->id)];
@@ -114,7 +126,7 @@ final class SurveyPresenter
             return [];
         }
         $colour = $study->photo();
-        $key = implode('/', ['spots', RecipePlanner::VERSION, $study->id, $study->survey_number, $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($study->paper)]);
+        $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $study->survey_number, $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($study->paper)]);
 
         /** @var list<array<string, mixed>> */
         return Cache::store('looks')->remember($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {

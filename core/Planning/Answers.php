@@ -64,6 +64,23 @@ final class Answers
         return $this->chosen;
     }
 
+    /**
+     * With a recipe that begins with a complement. Where it is steadier than what is called the steadiest, it is called that, and the
+     * other is what it still is: one of other pencils.
+     *
+     * @param  non-empty-array<string, Candidate>  $answers
+     * @return non-empty-array<string, Candidate>
+     */
+    public function withBeneath(array $answers, Candidate $beneath): array
+    {
+        $steadiest = $answers[RecipeLabel::Steadiest->value] ?? null;
+        if ($steadiest === null || $this->swing($beneath) >= $this->swing($steadiest)) {
+            return [...$answers, RecipeLabel::ComplementBeneath->value => $beneath];
+        }
+
+        return [...$answers, RecipeLabel::Steadiest->value => $beneath, RecipeLabel::OtherPencils->value => $steadiest];
+    }
+
     /** @return list<Stack> of what was laid up to some ΔE00, the likeliest to be free of a caution first: the steadiest, or the nearest */
     public function likelyFreeOf(CautionCode $code, float $deltaE00): array
     {

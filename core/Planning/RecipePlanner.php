@@ -18,7 +18,7 @@ use KnottyPrism\Core\Medium\Stack;
 final class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 8;
+    public const VERSION = 9;
 
     public const MOST_PASSES = 5;
 
@@ -89,7 +89,7 @@ final class RecipePlanner
         if ($this->school->beneath === 'any' && $maxPasses > 1 && count($answers) < $count) {
             $beneath = $this->withComplementBeneath($search, $answers);
             if ($beneath !== null) {
-                $answers[RecipeLabel::ComplementBeneath->value] = $beneath;
+                $answers = $choice->withBeneath($answers, $beneath);
             }
         }
         if (count($answers) < $count && ($other = $choice->otherPencils($answers)) !== null) {

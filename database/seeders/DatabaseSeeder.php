@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Models\PencilRow;
 use App\Models\Study;
 use App\Models\User;
+use App\Photos\PhotoStore;
 use App\Services\PlanDesk;
 use App\Services\SpotDesk;
 use App\Services\StudyKeeper;
@@ -17,6 +18,11 @@ use Illuminate\Support\Str;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\PencilFit;
 use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Zones\Distance;
+use KnottyPrism\Core\Photo\Zones\Importance;
+use KnottyPrism\Core\Photo\Zones\Surface;
+use KnottyPrism\Core\Photo\Zones\ZoneNote;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
 /** The demo: an account with both invented lines, 24 of their pencils owned, and the study "Low water". Safe to run again. */
 final class DatabaseSeeder extends Seeder
@@ -33,7 +39,27 @@ final class DatabaseSeeder extends Seeder
         ['post, tar', 1790, 480, 20, 1],
     ];
 
-    public function run(StudyKeeper $studies, SpotDesk $spots, PlanDesk $plans, SurveyDesk $surveys): void
+    private const ZONES = 14;
+
+    /** Name of the zone at a place (shares of the photo), its surface, and where it stands. */
+    private const NAMED = [
+        ['sea', 0.43, 0.14, Surface::Smooth, Distance::Far],
+        ['stone, top', 0.29, 0.74, Surface::Rough, Distance::Middle],
+        ['stone, front', 0.45, 0.92, Surface::Rough, Distance::Near],
+        ['float, upper glass', 0.22, 0.34, Surface::HardAndShiny, Distance::Middle],
+        ['float, lower glass', 0.22, 0.55, Surface::HardAndShiny, Distance::Middle],
+        ['iron ring', 0.645, 0.53, Surface::Rough, Distance::Near],
+        ['post, tar', 0.94, 0.2, Surface::Smooth, Distance::Middle],
+        ['rope', 0.39, 0.68, Surface::SoftAndFuzzy, Distance::Near],
+        ['mug, lit side', 0.74, 0.35, Surface::HardAndShiny, Distance::Near],
+        ['mug, shaded side', 0.84, 0.3, Surface::HardAndShiny, Distance::Near],
+        ['plank', 0.4, 0.48, Surface::Rough, Distance::Middle],
+        ['shadow in the ring', 0.86, 0.5917, Surface::Rough, Distance::Middle],
+        ['stake, left', 0.455, 0.25, Surface::Rough, Distance::Far],
+        ['stake, right', 0.58, 0.2, Surface::Rough, Distance::Far],
+    ];
+
+    public function run(StudyKeeper $studies, PhotoStore $store, SpotDesk $spots, PlanDesk $plans, SurveyDesk $surveys): void
     {
         $user = User::query()->firstOrCreate(
             ['email' => config('app.demo_email')],
@@ -44,7 +70,7 @@ final class DatabaseSeeder extends Seeder
             DB::transaction(fn () => $this->fillShelf($user));
         }
         if ($user->studies()->doesntExist()) {
-            DB::transaction(fn () => $this->setUpStudy($user, $studies, $spots, $plans, $surveys));
+            DB::transaction(fn () => $this->setUpStudy($user, $studies, $store, $spots, $plans, $surveys));
         }
     }
 
@@ -57,13 +83,13 @@ final class DatabaseSeeder extends Seeder
         }
     }
 
-    private function setUpStudy(User $user, StudyKeeper $studies, SpotDesk $spots, PlanDesk $plans, SurveyDesk $surveys): void
+    private function setUpStudy(User $user, StudyKeeper $studies, PhotoStore $store, SpotDesk $spots, PlanDesk $plans, SurveyDesk $surveys): void
     {
         [$morning, $evening] = self::PHOTOS;
         $study = $studies->begin($user, 'Low water', base_path($morning), 'morning');
         $studies->addPhoto($study, base_path($evening), 'evening')->update(['roles' => ['light']]);
         $photo = $study->photo();
-        $this->survey($study, $surveys);
+        $this->survey($study, $surveys, $store);
         foreach (self::CHOSEN as [$name, $x, $y, $ring, $answer]) {
             $lab = $spots->read($photo, $x, $y, $ring)->lab;
             $recipes = $spots->recipes($user, $study, $lab)['recipes'];
@@ -76,8 +102,8 @@ final class DatabaseSeeder extends Seeder
         $study->changes()->delete();
     }
 
-    /** Some spots to keep an eye on. */
-    private function survey(Study $study, SurveyDesk $surveys): void
+    /** Some spots to keep an eye on, and zones with names. */
+    private function survey(Study $study, SurveyDesk $surveys, PhotoStore $photos): void
     {
         $photo = $study->photo();
         $surveys->change($study, 'demo-begins-here', static function (Survey $survey) use ($photo): array {
@@ -86,6 +112,16 @@ final class DatabaseSeeder extends Seeder
             }
 
             return [$survey, 'keep the first spots'];
+        });
+        $grid = $photos->grid($photo, null);
+        $surveys->change($study, 'demo-zones', static function (Survey $survey) use ($grid): array {
+            $sheet = ZoneSheet::proposed($grid, self::ZONES);
+            foreach (self::NAMED as [$name, $x, $y, $surface, $distance]) {
+                $zone = ord($sheet->labels[(int) ($y * $grid->height) * $grid->width + (int) ($x * $grid->width)]);
+                $sheet = $sheet->with($zone, new ZoneNote($name, Importance::Ordinary, $surface, $distance));
+            }
+
+            return [$survey->withZones($sheet), 'name the zones'];
         });
     }
 }

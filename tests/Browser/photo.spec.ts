@@ -130,7 +130,7 @@ test('the same by keyboard alone', async ({ page }) => {
     await settled(page);
 
     const before = await planned(page);
-    await page.keyboard.press('2');
+    await page.keyboard.press('Shift+Digit2');
     await expect(plan(page).getByRole('listitem')).toHaveCount(before + 1);
     await page.keyboard.press('Control+z');
     await expect(plan(page).getByRole('listitem')).toHaveCount(before);

@@ -1,4 +1,4 @@
-import type { Entry, Pass, Plan, Recipe, Spot, Study } from '../../resources/ts/api/types';
+import type { Entry, Pass, Photo, Plan, Recipe, Spot, Study, Survey } from '../../resources/ts/api/types';
 
 /** Answers of the application as the page gets them, small enough to read. */
 
@@ -7,6 +7,7 @@ export const study: Study = {
     name: 'Low water',
     paper: 'white medium',
     paperHex: '#f6f4ee',
+    photoId: 3,
     photoName: 'low-water.jpg',
     photoWidth: 1920,
     photoHeight: 1440,
@@ -72,3 +73,27 @@ export const entry = (id: number, name: string, more: Partial<Entry> = {}): Entr
 });
 
 export const plan = (...entries: Entry[]): Plan => ({ entries, canUndo: entries.length > 0 });
+
+export const photo: Photo = { id: 3, name: 'low-water.jpg', width: 1920, height: 1440, roles: ['colour'], neutral: null };
+
+export const survey: Survey = {
+    number: 4,
+    undoWords: 'rename “wall”',
+    redoWords: null,
+    colourPhoto: 3,
+    photos: [photo],
+    spots: [],
+    zones: null,
+    frame: {
+        drawingWidthMm: 297,
+        drawingHeightMm: 210,
+        gridMm: 30,
+        cutPlace: 0.5,
+        left: 0,
+        top: 0.03,
+        width: 1,
+        height: 0.94,
+        across: [],
+        down: [],
+    },
+};

@@ -3,7 +3,8 @@ import { act, cleanup, fireEvent, render, renderHook, screen } from '@testing-li
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { PhotoView } from '../../resources/ts/photo/PhotoView';
 import { useThrottled } from '../../resources/ts/photo/useThrottled';
-import { spot, study } from './examples';
+import { PLAIN } from '../../resources/ts/photo/look/lookState';
+import { photo, spot, study } from './examples';
 
 beforeEach(() => {
     vi.useFakeTimers();
@@ -36,7 +37,7 @@ describe('a value that changes often', () => {
 
 describe('hovering over the photo', () => {
     const asked: string[] = [];
-    const show = (dispatch = vi.fn()) => {
+    const show = (dispatch = vi.fn(), look = PLAIN) => {
         asked.length = 0;
         vi.stubGlobal('fetch', (url: string) => {
             asked.push(url);
@@ -48,7 +49,19 @@ describe('hovering over the photo', () => {
         });
         render(
             <QueryClientProvider client={new QueryClient()}>
-                <PhotoView study={study} spot={{ x: 5, y: 6, ring: 9 }} entries={[]} dispatch={dispatch} onPhoto={vi.fn()} />
+                <PhotoView
+                    study={study}
+                    photo={photo}
+                    look={look}
+                    spot={{ x: 5, y: 6, ring: 9 }}
+                    spots={[]}
+                    chosenSpot={null}
+                    frame={undefined}
+                    stamp={1}
+                    room="300px"
+                    dispatch={dispatch}
+                    onPhoto={vi.fn()}
+                />
             </QueryClientProvider>,
         );
         const stage = screen.getByRole('application');
@@ -82,6 +95,19 @@ describe('hovering over the photo', () => {
         fireEvent.pointerMove(stage, { clientX: study.photoWidth + 40, clientY: -12, pointerType: 'mouse' });
         await settle();
         expect(asked.at(-1)).toContain(`x=${study.photoWidth - 1}&y=0`);
+    });
+
+    it('points at the same place of the photo when it is shown mirrored or upside down', () => {
+        const mirrored = show(vi.fn(), { ...PLAIN, mirror: true });
+        fireEvent.pointerDown(mirrored.stage, { clientX: 30, clientY: 40, pointerId: 1 });
+        expect(mirrored.dispatch).toHaveBeenCalledWith({ type: 'placed', x: study.photoWidth - 30, y: 40 });
+        // The ring goes where the arrow points on the screen.
+        fireEvent.keyDown(mirrored.stage, { key: 'ArrowRight' });
+        expect(mirrored.dispatch).toHaveBeenLastCalledWith({ type: 'nudged', dx: -4, dy: 0 });
+        cleanup();
+        const turned = show(vi.fn(), { ...PLAIN, turned: true });
+        fireEvent.pointerDown(turned.stage, { clientX: 30, clientY: 40, pointerId: 1 });
+        expect(turned.dispatch).toHaveBeenCalledWith({ type: 'placed', x: study.photoWidth - 30, y: study.photoHeight - 40 });
     });
 
     it('asks nothing for a finger, which can not hover', async () => {

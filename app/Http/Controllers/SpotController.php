@@ -24,7 +24,7 @@ final class SpotController extends Controller
     {
         Gate::authorize('own', $study);
 
-        return new JsonResponse(RecipePresenter::spot($this->spot($request, $study)));
+        return new JsonResponse(RecipePresenter::spot($this->spot($request, $study), $request->scale()));
     }
 
     public function recipes(SpotRequest $request, Study $study): JsonResponse

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Colour\ValueScale;
+use KnottyPrism\Core\Photo\Looking\WayOfLooking;
 
 /** A place on the photo and the radius of the ring. */
 final class SpotRequest extends FormRequest
@@ -14,6 +17,12 @@ final class SpotRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return $this->spotRules();
+        return [...$this->spotRules(), 'steps' => ['sometimes', Rule::in(WayOfLooking::STEPS)], 'lightest' => ['sometimes', 'boolean']];
+    }
+
+    /** The scale that values are counted on. */
+    public function scale(): ValueScale
+    {
+        return new ValueScale($this->integer('steps', 9), $this->boolean('lightest'));
     }
 }

@@ -138,12 +138,221 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removePhoto"];
+        options?: never;
+        head?: never;
+        patch: operations["changePhoto"];
+        trace?: never;
+    };
+    "/api/studies/{study}/photos/{photo}/look": {
+        parameters: {
+            query?: {
+                tone?: components["parameters"]["tone"];
+                steps?: components["parameters"]["steps"];
+                /** @description 1 when step 1 is the lightest */
+                lightest?: components["parameters"]["lightest"];
+                /** @description the one value step that shows */
+                only?: components["parameters"]["only"];
+                squint?: components["parameters"]["squint"];
+                balanced?: components["parameters"]["balanced"];
+                /** @description a zone tried a value step lighter or darker */
+                push?: components["parameters"]["push"];
+                by?: components["parameters"]["by"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        get: operations["look"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/photos/{photo}/values": {
+        parameters: {
+            query?: {
+                steps?: components["parameters"]["steps"];
+                /** @description 1 when step 1 is the lightest */
+                lightest?: components["parameters"]["lightest"];
+                squint?: components["parameters"]["squint"];
+                balanced?: components["parameters"]["balanced"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        get: operations["values"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/survey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["survey"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/survey/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeSurvey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/survey/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoSurvey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/survey/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoSurvey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/spots.{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                kind: "gpl" | "csv" | "json";
+            };
+            cookie?: never;
+        };
+        get: operations["spotList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/comparison": {
+        parameters: {
+            query: {
+                one: number;
+                other: number;
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["comparison"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/spot": {
         parameters: {
             query: {
                 x: components["parameters"]["x"];
                 y: components["parameters"]["y"];
                 ring: components["parameters"]["ring"];
+                photo?: number;
+                steps?: components["parameters"]["steps"];
+                /** @description 1 when step 1 is the lightest */
+                lightest?: components["parameters"]["lightest"];
             };
             header?: never;
             path: {
@@ -300,9 +509,169 @@ export interface components {
             name: string;
             paper: string;
             paperHex: string;
+            photoId: number;
             photoName: string;
             photoWidth: number;
             photoHeight: number;
+        };
+        StudyChange: {
+            name?: string;
+            paper?: string;
+            drawingWidthMm?: number;
+            drawingHeightMm?: number;
+            gridMm?: number;
+            cutPlace?: number;
+            colourPhoto?: number;
+        };
+        /** @enum {unknown} */
+        PhotoRole: "colour" | "pose" | "detail" | "light";
+        Photo: {
+            id: number;
+            name: string;
+            width: number;
+            height: number;
+            roles: components["schemas"]["PhotoRole"][];
+            /** @description what was said to be white or grey */
+            neutral: components["schemas"]["Reading"] | null;
+        };
+        /** @description x, y, x, y, … as shares of the photo */
+        Line: number[];
+        SpotPlace: {
+            photo: number;
+            x: number;
+            y: number;
+            ring: number;
+            placed: boolean;
+            reading: components["schemas"]["Reading"];
+        };
+        NamedSpot: {
+            number: number;
+            name: string;
+            /** @description the nearest families besides its own */
+            families: string[];
+            nearest: components["schemas"]["NearestSingle"] | null;
+            places: components["schemas"]["SpotPlace"][];
+        };
+        /** @enum {unknown} */
+        ZoneRole: "light" | "mid" | "dark" | "accent";
+        ZoneTarget: {
+            role: components["schemas"]["ZoneRole"];
+            /** @description 0 the zone's darkest and 1 its lightest */
+            place: number;
+            moved: boolean;
+            reading: components["schemas"]["Reading"];
+        };
+        /** @enum {unknown} */
+        Importance: "little" | "ordinary" | "most";
+        /** @enum {unknown} */
+        Surface: "hard and shiny" | "smooth" | "soft and fuzzy" | "rough";
+        /** @enum {unknown} */
+        Distance: "near" | "middle" | "far";
+        Zone: {
+            number: number;
+            name: string;
+            importance: components["schemas"]["Importance"];
+            surface: components["schemas"]["Surface"];
+            distance: components["schemas"]["Distance"];
+            area: number;
+            keptWhite: number;
+            /** @description L* of its darkest and lightest */
+            range: number[];
+            /** @description what it looks like from dark to light */
+            run: string[];
+            targets: components["schemas"]["ZoneTarget"][];
+            outlines: components["schemas"]["Line"][];
+        };
+        Neighbours: {
+            one: number;
+            other: number;
+            stepsApart: number;
+            push: number;
+            lighter: boolean;
+            words: string;
+            lines: components["schemas"]["Line"][];
+        };
+        Zones: {
+            list: components["schemas"]["Zone"][];
+            neighbours: components["schemas"]["Neighbours"][];
+            keptWhites: {
+                from: number;
+                share: number;
+                outlines: components["schemas"]["Line"][];
+            };
+        };
+        Frame: {
+            drawingWidthMm: number;
+            drawingHeightMm: number;
+            gridMm: number;
+            cutPlace: number;
+            left: number;
+            top: number;
+            width: number;
+            height: number;
+            across: number[];
+            down: number[];
+        };
+        Survey: {
+            number: number;
+            undoWords: string | null;
+            redoWords: string | null;
+            colourPhoto: number;
+            photos: components["schemas"]["Photo"][];
+            spots: components["schemas"]["NamedSpot"][];
+            zones: components["schemas"]["Zones"] | null;
+            frame: components["schemas"]["Frame"];
+        };
+        /** @description What a kind needs besides is refused with a sentence where it is missing. */
+        SurveyChange: {
+            /** @enum {unknown} */
+            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
+            /** @description the change's own */
+            key: string;
+            name?: string;
+            photo?: number;
+            x?: number;
+            y?: number;
+            ring?: number;
+            spot?: number;
+            most?: number;
+            zone?: number | null;
+            with?: number;
+            line?: number[][];
+            outline?: number[][];
+            points?: number[][];
+            importance?: components["schemas"]["Importance"];
+            surface?: components["schemas"]["Surface"];
+            distance?: components["schemas"]["Distance"];
+            role?: components["schemas"]["ZoneRole"];
+            place?: number;
+            from?: number;
+            keep?: boolean;
+            radius?: number;
+        };
+        Values: {
+            steps: number;
+            fromLightest: boolean;
+            shares: number[];
+            greys: string[];
+        };
+        Difference: {
+            name: string;
+            words: string;
+            /** @description value steps of 9 (positive when the first is lighter) */
+            steps: number;
+            warmth: number;
+            deltaE00: number;
+            oneHex?: string;
+            otherHex?: string;
+        };
+        Comparison: {
+            one: number;
+            other: number;
+            sentence: string;
+            bands: components["schemas"]["Difference"][];
+            spots: components["schemas"]["Difference"][];
+            zones: components["schemas"]["Difference"][];
         };
         Studies: {
             studies: components["schemas"]["Study"][];
@@ -405,6 +774,18 @@ export interface components {
     responses: never;
     parameters: {
         study: number;
+        photo: number;
+        tone: "colour" | "grey" | "steps";
+        steps: 5 | 9 | 10;
+        /** @description 1 when step 1 is the lightest */
+        lightest: "0" | "1";
+        /** @description the one value step that shows */
+        only: number;
+        squint: 0 | 1 | 2 | 3;
+        balanced: "0" | "1";
+        /** @description a zone tried a value step lighter or darker */
+        push: number;
+        by: "-1" | "1";
         entry: number;
         import: number;
         x: number;
@@ -629,10 +1010,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": {
-                    name?: string;
-                    paper?: string;
-                };
+                "application/json": components["schemas"]["StudyChange"];
             };
         };
         responses: {
@@ -669,12 +1047,305 @@ export interface operations {
             };
         };
     };
+    addPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    photo: string;
+                };
+            };
+        };
+        responses: {
+            /** @description the survey with the photo */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Survey"];
+                };
+            };
+        };
+    };
+    removePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the survey */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Survey"];
+                };
+            };
+        };
+    };
+    changePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    name?: string;
+                    roles?: components["schemas"]["PhotoRole"][];
+                };
+            };
+        };
+        responses: {
+            /** @description the survey */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Survey"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: {
+                tone?: components["parameters"]["tone"];
+                steps?: components["parameters"]["steps"];
+                /** @description 1 when step 1 is the lightest */
+                lightest?: components["parameters"]["lightest"];
+                /** @description the one value step that shows */
+                only?: components["parameters"]["only"];
+                squint?: components["parameters"]["squint"];
+                balanced?: components["parameters"]["balanced"];
+                /** @description a zone tried a value step lighter or darker */
+                push?: components["parameters"]["push"];
+                by?: components["parameters"]["by"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the photo at screen size in a way of looking */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                    "image/png": unknown;
+                };
+            };
+        };
+    };
+    values: {
+        parameters: {
+            query?: {
+                steps?: components["parameters"]["steps"];
+                /** @description 1 when step 1 is the lightest */
+                lightest?: components["parameters"]["lightest"];
+                squint?: components["parameters"]["squint"];
+                balanced?: components["parameters"]["balanced"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description share of the area of each value step */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Values"];
+                };
+            };
+        };
+    };
+    survey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what was found out about the photos */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Survey"];
+                };
+            };
+        };
+    };
+    changeSurvey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SurveyChange"];
+            };
+        };
+        responses: {
+            /** @description the survey; a change with a known key is not made again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Survey"];
+                };
+            };
+        };
+    };
+    undoSurvey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the survey */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Survey"];
+                };
+            };
+        };
+    };
+    redoSurvey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the survey */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Survey"];
+                };
+            };
+        };
+    };
+    spotList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                kind: "gpl" | "csv" | "json";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the spots light to dark */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": unknown;
+                    "text/csv": unknown;
+                    "application/json": unknown;
+                };
+            };
+        };
+    };
+    comparison: {
+        parameters: {
+            query: {
+                one: number;
+                other: number;
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how the first photo differs from the other */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
+                };
+            };
+        };
+    };
     spot: {
         parameters: {
             query: {
                 x: components["parameters"]["x"];
                 y: components["parameters"]["y"];
                 ring: components["parameters"]["ring"];
+                photo?: number;
+                steps?: components["parameters"]["steps"];
+                /** @description 1 when step 1 is the lightest */
+                lightest?: components["parameters"]["lightest"];
             };
             header?: never;
             path: {

@@ -1,29 +1,37 @@
-import { useRef, useState, type ActionDispatch, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState, type ActionDispatch, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Entry, Study } from '../api/types';
+import type { Frame, NamedSpot, Photo, Study } from '../api/types';
 import { droppedFile } from './droppedFile';
+import { lookQuery, type Look } from './look/lookState';
+import { NOTHING, type Drawing, type DrawingAction } from './stage/drawing';
+import { cssFlip, flipOf, flipped, type Place } from './stage/flip';
+import { CellNumbers, SpotNumbers } from './stage/Labels';
+import { CutAway, Draft, flipTransform, GridLines, Ring, SpotMarks } from './stage/Overlay';
+import { useLoaded } from './stage/useLoaded';
 import { UnderPointer } from './UnderPointer';
 import { RING_WORDS, type SpotAction, type SpotState } from './spotState';
 
-const Frame = styled(DropZone)`
-    padding: 14px 16px 0;
+const Target = styled(DropZone)`
+    flex: 1;
+    min-width: 0;
     &[data-drop-target] img {
         opacity: 0.5;
     }
 `;
 
-const Stage = styled.div`
+const Stage = styled.div<{ $room: string }>`
     position: relative;
     width: fit-content;
     max-width: 100%;
     margin: 0 auto;
+    overflow: hidden;
     cursor: crosshair;
     touch-action: none;
     & img {
         display: block;
         max-width: 100%;
-        max-height: max(300px, calc(100vh - 368px));
+        max-height: max(280px, calc(100vh - ${(p) => p.$room}));
         user-select: none;
     }
     @media (max-width: 1099px) {
@@ -31,14 +39,25 @@ const Stage = styled.div`
             max-height: 44vh;
         }
     }
-    & svg {
+    & > svg {
         position: absolute;
         inset: 0;
         width: 100%;
         height: 100%;
-        pointer-events: none;
         overflow: visible;
+        pointer-events: none;
     }
+`;
+
+const Waiting = styled.span`
+    position: absolute;
+    right: 0;
+    top: 0;
+    padding: 2px 8px;
+    background: #777;
+    color: #fff;
+    font-size: 13px;
+    pointer-events: none;
 `;
 
 const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -49,51 +68,105 @@ const FAR = 40;
 
 interface PhotoViewProps {
     study: Study;
+    photo: Photo;
+    look: Look;
     spot: SpotState;
-    entries: readonly Entry[];
+    spots: readonly NamedSpot[];
+    chosenSpot: number | null;
+    frame: Frame | undefined;
+    push?: { zone: number; lighter: boolean } | null;
+    /** The number of the survey on which a push depends. */
+    stamp: number;
+    /** Height that everything else on the screen takes. */
+    room: string;
+    drawing?: Drawing;
+    brush?: number;
+    draw?: (action: DrawingAction) => void;
+    onEnd?: () => void;
+    /** Shapes in pixels of the photo, turned with it. */
+    children?: ReactNode;
     dispatch: ActionDispatch<[SpotAction]>;
     onPhoto: (file: File) => void;
 }
 
-/** The photo with the ring on it. Pressing, touching and the arrow keys move the ring; + and − change its size; hovering only reads. */
-export function PhotoView({ study, spot, entries, dispatch, onPhoto }: PhotoViewProps) {
+/**
+ * The photo with the ring on it. Pressing, touching and the arrow keys move the ring, + and − change its size, hovering only reads. While
+ * something is drawn, pressing draws, Space sets a corner where the ring is, Enter ends and Escape leaves.
+ */
+export function PhotoView(props: PhotoViewProps) {
+    const {
+        study,
+        photo,
+        look,
+        spot,
+        spots,
+        chosenSpot,
+        frame,
+        push,
+        drawing = NOTHING,
+        brush = 0.02,
+        draw,
+        onEnd,
+        dispatch,
+        onPhoto,
+    } = props;
     const stage = useRef<HTMLDivElement>(null);
     const [held, setHeld] = useState(false);
-
     const [pointer, setPointer] = useState<SpotState | null>(null);
+    const flip = flipOf(look);
+    // The address names all that the picture depends on, so that what is cached under it stays true.
+    const stamp = push === undefined || push === null ? '' : `&of=${props.stamp}`;
+    const neutral = look.balanced && photo.neutral !== null ? `&neutral=${encodeURIComponent(photo.neutral.lab.join())}` : '';
+    const picture = useLoaded(`/api/studies/${study.id}/photos/${photo.id}/look?${lookQuery(look, push)}${stamp}${neutral}`);
+    const extent = { width: photo.width, height: photo.height };
+    const cursor: Place = { x: spot.x / photo.width, y: spot.y / photo.height };
 
-    const placeOf = (event: PointerEvent<HTMLDivElement>): { x: number; y: number } | null => {
+    const placeOf = (event: PointerEvent<HTMLDivElement>): Place | null => {
         const box = stage.current?.getBoundingClientRect();
-        if (box === undefined) {
+        if (box === undefined || box.width === 0) {
             return null;
         }
-        const share = (v: number, from: number, length: number, pixels: number): number =>
-            Math.max(0, Math.min(pixels - 1, Math.round(((v - from) / length) * pixels)));
-        return {
-            x: share(event.clientX, box.left, box.width, study.photoWidth),
-            y: share(event.clientY, box.top, box.height, study.photoHeight),
-        };
+        const share = (v: number, from: number, length: number): number => Math.max(0, Math.min(1, (v - from) / length));
+        return flipped({ x: share(event.clientX, box.left, box.width), y: share(event.clientY, box.top, box.height) }, flip);
     };
-    const point = (event: PointerEvent<HTMLDivElement>) => {
+    const pixel = ({ x, y }: Place) => ({
+        x: Math.min(photo.width - 1, Math.round(x * photo.width)),
+        y: Math.min(photo.height - 1, Math.round(y * photo.height)),
+    });
+    const pressed = (event: PointerEvent<HTMLDivElement>, first: boolean) => {
         const place = placeOf(event);
-        if (place !== null) {
-            dispatch({ type: 'placed', ...place });
-            setPointer(null);
+        if (place === null) {
+            return;
         }
+        if (drawing.tool !== null) {
+            draw?.({ type: first ? 'pressed' : 'dragged', at: place });
+        }
+        dispatch({ type: 'placed', ...pixel(place) });
+        setPointer(null);
     };
     const hover = (event: PointerEvent<HTMLDivElement>) => {
         const place = placeOf(event);
-        if (event.pointerType === 'mouse' && place !== null) {
-            setPointer({ ...place, ring: spot.ring });
+        if (event.pointerType === 'mouse' && place !== null && drawing.tool === null) {
+            setPointer({ ...pixel(place), ring: spot.ring });
+        }
+    };
+    const released = () => {
+        setHeld(false);
+        if (held) {
+            draw?.({ type: 'released' });
         }
     };
     const onKey = (event: KeyboardEvent<HTMLDivElement>) => {
         const step = STEPS[event.key];
         if (step !== undefined) {
             const by = event.shiftKey ? FAR : NEAR;
-            dispatch({ type: 'nudged', dx: step[0] * by, dy: step[1] * by });
+            dispatch({ type: 'nudged', dx: step[0] * by * (flip.x ? -1 : 1), dy: step[1] * by * (flip.y ? -1 : 1) });
         } else if (event.key === '+' || event.key === '-') {
             dispatch({ type: 'ringCycled', by: event.key === '+' ? 1 : -1 });
+        } else if (drawing.tool !== null && event.key === ' ') {
+            draw?.({ type: 'dropped', at: cursor });
+        } else if (drawing.tool !== null && event.key === 'Enter') {
+            onEnd?.();
         } else {
             return;
         }
@@ -101,73 +174,54 @@ export function PhotoView({ study, spot, entries, dispatch, onPhoto }: PhotoView
     };
 
     return (
-        <Frame onDrop={(e) => void droppedFile(e.items).then((file) => file !== null && onPhoto(file))}>
+        <Target onDrop={(e) => void droppedFile(e.items).then((file) => file !== null && onPhoto(file))}>
             <Stage
                 ref={stage}
+                $room={props.room}
                 role="application"
                 tabIndex={0}
-                aria-label={`Photo ${study.photoName}. Arrow keys move the ring, Shift moves it far, plus and minus change its size.`}
+                aria-label={`Photo ${photo.name}. Arrow keys move the ring, Shift moves it far, plus and minus change its size.`}
                 aria-describedby="reading"
+                aria-busy={picture.waiting}
                 onKeyDown={onKey}
                 onPointerDown={(e) => {
                     setHeld(true);
                     e.currentTarget.setPointerCapture(e.pointerId);
-                    point(e);
+                    pressed(e, true);
                 }}
-                onPointerMove={held ? point : hover}
+                onPointerMove={(e) => (held ? pressed(e, false) : hover(e))}
                 onPointerLeave={() => setPointer(null)}
-                onPointerUp={() => setHeld(false)}
-                onPointerCancel={() => setHeld(false)}
+                onPointerUp={released}
+                onPointerCancel={released}
             >
                 <img
-                    src={`/api/studies/${study.id}/photo`}
-                    width={study.photoWidth}
-                    height={study.photoHeight}
-                    style={{ height: 'auto', width: 'auto' }}
+                    src={picture.shown}
+                    width={photo.width}
+                    height={photo.height}
+                    style={{ height: 'auto', width: 'auto', transform: cssFlip(flip) }}
                     alt=""
                     draggable={false}
                 />
-                <svg viewBox={`0 0 ${study.photoWidth} ${study.photoHeight}`} preserveAspectRatio="none" aria-hidden="true">
-                    {entries.map((e) => (
-                        <Cross key={e.id} x={e.x} y={e.y} />
-                    ))}
-                    <Ring spot={spot} unit={study.photoWidth / 640} />
+                <svg viewBox={`0 0 ${photo.width} ${photo.height}`} preserveAspectRatio="none" aria-hidden="true">
+                    <g transform={flipTransform(flip, photo.width, photo.height)}>
+                        {props.children}
+                        {look.cut && frame !== undefined && <CutAway frame={frame} extent={extent} />}
+                        {look.grid && frame !== undefined && <GridLines frame={frame} extent={extent} />}
+                        <SpotMarks spots={spots} photo={photo.id} chosen={chosenSpot} extent={extent} />
+                        <Draft drawing={drawing} extent={extent} brush={brush} cursor={cursor} />
+                        <Ring spot={spot} unit={photo.width / 640} />
+                    </g>
                 </svg>
-                {pointer !== null && <UnderPointer study={study} spot={pointer} />}
+                <SpotNumbers spots={spots} photo={photo.id} flip={flip} />
+                {look.grid && frame !== undefined && <CellNumbers frame={frame} flip={flip} />}
+                {pointer !== null && <UnderPointer study={study} photo={photo.id} spot={pointer} look={look} />}
+                {(picture.waiting || picture.failed) && (
+                    <Waiting>{picture.failed ? 'This view did not come; choose it again.' : 'Working it out…'}</Waiting>
+                )}
             </Stage>
             <span className="only-read" role="status">
                 Ring {RING_WORDS[spot.ring]} at {spot.x}, {spot.y}
             </span>
-        </Frame>
-    );
-}
-
-/** A black ring inside a white one shows on any photo; four ticks lead the eye to a small ring. */
-function Ring({ spot: { x, y, ring }, unit }: { spot: SpotState; unit: number }) {
-    const r = Math.max(ring, 3 * unit);
-    const ticks = [0, 90, 180, 270].map((turn) => (
-        <line key={turn} x1={x + r + 2 * unit} x2={x + r + 9 * unit} y1={y} y2={y} transform={`rotate(${turn} ${x} ${y})`} />
-    ));
-    return (
-        <g fill="none">
-            <g stroke="#fff" strokeWidth={4 * unit}>
-                <circle cx={x} cy={y} r={r} />
-                {ticks}
-            </g>
-            <g stroke="#000" strokeWidth={1.6 * unit}>
-                <circle cx={x} cy={y} r={r} />
-                {ticks}
-            </g>
-        </g>
-    );
-}
-
-/** Where a recipe is chosen already. */
-function Cross({ x, y }: { x: number; y: number }) {
-    return (
-        <g>
-            <path d={`M${x - 11} ${y}h22M${x} ${y - 11}v22`} stroke="#fff" strokeWidth="7" />
-            <path d={`M${x - 10} ${y}h20M${x} ${y - 10}v20`} stroke="#000" strokeWidth="3" />
-        </g>
+        </Target>
     );
 }

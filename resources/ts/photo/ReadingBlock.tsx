@@ -52,7 +52,8 @@ interface ReadingBlockProps {
     reading: Spot | undefined;
     fault: unknown;
     spot: SpotState;
-    name: string;
+    /** Its name for the plan; null where no recipe is chosen. */
+    name: string | null;
     onName: (name: string) => void;
     onRing: (ring: number) => void;
 }
@@ -89,15 +90,17 @@ export function ReadingBlock({ reading, fault, spot, name, onName, onRing }: Rea
                         options={RING_CHOICES}
                         onChange={(r) => onRing(Number(r))}
                     />
-                    <label className="name">
-                        Name
-                        <TextInput
-                            value={name}
-                            maxLength={120}
-                            placeholder={reading?.family ?? ''}
-                            onChange={(e) => onName(e.target.value)}
-                        />
-                    </label>
+                    {name !== null && (
+                        <label className="name">
+                            Name
+                            <TextInput
+                                value={name}
+                                maxLength={120}
+                                placeholder={reading?.family ?? ''}
+                                onChange={(e) => onName(e.target.value)}
+                            />
+                        </label>
+                    )}
                 </Row>
             </div>
         </Block>

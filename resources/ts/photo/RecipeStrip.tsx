@@ -5,13 +5,7 @@ import { RecipeColumn } from './RecipeColumn';
 
 /** A strip of the drawing's paper beside the photo, the patch from the photo across its top. */
 const Strip = styled.section`
-    height: 100%;
-    padding-top: 14px;
-    border-left: 1.5px solid var(--strong-line);
-    @media (max-width: 1099px) {
-        border-left: 0;
-        border-top: 1.5px solid var(--strong-line);
-    }
+    padding-top: 12px;
 `;
 
 const Patch = styled.div`

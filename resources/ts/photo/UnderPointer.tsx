@@ -1,6 +1,7 @@
 import styled from 'styled-components';
 import type { Study } from '../api/types';
 import { useSpot } from './queries';
+import type { Look } from './look/lookState';
 import type { SpotState } from './spotState';
 import { useThrottled } from './useThrottled';
 
@@ -27,8 +28,8 @@ const Line = styled.p`
 const EVERY = 70;
 
 /** What lies under a moving pointer, in words, along the photo's lower edge; the ring and its recipes stay where they are. */
-export function UnderPointer({ study, spot }: { study: Study; spot: SpotState }) {
-    const { data } = useSpot(study, useThrottled(spot, EVERY));
+export function UnderPointer({ study, photo, spot, look }: { study: Study; photo: number; spot: SpotState; look: Look }) {
+    const { data } = useSpot(study, photo, useThrottled(spot, EVERY), look);
     return (
         data !== undefined && (
             <Line data-testid="under-pointer" aria-hidden="true">

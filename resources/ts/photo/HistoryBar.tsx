@@ -1,0 +1,79 @@
+import styled from 'styled-components';
+import { WordButton, WordChoice } from '../ui/controls';
+import type { SurveyHandle } from './survey/useSurvey';
+
+export const COLUMNS = [
+    { value: 'recipes', label: 'Recipes' },
+    { value: 'spots', label: 'Spots' },
+    { value: 'zones', label: 'Zones' },
+    { value: 'photos', label: 'Photos' },
+] as const;
+
+export type ColumnName = (typeof COLUMNS)[number]['value'];
+
+const keyOf = (study: number): string => `column/${study}`;
+
+export const rememberedColumn = (study: number): ColumnName =>
+    COLUMNS.find((c) => c.value === localStorage.getItem(keyOf(study)))?.value ?? 'recipes';
+
+export const rememberColumn = (study: number, column: ColumnName): void => localStorage.setItem(keyOf(study), column);
+
+const Bar = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 10px;
+    padding: 0 16px;
+    border-bottom: 1px solid var(--line);
+    & .end {
+        margin-left: auto;
+        display: flex;
+        align-items: center;
+        gap: 8px;
+        min-width: 0;
+    }
+    & [role='radio'],
+    & label {
+        padding: 0 8px;
+    }
+`;
+
+interface HistoryBarProps {
+    column: ColumnName;
+    columns: typeof COLUMNS;
+    desk: SurveyHandle;
+    onColumn: (column: ColumnName) => void;
+}
+
+/** What is beside the photo, and the history of what was noted there. */
+export function HistoryBar({ column, columns, desk, onColumn }: HistoryBarProps) {
+    const { survey } = desk;
+    return (
+        <Bar>
+            <WordChoice label="Beside the photo" value={column} options={columns} onChange={onColumn} />
+            <span className="end">
+                <span role="status">{desk.lost ? `No answer yet; ${desk.waiting} kept here and sent again.` : ''}</span>
+                {column !== 'recipes' && (
+                    <>
+                        <WordButton
+                            isDisabled={survey?.undoWords == null}
+                            onPress={desk.undo}
+                            aria-label={survey?.undoWords == null ? 'Undo' : `Undo: ${survey.undoWords}`}
+                        >
+                            Undo{survey?.undoWords == null ? '' : `: ${short(survey.undoWords)}`}
+                        </WordButton>
+                        <WordButton
+                            isDisabled={survey?.redoWords == null}
+                            onPress={desk.redo}
+                            aria-label={survey?.redoWords == null ? 'Redo' : `Redo: ${survey.redoWords}`}
+                        >
+                            Redo
+                        </WordButton>
+                    </>
+                )}
+            </span>
+        </Bar>
+    );
+}
+
+const short = (text: string): string => (text.length > 34 ? `${text.slice(0, 33)}…` : text);

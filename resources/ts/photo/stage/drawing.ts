@@ -1,0 +1,91 @@
+import type { Place } from './flip';
+
+/** What is being drawn on the photo, and what it is for. */
+export type Tool =
+    | { kind: 'split'; zone: number }
+    | { kind: 'add'; zone: number }
+    | { kind: 'new' }
+    | { kind: 'take'; zone: number }
+    | { kind: 'keepWhite' }
+    | { kind: 'dropWhite' };
+
+export interface Drawing {
+    tool: Tool | null;
+    points: readonly Place[];
+    /** Whether the pointer is down and leaves a trail. */
+    trailing: boolean;
+    /** How many points there were when it went down. */
+    from: number;
+}
+
+export const NOTHING: Drawing = { tool: null, points: [], trailing: false, from: 0 };
+
+export type DrawingAction =
+    | { type: 'taken'; tool: Tool }
+    | { type: 'left' }
+    | { type: 'pressed'; at: Place }
+    | { type: 'dragged'; at: Place }
+    | { type: 'released' }
+    | { type: 'dropped'; at: Place };
+
+/** Points nearer than this to the last one are not worth keeping, as a share of the photo. */
+const NEAR = 0.004;
+
+/** A trail of fewer points than this was a press: it sets one corner, and others may follow. */
+const TRAIL = 4;
+
+const MOST = 2500;
+
+export function drawingReducer(drawing: Drawing, action: DrawingAction): Drawing {
+    switch (action.type) {
+        case 'taken':
+            return { ...NOTHING, tool: action.tool };
+        case 'left':
+            return NOTHING;
+        case 'pressed':
+            return drawing.tool === null
+                ? drawing
+                : { ...drawing, trailing: true, from: drawing.points.length, points: [...drawing.points, action.at] };
+        case 'dragged': {
+            const last = drawing.points.at(-1);
+            const far = last === undefined || Math.hypot(action.at.x - last.x, action.at.y - last.y) >= NEAR;
+            return drawing.trailing && far && drawing.points.length < MOST
+                ? { ...drawing, points: [...drawing.points, action.at] }
+                : drawing;
+        }
+        case 'released':
+            return { ...drawing, trailing: false };
+        case 'dropped':
+            return drawing.tool === null || drawing.points.length >= MOST
+                ? drawing
+                : { ...drawing, points: [...drawing.points, action.at] };
+    }
+}
+
+/** Whether what was just drawn in one go is enough to be used without being asked to end it. */
+export const isTrail = (drawing: Drawing): boolean => drawing.trailing && drawing.points.length - drawing.from >= TRAIL;
+
+export const leastPoints = (tool: Tool): number =>
+    tool.kind === 'split' ? 2 : tool.kind === 'keepWhite' || tool.kind === 'dropWhite' ? 1 : 3;
+
+export const isClosed = (tool: Tool): boolean => tool.kind === 'add' || tool.kind === 'new' || tool.kind === 'take';
+
+export const isBrush = (tool: Tool): boolean => tool.kind === 'keepWhite' || tool.kind === 'dropWhite';
+
+/** What to do, for the line under the photo. */
+export function toolWords(tool: Tool, nameOf: (zone: number) => string): string {
+    switch (tool.kind) {
+        case 'split':
+            return `Draw a line across “${nameOf(tool.zone)}”, from edge to edge.`;
+        case 'add':
+            return `Draw round what belongs to “${nameOf(tool.zone)}”.`;
+        case 'take':
+            return `Draw round what does not belong to “${nameOf(tool.zone)}”.`;
+        case 'new':
+            return 'Draw round the new zone.';
+        case 'keepWhite':
+            return 'Paint where the paper stays bare.';
+        case 'dropWhite':
+            return 'Paint where the paper need not stay bare.';
+    }
+}

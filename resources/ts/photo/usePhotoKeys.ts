@@ -1,0 +1,61 @@
+import { useEffect, useRef } from 'react';
+
+interface PhotoKeys {
+    onUndo: () => void;
+    onRedo: () => void;
+    /** Shift and a digit. */
+    onRecipe: (place: number) => void;
+    /** Anything else that is pressed alone; whether it meant something. */
+    onKey: (key: string) => boolean;
+    /** A picture from the clipboard. */
+    onPaste: (file: File) => void;
+}
+
+const isTyping = (target: EventTarget | null): boolean =>
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement ||
+    (target instanceof HTMLInputElement && !['checkbox', 'radio', 'range', 'file'].includes(target.type));
+
+const isElsewhere = (): boolean => document.querySelector('[role="dialog"]') !== null;
+
+/** The keys of the photo's place, wherever the focus is but in a field or a dialog. */
+export function usePhotoKeys(keys: PhotoKeys): void {
+    const latest = useRef(keys);
+    useEffect(() => {
+        latest.current = keys;
+    });
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            if (event.defaultPrevented || event.altKey || isTyping(event.target) || isElsewhere()) {
+                return;
+            }
+            if (event.ctrlKey || event.metaKey) {
+                const key = event.key.toLowerCase();
+                if (key === 'z' || key === 'y') {
+                    event.preventDefault();
+                    (key === 'y' || event.shiftKey ? latest.current.onRedo : latest.current.onUndo)();
+                }
+                return;
+            }
+            const digit = /^Digit([1-9])$/.exec(event.code)?.[1];
+            if (event.shiftKey && digit !== undefined) {
+                latest.current.onRecipe(Number(digit));
+            } else if (latest.current.onKey(event.key)) {
+                event.preventDefault();
+            }
+        };
+        const onPaste = (event: ClipboardEvent) => {
+            const file = [...(event.clipboardData?.files ?? [])].find((f) => f.type.startsWith('image/'));
+            if (file !== undefined && !isElsewhere()) {
+                event.preventDefault();
+                latest.current.onPaste(file);
+            }
+        };
+        window.addEventListener('keydown', onKey);
+        window.addEventListener('paste', onPaste);
+        return () => {
+            window.removeEventListener('keydown', onKey);
+            window.removeEventListener('paste', onPaste);
+        };
+    }, []);
+}

@@ -1,0 +1,25 @@
+import styled from 'styled-components';
+
+/** A heading between two parts of a column: a line, a word, and what belongs beside it. */
+export const PartHead = styled.div`
+    display: flex;
+    align-items: center;
+    gap: 0 12px;
+    min-height: 44px;
+    border-top: 1.5px solid var(--strong-line);
+    & h2 {
+        font-weight: 700;
+    }
+    & > .end {
+        margin-left: auto;
+    }
+`;
+
+/** A column beside the photo. */
+export const Column = styled.section`
+    display: flex;
+    flex-direction: column;
+    gap: 0;
+    padding: 0 16px 12px;
+    min-width: 0;
+`;
