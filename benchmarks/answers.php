@@ -35,5 +35,8 @@ for ($i = 0; $i < 4; $i++) {
 Table::row('a spot read', $milliseconds(Table::times(60, static fn (int $i) => $ask("/api/studies/{$study['id']}/spot?".$place($i)))), 'ms', 'under 100');
 Table::row('four recipes for a new spot', $milliseconds(Table::times(40, static fn (int $i) => $ask("/api/studies/{$study['id']}/recipes?".$place($i)))), 'ms', 'under 1000');
 Table::row('four recipes for a spot asked before', $milliseconds(Table::times(40, static fn (int $i) => $ask("/api/studies/{$study['id']}/recipes?".$place($i)))), 'ms');
+$photo = "/api/studies/{$study['id']}/photos/{$study['photoId']}";
+Table::row('the photo in another way of looking, worked out before', $milliseconds(Table::times(20, static fn (int $i) => $ask("$photo/look?tone=steps&steps=".[5, 9, 10][$i % 3]))), 'ms', 'under 300');
+Table::row('the survey: photos, spots, zones, neighbours', $milliseconds(Table::times(20, static fn () => $ask("/api/studies/{$study['id']}/survey"))), 'ms');
 Table::row('the plan', $milliseconds(Table::times(20, static fn () => $ask("/api/studies/{$study['id']}/plan"))), 'ms');
 Table::row('the palette card, A4', $milliseconds(Table::times(8, static fn () => $ask("/api/studies/{$study['id']}/palette-card?size=a4"))), 'ms');

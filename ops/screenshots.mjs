@@ -7,7 +7,16 @@ const address = process.argv[2] ?? 'http://127.0.0.1:8040';
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
 const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--force-color-profile=srgb'],
+    args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--force-color-profile=srgb',
+    ],
 });
 
 async function open(width, height) {
@@ -29,6 +38,28 @@ await desk.getByRole('button', { name: /^Drawer/ }).click();
 await desk.waitForTimeout(500);
 await desk.screenshot({ path: `${folder}drawer.png` });
 await desk.keyboard.press('Escape');
+
+const beside = (column) => desk.getByRole('radiogroup', { name: 'Beside the photo' }).getByText(column, { exact: true }).click();
+const pressed = async (...keys) => {
+    for (const key of keys) {
+        await desk.keyboard.press(key);
+    }
+    await desk.waitForTimeout(2500);
+};
+await beside('Zones');
+await desk.getByRole('list', { name: 'Zones by size' }).getByRole('button', { name: 'rope' }).click();
+await pressed();
+await desk.screenshot({ path: `${folder}photo-zones.png` });
+await beside('Spots');
+await desk.getByRole('button', { name: /^Spot 3,/ }).click();
+await pressed('s', 'r');
+await desk.screenshot({ path: `${folder}photo-spots.png` });
+await pressed('Escape');
+await beside('Photos');
+await desk.waitForTimeout(3000);
+await desk.screenshot({ path: `${folder}photo-pair.png` });
+await beside('Recipes');
+await desk.waitForTimeout(1500);
 
 const tablet = await open(820, 1180);
 await tablet.screenshot({ path: `${folder}photo-tablet.png` });

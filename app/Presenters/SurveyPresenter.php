@@ -46,7 +46,7 @@ final class SurveyPresenter
         $photo = $study->photo();
 
         return [
-            'number' => $study->survey_number, 'undoWords' => $undo, 'redoWords' => $redo, 'colourPhoto' => $photo->id,
+            'stamp' => $this->desk->stamp($study), 'number' => $study->survey_number, 'undoWords' => $undo, 'redoWords' => $redo, 'colourPhoto' => $photo->id,
             'photos' => $study->photos->map(static fn (Photo $p): array => [
                 'id' => $p->id, 'name' => $p->name, 'width' => $p->width, 'height' => $p->height, 'roles' => $p->roles,
                 'neutral' => isset($survey->neutrals[$p->id]) ? RecipePresenter::reading($survey->neutrals[$p->id]) : null,
@@ -73,7 +73,7 @@ final class SurveyPresenter
     /** @return array<string, mixed> how one photo differs from another: as a whole, spot by spot, zone by zone */
     public function comparison(Study $study, Photo $one, Photo $other): array
     {
-        $key = implode('/', ['comparison', self::VERSION, $study->id, $study->survey_number, $one->storage_key, $other->storage_key, md5($one->name)]);
+        $key = implode('/', ['comparison', self::VERSION, $study->id, $this->desk->stamp($study), $one->storage_key, $other->storage_key, md5($one->name)]);
 
         /** @var array<string, mixed> */
         return Cache::store('looks')->remember($key, 24 * 3600, fn (): array => $this->compared($study, $one, $other));
@@ -126,7 +126,7 @@ final class SurveyPresenter
             return [];
         }
         $colour = $study->photo();
-        $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $study->survey_number, $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($study->paper)]);
+        $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $this->desk->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($study->paper)]);
 
         /** @var list<array<string, mixed>> */
         return Cache::store('looks')->remember($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {

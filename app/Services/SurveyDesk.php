@@ -20,6 +20,12 @@ final class SurveyDesk
         return $this->version($study, $study->survey_number)?->survey() ?? new Survey;
     }
 
+    /** Names the survey's content: a number of the history may be given anew after undo, this never is. */
+    public function stamp(Study $study): int
+    {
+        return $this->version($study, $study->survey_number)->id ?? 0;
+    }
+
     /**
      * Makes a change, unless it was made before: a page that got no answer may send it again.
      *

@@ -78,9 +78,7 @@ final class ZoneTargets
      */
     public static function range(PixelGrid $grid, array $pixels): array
     {
-        $pixels = self::byValue($grid, $pixels);
-
-        return array_map(static fn (float $share): float => $grid->l[$pixels[(int) floor($share * (count($pixels) - 1))]], self::ENDS);
+        return self::ends($grid, self::byValue($grid, $pixels));
     }
 
     /**
@@ -97,24 +95,53 @@ final class ZoneTargets
     }
 
     /**
-     * The colour of a zone at a place of its own values.
+     * The colour of a zone at a place of its own values: that of what lies near, with the value that was asked for.
      *
      * @param  list<int>  $pixels  darkest first
      */
     private static function at(PixelGrid $grid, array $pixels, float $place): Lab
     {
-        [$dark, $light] = self::range($grid, $pixels);
+        [$dark, $light] = self::ends($grid, $pixels);
         $l = $dark + $place * ($light - $dark);
-        $near = array_values(array_filter($pixels, static fn (int $at): bool => abs($grid->l[$at] - $l) <= self::NEAR_PLACE));
-        $least = max(3, (int) ceil(self::LEAST_SHARE * count($pixels)));
-        if (count($near) < $least) {
-            usort($pixels, static fn (int $a, int $b): int => abs($grid->l[$a] - $l) <=> abs($grid->l[$b] - $l));
-            $near = array_slice($pixels, 0, $least);
+        $n = count($pixels);
+        $least = min($n, max(3, (int) ceil(self::LEAST_SHARE * $n)));
+        $from = self::firstFrom($grid, $pixels, $l - self::NEAR_PLACE);
+        $to = self::firstFrom($grid, $pixels, $l + self::NEAR_PLACE);
+        // Too few there: the window grows toward whichever side is nearer in value.
+        while ($to - $from < $least) {
+            $below = $from > 0 ? $l - $grid->l[$pixels[$from - 1]] : INF;
+            $above = $to < $n ? $grid->l[$pixels[$to]] - $l : INF;
+            $below <= $above ? $from-- : $to++;
         }
+        $near = array_slice($pixels, $from, $to - $from);
         $median = self::median($grid, $near === [] ? [$pixels[0]] : $near);
 
-        // Its colour is that of what lies near; its value is the place that was asked for.
         return new Lab($l, $median->a, $median->b);
+    }
+
+    /**
+     * @param  list<int>  $pixels  darkest first
+     * @return array{float, float} L*
+     */
+    private static function ends(PixelGrid $grid, array $pixels): array
+    {
+        return array_map(static fn (float $share): float => $grid->l[$pixels[(int) floor($share * (count($pixels) - 1))]], self::ENDS);
+    }
+
+    /**
+     * Where the first pixel of at least some L* stands; the number of pixels when there is none.
+     *
+     * @param  list<int>  $pixels  darkest first
+     */
+    private static function firstFrom(PixelGrid $grid, array $pixels, float $l): int
+    {
+        [$low, $high] = [0, count($pixels)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            $grid->l[$pixels[$middle]] < $l ? $low = $middle + 1 : $high = $middle;
+        }
+
+        return $low;
     }
 
     /**

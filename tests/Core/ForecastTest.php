@@ -262,6 +262,20 @@ it('finishes what it finds, and aims so that the finish lands on the target', fu
     expect($closest[1])->toBeLessThan(1.5)->and($closest[3])->toBeLessThan(4.0);
 })->with(['solvent', 'blender', 'tissue']);
 
+it('calls nothing the steadiest that the closest or a complement beneath is steadier than', function () {
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
+    foreach (['#6b7e7d', '#d2cfbd', '#6e5342', '#8a7f70', '#5c6b73', '#b9a98a', '#9db4b0', '#3f4a3a'] as $hex) {
+        $sways = [];
+        foreach ($planner->recipesFor(Lab::ofHex($hex)) as $recipe) {
+            $sways[$recipe->label->value] = $recipe->prediction->steadiness;
+        }
+        expect($sways)->toHaveCount(4);
+        if (isset($sways['steadiest'])) {
+            expect($sways['steadiest'])->toBeLessThan($sways['closest'])->toBeLessThanOrEqual($sways['complement beneath'] ?? INF);
+        }
+    }
+});
+
 it('takes a pencil in use rather than a strange one, while that costs little', function () {
     $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
     $ids = array_map(static fn ($p): string => $p->id(), theDemoDrawer()->usable()->pencils);

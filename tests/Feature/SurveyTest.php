@@ -151,6 +151,15 @@ it('splits a zone along a drawn line, and refuses what can not be done with the 
     expect($this->getJson("/api/studies/$study->id/survey")->json('zones.list'))->toHaveCount(7);
 });
 
+it('never shows what was undone in place of what was done instead', function () {
+    $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
+    $spot = ['photo' => $study->photo()->id, 'x' => 0.5, 'y' => 0.25, 'ring' => 9];
+    $first = change($study, 'addSpot', [...$spot, 'name' => 'rust'])->json();
+    $this->postJson("/api/studies/$study->id/survey/undo")->assertOk()->assertJson(['spots' => []]);
+    $second = change($study, 'addSpot', [...$spot, 'name' => 'plank'])->json();
+    expect($second['number'])->toBe($first['number'])->and($second['stamp'])->not->toBe($first['stamp'])->and($second['spots'][0]['name'])->toBe('plank');
+});
+
 it('makes a change that is sent twice only once', function () {
     $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
     $spot = ['name' => 'rust', 'photo' => $study->photo()->id, 'x' => 0.5, 'y' => 0.25, 'ring' => 9];

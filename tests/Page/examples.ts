@@ -77,6 +77,7 @@ export const plan = (...entries: Entry[]): Plan => ({ entries, canUndo: entries.
 export const photo: Photo = { id: 3, name: 'low-water.jpg', width: 1920, height: 1440, roles: ['colour'], neutral: null };
 
 export const survey: Survey = {
+    stamp: 31,
     number: 4,
     undoWords: 'rename “wall”',
     redoWords: null,

@@ -21,7 +21,7 @@ final class NewStudyRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'photo.required' => 'Choose a photo: JPEG, PNG, WebP or TIFF.',
+            'photo.required' => 'Choose a photo: JPEG, PNG, WebP, TIFF or HEIC.',
             'photo.uploaded' => 'The photo did not arrive whole, or is larger than 60 MB; try again, or save a smaller copy.',
             'photo.max' => 'A photo may be up to 60 MB; save a smaller copy and try again.',
         ];

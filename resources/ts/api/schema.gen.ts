@@ -613,6 +613,8 @@ export interface components {
             down: number[];
         };
         Survey: {
+            /** @description names what was found out and changes with it */
+            stamp: number;
             number: number;
             undoWords: string | null;
             redoWords: string | null;

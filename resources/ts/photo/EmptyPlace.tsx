@@ -2,6 +2,7 @@ import { DropZone, FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../ui/controls';
 import { droppedFile } from './droppedFile';
+import { usePastedPhoto } from './usePastedPhoto';
 
 const Place = styled.main`
     flex: 1;
@@ -31,12 +32,18 @@ interface EmptyPlaceProps {
 
 /** What a new account sees: the one thing to do first. */
 export function EmptyPlace({ opening, onPhoto }: EmptyPlaceProps) {
+    usePastedPhoto(onPhoto);
     return (
         <Place>
             <DropZone onDrop={(e) => void droppedFile(e.items).then((file) => file !== null && onPhoto(file))}>
                 <h1>Start with the photo you want to draw from</h1>
-                <p>Drop it here, or choose a file: JPEG, PNG, WebP or TIFF, up to 50 megapixels. It stays on this machine.</p>
-                <FileTrigger acceptedFileTypes={['image/*']} onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}>
+                <p>
+                    Drop it here, paste it, or choose a file: JPEG, PNG, WebP, TIFF or HEIC, up to 50 megapixels. It stays on this machine.
+                </p>
+                <FileTrigger
+                    acceptedFileTypes={['image/*', '.heic', '.heif']}
+                    onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
+                >
                     <Button $main isDisabled={opening}>
                         {opening ? 'Taking the photo in…' : 'Choose a photo'}
                     </Button>

@@ -21,6 +21,7 @@ import { DrawingBar } from './stage/DrawingBar';
 import { Cross, WhiteShapes, ZoneShapes } from './stage/Overlay';
 import { useDrawing } from './stage/useDrawing';
 import { useSurvey } from './survey/useSurvey';
+import { usePastedPhoto } from './usePastedPhoto';
 import { usePhotoKeys } from './usePhotoKeys';
 import { useSettled } from './useSettled';
 import { ZonesBelow } from './zones/ZonesBelow';
@@ -103,7 +104,7 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
         neutral: null,
     };
     const other = all.find((p) => p.id === otherId && p.id !== photo.id) ?? all.find((p) => p.id !== photo.id) ?? null;
-    const comparison = useComparison(study, photo.id, column === 'photos' ? (other?.id ?? null) : null, survey?.number ?? 0);
+    const comparison = useComparison(study, photo.id, column === 'photos' ? (other?.id ?? null) : null, survey?.stamp ?? 0);
     const zones = survey?.zones;
     const neighbours = pair === null ? undefined : zones?.neighbours[pair];
     const push = neighbours === undefined || column !== 'zones' ? null : { zone: neighbours.push, lighter: neighbours.lighter };
@@ -118,6 +119,7 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
         const called = name.trim() === '' ? (recipes.data?.target.family ?? 'spot') : name.trim();
         changes.add.mutate({ ...settled, name: called, label: recipe.label, stack: recipe.stack }, { onSuccess: () => setName('') });
     };
+    usePastedPhoto((file) => (column === 'photos' ? photos.add.mutate(file) : onPhoto(file)));
     usePhotoKeys({
         onUndo: () => (column === 'recipes' ? changes.undo.mutate() : desk.undo()),
         onRedo: () => column !== 'recipes' && desk.redo(),
@@ -127,7 +129,6 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
                 choose(recipe);
             }
         },
-        onPaste: onPhoto,
         onKey: (key) => {
             if (key === 'Escape' && drawing.drawing.tool !== null) {
                 drawing.leave();
@@ -141,7 +142,7 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
         },
     });
 
-    const rooms = { recipes: '418px', spots: '268px', zones: '398px', photos: '378px' };
+    const rooms = { recipes: '418px', spots: '268px', zones: '430px', photos: '378px' };
     const room = look.grid || look.cut ? `${rooms[column]} - 48px` : rooms[column];
     const view = {
         study,
@@ -149,7 +150,7 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
         spots: column === 'spots' || column === 'photos' ? (survey?.spots ?? []) : [],
         chosenSpot,
         frame: survey?.frame,
-        stamp: survey?.number ?? 0,
+        stamp: survey?.stamp ?? 0,
     };
     return (
         <Desk>
@@ -268,6 +269,7 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
                                 <OtherPhoto
                                     {...view}
                                     photo={other}
+                                    onPhoto={(file) => photos.add.mutate(file)}
                                     onPlace={(spotNumber, place) =>
                                         desk.change({ kind: 'placeSpot', spot: spotNumber, photo: other.id, ...place })
                                     }

@@ -93,7 +93,10 @@ export function TopBar({ studies, study, papers, opening, onChoose, onPaper, onP
                         </NativeSelect>
                     </label>
                     <DrawerDialog />
-                    <FileTrigger acceptedFileTypes={['image/*']} onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}>
+                    <FileTrigger
+                        acceptedFileTypes={['image/*', '.heic', '.heif']}
+                        onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
+                    >
                         <WordButton isDisabled={opening}>{opening ? 'Taking the photo in…' : 'Another photo'}</WordButton>
                     </FileTrigger>
                 </>

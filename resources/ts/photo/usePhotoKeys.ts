@@ -7,8 +7,6 @@ interface PhotoKeys {
     onRecipe: (place: number) => void;
     /** Anything else that is pressed alone; whether it meant something. */
     onKey: (key: string) => boolean;
-    /** A picture from the clipboard. */
-    onPaste: (file: File) => void;
 }
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -44,18 +42,7 @@ export function usePhotoKeys(keys: PhotoKeys): void {
                 event.preventDefault();
             }
         };
-        const onPaste = (event: ClipboardEvent) => {
-            const file = [...(event.clipboardData?.files ?? [])].find((f) => f.type.startsWith('image/'));
-            if (file !== undefined && !isElsewhere()) {
-                event.preventDefault();
-                latest.current.onPaste(file);
-            }
-        };
         window.addEventListener('keydown', onKey);
-        window.addEventListener('paste', onPaste);
-        return () => {
-            window.removeEventListener('keydown', onKey);
-            window.removeEventListener('paste', onPaste);
-        };
+        return () => window.removeEventListener('keydown', onKey);
     }, []);
 }

@@ -79,7 +79,7 @@ export function TargetRange({ zone, target, onMove }: TargetRangeProps) {
             <b>{target.role}</b>
             <span className="patch" style={{ background: target.reading.hex }} />
             <div>
-                <Track>
+                <Track data-testid="own-values">
                     <Run aria-hidden="true">
                         {zone.run.map((hex, i) => (
                             <span key={i} style={{ background: hex }} />
