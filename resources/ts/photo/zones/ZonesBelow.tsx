@@ -52,7 +52,7 @@ export function ZonesBelow({ zones, pair, whites, onPair, onWhites, onTool, onCh
                 <h2>
                     {zones.neighbours.length === 0
                         ? 'All neighbours can be told apart'
-                        : `${zones.neighbours.length} borders where neighbours end alike`}
+                        : `${zones.neighbours.length === 1 ? '1 border' : `${zones.neighbours.length} borders`} where neighbours end alike`}
                 </h2>
             </PartHead>
             <Alike aria-label="Borders where neighbours end alike">
