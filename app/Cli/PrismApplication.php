@@ -30,6 +30,8 @@ final class PrismApplication extends Application
         $this->addCommand(new ComplementsCommand);
         $this->addCommand(new RampCommand);
         $this->addCommand(new SubstituteCommand);
+        $this->addCommand(new DrawerCommand);
+        $this->addCommand(new ConvertCommand);
         $this->addCommand(new ColourCommand);
         $this->addCommand(new HealthCommand);
     }

@@ -9,7 +9,7 @@ use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Medium\PencilFit;
 use KnottyPrism\Core\Medium\PencilRecord;
 
-/** A drawer from the text of a file, CSV or JSON, told apart by its first character. */
+/** A drawer from the text of a file: CSV, JSON, a plain-text palette or measurement text, told apart by how it begins. */
 final class DrawerFile
 {
     /**
@@ -23,7 +23,12 @@ final class DrawerFile
         if ($start === '') {
             throw BadFile::because('The drawer file is empty; it needs a header line with at least "number,heavy", or a JSON list of pencils.');
         }
-        $records = in_array($start[0], ['{', '['], true) ? DrawerJson::read($start) : DrawerCsv::read(self::withoutMark($text));
+        $records = match (true) {
+            in_array($start[0], ['{', '['], true) => DrawerJson::read($start),
+            PaletteText::isOne($start) => PaletteText::read(self::withoutMark($text)),
+            str_contains($start, 'BEGIN_DATA_FORMAT') => Cgats::read(self::withoutMark($text)),
+            default => DrawerCsv::read(self::withoutMark($text)),
+        };
         $problems = [];
         $seen = [];
         foreach ($records as $row => $record) {

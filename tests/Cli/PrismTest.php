@@ -98,3 +98,26 @@ it('refuses a wrong call with one plain sentence and status 2', function (array 
     'a drawer file that is a picture' => fn () => [['predict', '--stack', '1@0.5', '--drawer', dirname(__DIR__, 2).'/demo/photos/low-water-morning.jpg'], 'Row 1 must name the columns'],
     'the same pencil twice' => fn () => [['predict', '--stack', '1@0.5', '--drawer', temporaryFile("number,heavy\n1,#112233\n1,#445566\n")], 'row 3, column number: "1" is already in row 2.'],
 ]);
+
+it('says what lies in a drawer, in which order to lay it, and what it lacks', function () {
+    [$status, $answer] = prism('drawer', '--drawer', demoDrawer());
+    expect($status)->toBe(0)->and($answer->order)->toHaveCount(24)->and(array_unique($answer->order))->toHaveCount(24)
+        ->and($answer->gaps)->not->toBeEmpty()->and($answer->balance->words)->toContain('24 pencils');
+    expectSchema('drawer-answer', $answer);
+    [, $byNumber] = prism('drawer', '--drawer', demoDrawer(), '--order', 'number');
+    expect($byNumber->meanStepDeltaE00)->toBeGreaterThan($answer->meanStepDeltaE00);
+    [$wrong, , , $says] = prism('drawer', '--drawer', demoDrawer(), '--order', 'mood');
+    expect($wrong)->toBe(2)->and($says)->toContain('gradual, number, value, family');
+});
+
+it('converts a drawer to every format and back', function () {
+    foreach (['csv', 'json', 'gpl', 'cgats'] as $kind) {
+        [$status, , $text] = prism('convert', '--from', demoDrawer(), '--to', $kind);
+        expect($status)->toBe(0);
+        $file = temporaryFile($text);
+        [, $back] = prism('drawer', '--drawer', $file, '--order', 'number');
+        expect(count($back->order))->toBeGreaterThanOrEqual(24);
+    }
+    [$status, , , $says] = prism('convert', '--from', demoDrawer(), '--to', 'doc');
+    expect($status)->toBe(2)->and($says)->toContain('csv, gpl, cgats, json');
+});

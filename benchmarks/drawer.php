@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+// The order of a drawer against naive ones, and formats in and out. ./bench --drawer runs it; it takes seconds.
+
+use Benchmarks\Table;
+use KnottyPrism\Core\Colour\Oklch;
+use KnottyPrism\Core\Drawer\ColourPath;
+use KnottyPrism\Core\Drawer\DrawerOrder;
+use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\PencilRecord;
+
+require __DIR__.'/../vendor/autoload.php';
+
+/** @return list<Pencil> of the demo's files, blenders left out */
+function pencilsOf(string ...$files): array
+{
+    $pencils = array_merge(...array_map(static fn (string $f): array => DrawerFile::drawer((string) file_get_contents(__DIR__."/../demo/$f.csv"))->pencils, $files));
+
+    return array_values(array_filter($pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
+}
+
+/** @param  array<int, Portrait>  $portraits */
+function meanStep(array $portraits): float
+{
+    $portraits = array_values($portraits);
+    $sum = 0.0;
+    for ($i = 1; $i < count($portraits); $i++) {
+        $sum += $portraits[$i - 1]->heavy->deltaE00($portraits[$i]->heavy);
+    }
+
+    return $sum / max(1, count($portraits) - 1);
+}
+
+Table::head('the order of a drawer: mean ΔE00 from pencil to pencil');
+foreach (['24 pencils' => pencilsOf('drawer'), 'both lines' => pencilsOf('lines/slipway', 'lines/foghorn')] as $name => $pencils) {
+    $order = DrawerOrder::of($pencils);
+    $byHue = $order->portraits;
+    usort($byHue, static fn (Portrait $a, Portrait $b): int => Oklch::ofLab($a->heavy)->hueDegrees <=> Oklch::ofLab($b->heavy)->hueDegrees);
+    $naive = meanStep($byHue);
+    printf("%-58s %12.2f %12s   %s\n", "$name, gradual", $order->mean(), '', 'at least 15 % below hue sorting');
+    printf("%-58s %12.2f %11.1f %%\n", "$name, sorted by hue; gradual is shorter by", $naive, 100 * (1 - $order->mean() / $naive));
+    Table::row('  in', Table::times(3, static fn () => DrawerOrder::of($pencils)), 's', '', 2);
+}
+
+// The search for many colours, given few enough to try all orders of, against the optimum.
+mt_srand(3);
+$equal = 0;
+$pencils = pencilsOf('lines/slipway');
+$improved = new ReflectionMethod(ColourPath::class, 'improved');
+$exact = new ReflectionMethod(ColourPath::class, 'exact');
+for ($n = 0; $n < 40; $n++) {
+    shuffle($pencils);
+    $ten = array_map(static fn (Pencil $p) => (new Portrait($p))->heavy, array_slice($pencils, 0, 10));
+    $path = (new ReflectionClass(ColourPath::class))->newInstanceWithoutConstructor();
+    (new ReflectionMethod(ColourPath::class, '__construct'))->invoke($path, 10);
+    (new ReflectionMethod(ColourPath::class, 'measure'))->invoke($path, $ten, []);
+    $length = static function (array $way) use ($ten): float {
+        $sum = 0.0;
+        for ($i = 1; $i < count($way); $i++) {
+            $sum += $ten[$way[$i - 1]]->deltaE00($ten[$way[$i]]);
+        }
+
+        return $sum;
+    };
+    $equal += $length($improved->invoke($path)) <= $length($exact->invoke($path)) + 1e-6 ? 1 : 0;
+}
+printf("%-58s %12s %12s   %s\n", '10 pencils: the search equals the exact optimum', "$equal of 40", '', 'all');
+
+$rows = array_map(static fn (int $i): PencilRecord => new PencilRecord('Line '.intdiv($i, 500), (string) $i, "Colour $i", sprintf('#%06x', $i * 3331 % 0xFFFFFF)), range(1, 5000));
+$text = DrawerWriter::csv($rows);
+Table::row('5000 rows of CSV read and checked', Table::times(3, static fn () => DrawerFile::records($text)), 's', 'under 10', 2);

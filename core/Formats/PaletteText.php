@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Formats;
+
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Medium\PencilRecord;
+
+/** Pencils as a plain-text palette (.gpl): red, green, blue 0–255, then the number and the name. */
+final class PaletteText
+{
+    private const FIRST_LINE = 'GIMP Palette';
+
+    public static function isOne(string $text): bool
+    {
+        return str_starts_with(ltrim($text), self::FIRST_LINE);
+    }
+
+    /**
+     * @return array<int, PencilRecord> by line of the file
+     *
+     * @throws BadFile with every problem, each named by line
+     */
+    public static function read(string $text): array
+    {
+        $records = $problems = $taken = [];
+        foreach (preg_split('/\r\n|\r|\n/', $text) ?: [] as $i => $line) {
+            if (trim($line) === '' || preg_match('/^\s*(#|GIMP Palette|Name:|Columns:)/', $line) === 1) {
+                continue;
+            }
+            if (preg_match('/^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$/', $line, $m) !== 1 || max((int) $m[1], (int) $m[2], (int) $m[3]) > 255) {
+                $problems[] = sprintf('line %d: it is no colour; one is written as three figures from 0 to 255 and a name.', $i + 1);
+
+                continue;
+            }
+            [$number, $name] = self::numbered(trim($m[4] ?? ''), $i + 1, $taken);
+            $taken[$number] = true;
+            $records[$i + 1] = new PencilRecord('', $number, $name, sprintf('#%02x%02x%02x', $m[1], $m[2], $m[3]));
+        }
+        if ($problems !== []) {
+            throw BadFile::withProblems('The palette has a problem in', $problems);
+        }
+
+        return $records !== [] ? $records : throw BadFile::because('The palette holds no colours.');
+    }
+
+    /** @param  list<PencilRecord>  $records */
+    public static function write(string $title, array $records): string
+    {
+        $line = static fn (string $s): string => trim((string) preg_replace('/[\x00-\x1F\x7F]+/', ' ', $s));
+        $rows = array_map(static fn (PencilRecord $r): string => vsprintf('%3d %3d %3d', array_map(hexdec(...), str_split(substr($r->heavy, 1), 2)))."\t".$line(trim("$r->number $r->name")), $records);
+
+        return self::FIRST_LINE."\nName: ".$line($title)."\nColumns: 0\n#\n".implode("\n", $rows)."\n";
+    }
+
+    /**
+     * A name that begins with something like a number has it; any other gets the line of the file.
+     *
+     * @param  array<string, true>  $taken
+     * @return array{string, string}
+     */
+    private static function numbered(string $text, int $line, array $taken): array
+    {
+        if (preg_match('~^([A-Za-z]{0,3}\d[A-Za-z0-9.-]*)(?:\s+(.*))?$~', $text, $m) === 1 && ! isset($taken[$m[1]])) {
+            return [$m[1], $m[2] ?? ''];
+        }
+
+        return [(string) $line, $text];
+    }
+}
