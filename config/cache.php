@@ -10,7 +10,7 @@ return [
         // Atlases: about a megabyte each, made anew by any machine that lacks one.
         'atlases' => ['driver' => 'file', 'path' => storage_path('framework/cache/atlases')],
         // Ways of looking at photos: some hundred kilobytes each, made anew where they are missing.
-        'looks' => ['driver' => 'file', 'path' => storage_path('framework/cache/looks')],
+        'looks' => ['driver' => env('LOOKS_DRIVER', 'file'), 'serialize' => true, 'path' => storage_path('framework/cache/looks')],
         'redis' => ['driver' => 'redis', 'connection' => 'cache'],
     ],
     'prefix' => 'knotty_prism',

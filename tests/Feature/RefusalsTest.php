@@ -45,5 +45,5 @@ it('refuses a drawer file that is missing, huge or no text', function () {
     $this->postJson('/api/drawer/imports')->assertUnprocessable()->assertJsonFragment(['detail' => 'Choose a drawer file, CSV or JSON.']);
     $this->postJson('/api/drawer/imports', ['file' => uploadOf(str_repeat('x', 5_000_000), 'a.csv')])->assertUnprocessable()->assertJsonFragment(['detail' => 'A drawer file may be up to 4 MB.']);
     $this->postJson('/api/drawer/imports', ['file' => uploadOf(random_bytes(5000), 'a.csv')])->assertUnprocessable();
-    $this->postJson('/api/studies')->assertUnprocessable()->assertJsonFragment(['detail' => 'Choose a photo: JPEG, PNG, WebP or TIFF.']);
+    $this->postJson('/api/studies')->assertUnprocessable()->assertJsonFragment(['detail' => 'Choose a photo: JPEG, PNG, WebP, TIFF or HEIC.']);
 });

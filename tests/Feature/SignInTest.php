@@ -53,6 +53,14 @@ it('keeps out who has signed out of the demo on purpose', function () {
     $this->getJson('/api/me')->assertUnauthorized();
 });
 
+it('does not sign in again by a request that was on its way while its session ended, nor by a page opened after that', function () {
+    config(['app.demo' => true]);
+    User::query()->create(['name' => 'Demo', 'email' => config('app.demo_email'), 'password' => 'x']);
+    $this->withCredentials()->withCookie((string) config('session.cookie'), 'of-a-session-that-has-ended')->getJson('/api/me')->assertUnauthorized();
+    $this->withCookie(App\Http\Middleware\SignInLocalVisitor::STAYS_OUT, '1')->get('/sign-in')->assertOk();
+    $this->get('/')->assertRedirect('/sign-in');
+});
+
 it('sends a strict content-security policy and only cookies that scripts can not read', function () {
     $answer = $this->get('/sign-in')->assertOk();
     $policy = (string) $answer->headers->get('Content-Security-Policy');

@@ -23,7 +23,7 @@ final class SessionController extends Controller
         }
         $request->session()->regenerate();
 
-        return new JsonResponse(['name' => $request->user()?->name]);
+        return (new JsonResponse(['name' => $request->user()?->name]))->withoutCookie(SignInLocalVisitor::STAYS_OUT);
     }
 
     public function register(RegisterRequest $request): JsonResponse
@@ -32,7 +32,7 @@ final class SessionController extends Controller
         Auth::login($user);
         $request->session()->regenerate();
 
-        return new JsonResponse(['name' => $user->name], 201);
+        return (new JsonResponse(['name' => $user->name], 201))->withoutCookie(SignInLocalVisitor::STAYS_OUT);
     }
 
     public function signOut(Request $request): JsonResponse
@@ -42,7 +42,8 @@ final class SessionController extends Controller
         $request->session()->regenerateToken();
         $request->session()->put(SignInLocalVisitor::STAYS_OUT, true);
 
-        return new JsonResponse(null, 204);
+        // In a cookie as well: an answer that was on its way may put another session in the place of this one.
+        return (new JsonResponse(null, 204))->withCookie(cookie(SignInLocalVisitor::STAYS_OUT, '1'));
     }
 
     public function me(Request $request): JsonResponse

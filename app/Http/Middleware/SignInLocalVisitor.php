@@ -14,6 +14,9 @@ use Symfony\Component\HttpFoundation\Response;
 /**
  * In demo mode, someone at this very machine works in the demo account without signing in. A request that came through a proxy
  * is not local, whatever its last hop; and who signed out on purpose stays out.
+ *
+ * Only opening a page, or a first request without any session, signs in. A request that was on its way while its session ended brings
+ * the ended one's cookie; it is turned away, or it would sign in whoever has just signed out.
  */
 final class SignInLocalVisitor
 {
@@ -23,7 +26,7 @@ final class SignInLocalVisitor
 
     public function handle(Request $request, Closure $next): Response
     {
-        if (config('app.demo') === true && Auth::guest() && $this->isLocal($request) && ! $request->session()->has(self::STAYS_OUT)) {
+        if (config('app.demo') === true && Auth::guest() && $this->isLocal($request) && $this->mayEnter($request)) {
             $user = User::query()->where('email', config('app.demo_email'))->first();
             if ($user !== null) {
                 Auth::login($user);
@@ -31,6 +34,13 @@ final class SignInLocalVisitor
         }
 
         return $next($request);
+    }
+
+    private function mayEnter(Request $request): bool
+    {
+        $opens = ! $request->is('api/*') || ! $request->hasCookie((string) config('session.cookie'));
+
+        return $opens && ! $request->session()->has(self::STAYS_OUT) && ! $request->hasCookie(self::STAYS_OUT);
     }
 
     private function isLocal(Request $request): bool

@@ -20,24 +20,23 @@ const Target = styled(DropZone)`
     }
 `;
 
-const Stage = styled.div<{ $room: string }>`
+/** Its size follows from the photo's shape alone, so that nothing moves when a picture arrives. */
+const Stage = styled.div<{ $room: string; $shape: number }>`
     position: relative;
-    width: fit-content;
-    max-width: 100%;
+    width: min(100%, calc(max(280px, 100vh - ${(p) => p.$room}) * ${(p) => p.$shape}));
+    aspect-ratio: ${(p) => p.$shape};
     margin: 0 auto;
     overflow: hidden;
     cursor: crosshair;
     touch-action: none;
     & img {
         display: block;
-        max-width: 100%;
-        max-height: max(280px, calc(100vh - ${(p) => p.$room}));
+        width: 100%;
+        height: 100%;
         user-select: none;
     }
     @media (max-width: 1099px) {
-        & img {
-            max-height: 44vh;
-        }
+        width: min(100%, calc(44vh * ${(p) => p.$shape}));
     }
     & > svg {
         position: absolute;
@@ -178,6 +177,7 @@ export function PhotoView(props: PhotoViewProps) {
             <Stage
                 ref={stage}
                 $room={props.room}
+                $shape={photo.width / photo.height}
                 role="application"
                 tabIndex={0}
                 aria-label={`Photo ${photo.name}. Arrow keys move the ring, Shift moves it far, plus and minus change its size.`}
@@ -194,14 +194,7 @@ export function PhotoView(props: PhotoViewProps) {
                 onPointerUp={released}
                 onPointerCancel={released}
             >
-                <img
-                    src={picture.shown}
-                    width={photo.width}
-                    height={photo.height}
-                    style={{ height: 'auto', width: 'auto', transform: cssFlip(flip) }}
-                    alt=""
-                    draggable={false}
-                />
+                <img src={picture.shown} style={{ transform: cssFlip(flip) }} alt="" draggable={false} />
                 <svg viewBox={`0 0 ${photo.width} ${photo.height}`} preserveAspectRatio="none" aria-hidden="true">
                     <g transform={flipTransform(flip, photo.width, photo.height)}>
                         {props.children}
