@@ -61,6 +61,13 @@ await desk.screenshot({ path: `${folder}photo-pair.png` });
 await beside('Recipes');
 await desk.waitForTimeout(1500);
 
+await desk.getByRole('navigation', { name: 'Places' }).getByText('Drawer').click();
+await desk.getByRole('button', { name: /^703 / }).click();
+await desk.waitForTimeout(3000);
+await desk.screenshot({ path: `${folder}drawer-place.png` });
+await desk.getByRole('navigation', { name: 'Places' }).getByText('Photo').click();
+await desk.waitForTimeout(2500);
+
 const tablet = await open(820, 1180);
 await tablet.screenshot({ path: `${folder}photo-tablet.png` });
 

@@ -25,6 +25,7 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('auth')->group(function (): void {
     Route::get('/', PageController::class);
+    Route::get('/drawer', PageController::class);
     Route::get('/photo/{study?}', PageController::class)->whereNumber('study');
     Route::post('/sign-out', [SessionController::class, 'signOut']);
 
@@ -32,6 +33,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/me', [SessionController::class, 'me']);
         Route::get('/grain', GrainController::class);
         Route::get('/drawer', [DrawerController::class, 'show']);
+        Route::get('/drawer/tray', [DrawerController::class, 'tray']);
+        Route::get('/drawer/pencil', [DrawerController::class, 'pencil']);
         Route::post('/drawer/imports', [DrawerController::class, 'import'])->middleware('throttle:heavy');
         Route::get('/drawer/imports/{import}', [DrawerController::class, 'progress']);
         Route::delete('/drawer/imports/{import}', [DrawerController::class, 'cancel']);

@@ -26,10 +26,10 @@ final class DrawerKeeper
         return new Drawer(self::pencils($this->rows($user)->all()));
     }
 
-    /** Names everything a recipe from this drawer depends on. */
-    public function fingerprint(User $user): string
+    /** Names everything a recipe from this drawer depends on; or all that the account knows, owned or not. */
+    public function fingerprint(User $user, bool $owned = true): string
     {
-        $latest = DB::table('pencils')->where('user_id', $user->id)->where('owned', true)->selectRaw('count(*) as n, max(updated_at) as at, sum(crc32(concat(line, number, heavy, fit))) as sum')->first();
+        $latest = DB::table('pencils')->where('user_id', $user->id)->when($owned, static fn ($query) => $query->where('owned', true))->selectRaw('count(*) as n, sum(owned) as owned, max(updated_at) as at, sum(crc32(concat(line, number, heavy, fit))) as sum')->first();
 
         return md5($user->id.'/'.json_encode($latest));
     }

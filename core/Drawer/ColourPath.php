@@ -19,9 +19,12 @@ final class ColourPath
 
     private const STARTS = 48;
 
+    /** Nearest-neighbour ways that are improved, and kicks, up to so many colours; fewer for more, as each takes the longer. */
     private const IMPROVED = 5;
 
     private const KICKS = 60;
+
+    private const MANY = 40;
 
     /** What leaving a run costs, ΔE00: more than any detour within it. */
     private const OUT_OF_RUN = 1000.0;
@@ -113,14 +116,14 @@ final class ColourPath
         usort($ways, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $best = null;
         $least = INF;
-        foreach (array_slice($ways, 0, self::IMPROVED) as [, $way]) {
+        foreach (array_slice($ways, 0, $this->fewer(self::IMPROVED)) as [, $way]) {
             $way = $this->settled($way);
             if ($this->length($way) < $least) {
                 [$best, $least] = [$way, $this->length($way)];
             }
         }
         $best ??= range(0, $this->count);
-        for ($kick = 0; $kick < self::KICKS; $kick++) {
+        for ($kick = 0; $kick < $this->fewer(self::KICKS); $kick++) {
             $way = $this->settled($this->kicked($best));
             if ($this->length($way) < $least - 1e-9) {
                 [$best, $least] = [$way, $this->length($way)];
@@ -239,6 +242,11 @@ final class ColourPath
         [$a, $b, $c] = $cuts;
 
         return [...array_slice($way, 0, $a), ...array_slice($way, $b, $c - $b), ...array_slice($way, $a, $b - $a), ...array_slice($way, $c)];
+    }
+
+    private function fewer(int $count): int
+    {
+        return max(1, (int) round($count * min(1.0, self::MANY / $this->count) ** 2));
     }
 
     /** The same drawer must always lie the same way, so chance is counted, not drawn. */

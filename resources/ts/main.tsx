@@ -5,6 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SignInScreen } from './account/SignInScreen';
 import { RequestFailed } from './api/client';
+import { DrawerPlace } from './drawer/DrawerPlace';
 import { PhotoPlace } from './photo/PhotoPlace';
 import { GlobalStyle } from './ui/GlobalStyle';
 import { applySurround } from './ui/surround';
@@ -37,6 +38,7 @@ createRoot(root).render(
                 <Routes>
                     <Route path="/sign-in" element={<SignInScreen />} />
                     <Route path="/photo/:studyId?" element={<PhotoPlace />} />
+                    <Route path="/drawer" element={<DrawerPlace />} />
                     <Route path="*" element={<Navigate to="/photo" replace />} />
                 </Routes>
             </BrowserRouter>

@@ -48,6 +48,32 @@ it('asks for pencils when the drawer is empty', function () {
     $this->actingAs($user)->getJson("/api/studies/$study->id/recipes?x=100&y=150&ring=9")->assertUnprocessable();
 });
 
+it('lays the drawer in every order, and says of a pencil what it is and what works with it', function () {
+    $this->actingAs($this->artistWithDrawer());
+    $steps = [];
+    foreach (['gradual', 'number', 'value', 'family'] as $order) {
+        $tray = $this->getJson("/api/drawer/tray?order=$order")->assertOk()->json();
+        expect(array_unique(array_column($tray['pencils'], 'id')))->toHaveCount(24)->and($tray['pencils'][0]['strata'])->toHaveCount(6)->and($tray['pencils'][0]['lightStrata'])->toHaveCount(6);
+        $steps[$order] = $tray['meanStepDeltaE00'];
+    }
+    expect(min($steps))->toBe($steps['gradual']);
+    $this->getJson('/api/drawer/tray?order=mood')->assertUnprocessable();
+    $pencil = $this->getJson('/api/drawer/pencil?id=624')->assertOk()->json();
+    expect($pencil['number'])->toBe('624')->and($pencil['ladder'])->toHaveCount(5)->and($pencil['ladder'][0]['coats'])->toHaveCount(6)->and($pencil['reading']['family'])->toStartWith('red')
+        ->and($pencil['nearest'])->toHaveCount(3)->and($pencil['neutralisers'])->not->toBeEmpty()->and(array_column(array_column($pencil['nearest'], 'pencil'), 'number'))->not->toContain('624');
+    // On another paper it is another ladder.
+    expect($this->getJson('/api/drawer/pencil?id=624&paper=black')->json('ladder.0.coats.0.hex'))->not->toBe($pencil['ladder'][0]['coats'][0]['hex']);
+    $this->getJson('/api/drawer/pencil?id=999')->assertUnprocessable();
+    $this->getJson('/api/drawer/pencil?id=624&paper=cork')->assertUnprocessable();
+});
+
+it('lies empty without a pencil, and shows nobody else\'s', function () {
+    $this->artistWithDrawer('owner');
+    $this->actingAs($this->artist('stranger'));
+    $this->getJson('/api/drawer/tray')->assertOk()->assertJson(['pencils' => [], 'largestStep' => null]);
+    $this->getJson('/api/drawer/pencil?id=624')->assertUnprocessable();
+});
+
 it('says when something it needs is missing', function () {
     $this->getJson('/health')->assertStatus(503)->assertJson(['database' => true, 'storage' => true, 'queueWorker' => false, 'ok' => false]);
     cache()->put(App\Providers\AppServiceProvider::WORKER_SEEN, time(), 60);

@@ -8,10 +8,14 @@ use App\Http\Requests\DrawerImportRequest;
 use App\Jobs\FitDrawer;
 use App\Models\DrawerImport;
 use App\Models\PencilRow;
+use App\Services\DrawerDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\PaperShelf;
 
 /** The pencils at hand, and bringing a drawer file in. */
 final class DrawerController extends Controller
@@ -23,6 +27,21 @@ final class DrawerController extends Controller
         return new JsonResponse([
             'pencils' => $pencils->map(static fn (PencilRow $p): array => ['id' => $p->toPencil()->id(), 'line' => $p->line, 'number' => $p->number, 'name' => $p->name, 'binder' => $p->binder, 'assumed' => $p->fit['assumed']])->all(),
         ]);
+    }
+
+    /** The pencils as they lie, in an order. */
+    public function tray(Request $request, DrawerDesk $desk): JsonResponse
+    {
+        $request->validate(['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)]]);
+
+        return new JsonResponse($desk->tray($this->user($request), (string) $request->string('order', 'gradual')));
+    }
+
+    public function pencil(Request $request, DrawerDesk $desk): JsonResponse
+    {
+        $request->validate(['id' => ['required', 'string', 'max:130'], 'paper' => ['sometimes', Rule::in(PaperShelf::names())]]);
+
+        return new JsonResponse($desk->pencil($this->user($request), (string) $request->string('id'), (string) $request->string('paper', 'white medium')));
     }
 
     /** Every problem of the file is found before anything is changed; the fitting then runs in the queue. */

@@ -52,6 +52,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drawer/tray": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tray"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/pencil": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pencil"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer/imports": {
         parameters: {
             query?: never;
@@ -497,6 +529,76 @@ export interface components {
         Drawer: {
             pencils: components["schemas"]["DrawerPencil"][];
         };
+        /** @description colour of each stratum of the tooth (peaks first) */
+        Strata: string[];
+        TrayPencil: components["schemas"]["DrawerPencil"] & {
+            reading: components["schemas"]["Reading"];
+            strata: components["schemas"]["Strata"];
+            lightStrata: components["schemas"]["Strata"];
+        };
+        Tray: {
+            /** @enum {unknown} */
+            order: "gradual" | "number" | "value" | "family";
+            pencils: components["schemas"]["TrayPencil"][];
+            meanStepDeltaE00: number;
+            largestStep: {
+                from: string;
+                to: string;
+                deltaE00: number;
+            } | null;
+            balance: {
+                words: string;
+                counts: {
+                    [key: string]: number;
+                };
+                crowded: string[];
+                twins: {
+                    one: string;
+                    other: string;
+                    deltaE00: number;
+                    waxAndOil: boolean;
+                }[];
+            };
+            gaps: string[];
+        };
+        Partner: {
+            pencil: components["schemas"]["DrawerPencil"];
+            words: string;
+            strata: components["schemas"]["Strata"];
+        };
+        PencilPortrait: components["schemas"]["DrawerPencil"] & {
+            owned: boolean;
+            reading: components["schemas"]["Reading"];
+            families: string[];
+            hiding: number;
+            hidingWords: string;
+            undertone: string;
+            swatches: {
+                heavy: components["schemas"]["Strata"];
+                light: components["schemas"]["Strata"];
+                overBlack: components["schemas"]["Strata"];
+            };
+            ladder: {
+                pressureWord: string;
+                pressureStrokes: number;
+                coats: components["schemas"]["Pass"][];
+            }[];
+            neutralisers: components["schemas"]["Partner"][];
+            darkener: components["schemas"]["Partner"] | null;
+            standsOutBy: components["schemas"]["DrawerPencil"] | null;
+            nearest: {
+                pencil: components["schemas"]["DrawerPencil"];
+                strata: components["schemas"]["Strata"];
+                owned: boolean;
+                heavyDeltaE00: number;
+                lightDeltaE00: number;
+                near: boolean;
+            }[];
+            threes: {
+                light: components["schemas"]["DrawerPencil"];
+                dark: components["schemas"]["DrawerPencil"];
+            }[];
+        };
         DrawerImport: {
             id: number;
             /** @enum {unknown} */
@@ -856,6 +958,51 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Drawer"];
+                };
+            };
+        };
+    };
+    tray: {
+        parameters: {
+            query?: {
+                order?: "gradual" | "number" | "value" | "family";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the owned pencils as they lie */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tray"];
+                };
+            };
+        };
+    };
+    pencil: {
+        parameters: {
+            query: {
+                id: string;
+                paper?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description one pencil on a paper */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PencilPortrait"];
                 };
             };
         };

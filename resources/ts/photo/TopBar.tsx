@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
+import { NavLink } from 'react-router';
 import styled from 'styled-components';
 import { ask, sentenceOf } from '../api/client';
 import type { Study } from '../api/types';
@@ -16,6 +17,21 @@ const Bar = styled.header`
     padding: 0 16px;
     border-bottom: 1.5px solid var(--strong-line);
     & h1 {
+        font-weight: 700;
+    }
+    & nav {
+        display: flex;
+    }
+    & nav a {
+        display: grid;
+        place-items: center;
+        min-height: 44px;
+        padding: 0 8px;
+        border-bottom: 3px solid transparent;
+        text-decoration: none;
+    }
+    & nav a[aria-current='page'] {
+        border-bottom-color: var(--ink);
         font-weight: 700;
     }
     & label {
@@ -64,6 +80,10 @@ export function TopBar({ studies, study, papers, opening, onChoose, onPaper, onP
     return (
         <Bar>
             <h1>Knotty Prism</h1>
+            <nav aria-label="Places">
+                <NavLink to="/photo">Photo</NavLink>
+                <NavLink to="/drawer">Drawer</NavLink>
+            </nav>
             {study !== undefined && (
                 <>
                     <label>
@@ -92,7 +112,6 @@ export function TopBar({ studies, study, papers, opening, onChoose, onPaper, onP
                             ))}
                         </NativeSelect>
                     </label>
-                    <DrawerDialog />
                     <FileTrigger
                         acceptedFileTypes={['image/*', '.heic', '.heif']}
                         onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
@@ -101,6 +120,7 @@ export function TopBar({ studies, study, papers, opening, onChoose, onPaper, onP
                     </FileTrigger>
                 </>
             )}
+            <DrawerDialog />
             <div className="end">
                 <span>Surroundings</span>
                 <WordChoice label="Surroundings" value={surround} options={SURROUNDS} onChange={(s) => setSurround(applySurround(s))} />

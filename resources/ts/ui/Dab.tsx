@@ -14,6 +14,7 @@ interface DabProps {
     strata: readonly string[];
     width: number;
     height: number;
+    /** In words; empty where what stands beside it says so already. */
     label: string;
 }
 
@@ -29,7 +30,8 @@ export function Dab({ strata, width, height, label }: DabProps) {
             paint(canvas.current, grain, strata);
         }
     }, [grain, strata, width, height]);
-    return <Surface ref={canvas} width={width * FINENESS} height={height * FINENESS} role="img" aria-label={label} />;
+    const named = label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label };
+    return <Surface ref={canvas} width={width * FINENESS} height={height * FINENESS} {...named} />;
 }
 
 function paint(canvas: HTMLCanvasElement, grain: Grain, strata: readonly string[]): void {
@@ -39,12 +41,16 @@ function paint(canvas: HTMLCanvasElement, grain: Grain, strata: readonly string[
     }
     const { width, height } = canvas;
     const image = context.createImageData(width, height);
-    const colours = strata.map((hex) => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)));
-    for (let y = 0; y < height; y++) {
-        for (let x = 0; x < width; x++) {
-            const stratum = grain.tile.charCodeAt((y % grain.side) * grain.side + (x % grain.side)) - 48;
-            const colour = colours[stratum] ?? colours[0];
-            image.data.set([...(colour ?? [0, 0, 0]), 255], 4 * (y * width + x));
+    // A drawer shows hundreds of dabs, so whole pixels are written at once: alpha, blue, green, red from the highest byte down.
+    const pixels = new Uint32Array(image.data.buffer);
+    const colours = strata.map((hex) => {
+        const rgb = parseInt(hex.slice(1), 16);
+        return ((0xff << 24) | ((rgb & 0xff) << 16) | (rgb & 0xff00) | (rgb >> 16)) >>> 0;
+    });
+    for (let y = 0, at = 0; y < height; y++) {
+        const row = (y % grain.side) * grain.side;
+        for (let x = 0; x < width; x++, at++) {
+            pixels[at] = colours[grain.tile.charCodeAt(row + (x % grain.side)) - 48] ?? 0xff000000;
         }
     }
     context.putImageData(image, 0, 0);

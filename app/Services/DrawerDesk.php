@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Models\User;
+use App\Presenters\DrawerPresenter;
+use App\Presenters\RecipePresenter;
+use Illuminate\Support\Facades\Cache;
+use KnottyPrism\Core\Colour\Family;
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Colour\Xyz;
+use KnottyPrism\Core\Drawer\Balance;
+use KnottyPrism\Core\Drawer\DrawerOrder;
+use KnottyPrism\Core\Drawer\Equivalents;
+use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Threes;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Medium\Pass;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Prediction;
+use KnottyPrism\Core\Medium\PressureMark;
+use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Planning\Complement;
+use KnottyPrism\Core\Planning\ComplementTable;
+
+/** An account's drawer as it lies, and each pencil in it, worked out once for every state of the drawer. */
+final class DrawerDesk
+{
+    /** Raised when a pencil may be shown otherwise. */
+    private const VERSION = 3;
+
+    private const KEPT_SECONDS = 30 * 24 * 3600;
+
+    /** Coats of a ladder. */
+    private const COATS = 6;
+
+    private const NEAREST = 3;
+
+    public function __construct(private readonly DrawerKeeper $drawers)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function tray(User $user, string $order): array
+    {
+        /** @var array<string, mixed> */
+        return Cache::store('looks')->remember($this->key('tray', $user, $order), self::KEPT_SECONDS, function () use ($user, $order): array {
+            $pencils = array_values(array_filter($this->drawers->drawerOf($user)->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
+            $laid = DrawerOrder::of($pencils, $order);
+            $drawer = DrawerPresenter::drawer($laid, new Balance($laid->portraits));
+
+            return [
+                'order' => $order,
+                'pencils' => array_map(static fn (Portrait $p): array => [...RecipePresenter::pencil($p->pencil), 'reading' => RecipePresenter::reading($p->heavy), 'strata' => self::strata($p->pencil, Swatch::Heavy), 'lightStrata' => self::strata($p->pencil, Swatch::Light)], $laid->portraits),
+                'meanStepDeltaE00' => $drawer['meanStepDeltaE00'], 'largestStep' => $drawer['largestStep'], 'balance' => $drawer['balance'], 'gaps' => $drawer['gaps'],
+            ];
+        });
+    }
+
+    /** @return array<string, mixed> one pencil, owned or not, on a paper */
+    public function pencil(User $user, string $id, string $paper): array
+    {
+        $shelf = $this->drawers->shelfOf($user);
+        $pencil = $shelf->pencil($id);
+
+        /** @var array<string, mixed> */
+        return Cache::store('looks')->remember($this->key('pencil', $user, $pencil->id(), $paper), self::KEPT_SECONDS, function () use ($user, $shelf, $pencil, $paper): array {
+            $on = PaperShelf::named($paper);
+            $portrait = new Portrait($pencil);
+            $owned = $this->drawers->drawerOf($user)->usable()->pencils;
+            $others = array_map(static fn (Pencil $p): Portrait => new Portrait($p), array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->isBlender() && $p->id() !== $pencil->id())));
+            $mine = array_values(array_filter($others, static fn (Portrait $p): bool => $p->pencil->record->owned));
+            $table = new ComplementTable([...array_filter($owned, static fn (Pencil $p): bool => $p->id() !== $pencil->id()), $pencil], $on);
+            $standsOut = $table->standsOutBy($pencil);
+
+            return [
+                ...RecipePresenter::pencil($pencil), 'owned' => $pencil->record->owned, 'reading' => RecipePresenter::reading($portrait->heavy),
+                'families' => Family::besides($portrait->heavy), 'hiding' => round($portrait->hiding(), 3), 'hidingWords' => $portrait->hidingWords(), 'undertone' => $portrait->undertone(),
+                'swatches' => ['heavy' => self::strata($pencil, Swatch::Heavy), 'light' => self::strata($pencil, Swatch::Light), 'overBlack' => self::strata($pencil, Swatch::OverBlack)],
+                'ladder' => array_map(static fn (PressureMark $mark): array => [
+                    'pressureWord' => $mark->value, 'pressureStrokes' => $mark->strokes(),
+                    'coats' => RecipePresenter::passes(Prediction::of(new Stack(array_fill(0, self::COATS, new Pass($pencil, $mark->pressure()))), $on)),
+                ], PressureMark::cases()),
+                'neutralisers' => array_map(static fn (Complement $c): array => self::complement($c, $on), $table->neutralisersOf($pencil)),
+                'darkener' => ($darkener = $table->darkenerOf($pencil)) === null ? null : self::complement($darkener, $on),
+                'standsOutBy' => $standsOut === null ? null : RecipePresenter::pencil($standsOut),
+                'nearest' => array_map(static fn (array $e): array => [
+                    'pencil' => RecipePresenter::pencil($e['portrait']->pencil), 'strata' => self::strata($e['portrait']->pencil, Swatch::Heavy), 'owned' => $e['portrait']->pencil->record->owned,
+                    'heavyDeltaE00' => round($e['heavy'], 1), 'lightDeltaE00' => round($e['light'], 1), 'near' => $e['heavy'] <= Equivalents::NEAR,
+                ], Equivalents::of($portrait, $others, self::NEAREST)),
+                'threes' => array_map(static fn (array $t): array => ['light' => RecipePresenter::pencil($t['light']->pencil), 'dark' => RecipePresenter::pencil($t['dark']->pencil)], Threes::around($portrait, $mine, 2)),
+            ];
+        });
+    }
+
+    /** @return array<string, mixed> */
+    private static function complement(Complement $c, Paper $paper): array
+    {
+        return ['pencil' => RecipePresenter::pencil($c->pencil), 'words' => RecipePresenter::reading($c->mix)['words'], 'strata' => Prediction::of($c->stack, $paper)->steps[count($c->stack->steps) - 1]->strataHex];
+    }
+
+    /** @return list<string> colour of each stratum, peaks first */
+    private static function strata(Pencil $pencil, Swatch $swatch): array
+    {
+        return array_map(static fn (array $reflectance): string => Srgb::ofXyz(Xyz::ofReflectance($reflectance))->hex(), $swatch->lay($pencil)->strata());
+    }
+
+    private function key(string $what, User $user, string ...$more): string
+    {
+        return implode('/', ['drawer', self::VERSION, $what, $this->drawers->fingerprint($user), $this->drawers->fingerprint($user, owned: false), md5(implode('/', $more))]);
+    }
+}

@@ -1,0 +1,249 @@
+import styled from 'styled-components';
+import type { PencilPortrait } from '../api/types';
+import { PartHead } from '../ui/Column';
+import { WordButton } from '../ui/controls';
+import { Dab } from '../ui/Dab';
+import { Pressure } from '../ui/Pressure';
+
+const Sheet = styled.section`
+    padding: 10px 16px;
+    border-left: 1.5px solid var(--strong-line);
+    min-width: 0;
+    & h2.number {
+        font-size: 34px;
+        font-weight: 700;
+        line-height: 1.1;
+        & small {
+            font-size: 17px;
+            font-weight: 400;
+        }
+    }
+    & .soft {
+        color: var(--soft-ink);
+        font-size: 13px;
+    }
+    @media (max-width: 1099px) {
+        border-left: 0;
+        border-top: 1.5px solid var(--strong-line);
+    }
+`;
+
+const Swatches = styled.div`
+    display: grid;
+    grid-template-columns: repeat(3, 1fr);
+    margin: 8px 0;
+    & > div > div {
+        height: 56px;
+    }
+    & p {
+        font-size: 13px;
+    }
+`;
+
+const Ladder = styled.table`
+    border-collapse: collapse;
+    width: 100%;
+    & th {
+        text-align: left;
+        font-weight: 400;
+        font-size: 13px;
+        width: 96px;
+    }
+    & td {
+        padding: 0;
+        height: 30px;
+    }
+    & thead th {
+        width: auto;
+    }
+`;
+
+const Partners = styled.ul`
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 16px;
+    margin: 0;
+    padding: 0 0 6px;
+    list-style: none;
+    font-size: 13px;
+    & li {
+        display: flex;
+        align-items: center;
+        gap: 6px;
+        min-height: 34px;
+    }
+    & .dab {
+        width: 34px;
+        height: 28px;
+    }
+    & b {
+        font-weight: 700;
+    }
+`;
+
+interface PencilViewProps {
+    pencil: PencilPortrait | undefined;
+    fault: string | null;
+    paper: string;
+    onChosen: (id: string) => void;
+}
+
+/** One pencil: its three swatches, what it is in words, its ladder of coats at each pressure, and what works with it. */
+export function PencilView({ pencil, fault, paper, onChosen }: PencilViewProps) {
+    if (pencil === undefined) {
+        return <Sheet aria-label="The pencil">{fault ?? 'Choose a pencil to see what it is.'}</Sheet>;
+    }
+    const { swatches } = pencil;
+    return (
+        <Sheet aria-label="The pencil" data-testid="pencil">
+            <h2 className="number">
+                {pencil.number} <small>{pencil.name}</small>
+            </h2>
+            <p>
+                {pencil.line === '' ? 'no line' : pencil.line}, {pencil.binder ?? 'binder assumed'}
+                {!pencil.owned && ', not owned'}
+            </p>
+            <Swatches>
+                <Swatch name="heavy" strata={swatches.heavy} words={pencil.reading.family} />
+                <Swatch name="light" strata={swatches.light} words={pencil.undertone} />
+                <Swatch name="over black" strata={swatches.overBlack} words={pencil.hidingWords} />
+            </Swatches>
+            <p>
+                {capital(pencil.reading.words)}. {capital(pencil.reading.temperature)}. Next to {pencil.families.join(' and to ')}.
+            </p>
+            <p className="soft">
+                {pencil.assumed.length === 0 ? 'All measured.' : `Assumed, not measured: ${pencil.assumed.join(', ')}.`} Hiding{' '}
+                {Math.round(pencil.hiding * 100)} %.
+            </p>
+            <Ladder aria-label={`One to six coats at each pressure on ${paper}`}>
+                <thead>
+                    <tr>
+                        <th scope="col">coats</th>
+                        {pencil.ladder[0]?.coats.map((_, i) => (
+                            <th key={i} scope="col">
+                                {i + 1}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {pencil.ladder.map((rung) => (
+                        <tr key={rung.pressureWord}>
+                            <th scope="row">
+                                <Pressure strokes={rung.pressureStrokes} word={rung.pressureWord} />
+                            </th>
+                            {rung.coats.map((coat, i) => (
+                                <td key={i}>
+                                    <Dab
+                                        strata={coat.strata}
+                                        width={62}
+                                        height={30}
+                                        label={`${i + 1} at ${rung.pressureWord}: ${coat.colourWords}`}
+                                    />
+                                </td>
+                            ))}
+                        </tr>
+                    ))}
+                </tbody>
+            </Ladder>
+            <PartHead>
+                <h2>What works with it</h2>
+            </PartHead>
+            <Partners>
+                {pencil.neutralisers.slice(0, 2).map((n) => (
+                    <Partner
+                        key={n.pencil.id}
+                        what="neutralised by"
+                        number={n.pencil.number}
+                        words={n.words}
+                        strata={n.strata}
+                        onPress={() => onChosen(n.pencil.id)}
+                    />
+                ))}
+                {pencil.darkener !== null && (
+                    <Partner
+                        what="darkened by"
+                        number={pencil.darkener.pencil.number}
+                        words={pencil.darkener.words}
+                        strata={pencil.darkener.strata}
+                        onPress={() => onChosen(pencil.darkener?.pencil.id ?? '')}
+                    />
+                )}
+                {pencil.standsOutBy !== null && (
+                    <li>
+                        stands out beside{' '}
+                        <NumberButton number={pencil.standsOutBy.number} onPress={() => onChosen(pencil.standsOutBy?.id ?? '')} />
+                    </li>
+                )}
+                {pencil.threes[0] !== undefined && (
+                    <li>
+                        a run of three with{' '}
+                        <NumberButton number={pencil.threes[0].light.number} onPress={() => onChosen(pencil.threes[0]?.light.id ?? '')} />{' '}
+                        and <NumberButton number={pencil.threes[0].dark.number} onPress={() => onChosen(pencil.threes[0]?.dark.id ?? '')} />
+                    </li>
+                )}
+            </Partners>
+            <PartHead>
+                <h2>{pencil.nearest.some((n) => n.near) ? 'In its place' : 'Nothing near takes its place'}</h2>
+            </PartHead>
+            <Partners>
+                {pencil.nearest.map((n) => (
+                    <li key={n.pencil.id}>
+                        <span className="dab">
+                            <Dab strata={n.strata} width={34} height={28} label="" />
+                        </span>
+                        <NumberButton number={n.pencil.number} onPress={() => onChosen(n.pencil.id)} />
+                        {n.pencil.name}
+                        {!n.owned && ', not owned'} (ΔE00 {n.heavyDeltaE00.toFixed(1)} heavy, {n.lightDeltaE00.toFixed(1)} light)
+                    </li>
+                ))}
+            </Partners>
+        </Sheet>
+    );
+}
+
+function Swatch({ name, strata, words }: { name: string; strata: readonly string[]; words: string }) {
+    return (
+        <div>
+            <div>
+                <Dab strata={strata} width={150} height={56} label={`${name}: ${words}`} />
+            </div>
+            <p>
+                <b>{name}</b>: {words}
+            </p>
+        </div>
+    );
+}
+
+function Partner({
+    what,
+    number,
+    words,
+    strata,
+    onPress,
+}: {
+    what: string;
+    number: string;
+    words: string;
+    strata: readonly string[];
+    onPress: () => void;
+}) {
+    return (
+        <li title={words}>
+            <span className="dab">
+                <Dab strata={strata} width={34} height={28} label={words} />
+            </span>
+            {what} <NumberButton number={number} onPress={onPress} />
+        </li>
+    );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+function NumberButton({ number, onPress }: { number: string; onPress: () => void }) {
+    return (
+        <WordButton onPress={onPress} aria-label={`Show ${number}`}>
+            <b>{number}</b>
+        </WordButton>
+    );
+}

@@ -1,0 +1,98 @@
+import { useRef, type KeyboardEvent } from 'react';
+import styled from 'styled-components';
+import type { TrayPencil } from '../api/types';
+import { Dab } from '../ui/Dab';
+import { neighbourOf } from './drawerState';
+
+const SLOT = 66;
+
+const Rows = styled.ol`
+    display: grid;
+    grid-template-columns: repeat(auto-fill, ${SLOT}px);
+    margin: 0;
+    padding: 4px 4px 10px;
+    list-style: none;
+    overflow-y: auto;
+    max-height: max(320px, calc(100vh - 300px));
+    & button {
+        display: block;
+        width: ${SLOT}px;
+        padding: 0 0 10px;
+        border: 0;
+        background: none;
+        text-align: left;
+        cursor: pointer;
+    }
+    & .lead {
+        display: block;
+        height: 58px;
+    }
+    & .light {
+        height: 34px;
+    }
+    & .number {
+        display: block;
+        padding: 2px 0 0 4px;
+        font-size: 17px;
+        font-weight: 700;
+        line-height: 1.2;
+    }
+    & .step {
+        display: block;
+        padding-left: 4px;
+        font-size: 12px;
+    }
+    & button[aria-pressed='true'] .number {
+        background: var(--ink);
+        color: var(--ground);
+    }
+    & li[data-meant='false'] {
+        opacity: 0.22;
+    }
+`;
+
+interface TrayViewProps {
+    pencils: readonly TrayPencil[];
+    chosen: string | null;
+    isMeant: (pencil: TrayPencil) => boolean;
+    onChosen: (id: string) => void;
+}
+
+/** The pencils side by side as they lie, each as it looks in a heavy hand and in a light one, with its number; arrows walk from one to the next. */
+export function TrayView({ pencils, chosen, isMeant, onChosen }: TrayViewProps) {
+    const list = useRef<HTMLOListElement>(null);
+    const walk = (event: KeyboardEvent<HTMLOListElement>) => {
+        if (!event.key.startsWith('Arrow') || list.current === null) {
+            return;
+        }
+        event.preventDefault();
+        const buttons = [...list.current.querySelectorAll('button')];
+        const at = buttons.findIndex((b) => b === document.activeElement);
+        const perRow = Math.max(1, Math.floor(list.current.clientWidth / SLOT));
+        buttons[neighbourOf(at, event.key, buttons.length, perRow)]?.focus();
+    };
+    return (
+        <Rows ref={list} onKeyDown={walk} aria-label="Pencils in the drawer">
+            {pencils.map((pencil) => (
+                <li key={pencil.id} data-meant={isMeant(pencil)}>
+                    <button
+                        type="button"
+                        aria-pressed={pencil.id === chosen}
+                        aria-label={`${pencil.number} ${pencil.name}, ${pencil.reading.words}`}
+                        title={pencil.name}
+                        onClick={() => onChosen(pencil.id)}
+                    >
+                        <span className="lead">
+                            <Dab strata={pencil.strata} width={SLOT} height={58} label="" />
+                        </span>
+                        <span className="lead light">
+                            <Dab strata={pencil.lightStrata} width={SLOT} height={34} label="" />
+                        </span>
+                        <span className="number">{pencil.number}</span>
+                        <span className="step">value {pencil.reading.valueStep}</span>
+                    </button>
+                </li>
+            ))}
+        </Rows>
+    );
+}
