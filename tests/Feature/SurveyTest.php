@@ -276,3 +276,36 @@ it('does not read a stranger\'s photo through a spot of one\'s own study', funct
     change($own, 'addSpot', ['name' => 'theirs', 'photo' => $theirs, 'x' => 0.5, 'y' => 0.5, 'ring' => 3])->assertNotFound();
     $this->patchJson("/api/studies/$own->id", ['colourPhoto' => $theirs])->assertUnprocessable();
 });
+
+it('holds a dozen photos, and says so at the thirteenth', function () {
+    $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
+    for ($n = 0; $n < 11; $n++) {
+        $this->postJson("/api/studies/$study->id/photos", ['photo' => $this->photo(width: 80, height: 70)])->assertCreated();
+    }
+    $this->postJson("/api/studies/$study->id/photos", ['photo' => $this->photo()])->assertUnprocessable()->assertJsonPath('detail', 'A study holds up to 12 photos; remove one first.');
+    expect($study->photos()->count())->toBe(12);
+});
+
+it('forgets only what lies further back than anyone undoes, and stops there', function () {
+    $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
+    $desk = app(App\Services\SurveyDesk::class);
+    $photo = $study->photo()->id;
+    for ($n = 1; $n <= 205; $n++) {
+        $desk->change($study, "change-$n", static fn ($s) => [$n === 1 ? $s->withNewSpot('a', $photo, 0.5, 0.5, 9) : $s->withSpot($s->spot(1)->named("name $n")), "change $n"]);
+    }
+    expect(SurveyVersion::query()->count())->toBeLessThanOrEqual(202)->and($desk->current($study)->spot(1)->name)->toBe('name 205');
+    for ($n = 0; $n < 230; $n++) {
+        $desk->move($study, -1);
+    }
+    expect($desk->history($study)['undo'])->toBeNull()->and($desk->history($study)['redo'])->toBeString()->and($desk->current($study)->spot(1)->name)->toStartWith('name');
+});
+
+it('does not touch the history of another study', function () {
+    $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
+    $other = $this->study($study->user);
+    change($other, 'addSpot', ['name' => 'theirs', 'photo' => $other->photo()->id, 'x' => 0.5, 'y' => 0.5, 'ring' => 3])->assertOk();
+    change($study, 'addSpot', ['name' => 'mine', 'photo' => $study->photo()->id, 'x' => 0.5, 'y' => 0.5, 'ring' => 3])->assertOk();
+    $this->postJson("/api/studies/$study->id/survey/undo")->assertOk();
+    change($study, 'addSpot', ['name' => 'again', 'photo' => $study->photo()->id, 'x' => 0.5, 'y' => 0.5, 'ring' => 3])->assertOk();
+    expect($this->getJson("/api/studies/$other->id/survey")->json('spots.*.name'))->toBe(['theirs']);
+});
