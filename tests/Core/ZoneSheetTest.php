@@ -54,7 +54,7 @@ it('merges, redraws and takes away, and every pixel always belongs to a zone tha
     $grown = $sheet->redrawn(1, $box(0.4, 0.25, 0.75, 0.75));
     expect(sizes($grown))->toBe([1 => 1200 + 15 * 20, 2 => 1200 - 15 * 20]);
     $new = $sheet->redrawn(null, $box(0.25, 0.25, 0.75, 0.75));
-    expect($new->note(3)->name)->toBe('new zone 2')->and(sizes($new)[3])->toBe(600);
+    expect($new->note(3)->name)->toBe('new zone')->and($new->redrawn(null, $box(0, 0, 0.1, 0.1))->note(4)->name)->toBe('new zone 2')->and(sizes($new)[3])->toBe(600);
     $taken = $new->takenFrom(3, $box(0.25, 0.25, 0.5, 0.75));
     expect(sizes($taken))->toBe([1 => 1200, 2 => 900, 3 => 300]);
     expect(sizes($taken->merged(2, 3)))->toBe([1 => 1200, 2 => 1200])->and(array_keys($taken->merged(2, 3)->notes))->toBe([1, 2]);

@@ -9,7 +9,7 @@ import { Differences } from '../../resources/ts/photo/photos/Differences';
 import { PhotosColumn } from '../../resources/ts/photo/photos/PhotosColumn';
 import { SpotsColumn } from '../../resources/ts/photo/spots/SpotsColumn';
 import { CellNumbers, SpotNumbers } from '../../resources/ts/photo/stage/Labels';
-import { GridLines, pathOf, ZoneShapes } from '../../resources/ts/photo/stage/Overlay';
+import { Draft, GridLines, pathOf, ZoneShapes } from '../../resources/ts/photo/stage/Overlay';
 import { ZonesBelow } from '../../resources/ts/photo/zones/ZonesBelow';
 import { ZonesColumn } from '../../resources/ts/photo/zones/ZonesColumn';
 import { photo, spot, study, survey } from './examples';
@@ -254,6 +254,30 @@ describe('zones', () => {
             </svg>,
         );
         expect(container.querySelector<SVGPathElement>('[data-zone="4"]')?.style.pointerEvents).toBe('none');
+    });
+});
+
+describe('what is being drawn', () => {
+    it('shows nothing before the first point, then a line to the ring, or the width of a brush', () => {
+        const draft = (kind: 'split' | 'keepWhite', points: { x: number; y: number }[]) => {
+            const { container } = render(
+                <svg>
+                    <Draft
+                        drawing={{ tool: kind === 'split' ? { kind, zone: 1 } : { kind }, points, trailing: false, from: 0 }}
+                        extent={{ width: 100, height: 50 }}
+                        brush={0.02}
+                        cursor={{ x: 0.5, y: 0.5 }}
+                    />
+                </svg>,
+            );
+            const found = [...container.querySelectorAll('path')].map((p) => [p.getAttribute('d'), p.getAttribute('stroke-width')]);
+            cleanup();
+            return found;
+        };
+        expect(draft('keepWhite', [])).toEqual([]);
+        expect(draft('split', [])).toEqual([]);
+        expect(draft('split', [{ x: 0.1, y: 0.2 }])[0]?.[0]).toBe('M10.0 10.0L50.0 25.0');
+        expect(draft('keepWhite', [{ x: 0.1, y: 0.2 }])[0]?.[1]).toBe('4');
     });
 });
 

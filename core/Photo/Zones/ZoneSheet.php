@@ -321,6 +321,9 @@ final readonly class ZoneSheet
     {
         $plain = (string) preg_replace('/ \d+$/', '', $name);
         $taken = array_map(static fn (ZoneNote $n): string => $n->name, $this->notes);
+        if (! in_array($plain, $taken, true)) {
+            return $plain;
+        }
         for ($n = 2; in_array("$plain $n", $taken, true); $n++);
 
         return "$plain $n";

@@ -224,6 +224,9 @@ export function Draft({
     }
     const shown = drawing.trailing || points.length === 0 ? points : [...points, cursor];
     const d = shown.map((p, i) => `${i === 0 ? 'M' : 'L'}${(p.x * width).toFixed(1)} ${(p.y * height).toFixed(1)}`).join('');
+    if (shown.length === 0) {
+        return null;
+    }
     if (isBrush(tool)) {
         return (
             <path
