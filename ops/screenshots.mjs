@@ -69,6 +69,7 @@ await desk.getByRole('navigation', { name: 'Places' }).getByText('Photo').click(
 await desk.waitForTimeout(2500);
 
 const tablet = await open(820, 1180);
+await tablet.evaluate(() => window.scrollTo(0, 0));
 await tablet.screenshot({ path: `${folder}photo-tablet.png` });
 
 const href = await desk.getByRole('link', { name: 'Print the card' }).getAttribute('href');

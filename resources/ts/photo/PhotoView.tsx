@@ -36,7 +36,7 @@ const Stage = styled.div<{ $room: string; $shape: number }>`
         user-select: none;
     }
     @media (max-width: 1099px) {
-        width: min(100%, calc(30vh * ${(p) => p.$shape}));
+        width: min(100%, calc(25vh * ${(p) => p.$shape}));
     }
     & > svg {
         position: absolute;
