@@ -82,15 +82,16 @@ final readonly class ZoneSheet
         if (count($line) < 2) {
             throw ImpossibleChange::because('A line needs two points; draw it from one edge of the zone to another.');
         }
+        $places = new Places($this->width, $this->height);
         $cut = Raster::along($line, $this->width, $this->height);
         $own = chr($zone);
         $rest = $this->labels;
         foreach ($cut as $at => $_) {
             if ($rest[$at] === $own) {
-                $rest[$at] = "\0";
+                $rest[$at] = Places::EMPTY;
             }
         }
-        $pieces = array_values(array_filter($this->pieces($rest, $own), fn (array $piece): bool => count($piece) >= self::LEAST_PIXELS && $this->touches($piece, $rest)));
+        $pieces = array_values(array_filter($places->pieces($rest, $own), static fn (array $piece): bool => count($piece) >= self::LEAST_PIXELS && $places->touchesEmpty($piece, $rest)));
         if (count($pieces) < 2) {
             throw ImpossibleChange::because(sprintf('The line leaves "%s" in one piece; draw it from one edge of the zone to another.', $note->name));
         }
@@ -100,7 +101,7 @@ final readonly class ZoneSheet
             $rest[$at] = chr($number);
         }
 
-        return $this->relabelled($this->filled($rest, [$own, chr($number)]), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
+        return $this->relabelled($places->filled($rest, [$own, chr($number)]), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
     }
 
     /**
@@ -138,7 +139,7 @@ final readonly class ZoneSheet
         $own = chr($zone);
         foreach ($this->pixelsWithin($outline) as $at) {
             if ($labels[$at] === $own) {
-                $labels[$at] = "\0";
+                $labels[$at] = Places::EMPTY;
             }
         }
         if (! str_contains($labels, $own) || count($this->notes) < 2) {
@@ -146,7 +147,7 @@ final readonly class ZoneSheet
         }
         $others = array_values(array_map(chr(...), array_diff(array_keys($this->notes), [$zone])));
 
-        return $this->relabelled($this->filled($labels, $others), $this->notes);
+        return $this->relabelled((new Places($this->width, $this->height))->filled($labels, $others), $this->notes);
     }
 
     /** @return array<int, list<int>> pixels by zone */
@@ -205,105 +206,6 @@ final readonly class ZoneSheet
     private function relabelled(string $labels, array $notes): self
     {
         return new self($this->width, $this->height, $labels, array_filter($notes, static fn (int $zone): bool => str_contains($labels, chr($zone)), ARRAY_FILTER_USE_KEY));
-    }
-
-    /**
-     * Every empty pixel gets what lies nearest, step by step, out of some zones.
-     *
-     * @param  list<string>  $from  their bytes
-     */
-    private function filled(string $labels, array $from): string
-    {
-        $front = [];
-        $sources = array_fill_keys($from, true);
-        for ($at = 0, $n = strlen($labels); $at < $n; $at++) {
-            if ($labels[$at] !== "\0" && isset($sources[$labels[$at]])) {
-                foreach ($this->around($at) as $near) {
-                    if ($labels[$near] === "\0") {
-                        $front[] = $at;
-                        break;
-                    }
-                }
-            }
-        }
-        while ($front !== []) {
-            $next = [];
-            foreach ($front as $at) {
-                foreach ($this->around($at) as $near) {
-                    if ($labels[$near] === "\0") {
-                        $labels[$near] = $labels[$at];
-                        $next[] = $near;
-                    }
-                }
-            }
-            $front = $next;
-        }
-
-        // What no source reaches goes to the first of them.
-        return strtr($labels, "\0", $from[0]);
-    }
-
-    /** @return list<list<int>> connected pieces of one byte */
-    private function pieces(string $labels, string $byte): array
-    {
-        $pieces = [];
-        for ($start = 0, $n = strlen($labels); $start < $n; $start++) {
-            if ($labels[$start] !== $byte) {
-                continue;
-            }
-            $piece = [];
-            $open = [$start];
-            // What was visited is blanked in this copy, like the line itself.
-            $labels[$start] = "\0";
-            while ($open !== []) {
-                $at = array_pop($open);
-                $piece[] = $at;
-                foreach ($this->around($at) as $near) {
-                    if ($labels[$near] === $byte) {
-                        $labels[$near] = "\0";
-                        $open[] = $near;
-                    }
-                }
-            }
-            $pieces[] = $piece;
-        }
-
-        return $pieces;
-    }
-
-    /** @param  list<int>  $piece */
-    private function touches(array $piece, string $labels): bool
-    {
-        foreach ($piece as $at) {
-            foreach ($this->around($at) as $near) {
-                if ($labels[$near] === "\0") {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
-    /** @return list<int> */
-    private function around(int $at): array
-    {
-        $x = $at % $this->width;
-        $near = [];
-        if ($x > 0) {
-            $near[] = $at - 1;
-        }
-        if ($x < $this->width - 1) {
-            $near[] = $at + 1;
-        }
-        if ($at >= $this->width) {
-            $near[] = $at - $this->width;
-        }
-        if ($at + $this->width < $this->width * $this->height) {
-            $near[] = $at + $this->width;
-        }
-
-        return $near;
     }
 
     private function freeNumber(): int
