@@ -18,6 +18,10 @@ abstract class TestCase extends BaseTestCase
 {
     protected function setUp(): void
     {
+        // Every test empties its database; without a name of its own that would be the running application's.
+        if (! str_contains((string) getenv('DB_DATABASE'), '_test')) {
+            throw new \LogicException('Run these through ./test, or with DB_DATABASE set to a database whose name ends in _test.');
+        }
         parent::setUp();
         Storage::fake('local');
         $this->withoutVite();
