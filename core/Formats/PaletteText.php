@@ -48,8 +48,14 @@ final class PaletteText
     /** @param  list<PencilRecord>  $records */
     public static function write(string $title, array $records): string
     {
+        return self::ofColours($title, array_map(static fn (PencilRecord $r): array => [$r->heavy, trim("$r->number $r->name")], $records));
+    }
+
+    /** @param  list<array{string, string}>  $colours  #rrggbb and a name */
+    public static function ofColours(string $title, array $colours): string
+    {
         $line = static fn (string $s): string => trim((string) preg_replace('/[\x00-\x1F\x7F]+/', ' ', $s));
-        $rows = array_map(static fn (PencilRecord $r): string => vsprintf('%3d %3d %3d', array_map(hexdec(...), str_split(substr($r->heavy, 1), 2)))."\t".$line(trim("$r->number $r->name")), $records);
+        $rows = array_map(static fn (array $c): string => vsprintf('%3d %3d %3d', array_map(hexdec(...), str_split(substr($c[0], 1), 2)))."\t".$line($c[1]), $colours);
 
         return self::FIRST_LINE."\nName: ".$line($title)."\nColumns: 0\n#\n".implode("\n", $rows)."\n";
     }

@@ -23,14 +23,7 @@ final readonly class SpotList
 
     public function gpl(): string
     {
-        $line = static fn (string $text): string => trim((string) preg_replace('/[\x00-\x1F\x7F]+/', ' ', $text));
-        $rows = array_map(static function (array $spot) use ($line): string {
-            $bytes = sscanf(Srgb::ofXyz($spot['lab']->xyz())->hex(), '#%02x%02x%02x');
-
-            return sprintf("%3d %3d %3d\t%s", $bytes[0] ?? 0, $bytes[1] ?? 0, $bytes[2] ?? 0, $line($spot['name']));
-        }, $this->spots);
-
-        return "GIMP Palette\nName: ".$line($this->title)."\nColumns: 0\n#\n".implode("\n", $rows)."\n";
+        return PaletteText::ofColours($this->title, array_map(static fn (array $s): array => [Srgb::ofXyz($s['lab']->xyz())->hex(), $s['name']], $this->spots));
     }
 
     public function csv(): string
