@@ -27,6 +27,18 @@ async function focused(page: Page, locator: Locator): Promise<void> {
     await page.waitForTimeout(50);
 }
 
+/** Walks with Tab alone until the thing has the focus. */
+async function walkedTo(page: Page, locator: Locator): Promise<void> {
+    await expect(locator).toBeVisible();
+    for (let i = 0; i < 90; i++) {
+        if (await locator.evaluate((e) => e === document.activeElement)) {
+            return;
+        }
+        await page.keyboard.press('Tab');
+    }
+    throw new Error('Tab does not lead there');
+}
+
 /** A photo nobody has seen: 12 megapixels of soft light over five things, with grain like a phone's; the same every time. */
 function unseenPhoto(): string {
     const path = join(mkdtempSync(join(tmpdir(), 'kp-')), 'from the phone.jpg');
@@ -102,6 +114,46 @@ test('an unseen photo of 12 megapixels goes from file to named zones with target
     await page.reload();
     await expect(zonesList(page).filter({ hasText: 'the background' })).toHaveCount(1);
     expect(Date.now() - began).toBeLessThan(180_000);
+});
+
+test('the unseen photo goes from file to named zones with targets wholly by keyboard: only keys are pressed', async ({ page }) => {
+    test.slow();
+    const file = unseenPhoto();
+    await open(page, 'Recipes');
+    const chooser = page.waitForEvent('filechooser');
+    await walkedTo(page, page.getByRole('button', { name: 'Another photo' }));
+    await page.keyboard.press('Enter');
+    const taken = page.waitForResponse((r) => r.request().method() === 'POST' && r.url().endsWith('/api/studies') && r.status() === 201);
+    await (await chooser).setFiles(file);
+    const { id } = (await (await taken).json()) as { id: number };
+    await expect(page).toHaveURL(new RegExp(`/photo/${id}$`));
+    // The photo that was opened is where the keys work next.
+    await expect(stage(page)).toBeFocused();
+    await page.keyboard.press('Shift+ArrowLeft');
+
+    await walkedTo(page, page.getByRole('radiogroup', { name: 'Beside the photo' }).getByRole('radio', { name: 'Recipes' }));
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    await walkedTo(page, page.getByRole('button', { name: 'Propose zones' }));
+    await page.keyboard.press('Enter');
+    await expect(zonesList(page).first()).toBeVisible({ timeout: 15_000 });
+    expect(await zonesList(page).count()).toBeGreaterThanOrEqual(6);
+    await walkedTo(page, zonesList(page).first().getByRole('button'));
+    await page.keyboard.press('Enter');
+    await walkedTo(page, page.getByLabel('Name of the zone'));
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('wall at the back');
+    let done = saved(page);
+    await page.keyboard.press('Enter');
+    await done;
+    await expect(zonesList(page).first()).toContainText('wall at the back');
+    await walkedTo(page, page.getByRole('slider', { name: /^mid/ }));
+    done = saved(page);
+    await page.keyboard.press('ArrowRight');
+    await done;
+    await expect(page.getByRole('group', { name: /^mid of/ })).toContainText('moved');
+    await page.reload();
+    await expect(zonesList(page).first()).toContainText('wall at the back');
 });
 
 test('the same wholly by keyboard: zones proposed, chosen, named, split, moved, undone and done again', async ({ page }) => {

@@ -163,7 +163,7 @@ function DrawerImportPart() {
                     }
                 }}
             >
-                <Button isDisabled={begin.isPending || isUnderWay(progress.data)}>Bring in a drawer file…</Button>
+                <Button isPending={begin.isPending || isUnderWay(progress.data)}>Bring in a drawer file…</Button>
             </FileTrigger>
         </section>
     );

@@ -44,7 +44,7 @@ export function EmptyPlace({ opening, onPhoto }: EmptyPlaceProps) {
                     acceptedFileTypes={['image/*', '.heic', '.heif']}
                     onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
                 >
-                    <Button $main isDisabled={opening}>
+                    <Button $main isPending={opening}>
                         {opening ? 'Taking the photo in…' : 'Choose a photo'}
                     </Button>
                 </FileTrigger>

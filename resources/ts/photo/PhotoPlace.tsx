@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { RequestFailed, sentenceOf } from '../api/client';
 import type { Study } from '../api/types';
@@ -26,6 +26,7 @@ const Middle = styled.main`
 export function PhotoPlace() {
     const { studyId } = useParams();
     const navigate = useNavigate();
+    const opened = (useLocation().state as { opened?: number } | null)?.opened;
     const studies = useStudies();
     const [fault, setFault] = useState<string | null>(null);
     const { open, change } = useStudyChanges((error) => setFault(sentenceOf(error)));
@@ -48,7 +49,8 @@ export function PhotoPlace() {
     const choose = (s: Study) => void navigate(`/photo/${s.id}`);
     const openPhoto = (file: File) => {
         setFault(null);
-        open.mutate(file, { onSuccess: choose });
+        // What was pressed to open it is gone or behind: hands go on at the photo.
+        open.mutate(file, { onSuccess: (s) => void navigate(`/photo/${s.id}`, { state: { opened: s.id } }) });
     };
 
     return (
@@ -65,7 +67,9 @@ export function PhotoPlace() {
                     onFault={setFault}
                 />
                 <Notice text={fault ?? (studies.error === null ? null : sentenceOf(studies.error))} onClose={() => setFault(null)} />
-                {study !== undefined && <PhotoScreen key={study.id} study={study} onPhoto={openPhoto} onFault={setFault} />}
+                {study !== undefined && (
+                    <PhotoScreen key={study.id} study={study} fresh={study.id === opened} onPhoto={openPhoto} onFault={setFault} />
+                )}
                 {studies.isPending && <Middle aria-busy="true">Opening your studies…</Middle>}
                 {studies.data !== undefined && study === undefined && <EmptyPlace opening={open.isPending} onPhoto={openPhoto} />}
             </Page>

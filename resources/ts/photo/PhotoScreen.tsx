@@ -60,12 +60,14 @@ const REST = 180;
 
 interface PhotoScreenProps {
     study: Study;
+    /** Just opened from a file: the keyboard goes on at its photo. */
+    fresh: boolean;
     onPhoto: (file: File) => void;
     onFault: (text: string) => void;
 }
 
 /** The place to read a reference: ways of looking, the ring and its recipes, named spots, zones, and photos side by side. */
-export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
+export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps) {
     const fault = (error: unknown) => onFault(sentenceOf(error));
     const extent = useMemo(() => ({ width: study.photoWidth, height: study.photoHeight }), [study.photoWidth, study.photoHeight]);
     const [spot, dispatch] = useReducer(spotReducer(extent), null, () => rememberedSpot(study.id, extent));
@@ -163,6 +165,7 @@ export function PhotoScreen({ study, onPhoto, onFault }: PhotoScreenProps) {
                     <ValueRuler values={values.data} only={look.only} here={here} onOnly={(step) => dispatchLook({ type: 'only', step })} />
                     <PhotoView
                         {...view}
+                        takesFocus={fresh}
                         photo={photo}
                         spot={spot}
                         push={push}

@@ -1,4 +1,4 @@
-import { useRef, useState, type ActionDispatch, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ActionDispatch, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Frame, NamedSpot, Photo, Study } from '../api/types';
@@ -68,6 +68,7 @@ const FAR = 40;
 interface PhotoViewProps {
     study: Study;
     photo: Photo;
+    takesFocus?: boolean;
     look: Look;
     spot: SpotState;
     spots: readonly NamedSpot[];
@@ -96,6 +97,7 @@ export function PhotoView(props: PhotoViewProps) {
     const {
         study,
         photo,
+        takesFocus = false,
         look,
         spot,
         spots,
@@ -112,6 +114,11 @@ export function PhotoView(props: PhotoViewProps) {
     const stage = useRef<HTMLDivElement>(null);
     const [held, setHeld] = useState(false);
     const [pointer, setPointer] = useState<SpotState | null>(null);
+    useEffect(() => {
+        if (takesFocus) {
+            stage.current?.focus({ preventScroll: true });
+        }
+    }, [takesFocus]);
     const flip = flipOf(look);
     // The address names all that the picture depends on, so that what is cached under it stays true.
     const stamp = push === undefined || push === null ? '' : `&of=${props.stamp}`;

@@ -116,7 +116,7 @@ export function TopBar({ studies, study, papers, opening, onChoose, onPaper, onP
                         acceptedFileTypes={['image/*', '.heic', '.heif']}
                         onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
                     >
-                        <WordButton isDisabled={opening}>{opening ? 'Taking the photo in…' : 'Another photo'}</WordButton>
+                        <WordButton isPending={opening}>{opening ? 'Taking the photo in…' : 'Another photo'}</WordButton>
                     </FileTrigger>
                 </>
             )}

@@ -82,7 +82,7 @@ export function PhotosColumn(props: PhotosColumnProps) {
                         acceptedFileTypes={['image/*', '.heic', '.heif']}
                         onSelect={(files) => files?.[0] !== undefined && props.onAdd(files[0])}
                     >
-                        <WordButton isDisabled={props.adding}>
+                        <WordButton isPending={props.adding}>
                             {props.adding ? 'Taking the photo in…' : 'Add a photo of the same subject'}
                         </WordButton>
                     </FileTrigger>

@@ -90,7 +90,7 @@ export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }:
                     ))}
                 </NativeSelect>
             </label>
-            <Button $main={zones === null} isDisabled={busy} onPress={() => onChange({ kind: 'proposeZones', most: count })}>
+            <Button $main={zones === null} isPending={busy} onPress={() => onChange({ kind: 'proposeZones', most: count })}>
                 {busy ? 'Finding zones…' : zones === null ? 'Propose zones' : 'Propose anew'}
             </Button>
         </Row>
