@@ -39,8 +39,12 @@ async function walkedTo(page: Page, locator: Locator): Promise<void> {
     throw new Error('Tab does not lead there');
 }
 
-/** A photo nobody has seen: 12 megapixels of soft light over five things, with grain like a phone's; the same every time. */
+/** A photo nobody has seen: 12 megapixels of soft light over five things, with grain like a phone's; the same every time. UNSEEN_PHOTO names a photo to take instead. */
 function unseenPhoto(): string {
+    const own = process.env['UNSEEN_PHOTO'];
+    if (own !== undefined) {
+        return own;
+    }
     const path = join(mkdtempSync(join(tmpdir(), 'kp-')), 'from the phone.jpg');
     const script = `
         $i = new Imagick; $i->newPseudoImage(4032, 3024, 'gradient:#b9c7cf-#6d7a70');
