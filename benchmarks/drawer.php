@@ -9,6 +9,7 @@ use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\ColourPath;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Medium\Pencil;
@@ -71,6 +72,6 @@ for ($n = 0; $n < 40; $n++) {
 }
 printf("%-58s %12s %12s   %s\n", '10 pencils: the search equals the exact optimum', "$equal of 40", '', 'all');
 
-$rows = array_map(static fn (int $i): PencilRecord => new PencilRecord('Line '.intdiv($i, 500), (string) $i, "Colour $i", sprintf('#%06x', $i * 3331 % 0xFFFFFF)), range(1, 5000));
+$rows = array_map(static fn (int $i): ShelfRow => ShelfRow::of(new PencilRecord('Line '.intdiv($i, 500), (string) $i, "Colour $i", sprintf('#%06x', $i * 3331 % 0xFFFFFF))), range(1, 5000));
 $text = DrawerWriter::csv($rows);
 Table::row('5000 rows of CSV read and checked', Table::times(3, static fn () => DrawerFile::records($text)), 's', 'under 10', 2);

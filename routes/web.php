@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\DrawerChartController;
 use App\Http\Controllers\DrawerController;
+use App\Http\Controllers\DrawerImportController;
 use App\Http\Controllers\GrainController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\PageController;
@@ -14,6 +16,7 @@ use App\Http\Controllers\SpotController;
 use App\Http\Controllers\StudyController;
 use App\Http\Controllers\SurveyController;
 use Illuminate\Support\Facades\Route;
+use KnottyPrism\Core\Formats\DrawerExport;
 
 Route::get('/health', HealthController::class);
 
@@ -35,9 +38,26 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/drawer', [DrawerController::class, 'show']);
         Route::get('/drawer/tray', [DrawerController::class, 'tray']);
         Route::get('/drawer/pencil', [DrawerController::class, 'pencil']);
-        Route::post('/drawer/imports', [DrawerController::class, 'import'])->middleware('throttle:heavy');
-        Route::get('/drawer/imports/{import}', [DrawerController::class, 'progress']);
-        Route::delete('/drawer/imports/{import}', [DrawerController::class, 'cancel']);
+        Route::patch('/drawer/pencil', [DrawerController::class, 'note']);
+        Route::get('/drawer/lines', [DrawerController::class, 'lines']);
+        Route::post('/drawer/ranges', [DrawerController::class, 'addRange']);
+        Route::post('/drawer/undo', [DrawerController::class, 'undo']);
+        Route::get('/drawer/file/{kind}', [DrawerController::class, 'export'])->whereIn('kind', array_keys(DrawerExport::KINDS));
+        Route::middleware('throttle:heavy')->group(function (): void {
+            Route::get('/drawer/reach', [DrawerChartController::class, 'reach']);
+            Route::get('/drawer/equivalents', [DrawerChartController::class, 'equivalents']);
+            Route::get('/drawer/equivalents.pdf', [DrawerChartController::class, 'equivalentsSheet']);
+            Route::get('/drawer/mix', [DrawerChartController::class, 'mix']);
+            Route::get('/drawer/chart', [DrawerChartController::class, 'chart']);
+            Route::get('/drawer/chart.pdf', [DrawerChartController::class, 'chartSheet']);
+            Route::get('/drawer/map.pdf', [DrawerChartController::class, 'map']);
+            Route::get('/studies/{study}/purchases', [DrawerChartController::class, 'purchases']);
+            Route::post('/drawer/imports', [DrawerImportController::class, 'store']);
+        });
+        Route::get('/drawer/imports/{import}', [DrawerImportController::class, 'show']);
+        Route::patch('/drawer/imports/{import}', [DrawerImportController::class, 'choose']);
+        Route::post('/drawer/imports/{import}/take', [DrawerImportController::class, 'take']);
+        Route::delete('/drawer/imports/{import}', [DrawerImportController::class, 'cancel']);
 
         Route::get('/studies', [StudyController::class, 'index']);
         Route::post('/studies', [StudyController::class, 'store'])->middleware('throttle:heavy');

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace App\Cards;
 
 use App\Presenters\RecipePresenter;
-use Dompdf\Dompdf;
-use Dompdf\Options;
-use Illuminate\Support\Facades\View;
 use KnottyPrism\Core\Planning\Recipe;
 
 /**
@@ -16,11 +13,6 @@ use KnottyPrism\Core\Planning\Recipe;
  */
 final class PaletteCard
 {
-    /** Name => width and height in millimetres. */
-    public const SIZES = ['a4' => [210.0, 297.0], 'a5' => [148.0, 210.0], 'letter' => [215.9, 279.4]];
-
-    private const POINTS_PER_MM = 72 / 25.4;
-
     private const MARGIN_MM = 9.0;
 
     /** Rows of a card are measured in units of this height at full size. */
@@ -37,25 +29,16 @@ final class PaletteCard
     /** @param  list<array{name: string, recipe: Recipe}>  $recipes */
     public function pdf(string $study, string $paper, array $recipes, string $size): string
     {
-        [$width, $height] = self::SIZES[$size];
-        $options = new Options;
-        $options->setIsRemoteEnabled(false);
-        $options->setDefaultFont('DejaVu Sans');
-        $options->setTempDir(storage_path('framework/cache'));
-        $options->setFontCache(storage_path('framework/cache'));
-        $pdf = new Dompdf($options);
-        $pdf->setPaper([0, 0, $width * self::POINTS_PER_MM, $height * self::POINTS_PER_MM]);
-        $pdf->loadHtml(View::make('cards.palette', [
+        [$width, $height] = PdfPage::SIZES[$size];
+
+        return PdfPage::of('cards.palette', [
             'study' => $study,
             'paper' => $paper,
             'columns' => self::columns(array_map(self::shown(...), $recipes)),
             ...self::fit($recipes, $width, $height),
             'margin' => self::MARGIN_MM,
             'count' => count($recipes),
-        ])->render());
-        $pdf->render();
-
-        return (string) $pdf->output();
+        ], $size);
     }
 
     /**

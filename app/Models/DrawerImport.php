@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A drawer file on its way in: read and found sound, its pencils being fitted.
+ * A drawer file on its way in: looked at, then taken in.
  *
  * @property int $id
  * @property int $user_id
@@ -15,9 +15,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $done
  * @property int $total
  * @property string $text
+ * @property ?array<string, string> $choices
  */
 final class DrawerImport extends Model
 {
+    public const PREVIEW = 'preview';
+
     public const WAITING = 'waiting';
 
     public const WORKING = 'working';
@@ -28,5 +31,11 @@ final class DrawerImport extends Model
 
     public const FAILED = 'failed';
 
-    protected $fillable = ['user_id', 'state', 'done', 'total', 'text'];
+    protected $fillable = ['user_id', 'state', 'done', 'total', 'text', 'choices'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['choices' => 'array'];
+    }
 }

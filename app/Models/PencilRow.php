@@ -5,15 +5,21 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Drawer\Stock\Stock;
+use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Medium\Binder;
 use KnottyPrism\Core\Medium\Opacity;
 use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\PencilFit;
 use KnottyPrism\Core\Medium\PencilRecord;
 
 /**
- * A pencil of someone's drawer as stored: what was recorded, and what the fit found, so that it is fitted once.
+ * A pencil of someone's drawer as stored: what was recorded, its stock, and what the fit found, so that it is fitted once.
  *
  * @property int $id
+ * @property int $user_id
  * @property string $line
  * @property string $number
  * @property string $name
@@ -24,44 +30,93 @@ use KnottyPrism\Core\Medium\PencilRecord;
  * @property ?string $opacity
  * @property ?float $laydown
  * @property ?string $lightfast
- * @property bool $owned
- * @property array{absorption: list<float>, scattering: float, laydown: float, slickness: float, assumed: list<string>} $fit
+ * @property bool $owned follows from the stock
+ * @property string $stock
+ * @property ?float $length_left millimetres
+ * @property bool $discontinued
+ * @property ?list<string> $formerly
+ * @property ?string $notes
+ * @property array{absorption: list<float>, scattering: float, laydown: float, slickness: float, assumed: list<string>}|null $fit nothing until it was fitted
  */
 final class PencilRow extends Model
 {
+    /** Columns that the fit follows from. */
+    public const MEASURED = ['binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown'];
+
     protected $table = 'pencils';
 
-    protected $fillable = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'owned', 'fit'];
+    protected $fillable = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'stock', 'length_left', 'discontinued', 'formerly', 'notes', 'fit'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['fit' => 'array', 'owned' => 'boolean', 'laydown' => 'float'];
+        return ['fit' => 'array', 'owned' => 'boolean', 'laydown' => 'float', 'length_left' => 'float', 'discontinued' => 'boolean', 'formerly' => 'array'];
+    }
+
+    /** @return HasMany<PencilUse, $this> */
+    public function uses(): HasMany
+    {
+        return $this->hasMany(PencilUse::class, 'pencil_id');
+    }
+
+    public function identifier(): string
+    {
+        return $this->record()->id();
     }
 
     public function toPencil(): Pencil
     {
-        $record = new PencilRecord(
+        return $this->fit === null ? PencilFit::of($this->record()) : new Pencil($this->record(), $this->fit['absorption'], $this->fit['scattering'], $this->fit['laydown'], $this->fit['slickness'], $this->fit['assumed']);
+    }
+
+    public function record(): PencilRecord
+    {
+        return new PencilRecord(
             $this->line, $this->number, $this->name, $this->heavy,
             $this->binder === null ? null : Binder::from($this->binder),
             $this->light, $this->over_black,
             $this->opacity === null ? null : Opacity::from($this->opacity),
-            $this->laydown, $this->lightfast, $this->owned,
+            $this->laydown, $this->lightfast, $this->stockNote()->state->isOwned(),
         );
+    }
 
-        return new Pencil($record, $this->fit['absorption'], $this->fit['scattering'], $this->fit['laydown'], $this->fit['slickness'], $this->fit['assumed']);
+    public function stockNote(): StockNote
+    {
+        return new StockNote(Stock::from($this->stock), $this->length_left, $this->discontinued, $this->formerly ?? [], $this->notes ?? '');
+    }
+
+    public function shelfRow(): ShelfRow
+    {
+        return new ShelfRow($this->record(), $this->stockNote());
     }
 
     /** @return array<string, mixed> the columns for a fitted pencil */
     public static function columnsOf(Pencil $pencil): array
     {
-        $r = $pencil->record;
+        return [...self::columnsOfRow(ShelfRow::of($pencil->record)), 'fit' => self::fitOf($pencil)];
+    }
+
+    /** @return array<string, mixed> the columns of a row, not fitted yet */
+    public static function columnsOfRow(ShelfRow $row): array
+    {
+        $r = $row->record;
 
         return [
             'line' => $r->line, 'number' => $r->number, 'name' => $r->name, 'binder' => $r->binder?->value,
             'heavy' => $r->heavy, 'light' => $r->light, 'over_black' => $r->overBlack, 'opacity' => $r->opacity?->value,
-            'laydown' => $r->laydown, 'lightfast' => $r->lightfast, 'owned' => $r->owned,
-            'fit' => ['absorption' => $pencil->absorption, 'scattering' => $pencil->scattering, 'laydown' => $pencil->laydown, 'slickness' => $pencil->slickness, 'assumed' => $pencil->assumed],
+            'laydown' => $r->laydown, 'lightfast' => $r->lightfast, ...self::columnsOfStock($row->stock),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function columnsOfStock(StockNote $stock): array
+    {
+        return ['stock' => $stock->state->value, 'length_left' => $stock->lengthLeft, 'discontinued' => $stock->discontinued, 'formerly' => $stock->formerly, 'notes' => $stock->notes];
+    }
+
+    /** @return array<string, mixed> */
+    public static function fitOf(Pencil $pencil): array
+    {
+        return ['absorption' => $pencil->absorption, 'scattering' => $pencil->scattering, 'laydown' => $pencil->laydown, 'slickness' => $pencil->slickness, 'assumed' => $pencil->assumed];
     }
 }

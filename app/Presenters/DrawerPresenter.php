@@ -7,6 +7,7 @@ namespace App\Presenters;
 use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Stock\StockNote;
 
 /** A drawer's pencils, order and balance, as the command line and the page get them. */
 final class DrawerPresenter
@@ -29,6 +30,15 @@ final class DrawerPresenter
                 'twins' => array_map(static fn (array $t): array => ['one' => $t[0]->pencil->id(), 'other' => $t[1]->pencil->id(), 'deltaE00' => Figures::difference($t[2]), 'waxAndOil' => Balance::isWaxOilTwin($t[0], $t[1])], $balance->twins),
             ],
             'gaps' => $balance->missing,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function stock(StockNote $note): array
+    {
+        return [
+            'state' => $note->state->value, 'owned' => $note->state->isOwned(), 'lengthLeft' => $note->lengthLeft, 'discontinued' => $note->discontinued,
+            'formerly' => $note->formerly, 'notes' => $note->notes, 'words' => $note->words(),
         ];
     }
 

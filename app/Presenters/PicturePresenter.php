@@ -20,7 +20,7 @@ final class PicturePresenter
             'zones' => array_map(static fn (int $zone): array => self::zone($plan, $zone), array_keys($plan->map->zones)),
             'palette' => self::palette($plan->palette),
             'paletteCurve' => array_map(static fn (int $pencils, float $cost): array => ['pencils' => $pencils, 'meanDeltaE00' => Figures::difference($cost)], array_keys($plan->curve), $plan->curve),
-            'bestPurchase' => $plan->purchase === null ? null : ['pencil' => $plan->purchase['pencil']->id(), 'gain' => Figures::difference($plan->purchase['gain'])],
+            'bestPurchase' => $plan->purchases === [] ? null : ['pencil' => $plan->purchases[0]['pencil']->id(), 'gain' => Figures::difference($plan->purchases[0]['gain'])],
             'toneFit' => ['darkest' => round($plan->tone->darkest, 2), 'lightest' => round($plan->tone->lightest, 2), 'tooDark' => Figures::share($plan->tone->tooDark), 'tooLight' => Figures::share($plan->tone->tooLight), 'words' => $plan->tone->words()],
             'cautions' => array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zones' => array_map(static fn (int $z): string => $plan->map->zones[$z]->name, $c->zones), 'text' => $c->text, 'remedy' => $c->remedy], $plan->cautions),
             'order' => array_map(static fn (array $o): array => ['step' => $o['step'], 'zone' => $plan->map->zones[$o['zone']]->name, 'role' => $o['role']], $plan->order()),

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Services;
 
 use App\Models\User;
+use App\Presenters\ChartPresenter;
 use App\Presenters\DrawerPresenter;
 use App\Presenters\RecipePresenter;
 use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Family;
-use KnottyPrism\Core\Colour\Srgb;
-use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalents;
 use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\Threes;
 use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\PaperShelf;
@@ -31,9 +31,12 @@ use KnottyPrism\Core\Planning\ComplementTable;
 final class DrawerDesk
 {
     /** Raised when a pencil may be shown otherwise. */
-    private const VERSION = 3;
+    private const VERSION = 4;
 
     private const KEPT_SECONDS = 30 * 24 * 3600;
+
+    /** More pencils than this at once are no drawer that one looks at; a line is chosen, or a number looked for. */
+    private const MOST_LAID = 400;
 
     /** Coats of a ladder. */
     private const COATS = 6;
@@ -44,21 +47,35 @@ final class DrawerDesk
     {
     }
 
-    /** @return array<string, mixed> */
-    public function tray(User $user, string $order): array
+    /**
+     * The pencils at hand, or with a line's name all of that line, owned or not; each with what is noted of its stock now.
+     *
+     * @return array<string, mixed>
+     */
+    public function tray(User $user, string $order, ?string $line = null): array
     {
-        /** @var array<string, mixed> */
-        return Cache::store('looks')->remember($this->key('tray', $user, $order), self::KEPT_SECONDS, function () use ($user, $order): array {
-            $pencils = array_values(array_filter($this->drawers->drawerOf($user)->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
-            $laid = DrawerOrder::of($pencils, $order);
+        /** @var array<string, mixed> $tray */
+        $tray = Cache::store('looks')->remember($this->key('tray', $user, $order, $line ?? '*owned'), self::KEPT_SECONDS, function () use ($user, $order, $line): array {
+            $from = $line === null ? $this->drawers->drawerOf($user)->pencils : array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => $p->record->line === $line);
+            $laid = DrawerOrder::of(array_slice(array_values(array_filter($from, static fn (Pencil $p): bool => ! $p->isBlender())), 0, self::MOST_LAID), $order);
             $drawer = DrawerPresenter::drawer($laid, new Balance($laid->portraits));
 
             return [
                 'order' => $order,
                 'pencils' => array_map(static fn (Portrait $p): array => [...RecipePresenter::pencil($p->pencil), 'reading' => RecipePresenter::reading($p->heavy), 'strata' => self::strata($p->pencil, Swatch::Heavy), 'lightStrata' => self::strata($p->pencil, Swatch::Light)], $laid->portraits),
+                'notShown' => max(0, count($from) - self::MOST_LAID),
                 'meanStepDeltaE00' => $drawer['meanStepDeltaE00'], 'largestStep' => $drawer['largestStep'], 'balance' => $drawer['balance'], 'gaps' => $drawer['gaps'],
             ];
         });
+        $stock = [];
+        foreach ($this->drawers->stock($user) as $id => $note) {
+            $stock[$id] = DrawerPresenter::stock($note);
+        }
+        foreach ($tray['pencils'] as $i => $pencil) {
+            $tray['pencils'][$i]['stock'] = $stock[$pencil['id']] ?? DrawerPresenter::stock(new StockNote);
+        }
+
+        return [...$tray, 'unfitted' => $this->drawers->unfitted($user)];
     }
 
     /** @return array<string, mixed> one pencil, owned or not, on a paper */
@@ -67,8 +84,8 @@ final class DrawerDesk
         $shelf = $this->drawers->shelfOf($user);
         $pencil = $shelf->pencil($id);
 
-        /** @var array<string, mixed> */
-        return Cache::store('looks')->remember($this->key('pencil', $user, $pencil->id(), $paper), self::KEPT_SECONDS, function () use ($user, $shelf, $pencil, $paper): array {
+        /** @var array<string, mixed> $shown */
+        $shown = Cache::store('looks')->remember($this->key('pencil', $user, $pencil->id(), $paper), self::KEPT_SECONDS, function () use ($user, $shelf, $pencil, $paper): array {
             $on = PaperShelf::named($paper);
             $portrait = new Portrait($pencil);
             $owned = $this->drawers->drawerOf($user)->usable()->pencils;
@@ -87,14 +104,19 @@ final class DrawerDesk
                 ], PressureMark::cases()),
                 'neutralisers' => array_map(static fn (Complement $c): array => self::complement($c, $on), $table->neutralisersOf($pencil)),
                 'darkener' => ($darkener = $table->darkenerOf($pencil)) === null ? null : self::complement($darkener, $on),
+                'brightener' => ($brightener = $table->brightenerOf($pencil)) === null ? null : self::complement($brightener, $on),
                 'standsOutBy' => $standsOut === null ? null : RecipePresenter::pencil($standsOut),
                 'nearest' => array_map(static fn (array $e): array => [
                     'pencil' => RecipePresenter::pencil($e['portrait']->pencil), 'strata' => self::strata($e['portrait']->pencil, Swatch::Heavy), 'owned' => $e['portrait']->pencil->record->owned,
                     'heavyDeltaE00' => round($e['heavy'], 1), 'lightDeltaE00' => round($e['light'], 1), 'near' => $e['heavy'] <= Equivalents::NEAR,
                 ], Equivalents::of($portrait, $others, self::NEAREST)),
                 'threes' => array_map(static fn (array $t): array => ['light' => RecipePresenter::pencil($t['light']->pencil), 'dark' => RecipePresenter::pencil($t['dark']->pencil)], Threes::around($portrait, $mine, 2)),
+                'ring' => ['families' => Family::ring(), 'place' => $portrait->reading->family->ringPlace(), 'words' => $portrait->reading->family->words()],
             ];
         });
+        $row = $this->drawers->row($user, $pencil->id());
+
+        return [...$shown, 'stock' => DrawerPresenter::stock($row->stockNote()), 'usedMm' => round((float) $row->uses()->sum('millimetres'), 1), 'usedTimes' => $row->uses()->count()];
     }
 
     /** @return array<string, mixed> */
@@ -106,7 +128,7 @@ final class DrawerDesk
     /** @return list<string> colour of each stratum, peaks first */
     private static function strata(Pencil $pencil, Swatch $swatch): array
     {
-        return array_map(static fn (array $reflectance): string => Srgb::ofXyz(Xyz::ofReflectance($reflectance))->hex(), $swatch->lay($pencil)->strata());
+        return ChartPresenter::strata($swatch->lay($pencil));
     }
 
     private function key(string $what, User $user, string ...$more): string

@@ -10,6 +10,9 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Drawer\Stock\StockNote;
+use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Pencil;
 
 /** An account's drawer, between the database and the core. */
@@ -26,29 +29,64 @@ final class DrawerKeeper
         return new Drawer(self::pencils($this->rows($user)->all()));
     }
 
-    /** Names everything a recipe from this drawer depends on; or all that the account knows, owned or not. */
+    /** Names everything a recipe from this drawer depends on, notes and lengths left out; or all that the account knows, owned or not. */
     public function fingerprint(User $user, bool $owned = true): string
     {
-        $latest = DB::table('pencils')->where('user_id', $user->id)->when($owned, static fn ($query) => $query->where('owned', true))->selectRaw('count(*) as n, sum(owned) as owned, max(updated_at) as at, sum(crc32(concat(line, number, heavy, fit))) as sum')->first();
+        $all = DB::table('pencils')->where('user_id', $user->id)->whereNotNull('fit')->when($owned, static fn ($query) => $query->where('owned', true))
+            ->selectRaw("count(*) as n, sum(owned) as owned, sum(crc32(concat_ws('|', line, number, name, binder, heavy, lightfast, owned, fit))) as sum")->first();
 
-        return md5($user->id.'/'.json_encode($latest));
+        return md5($user->id.'/'.json_encode($all));
+    }
+
+    /** How many pencils the queue has still to fit. */
+    public function unfitted(User $user): int
+    {
+        return $this->query($user)->whereNull('fit')->count();
+    }
+
+    /** @return list<ShelfRow> the drawer as its owner keeps it, for a file */
+    public function shelfRows(User $user): array
+    {
+        return array_values($this->query($user)->get()->map(static fn (PencilRow $row): ShelfRow => $row->shelfRow())->all());
+    }
+
+    /** @return array<string, StockNote> by identifier */
+    public function stock(User $user): array
+    {
+        $notes = [];
+        foreach ($this->query($user)->get(['id', 'line', 'number', 'stock', 'length_left', 'discontinued', 'formerly', 'notes']) as $row) {
+            $notes[$row->line === '' ? $row->number : "$row->line/$row->number"] = $row->stockNote();
+        }
+
+        return $notes;
+    }
+
+    /** @return array<string, array{pencils: int, owned: int}> by line */
+    public function lines(User $user): array
+    {
+        $lines = [];
+        foreach (DB::table('pencils')->where('user_id', $user->id)->groupBy('line')->orderBy('line')->selectRaw('line, count(*) as pencils, sum(owned) as owned')->get() as $row) {
+            $lines[(string) $row->line] = ['pencils' => (int) $row->pencils, 'owned' => (int) $row->owned];
+        }
+
+        return $lines;
     }
 
     /**
-     * Puts pencils in: those with a known line and number are brought up to date, and all others become "not owned", so that
-     * the drawer is exactly what the file says and nothing is forgotten.
+     * @return PencilRow the one with this identifier, or with this number where only one line has it
      *
-     * @param  list<Pencil>  $pencils
+     * @throws UnknownPencil
      */
-    public function replace(User $user, array $pencils): void
+    public function row(User $user, string $id): PencilRow
     {
-        DB::transaction(function () use ($user, $pencils): void {
-            $user->pencils()->update(['owned' => false]);
-            foreach ($pencils as $pencil) {
-                $columns = PencilRow::columnsOf($pencil);
-                $user->pencils()->updateOrCreate(['line' => $columns['line'], 'number' => $columns['number']], $columns);
+        $rows = $this->query($user)->get();
+        foreach ($rows as $row) {
+            if (mb_strtolower($row->identifier()) === mb_strtolower(trim($id))) {
+                return $row;
             }
-        });
+        }
+
+        throw UnknownPencil::named($id, []);
     }
 
     /**
@@ -63,6 +101,12 @@ final class DrawerKeeper
     /** @return Collection<int, PencilRow> */
     private function rows(User $user, bool $owned = false): Collection
     {
-        return PencilRow::query()->where('user_id', $user->id)->when($owned, static fn (Builder $query) => $query->where('owned', true))->orderBy('line')->orderBy('number')->get();
+        return PencilRow::query()->where('user_id', $user->id)->where('owned', '>=', $owned)->where('fit', '!=', null)->orderBy('line')->orderBy('number')->get();
+    }
+
+    /** @return Builder<PencilRow> */
+    private function query(User $user): Builder
+    {
+        return PencilRow::query()->where('user_id', $user->id)->orderBy('line')->orderBy('number');
     }
 }

@@ -99,6 +99,24 @@ final readonly class Family
         return array_slice(array_keys($apart), 0, 2);
     }
 
+    /** 0–17, from the red that leans to violet round to the violet that leans to red; null for what stands apart from the ring. */
+    public function ringPlace(): ?int
+    {
+        foreach (self::RING as $place => [, $base, $lean]) {
+            if ($base === $this->base && $lean === $this->lean) {
+                return $place;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> the 18 families of the ring in words */
+    public static function ring(): array
+    {
+        return array_map(static fn (array $entry): string => (new self($entry[1], $entry[2]))->words(), self::RING);
+    }
+
     /** Whether a grey, white or black leans to red, orange or yellow. */
     public function leansWarm(): bool
     {

@@ -23,6 +23,11 @@ final class UnreadableText extends \DomainException implements CoreError
         return new self(sprintf('%s is one of %s; received "%s".', ucfirst($name), implode(', ', $choices), self::shown($text)));
     }
 
+    public static function of(string $what, string $how, string $text): self
+    {
+        return new self(sprintf('%s are %s; received "%s".', ucfirst($what), $how, self::shown($text)));
+    }
+
     /** Foreign text made safe and short enough to quote in a message. */
     public static function shown(string $text): string
     {

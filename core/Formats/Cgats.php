@@ -7,7 +7,9 @@ namespace KnottyPrism\Core\Formats;
 use KnottyPrism\Core\Colour\Adaptation;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Observer;
+use KnottyPrism\Core\Colour\SmoothestReflectance;
 use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\PencilRecord;
@@ -23,12 +25,8 @@ final class Cgats
 
     private const LAB = ['LAB_L', 'LAB_A', 'LAB_B'];
 
-    /**
-     * @return array<int, PencilRecord> by line of the file
-     *
-     * @throws BadFile with every problem, each named by line and column
-     */
-    public static function read(string $text): array
+    /** @throws BadFile when the file as a whole can't be read */
+    public static function read(string $text): DrawerReading
     {
         $fields = self::format($text);
         $upper = array_map(strtoupper(...), $fields);
@@ -40,6 +38,7 @@ final class Cgats
             throw BadFile::because('The measurement file needs SAMPLE_ID and either LAB_L, LAB_A and LAB_B or reflectances for every ten nanometres.');
         }
         $problems = $records = [];
+        $scale = self::scale($text, $bands);
         foreach (self::rows($text) as $line => $cells) {
             if (count($cells) !== count($fields)) {
                 $problems[] = sprintf('line %d: it has %d values, but the format names %d.', $line, count($cells), count($fields));
@@ -48,33 +47,53 @@ final class Cgats
             }
             try {
                 $colour = in_array(false, $lab, true)
-                    ? self::ofSpectrum($line, $cells, $fields, $bands)
+                    ? self::ofSpectrum($line, $cells, $fields, $bands, $scale)
                     : Adaptation::fromD50(...array_map(static fn (int|false $at): float => self::number($line, self::cell($cells, $at), self::cell($fields, $at)), $lab));
                 $number = (string) preg_replace('~[@,/\s]+~', '-', self::cell($cells, $id));
-                $records[$line] = new PencilRecord('', $number, $name === false ? '' : $cells[$name], Srgb::ofXyz($colour->xyz())->hex());
+                $records[$line] = ShelfRow::of(new PencilRecord('', $number, $name === false ? '' : $cells[$name], Srgb::ofXyz($colour->xyz())->hex()));
             } catch (BadFile|UnreadableText $error) {
                 $problems[] = $error->getMessage();
             }
         }
-        if ($problems !== []) {
-            throw BadFile::withProblems('The measurement file has a problem in', $problems);
-        }
 
-        return $records !== [] ? $records : throw BadFile::because('The measurement file has no samples between BEGIN_DATA and END_DATA.');
+        return $records !== [] || $problems !== [] ? new DrawerReading($records, $problems) : throw BadFile::because('The measurement file has no samples between BEGIN_DATA and END_DATA.');
     }
 
     /** @param  list<PencilRecord>  $records */
     public static function write(string $title, array $records): string
     {
-        $quoted = static fn (string $s): string => '"'.str_replace(['"', "\r", "\n"], ["'", ' ', ' '], $s).'"';
-        $rows = array_map(static function (PencilRecord $r) use ($quoted): string {
-            [$l, $a, $b] = Adaptation::toD50(Lab::ofHex($r->heavy));
+        return self::table($title, self::LAB, array_map(static fn (PencilRecord $r): array => [$r, ...Adaptation::toD50(Lab::ofHex($r->heavy))], $records));
+    }
 
-            return sprintf('%s %s %.4f %.4f %.4f', $quoted($r->number), $quoted($r->name), $l, $a, $b);
-        }, $records);
+    /**
+     * Reflectances in hundredths for every ten nanometres, the smoothest that have the recorded colour.
+     *
+     * @param  list<PencilRecord>  $records
+     */
+    public static function writeSpectral(string $title, array $records): string
+    {
+        $fields = array_map(static fn (int $nm): string => "SPECTRAL_NM$nm", range(Observer::FIRST_NM, Observer::FIRST_NM + 10 * (Observer::BANDS - 1), 10));
+        $percent = static fn (float $r): float => 100 * $r;
+
+        return self::table($title, $fields, array_map(static fn (PencilRecord $r): array => [$r, ...array_map($percent, array_values(SmoothestReflectance::ofHex($r->heavy)))], $records));
+    }
+
+    /**
+     * @param  list<string>  $fields
+     * @param  list<array{0: PencilRecord}|list<mixed>>  $samples  a pencil and its figures
+     */
+    private static function table(string $title, array $fields, array $samples): string
+    {
+        $quoted = static fn (string $s): string => '"'.str_replace(['"', "\r", "\n"], ["'", ' ', ' '], $s).'"';
+        $rows = array_map(static function (array $sample) use ($quoted): string {
+            $record = array_shift($sample);
+
+            return $quoted($record->number).' '.$quoted($record->name).' '.implode(' ', array_map(static fn (float $v): string => sprintf('%.4f', $v), $sample));
+        }, $samples);
 
         return implode("\n", [
-            'CGATS.17', '', 'ORIGINATOR "Knotty Prism"', 'DESCRIPTOR '.$quoted($title), 'KEYWORD "SAMPLE_NAME"', '', 'NUMBER_OF_FIELDS 5', 'BEGIN_DATA_FORMAT', 'SAMPLE_ID SAMPLE_NAME LAB_L LAB_A LAB_B', 'END_DATA_FORMAT', '',
+            'CGATS.17', '', 'ORIGINATOR "Knotty Prism"', 'DESCRIPTOR '.$quoted($title), ...array_map(static fn (string $f): string => 'KEYWORD "'.$f.'"', array_values(array_diff(['SAMPLE_NAME', ...$fields], self::LAB))),
+            '', 'NUMBER_OF_FIELDS '.(2 + count($fields)), 'BEGIN_DATA_FORMAT', implode(' ', ['SAMPLE_ID', 'SAMPLE_NAME', ...$fields]), 'END_DATA_FORMAT', '',
             'NUMBER_OF_SETS '.count($rows), 'BEGIN_DATA', ...$rows, 'END_DATA', '',
         ]);
     }
@@ -132,21 +151,35 @@ final class Cgats
      * @param  list<string>  $fields
      * @param  array<int, int>  $bands
      */
-    private static function ofSpectrum(int $line, array $cells, array $fields, array $bands): Lab
+    private static function ofSpectrum(int $line, array $cells, array $fields, array $bands, float $scale): Lab
     {
         $at = [];
         foreach ($bands as $column => $wavelength) {
             $at[$wavelength] = self::number($line, $cells[$column], $fields[$column]);
         }
         ksort($at);
-        // Some write hundredths, some shares of one.
-        $scale = max([0.0, ...array_values($at)]) > 2.0 ? 100.0 : 1.0;
         $reflectance = [];
         for ($i = 0; $i < Observer::BANDS; $i++) {
             $reflectance[] = max(0.0, self::between($at, 380 + 10 * $i) / $scale);
         }
 
         return Lab::ofReflectance($reflectance);
+    }
+
+    /**
+     * Some write hundredths, some shares of one; a black alone would not show it, the whole file does.
+     *
+     * @param  array<int, int>  $bands  wavelength by column
+     */
+    private static function scale(string $text, array $bands): float
+    {
+        foreach (self::rows($text) as $cells) {
+            if (max([0.0, ...array_map(floatval(...), array_intersect_key($cells, $bands))]) > 2.0) {
+                return 100.0;
+            }
+        }
+
+        return 1.0;
     }
 
     /**

@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Medium\PencilRecord;
 
 /** A drawer as comma-separated values (RFC 4180) with a header line; columns in any order, only number and heavy required. */
 final class DrawerCsv
 {
     /**
-     * @return array<int, PencilRecord> by row number as a spreadsheet counts, the header being row 1
+     * Rows are numbered as a spreadsheet counts, the header being row 1.
      *
-     * @throws BadFile
+     * @throws BadFile when the file as a whole can't be read
      */
-    public static function read(string $text): array
+    public static function read(string $text): DrawerReading
     {
         $stream = fopen('php://memory', 'r+') ?: throw new \LogicException('memory can always be opened');
         fwrite($stream, $text);
@@ -41,11 +40,8 @@ final class DrawerCsv
                 $records[$row] = $record;
             }
         }
-        if ($fields->problems !== []) {
-            throw BadFile::withProblems('The drawer file has a problem in', $fields->problems);
-        }
 
-        return $records !== [] ? $records : throw BadFile::because('The drawer file has a header but no pencils below it.');
+        return $records !== [] || $fields->problems !== [] ? new DrawerReading($records, $fields->problems) : throw BadFile::because('The drawer file has a header but no pencils below it.');
     }
 
     /**

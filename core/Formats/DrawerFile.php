@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Medium\PencilFit;
 use KnottyPrism\Core\Medium\PencilRecord;
@@ -12,37 +13,52 @@ use KnottyPrism\Core\Medium\PencilRecord;
 /** A drawer from the text of a file: CSV, JSON, a plain-text palette or measurement text, told apart by how it begins. */
 final class DrawerFile
 {
-    /**
-     * @return list<PencilRecord>
-     *
-     * @throws BadFile with every problem, each named by row and column
-     */
-    public static function records(string $text): array
+    /** @throws BadFile when the file as a whole can't be read */
+    public static function reading(string $text): DrawerReading
     {
         $start = ltrim(self::withoutMark($text));
         if ($start === '') {
             throw BadFile::because('The drawer file is empty; it needs a header line with at least "number,heavy", or a JSON list of pencils.');
         }
-        $records = match (true) {
+
+        return match (true) {
             in_array($start[0], ['{', '['], true) => DrawerJson::read($start),
             PaletteText::isOne($start) => PaletteText::read(self::withoutMark($text)),
             str_contains($start, 'BEGIN_DATA_FORMAT') => Cgats::read(self::withoutMark($text)),
             default => DrawerCsv::read(self::withoutMark($text)),
         };
-        $problems = [];
-        $seen = [];
-        foreach ($records as $row => $record) {
-            $id = mb_strtolower($record->id());
-            if (isset($seen[$id])) {
-                $problems[] = sprintf('row %d, column number: "%s" is already in row %d.', $row, $record->id(), $seen[$id]);
-            }
-            $seen[$id] ??= $row;
+    }
+
+    /**
+     * @return list<ShelfRow> of a file without a fault
+     *
+     * @throws BadFile with every problem, each named by row and column
+     */
+    public static function rows(string $text): array
+    {
+        $reading = self::reading($text);
+        if ($reading->problems !== []) {
+            throw BadFile::withProblems('The drawer file has a problem in', $reading->problems);
         }
-        if ($problems !== []) {
-            throw BadFile::withProblems('The drawer file lists a pencil twice', $problems);
+        $twice = [];
+        foreach ($reading->twice as [$first, $second]) {
+            $twice[] = sprintf('row %d, column number: "%s" is already in row %d.', $second, $reading->rows[$second]->record->id(), $first);
+        }
+        if ($twice !== []) {
+            throw BadFile::withProblems('The drawer file lists a pencil twice', $twice);
         }
 
-        return array_values($records);
+        return array_values($reading->rows);
+    }
+
+    /**
+     * @return list<PencilRecord>
+     *
+     * @throws BadFile
+     */
+    public static function records(string $text): array
+    {
+        return array_map(static fn (ShelfRow $row): PencilRecord => $row->record, self::rows($text));
     }
 
     /** @throws BadFile */

@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Medium\PencilRecord;
 
 /** A drawer as JSON: {"pencils": […]}, or the list alone; the schema is docs/schemas/drawer.schema.json. */
 final class DrawerJson
 {
     /**
-     * @return array<int, PencilRecord> by row, the first pencil being row 1
+     * The first pencil is row 1.
      *
-     * @throws BadFile
+     * @throws BadFile when the file as a whole can't be read
      */
-    public static function read(string $text): array
+    public static function read(string $text): DrawerReading
     {
         $data = json_decode($text, true, 64);
         if ($data === null) {
@@ -37,7 +36,7 @@ final class DrawerJson
             }
         }
 
-        return $fields->problems === [] ? $records : throw BadFile::withProblems('The drawer file has a problem in', $fields->problems);
+        return new DrawerReading($records, $fields->problems);
     }
 
     /**
@@ -48,7 +47,7 @@ final class DrawerJson
     {
         $text = [];
         foreach ($row as $key => $value) {
-            $text[(string) $key] = is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '');
+            $text[(string) $key] = is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : (is_array($value) ? implode('; ', array_filter($value, is_scalar(...))) : ''));
         }
 
         return $text;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Formats;
 
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Medium\PencilRecord;
 
@@ -17,12 +18,8 @@ final class PaletteText
         return str_starts_with(ltrim($text), self::FIRST_LINE);
     }
 
-    /**
-     * @return array<int, PencilRecord> by line of the file
-     *
-     * @throws BadFile with every problem, each named by line
-     */
-    public static function read(string $text): array
+    /** @throws BadFile when the palette is empty */
+    public static function read(string $text): DrawerReading
     {
         $records = $problems = $taken = [];
         foreach (preg_split('/\r\n|\r|\n/', $text) ?: [] as $i => $line) {
@@ -36,13 +33,10 @@ final class PaletteText
             }
             [$number, $name] = self::numbered(trim($m[4] ?? ''), $i + 1, $taken);
             $taken[$number] = true;
-            $records[$i + 1] = new PencilRecord('', $number, $name, sprintf('#%02x%02x%02x', $m[1], $m[2], $m[3]));
-        }
-        if ($problems !== []) {
-            throw BadFile::withProblems('The palette has a problem in', $problems);
+            $records[$i + 1] = ShelfRow::of(new PencilRecord('', $number, $name, sprintf('#%02x%02x%02x', $m[1], $m[2], $m[3])));
         }
 
-        return $records !== [] ? $records : throw BadFile::because('The palette holds no colours.');
+        return $records !== [] || $problems !== [] ? new DrawerReading($records, $problems) : throw BadFile::because('The palette holds no colours.');
     }
 
     /** @param  list<PencilRecord>  $records */

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Drawer\Stock\Stock;
+use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
@@ -15,7 +18,7 @@ use KnottyPrism\Core\Medium\PencilRecord;
 /** Turns the fields of one row, all text, into a pencil record, collecting every problem with its row and column. */
 final class RecordFields
 {
-    public const COLUMNS = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'owned'];
+    public const COLUMNS = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'owned', 'stock', 'length_left', 'discontinued', 'formerly', 'notes'];
 
     public const REQUIRED = ['number', 'heavy'];
 
@@ -23,7 +26,7 @@ final class RecordFields
     public array $problems = [];
 
     /** @param  array<string, string>  $fields */
-    public function record(int $row, array $fields): ?PencilRecord
+    public function record(int $row, array $fields): ?ShelfRow
     {
         $before = count($this->problems);
         $take = function (string $column, callable $read) use ($row, $fields): mixed {
@@ -55,13 +58,20 @@ final class RecordFields
             'overBlack' => $take('over_black', self::colour(...)),
             'opacity' => $take('opacity', static fn (string $t): Opacity => self::choice(Opacity::class, 'the opacity', $t)),
             'laydown' => $take('laydown', self::laydown(...)),
-            'owned' => $take('owned', self::yesNo(...)) ?? true,
+            'owned' => $take('owned', static fn (string $t): bool => self::yesNo('owned', $t)),
+            'stock' => $take('stock', static fn (string $t): Stock => self::choice(Stock::class, 'the stock', $t)),
+            'length' => $take('length_left', self::length(...)),
+            'discontinued' => $take('discontinued', static fn (string $t): bool => self::yesNo('discontinued', $t)) ?? false,
         ];
+        $owned = $values['stock'] instanceof Stock ? $values['stock']->isOwned() : $values['owned'] ?? true;
+        if ($values['owned'] !== null && $values['owned'] !== $owned) {
+            $this->problems[] = sprintf('row %d, column stock: it says "%s" where the column owned says "%s".', $row, $values['stock']->value, $values['owned'] ? 'yes' : 'no');
+        }
         if (count($this->problems) > $before) {
             return null;
         }
 
-        return new PencilRecord(
+        $record = new PencilRecord(
             trim($fields['line'] ?? ''),
             $number,
             trim($fields['name'] ?? ''),
@@ -72,8 +82,11 @@ final class RecordFields
             $values['opacity'],
             $values['laydown'],
             trim($fields['lightfast'] ?? '') ?: null,
-            $values['owned'],
+            $owned,
         );
+        $formerly = array_values(array_filter(array_map(trim(...), explode(';', $fields['formerly'] ?? '')), static fn (string $f): bool => $f !== ''));
+
+        return new ShelfRow($record, new StockNote($values['stock'] ?? ($owned ? Stock::Owned : Stock::Absent), $values['length'], $values['discontinued'], $formerly, trim($fields['notes'] ?? '')));
     }
 
     private static function colour(string $text): string
@@ -86,12 +99,17 @@ final class RecordFields
         return is_numeric($text) ? OutOfRange::check('laydown', (float) $text, 0.1, 3) : throw UnreadableText::choice('the laydown', ['a figure from 0.1 to 3'], $text);
     }
 
-    private static function yesNo(string $text): bool
+    private static function length(string $text): float
+    {
+        return is_numeric($text) ? OutOfRange::check('the length left in millimetres', (float) $text, 0, StockNote::FULL_MM) : throw UnreadableText::choice('the length left', ['a figure in millimetres'], $text);
+    }
+
+    private static function yesNo(string $column, string $text): bool
     {
         return match (mb_strtolower($text)) {
             'yes', 'y', 'true', '1' => true,
             'no', 'n', 'false', '0' => false,
-            default => throw UnreadableText::choice('owned', ['yes', 'no'], $text),
+            default => throw UnreadableText::choice($column, ['yes', 'no'], $text),
         };
     }
 

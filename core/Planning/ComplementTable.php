@@ -36,6 +36,11 @@ final class ComplementTable
     /** A mix as green as this, C*ab, is a cast where neither pencil is green. */
     private const CAST = 4.0;
 
+    /** What a C*ab kept, and one turned away in hue, count against an L* gained when something is to be brighter. */
+    private const STRENGTH = 2.0;
+
+    private const TURN = 0.8;
+
     /** @var array<string, list<Complement>> by pencil's identifier */
     private array $known = [];
 
@@ -95,6 +100,38 @@ final class ComplementTable
                 $gain = $alone->l - $mix->l - $turned;
                 if ($gain > $most && ! $this->isCast($mix, $pencil, $partner)) {
                     [$best, $most] = [new Complement($partner, $this->stack(new Pass($partner, $pressure), $pencil), $mix), $gain];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * What, laid over it, makes it lighter than a second coat of its own while its strength and, by and large, its hue stay: yellow over
+     * a green, not white, which greys it.
+     */
+    public function brightenerOf(Pencil $pencil): ?Complement
+    {
+        if (! Character::of($pencil)->family->isChromatic()) {
+            return null;
+        }
+        $under = new Pass($pencil, self::LOCAL_PRESSURE);
+        $own = Lab::ofReflectance((new Stack([$under, $under]))->on($this->paper)->meanReflectance());
+        $best = null;
+        $most = 0.0;
+        foreach ($this->pencils as $partner) {
+            if ($partner === $pencil) {
+                continue;
+            }
+            foreach (self::BENEATH as $pressure) {
+                $stack = new Stack([new Pass($pencil, PressureMark::nearest(self::LOCAL_PRESSURE)->pressure()), new Pass($partner, $pressure)]);
+                $mix = Lab::ofReflectance($stack->on($this->paper)->meanReflectance());
+                $stronger = $mix->chroma() - $own->chroma();
+                $turned = sqrt(max(0.0, ($mix->a - $own->a) ** 2 + ($mix->b - $own->b) ** 2 - $stronger ** 2));
+                $gain = $mix->l - $own->l + self::STRENGTH * $stronger - self::TURN * $turned;
+                if ($mix->l > $own->l && $gain > $most) {
+                    [$best, $most] = [new Complement($partner, $stack, $mix), $gain];
                 }
             }
         }

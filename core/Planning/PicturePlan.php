@@ -17,7 +17,7 @@ final readonly class PicturePlan
      * @param  list<Pencil>  $palette  the pencils that the recipes use, lightest first
      * @param  array<int, float>  $curve  mean ΔE00 by the number of pencils, by forecast
      * @param  list<ZoneCaution>  $cautions
-     * @param  array{pencil: Pencil, gain: float}|null  $purchase  the known pencil not at hand that would help most, and by how much mean ΔE00
+     * @param  list<array{pencil: Pencil, gain: float}>  $purchases  known pencils not at hand that would help most, each alone, and by how much mean ΔE00
      */
     public function __construct(
         public Paper $paper,
@@ -27,7 +27,7 @@ final readonly class PicturePlan
         public array $palette,
         public array $curve,
         public array $cautions,
-        public ?array $purchase,
+        public array $purchases,
     ) {
     }
 

@@ -10,9 +10,7 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\LayPass;
 use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pass;
 use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PressureMark;
 use KnottyPrism\Core\Medium\Sheet;
 use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Photo\PixelGrid;
@@ -38,10 +36,7 @@ final class PicturePlanner
 
     private const NEW_IN_PICTURE = 0.3;
 
-    /** A target nearer than this, ΔE00, is no reason to buy a pencil; and a gain below the other none either. */
-    private const WELL_MADE = 1.5;
-
-    private const WORTH_BUYING = 0.05;
+    private const PURCHASES = 3;
 
     /** @param  ?\Closure(string, int, int): void  $progress  told what is done, how far, of how much */
     public function __construct(
@@ -86,7 +81,7 @@ final class PicturePlanner
             $palette,
             $search['search']->curve(...self::CURVE),
             $this->cautions($map, $grid->count(), $targets, $hand),
-            $this->purchase($targets),
+            $this->purchases($targets),
         );
     }
 
@@ -228,40 +223,14 @@ final class PicturePlanner
     }
 
     /**
-     * The pencil not at hand that would bring the picture nearest, tried alone, over and under the recipes that are not well made.
-     *
      * @param  list<PlannedTarget>  $targets
-     * @return array{pencil: Pencil, gain: float}|null
+     * @return list<array{pencil: Pencil, gain: float}>
      */
-    private function purchase(array $targets): ?array
+    private function purchases(array $targets): array
     {
-        $weight = array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight, $targets));
-        $poor = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->recipe->comparison->deltaE00 > self::WELL_MADE));
-        $best = null;
-        foreach ($poor === [] ? [] : $this->drawer->pencils as $pencil) {
-            if ($pencil->record->owned || $pencil->isBlender()) {
-                continue;
-            }
-            $gain = array_sum(array_map(fn (PlannedTarget $t): float => $t->weight * max(0.0, $t->recipe->comparison->deltaE00 - $this->nearestWith($pencil, $t)), $poor)) / $weight;
-            if ($gain > ($best['gain'] ?? self::WORTH_BUYING)) {
-                $best = ['pencil' => $pencil, 'gain' => $gain];
-            }
-        }
+        $missing = array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
 
-        return $best;
-    }
-
-    private function nearestWith(Pencil $pencil, PlannedTarget $target): float
-    {
-        $least = INF;
-        foreach (PressureMark::pressures() as $pressure) {
-            $pass = new Pass($pencil, $pressure);
-            foreach ([[$pass], [$pass, $pass], [...$target->recipe->stack->steps, $pass], [$pass, ...$target->recipe->stack->steps]] as $steps) {
-                $least = min($least, Lab::ofReflectance((new Stack($steps))->on($this->paper)->meanReflectance())->deltaE00($target->fitted));
-            }
-        }
-
-        return $least;
+        return Purchases::for(array_map(static fn (PlannedTarget $t): array => ['target' => $t->fitted, 'stack' => $t->recipe->stack, 'deltaE00' => $t->recipe->comparison->deltaE00, 'weight' => $t->weight], $targets), $missing, $this->paper, self::PURCHASES);
     }
 
     /**

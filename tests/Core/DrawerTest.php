@@ -10,11 +10,13 @@ use KnottyPrism\Core\Drawer\ColourPath;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalents;
 use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Drawer\Stock\Stock;
+use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\Threes;
 use KnottyPrism\Core\Formats\Cgats;
+use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Formats\DrawerWriter;
-use KnottyPrism\Core\Formats\PaletteText;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\PencilRecord;
 
@@ -178,37 +180,36 @@ it('says whether a pencil hides, and what a light hand makes of it', function ()
 });
 
 it('gives back the same drawer after it was written', function (string $kind) {
-    $records = array_map(static fn (Pencil $p): PencilRecord => $p->record, pencilsOf('lines/foghorn'));
-    $text = match ($kind) {
-        'csv' => DrawerWriter::csv($records),
-        'json' => DrawerWriter::json($records),
-        'gpl' => PaletteText::write('Foghorn', $records),
-        'cgats' => Cgats::write('Foghorn', $records),
-    };
-    $back = DrawerFile::records($text);
+    $rows = array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), pencilsOf('lines/foghorn'));
+    $rows[0] = new ShelfRow(new PencilRecord('Foghorn', 'F01', 'Lamp', '#f0e0a0', owned: false), new StockNote(Stock::Wanted, null, true, ['12', 'Old "rust", flaked'], "for the harbour,\nnot the sky"));
+    $rows[1] = new ShelfRow(new PencilRecord('', '7', 'Short', '#a04020'), new StockNote(Stock::Low, 41.5));
+    $back = DrawerFile::rows(DrawerExport::text($kind, 'Foghorn', $rows));
     if ($kind === 'csv' || $kind === 'json') {
-        expect($back)->toEqual($records);
+        expect($back)->toEqual($rows);
     } else {
         // These hold a number, a name and a colour.
-        $short = static fn (array $all): array => array_map(static fn (PencilRecord $r): array => [$r->number, $r->name, $r->heavy], $all);
-        expect($short($back))->toBe($short($records));
+        $short = static fn (array $all): array => array_map(static fn (ShelfRow $r): array => [$r->record->number, $r->record->name], $all);
+        expect($short($back))->toBe($short($rows));
+        foreach ($rows as $i => $row) {
+            expect(Lab::ofHex($back[$i]->record->heavy)->deltaE00(Lab::ofHex($row->record->heavy)))->toBeLessThan($kind === 'spectral' ? 0.5 : 0.01);
+        }
     }
-})->with(['csv', 'json', 'gpl', 'cgats']);
+})->with(['csv', 'json', 'gpl', 'cgats', 'spectral']);
 
 it('reads reflectances as they were measured, in hundredths or as shares, and names every problem', function () {
     $fields = implode(' ', array_map(static fn (int $nm): string => "SPECTRAL_NM$nm", range(400, 700, 10)));
     $file = static fn (string ...$rows): string => "CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID $fields\nEND_DATA_FORMAT\nBEGIN_DATA\n".implode("\n", $rows)."\nEND_DATA\n";
     $grey = static fn (string $id, float $value): string => $id.' '.implode(' ', array_fill(0, 31, (string) $value));
-    $read = Cgats::read($file($grey('12', 18.0), $grey('A 13', 0.18) === '' ? '' : str_replace('A 13', '"A 13"', $grey('A 13', 18.0))));
-    expect(array_column(array_values(array_map(static fn (PencilRecord $r): array => [$r->number, $r->heavy], $read)), 0))->toBe(['12', 'A-13']);
-    foreach ($read as $record) {
+    $read = Cgats::read($file($grey('12', 18.0), str_replace('A 13', '"A 13"', $grey('A 13', 18.0))))->rows;
+    expect(array_column(array_values(array_map(static fn (ShelfRow $r): array => [$r->record->number, $r->record->heavy], $read)), 0))->toBe(['12', 'A-13']);
+    foreach (array_map(static fn (ShelfRow $r): PencilRecord => $r->record, $read) as $record) {
         expect(Lab::ofHex($record->heavy)->l)->toEqualWithDelta(49.5, 0.5)->and(Lab::ofHex($record->heavy)->chroma())->toBeLessThan(0.6);
     }
-    expect(Lab::ofHex(array_values(Cgats::read($file($grey('1', 0.18))))[0]->heavy)->l)->toEqualWithDelta(49.5, 0.5);
-    expect(fn () => Cgats::read($file('7 0.2 0.3')))->toBeRefused('line 6: it has 3 values, but the format names 32')
-        ->and(fn () => Cgats::read(str_replace('18', 'much', $file($grey('1', 18)))))->toBeRefused('is no number')
+    expect(Lab::ofHex(DrawerFile::records($file($grey('1', 0.18)))[0]->heavy)->l)->toEqualWithDelta(49.5, 0.5);
+    expect(fn () => DrawerFile::rows($file('7 0.2 0.3')))->toBeRefused('line 6: it has 3 values, but the format names 32')
+        ->and(fn () => DrawerFile::rows(str_replace('18', 'much', $file($grey('1', 18)))))->toBeRefused('is no number')
         ->and(fn () => Cgats::read("CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID RGB_R\nEND_DATA_FORMAT\n"))->toBeRefused('LAB_L')
-        ->and(fn () => PaletteText::read("GIMP Palette\n300 2 3 too much\n"))->toBeRefused('line 2');
+        ->and(fn () => DrawerFile::rows("GIMP Palette\n300 2 3 too much\n"))->toBeRefused('line 2');
 });
 
 it('changes whites there and back without loss, white staying white', function () {

@@ -52,13 +52,13 @@ it('makes an atlas once for a drawer and a paper, and anew when either changes',
     expect($shelf->kept)->toHaveCount(1)->and($shelf->fetched)->toBe(2);
     $study->paper = 'warm grey';
     $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
-    $user->pencils()->where('number', '735')->update(['owned' => false]);
+    $user->pencils()->where('number', '735')->update(['stock' => 'not owned']);
     $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
     expect($shelf->kept)->toHaveCount(3);
 
     // What was kept gives the same answer as what was made; and what is damaged is made again.
     $study->paper = 'white medium';
-    $user->pencils()->where('number', '735')->update(['owned' => true]);
+    $user->pencils()->where('number', '735')->update(['stock' => 'owned']);
     Cache::flush();
     expect($desk->recipes($user, $study, Lab::ofHex('#6e8f7c')))->toEqual($first);
     $shelf->kept = array_map(static fn (string $packed): string => substr($packed, 0, 1000), $shelf->kept);

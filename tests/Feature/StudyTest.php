@@ -7,14 +7,6 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Colour\Lab;
 
-function uploadOf(string $content, string $name): UploadedFile
-{
-    $path = (string) tempnam(sys_get_temp_dir(), 'kp');
-    file_put_contents($path, $content);
-
-    return new UploadedFile($path, $name, null, null, true);
-}
-
 /** The head of a PNG that claims these measures, and nothing behind it. */
 function pngHead(int $width, int $height): string
 {

@@ -4,20 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\DrawerImportRequest;
-use App\Jobs\FitDrawer;
-use App\Models\DrawerImport;
 use App\Models\PencilRow;
 use App\Services\DrawerDesk;
+use App\Services\DrawerHistory;
+use App\Services\DrawerKeeper;
+use App\Services\StockDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Gate;
+use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Drawer\DrawerOrder;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Drawer\Stock\Stock;
+use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Medium\PaperShelf;
 
-/** The pencils at hand, and bringing a drawer file in. */
+/** The pencils at hand: as they lie, each on its own, and their stock. */
 final class DrawerController extends Controller
 {
     public function show(Request $request): JsonResponse
@@ -25,16 +26,17 @@ final class DrawerController extends Controller
         $pencils = PencilRow::query()->where('user_id', $this->user($request)->id)->where('owned', true)->orderBy('line')->orderBy('number')->get();
 
         return new JsonResponse([
-            'pencils' => $pencils->map(static fn (PencilRow $p): array => ['id' => $p->toPencil()->id(), 'line' => $p->line, 'number' => $p->number, 'name' => $p->name, 'binder' => $p->binder, 'assumed' => $p->fit['assumed']])->all(),
+            'pencils' => $pencils->map(static fn (PencilRow $p): array => ['id' => $p->identifier(), 'line' => $p->line, 'number' => $p->number, 'name' => $p->name, 'binder' => $p->binder, 'assumed' => $p->fit['assumed'] ?? []])->all(),
         ]);
     }
 
     /** The pencils as they lie, in an order. */
     public function tray(Request $request, DrawerDesk $desk): JsonResponse
     {
-        $request->validate(['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)]]);
+        $request->validate(['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)], 'line' => ['sometimes', 'nullable', 'string', 'max:80']]);
+        $line = $request->has('line') ? (string) $request->string('line') : null;
 
-        return new JsonResponse($desk->tray($this->user($request), (string) $request->string('order', 'gradual')));
+        return new JsonResponse($desk->tray($this->user($request), (string) $request->string('order', 'gradual'), $line));
     }
 
     public function pencil(Request $request, DrawerDesk $desk): JsonResponse
@@ -44,35 +46,51 @@ final class DrawerController extends Controller
         return new JsonResponse($desk->pencil($this->user($request), (string) $request->string('id'), (string) $request->string('paper', 'white medium')));
     }
 
-    /** Every problem of the file is found before anything is changed; the fitting then runs in the queue. */
-    public function import(DrawerImportRequest $request): JsonResponse
+    public function lines(Request $request, DrawerKeeper $drawers, DrawerHistory $history): JsonResponse
     {
-        $text = $request->text();
-        $records = DrawerFile::records($text);
-        $import = DrawerImport::query()->create(['user_id' => $this->user($request)->id, 'state' => DrawerImport::WAITING, 'done' => 0, 'total' => count($records), 'text' => $text]);
-        FitDrawer::dispatch($import->id);
+        $lines = [];
+        foreach ($drawers->lines($this->user($request)) as $line => $counts) {
+            $lines[] = ['line' => (string) $line, ...$counts];
+        }
 
-        return new JsonResponse(self::shown($import->refresh()), 202);
+        return new JsonResponse(['lines' => $lines, 'undoWords' => $history->next($this->user($request))]);
     }
 
-    public function progress(DrawerImport $import): JsonResponse
+    public function note(Request $request, StockDesk $stock): JsonResponse
     {
-        Gate::authorize('own', $import);
+        $request->validate(['id' => ['required', 'string', 'max:130']]);
+        $change = $request->validate([
+            'stock' => ['sometimes', Rule::enum(Stock::class)], 'lengthLeft' => ['sometimes', 'nullable', 'numeric'], 'discontinued' => ['sometimes', 'boolean'],
+            'formerly' => ['sometimes', 'array', 'max:20'], 'formerly.*' => ['string', 'max:120'], 'notes' => ['sometimes', 'nullable', 'string', 'max:2000'],
+        ]);
+        if (isset($change['lengthLeft'])) {
+            $change['lengthLeft'] = (float) $change['lengthLeft'];
+        }
+        /** @var array{stock?: string, lengthLeft?: ?float, discontinued?: bool, formerly?: list<string>, notes?: ?string} $change */
+        $stock->note($this->user($request), (string) $request->string('id'), $change);
 
-        return new JsonResponse(self::shown($import));
+        return new JsonResponse(status: 204);
     }
 
-    public function cancel(DrawerImport $import): JsonResponse
+    public function addRange(Request $request, StockDesk $stock): JsonResponse
     {
-        Gate::authorize('own', $import);
-        DrawerImport::query()->whereKey($import->id)->whereIn('state', [DrawerImport::WAITING, DrawerImport::WORKING])->update(['state' => DrawerImport::CANCELLED]);
+        $request->validate(['line' => ['present', 'nullable', 'string', 'max:80'], 'numbers' => ['required', 'string', 'max:400'], 'stock' => ['required', Rule::enum(Stock::class)]]);
+        $changed = $stock->addRange($this->user($request), (string) $request->string('line'), (string) $request->string('numbers'), Stock::from((string) $request->string('stock')));
 
-        return new JsonResponse(self::shown($import->refresh()));
+        return new JsonResponse(['changed' => $changed]);
     }
 
-    /** @return array<string, mixed> */
-    private static function shown(DrawerImport $import): array
+    public function undo(Request $request, DrawerHistory $history): JsonResponse
     {
-        return ['id' => $import->id, 'state' => $import->state, 'done' => $import->done, 'total' => $import->total];
+        return new JsonResponse(['undone' => $history->undo($this->user($request))]);
+    }
+
+    /** The whole drawer, owned or not, as a file. */
+    public function export(Request $request, DrawerKeeper $drawers, string $kind): Response
+    {
+        $text = DrawerExport::text($kind, 'Drawer', $drawers->shelfRows($this->user($request)));
+        $type = $kind === 'json' ? 'application/json' : ($kind === 'csv' ? 'text/csv' : 'text/plain').'; charset=utf-8';
+
+        return new Response($text, 200, ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="drawer'.($kind === 'spectral' ? '-spectral' : '').'.'.DrawerExport::KINDS[$kind].'"', 'Cache-Control' => 'no-store']);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Cards\PaletteCard;
+use App\Cards\PdfPage;
 use App\Models\Study;
 use App\Presenters\PlanPresenter;
 use Illuminate\Http\Request;
@@ -18,7 +19,7 @@ final class PaletteCardController extends Controller
     public function __invoke(Request $request, Study $study, PlanPresenter $presenter, PaletteCard $card): Response
     {
         Gate::authorize('own', $study);
-        $request->validate(['size' => ['sometimes', Rule::in(array_keys(PaletteCard::SIZES))]]);
+        $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
         $size = (string) $request->string('size', 'a4');
         $pdf = $card->pdf($study->name, $study->paper, $presenter->recipes($this->user($request), $study), $size);
 

@@ -81,6 +81,202 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
+        patch: operations["noteStock"];
+        trace?: never;
+    };
+    "/api/drawer/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drawerLines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/ranges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addRange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoDrawer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/file/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "csv" | "json" | "gpl" | "cgats" | "spectral";
+            };
+            cookie?: never;
+        };
+        get: operations["drawerFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reach"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/purchases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["purchases"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/equivalents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["equivalents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/equivalents.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["equivalentsSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mix"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["chart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/chart.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["chartSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/map.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mapSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
         patch?: never;
         trace?: never;
     };
@@ -113,6 +309,24 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["cancelDrawerImport"];
+        options?: never;
+        head?: never;
+        patch: operations["chooseForImport"];
+        trace?: never;
+    };
+    "/api/drawer/imports/{import}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: components["parameters"]["import"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeDrawerIn"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -532,11 +746,16 @@ export interface components {
         /** @description colour of each stratum of the tooth (peaks first) */
         Strata: string[];
         TrayPencil: components["schemas"]["DrawerPencil"] & {
+            stock: components["schemas"]["Stock"];
             reading: components["schemas"]["Reading"];
             strata: components["schemas"]["Strata"];
             lightStrata: components["schemas"]["Strata"];
         };
         Tray: {
+            /** @description pencils too many to be laid out */
+            notShown: number;
+            /** @description pencils that the queue has still to fit */
+            unfitted: number;
             /** @enum {unknown} */
             order: "gradual" | "number" | "value" | "family";
             pencils: components["schemas"]["TrayPencil"][];
@@ -567,6 +786,15 @@ export interface components {
             strata: components["schemas"]["Strata"];
         };
         PencilPortrait: components["schemas"]["DrawerPencil"] & {
+            stock: components["schemas"]["Stock"];
+            usedMm: number;
+            usedTimes: number;
+            ring: {
+                families: string[];
+                place: number | null;
+                words: string;
+            };
+            brightener: components["schemas"]["Partner"] | null;
             owned: boolean;
             reading: components["schemas"]["Reading"];
             families: string[];
@@ -599,12 +827,129 @@ export interface components {
                 dark: components["schemas"]["DrawerPencil"];
             }[];
         };
+        /** @enum {unknown} */
+        StockState: "owned" | "low" | "wanted" | "not owned";
+        Stock: {
+            state: components["schemas"]["StockState"];
+            owned: boolean;
+            /** @description millimetres */
+            lengthLeft: number | null;
+            discontinued: boolean;
+            formerly: string[];
+            notes: string;
+            words: string;
+        };
+        StockChange: {
+            id: string;
+            stock?: components["schemas"]["StockState"];
+            lengthLeft?: number | null;
+            discontinued?: boolean;
+            formerly?: string[];
+            notes?: string;
+        };
+        DrawerLines: {
+            lines: {
+                line: string;
+                pencils: number;
+                owned: number;
+            }[];
+            undoWords: string | null;
+        };
+        ChartPencil: components["schemas"]["DrawerPencil"] & {
+            owned: boolean;
+            strata: components["schemas"]["Strata"];
+            words: string;
+        };
+        DrawerReach: {
+            paper: string;
+            share: number;
+            purchases: (components["schemas"]["ChartPencil"] & {
+                /** @description share of all that is reached */
+                gain: number;
+            })[];
+        };
+        StudyPurchases: {
+            study: string;
+            colours: number;
+            purchases: (components["schemas"]["ChartPencil"] & {
+                /** @description by how much the mean of the study's colours comes nearer */
+                deltaE00: number;
+            })[];
+        };
+        LineTable: {
+            from: string;
+            to: string;
+            rows: {
+                from: components["schemas"]["ChartPencil"];
+                to: components["schemas"]["ChartPencil"];
+                near: boolean;
+                heavyDeltaE00: number;
+                lightDeltaE00: number;
+            }[];
+        };
+        StandIn: {
+            nearest: components["schemas"]["ChartPencil"] & {
+                heavyDeltaE00: number;
+                lightDeltaE00: number;
+            };
+            heavy: components["schemas"]["Recipe"];
+            light: components["schemas"]["Recipe"];
+        };
+        ChartCell: {
+            strata: components["schemas"]["Strata"];
+            words: string;
+        };
+        MixingChart: {
+            paper: string;
+            beneath: string;
+            above: string;
+            pencils: components["schemas"]["ChartPencil"][];
+            pairs: components["schemas"]["ChartCell"][][];
+            orders: (components["schemas"]["ChartCell"] & {
+                numbers: string[];
+            })[];
+        };
+        ImportChoices: {
+            /** @enum {unknown} */
+            known: "renew" | "fill" | "keep";
+            /** @enum {unknown} */
+            twice: "merge" | "first";
+            /** @enum {unknown} */
+            others: "keep" | "not owned";
+        };
+        ImportPreview: {
+            counts: {
+                new: number;
+                changed: number;
+                same: number;
+                dropped: number;
+                problems: number;
+            };
+            problems: string[];
+            twice: {
+                rows: number[];
+                id: string;
+                differs: string[];
+            }[];
+            rows: {
+                row: number;
+                /** @enum {unknown} */
+                what: "new" | "changed";
+                id: string;
+                number: string;
+                name: string;
+                line: string;
+                stock: string;
+            }[];
+        };
         DrawerImport: {
             id: number;
             /** @enum {unknown} */
-            state: "waiting" | "working" | "done" | "cancelled" | "failed";
+            state: "preview" | "waiting" | "working" | "done" | "cancelled" | "failed";
             done: number;
             total: number;
+            choices: components["schemas"]["ImportChoices"];
+            preview: components["schemas"]["ImportPreview"] | null;
         };
         Study: {
             id: number;
@@ -966,6 +1311,7 @@ export interface operations {
         parameters: {
             query?: {
                 order?: "gradual" | "number" | "value" | "family";
+                line?: string;
             };
             header?: never;
             path?: never;
@@ -973,7 +1319,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description the owned pencils as they lie */
+            /** @description the owned pencils or all of a line as they lie */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1007,6 +1353,307 @@ export interface operations {
             };
         };
     };
+    noteStock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["StockChange"];
+            };
+        };
+        responses: {
+            /** @description noted */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    drawerLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the lines that the account knows */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerLines"];
+                };
+            };
+        };
+    };
+    addRange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    line: string;
+                    numbers: string;
+                    stock: components["schemas"]["StockState"];
+                };
+            };
+        };
+        responses: {
+            /** @description how many were changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        changed: number;
+                    };
+                };
+            };
+        };
+    };
+    undoDrawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what was taken back */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        undone: string | null;
+                    };
+                };
+            };
+        };
+    };
+    drawerFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "csv" | "json" | "gpl" | "cgats" | "spectral";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the whole drawer as a file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    reach: {
+        parameters: {
+            query?: {
+                paper?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what is reached and what to buy */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerReach"];
+                };
+            };
+        };
+    };
+    purchases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what to buy for a study */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudyPurchases"];
+                };
+            };
+        };
+    };
+    equivalents: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a line beside another */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineTable"];
+                };
+            };
+        };
+    };
+    equivalentsSheet: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a page to print */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    mix: {
+        parameters: {
+            query: {
+                id: string;
+                paper?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what stands in for a pencil */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandIn"];
+                };
+            };
+        };
+    };
+    chart: {
+        parameters: {
+            query: {
+                "ids[]": string[];
+                paper?: string;
+                beneath?: "whisper" | "light" | "medium" | "firm" | "full";
+                above?: "whisper" | "light" | "medium" | "firm" | "full";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description every two of some pencils over each other */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixingChart"];
+                };
+            };
+        };
+    };
+    chartSheet: {
+        parameters: {
+            query: {
+                "ids[]": string[];
+                paper?: string;
+                beneath?: "whisper" | "light" | "medium" | "firm" | "full";
+                above?: "whisper" | "light" | "medium" | "firm" | "full";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a page to print */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    mapSheet: {
+        parameters: {
+            query: {
+                order?: string;
+                rows: number;
+                slots: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a page to print */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+        };
+    };
     importDrawer: {
         parameters: {
             query?: never;
@@ -1023,8 +1670,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description found sound and begun */
-            202: {
+            /** @description what taking it in would do */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1069,6 +1716,54 @@ export interface operations {
         responses: {
             /** @description cancelled */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerImport"];
+                };
+            };
+        };
+    };
+    chooseForImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: components["parameters"]["import"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ImportChoices"];
+            };
+        };
+        responses: {
+            /** @description the preview with these choices */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerImport"];
+                };
+            };
+        };
+    };
+    takeDrawerIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: components["parameters"]["import"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description begun */
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\DrawerImportRequest;
+use App\Jobs\TakeInDrawer;
+use App\Models\DrawerImport;
+use App\Services\ImportDesk;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Drawer\Import\ImportChoices;
+use KnottyPrism\Core\Formats\DrawerFile;
+
+/** Bringing a drawer file in: looked at first, then taken in by the queue. */
+final class DrawerImportController extends Controller
+{
+    public function __construct(private readonly ImportDesk $imports)
+    {
+    }
+
+    /** A file that can't be read at all is refused here; the problems of single rows are part of the preview. */
+    public function store(DrawerImportRequest $request): JsonResponse
+    {
+        $text = $request->text();
+        $reading = DrawerFile::reading($text);
+        $import = DrawerImport::query()->create(['user_id' => $this->user($request)->id, 'state' => DrawerImport::PREVIEW, 'done' => 0, 'total' => count($reading->rows), 'text' => $text]);
+
+        return new JsonResponse($this->shown($import->refresh()), 201);
+    }
+
+    public function show(DrawerImport $import): JsonResponse
+    {
+        Gate::authorize('own', $import);
+
+        return new JsonResponse($this->shown($import));
+    }
+
+    /** Other choices, and with them another preview. */
+    public function choose(Request $request, DrawerImport $import): JsonResponse
+    {
+        Gate::authorize('own', $import);
+        $choices = $request->validate(['known' => ['required', Rule::in(ImportChoices::KNOWN)], 'twice' => ['required', Rule::in(ImportChoices::TWICE)], 'others' => ['required', Rule::in(ImportChoices::OTHERS)]]);
+        if ($import->state === DrawerImport::PREVIEW) {
+            $import->update(['choices' => $choices]);
+        }
+
+        return new JsonResponse($this->shown($import));
+    }
+
+    /** Said twice, it is done once. */
+    public function take(DrawerImport $import): JsonResponse
+    {
+        Gate::authorize('own', $import);
+        if (DrawerImport::query()->whereKey($import->id)->where('state', DrawerImport::PREVIEW)->update(['state' => DrawerImport::WAITING]) === 1) {
+            TakeInDrawer::dispatch($import->id);
+        }
+
+        return new JsonResponse($this->shown($import->refresh()), 202);
+    }
+
+    public function cancel(DrawerImport $import): JsonResponse
+    {
+        Gate::authorize('own', $import);
+        $this->imports->cancel($import);
+
+        return new JsonResponse($this->shown($import->refresh()));
+    }
+
+    /** @return array<string, mixed> */
+    private function shown(DrawerImport $import): array
+    {
+        $choices = $this->imports->choices($import);
+
+        return [
+            'id' => $import->id, 'state' => $import->state, 'done' => $this->imports->done($import), 'total' => $import->total,
+            'choices' => ['known' => $choices->known, 'twice' => $choices->twice, 'others' => $choices->others],
+            'preview' => $import->state === DrawerImport::PREVIEW ? $this->imports->preview($import) : null,
+        ];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\DrawerImport;
+use App\Services\ImportDesk;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+
+/** Puts the pencils of a drawer file in, all at once at the end: cancelled or killed, it leaves the old drawer as it was, and run again it begins anew. */
+final class TakeInDrawer implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $tries = 3;
+
+    /** Seconds. */
+    public int $timeout = 300;
+
+    public function __construct(private readonly int $importId)
+    {
+    }
+
+    public function handle(ImportDesk $imports): void
+    {
+        $import = DrawerImport::query()->find($this->importId);
+        if ($import !== null && in_array($import->state, [DrawerImport::WAITING, DrawerImport::WORKING], true)) {
+            $imports->takeIn($import);
+        }
+    }
+
+    public function failed(?\Throwable $error): void
+    {
+        DrawerImport::query()->whereKey($this->importId)->update(['state' => DrawerImport::FAILED]);
+    }
+}

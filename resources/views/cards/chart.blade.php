@@ -1,0 +1,34 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <title>Mixing chart</title>
+    @include('cards.style')
+    <style>
+        td.mix, th.mix { width: {{ $cell }}mm; height: {{ $cellHeight }}mm; border: 0.3pt solid #888; vertical-align: middle; }
+        th.mix { font-size: 9pt; }
+        td.mix img { width: {{ $cell / 2 - 0.3 }}mm; height: {{ $cellHeight - 0.6 }}mm; vertical-align: middle; }
+        td.order { width: 28mm; height: 14mm; border: 0.3pt solid #888; vertical-align: middle; font-size: 6.5pt; }
+        td.order img { width: 13mm; height: 9mm; }
+    </style>
+</head>
+<body>
+    <h1>Mixing chart of {{ count($pencils) }} pencils on {{ $paper }} paper</h1>
+    <p class="under">Down the side: what lies beneath, {{ $beneath }}. Along the top: what lies over it, {{ $above }}. Left half of a field: as predicted; right half, empty: dab your own there, on this paper.</p>
+    <table>
+        <tr><th class="mix small">beneath \ over</th>@foreach ($pencils as $p)<th class="mix"><span class="number">{{ $p['number'] }}</span></th>@endforeach</tr>
+        @foreach ($pairs as $i => $row)
+            <tr>
+                <th class="mix"><span class="number">{{ $pencils[$i]['number'] }}</span></th>
+                @foreach ($row as $cell)<td class="mix"><img src="{{ $cell['dab'] }}" alt="{{ $cell['words'] }}"></td>@endforeach
+            </tr>
+        @endforeach
+    </table>
+    @if ($orders !== [])
+        <h2>All three, in every order from the paper up, each {{ $above }}</h2>
+        <table><tr>
+            @foreach ($orders as $o)<td class="order">{{ implode(', ', $o['numbers']) }}<br><img src="{{ $o['dab'] }}" alt="{{ $o['words'] }}"></td>@endforeach
+        </tr></table>
+    @endif
+</body>
+</html>
