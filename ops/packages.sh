@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # Installs what the project needs and does not have yet: Debian's packages, PHP packages, npm packages, the built front end.
-# Usage: ops/packages.sh [php|all]
+# Usage: ops/packages.sh [php|all|test]
 set -euo pipefail
 . "$(dirname "${BASH_SOURCE[0]}")/common.sh"
 cd "$root"
@@ -8,6 +8,8 @@ want=${1:-all}
 
 php_packages=(php8.2-cli php8.2-mysql php8.2-gd php8.2-imagick php8.2-zip php8.2-bcmath php8.2-curl php8.2-opcache php8.2-intl php8.2-mbstring php8.2-xml icc-profiles-free)
 system_packages=("${php_packages[@]}" php8.2-fpm php8.2-apcu mariadb-server nginx-light chromium poppler-utils composer unzip)
+# An independent reader and writer of measurement text, which only the tests compare with.
+test_packages=(argyll)
 
 install_debian() {
   local missing=() p
@@ -74,7 +76,7 @@ if [ "$want" = php ]; then
   install_debian "${php_packages[@]}" composer unzip
   install_php
 else
-  install_debian "${system_packages[@]}"
+  install_debian "${system_packages[@]}" $([ "$want" != test ] || echo "${test_packages[@]}")
   install_php
   install_node
 fi

@@ -72,17 +72,21 @@ final class Cgats
      */
     public static function writeSpectral(string $title, array $records): string
     {
-        $fields = array_map(static fn (int $nm): string => "SPECTRAL_NM$nm", range(Observer::FIRST_NM, Observer::FIRST_NM + 10 * (Observer::BANDS - 1), 10));
+        $last = Observer::FIRST_NM + Observer::STEP_NM * (Observer::BANDS - 1);
+        $fields = array_map(static fn (int $nm): string => "SPEC_$nm", range(Observer::FIRST_NM, $last, Observer::STEP_NM));
+        // What readers ask for beside the columns themselves.
+        $keywords = ['SPECTRAL_BANDS' => Observer::BANDS, 'SPECTRAL_START_NM' => Observer::FIRST_NM, 'SPECTRAL_END_NM' => $last, 'SPECTRAL_NORM' => 100];
         $percent = static fn (float $r): float => 100 * $r;
 
-        return self::table($title, $fields, array_map(static fn (PencilRecord $r): array => [$r, ...array_map($percent, array_values(SmoothestReflectance::ofHex($r->heavy)))], $records));
+        return self::table($title, $fields, array_map(static fn (PencilRecord $r): array => [$r, ...array_map($percent, array_values(SmoothestReflectance::ofHex($r->heavy)))], $records), $keywords);
     }
 
     /**
      * @param  list<string>  $fields
      * @param  list<array{0: PencilRecord}|list<mixed>>  $samples  a pencil and its figures
+     * @param  array<string, int>  $keywords
      */
-    private static function table(string $title, array $fields, array $samples): string
+    private static function table(string $title, array $fields, array $samples, array $keywords = []): string
     {
         $quoted = static fn (string $s): string => '"'.str_replace(['"', "\r", "\n"], ["'", ' ', ' '], $s).'"';
         $rows = array_map(static function (array $sample) use ($quoted): string {
@@ -92,7 +96,8 @@ final class Cgats
         }, $samples);
 
         return implode("\n", [
-            'CGATS.17', '', 'ORIGINATOR "Knotty Prism"', 'DESCRIPTOR '.$quoted($title), ...array_map(static fn (string $f): string => 'KEYWORD "'.$f.'"', array_values(array_diff(['SAMPLE_NAME', ...$fields], self::LAB))),
+            'CGATS.17', '', 'ORIGINATOR "Knotty Prism"', 'DESCRIPTOR '.$quoted($title), ...array_map(static fn (string $f): string => 'KEYWORD "'.$f.'"', array_values(array_diff(['SAMPLE_NAME', ...array_keys($keywords), ...$fields], self::LAB))),
+            ...array_map(static fn (string $k, int $v): string => "$k \"$v\"", array_keys($keywords), $keywords),
             '', 'NUMBER_OF_FIELDS '.(2 + count($fields)), 'BEGIN_DATA_FORMAT', implode(' ', ['SAMPLE_ID', 'SAMPLE_NAME', ...$fields]), 'END_DATA_FORMAT', '',
             'NUMBER_OF_SETS '.count($rows), 'BEGIN_DATA', ...$rows, 'END_DATA', '',
         ]);
