@@ -14,6 +14,7 @@ use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalents;
 use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\Threes;
 use KnottyPrism\Core\Medium\Paper;
@@ -48,15 +49,19 @@ final class DrawerDesk
     }
 
     /**
-     * The pencils at hand, or with a line's name all of that line, owned or not; each with what is noted of its stock now.
+     * The pencils at hand, or those wanted, or with a line's name all of that line, owned or not; each with what is noted of its stock now.
      *
      * @return array<string, mixed>
      */
-    public function tray(User $user, string $order, ?string $line = null): array
+    public function tray(User $user, string $order, ?string $line = null, bool $wanted = false): array
     {
+        // Counted first: what is fitted while the tray is laid is not in it yet, and must be asked for again.
+        $unfitted = $this->drawers->unfitted($user);
+        $notes = $this->drawers->stock($user);
+        $wish = $wanted ? array_keys(array_filter($notes, static fn (StockNote $n): bool => $n->state === Stock::Wanted)) : null;
         /** @var array<string, mixed> $tray */
-        $tray = Cache::store('looks')->remember($this->key('tray', $user, $order, $line ?? '*owned'), self::KEPT_SECONDS, function () use ($user, $order, $line): array {
-            $from = $line === null ? $this->drawers->drawerOf($user)->pencils : array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => $p->record->line === $line);
+        $tray = Cache::store('looks')->remember($this->key('tray', $user, $order, $line ?? '*owned', json_encode($wish, JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, function () use ($user, $order, $line, $wish): array {
+            $from = $line === null && $wish === null ? $this->drawers->drawerOf($user)->pencils : array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => $wish === null ? $p->record->line === $line : in_array($p->id(), $wish, true));
             $laid = DrawerOrder::of(array_slice(array_values(array_filter($from, static fn (Pencil $p): bool => ! $p->isBlender())), 0, self::MOST_LAID), $order);
             $drawer = DrawerPresenter::drawer($laid, new Balance($laid->portraits));
 
@@ -68,14 +73,14 @@ final class DrawerDesk
             ];
         });
         $stock = [];
-        foreach ($this->drawers->stock($user) as $id => $note) {
+        foreach ($notes as $id => $note) {
             $stock[$id] = DrawerPresenter::stock($note);
         }
         foreach ($tray['pencils'] as $i => $pencil) {
             $tray['pencils'][$i]['stock'] = $stock[$pencil['id']] ?? DrawerPresenter::stock(new StockNote);
         }
 
-        return [...$tray, 'unfitted' => $this->drawers->unfitted($user)];
+        return [...$tray, 'unfitted' => $unfitted];
     }
 
     /** @return array<string, mixed> one pencil, owned or not, on a paper */

@@ -29,6 +29,9 @@ final class StockDesk
         if (array_key_exists('lengthLeft', $change)) {
             $is = $change['lengthLeft'] === null ? new StockNote($is->state, null, $is->discontinued, $is->formerly, $is->notes) : $is->withLength($change['lengthLeft']);
         }
+        if ($is == $was) {
+            return $row;
+        }
         DB::transaction(fn () => $this->history->during($user, "note on $row->number", [$row], static function () use ($row, $was, $is): array {
             $row->update(PencilRow::columnsOfStock($is));
             // What is shorter than before was used up; the first length is measured against a whole pencil.

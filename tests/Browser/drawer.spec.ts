@@ -1,25 +1,62 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 
-const pencil = (page: Page) => page.getByTestId('pencil');
-const slots = (page: Page) => page.getByRole('list', { name: 'Pencils in the drawer' }).getByRole('button');
+const pencil = (page: Page): Locator => page.getByTestId('pencil');
+const slots = (page: Page): Locator => page.getByRole('list', { name: 'Pencils in the drawer' }).getByRole('button');
+const find = (page: Page): Locator => page.getByLabel('Find a pencil by number, name or family');
+const undo = (page: Page): Locator => page.getByRole('button', { name: /^Undo:/ });
+
+const beside = (page: Page, what: string): Promise<void> =>
+    page.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText(what, { exact: true }).click();
 
 async function open(page: Page): Promise<void> {
     await page.goto('/drawer');
     await expect(slots(page)).toHaveCount(24);
+    await beside(page, 'Pencil');
     await expect(pencil(page)).toContainText('What works with it');
 }
 
-test('a pencil is found in two keystrokes and read in words, in another order and on another paper', async ({ page }) => {
+async function serious(page: Page): Promise<string[]> {
+    const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+    return found.violations
+        .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+        .map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`);
+}
+
+async function chooseFile(page: Page, name: string, content: string): Promise<void> {
+    const path = join(mkdtempSync(join(tmpdir(), 'kp-')), name);
+    writeFileSync(path, content);
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Choose a drawer file' }).click();
+    await (await chooser).setFiles(path);
+}
+
+/** A new account with an empty drawer. */
+async function newAccount(page: Page): Promise<void> {
+    await page.goto('/drawer');
+    await page.getByRole('button', { name: 'Sign out Demo' }).click();
+    await page.getByText('New account').click();
+    await page.getByLabel('Your name').fill('Ebb');
+    await page.getByLabel('E-mail address').fill(`drawer${Date.now()}@example.org`);
+    await page.getByLabel(/^Password/).fill('long enough 10');
+    await page.getByRole('button', { name: 'Open the account' }).click();
+    await expect(page.getByText('Start with the photo you want to draw from')).toBeVisible();
+    await page.goto('/drawer');
+}
+
+test('a pencil is found in two keystrokes, without a click, and read in words, in another order and on another paper', async ({ page }) => {
     await open(page);
-    const field = page.getByLabel('Find a pencil by number, name or family');
-    await field.pressSequentially('70');
+    await page.keyboard.press('7');
+    await page.keyboard.press('0');
     await expect(page.getByText('1 found')).toBeVisible();
     await expect(pencil(page).getByRole('heading', { level: 2 }).first()).toContainText('703');
     await expect(pencil(page)).toContainText(/Value 5 of 9, middle, clear green/);
-    await field.fill('violet');
+    await find(page).fill('violet');
     await expect(page.getByText(/^\d+ found/)).toBeVisible();
-    await field.fill('');
+    await find(page).fill('');
     await page.getByRole('radiogroup', { name: 'Order of the drawer' }).getByText('Number').click();
     await expect(slots(page).first()).toHaveAccessibleName(/^F59/);
     await page.getByRole('radiogroup', { name: 'Order of the drawer' }).getByText('Gradual').click();
@@ -30,19 +67,197 @@ test('a pencil is found in two keystrokes and read in words, in another order an
     await expect(pencil(page)).toBeVisible();
 });
 
-test('the drawer is walked by keyboard, has no serious accessibility faults, and fits the screen', async ({ page }) => {
+test('the drawer is worked by keyboard alone: walked, noted, undone', async ({ page }) => {
     await open(page);
     await slots(page).first().focus();
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('ArrowDown');
     const name = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
     await page.keyboard.press('Enter');
-    await expect(pencil(page).getByRole('heading', { level: 2 }).first()).toContainText(name.split(' ')[0] ?? '');
-    const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
-    expect(
-        found.violations
-            .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-            .map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`),
-    ).toEqual([]);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(1280);
+    const number = name.split(' ')[0] ?? '';
+    await expect(pencil(page).getByRole('heading', { level: 2 }).first()).toContainText(number);
+    await page.getByRole('button', { name: 'Notes' }).focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Tab');
+    await expect(page.getByLabel('Length left, mm')).toBeFocused();
+    await page.keyboard.type('45');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('130 mm used so far')).toBeVisible();
+    await expect(slots(page).filter({ hasText: number })).toHaveAccessibleName(/, low/);
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('99x; Brine');
+    await page.keyboard.press('Enter');
+    await expect(undo(page)).toHaveAccessibleName(`Undo: note on ${number}`);
+    await find(page).focus();
+    await page.keyboard.type('99x');
+    await expect(page.getByText('1 found')).toBeVisible();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.press('Backspace');
+    await page.getByLabel('Length left, mm').focus();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('900');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: 'between 0 and 175' })).toBeVisible();
+    for (let i = 0; i < 2; i++) {
+        const undone = page.waitForResponse((r) => r.url().endsWith('/drawer/undo') && r.ok());
+        await undo(page).focus();
+        await page.keyboard.press('Enter');
+        await undone;
+    }
+    await expect(slots(page).filter({ hasText: number })).not.toHaveAccessibleName(/, low/);
+});
+
+test('what it reaches, what stands in for a pencil, mixes both ways round and two lines side by side; all of it to print', async ({
+    page,
+}) => {
+    await open(page);
+    await find(page).fill('624');
+    await expect(pencil(page).getByRole('heading', { level: 2 }).first()).toContainText('624');
+    await page.getByRole('button', { name: 'Mix it from the owned ones' }).click();
+    await expect(page.getByText(/^heavy: ΔE00/)).toBeVisible({ timeout: 30_000 });
+    await find(page).fill('');
+    const pdf = async (address: string | null) => {
+        const answer = await page.request.get(address ?? '');
+        expect(answer.headers()['content-type']).toBe('application/pdf');
+    };
+
+    await beside(page, 'Balance');
+    await expect(page.getByText(/% of what all the pencils known here reach together/)).toBeVisible({ timeout: 30_000 });
+    await page
+        .getByRole('button', { name: /^Want / })
+        .first()
+        .click();
+    await page.getByRole('combobox', { name: 'Which pencils' }).selectOption('wanted');
+    await expect(slots(page)).toHaveCount(1);
+    await undo(page).click();
+    await expect(page.getByText('No pencil is noted as wanted.')).toBeVisible();
+    await page.getByRole('combobox', { name: 'Which pencils' }).selectOption('owned');
+    await page.getByRole('combobox', { name: 'Purchases for the study' }).selectOption({ label: 'Low water' });
+    await expect(page.getByText(/planned colours/)).toBeVisible();
+
+    await beside(page, 'Mixes');
+    const chart = page.getByRole('table', { name: /^Mixing chart/ });
+    await expect(chart.getByRole('row')).toHaveCount(6);
+    for (let left = 5; left > 0; left--) {
+        await expect(page.locator('button[aria-pressed="true"]')).toHaveCount(left);
+        await page.locator('button[aria-pressed="true"]').first().click();
+    }
+    await expect(page.getByText('Two pencils or more make a chart.')).toBeVisible();
+    for (const number of ['624', '661', '604']) {
+        await slots(page).filter({ hasText: number }).click();
+    }
+    await expect(chart.getByRole('row')).toHaveCount(4);
+    const over = (await chart.getByRole('img', { name: /^661 over 604/ }).getAttribute('aria-label')) ?? '';
+    const under = (await chart.getByRole('img', { name: /^604 over 661/ }).getAttribute('aria-label')) ?? '';
+    expect(over.split(': ')[1]).not.toBe(under.split(': ')[1]);
+    await expect(page.getByText('All three, from the paper up')).toBeVisible();
+    expect(await serious(page)).toEqual([]);
+    await pdf(await page.getByRole('link', { name: 'Print with boxes to fill in' }).getAttribute('href'));
+
+    await beside(page, 'Lines');
+    await expect(page.getByText(/^\d+ of 47 have a near match/)).toBeVisible();
+    await expect(page.getByText(/^no near match; least far/).first()).toBeVisible();
+    expect(await serious(page)).toEqual([]);
+    await pdf(await page.getByRole('link', { name: 'Print the table' }).getAttribute('href'));
+    await pdf('/api/drawer/map.pdf?order=gradual&rows=2&slots=12');
+    await beside(page, 'In and out');
+    await page.getByLabel('rows').fill('0');
+    await page.getByRole('button', { name: 'Print the map' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'between 1 and 20' })).toBeVisible();
+    await page.getByLabel('rows').fill('2');
+});
+
+test('a file is looked at, taken in, added to by number, saved and undone', async ({ page }) => {
+    await newAccount(page);
+    await beside(page, 'In and out');
+    await chooseFile(page, 'list.csv', 'price,colour\n1,2\n');
+    await expect(page.getByRole('alert').filter({ hasText: 'Row 1 must name the columns' })).toBeVisible();
+
+    await chooseFile(page, 'drawer.csv', 'number,heavy,name\n1,#c03028,Hull\n2,#f0d020,\n2,#f0d020,Buoy\n3,chestnut,Rope\n4,#2850a0,Sea\n');
+    await expect(page.getByText('3 new, 0 changed, 0 as they are.')).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Problems' })).toContainText('row 5, column heavy');
+    await expect(page.getByRole('list', { name: 'Rows of one pencil' })).toContainText('2 is in rows 3, 4');
+    await page.getByLabel('Rows of one pencil:').selectOption('first');
+    await expect(page.getByRole('list', { name: 'Pencils that would change' })).not.toContainText('Buoy');
+    await page.getByLabel('Rows of one pencil:').selectOption('merge');
+    await expect(page.getByRole('list', { name: 'Pencils that would change' })).toContainText('Buoy');
+    expect(await serious(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Take in 3' }).click();
+    await expect(page.getByText('3 pencils were taken in.')).toBeVisible();
+    await expect(slots(page)).toHaveCount(3);
+
+    await page.getByLabel('Numbers').fill('1-2');
+    await page.getByRole('combobox', { name: 'are' }).selectOption('not owned');
+    await page.getByRole('button', { name: 'Note them' }).click();
+    await expect(slots(page)).toHaveCount(1);
+    await page.getByLabel('Numbers').fill('7-9');
+    await page.getByRole('button', { name: 'Note them' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'has no number in "7-9"' })).toBeVisible();
+
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Save as CSV' }).click();
+    const saved = readFileSync(await (await download).path(), 'utf8');
+    expect(saved).toContain('Hull');
+    // The same file again changes nothing.
+    await chooseFile(page, 'again.csv', saved);
+    await expect(page.getByText('0 new, 0 changed, 3 as they are.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Nothing to take in' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Leave it' }).click();
+
+    await undo(page).click();
+    await expect(slots(page)).toHaveCount(3);
+    await undo(page).click();
+    await expect(page.getByText('The drawer is empty. Bring in a file')).toBeVisible();
+});
+
+test('a drawer of 240 pencils is found in and walked through without waiting', async ({ page }) => {
+    await newAccount(page);
+    const rows = [...Array(240).keys()].map(
+        (i) => `${100 + i},#${((i * 70001 + 4241) & 0xffffff).toString(16).padStart(6, '0')},Colour ${i}`,
+    );
+    await beside(page, 'In and out');
+    await chooseFile(page, 'large.csv', `number,heavy,name\n${rows.join('\n')}\n`);
+    await page.getByRole('button', { name: 'Take in 240' }).click();
+    await expect(page.getByText('240 pencils were taken in.')).toBeVisible();
+    await page.getByRole('radiogroup', { name: 'Order of the drawer' }).getByText('Number').click();
+    await expect(slots(page)).toHaveCount(240, { timeout: 50_000 });
+    await beside(page, 'Pencil');
+    await find(page).fill('33');
+    await expect(page.getByText(/^\d\d found/)).toBeVisible();
+    await expect(pencil(page).getByRole('heading', { level: 2 }).first()).toContainText('330');
+});
+
+test.describe('by touch, on a tablet', () => {
+    test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+
+    test('a pencil is tapped, noted and undone; everything to tap is large enough', async ({ page }) => {
+        await page.goto('/drawer');
+        await expect(slots(page)).toHaveCount(24);
+        await page.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText('Pencil', { exact: true }).tap();
+        await slots(page).nth(5).tap();
+        await expect(slots(page).nth(5)).toHaveAttribute('aria-pressed', 'true');
+        await page.getByRole('radiogroup', { name: 'Stock' }).getByText('Low', { exact: true }).tap();
+        await expect(slots(page).nth(5)).toHaveAccessibleName(/, low/);
+        await undo(page).tap();
+        await expect(slots(page).nth(5)).not.toHaveAccessibleName(/, low/);
+        const small = await page.evaluate(() =>
+            [...document.querySelectorAll('button, a, select, input, [role="radio"]')]
+                .filter((e) => e.getClientRects().length > 0 && !e.closest('label'))
+                .map((e) => ({ h: e.getBoundingClientRect().height, t: e.textContent }))
+                .filter(({ h }) => h > 1 && h < 44)
+                .map(({ h, t }) => `${t} ${h}`),
+        );
+        expect(small).toEqual([]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(820);
+    });
+});
+
+test('has no serious accessibility faults beside any of its columns, and fits the screen', async ({ page }) => {
+    await open(page);
+    for (const what of ['Pencil', 'Balance', 'In and out']) {
+        await beside(page, what);
+        await page.waitForTimeout(300);
+        expect(await serious(page)).toEqual([]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(1280);
+    }
 });

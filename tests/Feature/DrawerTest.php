@@ -101,6 +101,8 @@ it('keeps what is left, what is wanted and what a pencil was called, and undoes 
     $fingerprint = app(App\Services\DrawerKeeper::class)->fingerprint($user);
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/624', 'lengthLeft' => 100])->assertNoContent();
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/624', 'lengthLeft' => 40, 'formerly' => ['12']])->assertNoContent();
+    // Said twice, as leaving a field after Enter does, it is noted once.
+    $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/624', 'lengthLeft' => 40, 'formerly' => ['12']])->assertNoContent();
     expect($stock()['stock']['words'])->toBe('running low, 40 mm left; used to be 12')->and($stock()['usedMm'])->toEqual(135)->and($stock()['usedTimes'])->toBe(2)
         // A note changes no recipe.
         ->and(app(App\Services\DrawerKeeper::class)->fingerprint($user))->toBe($fingerprint);

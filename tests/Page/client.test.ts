@@ -42,6 +42,23 @@ describe('asking the application', () => {
         expect(fetch.mock.calls[0]?.[1]?.headers).not.toHaveProperty('Content-Type');
     });
 
+    it('renews a token that belongs to a session which is over, once, and asks again', async () => {
+        const stale = { type: 'about:blank', title: 'Old page', status: 419, detail: 'Reload the page and try again.' };
+        const page = new Response('<html><head><meta name="csrf-token" content="a-new-token"></head></html>');
+        fetch
+            .mockResolvedValueOnce(answer(419, stale))
+            .mockResolvedValueOnce(page)
+            .mockResolvedValueOnce(answer(200, { ok: 1 }));
+        expect(await ask('/accounts', { method: 'POST', json: {} })).toEqual({ ok: 1 });
+        expect(fetch.mock.calls[2]?.[1]?.headers).toMatchObject({ 'X-CSRF-TOKEN': 'a-new-token' });
+        // The same token again would be refused again.
+        fetch
+            .mockResolvedValueOnce(answer(419, stale))
+            .mockResolvedValueOnce(new Response('<meta name="csrf-token" content="a-new-token">'));
+        expect(await caught(ask('/accounts', { method: 'POST', json: {} }))).toMatchObject({ status: 419 });
+        expect(fetch).toHaveBeenCalledTimes(5);
+    });
+
     it('takes an empty answer for what it is', async () => {
         fetch.mockResolvedValue(new Response(null, { status: 204 }));
         expect(await ask('/sign-out', { method: 'POST' })).toBeUndefined();

@@ -1,14 +1,29 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import type { ReactNode } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { PencilPortrait, TrayPencil } from '../../resources/ts/api/types';
-import { isMeant, neighbourOf } from '../../resources/ts/drawer/drawerState';
+import type { PencilPortrait, Stock, TrayPencil } from '../../resources/ts/api/types';
+import { isMeant, likeliest, neighbourOf, spread } from '../../resources/ts/drawer/drawerState';
 import { PencilView } from '../../resources/ts/drawer/PencilView';
 import { TrayView } from '../../resources/ts/drawer/TrayView';
 import { pass, spot } from './examples';
 
 afterEach(cleanup);
 
-const pencil = (number: string, name: string): TrayPencil => ({
+const wrapper = ({ children }: { children: ReactNode }) => <QueryClientProvider client={new QueryClient()}>{children}</QueryClientProvider>;
+
+const stock: Stock = {
+    state: 'owned',
+    owned: true,
+    lengthLeft: null,
+    discontinued: false,
+    formerly: [],
+    notes: '',
+    words: 'owned',
+};
+
+const pencil = (number: string, name: string, noted: Partial<Stock> = {}): TrayPencil => ({
+    stock: { ...stock, ...noted },
     id: `Slipway/${number}`,
     line: 'Slipway',
     number,
@@ -27,6 +42,21 @@ describe('finding a pencil', () => {
         expect(['04', '71', 'blue'].map((t) => isMeant(rope, t))).not.toContain(true);
     });
 
+    it('finds it by the number and the name it had before, and says so', () => {
+        const renamed = pencil('704', 'Old rope green', { state: 'low', formerly: ['12b', 'Kelp'] });
+        expect(['12', '12b', 'kel'].map((t) => isMeant(renamed, t))).not.toContain(false);
+        expect(isMeant(renamed, '2b3')).toBe(false);
+        expect(likeliest([renamed, pencil('12', 'Kelp two')], '12')?.number).toBe('12');
+        render(<TrayView pencils={[renamed]} chosen={[]} isMeant={() => true} onChosen={vi.fn()} />);
+        expect(screen.getByRole('button', { name: /low, used to be 12b and Kelp$/ }).textContent).toContain('low');
+    });
+
+    it('takes some of a list, evenly spread', () => {
+        expect(spread([0, 1, 2, 3, 4, 5, 6, 7, 8, 9], 5)).toEqual([0, 2, 4, 6, 8]);
+        expect(spread(['a', 'b'], 5)).toEqual(['a', 'b']);
+        expect(spread([...Array(24).keys()], 5)).toHaveLength(5);
+    });
+
     it('walks by arrows along rows and stays at the ends', () => {
         expect(neighbourOf(4, 'ArrowRight', 24, 11)).toBe(5);
         expect(neighbourOf(4, 'ArrowDown', 24, 11)).toBe(15);
@@ -40,7 +70,7 @@ describe('finding a pencil', () => {
         const { container } = render(
             <TrayView
                 pencils={[pencil('704', 'Old rope green'), pencil('711', 'Dry reed')]}
-                chosen="Slipway/711"
+                chosen={['Slipway/711']}
                 isMeant={(p) => p.number === '704'}
                 onChosen={onChosen}
             />,
@@ -60,6 +90,14 @@ describe('a pencil', () => {
     const portrait: PencilPortrait = {
         ...pencil('704', 'Old rope green'),
         owned: false,
+        usedMm: 0,
+        usedTimes: 0,
+        brightener: null,
+        ring: {
+            families: [...Array(18).keys()].map((i) => (i % 3 === 1 ? `base ${i}` : `base ${i}, leaning on`)),
+            place: 9,
+            words: 'green, leaning yellow',
+        },
         families: ['green', 'yellow'],
         hiding: 0.371,
         hidingWords: 'half hides what lies beneath',
@@ -76,7 +114,7 @@ describe('a pencil', () => {
 
     it('says what was measured and what is assumed, and is honest when nothing is near', () => {
         const onChosen = vi.fn();
-        render(<PencilView pencil={portrait} fault={null} paper="white medium" onChosen={onChosen} />);
+        render(<PencilView pencil={portrait} fault={null} paper="white medium" onChosen={onChosen} onNote={vi.fn()} />, { wrapper });
         const text = screen.getByTestId('pencil').textContent;
         expect(text).toContain('not owned');
         expect(text).toContain('Assumed, not measured: scattering.');
@@ -87,11 +125,28 @@ describe('a pencil', () => {
         expect(onChosen).toHaveBeenCalledWith('Slipway/653');
     });
 
+    it('takes notes of its stock, and keeps what is written only on leaving or Enter', () => {
+        const onNote = vi.fn();
+        render(<PencilView pencil={portrait} fault={null} paper="white medium" onChosen={vi.fn()} onNote={onNote} />, { wrapper });
+        fireEvent.click(screen.getByRole('radio', { name: 'Wanted' }));
+        expect(onNote).toHaveBeenLastCalledWith({ id: 'Slipway/704', stock: 'wanted' });
+        fireEvent.click(screen.getByRole('button', { name: 'Notes' }));
+        const length = screen.getByLabelText('Length left, mm');
+        fireEvent.change(length, { target: { value: '62,5' } });
+        expect(onNote).toHaveBeenCalledTimes(1);
+        fireEvent.keyDown(length, { key: 'Enter' });
+        expect(onNote).toHaveBeenLastCalledWith({ id: 'Slipway/704', lengthLeft: 62.5 });
+        const former = screen.getByLabelText('Used to be');
+        fireEvent.change(former, { target: { value: '12; Kelp ; ' } });
+        fireEvent.blur(former);
+        expect(onNote).toHaveBeenLastCalledWith({ id: 'Slipway/704', formerly: ['12', 'Kelp'] });
+    });
+
     it('is asked for when none is chosen, and says what went wrong', () => {
-        render(<PencilView pencil={undefined} fault={null} paper="white medium" onChosen={vi.fn()} />);
+        render(<PencilView pencil={undefined} fault={null} paper="white medium" onChosen={vi.fn()} onNote={vi.fn()} />);
         expect(screen.getByText(/^Choose a pencil/)).toBeTruthy();
         cleanup();
-        render(<PencilView pencil={undefined} fault="There is no such pencil." paper="white medium" onChosen={vi.fn()} />);
+        render(<PencilView pencil={undefined} fault="There is no such pencil." paper="white medium" onChosen={vi.fn()} onNote={vi.fn()} />);
         expect(screen.getByText('There is no such pencil.')).toBeTruthy();
     });
 });

@@ -33,10 +33,10 @@ final class DrawerController extends Controller
     /** The pencils as they lie, in an order. */
     public function tray(Request $request, DrawerDesk $desk): JsonResponse
     {
-        $request->validate(['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)], 'line' => ['sometimes', 'nullable', 'string', 'max:80']]);
+        $request->validate(['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)], 'line' => ['sometimes', 'nullable', 'string', 'max:80'], 'wanted' => ['sometimes', 'boolean']]);
         $line = $request->has('line') ? (string) $request->string('line') : null;
 
-        return new JsonResponse($desk->tray($this->user($request), (string) $request->string('order', 'gradual'), $line));
+        return new JsonResponse($desk->tray($this->user($request), (string) $request->string('order', 'gradual'), $line, $request->boolean('wanted')));
     }
 
     public function pencil(Request $request, DrawerDesk $desk): JsonResponse

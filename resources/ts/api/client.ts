@@ -27,8 +27,35 @@ interface Options {
     signal?: AbortSignal;
 }
 
+/** The answer to a token that belongs to a session which is over. */
+const STALE = 419;
+
 /** Asks the application and returns its answer; every refusal is thrown as {@link RequestFailed}. */
-export async function ask<T>(path: string, { method = 'GET', json, form, signal }: Options = {}): Promise<T> {
+export async function ask<T>(path: string, options: Options = {}): Promise<T> {
+    try {
+        return await askOnce<T>(path, options);
+    } catch (error) {
+        // A page left open for long, or one that came while signing out was under way, holds an old token; it need not be reloaded for that.
+        if (error instanceof RequestFailed && error.status === STALE && (await renewToken())) {
+            return askOnce<T>(path, options);
+        }
+        throw error;
+    }
+}
+
+/** Puts the present session's token in the page; false where there is none to be had. */
+async function renewToken(): Promise<boolean> {
+    const page = await fetch(window.location.pathname, { headers: { Accept: 'text/html' }, credentials: 'same-origin' }).catch(() => null);
+    const token = /<meta name="csrf-token" content="([^"]+)"/.exec((await page?.text()) ?? '')?.[1];
+    const meta = document.querySelector<HTMLMetaElement>('meta[name="csrf-token"]');
+    if (token === undefined || meta === null || token === meta.content) {
+        return false;
+    }
+    meta.content = token;
+    return true;
+}
+
+async function askOnce<T>(path: string, { method = 'GET', json, form, signal }: Options): Promise<T> {
     const headers: Record<string, string> = { Accept: 'application/json', 'X-CSRF-TOKEN': csrfToken() };
     if (json !== undefined) {
         headers['Content-Type'] = 'application/json';

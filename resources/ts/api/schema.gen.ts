@@ -1312,6 +1312,7 @@ export interface operations {
             query?: {
                 order?: "gradual" | "number" | "value" | "family";
                 line?: string;
+                wanted?: "1";
             };
             header?: never;
             path?: never;

@@ -1,15 +1,31 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { RequestFailed, sentenceOf } from '../api/client';
-import type { Tray } from '../api/types';
 import { useStudies } from '../photo/queries';
 import { TopBar } from '../photo/TopBar';
-import { NativeSelect, TextInput, WordChoice } from '../ui/controls';
+import { NativeSelect, TextInput, WordButton, WordChoice } from '../ui/controls';
 import { GrainProvider } from '../ui/grain';
 import { Notice } from '../ui/Notice';
-import { isMeant, rememberedOrder, rememberedPencil, rememberOrder, rememberPencil } from './drawerState';
+import { BalanceView, DrawerFacts } from './BalanceView';
+import {
+    beginsSearch,
+    isMeant,
+    likeliest,
+    remember,
+    rememberedBeside,
+    rememberedMix,
+    rememberedOrder,
+    rememberedPencil,
+    rememberedShown,
+    shownKey,
+    shownOf,
+    spread,
+} from './drawerState';
+import { FilesView } from './FilesView';
+import { LinesView } from './LinesView';
+import { MixView } from './MixView';
 import { PencilView } from './PencilView';
-import { usePencil, useTray, type OrderKind } from './queries';
+import { useLines, usePencil, useStockChanges, useTray, type OrderKind } from './queries';
 import { TrayView } from './TrayView';
 
 const Page = styled.div`
@@ -21,9 +37,18 @@ const Page = styled.div`
 const Two = styled.main`
     flex: 1;
     display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(480px, 40%);
+    grid-template-columns: minmax(0, 1fr) minmax(520px, 42%);
     @media (max-width: 1099px) {
         grid-template-columns: minmax(0, 1fr);
+    }
+`;
+
+const Beside = styled.div`
+    border-left: 1.5px solid var(--strong-line);
+    min-width: 0;
+    @media (max-width: 1099px) {
+        border-left: 0;
+        border-top: 1.5px solid var(--strong-line);
     }
 `;
 
@@ -33,21 +58,12 @@ const Tools = styled.div`
     align-items: center;
     gap: 0 14px;
     padding: 4px 12px;
+    border-bottom: 1px solid var(--line);
     & input {
-        width: 170px;
+        width: 150px;
     }
-`;
-
-const Facts = styled.div`
-    padding: 4px 16px 12px;
-    border-top: 1.5px solid var(--strong-line);
-    margin: 0 0 0;
-    font-size: 13px;
-    & p {
-        padding-top: 4px;
-    }
-    & b {
-        font-weight: 700;
+    & .end {
+        margin-left: auto;
     }
 `;
 
@@ -58,110 +74,185 @@ const ORDERS = [
     { value: 'family', label: 'Family' },
 ] as const;
 
-/** The place "Drawer": the pencils as they lie, found in two keystrokes, and what each of them is. */
+const BESIDE = [
+    { value: 'pencil', label: 'Pencil' },
+    { value: 'balance', label: 'Balance' },
+    { value: 'mixes', label: 'Mixes' },
+    { value: 'lines', label: 'Lines' },
+    { value: 'files', label: 'In and out' },
+] as const;
+
+type BesideName = (typeof BESIDE)[number]['value'];
+
+const MIXED_AT_FIRST = 5;
+const MOST_MIXED = 16;
+
+/** The place "Drawer": the pencils as they lie, found in two keystrokes, and beside them what is asked of one, or of all. */
 export function DrawerPlace() {
     const [fault, setFault] = useState<string | null>(null);
     const [order, setOrder] = useState<OrderKind>(() => ORDERS.find((o) => o.value === rememberedOrder())?.value ?? 'gradual');
+    const [beside, setBeside] = useState<BesideName>(() => BESIDE.find((b) => b.value === rememberedBeside())?.value ?? 'pencil');
+    const [shown, setShown] = useState(rememberedShown);
     const [typed, setTyped] = useState('');
     const [wanted, setWanted] = useState<string | null>(() => rememberedPencil());
+    const [mixed, setMixed] = useState<string[] | null>(rememberedMix);
     const [paper, setPaper] = useState('white medium');
+    const search = useRef<HTMLInputElement>(null);
     const studies = useStudies();
-    const tray = useTray(order);
+    const lines = useLines();
+    const tray = useTray(order, shown);
     const pencils = tray.data?.pencils ?? [];
     const chosen = wanted ?? pencils[0]?.id ?? null;
-    const pencil = usePencil(chosen, paper);
+    const pencil = usePencil(beside === 'pencil' ? chosen : null, paper);
+    const changes = useStockChanges((error) => setFault(sentenceOf(error)));
+    const mix = mixed ?? spread(pencils, MIXED_AT_FIRST).map((p) => p.id);
+    const papers = studies.data?.papers ?? [paper];
+    const knowsNone = lines.data?.lines.length === 0;
 
-    useEffect(() => rememberOrder(order), [order]);
+    useEffect(() => remember('order', order), [order]);
+    useEffect(() => remember('beside', beside), [beside]);
+    useEffect(() => remember('shown', shownKey(shown)), [shown]);
     useEffect(() => {
         if (tray.error instanceof RequestFailed && tray.error.status === 401) {
             window.location.assign('/sign-in');
         }
     }, [tray.error]);
-    const choose = (id: string) => {
-        rememberPencil(id);
+    useEffect(() => {
+        // A number typed anywhere is looked for.
+        const onKey = (event: KeyboardEvent) => beginsSearch(event) && search.current?.focus();
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, []);
+    const show = (id: string) => {
+        remember('chosen', id);
         setWanted(id);
+    };
+    const choose = (id: string) => {
+        if (beside !== 'mixes') {
+            show(id);
+            return;
+        }
+        const next = mix.includes(id) ? mix.filter((m) => m !== id) : [...mix, id].slice(-MOST_MIXED);
+        remember('mix', next.join('|'));
+        setMixed(next);
+    };
+    const showPencil = (id: string) => {
+        show(id);
+        setBeside('pencil');
     };
     const found = pencils.filter((p) => isMeant(p, typed));
 
     return (
         <GrainProvider>
             <Page>
-                <TopBar
-                    studies={[]}
-                    study={undefined}
-                    papers={[]}
-                    opening={false}
-                    onChoose={() => undefined}
-                    onPaper={() => undefined}
-                    onPhoto={() => undefined}
-                    onFault={setFault}
-                />
+                <TopBar onFault={setFault} />
                 <Notice text={fault} onClose={() => setFault(null)} />
                 <Two>
                     <div>
                         <Tools>
                             <TextInput
+                                ref={search}
                                 type="search"
                                 aria-label="Find a pencil by number, name or family"
                                 placeholder="number or name"
                                 value={typed}
                                 onChange={(e) => {
-                                    setTyped(e.target.value);
-                                    const first =
-                                        e.target.value.trim() === '' ? undefined : pencils.find((p) => isMeant(p, e.target.value));
-                                    if (first !== undefined) {
-                                        choose(first.id);
+                                    const text = e.target.value;
+                                    setTyped(text);
+                                    const first = text.trim() === '' ? undefined : likeliest(pencils, text);
+                                    if (first !== undefined && beside !== 'mixes') {
+                                        show(first.id);
                                     }
                                 }}
                             />
                             <span role="status">{typed.trim() === '' ? `${pencils.length} pencils` : `${found.length} found`}</span>
+                            <NativeSelect
+                                aria-label="Which pencils"
+                                value={shownKey(shown)}
+                                onChange={(e) => setShown(shownOf(e.target.value))}
+                                style={{ maxWidth: 150 }}
+                            >
+                                <option value="owned">owned</option>
+                                <option value="wanted">wanted</option>
+                                {lines.data?.lines.map((l) => (
+                                    <option key={l.line} value={`line:${l.line}`}>
+                                        {l.line === '' ? 'of no line' : `all of ${l.line}`}
+                                    </option>
+                                ))}
+                            </NativeSelect>
                             <WordChoice label="Order of the drawer" value={order} options={ORDERS} onChange={setOrder} />
-                            <label>
-                                Paper{' '}
-                                <NativeSelect value={paper} onChange={(e) => setPaper(e.target.value)}>
-                                    {(studies.data?.papers ?? [paper]).map((p) => (
-                                        <option key={p}>{p}</option>
-                                    ))}
-                                </NativeSelect>
-                            </label>
                         </Tools>
                         {tray.isPending && <p aria-busy="true">Laying the drawer…</p>}
                         {tray.error !== null && <p role="alert">{sentenceOf(tray.error)}</p>}
                         {tray.data !== undefined && pencils.length === 0 && (
-                            <p style={{ padding: 16 }}>The drawer is empty. Bring in a drawer file with “Drawer” above.</p>
+                            <p style={{ padding: 16 }}>
+                                {shown.kind === 'wanted'
+                                    ? 'No pencil is noted as wanted.'
+                                    : knowsNone
+                                      ? 'The drawer is empty. Bring in a file of pencils at the right.'
+                                      : 'No pencil lies here. Choose a line above to say which of it you own, or add numbers at the right.'}
+                            </p>
                         )}
-                        <TrayView pencils={pencils} chosen={chosen} isMeant={(p) => isMeant(p, typed)} onChosen={choose} />
+                        {(tray.data?.unfitted ?? 0) > 0 && (
+                            <p role="status" style={{ padding: '4px 16px' }}>
+                                Fitting {tray.data?.unfitted} pencils to their swatches; they come in as they are done.
+                            </p>
+                        )}
+                        <TrayView
+                            pencils={pencils}
+                            chosen={beside === 'mixes' ? mix : chosen === null ? [] : [chosen]}
+                            isMeant={(p) => isMeant(p, typed)}
+                            onChosen={choose}
+                        />
                         {tray.data !== undefined && pencils.length > 0 && <DrawerFacts tray={tray.data} />}
                     </div>
-                    <PencilView
-                        pencil={chosen === null ? undefined : pencil.data}
-                        fault={pencil.error === null ? null : sentenceOf(pencil.error)}
-                        paper={paper}
-                        onChosen={choose}
-                    />
+                    <Beside>
+                        <Tools>
+                            <WordChoice label="Beside the drawer" value={beside} options={BESIDE} onChange={setBeside} />
+                            <NativeSelect aria-label="Paper" value={paper} onChange={(e) => setPaper(e.target.value)}>
+                                {papers.map((p) => (
+                                    <option key={p}>{p}</option>
+                                ))}
+                            </NativeSelect>
+                            {lines.data?.undoWords != null && (
+                                <span className="end">
+                                    <WordButton
+                                        isPending={changes.undo.isPending}
+                                        aria-label={`Undo: ${lines.data.undoWords}`}
+                                        onPress={() => changes.undo.mutate()}
+                                    >
+                                        Undo
+                                    </WordButton>
+                                </span>
+                            )}
+                        </Tools>
+                        {beside === 'pencil' && (
+                            <PencilView
+                                key={chosen}
+                                pencil={chosen === null ? undefined : pencil.data}
+                                fault={pencil.error === null ? null : sentenceOf(pencil.error)}
+                                paper={paper}
+                                onChosen={show}
+                                onNote={(change) => changes.note.mutate(change)}
+                            />
+                        )}
+                        {beside === 'balance' && tray.data !== undefined && (
+                            <BalanceView
+                                tray={tray.data}
+                                paper={paper}
+                                studies={studies.data?.studies ?? []}
+                                onPencil={showPencil}
+                                onWant={(id) => changes.note.mutate({ id, stock: 'wanted' })}
+                            />
+                        )}
+                        {beside === 'mixes' && <MixView ids={mix} paper={paper} />}
+                        {beside === 'lines' && <LinesView lines={lines.data?.lines ?? []} onPencil={showPencil} />}
+                        {beside === 'files' && (
+                            <FilesView lines={lines.data?.lines ?? []} order={order} range={changes.range} onFault={setFault} />
+                        )}
+                    </Beside>
                 </Two>
             </Page>
         </GrainProvider>
-    );
-}
-
-/** How gradually the pencils lie, and what the drawer lacks or holds twice. */
-function DrawerFacts({ tray }: { tray: Tray }) {
-    const number = (id: string): string => tray.pencils.find((p) => p.id === id)?.number ?? id;
-    return (
-        <Facts aria-label="The drawer as a whole" role="region">
-            <p>
-                From each to the next ΔE00 {tray.meanStepDeltaE00.toFixed(1)} in the mean
-                {tray.largestStep !== null &&
-                    `, at most ${tray.largestStep.deltaE00.toFixed(0)}, from ${number(tray.largestStep.from)} to ${number(tray.largestStep.to)}`}
-                . {tray.balance.words}
-            </p>
-            <p>
-                {tray.gaps.length === 0 ? 'Nothing is missing.' : <b>Missing: {tray.gaps.join(', ')}.</b>}
-                {tray.balance.crowded.length > 0 && ` More than needed: ${tray.balance.crowded.join(', ')}.`}
-                {tray.balance.twins.length > 0 &&
-                    ` Hardly told apart: ${tray.balance.twins.map((t) => `${number(t.one)} and ${number(t.other)}${t.waxAndOil ? ' (wax and oil)' : ''}`).join(', ')}.`}
-            </p>
-        </Facts>
     );
 }

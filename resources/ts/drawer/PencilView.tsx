@@ -1,13 +1,15 @@
 import styled from 'styled-components';
-import type { PencilPortrait } from '../api/types';
+import type { PencilPortrait, StockChange } from '../api/types';
 import { PartHead } from '../ui/Column';
 import { WordButton } from '../ui/controls';
 import { Dab } from '../ui/Dab';
 import { Pressure } from '../ui/Pressure';
+import { FamilyRing } from './FamilyRing';
+import { StandInPart } from './StandInPart';
+import { StockBlock } from './StockBlock';
 
 const Sheet = styled.section`
-    padding: 10px 16px;
-    border-left: 1.5px solid var(--strong-line);
+    padding: 6px 16px;
     min-width: 0;
     & h2.number {
         font-size: 34px;
@@ -22,18 +24,20 @@ const Sheet = styled.section`
         color: var(--soft-ink);
         font-size: 13px;
     }
-    @media (max-width: 1099px) {
-        border-left: 0;
-        border-top: 1.5px solid var(--strong-line);
-    }
+`;
+
+const Head = styled.div`
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
 `;
 
 const Swatches = styled.div`
     display: grid;
     grid-template-columns: repeat(3, 1fr);
-    margin: 8px 0;
+    margin: 6px 0;
     & > div > div {
-        height: 56px;
+        height: 46px;
     }
     & p {
         font-size: 13px;
@@ -51,7 +55,7 @@ const Ladder = styled.table`
     }
     & td {
         padding: 0;
-        height: 30px;
+        height: 26px;
     }
     & thead th {
         width: auto;
@@ -61,7 +65,7 @@ const Ladder = styled.table`
 const Partners = styled.ul`
     display: flex;
     flex-wrap: wrap;
-    gap: 4px 16px;
+    gap: 0 14px;
     margin: 0;
     padding: 0 0 6px;
     list-style: none;
@@ -86,35 +90,42 @@ interface PencilViewProps {
     fault: string | null;
     paper: string;
     onChosen: (id: string) => void;
+    onNote: (change: StockChange) => void;
 }
 
 /** One pencil: its three swatches, what it is in words, its ladder of coats at each pressure, and what works with it. */
-export function PencilView({ pencil, fault, paper, onChosen }: PencilViewProps) {
+export function PencilView({ pencil, fault, paper, onChosen, onNote }: PencilViewProps) {
     if (pencil === undefined) {
         return <Sheet aria-label="The pencil">{fault ?? 'Choose a pencil to see what it is.'}</Sheet>;
     }
     const { swatches } = pencil;
     return (
         <Sheet aria-label="The pencil" data-testid="pencil">
-            <h2 className="number">
-                {pencil.number} <small>{pencil.name}</small>
-            </h2>
-            <p>
-                {pencil.line === '' ? 'no line' : pencil.line}, {pencil.binder ?? 'binder assumed'}
-                {!pencil.owned && ', not owned'}
-            </p>
+            <Head>
+                <div>
+                    <h2 className="number">
+                        {pencil.number} <small>{pencil.name}</small>
+                    </h2>
+                    <p>
+                        {pencil.line === '' ? 'no line' : pencil.line}, {pencil.binder ?? 'binder assumed'}
+                        {!pencil.owned && ', not owned'}
+                    </p>
+                    <p>
+                        {capital(pencil.reading.words)}. {capital(pencil.reading.temperature)}. Next to {pencil.families.join(' and to ')}.
+                    </p>
+                    <p className="soft">
+                        {pencil.assumed.length === 0 ? 'All measured.' : `Assumed, not measured: ${pencil.assumed.join(', ')}.`} Hiding{' '}
+                        {Math.round(pencil.hiding * 100)} %.
+                    </p>
+                </div>
+                <FamilyRing ring={pencil.ring} />
+            </Head>
+            <StockBlock pencil={pencil} onNote={(change) => onNote({ id: pencil.id, ...change })} />
             <Swatches>
                 <Swatch name="heavy" strata={swatches.heavy} words={pencil.reading.family} />
                 <Swatch name="light" strata={swatches.light} words={pencil.undertone} />
                 <Swatch name="over black" strata={swatches.overBlack} words={pencil.hidingWords} />
             </Swatches>
-            <p>
-                {capital(pencil.reading.words)}. {capital(pencil.reading.temperature)}. Next to {pencil.families.join(' and to ')}.
-            </p>
-            <p className="soft">
-                {pencil.assumed.length === 0 ? 'All measured.' : `Assumed, not measured: ${pencil.assumed.join(', ')}.`} Hiding{' '}
-                {Math.round(pencil.hiding * 100)} %.
-            </p>
             <Ladder aria-label={`One to six coats at each pressure on ${paper}`}>
                 <thead>
                     <tr>
@@ -137,7 +148,7 @@ export function PencilView({ pencil, fault, paper, onChosen }: PencilViewProps) 
                                     <Dab
                                         strata={coat.strata}
                                         width={62}
-                                        height={30}
+                                        height={26}
                                         label={`${i + 1} at ${rung.pressureWord}: ${coat.colourWords}`}
                                     />
                                 </td>
@@ -150,10 +161,10 @@ export function PencilView({ pencil, fault, paper, onChosen }: PencilViewProps) 
                 <h2>What works with it</h2>
             </PartHead>
             <Partners>
-                {pencil.neutralisers.slice(0, 2).map((n) => (
+                {pencil.neutralisers.slice(0, 2).map((n, i) => (
                     <Partner
                         key={n.pencil.id}
-                        what="neutralised by"
+                        what={i === 0 ? 'neutralised by' : 'or'}
                         number={n.pencil.number}
                         words={n.words}
                         strata={n.strata}
@@ -167,6 +178,15 @@ export function PencilView({ pencil, fault, paper, onChosen }: PencilViewProps) 
                         words={pencil.darkener.words}
                         strata={pencil.darkener.strata}
                         onPress={() => onChosen(pencil.darkener?.pencil.id ?? '')}
+                    />
+                )}
+                {pencil.brightener !== null && (
+                    <Partner
+                        what="brightened by"
+                        number={pencil.brightener.pencil.number}
+                        words={pencil.brightener.words}
+                        strata={pencil.brightener.strata}
+                        onPress={() => onChosen(pencil.brightener?.pencil.id ?? '')}
                     />
                 )}
                 {pencil.standsOutBy !== null && (
@@ -185,9 +205,10 @@ export function PencilView({ pencil, fault, paper, onChosen }: PencilViewProps) 
             </Partners>
             <PartHead>
                 <h2>{pencil.nearest.some((n) => n.near) ? 'In its place' : 'Nothing near takes its place'}</h2>
+                <StandInPart key={pencil.id} pencil={pencil} paper={paper} />
             </PartHead>
             <Partners>
-                {pencil.nearest.map((n) => (
+                {pencil.nearest.slice(0, 2).map((n) => (
                     <li key={n.pencil.id}>
                         <span className="dab">
                             <Dab strata={n.strata} width={34} height={28} label="" />
@@ -206,7 +227,7 @@ function Swatch({ name, strata, words }: { name: string; strata: readonly string
     return (
         <div>
             <div>
-                <Dab strata={strata} width={150} height={56} label={`${name}: ${words}`} />
+                <Dab strata={strata} width={150} height={46} label={`${name}: ${words}`} />
             </div>
             <p>
                 <b>{name}</b>: {words}

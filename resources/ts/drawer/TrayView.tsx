@@ -51,9 +51,17 @@ const Rows = styled.ol`
     }
 `;
 
+const stateWord = (pencil: TrayPencil): string => (pencil.stock.state === 'owned' ? '' : pencil.stock.state);
+
+/** What there is to say of its stock; nothing of a pencil that is simply there. */
+const notes = (pencil: TrayPencil): string[] =>
+    [stateWord(pencil), pencil.stock.formerly.length === 0 ? '' : `used to be ${pencil.stock.formerly.join(' and ')}`].filter(
+        (t) => t !== '',
+    );
+
 interface TrayViewProps {
     pencils: readonly TrayPencil[];
-    chosen: string | null;
+    chosen: readonly string[];
     isMeant: (pencil: TrayPencil) => boolean;
     onChosen: (id: string) => void;
 }
@@ -77,9 +85,9 @@ export function TrayView({ pencils, chosen, isMeant, onChosen }: TrayViewProps) 
                 <li key={pencil.id} data-meant={isMeant(pencil)}>
                     <button
                         type="button"
-                        aria-pressed={pencil.id === chosen}
-                        aria-label={`${pencil.number} ${pencil.name}, ${pencil.reading.words}`}
-                        title={pencil.name}
+                        aria-pressed={chosen.includes(pencil.id)}
+                        aria-label={[`${pencil.number} ${pencil.name}`, pencil.reading.words, ...notes(pencil)].join(', ')}
+                        title={[pencil.name, ...notes(pencil)].join(', ')}
                         onClick={() => onChosen(pencil.id)}
                     >
                         <span className="lead">
@@ -90,6 +98,7 @@ export function TrayView({ pencils, chosen, isMeant, onChosen }: TrayViewProps) 
                         </span>
                         <span className="number">{pencil.number}</span>
                         <span className="step">value {pencil.reading.valueStep}</span>
+                        {notes(pencil).length > 0 && <span className="step">{stateWord(pencil)}</span>}
                     </button>
                 </li>
             ))}

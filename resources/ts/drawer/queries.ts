@@ -1,14 +1,33 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from '../api/client';
-import type { PencilPortrait, Tray } from '../api/types';
+import type {
+    DrawerLines,
+    DrawerReach,
+    LineTable,
+    MixingChart,
+    PencilPortrait,
+    StandIn,
+    Stock,
+    StockChange,
+    StudyPurchases,
+    Tray,
+} from '../api/types';
 
 export type OrderKind = Tray['order'];
 
-export const useTray = (order: OrderKind) =>
+/** Which pencils lie there: those at hand, those wanted, or all of a line. */
+export type Shown = { kind: 'owned' } | { kind: 'wanted' } | { kind: 'line'; line: string };
+
+const shownQuery = (shown: Shown): string =>
+    shown.kind === 'line' ? `&line=${encodeURIComponent(shown.line)}` : shown.kind === 'wanted' ? '&wanted=1' : '';
+
+/** Asked again for as long as the queue has pencils to fit. */
+export const useTray = (order: OrderKind, shown: Shown) =>
     useQuery({
-        queryKey: ['drawer', 'tray', order],
-        queryFn: ({ signal }) => ask<Tray>(`/api/drawer/tray?order=${order}`, { signal }),
+        queryKey: ['drawer', 'tray', order, shown],
+        queryFn: ({ signal }) => ask<Tray>(`/api/drawer/tray?order=${order}${shownQuery(shown)}`, { signal }),
         placeholderData: keepPreviousData,
+        refetchInterval: (query) => ((query.state.data?.unfitted ?? 0) > 0 ? 1500 : false),
     });
 
 export const usePencil = (id: string | null, paper: string) =>
@@ -19,3 +38,70 @@ export const usePencil = (id: string | null, paper: string) =>
         placeholderData: keepPreviousData,
         enabled: id !== null,
     });
+
+export const useLines = () =>
+    useQuery({ queryKey: ['drawer', 'lines'], queryFn: ({ signal }) => ask<DrawerLines>('/api/drawer/lines', { signal }) });
+
+export const useReach = (paper: string) =>
+    useQuery({
+        queryKey: ['drawer', 'reach', paper],
+        queryFn: ({ signal }) => ask<DrawerReach>(`/api/drawer/reach?paper=${encodeURIComponent(paper)}`, { signal }),
+    });
+
+export const usePurchases = (study: number | null) =>
+    useQuery({
+        queryKey: ['drawer', 'purchases', study],
+        queryFn: ({ signal }) => ask<StudyPurchases>(`/api/studies/${study ?? 0}/purchases`, { signal }),
+        enabled: study !== null,
+    });
+
+export const useLineTable = (from: string | null, to: string | null) =>
+    useQuery({
+        queryKey: ['drawer', 'equivalents', from, to],
+        queryFn: ({ signal }) => ask<LineTable>(`/api/drawer/equivalents?${lineQuery(from ?? '', to ?? '')}`, { signal }),
+        enabled: from !== null && to !== null,
+    });
+
+export const lineQuery = (from: string, to: string): string => `from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}`;
+
+export const useStandIn = (id: string, paper: string, wanted: boolean) =>
+    useQuery({
+        queryKey: ['drawer', 'mix', id, paper],
+        queryFn: ({ signal }) =>
+            ask<StandIn>(`/api/drawer/mix?id=${encodeURIComponent(id)}&paper=${encodeURIComponent(paper)}`, { signal }),
+        enabled: wanted,
+    });
+
+export const chartQuery = (ids: readonly string[], paper: string, beneath: string, above: string): string =>
+    [
+        ...ids.map((id) => `ids[]=${encodeURIComponent(id)}`),
+        `paper=${encodeURIComponent(paper)}`,
+        `beneath=${beneath}`,
+        `above=${above}`,
+    ].join('&');
+
+export const useMixingChart = (ids: readonly string[], paper: string, beneath: string, above: string) =>
+    useQuery({
+        queryKey: ['drawer', 'chart', ids, paper, beneath, above],
+        queryFn: ({ signal }) => ask<MixingChart>(`/api/drawer/chart?${chartQuery(ids, paper, beneath, above)}`, { signal }),
+        placeholderData: keepPreviousData,
+        enabled: ids.length >= 2,
+    });
+
+/** Changes of the stock; all that is shown of the drawer follows. */
+export function useStockChanges(onFault: (error: unknown) => void) {
+    const client = useQueryClient();
+    const options = { onSuccess: () => void client.invalidateQueries({ queryKey: ['drawer'] }), onError: onFault };
+    return {
+        note: useMutation({
+            mutationFn: (change: StockChange) => ask<undefined>('/api/drawer/pencil', { method: 'PATCH', json: change }),
+            ...options,
+        }),
+        range: useMutation({
+            mutationFn: (range: { line: string; numbers: string; stock: Stock['state'] }) =>
+                ask<{ changed: number }>('/api/drawer/ranges', { method: 'POST', json: range }),
+            ...options,
+        }),
+        undo: useMutation({ mutationFn: () => ask<{ undone: string | null }>('/api/drawer/undo', { method: 'POST' }), ...options }),
+    };
+}

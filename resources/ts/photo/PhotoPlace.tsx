@@ -8,6 +8,7 @@ import { Notice } from '../ui/Notice';
 import { EmptyPlace } from './EmptyPlace';
 import { PhotoScreen } from './PhotoScreen';
 import { useStudies, useStudyChanges } from './queries';
+import { StudyBar } from './StudyBar';
 import { TopBar } from './TopBar';
 
 const LAST = 'last-study';
@@ -56,16 +57,17 @@ export function PhotoPlace() {
     return (
         <GrainProvider>
             <Page>
-                <TopBar
-                    studies={all}
-                    study={study}
-                    papers={studies.data?.papers ?? []}
-                    opening={open.isPending}
-                    onChoose={choose}
-                    onPaper={(paper) => study !== undefined && change.mutate({ id: study.id, paper })}
-                    onPhoto={openPhoto}
-                    onFault={setFault}
-                />
+                <TopBar onFault={setFault}>
+                    <StudyBar
+                        studies={all}
+                        study={study}
+                        papers={studies.data?.papers ?? []}
+                        opening={open.isPending}
+                        onChoose={choose}
+                        onPaper={(paper) => study !== undefined && change.mutate({ id: study.id, paper })}
+                        onPhoto={openPhoto}
+                    />
+                </TopBar>
                 <Notice text={fault ?? (studies.error === null ? null : sentenceOf(studies.error))} onClose={() => setFault(null)} />
                 {study !== undefined && (
                     <PhotoScreen key={study.id} study={study} fresh={study.id === opened} onPhoto={openPhoto} onFault={setFault} />

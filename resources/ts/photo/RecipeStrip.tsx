@@ -72,7 +72,7 @@ export function RecipeStrip({ study, answer, fault, waiting, empty, onChoose }: 
 
 function statusOf(answer: Recipes | undefined, fault: unknown, waiting: boolean, empty: boolean): string {
     if (empty) {
-        return 'The drawer is empty. Bring in a drawer file to get recipes.';
+        return 'The drawer is empty. Bring pencils in under “Drawer” to get recipes.';
     }
     if (fault !== null) {
         return sentenceOf(fault);

@@ -1,12 +1,9 @@
-import { useState } from 'react';
-import { FileTrigger } from 'react-aria-components';
+import { useState, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import styled from 'styled-components';
 import { ask, sentenceOf } from '../api/client';
-import type { Study } from '../api/types';
-import { NativeSelect, WordButton, WordChoice } from '../ui/controls';
+import { WordButton, WordChoice } from '../ui/controls';
 import { applySurround, type Surround } from '../ui/surround';
-import { DrawerDialog } from './DrawerDialog';
 import { useMe } from './queries';
 
 const Bar = styled.header`
@@ -53,18 +50,13 @@ const SURROUNDS = [
 ] as const;
 
 interface TopBarProps {
-    studies: readonly Study[];
-    study: Study | undefined;
-    papers: readonly string[];
-    opening: boolean;
-    onChoose: (study: Study) => void;
-    onPaper: (paper: string) => void;
-    onPhoto: (file: File) => void;
+    /** What the place is about: its study, its paper. */
+    children?: ReactNode;
     onFault: (text: string) => void;
 }
 
-/** The study, its paper, the drawer, the surroundings and the account, in one line of words. */
-export function TopBar({ studies, study, papers, opening, onChoose, onPaper, onPhoto, onFault }: TopBarProps) {
+/** The places, what the present one is about, the surroundings and the account, in one line of words. */
+export function TopBar({ children, onFault }: TopBarProps) {
     const me = useMe();
     const [surround, setSurround] = useState<Surround>(() => applySurround());
 
@@ -84,43 +76,7 @@ export function TopBar({ studies, study, papers, opening, onChoose, onPaper, onP
                 <NavLink to="/photo">Photo</NavLink>
                 <NavLink to="/drawer">Drawer</NavLink>
             </nav>
-            {study !== undefined && (
-                <>
-                    <label>
-                        <span>Study</span>
-                        <NativeSelect
-                            value={study.id}
-                            onChange={(e) => {
-                                const chosen = studies.find((s) => s.id === Number(e.target.value));
-                                if (chosen !== undefined) {
-                                    onChoose(chosen);
-                                }
-                            }}
-                        >
-                            {studies.map((s) => (
-                                <option key={s.id} value={s.id}>
-                                    {s.name}
-                                </option>
-                            ))}
-                        </NativeSelect>
-                    </label>
-                    <label>
-                        <span>Paper</span>
-                        <NativeSelect value={study.paper} onChange={(e) => onPaper(e.target.value)}>
-                            {papers.map((p) => (
-                                <option key={p}>{p}</option>
-                            ))}
-                        </NativeSelect>
-                    </label>
-                    <FileTrigger
-                        acceptedFileTypes={['image/*', '.heic', '.heif']}
-                        onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
-                    >
-                        <WordButton isPending={opening}>{opening ? 'Taking the photo in…' : 'Another photo'}</WordButton>
-                    </FileTrigger>
-                </>
-            )}
-            <DrawerDialog />
+            {children}
             <div className="end">
                 <span>Surroundings</span>
                 <WordChoice label="Surroundings" value={surround} options={SURROUNDS} onChange={(s) => setSurround(applySurround(s))} />

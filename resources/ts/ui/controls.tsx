@@ -73,6 +73,7 @@ const Choices = styled(AriaRadioGroup)`
 `;
 
 const Choice = styled(RadioButton)`
+    padding: 0 4px;
     min-width: 44px;
     min-height: 44px;
     display: grid;

@@ -1,0 +1,57 @@
+import { FileTrigger } from 'react-aria-components';
+import type { Study } from '../api/types';
+import { NativeSelect, WordButton } from '../ui/controls';
+
+interface StudyBarProps {
+    studies: readonly Study[];
+    study: Study | undefined;
+    papers: readonly string[];
+    opening: boolean;
+    onChoose: (study: Study) => void;
+    onPaper: (paper: string) => void;
+    onPhoto: (file: File) => void;
+}
+
+/** The study that one is in, its paper, and the way to another. */
+export function StudyBar({ studies, study, papers, opening, onChoose, onPaper, onPhoto }: StudyBarProps) {
+    if (study === undefined) {
+        return null;
+    }
+    return (
+        <>
+            <label>
+                <span>Study</span>
+                <NativeSelect
+                    style={{ maxWidth: 190 }}
+                    value={study.id}
+                    onChange={(e) => {
+                        const chosen = studies.find((s) => s.id === Number(e.target.value));
+                        if (chosen !== undefined) {
+                            onChoose(chosen);
+                        }
+                    }}
+                >
+                    {studies.map((s) => (
+                        <option key={s.id} value={s.id}>
+                            {s.name}
+                        </option>
+                    ))}
+                </NativeSelect>
+            </label>
+            <label>
+                <span>Paper</span>
+                <NativeSelect value={study.paper} onChange={(e) => onPaper(e.target.value)}>
+                    {papers.map((p) => (
+                        <option key={p}>{p}</option>
+                    ))}
+                </NativeSelect>
+            </label>
+            <FileTrigger
+                acceptedFileTypes={['image/*', '.heic', '.heif']}
+                onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
+            >
+                <WordButton isPending={opening}>{opening ? 'Taking the photo in…' : 'Another photo'}</WordButton>
+            </FileTrigger>
+        </>
+    );
+}
