@@ -8,10 +8,14 @@ use Benchmarks\Table;
 use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\ColourPath;
 use KnottyPrism\Core\Drawer\DrawerOrder;
+use KnottyPrism\Core\Drawer\Import\ImportChoices;
+use KnottyPrism\Core\Drawer\Import\ImportPlan;
 use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\PencilRecord;
 
@@ -75,3 +79,9 @@ printf("%-58s %12s %12s   %s\n", '10 pencils: the search equals the exact optimu
 $rows = array_map(static fn (int $i): ShelfRow => ShelfRow::of(new PencilRecord('Line '.intdiv($i, 500), (string) $i, "Colour $i", sprintf('#%06x', $i * 3331 % 0xFFFFFF))), range(1, 5000));
 $text = DrawerWriter::csv($rows);
 Table::row('5000 rows of CSV read and checked', Table::times(3, static fn () => DrawerFile::records($text)), 's', 'under 10', 2);
+
+$known = array_slice(DrawerFile::rows($text), 0, 2500);
+Table::row('  and planned against 2500 known ones', Table::times(3, static fn () => ImportPlan::of(DrawerFile::reading($text), $known, new ImportChoices)), 's', '', 2);
+
+$all = [...pencilsOf('lines/slipway', 'lines/foghorn')];
+Table::row('what 24 of 119 pencils reach, and three purchases', Table::times(3, static fn () => new ReachSurvey($all, Paper::whiteMedium())), 's', '', 2);

@@ -34,10 +34,6 @@ await desk.getByLabel('Show float, upper glass on the photo').click();
 await desk.waitForTimeout(2500);
 await desk.screenshot({ path: `${folder}photo-desk-middle.png` });
 await desk.getByRole('radiogroup', { name: 'Surroundings' }).getByText('light').click();
-await desk.getByRole('button', { name: /^Drawer/ }).click();
-await desk.waitForTimeout(500);
-await desk.screenshot({ path: `${folder}drawer.png` });
-await desk.keyboard.press('Escape');
 
 const beside = (column) => desk.getByRole('radiogroup', { name: 'Beside the photo' }).getByText(column, { exact: true }).click();
 const pressed = async (...keys) => {
@@ -65,6 +61,20 @@ await desk.getByRole('navigation', { name: 'Places' }).getByText('Drawer').click
 await desk.getByRole('button', { name: /^703 / }).click();
 await desk.waitForTimeout(3000);
 await desk.screenshot({ path: `${folder}drawer-place.png` });
+for (const [what, name] of [
+    ['Balance', 'balance'],
+    ['Mixes', 'mixes'],
+    ['Lines', 'lines'],
+    ['In and out', 'files'],
+]) {
+    await desk.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText(what, { exact: true }).click();
+    if (what === 'Balance') {
+        await desk.getByRole('combobox', { name: 'Purchases for the study' }).selectOption({ label: 'Low water' });
+    }
+    await desk.waitForTimeout(what === 'Balance' ? 6000 : 2000);
+    await desk.screenshot({ path: `${folder}drawer-${name}.png` });
+}
+await desk.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText('Pencil', { exact: true }).click();
 await desk.getByRole('navigation', { name: 'Places' }).getByText('Photo').click();
 await desk.waitForTimeout(2500);
 

@@ -32,7 +32,7 @@ use KnottyPrism\Core\Planning\ComplementTable;
 final class DrawerDesk
 {
     /** Raised when a pencil may be shown otherwise. */
-    private const VERSION = 4;
+    private const VERSION = 5;
 
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
@@ -95,6 +95,8 @@ final class DrawerDesk
             $portrait = new Portrait($pencil);
             $owned = $this->drawers->drawerOf($user)->usable()->pencils;
             $others = array_map(static fn (Pencil $p): Portrait => new Portrait($p), array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->isBlender() && $p->id() !== $pencil->id())));
+            // In its place stands a pencil of another line; where there is no other, one of its own.
+            $elsewhere = array_values(array_filter($others, static fn (Portrait $p): bool => $p->pencil->record->line !== $pencil->record->line));
             $mine = array_values(array_filter($others, static fn (Portrait $p): bool => $p->pencil->record->owned));
             $table = new ComplementTable([...array_filter($owned, static fn (Pencil $p): bool => $p->id() !== $pencil->id()), $pencil], $on);
             $standsOut = $table->standsOutBy($pencil);
@@ -114,7 +116,7 @@ final class DrawerDesk
                 'nearest' => array_map(static fn (array $e): array => [
                     'pencil' => RecipePresenter::pencil($e['portrait']->pencil), 'strata' => self::strata($e['portrait']->pencil, Swatch::Heavy), 'owned' => $e['portrait']->pencil->record->owned,
                     'heavyDeltaE00' => round($e['heavy'], 1), 'lightDeltaE00' => round($e['light'], 1), 'near' => $e['heavy'] <= Equivalents::NEAR,
-                ], Equivalents::of($portrait, $others, self::NEAREST)),
+                ], Equivalents::of($portrait, $elsewhere === [] ? $others : $elsewhere, self::NEAREST)),
                 'threes' => array_map(static fn (array $t): array => ['light' => RecipePresenter::pencil($t['light']->pencil), 'dark' => RecipePresenter::pencil($t['dark']->pencil)], Threes::around($portrait, $mine, 2)),
                 'ring' => ['families' => Family::ring(), 'place' => $portrait->reading->family->ringPlace(), 'words' => $portrait->reading->family->words()],
             ];

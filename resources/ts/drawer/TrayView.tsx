@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent } from 'react';
+import { memo, useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import styled from 'styled-components';
 import type { TrayPencil } from '../api/types';
 import { Dab } from '../ui/Dab';
@@ -79,29 +79,42 @@ export function TrayView({ pencils, chosen, isMeant, onChosen }: TrayViewProps) 
         const perRow = Math.max(1, Math.floor(list.current.clientWidth / SLOT));
         buttons[neighbourOf(at, event.key, buttons.length, perRow)]?.focus();
     };
+    // One listener for all slots: a slot is drawn again only when it changes itself.
+    const press = (event: MouseEvent<HTMLOListElement>) => {
+        const slot = event.target instanceof Element ? event.target.closest('li') : null;
+        const pencil = pencils[slot === null || list.current === null ? -1 : [...list.current.children].indexOf(slot)];
+        if (pencil !== undefined) {
+            onChosen(pencil.id);
+        }
+    };
     return (
-        <Rows ref={list} onKeyDown={walk} aria-label="Pencils in the drawer">
+        <Rows ref={list} onKeyDown={walk} onClick={press} aria-label="Pencils in the drawer">
             {pencils.map((pencil) => (
-                <li key={pencil.id} data-meant={isMeant(pencil)}>
-                    <button
-                        type="button"
-                        aria-pressed={chosen.includes(pencil.id)}
-                        aria-label={[`${pencil.number} ${pencil.name}`, pencil.reading.words, ...notes(pencil)].join(', ')}
-                        title={[pencil.name, ...notes(pencil)].join(', ')}
-                        onClick={() => onChosen(pencil.id)}
-                    >
-                        <span className="lead">
-                            <Dab strata={pencil.strata} width={SLOT} height={58} label="" />
-                        </span>
-                        <span className="lead light">
-                            <Dab strata={pencil.lightStrata} width={SLOT} height={34} label="" />
-                        </span>
-                        <span className="number">{pencil.number}</span>
-                        <span className="step">value {pencil.reading.valueStep}</span>
-                        {notes(pencil).length > 0 && <span className="step">{stateWord(pencil)}</span>}
-                    </button>
-                </li>
+                <Slot key={pencil.id} pencil={pencil} meant={isMeant(pencil)} chosen={chosen.includes(pencil.id)} />
             ))}
         </Rows>
     );
 }
+
+const Slot = memo(function Slot({ pencil, meant, chosen }: { pencil: TrayPencil; meant: boolean; chosen: boolean }) {
+    return (
+        <li data-meant={meant}>
+            <button
+                type="button"
+                aria-pressed={chosen}
+                aria-label={[`${pencil.number} ${pencil.name}`, pencil.reading.words, ...notes(pencil)].join(', ')}
+                title={[pencil.name, ...notes(pencil)].join(', ')}
+            >
+                <span className="lead">
+                    <Dab strata={pencil.strata} width={SLOT} height={58} label="" />
+                </span>
+                <span className="lead light">
+                    <Dab strata={pencil.lightStrata} width={SLOT} height={34} label="" />
+                </span>
+                <span className="number">{pencil.number}</span>
+                <span className="step">value {pencil.reading.valueStep}</span>
+                {notes(pencil).length > 0 && <span className="step">{stateWord(pencil)}</span>}
+            </button>
+        </li>
+    );
+});
