@@ -8,10 +8,8 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
-use KnottyPrism\Core\Medium\LayPass;
 use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Sheet;
 use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\ToneFit;
@@ -22,12 +20,6 @@ final class PicturePlanner
 {
     /** Share of a zone that each role stands for. */
     private const ROLE_SHARES = ['light' => 0.25, 'mid' => 0.5, 'dark' => 0.2, 'accent' => 0.05];
-
-    /** Targets closer than this, ΔE00, count once when pencils are chosen. */
-    private const ALIKE = 2.5;
-
-    /** Pencils that take part in the choice of a palette: those of a large drawer that the free plan uses, and no more. */
-    private const CHOSEN_FROM = 24;
 
     private const CURVE = [3, 24];
 
@@ -62,12 +54,10 @@ final class PicturePlanner
         $wanted = $this->wanted($map, $tone, $importance);
         $hand = $this->drawer->usable()->without(self::identifiers($this->drawer, $lockedOut));
         $lockedIn = self::identifiers($hand, $lockedIn);
-        $search = $this->paletteSearch($hand, $wanted, $lockedIn);
+        $ground = PaletteGround::for($hand, $this->paper, $wanted, $lockedIn, $this->mode, fn (int $done, int $of) => $this->tell('palette', $done, $of));
         $pencils ??= $this->school->mostPencils();
         if ($pencils !== null && $pencils < count($hand->pencils)) {
-            $from = $search['pencils'];
-            $in = array_values(array_filter(array_keys($from), static fn (int $p): bool => in_array($from[$p]->id(), $lockedIn, true)));
-            $hand = new Drawer(array_map(static fn (int $p): Pencil => $from[$p], $search['search']->best($pencils, $in)));
+            $hand = new Drawer(array_map(static fn (int $p): Pencil => $ground->pencils[$p], $ground->search->best($pencils, $ground->placesOf($lockedIn))));
         }
         $targets = $this->recipes($hand, $wanted, $maxPasses);
         $palette = (new Stack(array_merge(...array_map(static fn (PlannedTarget $t): array => $t->recipe->stack->passes(), $targets))))->pencils();
@@ -79,7 +69,7 @@ final class PicturePlanner
             $tone,
             $targets,
             $palette,
-            $search['search']->curve(...self::CURVE),
+            $ground->search->curve(...self::CURVE),
             $this->cautions($map, $grid->count(), $targets, $hand),
             $this->purchases($targets),
         );
@@ -88,19 +78,7 @@ final class PicturePlanner
     /** What the pencils at hand reach on this paper, and the photo folded into it. */
     public function toneOf(PixelGrid $grid): ToneFit
     {
-        $lightness = [Lab::ofReflectance($this->paper->reflectance)->l];
-        $pencils = $this->drawer->usable()->pencils;
-        usort($pencils, static fn (Pencil $a, Pencil $b): int => Character::of($a)->heavy->l <=> Character::of($b)->heavy->l);
-        foreach ([...array_slice($pencils, 0, 5), ...array_slice($pencils, -2)] as $first) {
-            foreach ([...array_slice($pencils, 0, 5), ...array_slice($pencils, -2)] as $second) {
-                $sheet = new Sheet($this->paper);
-                LayPass::onto($sheet, $first, 1.0);
-                LayPass::onto($sheet, $second, 1.0);
-                $lightness[] = Lab::ofReflectance($sheet->meanReflectance())->l;
-            }
-        }
-
-        return new ToneFit($grid->l, min($lightness), max($lightness));
+        return ReachableTone::fit($this->drawer->usable()->pencils, $this->paper, $grid->l);
     }
 
     /**
@@ -151,75 +129,6 @@ final class PicturePlanner
         $this->tell('recipes', count($wanted), count($wanted));
 
         return $targets;
-    }
-
-    /**
-     * @param  list<array{zone: int, role: string, seen: Lab, fitted: Lab, weight: float}>  $wanted
-     * @param  list<string>  $lockedIn
-     * @return array{search: PaletteSearch, pencils: list<Pencil>}
-     */
-    private function paletteSearch(Drawer $hand, array $wanted, array $lockedIn): array
-    {
-        $clusters = $this->clusters($wanted);
-        $pencils = count($hand->pencils) <= self::CHOSEN_FROM ? $hand->pencils : $this->promising($hand, $clusters, $lockedIn);
-        $moves = new Moves(new Drawer($pencils), $this->paper);
-        $atlas = Atlas::of($moves);
-        $search = new PaletteSearch(count($pencils));
-        foreach ($clusters as $i => ['fitted' => $target, 'weight' => $weight]) {
-            $this->tell('palette', $i, count($clusters));
-            $search->add(new Forecast($moves, $atlas, $target, new Rules(School::free(), $moves, $target, []), $this->mode), $weight);
-        }
-        $this->tell('palette', count($clusters), count($clusters));
-
-        return ['search' => $search, 'pencils' => $pencils];
-    }
-
-    /**
-     * Of a large drawer, those that most often are among the first for a target.
-     *
-     * @param  list<array{fitted: Lab, weight: float}>  $clusters
-     * @param  list<string>  $lockedIn
-     * @return list<Pencil>
-     */
-    private function promising(Drawer $hand, array $clusters, array $lockedIn): array
-    {
-        $shortlist = new Shortlist(new Moves($hand, $this->paper));
-        $score = array_fill_keys($lockedIn, INF);
-        $byId = [];
-        foreach ($lockedIn as $id) {
-            $byId[$id] = $hand->pencil($id);
-        }
-        foreach ($clusters as ['fitted' => $target, 'weight' => $weight]) {
-            foreach ($shortlist->for($target)->pencils as $rank => $pencil) {
-                $byId[$pencil->id()] = $pencil;
-                $score[$pencil->id()] = ($score[$pencil->id()] ?? 0.0) + sqrt($weight) / ($rank + 3);
-            }
-        }
-        arsort($score);
-
-        return array_map(static fn (string|int $id): Pencil => $byId[$id], array_slice(array_keys($score), 0, self::CHOSEN_FROM));
-    }
-
-    /**
-     * @param  list<array{zone: int, role: string, seen: Lab, fitted: Lab, weight: float}>  $wanted
-     * @return list<array{fitted: Lab, weight: float}>
-     */
-    private function clusters(array $wanted): array
-    {
-        usort($wanted, static fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
-        $clusters = [];
-        foreach ($wanted as $one) {
-            foreach ($clusters as $k => $cluster) {
-                if ($cluster['fitted']->deltaE00($one['fitted']) < self::ALIKE) {
-                    $clusters[$k] = ['fitted' => $cluster['fitted'], 'weight' => $cluster['weight'] + $one['weight']];
-
-                    continue 2;
-                }
-            }
-            $clusters[] = ['fitted' => $one['fitted'], 'weight' => $one['weight']];
-        }
-
-        return array_values($clusters);
     }
 
     /**
