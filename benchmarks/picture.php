@@ -71,7 +71,7 @@ $targets = $plan->targetsOf(0);
 Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => array_map(static fn ($t) => $planner->recipesFor($t->fitted, 5, 1), $targets)), 's', 'under 1', 2);
 
 $large = photo('morning', 1154);
-$preview = new Preview($plan);
+$preview = new Preview($plan->paper, $plan->map, $plan->targets);
 Table::row(sprintf('preview of %.2f megapixels, one step', $large->count() / 1e6), Table::times(3, static fn () => $preview->after(3, $large->width, $large->height, $large->l)), 's', 'under 3', 2);
 
 Table::head("\npalettes against trying all");

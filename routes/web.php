@@ -10,6 +10,7 @@ use App\Http\Controllers\HealthController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\PaletteCardController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;
@@ -29,6 +30,7 @@ Route::middleware('guest')->group(function (): void {
 Route::middleware('auth')->group(function (): void {
     Route::get('/', PageController::class);
     Route::get('/drawer', PageController::class);
+    Route::get('/plan/{study?}', PageController::class)->whereNumber('study');
     Route::get('/photo/{study?}', PageController::class)->whereNumber('study');
     Route::post('/sign-out', [SessionController::class, 'signOut']);
 
@@ -79,6 +81,21 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/studies/{study}/comparison', [SurveyController::class, 'comparison']);
         Route::get('/studies/{study}/spot', [SpotController::class, 'read']);
         Route::get('/studies/{study}/recipes', [SpotController::class, 'recipes'])->middleware('throttle:heavy');
+
+        Route::prefix('/studies/{study}/picture')->group(function (): void {
+            Route::get('/', [PictureController::class, 'show']);
+            Route::post('/run', [PictureController::class, 'plan']);
+            Route::delete('/run', [PictureController::class, 'cancel']);
+            Route::post('/changes', [PictureController::class, 'change']);
+            Route::post('/undo', [PictureController::class, 'undo']);
+            Route::post('/redo', [PictureController::class, 'redo']);
+            Route::post('/version', [PictureController::class, 'version']);
+            Route::get('/answers', [PictureController::class, 'answers'])->middleware('throttle:heavy');
+            Route::get('/tried', [PictureController::class, 'tried'])->middleware('throttle:heavy');
+            Route::get('/purchases', [PictureController::class, 'purchases'])->middleware('throttle:heavy');
+            Route::get('/image', [PictureController::class, 'image']);
+            Route::get('/values', [PictureController::class, 'values']);
+        });
 
         Route::get('/studies/{study}/plan', [PlanController::class, 'index']);
         Route::post('/studies/{study}/plan', [PlanController::class, 'store']);

@@ -89,7 +89,7 @@ final class PlanCommand extends Command
     private function previews(PicturePlan $plan, Raster $photo, string $folder, OutputInterface $output): void
     {
         $lightness = PixelGrid::ofSrgb($photo->width, $photo->height, $photo->pixels)->l;
-        $preview = new Preview($plan);
+        $preview = new Preview($plan->paper, $plan->map, $plan->targets);
         $steps = $plan->steps();
         for ($step = 0; $step <= $steps; $step++) {
             self::say($output, sprintf('preview %d of %d', $step + 1, $steps + 1));

@@ -21,7 +21,7 @@ final class TakeInDrawer implements ShouldQueue
     public int $tries = 3;
 
     /** Seconds. */
-    public int $timeout = 300;
+    public int $timeout = 60;
 
     public function __construct(private readonly int $importId)
     {

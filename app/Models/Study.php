@@ -18,6 +18,7 @@ use KnottyPrism\Core\Photo\DrawingFrame;
  * @property string $name
  * @property string $paper
  * @property ?int $colour_photo_id the photo that the colours follow
+ * @property int $picture_number the version of the picture's plan that is shown; 0 before the first
  * @property int $survey_number the version of the survey that is shown; 0 before the first
  * @property float $drawing_width_mm
  * @property float $drawing_height_mm
@@ -30,7 +31,7 @@ final class Study extends Model
 {
     protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
 
-    protected $attributes = ['survey_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
+    protected $attributes = ['survey_number' => 0, 'picture_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -68,6 +69,18 @@ final class Study extends Model
     public function surveyVersions(): HasMany
     {
         return $this->hasMany(SurveyVersion::class);
+    }
+
+    /** @return HasMany<PictureVersion, $this> */
+    public function pictureVersions(): HasMany
+    {
+        return $this->hasMany(PictureVersion::class);
+    }
+
+    /** @return HasMany<PictureRun, $this> */
+    public function pictureRuns(): HasMany
+    {
+        return $this->hasMany(PictureRun::class);
     }
 
     /** @return HasMany<PlanEntry, $this> */

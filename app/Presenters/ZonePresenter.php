@@ -39,6 +39,21 @@ final class ZonePresenter
         return Cache::store('looks')->remember($key, self::KEPT_SECONDS, fn (): array => $this->read($sheet, $survey, $photo));
     }
 
+    /** @return array<int, ZoneReading> by zone number, the largest first */
+    public function readings(Survey $survey, Photo $photo): array
+    {
+        $sheet = $survey->sheet();
+        $grid = $this->grid($sheet, $survey, $photo);
+        $whites = $survey->whites->on($grid);
+        $readings = [];
+        foreach ($sheet->pixels() as $number => $pixels) {
+            $readings[$number] = $this->reading($sheet->note($number), $pixels, $grid, $whites, $photo, $survey);
+        }
+        uasort($readings, static fn (ZoneReading $a, ZoneReading $b): int => $b->zone->area <=> $a->zone->area);
+
+        return $readings;
+    }
+
     /** @return list<array{string, Lab, Lab}> the mid of every zone on each of two photos, the zones laid over both alike */
     public function midsOnBoth(Survey $survey, Photo $one, Photo $other): array
     {
@@ -74,7 +89,7 @@ final class ZonePresenter
     }
 
     /** The photo at the size of the sheet; a photo of another shape is taken as if stretched to it. */
-    private function grid(ZoneSheet $sheet, Survey $survey, Photo $photo): PixelGrid
+    public function grid(ZoneSheet $sheet, Survey $survey, Photo $photo): PixelGrid
     {
         $grid = $this->photos->grid($photo, $survey->balanceOf($photo->id));
 

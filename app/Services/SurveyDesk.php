@@ -6,24 +6,28 @@ namespace App\Services;
 
 use App\Models\Study;
 use App\Models\SurveyVersion;
-use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Photo\Survey\Survey;
 
-/** A study's survey and its history: every change is a version, undo and redo move between them. */
+/** A study's survey and its history. */
 final class SurveyDesk
 {
-    /** Older versions are forgotten: that many changes can be taken back. */
-    private const KEPT = 200;
+    /** @var Versions<SurveyVersion> */
+    private readonly Versions $versions;
+
+    public function __construct()
+    {
+        $this->versions = new Versions(SurveyVersion::class, 'survey_number');
+    }
 
     public function current(Study $study): Survey
     {
-        return $this->version($study, $study->survey_number)?->survey() ?? new Survey;
+        return $this->versions->current($study)?->survey() ?? new Survey;
     }
 
     /** Names the survey's content: a number of the history may be given anew after undo, this never is. */
     public function stamp(Study $study): int
     {
-        return $this->version($study, $study->survey_number)->id ?? 0;
+        return $this->versions->current($study)->id ?? 0;
     }
 
     /**
@@ -34,47 +38,22 @@ final class SurveyDesk
      */
     public function change(Study $study, string $key, \Closure $change): void
     {
-        DB::transaction(function () use ($study, $key, $change): void {
-            $locked = Study::query()->lockForUpdate()->findOrFail($study->id);
-            if (SurveyVersion::query()->where('study_id', $study->id)->where('change_key', $key)->exists()) {
-                return;
-            }
+        $this->versions->change($study, $key, function (Study $locked) use ($change): array {
             [$survey, $words] = $change($this->current($locked));
-            $number = $locked->survey_number + 1;
-            // What had been undone is gone once something else is done.
-            $locked->surveyVersions()->where('number', '>=', $number)->orWhere(static fn ($q) => $q->where('study_id', $locked->id)->where('number', '<', $number - self::KEPT))->delete();
-            $locked->surveyVersions()->create(['number' => $number, 'words' => mb_substr($words, 0, 160), 'change_key' => $key, 'document' => json_encode($survey->toArray(), JSON_THROW_ON_ERROR)]);
-            $locked->survey_number = $number;
-            $locked->save();
+
+            return [$survey->toArray(), $words];
         });
-        $study->refresh();
     }
 
     /** @param  -1|1  $by */
     public function move(Study $study, int $by): void
     {
-        DB::transaction(static function () use ($study, $by): void {
-            $locked = Study::query()->lockForUpdate()->findOrFail($study->id);
-            $to = $locked->survey_number + $by;
-            if ($to === 0 || $locked->surveyVersions()->where('number', $to)->exists()) {
-                $locked->survey_number = max(0, $to);
-                $locked->save();
-            }
-        });
-        $study->refresh();
+        $this->versions->move($study, $by);
     }
 
     /** @return array{undo: ?string, redo: ?string} what would be taken back, and what done again */
     public function history(Study $study): array
     {
-        $here = $study->survey_number;
-        $undoable = $here > 0 && ($here === 1 || $this->version($study, $here - 1) !== null);
-
-        return ['undo' => $undoable ? $this->version($study, $here)?->words : null, 'redo' => $this->version($study, $here + 1)?->words];
-    }
-
-    private function version(Study $study, int $number): ?SurveyVersion
-    {
-        return $number === 0 ? null : SurveyVersion::query()->where('study_id', $study->id)->where('number', $number)->first();
+        return $this->versions->history($study);
     }
 }

@@ -49,6 +49,19 @@ final readonly class ZoneMap
         return self::ofLabels($grid, count(array_unique($pieces)) > $most ? (new RegionMerge($grid, $pieces))->to($most, $most) : $pieces);
     }
 
+    /**
+     * Zones that are known already.
+     *
+     * @param  list<int>  $labels  by pixel: the zone's place in the list
+     * @param  list<Zone>  $zones
+     */
+    public static function of(int $width, int $height, array $labels, array $zones): self
+    {
+        OutOfRange::check('the number of labels', count($labels), $width * $height, $width * $height);
+
+        return new self($width, $height, $labels, $zones);
+    }
+
     /** @param  list<int>  $labels  by pixel, whatever the numbers */
     public static function ofLabels(PixelGrid $grid, array $labels): self
     {

@@ -8,9 +8,11 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Grain;
+use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\Sheet;
 use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Medium\Tooth;
+use KnottyPrism\Core\Photo\ZoneMap;
 
 /**
  * The picture as it will look after each step: every pixel takes its zone's recipes, blended by its own value between the two
@@ -26,15 +28,19 @@ final class Preview
     /** @var array<int, list<list<array{float, float, float}>>> by target's place in the plan: after each step, L*, a*, b* of each stratum */
     private array $strata = [];
 
-    public function __construct(private readonly PicturePlan $plan)
+    /**
+     * @param  list<PlannedTarget>  $targets
+     * @param  ?string  $whites  a byte for every pixel of the map, 1 where the paper is kept white
+     */
+    public function __construct(private readonly Paper $paper, private readonly ZoneMap $map, private readonly array $targets, private readonly ?string $whites = null)
     {
-        foreach ($plan->targets as $i => $target) {
+        foreach ($targets as $i => $target) {
             $this->strata[$i] = $this->afterEveryStep($target->recipe->stack);
         }
     }
 
     /**
-     * @param  int  $step  after which step: 0 the bare paper, {@see PicturePlan::steps()} the end
+     * @param  int  $step  after which step: 0 the bare paper; beyond the last the end
      * @param  array<int, float>  $lightness  the photo's L*, width × height, row after row
      * @return string sRGB, three bytes a pixel
      */
@@ -42,10 +48,12 @@ final class Preview
     {
         OutOfRange::check('the number of pixels of a preview', $width * $height, 1, self::MOST_PIXELS);
         OutOfRange::check('the number of values', count($lightness), $width * $height, $width * $height);
-        $colours = array_map(fn (int $zone): array => $this->coloursOf($zone, $step, $grey), array_keys($this->plan->map->zones));
-        [$labels, $mapWidth, $mapHeight] = [$this->plan->map->labels, $this->plan->map->width, $this->plan->map->height];
+        $colours = array_map(fn (int $zone): array => $this->coloursOf($zone, $step, $grey), array_keys($this->map->zones));
+        [$labels, $mapWidth, $mapHeight] = [$this->map->labels, $this->map->width, $this->map->height];
         $tile = Grain::tile();
         $side = Grain::SIDE;
+        $whites = $this->whites ?? str_repeat("\0", $mapWidth * $mapHeight);
+        $bare = self::bytesOf(Lab::ofReflectance($this->paper->reflectance), $grey);
         $columns = [];
         for ($x = 0; $x < $width; $x++) {
             $columns[] = (int) (($x + 0.5) * $mapWidth / $width);
@@ -56,7 +64,8 @@ final class Preview
             $grainRow = ($y % $side) * $side;
             $row = '';
             foreach ($columns as $x => $column) {
-                $row .= $colours[$labels[$mapRow + $column]][(int) $lightness[$at++]][$tile[$grainRow + $x % $side]];
+                $row .= $whites[$mapRow + $column] === "\1" ? $bare : $colours[$labels[$mapRow + $column]][(int) $lightness[$at]][$tile[$grainRow + $x % $side]];
+                $at++;
             }
             $rows[] = $row;
         }
@@ -72,7 +81,7 @@ final class Preview
     private function coloursOf(int $zone, int $step, bool $grey): array
     {
         $ends = [];
-        foreach ($this->plan->targets as $i => $target) {
+        foreach ($this->targets as $i => $target) {
             if ($target->zone === $zone && $target->role !== 'accent') {
                 $ends[] = [$target->seen->l, $this->strata[$i][min($step, count($this->strata[$i]) - 1)]];
             }
@@ -84,13 +93,19 @@ final class Preview
             $row = [];
             for ($m = 0; $m < Tooth::STRATA; $m++) {
                 $lab = new Lab(...array_map(static fn (float $u, float $v): float => $u + $share * ($v - $u), $below[$m], $above[$m]));
-                $srgb = Srgb::ofXyz(($grey ? new Lab($lab->l, 0, 0) : $lab)->xyz());
-                $row[] = chr((int) round(255 * $srgb->red)).chr((int) round(255 * $srgb->green)).chr((int) round(255 * $srgb->blue));
+                $row[] = self::bytesOf($lab, $grey);
             }
             $colours[] = $row;
         }
 
         return $colours;
+    }
+
+    private static function bytesOf(Lab $lab, bool $grey): string
+    {
+        $srgb = Srgb::ofXyz(($grey ? new Lab($lab->l, 0, 0) : $lab)->xyz());
+
+        return chr((int) round(255 * $srgb->red)).chr((int) round(255 * $srgb->green)).chr((int) round(255 * $srgb->blue));
     }
 
     /**
@@ -116,7 +131,7 @@ final class Preview
     private function afterEveryStep(Stack $stack): array
     {
         $look = static fn (Sheet $sheet): array => array_map(static fn (array $r): array => Lab::ofReflectance($r)->toArray(), $sheet->strata());
-        $sheet = new Sheet($this->plan->paper);
+        $sheet = new Sheet($this->paper);
         $after = [$look($sheet)];
         foreach ($stack->steps as $step) {
             Stack::apply($step, $sheet);

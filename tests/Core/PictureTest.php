@@ -134,7 +134,7 @@ it('marks zones that touch and end alike, and forms that one pencil makes alone'
 it('shows the bare paper first and the planned colours in the end, coarser after the early passes', function () {
     $plan = villagePlan();
     $grid = village();
-    $preview = new Preview($plan);
+    $preview = new Preview($plan->paper, $plan->map, $plan->targets);
     $mean = static function (string $bytes, int $zone, PicturePlan $plan): Lab {
         $sum = [0.0, 0.0, 0.0];
         $n = 0;

@@ -637,6 +637,204 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["planPicture"];
+        delete: operations["cancelPicture"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changePicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redoPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/version": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pictureVersion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["pictureAnswers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/tried": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["pictureTried"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/purchases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["picturePurchases"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/values": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["pictureValues"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/image": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["pictureImage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/plan": {
         parameters: {
             query?: never;
@@ -826,6 +1024,130 @@ export interface components {
                 light: components["schemas"]["DrawerPencil"];
                 dark: components["schemas"]["DrawerPencil"];
             }[];
+        };
+        /** @enum {unknown} */
+        Role: "light" | "mid" | "dark" | "accent";
+        PictureRecipe: components["schemas"]["Recipe"] & {
+            reasons: string[];
+        };
+        PictureAnswers: {
+            recipes: components["schemas"]["PictureRecipe"][];
+        };
+        PictureTarget: {
+            role: components["schemas"]["Role"];
+            seen: components["schemas"]["Reading"];
+            aim: components["schemas"]["Reading"];
+            /** @description the artist's own stack */
+            own: boolean;
+            overruled: {
+                [key: string]: string;
+            };
+            recipe: components["schemas"]["PictureRecipe"] | null;
+        };
+        PictureZone: {
+            number: number;
+            name: string;
+            area: number;
+            surface: string;
+            importance: string;
+            school: string[] | null;
+            hue: string | null;
+            targets: components["schemas"]["PictureTarget"][];
+        };
+        PictureRun: {
+            /** @enum {unknown} */
+            state: "waiting" | "working" | "done" | "cancelled" | "failed";
+            what: string;
+            done: number;
+            total: number;
+            changes: {
+                zone: string;
+                role: string;
+                why: string;
+                before: string | null;
+                after: string;
+            }[];
+        };
+        PicturePencil: components["schemas"]["ChartPencil"] & {
+            zones: number[];
+            part: string | null;
+        };
+        Picture: {
+            run: components["schemas"]["PictureRun"] | null;
+            settings: {
+                school: string[];
+                mode: string;
+                pencils: number | null;
+                keep: string[];
+                without: string[];
+                hue: string;
+            };
+            choices: {
+                [key: string]: string[];
+            };
+            hues: string[];
+            undoWords: string | null;
+            redoWords: string | null;
+            named: {
+                number: number;
+                name: string;
+            }[];
+            version: number;
+            /** @description why nothing can be planned yet */
+            cannot: string | null;
+            zones: components["schemas"]["PictureZone"][];
+            palette: components["schemas"]["PicturePencil"][];
+            left: (components["schemas"]["DrawerPencil"] & {
+                lockedOut: boolean;
+            })[];
+            curve: {
+                pencils: number;
+                deltaE00: number;
+            }[];
+            suffering: {
+                zone: string;
+                deltaE00: number;
+            }[];
+            cautions: {
+                code: string;
+                zone: number;
+                role: string;
+                text: string;
+                remedy: string;
+            }[];
+            tone: string;
+            /** @description colours not planned yet */
+            waiting: number;
+            steps: number;
+            meanDeltaE00: number;
+        };
+        PictureChange: {
+            /** @enum {unknown} */
+            kind: "school" | "mode" | "pencils" | "lock" | "hue" | "preset" | "stack" | "remedy" | "overrule";
+            key: string;
+            zone?: number;
+            role?: components["schemas"]["Role"];
+            settings?: string[] | null;
+            mode?: string;
+            count?: number | null;
+            pencil?: string;
+            /** @enum {unknown} */
+            how?: "in" | "out" | "free";
+            hue?: string | null;
+            /** @enum {unknown} */
+            what?: "exactly-three" | "one-colour" | "whole";
+            stack?: string | null;
+            code?: string;
+            note?: string | null;
+        };
+        PicturePurchases: {
+            purchases: (components["schemas"]["ChartPencil"] & {
+                deltaE00: number;
+            })[];
+        };
+        ValueRuns: {
+            photo: number[];
+            plan: number[];
         };
         /** @enum {unknown} */
         StockState: "owned" | "low" | "wanted" | "not owned";
@@ -2233,6 +2555,291 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Recipes"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the plan of the picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+        };
+    };
+    planPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description begun */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+        };
+    };
+    cancelPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description cancelled */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+        };
+    };
+    changePicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PictureChange"];
+            };
+        };
+        responses: {
+            /** @description the plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+        };
+    };
+    undoPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+        };
+    };
+    redoPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+        };
+    };
+    pictureVersion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    name?: string;
+                    number?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description the plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+        };
+    };
+    pictureAnswers: {
+        parameters: {
+            query: {
+                zone: number;
+                role: components["schemas"]["Role"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description up to four recipes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureAnswers"];
+                };
+            };
+        };
+    };
+    pictureTried: {
+        parameters: {
+            query: {
+                zone: number;
+                role: components["schemas"]["Role"];
+                stack: string;
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what a stack would make */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureRecipe"];
+                };
+            };
+        };
+    };
+    picturePurchases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what to buy for it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PicturePurchases"];
+                };
+            };
+        };
+    };
+    pictureValues: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the value run of photo and plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ValueRuns"];
+                };
+            };
+        };
+    };
+    pictureImage: {
+        parameters: {
+            query: {
+                step: string;
+                grey?: "0" | "1";
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the picture after a pass */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": unknown;
                 };
             };
         };

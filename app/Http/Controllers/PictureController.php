@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\PictureChangeRequest;
+use App\Models\Study;
+use App\Presenters\ChartPresenter;
+use App\Presenters\StudyPicturePresenter;
+use App\Services\DrawerKeeper;
+use App\Services\PictureChanges;
+use App\Services\PictureDesk;
+use App\Services\PictureImages;
+use App\Services\PictureRunner;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Planning\Picture\PlanSheet;
+use KnottyPrism\Core\Planning\Purchases;
+
+/** The plan of a study's picture. Every change answers with the whole of it. */
+final class PictureController extends Controller
+{
+    private const PURCHASES = 3;
+
+    private const ANSWERS = 4;
+
+    public function __construct(private readonly PictureDesk $desk, private readonly StudyPicturePresenter $presenter, private readonly PictureRunner $runner, private readonly DrawerKeeper $drawers)
+    {
+    }
+
+    public function show(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+
+        return $this->picture($request, $study);
+    }
+
+    /** Begins to plan, or goes on. */
+    public function plan(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->desk->ground($this->user($request), $study);
+        $this->runner->begin($study);
+
+        return $this->picture($request, $study, 202);
+    }
+
+    public function cancel(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->runner->cancel($study);
+
+        return $this->picture($request, $study);
+    }
+
+    public function change(PictureChangeRequest $request, Study $study, PictureChanges $changes): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $user = $this->user($request);
+        $this->desk->change($study, $request->key(), static fn (PlanSheet $sheet): array => $changes->made($user, $study, $sheet, $request->change()));
+
+        return $this->picture($request, $study);
+    }
+
+    public function undo(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->desk->versions->move($study, -1);
+
+        return $this->picture($request, $study);
+    }
+
+    public function redo(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $this->desk->versions->move($study, 1);
+
+        return $this->picture($request, $study);
+    }
+
+    /** Gives the present version a name, or goes to a version that has one. */
+    public function version(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['name' => ['required_without:number', 'string', 'max:80'], 'number' => ['required_without:name', 'integer', 'min:0']]);
+        if ($request->has('number')) {
+            $this->desk->versions->go($study, $request->integer('number'));
+        } else {
+            $current = $this->desk->versions->current($study);
+            if ($current === null) {
+                throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
+            }
+            $current->update(['name' => (string) $request->string('name')]);
+        }
+
+        return $this->picture($request, $study);
+    }
+
+    /** Up to four recipes for one colour of the picture. */
+    public function answers(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['zone' => ['required', 'integer'], 'role' => ['required', 'in:light,mid,dark,accent']]);
+        $ground = $this->desk->ground($this->user($request), $study);
+        $wish = PictureDesk::wish($ground, $request->integer('zone'), (string) $request->string('role'));
+        $palette = $this->desk->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
+        $inZone = [];
+        foreach ($this->desk->planned($ground) as $p) {
+            if ($p['wish']->zone === $wish->zone && $p['wish']->role === 'mid' && $wish->role !== 'mid' && $p['stack'] !== null) {
+                $inZone = PictureDesk::identifiers($p['stack']);
+            }
+        }
+        $fingerprint = $this->drawers->fingerprint($this->user($request), owned: false);
+
+        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->presenter->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->desk->planner($ground)->recipes($wish, $palette, $inZone, self::ANSWERS))]);
+    }
+
+    /** What a stack would make of one colour of the picture, before it is kept. */
+    public function tried(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['zone' => ['required', 'integer'], 'role' => ['required', 'in:light,mid,dark,accent'], 'stack' => ['required', 'string', 'max:2000']]);
+        $ground = $this->desk->ground($this->user($request), $study);
+        $wish = PictureDesk::wish($ground, $request->integer('zone'), (string) $request->string('role'));
+
+        return new JsonResponse($this->presenter->shown($ground, $wish, StackText::read((string) $request->string('stack'), $ground->shelf), 'your own', $this->drawers->fingerprint($this->user($request), owned: false)));
+    }
+
+    /** The known pencil that would help the picture most, and the next best. */
+    public function purchases(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $ground = $this->desk->ground($this->user($request), $study);
+        $made = array_map(static fn ($t): array => ['target' => $t->fitted, 'stack' => $t->recipe->stack, 'deltaE00' => $t->recipe->comparison->deltaE00, 'weight' => $t->weight], $this->presenter->targets($ground, $this->desk->planned($ground)));
+        $missing = array_values(array_filter($ground->shelf->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
+
+        return new JsonResponse(['purchases' => array_map(static fn (array $p): array => [...ChartPresenter::pencil($p['pencil']), 'deltaE00' => round($p['gain'], 2)], Purchases::for($made, $missing, $ground->paper, self::PURCHASES))]);
+    }
+
+    /** The picture after a pass, or at "error" how far its end is from the photo. */
+    public function image(Request $request, Study $study, PictureImages $images): Response
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['step' => ['required', 'string', 'regex:/^(\d{1,2}|error)$/'], 'grey' => ['sometimes', 'in:0,1']]);
+        $step = (string) $request->string('step');
+        $png = $images->after($this->desk->ground($this->user($request), $study), $step === 'error' ? null : (int) $step, $request->boolean('grey'));
+
+        return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    public function values(Request $request, Study $study, PictureImages $images): JsonResponse
+    {
+        Gate::authorize('own', $study);
+
+        return new JsonResponse($images->valueRun($this->desk->ground($this->user($request), $study)));
+    }
+
+    private function picture(Request $request, Study $study, int $status = 200): JsonResponse
+    {
+        return new JsonResponse($this->presenter->picture($this->user($request), $study->refresh()), $status);
+    }
+}

@@ -1,0 +1,238 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Presenters;
+
+use App\Models\PictureRun;
+use App\Models\PictureVersion;
+use App\Models\Study;
+use App\Models\User;
+use App\Services\DrawerKeeper;
+use App\Services\PictureDesk;
+use App\Services\PictureGround;
+use App\Services\SurveyDesk;
+use Illuminate\Support\Facades\Cache;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\Picture\PalettePart;
+use KnottyPrism\Core\Planning\Picture\Recolour;
+use KnottyPrism\Core\Planning\Picture\Wish;
+use KnottyPrism\Core\Planning\PlannedTarget;
+use KnottyPrism\Core\Planning\Reasons;
+use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Planning\RecipeLabel;
+use KnottyPrism\Core\Planning\RecipePlanner;
+use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Planning\ZoneCaution;
+use KnottyPrism\Core\Planning\ZoneCautions;
+
+/** The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is. */
+final class StudyPicturePresenter
+{
+    private const VERSION = 3;
+
+    private const KEPT_SECONDS = 7 * 24 * 3600;
+
+    public function __construct(private readonly PictureDesk $desk, private readonly SurveyDesk $surveys, private readonly DrawerKeeper $drawers)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function picture(User $user, Study $study): array
+    {
+        $history = $this->desk->versions->history($study);
+        $common = [
+            'run' => self::run(PictureRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
+            'settings' => $this->settings($study), 'choices' => School::CHOICES, 'hues' => Recolour::CHOICES,
+            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->picture_number,
+        ];
+        if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
+            $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';
+
+            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'cautions' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'meanDeltaE00' => 0.0];
+        }
+        $ground = $this->desk->ground($user, $study);
+        $palette = $this->desk->palettePart($ground);
+        $planned = $this->desk->planned($ground);
+        $targets = $this->targets($ground, $planned);
+        $zones = $this->zones($ground, $planned, $this->drawers->fingerprint($user, owned: false));
+
+        return [
+            ...$common, 'cannot' => null, 'zones' => $zones,
+            'palette' => self::palette($planned), 'left' => self::left($ground, $palette, $planned),
+            'curve' => $palette === null ? [] : array_map(static fn (int $n, float $cost): array => ['pencils' => $n, 'deltaE00' => Figures::difference($cost)], array_keys($palette->curve), $palette->curve),
+            'suffering' => $palette === null ? [] : self::suffering($ground, $palette),
+            'cautions' => self::zoneCautions($ground, $targets),
+            'tone' => $ground->tone->words(),
+            'waiting' => count(array_filter($planned, static fn (array $p): bool => $p['stack'] === null)),
+            'steps' => array_reduce($planned, static fn (int $most, array $p): int => max($most, $p['stack'] === null ? 0 : count($p['stack']->steps)), 0),
+            'meanDeltaE00' => self::mean($targets),
+        ];
+    }
+
+    /**
+     * What is planned so far, for previews and cards; zones by their place in the list.
+     *
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>  $planned
+     * @return list<PlannedTarget>
+     */
+    public function targets(PictureGround $ground, array $planned): array
+    {
+        $places = array_flip(array_keys($ground->readings));
+        $targets = [];
+        foreach ($planned as ['wish' => $wish, 'stack' => $stack, 'label' => $label]) {
+            if ($stack !== null) {
+                $targets[] = new PlannedTarget($places[$wish->zone], $wish->role, $wish->seen, $wish->fitted, $wish->weight, $this->recipe($ground, $wish, $stack, $label));
+            }
+        }
+
+        return $targets;
+    }
+
+    public static function map(PictureGround $ground): ZoneMap
+    {
+        $places = array_flip(array_keys($ground->readings));
+
+        return ZoneMap::of(
+            $ground->zones->width,
+            $ground->zones->height,
+            array_map(static fn (int $zone): int => $places[$zone], array_values(unpack('C*', $ground->zones->labels) ?: [])),
+            array_map(static fn ($r) => $r->zone, array_values($ground->readings)),
+        );
+    }
+
+    /** @return array<string, mixed> one recipe for one wish, with its reasons */
+    public function shown(PictureGround $ground, Wish $wish, Stack $stack, string $label, string $fingerprint): array
+    {
+        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->name, $label, $fingerprint], JSON_THROW_ON_ERROR));
+
+        /** @var array<string, mixed> */
+        return Cache::store('looks')->remember($key, self::KEPT_SECONDS, fn (): array => [...RecipePresenter::recipe($this->recipe($ground, $wish, $stack, $label)), 'reasons' => Reasons::for($stack, $wish->fitted, $ground->paper)]);
+    }
+
+    private function recipe(PictureGround $ground, Wish $wish, Stack $stack, string $label): Recipe
+    {
+        return Recipe::of(RecipeLabel::tryFrom($label) ?? RecipeLabel::OtherPencils, $wish->fitted, $stack, $ground->paper);
+    }
+
+    /**
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>  $planned
+     * @return list<array<string, mixed>>
+     */
+    private function zones(PictureGround $ground, array $planned, string $fingerprint): array
+    {
+        $zones = [];
+        foreach ($ground->readings as $number => $reading) {
+            $note = $ground->zones->note($number);
+            $targets = [];
+            foreach ($planned as ['wish' => $wish, 'stack' => $stack, 'label' => $label, 'own' => $own]) {
+                if ($wish->zone === $number) {
+                    $targets[$wish->role] = [
+                        'role' => $wish->role, 'seen' => RecipePresenter::reading($wish->seen), 'aim' => RecipePresenter::reading($wish->fitted),
+                        'own' => $own, 'overruled' => (object) $ground->sheet->note($number, $wish->role)->overruled,
+                        'recipe' => $stack === null ? null : [...$this->shown($ground, $wish, $stack, $label, $fingerprint), 'label' => $label],
+                    ];
+                }
+            }
+            $zones[] = [
+                'number' => $number, 'name' => $note->name, 'area' => Figures::share($reading->zone->area), 'surface' => $note->surface->value, 'importance' => $note->importance->value,
+                'school' => $ground->sheet->settings->schools[$number] ?? null, 'hue' => $ground->sheet->settings->hues[$number] ?? null,
+                'targets' => array_values(array_filter(array_map(static fn (string $role): ?array => $targets[$role] ?? null, array_keys(Wish::ROLE_SHARES)))),
+            ];
+        }
+
+        return $zones;
+    }
+
+    /** @return array<string, mixed> */
+    private function settings(Study $study): array
+    {
+        $s = $this->desk->sheet($study)->settings;
+
+        return ['school' => $s->schools[0] ?? [], 'mode' => $s->mode->value, 'pencils' => $s->pencils, 'keep' => $s->keep, 'without' => $s->without, 'hue' => $s->hues[0] ?? 'as seen'];
+    }
+
+    /** @return list<array{number: int, name: string}> */
+    private function named(Study $study): array
+    {
+        $named = [];
+        foreach (PictureVersion::query()->where('study_id', $study->id)->where('name', '!=', null)->orderBy('number')->get() as $version) {
+            $named[] = ['number' => $version->number, 'name' => (string) $version->name];
+        }
+
+        return $named;
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function run(?PictureRun $run): ?array
+    {
+        return $run === null ? null : ['state' => $run->state, 'what' => $run->what, 'done' => $run->done, 'total' => $run->total, 'changes' => $run->changes];
+    }
+
+    /**
+     * The pencils of the plan as they would lie beside the drawing, lightest first, with the zones that take them.
+     *
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>  $planned
+     * @return list<array<string, mixed>>
+     */
+    private static function palette(array $planned): array
+    {
+        $uses = $pencils = [];
+        foreach ($planned as ['wish' => $wish, 'stack' => $stack]) {
+            foreach ($stack?->pencils() ?? [] as $pencil) {
+                $pencils[$pencil->id()] = $pencil;
+                $uses[$pencil->id()][$wish->zone] = true;
+            }
+        }
+        $lightness = static fn (Pencil $p): float => Swatch::Heavy->colourOf($p)->l;
+        uasort($pencils, static fn (Pencil $a, Pencil $b): int => $lightness($b) <=> $lightness($a));
+        $parts = count($pencils) === 3 ? ['light', 'mid', 'dark'] : [];
+
+        return array_map(static fn (int $i, Pencil $p): array => [...ChartPresenter::pencil($p), 'zones' => array_keys($uses[$p->id()]), 'part' => $parts[$i] ?? null], array_keys(array_values($pencils)), array_values($pencils));
+    }
+
+    /**
+     * Pencils at hand that the plan does without.
+     *
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>  $planned
+     * @return list<array<string, mixed>>
+     */
+    private static function left(PictureGround $ground, ?PalettePart $palette, array $planned): array
+    {
+        $used = array_unique(array_merge(...array_map(static fn (array $p): array => $p['stack'] === null ? [] : PictureDesk::identifiers($p['stack']), $planned)));
+
+        return array_map(static fn (Pencil $p): array => [...RecipePresenter::pencil($p), 'lockedOut' => in_array($p->id(), $ground->sheet->settings->without, true)], array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => ! in_array($p->id(), $used, true))));
+    }
+
+    /** @return list<array{zone: string, deltaE00: float}> the zones that lose most by having so few pencils */
+    private static function suffering(PictureGround $ground, PalettePart $palette): array
+    {
+        $lost = array_filter($palette->suffering, static fn (float $d, int $zone): bool => $d >= 0.3 && isset($ground->zones->notes[$zone]), ARRAY_FILTER_USE_BOTH);
+        arsort($lost);
+
+        return array_map(static fn (int $zone, float $d): array => ['zone' => $ground->zones->note($zone)->name, 'deltaE00' => Figures::difference($d)], array_keys($lost), $lost);
+    }
+
+    /**
+     * @param  list<PlannedTarget>  $targets
+     * @return list<array<string, mixed>>
+     */
+    private static function zoneCautions(PictureGround $ground, array $targets): array
+    {
+        $map = self::map($ground);
+        $numbers = array_keys($ground->readings);
+
+        return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $numbers[$c->zone], 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map->zones, $map->borders(), $ground->grid->count(), $targets));
+    }
+
+    /** @param  list<PlannedTarget>  $targets */
+    private static function mean(array $targets): float
+    {
+        $weight = array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight, $targets));
+
+        return $weight > 0 ? Figures::difference(array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight * $t->recipe->comparison->deltaE00, $targets)) / $weight) : 0.0;
+    }
+}

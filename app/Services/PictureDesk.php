@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Models\PictureVersion;
+use App\Models\Study;
+use App\Models\User;
+use App\Presenters\ZonePresenter;
+use Illuminate\Support\Facades\DB;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Planning\AtlasShelf;
+use KnottyPrism\Core\Planning\Picture\PalettePart;
+use KnottyPrism\Core\Planning\Picture\PlanSheet;
+use KnottyPrism\Core\Planning\Picture\StudyPlanner;
+use KnottyPrism\Core\Planning\Picture\Wish;
+use KnottyPrism\Core\Planning\ReachableTone;
+
+/**
+ * The plan of a study's picture: what the artist decided, in versions, and what the planner found, in parts that are kept by all that
+ * they depend on.
+ */
+final class PictureDesk
+{
+    /** @var Versions<PictureVersion> */
+    public readonly Versions $versions;
+
+    public function __construct(private readonly SurveyDesk $surveys, private readonly ZonePresenter $zones, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
+    {
+        $this->versions = new Versions(PictureVersion::class, 'picture_number');
+    }
+
+    public function sheet(Study $study): PlanSheet
+    {
+        return $this->versions->current($study)?->sheet() ?? new PlanSheet;
+    }
+
+    /** @param  \Closure(PlanSheet): array{PlanSheet, string}  $change  the new sheet, and in words what was done */
+    public function change(Study $study, string $key, \Closure $change): void
+    {
+        $this->versions->change($study, $key, function (Study $locked) use ($change): array {
+            [$sheet, $words] = $change($this->sheet($locked));
+
+            return [$sheet->toArray(), $words];
+        });
+    }
+
+    /** @throws ImpossibleChange when the study has no zones yet */
+    public function ground(User $user, Study $study): PictureGround
+    {
+        $survey = $this->surveys->current($study);
+        $sheet = $this->sheet($study);
+        $zones = $survey->sheet();
+        $photo = $study->photo();
+        $readings = $this->zones->readings($survey, $photo);
+        $grid = $this->zones->grid($zones, $survey, $photo);
+        $shelf = $this->drawers->shelfOf($user);
+        $paper = PaperShelf::named($study->paper);
+        $usable = $shelf->usable()->pencils;
+        if ($usable === []) {
+            throw ImpossibleChange::because('The drawer is empty. Bring pencils in under "Drawer" before you plan.');
+        }
+        $tone = ReachableTone::fit($usable, $paper, $grid->l);
+        $wishes = [];
+        foreach ($readings as $number => $reading) {
+            $recolour = $sheet->settings->recolourOf($number);
+            array_push($wishes, ...Wish::of($number, $reading->zone, $zones->note($number)->importance->weight(), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab))));
+        }
+
+        return new PictureGround($study, $sheet, $zones, $readings, $grid, $tone, $wishes, $shelf, $paper, $this->drawers->fingerprint($user), $survey->whites->on($grid));
+    }
+
+    public function planner(PictureGround $ground): StudyPlanner
+    {
+        return new StudyPlanner($ground->shelf, $ground->paper, $ground->sheet->settings, $this->atlases);
+    }
+
+    public function palettePart(PictureGround $ground): ?PalettePart
+    {
+        $value = $this->part($ground->study, $ground->paletteKey());
+
+        /** @var array{hand: list<string>, base: list<string>, curve: array<int, float>, suffering: array<int, float>}|null $value */
+        return $value === null ? null : PalettePart::ofArray($value);
+    }
+
+    /**
+     * What is planned so far for every wish: the artist's own stack, or what the planner found, or nothing yet.
+     *
+     * @return list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>
+     */
+    public function planned(PictureGround $ground): array
+    {
+        $palette = $this->palettePart($ground);
+        $all = $palette === null ? [] : $this->parts($ground->study);
+        $planned = [];
+        $inZone = [];
+        foreach ($ground->wishes as $wish) {
+            $own = $this->own($ground, $wish);
+            $key = $palette === null || ($wish->role !== 'mid' && ! isset($inZone[$wish->zone])) ? null : $ground->targetKey($wish, $palette, $wish->role === 'mid' ? [] : $inZone[$wish->zone]);
+            $found = $key === null ? null : ($all[$key] ?? null);
+            $stack = $own ?? ($found === null ? null : StackText::read((string) $found['stack'], $ground->shelf));
+            if ($wish->role === 'mid' && $stack !== null) {
+                $inZone[$wish->zone] = self::identifiers($stack);
+            }
+            $planned[] = ['wish' => $wish, 'stack' => $stack, 'label' => $own !== null ? 'your own' : (string) ($found['label'] ?? ''), 'own' => $own !== null, 'key' => $key];
+        }
+
+        return $planned;
+    }
+
+    /** The name of a zone, or nothing when it is there no more. */
+    public function zoneName(Study $study, int $zone): ?string
+    {
+        return ($this->surveys->current($study)->zones->notes[$zone] ?? null)?->name;
+    }
+
+    /** @return array<string, mixed>|null */
+    public function part(Study $study, string $key): ?array
+    {
+        $value = DB::table('picture_parts')->where('study_id', $study->id)->where('part_key', $key)->value('value');
+
+        return is_string($value) ? json_decode($value, true, flags: JSON_THROW_ON_ERROR) : null;
+    }
+
+    /** @return array<string, mixed>|null what was found last for the same colour of the same zone */
+    public function lastPart(Study $study, Wish $wish): ?array
+    {
+        $value = DB::table('picture_parts')->where('study_id', $study->id)->where('value->target', PlanSheet::key($wish->zone, $wish->role))->orderByDesc('id')->value('value');
+
+        return is_string($value) ? json_decode($value, true, flags: JSON_THROW_ON_ERROR) : null;
+    }
+
+    /**
+     * Kept once; found by two at the same time, it is the same.
+     *
+     * @param  array<string, mixed>  $value
+     */
+    public function keepPart(Study $study, string $key, array $value): void
+    {
+        DB::table('picture_parts')->insertOrIgnore(['study_id' => $study->id, 'part_key' => $key, 'value' => json_encode($value, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()]);
+    }
+
+    /** @return list<string> */
+    public static function identifiers(Stack $stack): array
+    {
+        return array_map(static fn (Pencil $p): string => $p->id(), $stack->pencils());
+    }
+
+    /** @throws ImpossibleChange when the zone or the role is not there any more */
+    public static function wish(PictureGround $ground, int $zone, string $role): Wish
+    {
+        foreach ($ground->wishes as $wish) {
+            if ($wish->zone === $zone && $wish->role === $role) {
+                return $wish;
+            }
+        }
+
+        throw ImpossibleChange::unknown('colour of a zone');
+    }
+
+    private function own(PictureGround $ground, Wish $wish): ?Stack
+    {
+        $text = $ground->sheet->note($wish->zone, $wish->role)->stack;
+
+        return $text === null ? null : StackText::read($text, $ground->shelf);
+    }
+
+    /** @return array<string, array<string, mixed>> by key */
+    private function parts(Study $study): array
+    {
+        return array_map(static fn (mixed $value): array => json_decode((string) $value, true, flags: JSON_THROW_ON_ERROR), DB::table('picture_parts')->where('study_id', $study->id)->pluck('value', 'part_key')->all());
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Models\Study;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Medium\Paper;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\ToneFit;
+use KnottyPrism\Core\Photo\Zones\ZoneReading;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
+use KnottyPrism\Core\Planning\Picture\PalettePart;
+use KnottyPrism\Core\Planning\Picture\PlanSheet;
+use KnottyPrism\Core\Planning\Picture\Wish;
+use KnottyPrism\Core\Planning\RecipePlanner;
+
+/** All that the plan of a study's picture stands on, read once; and the keys of what follows from it. */
+final readonly class PictureGround
+{
+    /** Raised when the parts of a plan are kept otherwise. */
+    private const VERSION = 1;
+
+    /**
+     * @param  array<int, ZoneReading>  $readings  by zone number, the largest first
+     * @param  list<Wish>  $wishes  zone by zone, the mid of each first
+     * @param  Drawer  $shelf  all known pencils, owned or not
+     * @param  string  $fingerprint  of the owned ones
+     * @param  string  $whites  a byte for every pixel of the sheet
+     */
+    public function __construct(
+        public Study $study,
+        public PlanSheet $sheet,
+        public ZoneSheet $zones,
+        public array $readings,
+        public PixelGrid $grid,
+        public ToneFit $tone,
+        public array $wishes,
+        public Drawer $shelf,
+        public Paper $paper,
+        private string $fingerprint,
+        public string $whites,
+    ) {
+    }
+
+    public function paletteKey(): string
+    {
+        $s = $this->sheet->settings;
+
+        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (Wish $w): array => [$w->zone, ...self::rounded($w), round($w->weight, 4)], $this->wishes));
+    }
+
+    /**
+     * What a recipe follows from, in the words in which its change is told.
+     *
+     * @param  list<string>  $inZone
+     * @return array<string, string>
+     */
+    public function basis(Wish $wish, PalettePart $palette, array $inZone): array
+    {
+        $s = $this->sheet->settings;
+
+        return [
+            'its colour' => implode(',', self::rounded($wish)), 'the way of working' => implode(',', $s->schoolOf($wish->zone)->settings()).$s->mode->value, 'the paper' => $this->paper->name,
+            'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), "its zone's mid" => implode(',', $inZone), 'the drawer' => $this->fingerprint,
+        ];
+    }
+
+    /** @param  list<string>  $inZone  identifiers of pencils that its zone takes already */
+    public function targetKey(Wish $wish, PalettePart $palette, array $inZone): string
+    {
+        $s = $this->sheet->settings;
+
+        return $this->key('target', $s->mode->value, $s->schoolOf($wish->zone)->settings(), $palette->hand, $palette->base, self::rounded($wish), $inZone);
+    }
+
+    private function key(mixed ...$parts): string
+    {
+        return md5(json_encode([self::VERSION, RecipePlanner::VERSION, $this->fingerprint, $this->paper->name, ...$parts], JSON_THROW_ON_ERROR));
+    }
+
+    /** @return list<float> */
+    private static function rounded(Wish $wish): array
+    {
+        return array_map(static fn (float $v): float => round($v, 2), $wish->fitted->toArray());
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Photos\PhotoStore;
+use App\Photos\Raster;
+use App\Presenters\StudyPicturePresenter;
+use Illuminate\Support\Facades\Cache;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\PixelWindow;
+use KnottyPrism\Core\Planning\ErrorMap;
+use KnottyPrism\Core\Planning\PlannedTarget;
+use KnottyPrism\Core\Planning\Preview;
+
+/** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
+final class PictureImages
+{
+    private const VERSION = 1;
+
+    private const KEPT_SECONDS = 7 * 24 * 3600;
+
+    public function __construct(private readonly PictureDesk $desk, private readonly StudyPicturePresenter $presenter, private readonly PhotoStore $photos, private readonly SurveyDesk $surveys)
+    {
+    }
+
+    /** @return string a PNG at screen size; null as the step means the map of errors */
+    public function after(PictureGround $ground, ?int $step, bool $grey): string
+    {
+        return Cache::store('looks')->remember($this->key($ground, $step === null ? 'error' : "$step/".(int) $grey), self::KEPT_SECONDS, function () use ($ground, $step, $grey): string {
+            $photo = $this->photo($ground);
+            $grid = PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes);
+            $bytes = $this->preview($ground)->after($step ?? PHP_INT_MAX, $photo->width, $photo->height, $grid->l, $grey);
+            if ($step !== null) {
+                return (new Raster($photo->width, $photo->height, $bytes))->png();
+            }
+
+            return Raster::encoded($photo->width, $photo->height, 1, ErrorMap::of($grid, PixelGrid::ofSrgb($photo->width, $photo->height, $bytes), 9), 'png');
+        });
+    }
+
+    /** @return array{photo: list<float>, plan: list<float>} share of the area of each of nine value steps, the darkest first, 0–1 */
+    public function valueRun(PictureGround $ground): array
+    {
+        /** @var array{photo: list<float>, plan: list<float>} */
+        return Cache::store('looks')->remember($this->key($ground, 'values'), self::KEPT_SECONDS, function () use ($ground): array {
+            $bytes = $this->preview($ground)->after(PHP_INT_MAX, $ground->grid->width, $ground->grid->height, $ground->grid->l);
+
+            return ['photo' => ErrorMap::valueRun($ground->grid), 'plan' => ErrorMap::valueRun(PixelGrid::ofSrgb($ground->grid->width, $ground->grid->height, $bytes))];
+        });
+    }
+
+    private function preview(PictureGround $ground): Preview
+    {
+        return new Preview($ground->paper, StudyPicturePresenter::map($ground), $this->targets($ground), $ground->whites);
+    }
+
+    /** @return list<PlannedTarget> */
+    private function targets(PictureGround $ground): array
+    {
+        return $this->presenter->targets($ground, $this->desk->planned($ground));
+    }
+
+    private function photo(PictureGround $ground): PixelWindow
+    {
+        $screen = $this->photos->screen($ground->study->photo());
+        $balance = $this->surveys->current($ground->study)->balanceOf($ground->study->photo()->id);
+
+        return $balance === null ? $screen : $balance->applied($screen);
+    }
+
+    private function key(PictureGround $ground, string $what): string
+    {
+        $stacks = array_map(static fn (PlannedTarget $t): array => [$t->zone, $t->role, $t->recipe->stack->text(), round($t->seen->l, 2)], $this->targets($ground));
+
+        return 'picture/'.md5(json_encode([self::VERSION, $what, $stacks, $ground->paper->name, $ground->study->photo()->storage_key, md5($ground->zones->labels), md5($ground->whites), $this->surveys->current($ground->study)->balanceOf($ground->study->photo()->id)?->pointedAt->toArray()], JSON_THROW_ON_ERROR));
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Jobs\PlanPicture;
+use App\Models\PictureRun;
+use App\Models\Study;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Planning\Picture\PalettePart;
+use KnottyPrism\Core\Planning\Picture\PlanSheet;
+use KnottyPrism\Core\Planning\Picture\Wish;
+use KnottyPrism\Core\Planning\Recipe;
+
+/**
+ * Plans a picture part by part, each kept as soon as it is found: killed and begun again, it goes on where it was; after a change it
+ * finds most parts there. Whoever looks meanwhile sees what is there.
+ */
+final class PictureRunner
+{
+    /** Seconds that one job works before it lets others of the queue have a turn. */
+    private const AT_ONCE = 20.0;
+
+    public function __construct(private readonly PictureDesk $desk)
+    {
+    }
+
+    /** Begins, or goes on with what is under way already. */
+    public function begin(Study $study): PictureRun
+    {
+        return DB::transaction(static function () use ($study): PictureRun {
+            Study::query()->lockForUpdate()->findOrFail($study->id);
+            $underWay = PictureRun::query()->where('study_id', $study->id)->whereIn('state', [PictureRun::WAITING, PictureRun::WORKING])->max('id');
+            $run = PictureRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PictureRun::query()->create(['study_id' => $study->id, 'state' => PictureRun::WAITING, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => []]);
+            PlanPicture::dispatch($run->id);
+
+            return $run;
+        });
+    }
+
+    public function cancel(Study $study): void
+    {
+        PictureRun::query()->where('study_id', $study->id)->whereIn('state', [PictureRun::WAITING, PictureRun::WORKING])->update(['state' => PictureRun::CANCELLED]);
+    }
+
+    public function run(PictureRun $run): void
+    {
+        try {
+            $this->work($run);
+        } catch (NotWanted) {
+            // Cancelled; what was found until then is kept.
+        }
+    }
+
+    /** @throws NotWanted when it was cancelled */
+    private function work(PictureRun $run): void
+    {
+        $until = microtime(true) + self::AT_ONCE;
+        $run->update(['state' => PictureRun::WORKING]);
+        $study = $run->study;
+        $ground = $this->desk->ground(User::query()->findOrFail($study->user_id), $study);
+        $planner = $this->desk->planner($ground);
+        $palette = $this->desk->palettePart($ground);
+        if ($palette === null) {
+            $palette = $planner->palette($ground->wishes, function (int $done, int $of) use ($run): void {
+                $this->tell($run, 'choosing the pencils', $done, $of);
+            });
+            $this->desk->keepPart($study, $ground->paletteKey(), $palette->toArray());
+        }
+        while (($next = $this->next($ground, $run, $palette, $planned)) !== null) {
+            $this->tell($run, 'finding recipes', count(array_filter($planned, static fn (array $p): bool => $p['stack'] !== null)), count($planned));
+            $recipe = $planner->recipes($next['wish'], $palette, $next['inZone'], 1)[0];
+            $basis = $ground->basis($next['wish'], $palette, $next['inZone']);
+            $before = $this->desk->lastPart($study, $next['wish']);
+            $this->desk->keepPart($study, $next['key'], [...self::value($recipe), 'target' => PlanSheet::key($next['wish']->zone, $next['wish']->role), 'basis' => $basis]);
+            $run->update(['changes' => [...$run->changes, self::changed($ground, $next['wish'], $recipe, $before, $basis)]]);
+            if (microtime(true) > $until) {
+                PlanPicture::dispatch($run->id);
+
+                return;
+            }
+        }
+        PictureRun::query()->whereKey($run->id)->where('state', PictureRun::WORKING)->update(['state' => PictureRun::DONE, 'what' => '', 'done' => count($ground->wishes), 'total' => count($ground->wishes)]);
+    }
+
+    /**
+     * What was planned anew and why, in words.
+     *
+     * @param  array<string, mixed>|null  $before
+     * @param  array<string, string>  $basis
+     * @return array{zone: string, role: string, why: string, before: ?string, after: string}
+     */
+    private static function changed(PictureGround $ground, Wish $wish, Recipe $recipe, ?array $before, array $basis): array
+    {
+        $known = $before['basis'] ?? null;
+        $differs = is_array($known) ? array_keys(array_filter($basis, static fn (string $text, string $what): bool => ($known[$what] ?? '') !== $text, ARRAY_FILTER_USE_BOTH)) : [];
+
+        return [
+            'zone' => $ground->zones->note($wish->zone)->name, 'role' => $wish->role, 'why' => $before === null ? 'new' : ($differs === [] ? 'asked for again' : implode(' and ', $differs).' changed'),
+            'before' => is_string($before['stack'] ?? null) ? StackText::read($before['stack'], $ground->shelf)->words() : null, 'after' => $recipe->stack->words(),
+        ];
+    }
+
+    /** @return array{stack: string, label: string} */
+    public static function value(Recipe $recipe): array
+    {
+        return ['stack' => $recipe->stack->text(), 'label' => $recipe->label->value];
+    }
+
+    /**
+     * The first wish that has no part yet.
+     *
+     * @param  list<array<string, mixed>>|null  $planned
+     *
+     * @param-out list<array<string, mixed>> $planned
+     *
+     * @return array{wish: Wish, key: string, inZone: list<string>}|null
+     */
+    private function next(PictureGround $ground, PictureRun $run, PalettePart $palette, ?array &$planned): ?array
+    {
+        $planned = $this->desk->planned($ground);
+        $inZone = [];
+        foreach ($planned as $p) {
+            if ($p['wish']->role === 'mid' && $p['stack'] !== null) {
+                $inZone[$p['wish']->zone] = PictureDesk::identifiers($p['stack']);
+            }
+            if ($p['stack'] === null && $p['key'] !== null) {
+                return ['wish' => $p['wish'], 'key' => $p['key'], 'inZone' => $p['wish']->role === 'mid' ? [] : $inZone[$p['wish']->zone] ?? []];
+            }
+        }
+
+        return null;
+    }
+
+    /** @throws NotWanted when it was cancelled */
+    private function tell(PictureRun $run, string $what, int $done, int $of): void
+    {
+        $wanted = PictureRun::query()->whereKey($run->id)->where('state', PictureRun::WORKING)->update(['what' => $what, 'done' => $done, 'total' => $of]) > 0
+            || PictureRun::query()->whereKey($run->id)->where('state', PictureRun::WORKING)->exists();
+        if (! $wanted) {
+            throw new NotWanted;
+        }
+    }
+}
