@@ -11,6 +11,7 @@ use App\Http\Controllers\PageController;
 use App\Http\Controllers\PaletteCardController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PictureController;
+use App\Http\Controllers\PictureSheetController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;
@@ -95,6 +96,8 @@ Route::middleware('auth')->group(function (): void {
             Route::get('/purchases', [PictureController::class, 'purchases'])->middleware('throttle:heavy');
             Route::get('/image', [PictureController::class, 'image']);
             Route::get('/values', [PictureController::class, 'values']);
+            Route::get('/{kind}.pdf', [PictureSheetController::class, 'sheet'])->whereIn('kind', ['card', 'zones', 'steps'])->middleware('throttle:heavy');
+            Route::get('/palette.{kind}', [PictureSheetController::class, 'palette'])->whereIn('kind', ['gpl', 'csv']);
         });
 
         Route::get('/studies/{study}/plan', [PlanController::class, 'index']);

@@ -222,10 +222,15 @@ final class StudyPicturePresenter
      */
     private static function zoneCautions(PictureGround $ground, array $targets): array
     {
-        $map = self::map($ground);
-        $numbers = array_keys($ground->readings);
+        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, md5($ground->zones->labels), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->name, array_map(static fn (PlannedTarget $t): array => [$t->zone, $t->role, $t->recipe->stack->text()], $targets)], JSON_THROW_ON_ERROR));
 
-        return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $numbers[$c->zone], 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map->zones, $map->borders(), $ground->grid->count(), $targets));
+        /** @var list<array<string, mixed>> */
+        return Cache::store('looks')->remember($key, self::KEPT_SECONDS, static function () use ($ground, $targets): array {
+            $map = self::map($ground);
+            $numbers = array_keys($ground->readings);
+
+            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $numbers[$c->zone], 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets));
+        });
     }
 
     /** @param  list<PlannedTarget>  $targets */

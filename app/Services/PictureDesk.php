@@ -8,6 +8,7 @@ use App\Models\PictureVersion;
 use App\Models\Study;
 use App\Models\User;
 use App\Presenters\ZonePresenter;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
@@ -15,6 +16,9 @@ use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\ToneFit;
+use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Planning\AtlasShelf;
 use KnottyPrism\Core\Planning\Picture\PalettePart;
 use KnottyPrism\Core\Planning\Picture\PlanSheet;
@@ -28,6 +32,10 @@ use KnottyPrism\Core\Planning\ReachableTone;
  */
 final class PictureDesk
 {
+    private const VERSION = 1;
+
+    private const KEPT_SECONDS = 7 * 24 * 3600;
+
     /** @var Versions<PictureVersion> */
     public readonly Versions $versions;
 
@@ -58,22 +66,25 @@ final class PictureDesk
         $sheet = $this->sheet($study);
         $zones = $survey->sheet();
         $photo = $study->photo();
-        $readings = $this->zones->readings($survey, $photo);
-        $grid = $this->zones->grid($zones, $survey, $photo);
         $shelf = $this->drawers->shelfOf($user);
         $paper = PaperShelf::named($study->paper);
         $usable = $shelf->usable()->pencils;
         if ($usable === []) {
             throw ImpossibleChange::because('The drawer is empty. Bring pencils in under "Drawer" before you plan.');
         }
-        $tone = ReachableTone::fit($usable, $paper, $grid->l);
+        $fingerprint = $this->drawers->fingerprint($user);
+        $grid = fn (): PixelGrid => $this->zones->grid($zones, $survey, $photo);
+        // Reading zones from the photo takes most of the time, and changes with the survey, the paper and the drawer alone.
+        /** @var array{array<int, ZoneReading>, ToneFit} $read */
+        $read = Cache::store('looks')->remember('picture-ground/'.md5(json_encode([self::VERSION, $this->surveys->stamp($study), $photo->storage_key, $paper->name, $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
+        [$readings, $tone] = $read;
         $wishes = [];
         foreach ($readings as $number => $reading) {
             $recolour = $sheet->settings->recolourOf($number);
             array_push($wishes, ...Wish::of($number, $reading->zone, $zones->note($number)->importance->weight(), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab))));
         }
 
-        return new PictureGround($study, $sheet, $zones, $readings, $grid, $tone, $wishes, $shelf, $paper, $this->drawers->fingerprint($user), $survey->whites->on($grid));
+        return new PictureGround($study, $sheet, $zones, $readings, $tone, $wishes, $shelf, $paper, $fingerprint, $grid, static fn (PixelGrid $grid): string => $survey->whites->on($grid));
     }
 
     public function planner(PictureGround $ground): StudyPlanner

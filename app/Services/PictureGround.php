@@ -27,21 +27,34 @@ final readonly class PictureGround
      * @param  list<Wish>  $wishes  zone by zone, the mid of each first
      * @param  Drawer  $shelf  all known pencils, owned or not
      * @param  string  $fingerprint  of the owned ones
-     * @param  string  $whites  a byte for every pixel of the sheet
+     * @param  \Closure(): PixelGrid  $readGrid
+     * @param  \Closure(PixelGrid): string  $readWhites
      */
     public function __construct(
         public Study $study,
         public PlanSheet $sheet,
         public ZoneSheet $zones,
         public array $readings,
-        public PixelGrid $grid,
         public ToneFit $tone,
         public array $wishes,
         public Drawer $shelf,
         public Paper $paper,
         private string $fingerprint,
-        public string $whites,
+        private \Closure $readGrid,
+        private \Closure $readWhites,
     ) {
+    }
+
+    /** The photo at the size of the zones; read only where pixels matter. */
+    public function grid(): PixelGrid
+    {
+        return ($this->readGrid)();
+    }
+
+    /** A byte for every pixel of the zones, 1 where the paper is kept white. */
+    public function whites(): string
+    {
+        return ($this->readWhites)($this->grid());
     }
 
     public function paletteKey(): string

@@ -45,15 +45,16 @@ final class PictureImages
     {
         /** @var array{photo: list<float>, plan: list<float>} */
         return Cache::store('looks')->remember($this->key($ground, 'values'), self::KEPT_SECONDS, function () use ($ground): array {
-            $bytes = $this->preview($ground)->after(PHP_INT_MAX, $ground->grid->width, $ground->grid->height, $ground->grid->l);
+            $grid = $ground->grid();
+            $bytes = $this->preview($ground)->after(PHP_INT_MAX, $grid->width, $grid->height, $grid->l);
 
-            return ['photo' => ErrorMap::valueRun($ground->grid), 'plan' => ErrorMap::valueRun(PixelGrid::ofSrgb($ground->grid->width, $ground->grid->height, $bytes))];
+            return ['photo' => ErrorMap::valueRun($grid), 'plan' => ErrorMap::valueRun(PixelGrid::ofSrgb($grid->width, $grid->height, $bytes))];
         });
     }
 
     private function preview(PictureGround $ground): Preview
     {
-        return new Preview($ground->paper, StudyPicturePresenter::map($ground), $this->targets($ground), $ground->whites);
+        return new Preview($ground->paper, StudyPicturePresenter::map($ground), $this->targets($ground), $ground->whites());
     }
 
     /** @return list<PlannedTarget> */
@@ -74,6 +75,6 @@ final class PictureImages
     {
         $stacks = array_map(static fn (PlannedTarget $t): array => [$t->zone, $t->role, $t->recipe->stack->text(), round($t->seen->l, 2)], $this->targets($ground));
 
-        return 'picture/'.md5(json_encode([self::VERSION, $what, $stacks, $ground->paper->name, $ground->study->photo()->storage_key, md5($ground->zones->labels), md5($ground->whites), $this->surveys->current($ground->study)->balanceOf($ground->study->photo()->id)?->pointedAt->toArray()], JSON_THROW_ON_ERROR));
+        return 'picture/'.md5(json_encode([self::VERSION, $what, $stacks, $ground->paper->name, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
     }
 }

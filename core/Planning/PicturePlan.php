@@ -69,15 +69,6 @@ final readonly class PicturePlan
      */
     public function order(): array
     {
-        $order = [];
-        for ($step = 1; $step <= $this->steps(); $step++) {
-            $now = array_values(array_filter($this->targets, static fn (PlannedTarget $t): bool => count($t->recipe->stack->steps) >= $step));
-            usort($now, static fn (PlannedTarget $a, PlannedTarget $b): int => $b->recipe->prediction->steps[$step - 1]->lab->l <=> $a->recipe->prediction->steps[$step - 1]->lab->l);
-            foreach ($now as $target) {
-                $order[] = ['step' => $step, 'zone' => $target->zone, 'role' => $target->role];
-            }
-        }
-
-        return $order;
+        return array_map(static fn (array $o): array => ['step' => $o['step'], 'zone' => $o['target']->zone, 'role' => $o['target']->role], LayingOrder::of($this->targets));
     }
 }

@@ -7,6 +7,7 @@ import { SignInScreen } from './account/SignInScreen';
 import { RequestFailed } from './api/client';
 import { DrawerPlace } from './drawer/DrawerPlace';
 import { PhotoPlace } from './photo/PhotoPlace';
+import { PlanPlace } from './plan/PlanPlace';
 import { GlobalStyle } from './ui/GlobalStyle';
 import { applySurround } from './ui/surround';
 
@@ -39,6 +40,7 @@ createRoot(root).render(
                     <Route path="/sign-in" element={<SignInScreen />} />
                     <Route path="/photo/:studyId?" element={<PhotoPlace />} />
                     <Route path="/drawer" element={<DrawerPlace />} />
+                    <Route path="/plan/:studyId?" element={<PlanPlace />} />
                     <Route path="*" element={<Navigate to="/photo" replace />} />
                 </Routes>
             </BrowserRouter>

@@ -119,5 +119,5 @@ it('converts a drawer to every format and back', function () {
         expect(count($back->order))->toBeGreaterThanOrEqual(24);
     }
     [$status, , , $says] = prism('convert', '--from', demoDrawer(), '--to', 'doc');
-    expect($status)->toBe(2)->and($says)->toContain('csv, gpl, cgats, json');
+    expect($status)->toBe(2)->and($says)->toContain('csv, json, gpl, cgats, spectral');
 });

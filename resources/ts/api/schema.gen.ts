@@ -817,6 +817,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/picture/{kind}.pdf": {
+        parameters: {
+            query?: {
+                size?: "a4" | "a5" | "letter";
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                kind: "card" | "zones" | "steps";
+            };
+            cookie?: never;
+        };
+        get: operations["pictureSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/picture/palette.{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                kind: "gpl" | "csv";
+            };
+            cookie?: never;
+        };
+        get: operations["picturePalette"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/picture/image": {
         parameters: {
             query?: never;
@@ -2816,6 +2856,52 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ValueRuns"];
                 };
+            };
+        };
+    };
+    pictureSheet: {
+        parameters: {
+            query?: {
+                size?: "a4" | "a5" | "letter";
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                kind: "card" | "zones" | "steps";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a sheet to print */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    picturePalette: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                kind: "gpl" | "csv";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the palette as a file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -6,14 +6,15 @@ interface StudyBarProps {
     studies: readonly Study[];
     study: Study | undefined;
     papers: readonly string[];
-    opening: boolean;
+    opening?: boolean;
     onChoose: (study: Study) => void;
     onPaper: (paper: string) => void;
-    onPhoto: (file: File) => void;
+    /** Only where a photo can be opened. */
+    onPhoto?: (file: File) => void;
 }
 
 /** The study that one is in, its paper, and the way to another. */
-export function StudyBar({ studies, study, papers, opening, onChoose, onPaper, onPhoto }: StudyBarProps) {
+export function StudyBar({ studies, study, papers, opening = false, onChoose, onPaper, onPhoto }: StudyBarProps) {
     if (study === undefined) {
         return null;
     }
@@ -46,12 +47,14 @@ export function StudyBar({ studies, study, papers, opening, onChoose, onPaper, o
                     ))}
                 </NativeSelect>
             </label>
-            <FileTrigger
-                acceptedFileTypes={['image/*', '.heic', '.heif']}
-                onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
-            >
-                <WordButton isPending={opening}>{opening ? 'Taking the photo in…' : 'Another photo'}</WordButton>
-            </FileTrigger>
+            {onPhoto !== undefined && (
+                <FileTrigger
+                    acceptedFileTypes={['image/*', '.heic', '.heif']}
+                    onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
+                >
+                    <WordButton isPending={opening}>{opening ? 'Taking the photo in…' : 'Another photo'}</WordButton>
+                </FileTrigger>
+            )}
         </>
     );
 }

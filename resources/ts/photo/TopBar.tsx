@@ -75,6 +75,7 @@ export function TopBar({ children, onFault }: TopBarProps) {
             <nav aria-label="Places">
                 <NavLink to="/photo">Photo</NavLink>
                 <NavLink to="/drawer">Drawer</NavLink>
+                <NavLink to="/plan">Plan</NavLink>
             </nav>
             {children}
             <div className="end">

@@ -34,6 +34,7 @@ export const GlobalStyle = createGlobalStyle`
     }
     h1, h2, h3, p { margin: 0; font-weight: inherit; font-size: inherit; }
     button, input, select { font: inherit; color: inherit; }
+    input, progress { accent-color: var(--ink); }
     a { color: inherit; }
     :focus-visible, [data-focus-visible] { outline: 3px solid var(--ink); outline-offset: 2px; }
     .only-read { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }

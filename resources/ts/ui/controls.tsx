@@ -1,8 +1,19 @@
-import { Button as AriaButton, RadioButton, RadioField, RadioGroup as AriaRadioGroup } from 'react-aria-components';
+import { Button as AriaButton, RadioButton, RadioField, RadioGroup as AriaRadioGroup, type ButtonProps } from 'react-aria-components';
 import styled from 'styled-components';
 
+/** While it is at work it keeps its focus and its look, and pressing it again does nothing; whoever uses it says what is under way. */
+function AtWork({ isPending = false, onPress, type, ...rest }: ButtonProps) {
+    return (
+        <AriaButton
+            {...rest}
+            type={isPending ? 'button' : (type ?? 'button')}
+            {...(isPending || onPress === undefined ? {} : { onPress })}
+        />
+    );
+}
+
 /** A plain button: a line round a word. The one that matters most on a screen is filled. */
-export const Button = styled(AriaButton)<{ $main?: boolean }>`
+export const Button = styled(AtWork)<{ $main?: boolean }>`
     min-height: 44px;
     padding: 0 14px;
     border: 1.5px solid var(--strong-line);
@@ -23,7 +34,7 @@ export const Button = styled(AriaButton)<{ $main?: boolean }>`
 `;
 
 /** A word that can be pressed, underlined, without a frame. */
-export const WordButton = styled(AriaButton)`
+export const WordButton = styled(AtWork)`
     min-height: 44px;
     padding: 0 6px;
     border: 0;

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Cards\PdfPage;
+use App\Cards\PictureSheets;
+use App\Models\Study;
+use App\Photos\PhotoStore;
+use App\Photos\Raster;
+use App\Presenters\StudyPicturePresenter;
+use App\Services\PictureDesk;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Formats\DrawerExport;
+use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\PlannedTarget;
+
+/** What a planned picture gives to take along: sheets to print and the palette as a file. */
+final class PictureSheetController extends Controller
+{
+    private const TYPES = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8'];
+
+    public function __construct(private readonly PictureDesk $desk, private readonly StudyPicturePresenter $presenter)
+    {
+    }
+
+    public function sheet(Request $request, Study $study, string $kind, PictureSheets $sheets, PhotoStore $photos): Response
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
+        $size = (string) $request->string('size', 'a4');
+        $ground = $this->desk->ground($this->user($request), $study);
+        $targets = $this->presenter->targets($ground, $this->desk->planned($ground));
+        $map = StudyPicturePresenter::map($ground);
+        $screen = $photos->screen($study->photo());
+        $pdf = match ($kind) {
+            'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, new Raster($screen->width, $screen->height, $screen->bytes), $size),
+            'steps' => $sheets->steps($study->name, $study->paper, $map, $targets, $size),
+            default => $sheets->card($study->name, $study->paper, self::pencils($map, $targets), $size),
+        };
+
+        return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.Str::slug($study->name)."-$kind-$size.pdf\"", 'Cache-Control' => 'no-store']);
+    }
+
+    /**
+     * The pencils of the plan, lightest first, each with the zones that take it.
+     *
+     * @param  list<PlannedTarget>  $targets
+     * @return list<array{pencil: Pencil, zones: list<string>, part: ?string}>
+     */
+    private static function pencils(ZoneMap $map, array $targets): array
+    {
+        $pencils = $zones = [];
+        foreach ($targets as $target) {
+            foreach ($target->recipe->stack->pencils() as $pencil) {
+                $pencils[$pencil->id()] = $pencil;
+                $zones[$pencil->id()][$target->zone] = $map->zones[$target->zone]->name;
+            }
+        }
+        usort($pencils, static fn (Pencil $a, Pencil $b): int => Swatch::Heavy->colourOf($b)->l <=> Swatch::Heavy->colourOf($a)->l);
+        $parts = count($pencils) === 3 ? ['light', 'mid', 'dark'] : [];
+
+        return array_map(static fn (int $i, Pencil $p): array => ['pencil' => $p, 'zones' => array_values($zones[$p->id()]), 'part' => $parts[$i] ?? null], array_keys($pencils), $pencils);
+    }
+
+    public function palette(Request $request, Study $study, string $kind): Response
+    {
+        Gate::authorize('own', $study);
+        $ground = $this->desk->ground($this->user($request), $study);
+        $targets = $this->presenter->targets($ground, $this->desk->planned($ground));
+        $pencils = self::pencils(StudyPicturePresenter::map($ground), $targets);
+        $text = DrawerExport::text($kind, $study->name, array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils));
+
+        return new Response($text, 200, ['Content-Type' => self::TYPES[$kind], 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name)."-palette.$kind\"", 'Cache-Control' => 'no-store']);
+    }
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import type { Picture, Study } from '../api/types';
+import { Column, PartHead } from '../ui/Column';
+import { Button, NativeSelect, TextInput, WordButton } from '../ui/controls';
+import type { PictureChanges } from './queries';
+
+const SHEETS = [
+    ['card', 'Palette card', 'every pencil and recipe, with boxes to dab in'],
+    ['zones', 'Zone sheets', 'zone by zone, where it is and its stacks'],
+    ['steps', 'Step sheet', 'pass by pass, in the order to lay them'],
+] as const;
+
+/** What goes to the desk: sheets to print, the palette as files, and versions of the plan with names. */
+export function TakeAlong({ study, picture, changes }: { study: Study; picture: Picture; changes: PictureChanges }) {
+    const [size, setSize] = useState('a4');
+    const [name, setName] = useState('');
+    const base = `/api/studies/${study.id}/picture`;
+    const ready = picture.waiting === 0;
+    return (
+        <Column aria-label="Take along">
+            <PartHead style={{ borderTop: 0 }}>
+                <h2>To print</h2>
+                <NativeSelect aria-label="Size of the paper" value={size} onChange={(e) => setSize(e.target.value)}>
+                    <option value="a4">A4</option>
+                    <option value="a5">A5</option>
+                    <option value="letter">Letter</option>
+                </NativeSelect>
+            </PartHead>
+            {!ready && <p>Not all is planned yet; the sheets hold what is there.</p>}
+            {SHEETS.map(([kind, title, what]) => (
+                <p key={kind} style={{ minHeight: 44, display: 'flex', alignItems: 'center', gap: 12 }}>
+                    <a href={`${base}/${kind}.pdf?size=${size}`} target="_blank" rel="noreferrer">
+                        {title}
+                    </a>
+                    {what}
+                </p>
+            ))}
+            <PartHead>
+                <h2>The palette as a file</h2>
+            </PartHead>
+            <p style={{ display: 'flex', gap: 18, minHeight: 44, alignItems: 'center' }}>
+                <a href={`${base}/palette.gpl`} download>
+                    Save as palette (.gpl)
+                </a>
+                <a href={`${base}/palette.csv`} download>
+                    Save as CSV
+                </a>
+            </p>
+            <PartHead>
+                <h2>Versions</h2>
+            </PartHead>
+            <form
+                style={{ display: 'flex', gap: 10 }}
+                onSubmit={(e) => {
+                    e.preventDefault();
+                    if (name.trim() !== '') {
+                        changes.version.mutate({ name: name.trim() }, { onSuccess: () => setName('') });
+                    }
+                }}
+            >
+                <TextInput
+                    aria-label="Name of this version"
+                    placeholder="a name for how it is now"
+                    value={name}
+                    maxLength={80}
+                    onChange={(e) => setName(e.target.value)}
+                    style={{ flex: 1 }}
+                />
+                <Button type="submit" isDisabled={picture.version === 0}>
+                    Keep the name
+                </Button>
+            </form>
+            {picture.version === 0 && <p>Nothing was decided yet: the plan is the planner’s own.</p>}
+            <ul style={{ listStyle: 'none', padding: 0, margin: 0 }}>
+                {picture.named.map((v) => (
+                    <li key={v.number}>
+                        {v.number === picture.version ? (
+                            <b>{v.name}, shown now</b>
+                        ) : (
+                            <WordButton onPress={() => changes.version.mutate({ number: v.number })}>Go to “{v.name}”</WordButton>
+                        )}
+                    </li>
+                ))}
+            </ul>
+        </Column>
+    );
+}

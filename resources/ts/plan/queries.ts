@@ -1,0 +1,87 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { ask } from '../api/client';
+import type { Picture, PictureAnswers, PictureChange, PicturePurchases, PictureRecipe, ValueRuns } from '../api/types';
+import { newKey } from '../photo/survey/pending';
+
+export type NewPictureChange = Omit<PictureChange, 'key'>;
+
+const isUnderWay = (picture: Picture | undefined): boolean => picture?.run?.state === 'waiting' || picture?.run?.state === 'working';
+
+const baseOf = (study: number): string => `/api/studies/${study}/picture`;
+
+/** The plan; asked again while the planner is at work, so that what it finds is shown as it comes. */
+export const usePicture = (study: number | null) =>
+    useQuery({
+        queryKey: ['picture', study],
+        queryFn: ({ signal }) => ask<Picture>(baseOf(study ?? 0), { signal }),
+        enabled: study !== null,
+        // What was changed in the photo or the drawer meanwhile counts at once.
+        refetchOnMount: 'always',
+        refetchInterval: (query) => (isUnderWay(query.state.data) ? 700 : false),
+    });
+
+/** Every change answers with the whole plan, which takes the place of the one shown. */
+export function usePictureChanges(study: number, onFault: (error: unknown) => void) {
+    const client = useQueryClient();
+    const base = baseOf(study);
+    const options = { onSuccess: (picture: Picture) => void client.setQueryData(['picture', study], picture), onError: onFault };
+    const post = (path: string, json?: unknown) =>
+        ask<Picture>(`${base}${path}`, { method: 'POST', ...(json === undefined ? {} : { json }) });
+    return {
+        change: useMutation({ mutationFn: (change: NewPictureChange) => post('/changes', { ...change, key: newKey() }), ...options }),
+        run: useMutation({ mutationFn: () => post('/run'), ...options }),
+        cancel: useMutation({ mutationFn: () => ask<Picture>(`${base}/run`, { method: 'DELETE' }), ...options }),
+        undo: useMutation({ mutationFn: () => post('/undo'), ...options }),
+        redo: useMutation({ mutationFn: () => post('/redo'), ...options }),
+        version: useMutation({ mutationFn: (to: { name: string } | { number: number }) => post('/version', to), ...options }),
+    };
+}
+
+export type PictureChanges = ReturnType<typeof usePictureChanges>;
+
+export const useAnswers = (study: number, zone: number, role: string, stamp: string, wanted: boolean) =>
+    useQuery({
+        queryKey: ['picture-answers', study, zone, role, stamp],
+        queryFn: ({ signal }) => ask<PictureAnswers>(`${baseOf(study)}/answers?zone=${zone}&role=${role}`, { signal }),
+        enabled: wanted,
+    });
+
+/** What a stack would make, before it is kept. */
+export const useTried = (study: number, zone: number, role: string, stack: string | null) =>
+    useQuery({
+        queryKey: ['picture-tried', study, zone, role, stack],
+        queryFn: ({ signal }) =>
+            ask<PictureRecipe>(`${baseOf(study)}/tried?zone=${zone}&role=${role}&stack=${encodeURIComponent(stack ?? '')}`, { signal }),
+        enabled: stack !== null,
+        placeholderData: keepPreviousData,
+    });
+
+export const usePicturePurchases = (study: number, stamp: string) =>
+    useQuery({
+        queryKey: ['picture-purchases', study, stamp],
+        queryFn: ({ signal }) => ask<PicturePurchases>(`${baseOf(study)}/purchases`, { signal }),
+    });
+
+export const useValueRuns = (study: number, stamp: string) =>
+    useQuery({
+        queryKey: ['picture-values', study, stamp],
+        queryFn: ({ signal }) => ask<ValueRuns>(`${baseOf(study)}/values`, { signal }),
+        placeholderData: keepPreviousData,
+    });
+
+/** Names all that a drawn picture depends on: every stack, and what it aims at. */
+export const stampOf = (picture: Picture): string =>
+    hashed(
+        picture.zones.map((z) => z.targets.map((t) => `${z.number}${t.role}${t.recipe?.stack ?? ''}${t.aim.lab.join()}`).join()).join(';'),
+    );
+
+function hashed(text: string): string {
+    let hash = 5381;
+    for (let i = 0; i < text.length; i++) {
+        hash = ((hash * 33) ^ text.charCodeAt(i)) >>> 0;
+    }
+    return hash.toString(36);
+}
+
+export const imageOf = (study: number, step: number | 'error', grey: boolean, stamp: string): string =>
+    `${baseOf(study)}/image?step=${step}&grey=${grey ? 1 : 0}&of=${stamp}`;
