@@ -64,7 +64,7 @@ abstract class TestCase extends BaseTestCase
     }
 
     /** A study, of an artist who is signed in, whose photo has six flat fields, three above three. */
-    protected function fields(string ...$hexes): Study
+    public function fields(string ...$hexes): Study
     {
         $image = new \Imagick;
         $image->newImage(300, 200, $hexes[0]);

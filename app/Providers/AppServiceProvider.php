@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Services\KeptAtlases;
+use App\Services\PictureRunner;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -33,8 +34,14 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Password::defaults(Password::min(10));
         $this->limitRates();
-        Event::listen(Looping::class, static function (): void {
+        $isFirst = true;
+        Event::listen(Looping::class, static function () use (&$isFirst): void {
             Cache::put(self::WORKER_SEEN, time(), self::WORKER_SEEN_FOR_SECONDS);
+            if ($isFirst) {
+                // A worker that was killed left its plans half done; the queue itself would wait for them much longer.
+                $isFirst = false;
+                app(PictureRunner::class)->resume();
+            }
         });
     }
 

@@ -41,6 +41,14 @@ final class PictureRunner
         });
     }
 
+    /** Goes on with whatever was at work when a worker ended. */
+    public function resume(): void
+    {
+        foreach (PictureRun::query()->where('state', PictureRun::WORKING)->pluck('id') as $id) {
+            PlanPicture::dispatch((int) $id);
+        }
+    }
+
     public function cancel(Study $study): void
     {
         PictureRun::query()->where('study_id', $study->id)->whereIn('state', [PictureRun::WAITING, PictureRun::WORKING])->update(['state' => PictureRun::CANCELLED]);

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Jobs\PlanPicture;
+use App\Models\PictureRun;
+use App\Models\Study;
+use App\Services\PictureRunner;
+use App\Services\SurveyDesk;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
+use Tests\TestCase;
+
+/** Six flat fields as six zones, planned in a small drawer. */
+function pictureOf(TestCase $test): Study
+{
+    $study = $test->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
+    // Few pencils make quick plans.
+    $study->user->pencils()->whereNotIn('number', ['624', '661', '711', '735', '688', '608', '745', 'F90'])->update(['stock' => 'not owned']);
+    $surveys = app(SurveyDesk::class);
+    $grid = app(App\Photos\PhotoStore::class)->grid($study->photo(), null);
+    $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
+
+    return $study;
+}
+
+/** @return array<string, mixed> the target of a zone */
+function targetOf(array $picture, int $zone, string $role = 'mid'): array
+{
+    $targets = array_values(array_filter($picture['zones'], static fn (array $z): bool => $z['number'] === $zone))[0]['targets'];
+
+    return array_values(array_filter($targets, static fn (array $t): bool => $t['role'] === $role))[0];
+}
+
+function changedBy(TestCase $test, Study $study, array $change): Illuminate\Testing\TestResponse
+{
+    return $test->postJson("/api/studies/$study->id/picture/changes", [...$change, 'key' => bin2hex(random_bytes(8))]);
+}
+
+it('plans a picture in one action, says how it will look, and what it takes', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $before = $this->getJson($base)->assertOk()->json();
+    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Picture')->and($before['waiting'])->toBe(count($before['zones']))->and($before['run'])->toBeNull();
+    $this->postJson("$base/run")->assertAccepted();
+    $picture = $this->getJson($base)->json();
+    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Picture')->and($picture['waiting'])->toBe(0)->and($picture['run']['state'])->toBe('done')->and($picture['run']['changes'])->toHaveCount(count($picture['zones']))
+        ->and($picture['palette'])->not->toBeEmpty()->and($picture['meanDeltaE00'])->toBeLessThan(4.0);
+    foreach ($picture['zones'] as $zone) {
+        foreach ($zone['targets'] as $target) {
+            expect($target['recipe']['reasons'])->not->toBeEmpty()->and($target['own'])->toBeFalse();
+        }
+    }
+    foreach (['values', 'purchases'] as $more) {
+        $this->getJson("$base/$more")->assertOk();
+    }
+    $sizes = array_map(fn (string $step): string => $this->get("$base/image?step=$step")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent(), ['0', '1', '99', 'error']);
+    expect(array_unique(array_map(md5(...), $sizes)))->toHaveCount(4);
+    foreach (['card', 'zones', 'steps'] as $sheet) {
+        expect($this->get("$base/$sheet.pdf?size=a5")->assertOk()->getContent())->toStartWith('%PDF-');
+    }
+    expect($this->get("$base/palette.csv")->assertOk()->getContent())->toContain($picture['palette'][0]['number']);
+    $this->get("$base/palette.doc")->assertNotFound();
+});
+
+it('plans anew only what a change touches, and says what changed and why', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $this->postJson("$base/run")->assertAccepted();
+    $zones = $this->getJson($base)->json('zones');
+    $parts = DB::table('picture_parts')->count();
+    // Another way of working for one zone.
+    $zone = $zones[0]['number'];
+    $after = changedBy($this, $study, ['kind' => 'school', 'zone' => $zone, 'settings' => ['joining=light-coats', 'beneath=nothing']])->assertOk()->json();
+    expect($after['waiting'])->toBe(1)->and(targetOf($after, $zone)['recipe'])->toBeNull()->and(targetOf($after, $zones[1]['number'])['recipe'])->not->toBeNull();
+    $this->postJson("$base/run")->assertAccepted();
+    $run = $this->getJson($base)->json('run');
+    expect($run['changes'])->toHaveCount(1)->and($run['changes'][0]['why'])->toBe('the way of working changed')->and($run['changes'][0]['before'])->not->toBeNull()->and(DB::table('picture_parts')->count())->toBe($parts + 1);
+    // Undone, the old plan is there at once, and nothing waits.
+    expect($this->postJson("$base/undo")->json('waiting'))->toBe(0)->and($this->postJson("$base/redo")->json('waiting'))->toBe(0);
+    // Fewer pencils touch the whole.
+    $fewer = changedBy($this, $study, ['kind' => 'pencils', 'count' => 3])->json();
+    expect($fewer['waiting'])->toBe(count($zones));
+    $this->postJson("$base/run");
+    $three = $this->getJson($base)->json();
+    expect(count($three['palette']))->toBeLessThanOrEqual(3)->and($three['suffering'])->not->toBeEmpty();
+    changedBy($this, $study, ['kind' => 'pencils', 'count' => 0])->assertUnprocessable();
+});
+
+it('takes the artist\'s own stacks, holds them, predicts them before they are kept, and gives them back', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $this->postJson("$base/run");
+    $zone = $this->getJson($base)->json('zones.0.number');
+    $tried = $this->getJson("$base/tried?zone=$zone&role=mid&stack=624@0.55,745@0.20")->assertOk()->json();
+    expect($tried)->toFitThePage('PictureRecipe')->and($tried['passes'])->toHaveCount(2);
+    $own = targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@0.55,745@0.20'])->assertOk()->json(), $zone);
+    expect($own['own'])->toBeTrue()->and($own['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20')->and($own['recipe']['deltaE00'])->toBe($tried['deltaE00']);
+    // Held whatever else changes.
+    changedBy($this, $study, ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']]);
+    $this->postJson("$base/run");
+    expect(targetOf($this->getJson($base)->json(), $zone)['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20');
+    $answers = $this->getJson("$base/answers?zone=$zone&role=mid")->assertOk()->json();
+    expect($answers)->toFitThePage('PictureAnswers')->and(count($answers['recipes']))->toBeGreaterThan(1);
+    expect(targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => null])->json(), $zone)['own'])->toBeFalse();
+    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '999@0.5'])->assertUnprocessable();
+    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@7'])->assertUnprocessable();
+});
+
+it('removes a caution by its remedy, or keeps the note with which it was overruled', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $this->postJson("$base/run");
+    $zone = $this->getJson($base)->json('zones.0.number');
+    // So many firm coats spend the tooth before the last pass.
+    $spent = '624@1.00,624@1.00,624@1.00,624@1.00,711@0.35';
+    $with = targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => $spent])->json(), $zone);
+    $codes = array_column($with['recipe']['cautions'], 'code');
+    expect($codes)->toContain('tooth spent');
+    $noted = targetOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent', 'note' => 'it is the last pass'])->json(), $zone);
+    expect($noted['overruled'])->toBe(['tooth spent' => 'it is the last pass'])->and(targetOf($this->postJson("$base/undo")->json(), $zone)['overruled'])->toBe([]);
+    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent']);
+    if ($answer->status() === 200) {
+        expect(array_column(targetOf($answer->json(), $zone)['recipe']['cautions'], 'code'))->not->toContain('tooth spent');
+    } else {
+        $answer->assertUnprocessable();
+    }
+    changedBy($this, $study, ['kind' => 'remedy', 'zone' => 99, 'role' => 'mid', 'code' => 'tooth spent'])->assertUnprocessable();
+});
+
+it('keeps, leaves out, presets and recolours, with the values as they were', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $seen = array_column(array_column(array_column($this->getJson($base)->json('zones'), 'targets'), 0), 'aim');
+    $grey = changedBy($this, $study, ['kind' => 'hue', 'zone' => 0, 'hue' => 'violet'])->json();
+    foreach (array_column(array_column($grey['zones'], 'targets'), 0) as $i => $target) {
+        expect($target['aim']['valueStep'])->toBe($seen[$i]['valueStep'])->and($target['aim']['lab'][0])->toEqualWithDelta($seen[$i]['lab'][0], 1e-6);
+    }
+    expect($grey['zones'][0]['targets'][0]['aim']['family'])->toStartWith('violet');
+    expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'out'])->json('settings.without'))->toBe(['Slipway/624']);
+    expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'in'])->json('settings'))->toMatchArray(['keep' => ['Slipway/624'], 'without' => []]);
+    expect(changedBy($this, $study, ['kind' => 'preset', 'what' => 'one-colour'])->json('settings'))->toMatchArray(['pencils' => 3, 'keep' => ['Slipway/745', 'Foghorn/F90']]);
+    $this->postJson("$base/run");
+    $three = $this->getJson($base)->json();
+    expect(count($three['palette']))->toBeLessThanOrEqual(3);
+    // A named version is found again.
+    $this->postJson("$base/version", ['name' => 'violet evening'])->assertOk();
+    $named = $this->getJson($base)->json('named.0');
+    changedBy($this, $study, ['kind' => 'preset', 'what' => 'whole']);
+    changedBy($this, $study, ['kind' => 'mode', 'mode' => 'value-first']);
+    expect($this->postJson("$base/version", ['number' => $named['number']])->json('settings.pencils'))->toBe(3)->and($named['name'])->toBe('violet evening');
+});
+
+it('goes on where a killed worker was, repeats nothing, and stops when it is cancelled', function () {
+    Queue::fake();
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $this->postJson("$base/run")->assertAccepted();
+    $this->postJson("$base/run")->assertAccepted();
+    expect(PictureRun::query()->count())->toBe(1);
+    $run = PictureRun::query()->firstOrFail();
+    app(PictureRunner::class)->run($run->load('study'));
+    $parts = DB::table('picture_parts')->orderBy('id')->get();
+    // As if the worker had been killed after half of them.
+    DB::table('picture_parts')->whereIn('id', $parts->slice(4)->pluck('id'))->delete();
+    $kept = DB::table('picture_parts')->pluck('created_at', 'id');
+    PictureRun::query()->update(['state' => PictureRun::WORKING]);
+    expect($this->getJson($base)->json('waiting'))->toBe($parts->count() - 4);
+    app(PictureRunner::class)->resume();
+    Queue::assertPushed(PlanPicture::class, 3);
+    app()->call([new PlanPicture($run->id), 'handle']);
+    expect(DB::table('picture_parts')->count())->toBe($parts->count())->and(DB::table('picture_parts')->whereIn('id', $kept->keys())->count())->toBe(4)->and($this->getJson($base)->json('run.state'))->toBe('done')
+        ->and(DB::table('picture_parts')->orderBy('part_key')->pluck('part_key')->all())->toBe($parts->sortBy('part_key')->pluck('part_key')->values()->all());
+
+    changedBy($this, $study, ['kind' => 'pencils', 'count' => 4]);
+    $this->postJson("$base/run");
+    $this->deleteJson("$base/run")->assertOk();
+    app()->call([new PlanPicture(PictureRun::query()->max('id')), 'handle']);
+    expect($this->getJson($base)->json('run.state'))->toBe('cancelled')->and($this->getJson($base)->json('waiting'))->toBeGreaterThan(0);
+});
+
+it('says why nothing can be planned yet, and shows the plan to nobody else', function () {
+    $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
+    $base = "/api/studies/$study->id/picture";
+    expect($this->getJson($base)->assertOk()->json('cannot'))->toContain('no zones yet');
+    $this->postJson("$base/run")->assertUnprocessable();
+    $this->actingAs($this->artist('stranger'));
+    foreach (['', '/answers?zone=1&role=mid', '/tried?zone=1&role=mid&stack=x', '/values', '/image?step=1', '/purchases', '/card.pdf', '/palette.csv'] as $path) {
+        $this->getJson($base.$path)->assertNotFound();
+    }
+    foreach (['/run', '/undo', '/redo', '/version'] as $path) {
+        $this->postJson($base.$path, ['number' => 1])->assertNotFound();
+    }
+    $this->postJson("$base/changes", ['kind' => 'pencils', 'count' => 3, 'key' => 'a-key-of-its-own'])->assertNotFound();
+});
