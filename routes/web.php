@@ -64,6 +64,8 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('/studies', [StudyController::class, 'index']);
         Route::post('/studies', [StudyController::class, 'store'])->middleware('throttle:heavy');
+        Route::post('/studies/bundle', [StudyController::class, 'bringIn'])->middleware('throttle:heavy');
+        Route::get('/studies/{study}/bundle', [StudyController::class, 'bundle'])->middleware('throttle:heavy');
         Route::get('/studies/{study}', [StudyController::class, 'show']);
         Route::patch('/studies/{study}', [StudyController::class, 'update']);
         Route::get('/studies/{study}/photo', [PhotoController::class, 'plain']);
@@ -96,6 +98,7 @@ Route::middleware('auth')->group(function (): void {
             Route::get('/purchases', [PictureController::class, 'purchases'])->middleware('throttle:heavy');
             Route::get('/image', [PictureController::class, 'image']);
             Route::get('/values', [PictureController::class, 'values']);
+            Route::get('/ramp', [PictureController::class, 'ramp']);
             Route::get('/{kind}.pdf', [PictureSheetController::class, 'sheet'])->whereIn('kind', ['card', 'zones', 'steps'])->middleware('throttle:heavy');
             Route::get('/palette.{kind}', [PictureSheetController::class, 'palette'])->whereIn('kind', ['gpl', 'csv']);
         });

@@ -13,6 +13,7 @@ use App\Services\PictureChanges;
 use App\Services\PictureDesk;
 use App\Services\PictureImages;
 use App\Services\PictureRunner;
+use App\Services\RampDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -152,6 +153,16 @@ final class PictureController extends Controller
         $png = $images->after($this->desk->ground($this->user($request), $study), $step === 'error' ? null : (int) $step, $request->boolean('grey'));
 
         return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    /** An even fade along a line across a zone. */
+    public function ramp(Request $request, Study $study, RampDesk $ramps): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $share = ['required', 'numeric', 'min:0', 'max:1'];
+        $request->validate(['x1' => $share, 'y1' => $share, 'x2' => $share, 'y2' => $share]);
+
+        return new JsonResponse($ramps->across($this->desk->ground($this->user($request), $study), [$request->float('x1'), $request->float('y1')], [$request->float('x2'), $request->float('y2')]));
     }
 
     public function values(Request $request, Study $study, PictureImages $images): JsonResponse

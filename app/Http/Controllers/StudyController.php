@@ -7,11 +7,15 @@ namespace App\Http\Controllers;
 use App\Http\Requests\NewStudyRequest;
 use App\Http\Requests\StudyChangeRequest;
 use App\Models\Study;
+use App\Services\StudyBundle;
 use App\Services\StudyKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 use KnottyPrism\Core\Medium\PaperShelf;
 
 /** Studies of the account: one picture each. */
@@ -49,6 +53,22 @@ final class StudyController extends Controller
         });
 
         return new JsonResponse(self::shown($study));
+    }
+
+    /** The whole study as one file. */
+    public function bundle(Request $request, Study $study, StudyBundle $bundles): Response
+    {
+        Gate::authorize('own', $study);
+
+        return new Response($bundles->write($this->user($request), $study), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name).'.study.json"', 'Cache-Control' => 'no-store']);
+    }
+
+    public function bringIn(Request $request, StudyBundle $bundles): JsonResponse
+    {
+        $request->validate(['file' => ['required', 'file', 'max:61440']], ['file.max' => 'A study file may be up to 60 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 60 MB.']); // kilobytes
+        $file = $request->file('file');
+
+        return new JsonResponse(self::shown($bundles->read($this->user($request), $file instanceof UploadedFile ? $file->getContent() : '')), 201);
     }
 
     /** @return array<string, mixed> */

@@ -857,6 +857,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/picture/ramp": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["ramp"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/bundle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["studyBundle"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/bundle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringStudyIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/picture/image": {
         parameters: {
             query?: never;
@@ -1184,6 +1236,29 @@ export interface components {
             purchases: (components["schemas"]["ChartPencil"] & {
                 deltaE00: number;
             })[];
+        };
+        PictureRamp: {
+            zone: string;
+            /** @enum {unknown} */
+            joining: "burnish" | "solvent" | "leave the marks";
+            joiningWords: string;
+            pencils: (components["schemas"]["DrawerPencil"] & {
+                from: number;
+                to: number;
+            })[];
+            overlaps: number[][];
+            unevenness: number;
+            steps: {
+                share: number;
+                words: string;
+                strata: components["schemas"]["Strata"];
+                passes: {
+                    number: string;
+                    pressureWord: string;
+                    pressure: number;
+                }[];
+            }[];
+            photo: string[];
         };
         ValueRuns: {
             photo: number[];
@@ -2902,6 +2977,80 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    ramp: {
+        parameters: {
+            query: {
+                x1: number;
+                y1: number;
+                x2: number;
+                y2: number;
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description an even fade along a line */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureRamp"];
+                };
+            };
+        };
+    };
+    studyBundle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the whole study as one file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    bringStudyIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description the study */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Study"];
+                };
             };
         };
     };

@@ -1,8 +1,11 @@
 import { useState } from 'react';
+import { FileTrigger } from 'react-aria-components';
+import { useNavigate } from 'react-router';
+import { sentenceOf } from '../api/client';
 import type { Picture, Study } from '../api/types';
 import { Column, PartHead } from '../ui/Column';
 import { Button, NativeSelect, TextInput, WordButton } from '../ui/controls';
-import type { PictureChanges } from './queries';
+import { useBringIn, type PictureChanges } from './queries';
 
 const SHEETS = [
     ['card', 'Palette card', 'every pencil and recipe, with boxes to dab in'],
@@ -14,6 +17,12 @@ const SHEETS = [
 export function TakeAlong({ study, picture, changes }: { study: Study; picture: Picture; changes: PictureChanges }) {
     const [size, setSize] = useState('a4');
     const [name, setName] = useState('');
+    const [fault, setFault] = useState('');
+    const navigate = useNavigate();
+    const bringIn = useBringIn(
+        (s) => void navigate(`/plan/${s.id}`),
+        (error) => setFault(sentenceOf(error)),
+    );
     const base = `/api/studies/${study.id}/picture`;
     const ready = picture.waiting === 0;
     return (
@@ -46,6 +55,20 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
                     Save as CSV
                 </a>
             </p>
+            <PartHead>
+                <h2>The whole study</h2>
+            </PartHead>
+            <p style={{ display: 'flex', gap: 18, minHeight: 44, alignItems: 'center' }}>
+                <a href={`/api/studies/${study.id}/bundle`} download>
+                    Save it as one file
+                </a>
+                <FileTrigger acceptedFileTypes={['.json']} onSelect={(files) => files?.[0] !== undefined && bringIn.mutate(files[0])}>
+                    <WordButton isPending={bringIn.isPending}>
+                        {bringIn.isPending ? 'Taking the study in…' : 'Bring a study in from its file'}
+                    </WordButton>
+                </FileTrigger>
+            </p>
+            <p role="alert">{fault}</p>
             <PartHead>
                 <h2>Versions</h2>
             </PartHead>

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from '../api/client';
-import type { Picture, PictureAnswers, PictureChange, PicturePurchases, PictureRecipe, ValueRuns } from '../api/types';
+import type { Picture, PictureAnswers, PictureChange, PicturePurchases, PictureRamp, PictureRecipe, Study, ValueRuns } from '../api/types';
 import { newKey } from '../photo/survey/pending';
 
 export type NewPictureChange = Omit<PictureChange, 'key'>;
@@ -61,6 +61,38 @@ export const usePicturePurchases = (study: number, stamp: string) =>
         queryKey: ['picture-purchases', study, stamp],
         queryFn: ({ signal }) => ask<PicturePurchases>(`${baseOf(study)}/purchases`, { signal }),
     });
+
+export type Line = readonly [x1: number, y1: number, x2: number, y2: number];
+
+/** An even fade along a line, in shares of the picture. */
+export const useRamp = (study: number, line: Line | null, stamp: string) =>
+    useQuery({
+        queryKey: ['picture-ramp', study, line, stamp],
+        queryFn: ({ signal }) => {
+            const [x1, y1, x2, y2] = line ?? [0, 0, 0, 0];
+            return ask<PictureRamp>(`${baseOf(study)}/ramp?x1=${x1}&y1=${y1}&x2=${x2}&y2=${y2}`, { signal });
+        },
+        enabled: line !== null,
+        placeholderData: keepPreviousData,
+    });
+
+/** Brings a whole study in from its file. */
+export function useBringIn(onDone: (study: Study) => void, onFault: (error: unknown) => void) {
+    const client = useQueryClient();
+    return useMutation({
+        mutationFn: (file: File) => {
+            const form = new FormData();
+            form.set('file', file);
+            return ask<Study>('/api/studies/bundle', { method: 'POST', form });
+        },
+        onSuccess: async (study) => {
+            await client.invalidateQueries({ queryKey: ['studies'] });
+            await client.invalidateQueries({ queryKey: ['drawer'] });
+            onDone(study);
+        },
+        onError: onFault,
+    });
+}
 
 export const useValueRuns = (study: number, stamp: string) =>
     useQuery({

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Jobs\FitPencils;
+use App\Models\Photo;
+use App\Models\PlanEntry;
+use App\Models\Study;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Drawer\Stock\Stock;
+use KnottyPrism\Core\Drawer\Stock\StockNote;
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Planning\Picture\PlanSheet;
+use KnottyPrism\Core\Planning\Picture\TargetNote;
+
+/**
+ * A whole study as one JSON file (docs/schemas/study.schema.json): photos, survey, plan, and the pencils that it takes. Brought in elsewhere,
+ * every stack is held as it was, so that the plan is the same whatever drawer it comes to.
+ */
+final class StudyBundle
+{
+    public const FORMAT = 'knotty-prism-study';
+
+    private const VERSION = 1;
+
+    private const ENTRY = ['name', 'x', 'y', 'ring', 'target_l', 'target_a', 'target_b', 'label', 'stack', 'paper'];
+
+    private const STUDY = ['name', 'paper', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
+
+    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyDesk $surveys, private readonly PictureDesk $pictures, private readonly DrawerKeeper $drawers)
+    {
+    }
+
+    public function write(User $user, Study $study): string
+    {
+        $survey = $this->surveys->current($study);
+        $sheet = $this->pictures->sheet($study);
+        $used = [];
+        if ($survey->zones !== null && $this->drawers->drawerOf($user)->usable()->pencils !== []) {
+            foreach ($this->pictures->planned($this->pictures->ground($user, $study)) as $p) {
+                if ($p['stack'] !== null) {
+                    $sheet = $sheet->withNote($p['wish']->zone, $p['wish']->role, $sheet->note($p['wish']->zone, $p['wish']->role)->withStack($p['stack']->text()));
+                    array_push($used, ...PictureDesk::identifiers($p['stack']));
+                }
+            }
+        }
+        $entries = $study->entries()->get();
+        foreach ($entries as $entry) {
+            preg_match_all('/([^,@]+)@/', $entry->stack, $named);
+            array_push($used, ...$named[1]);
+        }
+        $rows = array_values(array_filter($this->drawers->shelfRows($user), static fn (ShelfRow $r): bool => in_array($r->record->id(), $used, true)));
+
+        return json_encode([
+            'format' => self::FORMAT, 'version' => self::VERSION, 'study' => $study->only(self::STUDY),
+            'photos' => array_values($study->photos->map(static fn (Photo $p): array => ['id' => $p->id, 'name' => $p->name, 'roles' => $p->roles, 'isFollowed' => $p->id === $study->colour_photo_id, 'data' => base64_encode((string) Storage::get("$p->storage_key/original"))])->all()),
+            'survey' => $survey->toArray(), 'plan' => $sheet->toArray(),
+            'spots' => array_values($entries->map(static fn (PlanEntry $e): array => $e->only(self::ENTRY))->all()),
+            'pencils' => json_decode(DrawerWriter::json($rows), true, flags: JSON_THROW_ON_ERROR)['pencils'],
+        ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+    }
+
+    /** @throws BadFile when it is no bundle, or a damaged one */
+    public function read(User $user, string $text): Study
+    {
+        $data = json_decode($text, true);
+        if (! is_array($data) || ($data['format'] ?? null) !== self::FORMAT) {
+            throw BadFile::because('This is no study file; one is saved under "Plan", "Take along".');
+        }
+        if (($data['version'] ?? 0) !== self::VERSION) {
+            throw BadFile::because('This study file is of another version; save it again with this version of Knotty Prism.');
+        }
+        try {
+            return DB::transaction(fn (): Study => $this->made($user, $data));
+        } catch (\Throwable $error) {
+            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException;
+
+            throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $data
+     *
+     * @throws \TypeError|\ValueError|\ErrorException|\JsonException where something is missing or of another kind
+     */
+    private function made(User $user, array $data): Study
+    {
+        $this->addPencils($user, $data['pencils']);
+        $study = null;
+        $ids = [];
+        foreach ($data['photos'] as $photo) {
+            $path = (string) tempnam(sys_get_temp_dir(), 'kp');
+            try {
+                file_put_contents($path, (string) base64_decode((string) $photo['data'], true));
+                if ($study === null) {
+                    $study = $this->studies->begin($user, (string) $data['study']['name'], $path, (string) $photo['name']);
+                    $new = $study->photo();
+                } else {
+                    $new = $this->studies->addPhoto($study, $path, (string) $photo['name']);
+                }
+            } finally {
+                unlink($path);
+            }
+            $new->update(['roles' => array_values(array_intersect(Photo::ROLES, (array) $photo['roles']))]);
+            $ids[(int) $photo['id']] = $new->id;
+            if ($photo['isFollowed'] === true) {
+                $study->colourPhoto()->associate($new);
+            }
+        }
+        if ($study === null) {
+            throw BadFile::because('The study file holds no photo.');
+        }
+        $study->fill(array_intersect_key($data['study'], array_flip(self::STUDY)))->save();
+        $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
+        $this->surveys->change($study, 'brought-in-'.$study->id, static fn (): array => [$survey, 'bring the study in']);
+        $sheet = PlanSheet::ofArray($data['plan']);
+        if (array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
+            $this->pictures->change($study, 'brought-in-'.$study->id, static fn (): array => [$sheet, 'bring the plan in']);
+        }
+        foreach ($data['spots'] as $entry) {
+            $study->entries()->create(array_intersect_key($entry, array_flip(self::ENTRY)));
+        }
+
+        return $study->refresh();
+    }
+
+    /**
+     * Pencils that this account does not know are noted as not owned; those it knows stay as they are.
+     *
+     * @param  array<mixed>  $pencils
+     */
+    private function addPencils(User $user, array $pencils): void
+    {
+        if ($pencils === []) {
+            return;
+        }
+        $known = array_fill_keys(array_map(static fn (ShelfRow $r): string => mb_strtolower($r->record->id()), $this->drawers->shelfRows($user)), true);
+        foreach (DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR)) as $row) {
+            if (! isset($known[mb_strtolower($row->record->id())])) {
+                $user->pencils()->create(\App\Models\PencilRow::columnsOfRow(new ShelfRow($row->record, new StockNote(Stock::Absent))));
+            }
+        }
+        // A stack is read with its pencils: they are fitted before the plan is looked at.
+        dispatch_sync(new FitPencils($user->id));
+    }
+
+    /**
+     * The survey speaks of photos by their numbers, which are others here.
+     *
+     * @param  array<string, mixed>  $survey
+     * @param  array<int, int>  $ids
+     * @return array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>}
+     */
+    private static function withPhotos(array $survey, array $ids): array
+    {
+        $renamed = static function (array $byPhoto) use ($ids): array {
+            $here = [];
+            foreach ($byPhoto as $photo => $value) {
+                if (isset($ids[$photo])) {
+                    $here[$ids[$photo]] = $value;
+                }
+            }
+
+            return $here;
+        };
+        $survey['spots'] = array_map(static fn (array $spot): array => [...$spot, 'places' => $renamed($spot['places'])], $survey['spots']);
+        $survey['neutrals'] = $renamed($survey['neutrals']);
+
+        /** @var array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>} $survey */
+        return $survey;
+    }
+}
