@@ -27,7 +27,7 @@ abstract class TestCase extends BaseTestCase
         $this->withoutVite();
     }
 
-    protected function artist(string $name = 'artist'): User
+    public function artist(string $name = 'artist'): User
     {
         return User::query()->create(['name' => $name, 'email' => "$name@example.org", 'password' => 'long enough 10']);
     }

@@ -195,3 +195,43 @@ it('says why nothing can be planned yet, and shows the plan to nobody else', fun
     }
     $this->postJson("$base/changes", ['kind' => 'pencils', 'count' => 3, 'key' => 'a-key-of-its-own'])->assertNotFound();
 });
+
+it('fades along a line across a zone, and says how its surface is joined', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $line = 'x1=0.05&y1=0.2&x2=0.3&y2=0.3';
+    $this->getJson("$base/ramp?$line")->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'not planned yet'));
+    $this->postJson("$base/run");
+    $zone = $this->getJson($base)->json('zones.0.number');
+    foreach ($this->getJson($base)->json('zones') as $z) {
+        changedBy($this, $study, ['kind' => 'stack', 'zone' => $z['number'], 'role' => 'mid', 'stack' => '711@0.35,745@0.55'])->assertOk();
+    }
+    $ramp = $this->getJson("$base/ramp?$line")->assertOk()->json();
+    expect($ramp)->toFitThePage('PictureRamp')->and($ramp['steps'])->toHaveCount(9)->and($ramp['joiningWords'])->not->toBe('')->and(count($ramp['overlaps']))->toBe(count($ramp['pencils']) - 1)->and($zone)->toBeGreaterThan(0);
+    $this->getJson("$base/ramp?x1=2&y1=0&x2=1&y2=1")->assertUnprocessable();
+});
+
+it('brings a whole study to another account with the very same plan, and refuses what is no study', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $this->postJson("$base/run");
+    $before = $this->getJson($base)->json();
+    $file = (string) $this->get("/api/studies/$study->id/bundle")->assertOk()->getContent();
+    $schema = json_decode((string) file_get_contents(base_path('docs/schemas/study.schema.json')));
+    expect((new Opis\JsonSchema\Validator)->validate(json_decode($file), $schema)->isValid())->toBeTrue();
+
+    $other = $this->artist('other');
+    $this->actingAs($other);
+    // A drawer with one pencil of its own, or nothing could be planned on.
+    $other->pencils()->create(App\Models\PencilRow::columnsOf(KnottyPrism\Core\Medium\PencilFit::of(new KnottyPrism\Core\Medium\PencilRecord('', '1', 'Mine', '#804020'))));
+    $id = $this->postJson('/api/studies/bundle', ['file' => uploadOf($file, 'fields.study.json')])->assertCreated()->json('id');
+    $after = $this->getJson("/api/studies/$id/picture")->assertOk()->json();
+    $recipes = static fn (array $picture): array => array_map(static fn (array $z): array => [$z['name'], array_map(static fn (array $t): array => [$t['role'], $t['recipe']['stack'], $t['recipe']['passes'][0]['hex'], $t['seen']['hex']], $z['targets'])], $picture['zones']);
+    expect($recipes($after))->toEqual($recipes($before))->and($after['waiting'])->toBe(0)->and($other->pencils()->where('owned', true)->count())->toBe(1);
+
+    $this->postJson('/api/studies/bundle', ['file' => uploadOf('{"pencils": []}', 'x.json')])->assertUnprocessable();
+    $this->postJson('/api/studies/bundle', ['file' => uploadOf(str_replace('"survey":{', '"survey":{"spots":3,"x":{', $file), 'x.json')])->assertUnprocessable();
+    $this->postJson('/api/studies/bundle', ['file' => uploadOf(str_replace('"version":1', '"version":99', $file), 'x.json')])->assertUnprocessable();
+    expect($other->studies()->count())->toBe(1);
+    $this->getJson("/api/studies/$study->id/bundle")->assertNotFound();
+});

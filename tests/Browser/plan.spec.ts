@@ -1,0 +1,149 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { unseenPhoto, walkedTo } from './unseen';
+
+const zones = (page: Page): Locator => page.getByRole('list', { name: 'Zones of the plan' }).getByRole('button');
+const stack = (page: Page): Locator => page.getByTestId('stack');
+const passes = (page: Page): Locator => page.getByRole('list', { name: 'Passes from the paper up' }).getByRole('listitem');
+const beside = (page: Page, what: string): Promise<void> =>
+    page.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
+const planned = (page: Page) => expect(page.getByRole('button', { name: 'All is planned' })).toBeVisible({ timeout: 60_000 });
+const picture = (page: Page): Locator => page.getByRole('img', { name: /^the picture after pass/ });
+
+async function open(page: Page): Promise<void> {
+    const { studies } = (await (await page.request.get('/api/studies')).json()) as { studies: { id: number; name: string }[] };
+    await page.goto(`/plan/${studies.filter((s) => s.name === 'Low water').pop()?.id ?? ''}`);
+    await expect(zones(page).first()).toBeVisible();
+}
+
+const pdf = async (page: Page, name: string): Promise<void> => {
+    const answer = await page.request.get((await page.getByRole('link', { name }).getAttribute('href')) ?? '');
+    expect(answer.headers()['content-type']).toBe('application/pdf');
+};
+
+test('the demo goes from zones to a printed plan in under two minutes, and is argued with by mouse', async ({ page }) => {
+    test.slow();
+    const faults: string[] = [];
+    page.on('pageerror', (e) => faults.push(e.message));
+    const began = Date.now();
+    await open(page);
+    const begin = page.getByRole('button', { name: /^Plan / });
+    if (await begin.isVisible()) {
+        await begin.click();
+        await expect(page.getByRole('progressbar')).toBeVisible();
+        // Usable from the first zone on.
+        await expect(zones(page).filter({ hasText: 'ΔE00 up to' }).first()).toBeVisible({ timeout: 40_000 });
+    }
+    await planned(page);
+    await expect(picture(page)).toBeVisible();
+    await beside(page, 'Take along');
+    for (const sheet of ['Palette card', 'Zone sheets', 'Step sheet']) {
+        await pdf(page, sheet);
+    }
+    expect(Date.now() - began).toBeLessThan(120_000);
+
+    // The scrubber goes back to the bare paper, and the errors can be seen.
+    await page.getByLabel('Pass', { exact: true }).fill('0');
+    await expect(page.getByRole('img', { name: /^the picture after pass 0/ })).toHaveAttribute('src', /step=0/);
+    await page.getByRole('radiogroup', { name: 'How it is looked at' }).getByText('Errors').click();
+    await expect(page.getByRole('img', { name: /^where the plan differs/ })).toHaveAttribute('src', /step=error/, { timeout: 20_000 });
+    await page.getByRole('radiogroup', { name: 'How it is looked at' }).getByText('Colour').click();
+    await expect(page.getByRole('img', { name: /^Value run, darkest first/ })).toBeVisible();
+
+    // One stack is changed; what comes of it follows; it is held, and undone.
+    await beside(page, 'Zones');
+    await zones(page).filter({ hasText: 'rope' }).click();
+    await expect(stack(page)).toContainText('ΔE00');
+    await expect(stack(page)).toContainText(/Without \d+|One pass/);
+    const before = await stack(page).getByRole('status').first().innerText();
+    const count = await passes(page).count();
+    await page.getByLabel('Add a pass on top').selectOption({ label: '745 Bollard iron' });
+    await expect(passes(page)).toHaveCount(count + 1);
+    await expect(stack(page).getByRole('status').first()).not.toHaveText(before);
+    await expect(stack(page)).toContainText('Your own stack, held.');
+    await page.getByRole('button', { name: 'Undo: change mid, "rope"' }).click();
+    await expect(passes(page)).toHaveCount(count);
+    await expect(stack(page)).toContainText("The planner's");
+    await page.getByRole('button', { name: 'Compare answers' }).click();
+    await expect(page.getByRole('button', { name: /^Take / }).nth(1)).toBeVisible({ timeout: 20_000 });
+
+    // A fade across it, by the mouse.
+    await page.getByRole('button', { name: 'A fade' }).click();
+    const box = await page.getByRole('application').boundingBox();
+    const at = (x: number, y: number) => [(box?.x ?? 0) + (box?.width ?? 0) * x, (box?.y ?? 0) + (box?.height ?? 0) * y] as const;
+    await page.mouse.move(...at(0.42, 0.64));
+    await page.mouse.down();
+    await page.mouse.move(...at(0.4, 0.71), { steps: 5 });
+    await page.mouse.up();
+    await expect(page.getByRole('region', { name: 'The fade' })).toContainText(
+        'leave the marks, and let them follow the form; do not burnish',
+    );
+    await page.getByRole('button', { name: 'Leave the fade' }).click();
+
+    // Fewer pencils are planned by themselves, and undone.
+    await beside(page, 'Palette');
+    await expect(page.getByRole('list', { name: 'Pencils of the plan' }).getByRole('listitem').nth(8)).toBeVisible();
+    await page.getByRole('button', { name: 'Exactly three: light, mid, dark' }).click();
+    await expect(page.getByText(/^3 pencils beside the drawing/)).toBeVisible({ timeout: 60_000 });
+    await planned(page);
+    await expect(page.getByText(/these lose most/)).toBeVisible();
+    await page.getByRole('button', { name: /^Undo: exactly three/ }).click();
+    await planned(page);
+    await expect(page.getByRole('list', { name: 'Pencils of the plan' }).getByRole('listitem').nth(8)).toBeVisible();
+    expect(faults).toEqual([]);
+});
+
+test('the unseen photo goes from zones to a printed plan wholly by keyboard', async ({ page }) => {
+    test.setTimeout(240_000);
+    await page.goto('/photo');
+    const chooser = page.waitForEvent('filechooser');
+    await walkedTo(page, page.getByRole('button', { name: 'Another photo' }));
+    await page.keyboard.press('Enter');
+    const taken = page.waitForResponse((r) => r.request().method() === 'POST' && r.url().endsWith('/api/studies') && r.status() === 201);
+    await (await chooser).setFiles(unseenPhoto());
+    const { id } = (await (await taken).json()) as { id: number };
+    await expect(page).toHaveURL(new RegExp(`/photo/${id}$`));
+    await walkedTo(page, page.getByRole('radiogroup', { name: 'Beside the photo' }).getByRole('radio', { name: 'Recipes' }));
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    await walkedTo(page, page.getByRole('button', { name: 'Propose zones' }));
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'Zones by size' }).getByRole('listitem').first()).toBeVisible({ timeout: 20_000 });
+
+    const began = Date.now();
+    await walkedTo(page, page.getByRole('link', { name: 'Plan', exact: true }));
+    await page.keyboard.press('Enter');
+    await walkedTo(page, page.getByRole('button', { name: 'Plan the picture' }));
+    await page.keyboard.press('Enter');
+    await planned(page);
+    await walkedTo(page, page.getByLabel('Pressure of pass 1'));
+    await page.keyboard.press('ArrowDown');
+    await expect(stack(page)).toContainText('Your own stack, held.');
+    await page.keyboard.press('Escape');
+    await walkedTo(page, page.getByRole('radiogroup', { name: 'Beside the picture' }).getByRole('radio', { name: 'Zones' }));
+    await page.keyboard.press('ArrowLeft');
+    await pdf(page, 'Step sheet');
+    expect(Date.now() - began).toBeLessThan(120_000);
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+    // A wrong input: a version wants a name only where something was decided.
+    await expect(page.getByText('Nothing was decided yet: the plan is the planner’s own.')).toBeVisible();
+});
+
+test('has no serious accessibility faults beside any of its parts, and fits the screen', async ({ page }) => {
+    test.slow();
+    await open(page);
+    for (const what of ['Zones', 'Palette', 'Way of working', 'Take along']) {
+        await beside(page, what);
+        await page.waitForTimeout(1500);
+        const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+        expect(
+            found.violations
+                .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+                .map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`),
+        ).toEqual([]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(1280);
+    }
+    await page.setViewportSize({ width: 820, height: 1180 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(820);
+});
