@@ -23,7 +23,11 @@ async function account() {
 
 const csv = (count) =>
     'line,number,heavy,light,name\n' +
-    [...Array(count).keys()].map((i) => `Line ${Math.floor(i / 500)},${i},#${((i * 70001 + 4241) & 0xffffff).toString(16).padStart(6, '0')},#e8e0d8,Colour ${i}`).join('\n');
+    [...Array(count).keys()]
+        .map(
+            (i) => `Line ${Math.floor(i / 500)},${i},#${((i * 70001 + 4241) & 0xffffff).toString(16).padStart(6, '0')},#e8e0d8,Colour ${i}`,
+        )
+        .join('\n');
 
 /** Asks from within the page, so that the session and its token are the page's own. */
 const ask = (page, path, options = {}) =>
@@ -85,7 +89,12 @@ const times = async (count, work) => {
     }
     return median(all);
 };
-row('240 pencils: the list again, over HTTP', (await times(15, async () => (await ask(page, '/api/drawer/tray?order=gradual')).ms)).toFixed(0), 'ms', 'under 100');
+row(
+    '240 pencils: the list again, over HTTP',
+    (await times(15, async () => (await ask(page, '/api/drawer/tray?order=gradual')).ms)).toFixed(0),
+    'ms',
+    'under 100',
+);
 await page.goto(`${base}/drawer`);
 const slots = page.getByRole('list', { name: 'Pencils in the drawer' }).getByRole('button');
 await slots.nth(239).waitFor();

@@ -61,7 +61,7 @@ interface PalettePartProps {
 /** The pencils of the plan as they would lie beside the drawing; how many there may be and what fewer cost; which must and which must not be there. */
 export function PalettePart({ study, picture, stamp, changes }: PalettePartProps) {
     const { settings, curve, palette, left, suffering } = picture;
-    const purchases = usePicturePurchases(study.id, stamp);
+    const purchases = usePicturePurchases(study.id, stamp, picture.waiting === 0);
     const [count, setCount] = useDraft(settings.pencils ?? MOST);
     const most = Math.max(0.01, ...curve.map((c) => c.deltaE00));
     const cost = curve.find((c) => c.pencils === count)?.deltaE00;
@@ -173,11 +173,13 @@ export function PalettePart({ study, picture, stamp, changes }: PalettePartProps
                 </p>
             ))}
             <p role="status">
-                {purchases.data === undefined
-                    ? 'Trying every pencil that is not at hand…'
-                    : purchases.data.purchases[0] === undefined
-                      ? 'No pencil that could be bought would bring it nearer.'
-                      : `Most would be gained with ${purchases.data.purchases[0].number} ${purchases.data.purchases[0].name}: ΔE00 ${purchases.data.purchases[0].deltaE00.toFixed(2)} nearer in the mean.`}
+                {picture.waiting > 0
+                    ? 'What to buy is worked out when all is planned.'
+                    : purchases.data === undefined
+                      ? 'Trying every pencil that is not at hand…'
+                      : purchases.data.purchases[0] === undefined
+                        ? 'No pencil that could be bought would bring it nearer.'
+                        : `Most would be gained with ${purchases.data.purchases[0].number} ${purchases.data.purchases[0].name}: ΔE00 ${purchases.data.purchases[0].deltaE00.toFixed(2)} nearer in the mean.`}
             </p>
         </Column>
     );

@@ -113,7 +113,7 @@ export function PictureStage({ study, picture, stamp }: { study: Study; picture:
     const planned = picture.zones.some((z) => z.targets.some((t) => t.recipe !== null));
     const at = Math.min(step ?? picture.steps, picture.steps);
     // A zone of which nothing is planned has no look yet.
-    const whole = picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && t.role !== 'accent'));
+    const whole = picture.waiting === 0 && picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && t.role !== 'accent'));
     const photo = useLoaded(`/api/studies/${study.id}/photos/${study.photoId}/look?tone=${look === 'grey' ? 'grey' : 'colour'}`);
     const laid = useLoaded(whole ? imageOf(study.id, look === 'error' ? 'error' : at, look === 'grey', stamp) : photo.shown);
     return (
@@ -166,7 +166,7 @@ export function PictureStage({ study, picture, stamp }: { study: Study; picture:
                     </svg>
                 )}
             </Stage>
-            {planned && !whole && <p style={{ padding: '0 16px' }}>The picture is drawn as soon as every zone has a recipe.</p>}
+            {planned && !whole && <p style={{ padding: '0 16px' }}>The picture is drawn as soon as all is planned.</p>}
             {whole && (
                 <Tools>
                     <label style={{ flex: 1 }}>

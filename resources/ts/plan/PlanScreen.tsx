@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { sentenceOf } from '../api/client';
-import type { Picture, Study } from '../api/types';
+import type { Study } from '../api/types';
 import { useDrawer } from '../photo/queries';
 import { usePhotoKeys } from '../photo/usePhotoKeys';
 import { WordButton, WordChoice } from '../ui/controls';
@@ -96,7 +96,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
             <div>
                 <RunBar picture={data} changes={changes} />
                 <PictureStage study={study} picture={data} stamp={stamp} />
-                <ValueRunBars study={study.id} stamp={stamp} planned={data.waiting < countOf(data)} />
+                <ValueRunBars study={study.id} stamp={stamp} planned={data.waiting === 0} />
             </div>
             <Side>
                 <Bar>
@@ -126,5 +126,3 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
         </Desk>
     );
 }
-
-const countOf = (picture: Picture): number => picture.zones.reduce((sum, z) => sum + z.targets.length, 0);

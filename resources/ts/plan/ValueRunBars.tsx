@@ -30,7 +30,7 @@ const Run = styled.div`
 
 /** How the values of photo and plan are spread: for each of nine steps two bars, the photo's full and the plan's hatched. */
 export function ValueRunBars({ study, stamp, planned }: { study: number; stamp: string; planned: boolean }) {
-    const runs = useValueRuns(study, stamp);
+    const runs = useValueRuns(study, stamp, planned);
     if (!planned || runs.data === undefined) {
         return null;
     }

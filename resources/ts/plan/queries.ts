@@ -56,10 +56,11 @@ export const useTried = (study: number, zone: number, role: string, stack: strin
         placeholderData: keepPreviousData,
     });
 
-export const usePicturePurchases = (study: number, stamp: string) =>
+export const usePicturePurchases = (study: number, stamp: string, wanted: boolean) =>
     useQuery({
         queryKey: ['picture-purchases', study, stamp],
         queryFn: ({ signal }) => ask<PicturePurchases>(`${baseOf(study)}/purchases`, { signal }),
+        enabled: wanted,
     });
 
 export type Line = readonly [x1: number, y1: number, x2: number, y2: number];
@@ -94,10 +95,12 @@ export function useBringIn(onDone: (study: Study) => void, onFault: (error: unkn
     });
 }
 
-export const useValueRuns = (study: number, stamp: string) =>
+/** Drawn from the whole picture, which takes a moment: only asked for once all is planned. */
+export const useValueRuns = (study: number, stamp: string, wanted: boolean) =>
     useQuery({
         queryKey: ['picture-values', study, stamp],
         queryFn: ({ signal }) => ask<ValueRuns>(`${baseOf(study)}/values`, { signal }),
+        enabled: wanted,
         placeholderData: keepPreviousData,
     });
 
