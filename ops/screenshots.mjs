@@ -82,6 +82,31 @@ const tablet = await open(820, 1180);
 await tablet.evaluate(() => window.scrollTo(0, 0));
 await tablet.screenshot({ path: `${folder}photo-tablet.png` });
 
+await desk.getByRole('navigation', { name: 'Places' }).getByText('Plan').click();
+const begin = desk.getByRole('button', { name: /^Plan (the picture|what changed)/ });
+await desk.getByRole('list', { name: 'Zones of the plan' }).waitFor();
+if (await begin.isVisible()) {
+    await begin.click();
+}
+await desk.getByRole('button', { name: 'All is planned' }).waitFor({ timeout: 90_000 });
+await desk.getByRole('list', { name: 'Zones of the plan' }).getByRole('button', { name: /^rope/ }).click();
+for (const [what, name] of [
+    ['Zones', 'zones'],
+    ['Palette', 'palette'],
+    ['Way of working', 'school'],
+]) {
+    await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
+    await desk.waitForTimeout(4000);
+    await desk.screenshot({ path: `${folder}plan-${name}.png` });
+}
+await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Take along').click();
+const zoneSheet = await desk.request.get(address + (await desk.getByRole('link', { name: 'Zone sheets' }).getAttribute('href')));
+writeFileSync('/tmp/zone-sheet.pdf', await zoneSheet.body());
+execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '/tmp/zone-sheet.pdf', `${folder}zone-sheet`]);
+await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Zones', { exact: true }).click();
+await desk.getByRole('navigation', { name: 'Places' }).getByText('Photo').click();
+await desk.waitForTimeout(2500);
+
 const href = await desk.getByRole('link', { name: 'Print the card' }).getAttribute('href');
 const card = await desk.request.get(address + href);
 writeFileSync('/tmp/palette-card.pdf', await card.body());
