@@ -90,9 +90,8 @@ final class PictureSheets
     /** @return list<array<string, mixed>> */
     private static function passes(PlannedTarget $target): array
     {
-        [$width, $height] = array_map(static fn (float $mm): int => (int) round($mm * self::DOTS / 2), self::DAB_MM);
+        [$width, $height] = array_map(static fn (float $mm): int => (int) round($mm * self::DOTS), self::DAB_MM);
 
-        // Grain as large as on the card; a dab of full resolution on every row would make a file of hundreds of megabytes.
         return array_map(static fn (array $p): array => [...$p, 'dab' => DabPicture::ofStrata($p['strata'], $width, $height)], RecipePresenter::passes($target->recipe->prediction));
     }
 

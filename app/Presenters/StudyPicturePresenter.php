@@ -17,6 +17,8 @@ use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Medium\Swatch;
 use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\AtlasShelf;
+use KnottyPrism\Core\Planning\CautionCode;
 use KnottyPrism\Core\Planning\Picture\PalettePart;
 use KnottyPrism\Core\Planning\Picture\Recolour;
 use KnottyPrism\Core\Planning\Picture\Wish;
@@ -36,7 +38,7 @@ final class StudyPicturePresenter
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly PictureDesk $desk, private readonly SurveyDesk $surveys, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PictureDesk $desk, private readonly SurveyDesk $surveys, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
     {
     }
 
@@ -90,6 +92,25 @@ final class StudyPicturePresenter
         }
 
         return $targets;
+    }
+
+    /** A stack that parts two zones that end alike, or varies a flat form; nothing where none was found. */
+    public function zoneRemedy(PictureGround $ground, int $zone, string $role, CautionCode $code): ?Stack
+    {
+        $targets = $this->targets($ground, $this->desk->planned($ground));
+        $map = self::map($ground);
+        $place = (int) array_search($zone, array_keys($ground->readings), true);
+        $planner = new RecipePlanner($ground->shelf->usable()->without($ground->sheet->settings->without), $ground->paper, $ground->sheet->settings->schoolOf($zone), $this->atlases, $ground->sheet->settings->mode);
+        foreach (ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets) as $caution) {
+            if ($caution->code === $code && $caution->zone === $place && $caution->role === $role) {
+                $remedied = $caution->tried($planner, $targets)->remedied;
+                if ($remedied !== null) {
+                    return $remedied->stack;
+                }
+            }
+        }
+
+        return null;
     }
 
     public static function map(PictureGround $ground): ZoneMap

@@ -6,6 +6,7 @@ namespace App\Services;
 
 use App\Models\Study;
 use App\Models\User;
+use App\Presenters\StudyPicturePresenter;
 use Illuminate\Support\Fluent;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Colour\ColourReading;
@@ -30,7 +31,7 @@ final class PictureChanges
 
     private const ROLE = ['required', 'in:light,mid,dark,accent'];
 
-    public function __construct(private readonly PictureDesk $desk, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PictureDesk $desk, private readonly DrawerKeeper $drawers, private readonly StudyPicturePresenter $presenter)
     {
     }
 
@@ -97,12 +98,16 @@ final class PictureChanges
     {
         $ground = $this->desk->ground($user, $study);
         $wish = PictureDesk::wish($ground, $zone, $role);
+        $none = ImpossibleChange::because('Nothing that was tried at hand removes this; change the stack yourself, or overrule it with a note.');
+        if ($code === CautionCode::Twins || $code === CautionCode::Flat) {
+            return $this->presenter->zoneRemedy($ground, $zone, $role, $code)?->text() ?? throw $none;
+        }
         foreach ($this->desk->planned($ground) as $planned) {
             if ($planned['wish'] === $wish && $planned['stack'] !== null) {
                 $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned['stack'], $ground->paper, new Remedies($ground->paper, $ground->shelf->usable()->without($ground->sheet->settings->without)->pencils));
                 $found = array_values(array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code === $code && $c->remedied !== null));
 
-                return ($found[0]->remedied ?? null)?->text() ?? throw ImpossibleChange::because('Nothing that was tried at hand removes this; change the stack yourself, or overrule it with a note.');
+                return ($found[0]->remedied ?? null)?->text() ?? throw $none;
             }
         }
 

@@ -235,3 +235,23 @@ it('brings a whole study to another account with the very same plan, and refuses
     expect($other->studies()->count())->toBe(1);
     $this->getJson("/api/studies/$study->id/bundle")->assertNotFound();
 });
+
+it('parts two zones that end alike, or lets that be overruled', function () {
+    $study = $this->fields('#8a8078', '#78848c', '#3a5a8a', '#b04030', '#e0c040', '#2c2c30');
+    $surveys = app(SurveyDesk::class);
+    $grid = app(App\Photos\PhotoStore::class)->grid($study->photo(), null);
+    $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
+    $base = "/api/studies/$study->id/picture";
+    $this->postJson("$base/run")->assertAccepted();
+    $twins = array_values(array_filter($this->getJson($base)->json('cautions'), static fn (array $c): bool => $c['code'] === 'twins'));
+    expect($twins)->not->toBeEmpty();
+    ['zone' => $zone, 'role' => $role] = $twins[0];
+    $step = targetOf($this->getJson($base)->json(), $zone, $role)['recipe']['passes'];
+    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => $role, 'code' => 'twins'])->assertOk()->json();
+    expect(array_filter($answer['cautions'], static fn (array $c): bool => $c['code'] === 'twins' && $c['zone'] === $zone))->toBe([]);
+    $after = targetOf($answer, $zone, $role)['recipe']['passes'];
+    expect(abs(end($after)['lab'][0] - end($step)['lab'][0]))->toBeGreaterThan(4.0);
+    $this->postJson("$base/undo");
+    $noted = targetOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => $role, 'code' => 'twins', 'note' => 'mist'])->json(), $zone, $role);
+    expect($noted['overruled'])->toBe(['twins' => 'mist']);
+});

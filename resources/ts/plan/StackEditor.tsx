@@ -266,11 +266,14 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes }:
                 />
             ))}
             {cautions.map((c) => (
-                <div key={c.text} className="mind">
-                    <p>
-                        <b>Mind: {c.code}.</b> {c.text} {c.remedy}
-                    </p>
-                </div>
+                <Caution
+                    key={c.text}
+                    words={`${c.text} ${c.remedy}`}
+                    code={c.code}
+                    note={target.overruled[c.code] ?? null}
+                    onRemedy={() => changes.change.mutate({ kind: 'remedy', ...at, code: c.code })}
+                    onOverrule={(note) => changes.change.mutate({ kind: 'overrule', ...at, code: c.code, note })}
+                />
             ))}
         </Block>
     );

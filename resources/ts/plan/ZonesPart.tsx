@@ -165,7 +165,9 @@ function summary(zone: PictureZone, picture: Picture): string {
     }
     const mind =
         zone.targets.reduce((sum, t) => sum + (t.recipe?.cautions.filter((c) => t.overruled[c.code] === undefined).length ?? 0), 0) +
-        picture.cautions.filter((c) => c.zone === zone.number).length;
+        picture.cautions.filter(
+            (c) => c.zone === zone.number && zone.targets.find((t) => t.role === c.role)?.overruled[c.code] === undefined,
+        ).length;
     const worst = Math.max(...recipes.map((r) => r.deltaE00));
     return `ΔE00 up to ${worst.toFixed(1)}${mind > 0 ? `, ${mind} to mind` : ''}`;
 }

@@ -1,0 +1,315 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { ChartPencil, DrawerImport, LineTable, MixingChart, Tray } from '../../resources/ts/api/types';
+import { BalanceView, DrawerFacts } from '../../resources/ts/drawer/BalanceView';
+import { beginsSearch, rememberedMix, rememberedShown, rememberedTray, shownKey, shownOf } from '../../resources/ts/drawer/drawerState';
+import { FamilyRing } from '../../resources/ts/drawer/FamilyRing';
+import { FilesView } from '../../resources/ts/drawer/FilesView';
+import { ImportPart } from '../../resources/ts/drawer/ImportPart';
+import { LinesView } from '../../resources/ts/drawer/LinesView';
+import { MixView } from '../../resources/ts/drawer/MixView';
+import { study } from './examples';
+
+type Answer = { status?: number; body: unknown };
+
+/** What the application answers to an address that holds a text, the latest said first. */
+let answers: [string, string, Answer][] = [];
+const asked: { method: string; path: string; body: unknown }[] = [];
+
+beforeEach(() => {
+    answers = [];
+    asked.length = 0;
+    vi.stubGlobal('fetch', (path: string, options: RequestInit = {}) => {
+        const method = options.method ?? 'GET';
+        asked.push({ method, path, body: typeof options.body === 'string' ? (JSON.parse(options.body) as unknown) : options.body });
+        const found = answers.find(([m, text]) => m === method && path.includes(text));
+        if (found === undefined) {
+            return new Promise(() => undefined);
+        }
+        return Promise.resolve(
+            new Response(JSON.stringify(found[2].body), {
+                status: found[2].status ?? 200,
+                headers: { 'Content-Type': 'application/json' },
+            }),
+        );
+    });
+});
+afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+    localStorage.clear();
+});
+
+const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>{children}</QueryClientProvider>
+);
+
+const pencil = (number: string, owned = true): ChartPencil => ({
+    id: `Slipway/${number}`,
+    line: 'Slipway',
+    number,
+    name: `Pencil ${number}`,
+    binder: 'oil',
+    assumed: [],
+    owned,
+    strata: [],
+    words: 'value 5 of 9',
+});
+
+describe('finding by typing anywhere', () => {
+    const key = (target: Element, value: string, more: KeyboardEventInit = {}) => {
+        let begins = false;
+        target.addEventListener('keydown', (e) => (begins = beginsSearch(e as KeyboardEvent)), { once: true });
+        fireEvent.keyDown(target, { key: value, ...more });
+        return begins;
+    };
+
+    it('begins with a letter or a figure, but not in a field, with Control, or with an arrow', () => {
+        const { container } = render(
+            <div>
+                <button type="button">a slot</button>
+                <input type="radio" />
+                <input type="text" />
+                <textarea />
+            </div>,
+        );
+        const at = (selector: string): Element => container.querySelector(selector) as Element;
+        expect(key(at('button'), '7')).toBe(true);
+        expect(key(at('button'), 'é')).toBe(true);
+        expect(key(at('[type="radio"]'), 'F')).toBe(true);
+        expect(key(at('button'), '7', { ctrlKey: true })).toBe(false);
+        expect(key(at('button'), 'ArrowRight')).toBe(false);
+        expect(key(at('[type="text"]'), '7')).toBe(false);
+        expect(key(at('textarea'), '7')).toBe(false);
+    });
+
+    it('remembers which pencils are shown, and the size of the trays', () => {
+        for (const shown of [{ kind: 'owned' }, { kind: 'wanted' }, { kind: 'line', line: 'A: b' }, { kind: 'line', line: '' }] as const) {
+            expect(shownOf(shownKey(shown))).toEqual(shown);
+        }
+        expect(rememberedShown()).toEqual({ kind: 'owned' });
+        expect(rememberedTray()).toEqual({ rows: '2', slots: '12' });
+        expect(rememberedMix()).toBeNull();
+    });
+});
+
+describe('the ring of families', () => {
+    const families = ['red', 'orange', 'yellow', 'green', 'blue', 'violet'].flatMap((base) => [
+        `${base}, leaning back`,
+        base,
+        `${base}, leaning on`,
+    ]);
+
+    it('marks one of eighteen places, or says in the middle what stands apart', () => {
+        const { container, rerender } = render(<FamilyRing ring={{ families, place: 10, words: 'green' }} />);
+        expect([...container.querySelectorAll('path')].map((p) => p.dataset['here']).indexOf('true')).toBe(10);
+        expect(screen.getByRole('img', { name: 'On the ring of families: green' })).toBeTruthy();
+        rerender(<FamilyRing ring={{ families, place: null, words: 'warm grey, leaning red' }} />);
+        expect(container.querySelectorAll('path[data-here="true"]')).toHaveLength(0);
+        expect([...container.querySelectorAll('text')].at(-1)?.textContent).toBe('warm grey');
+    });
+});
+
+describe('balance', () => {
+    const tray: Tray = {
+        order: 'gradual',
+        pencils: [],
+        notShown: 12,
+        unfitted: 0,
+        meanStepDeltaE00: 7.64,
+        largestStep: { from: 'Slipway/1', to: 'Slipway/2', deltaE00: 31 },
+        balance: {
+            words: '24 pencils: enough.',
+            counts: { red: 7, blue: 0 },
+            crowded: ['red'],
+            twins: [{ one: 'Slipway/1', other: 'F/2', deltaE00: 1.2, waxAndOil: true }],
+        },
+        gaps: ['a light violet'],
+    };
+
+    it('says what is missing, twice there, crowded, and too many to be laid', () => {
+        render(<DrawerFacts tray={tray} />);
+        expect(screen.getByRole('region').textContent).toContain(
+            'ΔE00 7.6 in the mean, at most 31, from Slipway/1 to Slipway/2. 12 more are too many',
+        );
+        cleanup();
+        render(<BalanceView tray={tray} paper="black" studies={[]} onPencil={vi.fn()} onWant={vi.fn()} />, { wrapper });
+        const text = screen.getByRole('region', { name: 'Balance' }).textContent;
+        expect(text).toContain('Missing: a light violet.');
+        expect(text).toContain('Slipway/1 and F/2 (ΔE00 1.2, wax and oil)');
+        expect(text).toContain('more than needed');
+        expect(text).toContain('Laying every two pencils over each other…');
+    });
+
+    it('names what to buy, for the drawer and for a study, and notes the wish', async () => {
+        answers = [
+            ['GET', '/api/drawer/reach', { body: { paper: 'black', share: 0.594, purchases: [{ ...pencil('F21', false), gain: 0.042 }] } }],
+            ['GET', '/purchases', { body: { study: 'Low water', colours: 1, purchases: [{ ...pencil('F20', false), deltaE00: 0.84 }] } }],
+        ];
+        const onWant = vi.fn();
+        const onPencil = vi.fn();
+        render(<BalanceView tray={tray} paper="black" studies={[study]} onPencil={onPencil} onWant={onWant} />, { wrapper });
+        await screen.findByText(/^59 % of what all the pencils known here reach together/);
+        await screen.findByText('1 planned colour; nearer in the mean with one of:');
+        expect(screen.getByText('4.2 % more')).toBeTruthy();
+        expect(screen.getByText('ΔE00 0.8 nearer')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Want F21' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Show F20' }));
+        expect(onWant).toHaveBeenCalledWith('Slipway/F21');
+        expect(onPencil).toHaveBeenCalledWith('Slipway/F20');
+    });
+});
+
+describe('mixes and lines', () => {
+    it('names every field of a chart by what lies over what, and offers it to print', async () => {
+        const cell = (words: string) => ({ strata: [], words });
+        const chart: MixingChart = {
+            paper: 'black',
+            beneath: 'firm',
+            above: 'medium',
+            pencils: [pencil('1'), pencil('2')],
+            pairs: [
+                [cell('a'), cell('b')],
+                [cell('c'), cell('d')],
+            ],
+            orders: [],
+        };
+        answers = [['GET', '/api/drawer/chart?', { body: chart }]];
+        render(<MixView ids={['Slipway/1', 'Slipway/2']} paper="black" />, { wrapper });
+        expect(await screen.findByRole('img', { name: '2 over 1: b' })).toBeTruthy();
+        expect(screen.getByRole('img', { name: '1 over 2: c' })).toBeTruthy();
+        fireEvent.change(screen.getByLabelText('Beneath'), { target: { value: 'firm' } });
+        expect(screen.getByRole('link', { name: 'Print with boxes to fill in' }).getAttribute('href')).toBe(
+            '/api/drawer/chart.pdf?ids[]=Slipway%2F1&ids[]=Slipway%2F2&paper=black&beneath=firm&above=medium',
+        );
+        cleanup();
+        render(<MixView ids={['Slipway/1']} paper="black" />, { wrapper });
+        expect(screen.getByText('Two pencils or more make a chart.')).toBeTruthy();
+    });
+
+    it('lays two lines side by side and is honest where nothing is near', async () => {
+        const lines = [
+            { line: 'A', pencils: 3, owned: 1 },
+            { line: 'B', pencils: 2, owned: 0 },
+        ];
+        const row = (from: string, to: string, near: boolean) => ({
+            from: pencil(from),
+            to: pencil(to),
+            near,
+            heavyDeltaE00: near ? 1.2 : 7.3,
+            lightDeltaE00: 3,
+        });
+        const table: LineTable = { from: 'A', to: 'B', rows: [row('1', '8', true), row('2', '9', false)] };
+        answers = [['GET', '/api/drawer/equivalents', { body: table }]];
+        const onPencil = vi.fn();
+        render(<LinesView lines={lines} onPencil={onPencil} />, { wrapper });
+        await screen.findByText(/^1 of 2 have a near match/);
+        expect(screen.getByText('no near match; least far 9')).toBeTruthy();
+        expect(screen.queryByRole('button', { name: 'Show 9' })).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Show 8' }));
+        expect(onPencil).toHaveBeenCalledWith('Slipway/8');
+        fireEvent.change(screen.getByLabelText('For each of'), { target: { value: 'B' } });
+        expect(screen.getByRole('link', { name: 'Print the table' }).getAttribute('href')).toBe('/api/drawer/equivalents.pdf?from=B&to=B');
+        cleanup();
+        render(<LinesView lines={lines.slice(0, 1)} onPencil={onPencil} />, { wrapper });
+        expect(screen.getByText(/^Two lines are needed/)).toBeTruthy();
+    });
+});
+
+describe('a file on its way in', () => {
+    const preview: DrawerImport = {
+        id: 4,
+        state: 'preview',
+        done: 0,
+        total: 3,
+        choices: { known: 'renew', twice: 'merge', others: 'keep' },
+        preview: {
+            counts: { new: 2, changed: 1, same: 0, dropped: 0, problems: 1 },
+            problems: ['row 5, column heavy: A colour is written #rrggbb.'],
+            twice: [{ rows: [3, 4], id: '2', differs: ['over_black'] }],
+            rows: [{ row: 2, what: 'new', id: '1', number: '1', name: 'Hull', line: '', stock: 'owned' }],
+        },
+    };
+    const choose = (name = 'drawer.csv') => {
+        const input = document.querySelector('input[type="file"]');
+        fireEvent.change(input as Element, { target: { files: [new File(['number,heavy'], name)] } });
+    };
+
+    it('is looked at first: every problem, rows of one pencil, and what would change', async () => {
+        answers = [
+            ['POST', '/api/drawer/imports/4/take', { status: 202, body: { ...preview, state: 'working', done: 1, preview: null } }],
+            ['POST', '/api/drawer/imports', { status: 201, body: preview }],
+            [
+                'PATCH',
+                '/api/drawer/imports/4',
+                {
+                    body: {
+                        ...preview,
+                        choices: { ...preview.choices, others: 'not owned' },
+                        preview: { ...preview.preview, counts: { new: 2, changed: 1, same: 0, dropped: 20, problems: 1 } },
+                    },
+                },
+            ],
+        ];
+        render(<ImportPart />, { wrapper });
+        expect(screen.getByText(/nothing changes before you say so/)).toBeTruthy();
+        choose();
+        await screen.findByText('2 new, 1 changed, 0 as they are.');
+        expect(screen.getByText('1 row has a problem; those rows are left out:')).toBeTruthy();
+        expect(screen.getByRole('list', { name: 'Rows of one pencil' }).textContent).toBe(
+            '2 is in rows 3, 4; they differ in over black, where the first is kept',
+        );
+        expect(screen.getByRole('list', { name: 'Pencils that would change' }).textContent).toContain(
+            'row 2: 1 Hull (new, owned)and 2 more',
+        );
+        fireEvent.change(screen.getByLabelText('Pencils the file does not name:'), { target: { value: 'not owned' } });
+        await screen.findByText('2 new, 1 changed, 0 as they are, 20 no longer owned.');
+        expect(asked.find((a) => a.method === 'PATCH')?.body).toEqual({ known: 'renew', twice: 'merge', others: 'not owned' });
+        fireEvent.click(screen.getByRole('button', { name: 'Take in 23' }));
+        await screen.findByText(/^Taking in pencil 1 of 3/);
+        expect(screen.getByRole('progressbar')).toHaveProperty('value', 1);
+    });
+
+    it('is left with nothing changed, and a file that can not be read says why', async () => {
+        answers = [
+            ['POST', '/api/drawer/imports', { status: 201, body: preview }],
+            ['DELETE', '/api/drawer/imports/4', { body: { ...preview, state: 'cancelled', preview: null } }],
+        ];
+        render(<ImportPart />, { wrapper });
+        choose();
+        fireEvent.click(await screen.findByRole('button', { name: 'Leave it' }));
+        await screen.findByText('Not taken in; the drawer is as it was.');
+        answers = [
+            [
+                'POST',
+                '/api/drawer/imports',
+                {
+                    status: 422,
+                    body: { type: 'about:blank', title: 'No', status: 422, detail: 'x', problems: ['Row 1 must name the columns.'] },
+                },
+            ],
+        ];
+        choose('list.csv');
+        await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('Row 1 must name the columns.'));
+    });
+});
+
+describe('in and out', () => {
+    it('notes a run of numbers of a line, and offers every format', () => {
+        const mutate = vi.fn();
+        const range = { mutate, isPending: false, data: { changed: 7 } } as unknown as Parameters<typeof FilesView>[0]['range'];
+        render(<FilesView lines={[{ line: 'A', pencils: 3, owned: 1 }]} order="value" range={range} onFault={vi.fn()} />, { wrapper });
+        fireEvent.change(screen.getByLabelText('Numbers'), { target: { value: '601-624' } });
+        fireEvent.change(screen.getByLabelText('are'), { target: { value: 'wanted' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Note them' }));
+        expect(mutate).toHaveBeenCalledWith({ line: 'A', numbers: '601-624', stock: 'wanted' });
+        expect(screen.getByText('7 changed.')).toBeTruthy();
+        expect(screen.getAllByRole('link').map((a) => a.getAttribute('href'))).toEqual(
+            ['csv', 'json', 'gpl', 'cgats', 'spectral'].map((k) => `/api/drawer/file/${k}`),
+        );
+        fireEvent.change(screen.getByLabelText('slots'), { target: { value: '18' } });
+        expect(rememberedTray()).toEqual({ rows: '2', slots: '18' });
+    });
+});

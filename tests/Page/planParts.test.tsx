@@ -1,0 +1,361 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { readFileSync } from 'node:fs';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Picture, PicturePencil, PictureTarget, PictureZone } from '../../resources/ts/api/types';
+import { PalettePart } from '../../resources/ts/plan/PalettePart';
+import { PictureStage } from '../../resources/ts/plan/PictureStage';
+import { stampOf, type PictureChanges } from '../../resources/ts/plan/queries';
+import { RunBar } from '../../resources/ts/plan/RunBar';
+import { SchoolPart } from '../../resources/ts/plan/SchoolPart';
+import { TakeAlong } from '../../resources/ts/plan/TakeAlong';
+import { WAYS } from '../../resources/ts/plan/ways';
+import { ZonesPart } from '../../resources/ts/plan/ZonesPart';
+import { recipe, spot, study } from './examples';
+
+const fetched = vi.fn<typeof globalThis.fetch>();
+
+beforeEach(() => {
+    vi.stubGlobal('fetch', fetched);
+    fetched.mockImplementation(() => new Promise(() => undefined));
+});
+afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+    fetched.mockReset();
+    localStorage.clear();
+});
+
+const target = (role: PictureTarget['role'], more: Partial<PictureTarget> = {}): PictureTarget => ({
+    role,
+    seen: spot,
+    aim: spot,
+    own: false,
+    overruled: {},
+    recipe: { ...recipe(), reasons: ['Without 735 light beneath it ends a step too light.'] },
+    ...more,
+});
+
+const zone = (number: number, name: string, targets: PictureTarget[]): PictureZone => ({
+    number,
+    name,
+    area: 0.25,
+    surface: 'smooth',
+    importance: 'ordinary',
+    school: null,
+    hue: null,
+    targets,
+});
+
+const pencil = (number: string, more: Partial<PicturePencil> = {}): PicturePencil => ({
+    id: `Slipway/${number}`,
+    line: 'Slipway',
+    number,
+    name: `Pencil ${number}`,
+    binder: 'oil',
+    assumed: [],
+    owned: true,
+    strata: [],
+    words: 'value 5 of 9',
+    zones: [3],
+    part: null,
+    ...more,
+});
+
+const picture = (more: Partial<Picture> = {}): Picture => ({
+    run: null,
+    settings: { school: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
+    choices: { values: ['free', 'light-to-dark'], darks: ['black-allowed', 'never-black'], palette: ['whole'] },
+    hues: ['as seen', 'blue', 'grey'],
+    undoWords: null,
+    redoWords: null,
+    named: [],
+    version: 0,
+    cannot: null,
+    zones: [zone(3, 'rope', [target('light'), target('mid')]), zone(5, 'sea', [target('mid', { recipe: null })])],
+    palette: [pencil('668'), pencil('735')],
+    left: [{ id: 'Slipway/745', line: 'Slipway', number: '745', name: 'Bollard iron', binder: 'oil', assumed: [], lockedOut: false }],
+    curve: [
+        { pencils: 3, deltaE00: 1.4 },
+        { pencils: 4, deltaE00: 0.9 },
+        { pencils: 24, deltaE00: 0.2 },
+    ],
+    suffering: [],
+    cautions: [],
+    tone: 'The darkest 6 % lies below your darkest mix.',
+    waiting: 1,
+    steps: 2,
+    meanDeltaE00: 0.31,
+    ...more,
+});
+
+function hands() {
+    const mutation = () => ({
+        mutate: vi.fn((_: unknown, options?: { onSuccess?: () => void }) => options?.onSuccess?.()),
+        isPending: false,
+    });
+    const made = { change: mutation(), run: mutation(), cancel: mutation(), undo: mutation(), redo: mutation(), version: mutation() };
+    return { made, changes: made as unknown as PictureChanges };
+}
+
+const wrapper = ({ children }: { children: ReactNode }) => (
+    <MemoryRouter>
+        <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>{children}</QueryClientProvider>
+    </MemoryRouter>
+);
+
+const first = (fn: ReturnType<typeof hands>['made']['change']): unknown => fn.mutate.mock.lastCall?.[0];
+
+describe('the one action of the plan', () => {
+    it('plans what is not planned, and says so when all is', () => {
+        const { made, changes } = hands();
+        const { rerender } = render(<RunBar picture={picture({ waiting: 3 })} changes={changes} />);
+        fireEvent.click(screen.getByRole('button', { name: 'Plan the picture' }));
+        expect(made.run.mutate).toHaveBeenCalledTimes(1);
+        rerender(<RunBar picture={picture({ waiting: 1 })} changes={changes} />);
+        expect(screen.getByRole('button', { name: 'Plan what changed: 1 of 3' })).toBeTruthy();
+        rerender(<RunBar picture={picture({ waiting: 0 })} changes={changes} />);
+        expect(screen.getByRole('button', { name: 'All is planned' })).toHaveProperty('disabled', true);
+        expect(screen.getByRole('status').textContent).toContain('ΔE00 0.3 in the mean. The darkest 6 %');
+    });
+
+    it('shows how far it is and can be cancelled; a fault or a cancel loses nothing and says so', () => {
+        const { made, changes } = hands();
+        const run = { state: 'working' as const, what: 'finding recipes', done: 12, total: 45, changes: [] };
+        const { rerender } = render(<RunBar picture={picture({ run })} changes={changes} />);
+        expect(screen.getByRole('status').textContent).toBe('finding recipes, 12 of 45');
+        expect(screen.getByRole('progressbar')).toHaveProperty('value', 12);
+        fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
+        expect(made.cancel.mutate).toHaveBeenCalledTimes(1);
+        rerender(<RunBar picture={picture({ run: { ...run, state: 'failed' } })} changes={changes} />);
+        expect(screen.getByRole('status').textContent).toContain('What was found is kept');
+        rerender(<RunBar picture={picture({ run: { ...run, state: 'cancelled' } })} changes={changes} />);
+        expect(screen.getByRole('status').textContent).toBe('Cancelled. What was found is kept.');
+        rerender(<RunBar picture={picture({ run: { ...run, state: 'waiting', what: '', total: 0 } })} changes={changes} />);
+        expect(screen.getByRole('status').textContent).toBe('Waiting for its turn');
+    });
+
+    it('tells what was planned anew and why, but not what came out the same', () => {
+        const change = { zone: 'rope', role: 'mid', why: 'its colour changed', before: '711 light', after: '735 light' };
+        const run = {
+            state: 'done' as const,
+            what: '',
+            done: 2,
+            total: 2,
+            changes: [change, { ...change, role: 'dark', after: '711 light' }, { ...change, role: 'light', before: null }],
+        };
+        render(<RunBar picture={picture({ run, waiting: 0 })} changes={hands().changes} />);
+        fireEvent.click(screen.getByRole('button', { name: '1 changed' }));
+        expect(screen.getByRole('list', { name: 'What was planned anew' }).textContent).toBe(
+            'rope, mid: 735 light; it was 711 light. its colour changed.',
+        );
+    });
+});
+
+describe('zones and their stacks', () => {
+    it('says of each zone how close it comes and what there is to mind, overruled or not', () => {
+        const caution = { code: 'bloom', step: 1, text: 'Much wax.', remedy: 'Fix it.' };
+        const minded = target('mid', { recipe: { ...recipe({ cautions: [caution], deltaE00: 1.24 }), reasons: [] } });
+        const overruled = { ...minded, overruled: { bloom: 'under glass' } };
+        const zones = [zone(3, 'rope', [minded]), zone(4, 'mug', [overruled]), zone(5, 'sea', [target('mid', { recipe: null })])];
+        const twins = { code: 'twins', zone: 3, role: 'mid', text: 'Alike.', remedy: 'Push.' };
+        render(<ZonesPart study={study} picture={picture({ zones, cautions: [twins] })} pencils={[]} changes={hands().changes} />, {
+            wrapper,
+        });
+        const list = screen.getByRole('list', { name: 'Zones of the plan' });
+        expect([...list.querySelectorAll('small')].map((s) => s.textContent)).toEqual([
+            'ΔE00 up to 1.2, 2 to mind',
+            'ΔE00 up to 1.2',
+            'not planned yet',
+        ]);
+        expect(screen.getByTestId('stack').textContent).toContain('Mind: twins. Alike. Push.');
+        fireEvent.click(screen.getByRole('button', { name: /^sea/ }));
+        expect(screen.getByText('This colour is not planned yet.')).toBeTruthy();
+    });
+
+    it('shows each role from the paper up, the last dab nearest to what it should become', () => {
+        render(<ZonesPart study={study} picture={picture()} pencils={[]} changes={hands().changes} />, { wrapper });
+        const light = screen.getByRole('button', { name: /^light of rope: A match, 2 passes/ });
+        expect([...light.querySelectorAll('.pass b')].map((b) => b.textContent)).toEqual(['668', '735']);
+        fireEvent.click(light);
+        expect(light.getAttribute('aria-pressed')).toBe('true');
+    });
+});
+
+describe('the palette', () => {
+    const shown = (more: Partial<Picture> = {}) => {
+        const { made, changes } = hands();
+        render(<PalettePart study={study} picture={picture({ waiting: 0, ...more })} stamp="s" changes={changes} />, { wrapper });
+        return made;
+    };
+
+    it('keeps a pencil, does without one, lets one go, and plans again each time', () => {
+        const made = shown({ settings: { ...picture().settings, keep: ['Slipway/735'], without: ['Slipway/700'] } });
+        fireEvent.click(screen.getByRole('button', { name: 'Keep 668' }));
+        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/668', how: 'in' });
+        fireEvent.click(screen.getByRole('button', { name: "I don't have 668" }));
+        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/668', how: 'out' });
+        fireEvent.click(screen.getByRole('button', { name: 'Let 735 go' }));
+        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/735', how: 'free' });
+        fireEvent.click(screen.getByRole('button', { name: 'I have Slipway/700 again' }));
+        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/700', how: 'free' });
+        fireEvent.change(screen.getByLabelText('Keep another pencil in the palette'), { target: { value: 'Slipway/745' } });
+        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/745', how: 'in' });
+        expect(made.run.mutate).toHaveBeenCalledTimes(5);
+    });
+
+    it('says what fewer pencils cost while the slider is drawn, and asks only when it is let go', () => {
+        const made = shown();
+        const slider = screen.getByLabelText('Pencils of the palette');
+        fireEvent.change(slider, { target: { value: '4' } });
+        expect(screen.getByText(/^at most 4: ΔE00 0.90/)).toBeTruthy();
+        expect(made.change.mutate).not.toHaveBeenCalled();
+        fireEvent.pointerUp(slider);
+        expect(first(made.change)).toEqual({ kind: 'pencils', count: 4 });
+        fireEvent.change(slider, { target: { value: '24' } });
+        fireEvent.keyUp(slider, { key: 'ArrowRight' });
+        expect(first(made.change)).toEqual({ kind: 'pencils', count: null });
+    });
+
+    it('names who suffers, and the parts of three', () => {
+        shown({
+            suffering: [{ zone: 'float', deltaE00: 0.97 }],
+            palette: [pencil('604', { part: 'light' }), pencil('721', { part: 'mid', zones: [3, 5] }), pencil('745', { part: 'dark' })],
+        });
+        expect(screen.getByText(/these lose most: float \(ΔE00 1.0\)/)).toBeTruthy();
+        expect(screen.getByRole('list', { name: 'Pencils of the plan' }).textContent).toContain('721 mid');
+        expect(screen.getByText(/in 2 zones/)).toBeTruthy();
+    });
+});
+
+describe('the way of working', () => {
+    it('has words for every choice that the planner knows', () => {
+        const text = readFileSync('core/Planning/School.php', 'utf8');
+        const choices = /public const CHOICES = \[([\s\S]*?)\n {4}\];/.exec(text)?.[1] ?? '';
+        const known = [...choices.matchAll(/'([\w-]+)' => \[([^\]]*)\]/g)];
+        expect(known).toHaveLength(7);
+        for (const [, name, list] of known.filter(([, n]) => n !== 'palette')) {
+            const options = [...(list ?? '').matchAll(/'([\w-]+)'/g)].map((m) => m[1] ?? '');
+            expect(Object.keys(WAYS[name ?? '']?.why ?? {}).sort()).toEqual(options.sort());
+        }
+    });
+
+    it('is chosen for the whole or for one zone, which may follow the whole again', () => {
+        const { made, changes } = hands();
+        const own = { ...zone(3, 'rope', [target('mid')]), school: ['darks=never-black'] };
+        render(
+            <SchoolPart
+                picture={picture({
+                    zones: [own, zone(5, 'sea', [target('mid')])],
+                    settings: { ...picture().settings, school: ['values=light-to-dark'] },
+                })}
+                changes={changes}
+            />,
+            { wrapper },
+        );
+        fireEvent.change(screen.getByLabelText('Darks'), { target: { value: 'never-black' } });
+        expect(first(made.change)).toEqual({ kind: 'school', zone: 0, settings: ['values=light-to-dark', 'darks=never-black'] });
+        fireEvent.change(screen.getByLabelText('Order of value'), { target: { value: 'free' } });
+        expect(first(made.change)).toEqual({ kind: 'school', zone: 0, settings: [] });
+        fireEvent.change(screen.getByLabelText('What counts'), { target: { value: 'value-first' } });
+        expect(first(made.change)).toEqual({ kind: 'mode', mode: 'value-first' });
+        fireEvent.change(screen.getByLabelText('Whole picture or zone'), { target: { value: '3' } });
+        expect(screen.getByLabelText<HTMLSelectElement>('Darks').value).toBe('never-black');
+        expect(screen.queryByLabelText('What counts')).toBeNull();
+        fireEvent.change(screen.getByLabelText('Hues'), { target: { value: 'blue' } });
+        expect(first(made.change)).toEqual({ kind: 'hue', zone: 3, hue: 'blue' });
+        fireEvent.click(screen.getByRole('button', { name: 'As the whole picture' }));
+        expect(first(made.change)).toEqual({ kind: 'school', zone: 3, settings: null });
+        expect(made.run.mutate).toHaveBeenCalledTimes(5);
+    });
+});
+
+describe('the picture to come', () => {
+    const whole = picture({ waiting: 0, zones: [zone(3, 'rope', [target('mid')])] });
+
+    it('is not asked for before all is planned', () => {
+        render(<PictureStage study={study} picture={picture()} stamp="s" />, { wrapper });
+        expect(screen.getByText(/drawn as soon as all is planned/)).toBeTruthy();
+        expect(screen.queryByLabelText('Pass')).toBeNull();
+    });
+
+    it('is scrubbed from the bare paper on, laid over the photo as far as the divider, and looked at in grey', () => {
+        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        const laid = () => screen.getByRole('img', { name: /^the picture after pass/ });
+        expect(laid().getAttribute('alt')).toBe('the picture after pass 2 of 2');
+        fireEvent.change(screen.getByLabelText('Pass'), { target: { value: '0' } });
+        expect(screen.getByLabelText('Pass').getAttribute('aria-valuetext')).toBe('the bare paper');
+        fireEvent.change(screen.getByLabelText('Divider'), { target: { value: '20' } });
+        expect(laid().style.clipPath).toContain('20%');
+        fireEvent.click(screen.getByRole('radio', { name: 'Errors' }));
+        expect(screen.getByRole('img', { name: /^where the plan differs/ })).toBeTruthy();
+        expect(screen.getByLabelText('Pass')).toHaveProperty('disabled', true);
+    });
+
+    it('takes a line for a fade by keyboard, and says what the fade is', async () => {
+        const answer = {
+            zone: 'rope',
+            joining: 'leave the marks',
+            joiningWords: 'It is soft and fuzzy: leave the marks.',
+            pencils: [
+                { ...pencil('711'), from: 0, to: 0.6 },
+                { ...pencil('735'), from: 0.4, to: 1 },
+            ],
+            overlaps: [[0.4, 0.6]],
+            unevenness: 1.1,
+            photo: ['#888888'],
+            steps: [{ share: 0, words: 'value 7', strata: [], passes: [{ number: '711', pressureWord: 'medium', pressure: 0.55 }] }],
+        };
+        fetched.mockImplementation(() =>
+            Promise.resolve(new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } })),
+        );
+        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        fireEvent.click(screen.getByRole('button', { name: 'A fade' }));
+        const stage = screen.getByRole('application');
+        fireEvent.keyDown(stage, { key: ' ' });
+        for (let i = 0; i < 3; i++) {
+            fireEvent.keyDown(stage, { key: 'ArrowRight', shiftKey: true });
+        }
+        fireEvent.keyDown(stage, { key: ' ' });
+        await waitFor(() =>
+            expect(screen.getByRole('region', { name: 'The fade' }).textContent).toContain(
+                '711 falls while 735 rises over it between 40 % and 60 % of the line. It is soft and fuzzy',
+            ),
+        );
+        const asked = fetched.mock.lastCall?.[0];
+        expect(typeof asked === 'string' ? asked : '').toMatch(/x1=0.5&y1=0.5&x2=0.7[34]\d*&y2=0.5$/);
+        fireEvent.keyDown(stage, { key: 'Escape' });
+        expect(screen.queryByRole('application')).toBeNull();
+    });
+
+    it('is drawn anew when a stack or a colour changes, and only then', () => {
+        const stamp = stampOf(whole);
+        expect(stampOf({ ...whole, meanDeltaE00: 9, palette: [] })).toBe(stamp);
+        const other = zone(3, 'rope', [target('mid', { recipe: { ...recipe({ stack: 'Slipway/735@0.55' }), reasons: [] } })]);
+        expect(stampOf({ ...whole, zones: [other] })).not.toBe(stamp);
+        const moved = zone(3, 'rope', [target('mid', { aim: { ...spot, lab: [70, 0, 0] } })]);
+        expect(stampOf({ ...whole, zones: [moved] })).not.toBe(stamp);
+    });
+});
+
+describe('what is taken along', () => {
+    it('prints in the size that was chosen, and keeps a version by its name', () => {
+        const { made, changes } = hands();
+        const named = [
+            { number: 2, name: 'violet evening' },
+            { number: 4, name: 'as it was' },
+        ];
+        render(<TakeAlong study={study} picture={picture({ version: 4, named })} changes={changes} />, { wrapper });
+        expect(screen.getByText(/Not all is planned yet/)).toBeTruthy();
+        fireEvent.change(screen.getByLabelText('Size of the paper'), { target: { value: 'a5' } });
+        expect(screen.getByRole('link', { name: 'Step sheet' }).getAttribute('href')).toBe('/api/studies/7/picture/steps.pdf?size=a5');
+        expect(screen.getByText('as it was, shown now')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Go to “violet evening”' }));
+        expect(first(made.version)).toEqual({ number: 2 });
+        fireEvent.change(screen.getByLabelText('Name of this version'), { target: { value: '  three pencils ' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Keep the name' }));
+        expect(first(made.version)).toEqual({ name: 'three pencils' });
+    });
+});
