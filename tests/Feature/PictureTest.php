@@ -237,7 +237,7 @@ it('brings a whole study to another account with the very same plan, and refuses
 });
 
 it('parts two zones that end alike, or lets that be overruled', function () {
-    $study = $this->fields('#8a8078', '#78848c', '#3a5a8a', '#b04030', '#e0c040', '#2c2c30');
+    $study = $this->fields('#86807a', '#7a8286', '#3a5a8a', '#b04030', '#e0c040', '#2c2c30');
     $surveys = app(SurveyDesk::class);
     $grid = app(App\Photos\PhotoStore::class)->grid($study->photo(), null);
     $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
