@@ -13,6 +13,9 @@ const Stage = styled.div<{ $shape: number }>`
     margin: 0 auto;
     overflow: hidden;
     background: var(--line);
+    @media (max-width: 1099px) {
+        width: min(100%, calc(38vh * ${(p) => p.$shape}));
+    }
     & img {
         position: absolute;
         inset: 0;
