@@ -1,17 +1,16 @@
-import { useEffect, useState } from 'react';
-import { useLocation, useNavigate, useParams } from 'react-router';
+import { useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { RequestFailed, sentenceOf } from '../api/client';
+import { sentenceOf } from '../api/client';
 import type { Study } from '../api/types';
 import { GrainProvider } from '../ui/grain';
 import { Notice } from '../ui/Notice';
 import { EmptyPlace } from './EmptyPlace';
 import { PhotoScreen } from './PhotoScreen';
-import { useStudies, useStudyChanges } from './queries';
+import { useStudyChanges } from './queries';
 import { StudyBar } from './StudyBar';
 import { TopBar } from './TopBar';
-
-const LAST = 'last-study';
+import { useStudyInHand } from './useStudyInHand';
 
 const Page = styled.div`
     min-height: 100%;
@@ -25,27 +24,11 @@ const Middle = styled.main`
 
 /** The place "Photo": finds the study that one was in, or the newest, and opens new photos. */
 export function PhotoPlace() {
-    const { studyId } = useParams();
     const navigate = useNavigate();
     const opened = (useLocation().state as { opened?: number } | null)?.opened;
-    const studies = useStudies();
+    const { studies, all, study } = useStudyInHand();
     const [fault, setFault] = useState<string | null>(null);
     const { open, change } = useStudyChanges((error) => setFault(sentenceOf(error)));
-
-    const all = studies.data?.studies ?? [];
-    const wanted = Number(studyId ?? localStorage.getItem(LAST));
-    const study = all.find((s) => s.id === wanted) ?? all[0];
-
-    useEffect(() => {
-        if (study !== undefined) {
-            localStorage.setItem(LAST, String(study.id));
-        }
-    }, [study]);
-    useEffect(() => {
-        if (studies.error instanceof RequestFailed && studies.error.status === 401) {
-            window.location.assign('/sign-in');
-        }
-    }, [studies.error]);
 
     const choose = (s: Study) => void navigate(`/photo/${s.id}`);
     const openPhoto = (file: File) => {

@@ -1,16 +1,14 @@
-import { useEffect, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { RequestFailed, sentenceOf } from '../api/client';
-import type { Study } from '../api/types';
+import { sentenceOf } from '../api/client';
 import { StudyBar } from '../photo/StudyBar';
 import { TopBar } from '../photo/TopBar';
-import { useStudies, useStudyChanges } from '../photo/queries';
+import { useStudyChanges } from '../photo/queries';
+import { useStudyInHand } from '../photo/useStudyInHand';
 import { GrainProvider } from '../ui/grain';
 import { Notice } from '../ui/Notice';
 import { PlanScreen } from './PlanScreen';
-
-const LAST = 'last-study';
 
 const Page = styled.div`
     min-height: 100%;
@@ -24,25 +22,10 @@ const Middle = styled.main`
 
 /** The place "Plan": the study that one was in, from zones to a plan. */
 export function PlanPlace() {
-    const { studyId } = useParams();
     const navigate = useNavigate();
-    const studies = useStudies();
+    const { studies, all, study } = useStudyInHand();
     const [fault, setFault] = useState<string | null>(null);
     const { change } = useStudyChanges((error) => setFault(sentenceOf(error)));
-    const all = studies.data?.studies ?? [];
-    const wanted = Number(studyId ?? localStorage.getItem(LAST));
-    const study: Study | undefined = all.find((s) => s.id === wanted) ?? all[0];
-
-    useEffect(() => {
-        if (study !== undefined) {
-            localStorage.setItem(LAST, String(study.id));
-        }
-    }, [study]);
-    useEffect(() => {
-        if (studies.error instanceof RequestFailed && studies.error.status === 401) {
-            window.location.assign('/sign-in');
-        }
-    }, [studies.error]);
 
     return (
         <GrainProvider>

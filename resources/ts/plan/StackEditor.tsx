@@ -1,45 +1,15 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Drawer, Picture, PictureTarget, PictureZone, Study } from '../api/types';
-import { PartHead } from '../ui/Column';
-import { Button, NativeSelect, TextInput, WordButton } from '../ui/controls';
+import { NativeSelect, WordButton } from '../ui/controls';
 import { Dab } from '../ui/Dab';
+import { Caution } from './Caution';
 import { useAnswers, useTried, type PictureChanges } from './queries';
-import { FINISHES, MARKS, markOf, moved, stepsOf, textOf, type Step } from './stackText';
+import { FINISHES, stepsOf, textOf, type Step } from './stackText';
+import { StackSteps } from './StackSteps';
 
 const Block = styled.section`
     padding: 4px 16px 12px 12px;
-    & ol.steps {
-        margin: 0;
-        padding: 0;
-        list-style: none;
-        display: flex;
-        flex-direction: column-reverse;
-    }
-    & .steps li {
-        display: grid;
-        grid-template-columns: 44px minmax(0, 1.25fr) minmax(0, 1fr) auto;
-        align-items: center;
-        gap: 0 8px;
-        border-top: 1px solid var(--line);
-    }
-    & .steps li[data-over='true'] {
-        border-top: 3px solid var(--ink);
-    }
-    & .dab {
-        height: 44px;
-    }
-    & select {
-        padding: 0;
-        max-width: 100%;
-        width: 100%;
-    }
-    & .hands {
-        display: flex;
-    }
-    & .hands button {
-        min-width: 44px;
-    }
     & p {
         padding: 2px 0;
     }
@@ -65,8 +35,6 @@ interface StackEditorProps {
 export function StackEditor({ study, zone, target, cautions, pencils, changes }: StackEditorProps) {
     const { recipe } = target;
     const [draft, setDraft] = useState<string | null>(null);
-    const [dragged, setDragged] = useState<number | null>(null);
-    const [over, setOver] = useState<number | null>(null);
     const [compared, setCompared] = useState(false);
     const stack = draft ?? recipe?.stack ?? '';
     const tried = useTried(study.id, zone.number, target.role, draft !== null && draft !== recipe?.stack && draft !== '' ? draft : null);
@@ -85,9 +53,6 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes }:
         changes.change.mutate({ kind: 'stack', ...at, stack: text }, { onSettled: () => setDraft(null) });
     };
     const steps = stepsOf(stack);
-    const change = (i: number, step: Step) => keep(steps.map((s, k) => (k === i ? step : s)));
-    const known = new Map(pencils.map((p) => [p.id, p]));
-    const optionsFor = (id: string) => (known.has(id) ? pencils : [...pencils, { id, number: id, name: 'not at hand' }]);
     const first = pencils[0]?.id;
     return (
         <Block aria-label={`${target.role} of ${zone.name}`} data-testid="stack">
@@ -99,103 +64,7 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes }:
             {shown.reasons.map((r) => (
                 <p key={r}>{r}</p>
             ))}
-            <ol className="steps" aria-label="Passes from the paper up">
-                {steps.map((step, i) => (
-                    <li
-                        key={i}
-                        draggable
-                        data-over={over === i && dragged !== i}
-                        onDragStart={(e) => {
-                            e.dataTransfer.effectAllowed = 'move';
-                            setDragged(i);
-                        }}
-                        onDragOver={(e) => {
-                            e.preventDefault();
-                            setOver(i);
-                        }}
-                        onDragEnd={() => {
-                            setDragged(null);
-                            setOver(null);
-                        }}
-                        onDrop={(e) => {
-                            e.preventDefault();
-                            if (dragged !== null && dragged !== i) {
-                                keep(moved(steps, dragged, i));
-                            }
-                            setDragged(null);
-                            setOver(null);
-                        }}
-                    >
-                        <span className="dab">
-                            <Dab
-                                strata={shown.passes[i]?.strata ?? []}
-                                width={44}
-                                height={44}
-                                label={`after pass ${i + 1}: ${shown.passes[i]?.colourWords ?? ''}`}
-                            />
-                        </span>
-                        {'finish' in step ? (
-                            <>
-                                <span>
-                                    <b>{step.finish}</b>
-                                    {step.finish === 'solvent' && ': open a window, no flame, follow the label'}
-                                </span>
-                                <span />
-                            </>
-                        ) : (
-                            <>
-                                <NativeSelect
-                                    aria-label={`Pencil of pass ${i + 1}`}
-                                    value={step.pencil}
-                                    onChange={(e) => change(i, { ...step, pencil: e.target.value })}
-                                >
-                                    {optionsFor(step.pencil).map((p) => (
-                                        <option key={p.id} value={p.id}>
-                                            {p.number} {p.name}
-                                        </option>
-                                    ))}
-                                </NativeSelect>
-                                <NativeSelect
-                                    aria-label={`Pressure of pass ${i + 1}`}
-                                    value={markOf(step.pressure)}
-                                    onChange={(e) =>
-                                        change(i, { ...step, pressure: MARKS.find((m) => m[0] === e.target.value)?.[1] ?? 0.55 })
-                                    }
-                                >
-                                    {MARKS.map(([word], k) => (
-                                        <option key={word} value={word}>
-                                            {'/'.repeat(k + 1)} {word}
-                                        </option>
-                                    ))}
-                                </NativeSelect>
-                            </>
-                        )}
-                        <span className="hands">
-                            <WordButton
-                                aria-label={`Pass ${i + 1} later`}
-                                isDisabled={i === steps.length - 1}
-                                onPress={() => keep(moved(steps, i, i + 1))}
-                            >
-                                ↑
-                            </WordButton>
-                            <WordButton
-                                aria-label={`Pass ${i + 1} earlier`}
-                                isDisabled={i === 0}
-                                onPress={() => keep(moved(steps, i, i - 1))}
-                            >
-                                ↓
-                            </WordButton>
-                            <WordButton
-                                aria-label={`Drop pass ${i + 1}`}
-                                isDisabled={steps.length === 1}
-                                onPress={() => keep(steps.filter((_, k) => k !== i))}
-                            >
-                                ×
-                            </WordButton>
-                        </span>
-                    </li>
-                ))}
-            </ol>
+            <StackSteps steps={steps} passes={shown.passes} pencils={pencils} onKeep={keep} />
             <div style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: '0 12px' }}>
                 <NativeSelect
                     aria-label="Add a pass on top"
@@ -276,62 +145,6 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes }:
                 />
             ))}
         </Block>
-    );
-}
-
-interface CautionProps {
-    code: string;
-    words: string;
-    note: string | null;
-    onRemedy: () => void;
-    onOverrule: (note: string | null) => void;
-}
-
-function Caution({ code, words, note, onRemedy, onOverrule }: CautionProps) {
-    const [text, setText] = useState<string | null>(null);
-    if (note !== null) {
-        return (
-            <div className="mind">
-                <p>
-                    Overruled: {code}. “{note}” <WordButton onPress={() => onOverrule(null)}>Mind it again</WordButton>
-                </p>
-            </div>
-        );
-    }
-    return (
-        <div className="mind">
-            <PartHead as="p" style={{ borderTop: 0, minHeight: 0 }}>
-                <span>
-                    <b>Mind: {code}.</b> {words}
-                </span>
-            </PartHead>
-            {text === null ? (
-                <>
-                    <WordButton onPress={onRemedy}>Try its remedy</WordButton>
-                    <WordButton onPress={() => setText('')}>Overrule it…</WordButton>
-                </>
-            ) : (
-                <form
-                    style={{ display: 'flex', gap: 8 }}
-                    onSubmit={(e) => {
-                        e.preventDefault();
-                        if (text.trim() !== '') {
-                            onOverrule(text.trim());
-                        }
-                    }}
-                >
-                    <TextInput
-                        autoFocus
-                        aria-label={`Why ${code} does not matter here`}
-                        value={text}
-                        onChange={(e) => setText(e.target.value)}
-                        style={{ flex: 1 }}
-                    />
-                    <Button type="submit">Overrule</Button>
-                    <WordButton onPress={() => setText(null)}>Leave</WordButton>
-                </form>
-            )}
-        </div>
     );
 }
 
