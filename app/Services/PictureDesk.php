@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil;
@@ -115,7 +116,7 @@ final class PictureDesk
             $own = $this->own($ground, $wish);
             $key = $palette === null || ($wish->role !== 'mid' && ! isset($inZone[$wish->zone])) ? null : $ground->targetKey($wish, $palette, $wish->role === 'mid' ? [] : $inZone[$wish->zone]);
             $found = $key === null ? null : ($all[$key] ?? null);
-            $stack = $own ?? ($found === null ? null : StackText::read((string) $found['stack'], $ground->shelf));
+            $stack = $own ?? ($found === null ? null : self::stack($ground, (string) $found['stack']));
             if ($wish->role === 'mid' && $stack !== null) {
                 $inZone[$wish->zone] = self::identifiers($stack);
             }
@@ -154,7 +155,7 @@ final class PictureDesk
      */
     public function keepPart(Study $study, string $key, array $value): void
     {
-        DB::table('picture_parts')->insertOrIgnore(['study_id' => $study->id, 'part_key' => $key, 'value' => json_encode($value, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('picture_parts')->upsert([['study_id' => $study->id, 'part_key' => $key, 'value' => json_encode($value, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()]], ['study_id', 'part_key'], ['value', 'updated_at']);
     }
 
     /** @return list<string> */
@@ -179,7 +180,17 @@ final class PictureDesk
     {
         $text = $ground->sheet->note($wish->zone, $wish->role)->stack;
 
-        return $text === null ? null : StackText::read($text, $ground->shelf);
+        return $text === null ? null : self::stack($ground, $text);
+    }
+
+    /** Nothing where one of its pencils has left the shelf since: then the planner finds another. */
+    public static function stack(PictureGround $ground, string $text): ?Stack
+    {
+        try {
+            return StackText::read($text, $ground->shelf);
+        } catch (UnknownPencil) {
+            return null;
+        }
     }
 
     /** @return array<string, array<string, mixed>> by key */

@@ -9,7 +9,6 @@ use App\Models\PictureRun;
 use App\Models\Study;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Planning\Picture\PalettePart;
 use KnottyPrism\Core\Planning\Picture\PlanSheet;
 use KnottyPrism\Core\Planning\Picture\Wish;
@@ -108,7 +107,7 @@ final class PictureRunner
 
         return [
             'zone' => $ground->zones->note($wish->zone)->name, 'role' => $wish->role, 'why' => $before === null ? 'new' : ($differs === [] ? 'asked for again' : implode(' and ', $differs).' changed'),
-            'before' => is_string($before['stack'] ?? null) ? StackText::read($before['stack'], $ground->shelf)->words() : null, 'after' => $recipe->stack->words(),
+            'before' => is_string($before['stack'] ?? null) ? PictureDesk::stack($ground, $before['stack'])?->words() : null, 'after' => $recipe->stack->words(),
         ];
     }
 

@@ -255,3 +255,17 @@ it('parts two zones that end alike, or lets that be overruled', function () {
     $noted = targetOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => $role, 'code' => 'twins', 'note' => 'mist'])->json(), $zone, $role);
     expect($noted['overruled'])->toBe(['twins' => 'mist']);
 });
+
+it('outlives a pencil that leaves the shelf: its own stacks fall back to the planner, and planning goes on', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/picture";
+    $this->postJson("$base/run");
+    $zone = $this->getJson($base)->json('zones.0.number');
+    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@0.55,745@0.20'])->assertOk();
+    $study->user->pencils()->where('number', '624')->delete();
+    $picture = $this->getJson($base)->assertOk()->json();
+    expect(targetOf($picture, $zone)['own'])->toBeFalse()->and($picture['waiting'])->toBeGreaterThan(0);
+    $this->postJson("$base/run")->assertAccepted();
+    $after = $this->getJson($base)->json();
+    expect($after['run']['state'])->toBe('done')->and($after['waiting'])->toBe(0)->and(json_encode($after['zones']))->not->toContain('Slipway\/624@');
+});
