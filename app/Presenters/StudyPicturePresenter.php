@@ -13,6 +13,7 @@ use App\Services\PictureDesk;
 use App\Services\PictureGround;
 use App\Services\SurveyDesk;
 use Illuminate\Support\Facades\Cache;
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Medium\Swatch;
@@ -92,6 +93,17 @@ final class StudyPicturePresenter
         }
 
         return $targets;
+    }
+
+    /** @return list<array{target: Lab, stack: Stack, deltaE00: float, weight: float}> how each colour that is planned is made; nothing where none is */
+    public function made(User $user, Study $study): array
+    {
+        if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
+            return [];
+        }
+        $ground = $this->desk->ground($user, $study);
+
+        return array_map(static fn (PlannedTarget $t): array => ['target' => $t->fitted, 'stack' => $t->recipe->stack, 'deltaE00' => $t->recipe->comparison->deltaE00, 'weight' => $t->weight], $this->targets($ground, $this->desk->planned($ground)));
     }
 
     /** A stack that parts two zones that end alike, or varies a flat form; nothing where none was found. */

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Presenters\ChartPresenter;
 use App\Presenters\Figures;
 use App\Presenters\RecipePresenter;
+use App\Presenters\StudyPicturePresenter;
 use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\DrawerOrder;
@@ -16,6 +17,7 @@ use KnottyPrism\Core\Drawer\Equivalents;
 use KnottyPrism\Core\Drawer\MixingChart;
 use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
 use KnottyPrism\Core\Drawer\TrayMap;
+use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil;
@@ -33,7 +35,7 @@ final class ChartDesk
 
     private const PURCHASES = 3;
 
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly StudyPicturePresenter $picture)
     {
     }
 
@@ -51,14 +53,18 @@ final class ChartDesk
         });
     }
 
-    /** @return array<string, mixed> the pencils that would bring a study's planned colours nearest */
+    /** @return array<string, mixed> the pencils that would bring a study's planned colours nearest: its picture's, or else those chosen one by one */
     public function purchasesFor(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
         $paper = PaperShelf::named($study->paper);
-        $made = [];
-        foreach ($study->entries()->get() as $entry) {
-            $stack = StackText::read($entry->stack, $shelf);
+        $made = $this->picture->made($user, $study);
+        foreach ($made === [] ? $study->entries()->get() : [] as $entry) {
+            try {
+                $stack = StackText::read($entry->stack, $shelf);
+            } catch (UnknownPencil) {
+                continue;
+            }
             $made[] = ['target' => $entry->target(), 'stack' => $stack, 'deltaE00' => Lab::ofReflectance($stack->on($paper)->meanReflectance())->deltaE00($entry->target()), 'weight' => 1.0];
         }
         $others = array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));

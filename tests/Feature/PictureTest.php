@@ -56,6 +56,8 @@ it('plans a picture in one action, says how it will look, and what it takes', fu
     foreach (['values', 'purchases'] as $more) {
         $this->getJson("$base/$more")->assertOk();
     }
+    // The drawer asks for the same: what would help this picture most.
+    expect($this->getJson("/api/studies/$study->id/purchases")->assertOk()->json('colours'))->toBe(count($picture['zones']));
     $sizes = array_map(fn (string $step): string => $this->get("$base/image?step=$step")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent(), ['0', '1', '99', 'error']);
     expect(array_unique(array_map(md5(...), $sizes)))->toHaveCount(4);
     foreach (['card', 'zones', 'steps'] as $sheet) {

@@ -138,10 +138,9 @@ final class PictureController extends Controller
     {
         Gate::authorize('own', $study);
         $ground = $this->desk->ground($this->user($request), $study);
-        $made = array_map(static fn ($t): array => ['target' => $t->fitted, 'stack' => $t->recipe->stack, 'deltaE00' => $t->recipe->comparison->deltaE00, 'weight' => $t->weight], $this->presenter->targets($ground, $this->desk->planned($ground)));
         $missing = array_values(array_filter($ground->shelf->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
 
-        return new JsonResponse(['purchases' => array_map(static fn (array $p): array => [...ChartPresenter::pencil($p['pencil']), 'deltaE00' => round($p['gain'], 2)], Purchases::for($made, $missing, $ground->paper, self::PURCHASES))]);
+        return new JsonResponse(['purchases' => array_map(static fn (array $p): array => [...ChartPresenter::pencil($p['pencil']), 'deltaE00' => round($p['gain'], 2)], Purchases::for($this->presenter->made($this->user($request), $study), $missing, $ground->paper, self::PURCHASES))]);
     }
 
     /** The picture after a pass, or at "error" how far its end is from the photo. */
