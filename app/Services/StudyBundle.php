@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Services;
 
 use App\Jobs\FitPencils;
+use App\Models\PencilRow;
 use App\Models\Photo;
 use App\Models\PlanEntry;
 use App\Models\Study;
@@ -146,7 +147,7 @@ final class StudyBundle
         $known = array_fill_keys(array_map(static fn (ShelfRow $r): string => mb_strtolower($r->record->id()), $this->drawers->shelfRows($user)), true);
         foreach (DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR)) as $row) {
             if (! isset($known[mb_strtolower($row->record->id())])) {
-                $user->pencils()->create(\App\Models\PencilRow::columnsOfRow(new ShelfRow($row->record, new StockNote(Stock::Absent))));
+                $user->pencils()->create(PencilRow::columnsOfRow(new ShelfRow($row->record, new StockNote(Stock::Absent))));
             }
         }
         // A stack is read with its pencils: they are fitted before the plan is looked at.
