@@ -27,6 +27,13 @@ abstract class TestCase extends BaseTestCase
         $this->withoutVite();
     }
 
+    protected function tearDown(): void
+    {
+        parent::tearDown();
+        // Applications refer to themselves in circles; hundreds of tests in one process would keep them all.
+        gc_collect_cycles();
+    }
+
     public function artist(string $name = 'artist'): User
     {
         return User::query()->create(['name' => $name, 'email' => "$name@example.org", 'password' => 'long enough 10']);

@@ -113,7 +113,9 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
     const share = { x: spot.x / photo.width, y: spot.y / photo.height };
     const here = reading.data?.valueSteps === look.steps ? reading.data.valueStep : null;
 
-    const waiting = recipes.isFetching || settled !== spot;
+    // Before the drawer has answered nothing is asked for, and nothing is there: that is waiting, too.
+    const none = recipes.data === undefined && recipes.error === null;
+    const waiting = recipes.isFetching || settled !== spot || none;
     const choose = (recipe: Recipe) => {
         if (waiting || changes.add.isPending) {
             return;
