@@ -95,7 +95,6 @@ Route::middleware('auth')->group(function (): void {
             Route::post('/version', [PictureController::class, 'version']);
             Route::get('/answers', [PictureController::class, 'answers'])->middleware('throttle:heavy');
             Route::get('/tried', [PictureController::class, 'tried'])->middleware('throttle:heavy');
-            Route::get('/purchases', [PictureController::class, 'purchases'])->middleware('throttle:heavy');
             Route::get('/image', [PictureController::class, 'image']);
             Route::get('/values', [PictureController::class, 'values']);
             Route::get('/ramp', [PictureController::class, 'ramp']);

@@ -16,13 +16,14 @@ use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Medium\Swatch;
 use KnottyPrism\Core\Photo\ZoneMap;
 use KnottyPrism\Core\Planning\AtlasShelf;
 use KnottyPrism\Core\Planning\CautionCode;
 use KnottyPrism\Core\Planning\Picture\PalettePart;
+use KnottyPrism\Core\Planning\Picture\PlanSheet;
 use KnottyPrism\Core\Planning\Picture\Recolour;
 use KnottyPrism\Core\Planning\Picture\Wish;
+use KnottyPrism\Core\Planning\PlannedPalette;
 use KnottyPrism\Core\Planning\PlannedTarget;
 use KnottyPrism\Core\Planning\Reasons;
 use KnottyPrism\Core\Planning\Recipe;
@@ -60,7 +61,6 @@ final class StudyPicturePresenter
         $ground = $this->desk->ground($user, $study);
         $palette = $this->desk->palettePart($ground);
         $planned = $this->desk->planned($ground);
-        $targets = $this->targets($ground, $planned);
         $zones = $this->zones($ground, $planned, $this->drawers->fingerprint($user, owned: false));
 
         return [
@@ -68,18 +68,18 @@ final class StudyPicturePresenter
             'palette' => self::palette($planned), 'left' => self::left($ground, $palette, $planned),
             'curve' => $palette === null ? [] : array_map(static fn (int $n, float $cost): array => ['pencils' => $n, 'deltaE00' => Figures::difference($cost)], array_keys($palette->curve), $palette->curve),
             'suffering' => $palette === null ? [] : self::suffering($ground, $palette),
-            'cautions' => self::zoneCautions($ground, $targets),
+            'cautions' => $this->zoneCautions($ground, $planned),
             'tone' => $ground->tone->words(),
             'waiting' => count(array_filter($planned, static fn (array $p): bool => $p['stack'] === null)),
             'steps' => array_reduce($planned, static fn (int $most, array $p): int => max($most, $p['stack'] === null ? 0 : count($p['stack']->steps)), 0),
-            'meanDeltaE00' => self::mean($targets),
+            'meanDeltaE00' => self::mean($planned, $zones),
         ];
     }
 
     /**
      * What is planned so far, for previews and cards; zones by their place in the list.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>  $planned
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
      * @return list<PlannedTarget>
      */
     public function targets(PictureGround $ground, array $planned): array
@@ -152,7 +152,7 @@ final class StudyPicturePresenter
     }
 
     /**
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>  $planned
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
      * @return list<array<string, mixed>>
      */
     private function zones(PictureGround $ground, array $planned, string $fingerprint): array
@@ -208,29 +208,25 @@ final class StudyPicturePresenter
     /**
      * The pencils of the plan as they would lie beside the drawing, lightest first, with the zones that take them.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>  $planned
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
      * @return list<array<string, mixed>>
      */
     private static function palette(array $planned): array
     {
-        $uses = $pencils = [];
+        $stacks = [];
         foreach ($planned as ['wish' => $wish, 'stack' => $stack]) {
-            foreach ($stack?->pencils() ?? [] as $pencil) {
-                $pencils[$pencil->id()] = $pencil;
-                $uses[$pencil->id()][$wish->zone] = true;
+            if ($stack !== null) {
+                $stacks[] = ['zone' => $wish->zone, 'stack' => $stack];
             }
         }
-        $lightness = static fn (Pencil $p): float => Swatch::Heavy->colourOf($p)->l;
-        uasort($pencils, static fn (Pencil $a, Pencil $b): int => $lightness($b) <=> $lightness($a));
-        $parts = count($pencils) === 3 ? ['light', 'mid', 'dark'] : [];
 
-        return array_map(static fn (int $i, Pencil $p): array => [...ChartPresenter::pencil($p), 'zones' => array_keys($uses[$p->id()]), 'part' => $parts[$i] ?? null], array_keys(array_values($pencils)), array_values($pencils));
+        return array_map(static fn (array $p): array => [...ChartPresenter::pencil($p['pencil']), 'zones' => $p['zones'], 'part' => $p['part']], PlannedPalette::of($stacks));
     }
 
     /**
      * Pencils at hand that the plan does without.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>  $planned
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
      * @return list<array<string, mixed>>
      */
     private static function left(PictureGround $ground, ?PalettePart $palette, array $planned): array
@@ -250,27 +246,45 @@ final class StudyPicturePresenter
     }
 
     /**
-     * @param  list<PlannedTarget>  $targets
+     * Worked out once for the same stacks, as every recipe must be laid for it.
+     *
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
      * @return list<array<string, mixed>>
      */
-    private static function zoneCautions(PictureGround $ground, array $targets): array
+    private function zoneCautions(PictureGround $ground, array $planned): array
     {
-        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, md5($ground->zones->labels), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->name, array_map(static fn (PlannedTarget $t): array => [$t->zone, $t->role, $t->recipe->stack->text()], $targets)], JSON_THROW_ON_ERROR));
+        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, md5($ground->zones->labels), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->name, PictureDesk::stackTexts($planned)], JSON_THROW_ON_ERROR));
 
         /** @var list<array<string, mixed>> */
-        return Cache::store('looks')->remember($key, self::KEPT_SECONDS, static function () use ($ground, $targets): array {
+        return Cache::store('looks')->remember($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
             $map = self::map($ground);
             $numbers = array_keys($ground->readings);
 
-            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $numbers[$c->zone], 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets));
+            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $numbers[$c->zone], 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $this->targets($ground, $planned)));
         });
     }
 
-    /** @param  list<PlannedTarget>  $targets */
-    private static function mean(array $targets): float
+    /**
+     * ΔE00 to what is aimed at, by area.
+     *
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @param  list<array<string, mixed>>  $zones  as they are shown
+     */
+    private static function mean(array $planned, array $zones): float
     {
-        $weight = array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight, $targets));
+        $deltaE00 = [];
+        foreach ($zones as $zone) {
+            foreach ($zone['targets'] as $target) {
+                $deltaE00[PlanSheet::key($zone['number'], $target['role'])] = $target['recipe']['deltaE00'] ?? null;
+            }
+        }
+        $sum = $weight = 0.0;
+        foreach ($planned as ['wish' => $wish]) {
+            $off = $deltaE00[PlanSheet::key($wish->zone, $wish->role)] ?? null;
+            $sum += $off === null ? 0.0 : $wish->weight * $off;
+            $weight += $off === null ? 0.0 : $wish->weight;
+        }
 
-        return $weight > 0 ? Figures::difference(array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight * $t->recipe->comparison->deltaE00, $targets)) / $weight) : 0.0;
+        return $weight > 0 ? Figures::difference($sum / $weight) : 0.0;
     }
 }

@@ -104,7 +104,7 @@ final class PictureDesk
     /**
      * What is planned so far for every wish: the artist's own stack, or what the planner found, or nothing yet.
      *
-     * @return list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string}>
+     * @return list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}> key of what the planner finds, once its zone's mid is there; identifiers of the pencils that the mid takes
      */
     public function planned(PictureGround $ground): array
     {
@@ -114,13 +114,14 @@ final class PictureDesk
         $inZone = [];
         foreach ($ground->wishes as $wish) {
             $own = $this->own($ground, $wish);
-            $key = $palette === null || ($wish->role !== 'mid' && ! isset($inZone[$wish->zone])) ? null : $ground->targetKey($wish, $palette, $wish->role === 'mid' ? [] : $inZone[$wish->zone]);
+            $taken = $wish->role === 'mid' ? [] : $inZone[$wish->zone] ?? null;
+            $key = $palette === null || $taken === null ? null : $ground->targetKey($wish, $palette, $taken);
             $found = $key === null ? null : ($all[$key] ?? null);
             $stack = $own ?? ($found === null ? null : self::stack($ground, (string) $found['stack']));
             if ($wish->role === 'mid' && $stack !== null) {
                 $inZone[$wish->zone] = self::identifiers($stack);
             }
-            $planned[] = ['wish' => $wish, 'stack' => $stack, 'label' => $own !== null ? 'your own' : (string) ($found['label'] ?? ''), 'own' => $own !== null, 'key' => $key];
+            $planned[] = ['wish' => $wish, 'stack' => $stack, 'label' => $own !== null ? 'your own' : (string) ($found['label'] ?? ''), 'own' => $own !== null, 'key' => $key, 'inZone' => $taken ?? []];
         }
 
         return $planned;
@@ -156,6 +157,17 @@ final class PictureDesk
     public function keepPart(Study $study, string $key, array $value): void
     {
         DB::table('picture_parts')->upsert([['study_id' => $study->id, 'part_key' => $key, 'value' => json_encode($value, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()]], ['study_id', 'part_key'], ['value', 'updated_at']);
+    }
+
+    /**
+     * What all that is drawn of a plan follows from, as text for a key.
+     *
+     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @return list<array{int, string, ?string, float, float, float}>
+     */
+    public static function stackTexts(array $planned): array
+    {
+        return array_map(static fn (array $p): array => [$p['wish']->zone, $p['wish']->role, $p['stack']?->text(), round($p['wish']->seen->l, 2), round($p['wish']->seen->a, 2), round($p['wish']->seen->b, 2)], $planned);
     }
 
     /** @return list<string> */

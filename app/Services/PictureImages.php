@@ -11,7 +11,6 @@ use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\PixelWindow;
 use KnottyPrism\Core\Planning\ErrorMap;
-use KnottyPrism\Core\Planning\PlannedTarget;
 use KnottyPrism\Core\Planning\Preview;
 
 /** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
@@ -54,13 +53,7 @@ final class PictureImages
 
     private function preview(PictureGround $ground): Preview
     {
-        return new Preview($ground->paper, StudyPicturePresenter::map($ground), $this->targets($ground), $ground->whites());
-    }
-
-    /** @return list<PlannedTarget> */
-    private function targets(PictureGround $ground): array
-    {
-        return $this->presenter->targets($ground, $this->desk->planned($ground));
+        return new Preview($ground->paper, StudyPicturePresenter::map($ground), $this->presenter->targets($ground, $this->desk->planned($ground)), $ground->whites());
     }
 
     private function photo(PictureGround $ground): PixelWindow
@@ -73,8 +66,6 @@ final class PictureImages
 
     private function key(PictureGround $ground, string $what): string
     {
-        $stacks = array_map(static fn (PlannedTarget $t): array => [$t->zone, $t->role, $t->recipe->stack->text(), round($t->seen->l, 2)], $this->targets($ground));
-
-        return 'picture/'.md5(json_encode([self::VERSION, $what, $stacks, $ground->paper->name, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
+        return 'picture/'.md5(json_encode([self::VERSION, $what, PictureDesk::stackTexts($this->desk->planned($ground)), $ground->paper->name, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
     }
 }

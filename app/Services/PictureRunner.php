@@ -129,13 +129,9 @@ final class PictureRunner
     private function next(PictureGround $ground, PictureRun $run, PalettePart $palette, ?array &$planned): ?array
     {
         $planned = $this->desk->planned($ground);
-        $inZone = [];
         foreach ($planned as $p) {
-            if ($p['wish']->role === 'mid' && $p['stack'] !== null) {
-                $inZone[$p['wish']->zone] = PictureDesk::identifiers($p['stack']);
-            }
             if ($p['stack'] === null && $p['key'] !== null) {
-                return ['wish' => $p['wish'], 'key' => $p['key'], 'inZone' => $p['wish']->role === 'mid' ? [] : $inZone[$p['wish']->zone] ?? []];
+                return ['wish' => $p['wish'], 'key' => $p['key'], 'inZone' => $p['inZone']];
             }
         }
 

@@ -14,13 +14,11 @@ use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\ToneFit;
 use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\Picture\Wish;
 
 /** Plans a whole picture: fits its tones, chooses the pencils where there are to be few, finds a recipe for every target. */
 final class PicturePlanner
 {
-    /** Share of a zone that each role stands for. */
-    private const ROLE_SHARES = ['light' => 0.25, 'mid' => 0.5, 'dark' => 0.2, 'accent' => 0.05];
-
     private const CURVE = [3, 24];
 
     /** ΔE00 that a recipe may lose rather than take up a pencil that its zone, or the whole picture, does without. */
@@ -91,7 +89,7 @@ final class PicturePlanner
         foreach ($map->zones as $index => $zone) {
             // The mid first: what it takes, the others of its zone should take too.
             foreach (array_merge(['mid' => $zone->targets['mid']], $zone->targets) as $role => $lab) {
-                $wanted[] = ['zone' => $index, 'role' => $role, 'seen' => $lab, 'fitted' => $tone->fitted($lab), 'weight' => $zone->area * self::ROLE_SHARES[$role] * ($importance[$index] ?? 1.0)];
+                $wanted[] = ['zone' => $index, 'role' => $role, 'seen' => $lab, 'fitted' => $tone->fitted($lab), 'weight' => $zone->area * Wish::ROLE_SHARES[$role] * ($importance[$index] ?? 1.0)];
             }
         }
 

@@ -53,9 +53,7 @@ it('plans a picture in one action, says how it will look, and what it takes', fu
             expect($target['recipe']['reasons'])->not->toBeEmpty()->and($target['own'])->toBeFalse();
         }
     }
-    foreach (['values', 'purchases'] as $more) {
-        $this->getJson("$base/$more")->assertOk();
-    }
+    $this->getJson("$base/values")->assertOk();
     // The drawer asks for the same: what would help this picture most.
     expect($this->getJson("/api/studies/$study->id/purchases")->assertOk()->json('colours'))->toBe(count($picture['zones']));
     $sizes = array_map(fn (string $step): string => $this->get("$base/image?step=$step")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent(), ['0', '1', '99', 'error']);
@@ -189,7 +187,7 @@ it('says why nothing can be planned yet, and shows the plan to nobody else', fun
     expect($this->getJson($base)->assertOk()->json('cannot'))->toContain('no zones yet');
     $this->postJson("$base/run")->assertUnprocessable();
     $this->actingAs($this->artist('stranger'));
-    foreach (['', '/answers?zone=1&role=mid', '/tried?zone=1&role=mid&stack=x', '/values', '/image?step=1', '/purchases', '/card.pdf', '/palette.csv'] as $path) {
+    foreach (['', '/answers?zone=1&role=mid', '/tried?zone=1&role=mid&stack=x', '/values', '/image?step=1', '/card.pdf', '/palette.csv'] as $path) {
         $this->getJson($base.$path)->assertNotFound();
     }
     foreach (['/run', '/undo', '/redo', '/version'] as $path) {

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\PictureChangeRequest;
 use App\Models\Study;
-use App\Presenters\ChartPresenter;
 use App\Presenters\StudyPicturePresenter;
 use App\Services\DrawerKeeper;
 use App\Services\PictureChanges;
@@ -20,15 +19,11 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Planning\Picture\PlanSheet;
-use KnottyPrism\Core\Planning\Purchases;
 
 /** The plan of a study's picture. Every change answers with the whole of it. */
 final class PictureController extends Controller
 {
-    private const PURCHASES = 3;
-
     private const ANSWERS = 4;
 
     public function __construct(private readonly PictureDesk $desk, private readonly StudyPicturePresenter $presenter, private readonly PictureRunner $runner, private readonly DrawerKeeper $drawers)
@@ -111,15 +106,10 @@ final class PictureController extends Controller
         $ground = $this->desk->ground($this->user($request), $study);
         $wish = PictureDesk::wish($ground, $request->integer('zone'), (string) $request->string('role'));
         $palette = $this->desk->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
-        $inZone = [];
-        foreach ($this->desk->planned($ground) as $p) {
-            if ($p['wish']->zone === $wish->zone && $p['wish']->role === 'mid' && $wish->role !== 'mid' && $p['stack'] !== null) {
-                $inZone = PictureDesk::identifiers($p['stack']);
-            }
-        }
+        $planned = array_values(array_filter($this->desk->planned($ground), static fn (array $p): bool => $p['wish'] === $wish));
         $fingerprint = $this->drawers->fingerprint($this->user($request), owned: false);
 
-        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->presenter->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->desk->planner($ground)->recipes($wish, $palette, $inZone, self::ANSWERS))]);
+        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->presenter->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->desk->planner($ground)->recipes($wish, $palette, $planned[0]['inZone'], self::ANSWERS))]);
     }
 
     /** What a stack would make of one colour of the picture, before it is kept. */
@@ -131,16 +121,6 @@ final class PictureController extends Controller
         $wish = PictureDesk::wish($ground, $request->integer('zone'), (string) $request->string('role'));
 
         return new JsonResponse($this->presenter->shown($ground, $wish, StackText::read((string) $request->string('stack'), $ground->shelf), 'your own', $this->drawers->fingerprint($this->user($request), owned: false)));
-    }
-
-    /** The known pencil that would help the picture most, and the next best. */
-    public function purchases(Request $request, Study $study): JsonResponse
-    {
-        Gate::authorize('own', $study);
-        $ground = $this->desk->ground($this->user($request), $study);
-        $missing = array_values(array_filter($ground->shelf->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
-
-        return new JsonResponse(['purchases' => array_map(static fn (array $p): array => [...ChartPresenter::pencil($p['pencil']), 'deltaE00' => round($p['gain'], 2)], Purchases::for($this->presenter->made($this->user($request), $study), $missing, $ground->paper, self::PURCHASES))]);
     }
 
     /** The picture after a pass, or at "error" how far its end is from the photo. */

@@ -19,8 +19,8 @@ use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Swatch;
 use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Planning\PlannedPalette;
 use KnottyPrism\Core\Planning\PlannedTarget;
 
 /** What a planned picture gives to take along: sheets to print and the palette as a file. */
@@ -58,17 +58,9 @@ final class PictureSheetController extends Controller
      */
     private static function pencils(ZoneMap $map, array $targets): array
     {
-        $pencils = $zones = [];
-        foreach ($targets as $target) {
-            foreach ($target->recipe->stack->pencils() as $pencil) {
-                $pencils[$pencil->id()] = $pencil;
-                $zones[$pencil->id()][$target->zone] = $map->zones[$target->zone]->name;
-            }
-        }
-        usort($pencils, static fn (Pencil $a, Pencil $b): int => Swatch::Heavy->colourOf($b)->l <=> Swatch::Heavy->colourOf($a)->l);
-        $parts = count($pencils) === 3 ? ['light', 'mid', 'dark'] : [];
+        $named = static fn (array $p): array => ['pencil' => $p['pencil'], 'zones' => array_map(static fn (int $zone): string => $map->zones[$zone]->name, $p['zones']), 'part' => $p['part']];
 
-        return array_map(static fn (int $i, Pencil $p): array => ['pencil' => $p, 'zones' => array_values($zones[$p->id()]), 'part' => $parts[$i] ?? null], array_keys($pencils), $pencils);
+        return array_map($named, PlannedPalette::of(array_map(static fn (PlannedTarget $t): array => ['zone' => $t->zone, 'stack' => $t->recipe->stack], $targets)));
     }
 
     public function palette(Request $request, Study $study, string $kind): Response

@@ -781,24 +781,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/purchases": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                study: components["parameters"]["study"];
-            };
-            cookie?: never;
-        };
-        get: operations["picturePurchases"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/studies/{study}/picture/values": {
         parameters: {
             query?: never;
@@ -1231,11 +1213,6 @@ export interface components {
             stack?: string | null;
             code?: string;
             note?: string | null;
-        };
-        PicturePurchases: {
-            purchases: (components["schemas"]["ChartPencil"] & {
-                deltaE00: number;
-            })[];
         };
         PictureRamp: {
             zone: string;
@@ -2886,28 +2863,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PictureRecipe"];
-                };
-            };
-        };
-    };
-    picturePurchases: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                study: components["parameters"]["study"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description what to buy for it */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PicturePurchases"];
                 };
             };
         };

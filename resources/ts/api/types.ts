@@ -48,7 +48,6 @@ export type PictureRecipe = Schemas['PictureRecipe'];
 export type PictureAnswers = Schemas['PictureAnswers'];
 export type PictureChange = Schemas['PictureChange'];
 export type PicturePencil = Schemas['PicturePencil'];
-export type PicturePurchases = Schemas['PicturePurchases'];
 export type PictureRamp = Schemas['PictureRamp'];
 export type ValueRuns = Schemas['ValueRuns'];
 export type Problem = Schemas['Problem'];

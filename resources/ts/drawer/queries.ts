@@ -48,9 +48,10 @@ export const useReach = (paper: string) =>
         queryFn: ({ signal }) => ask<DrawerReach>(`/api/drawer/reach?paper=${encodeURIComponent(paper)}`, { signal }),
     });
 
-export const usePurchases = (study: number | null) =>
+/** `stamp` changes with the plan of the study's picture. */
+export const usePurchases = (study: number | null, stamp = '') =>
     useQuery({
-        queryKey: ['drawer', 'purchases', study],
+        queryKey: ['drawer', 'purchases', study, stamp],
         queryFn: ({ signal }) => ask<StudyPurchases>(`/api/studies/${study ?? 0}/purchases`, { signal }),
         enabled: study !== null,
     });

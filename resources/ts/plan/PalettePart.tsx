@@ -1,10 +1,11 @@
 import styled from 'styled-components';
 import type { Picture, Study } from '../api/types';
+import { usePurchases } from '../drawer/queries';
 import { Column, PartHead } from '../ui/Column';
 import { NativeSelect, WordButton } from '../ui/controls';
 import { Dab } from '../ui/Dab';
 import { useDraft } from '../ui/useDraft';
-import { usePicturePurchases, type PictureChanges } from './queries';
+import type { PictureChanges } from './queries';
 
 const Beside = styled.ol`
     display: grid;
@@ -61,7 +62,7 @@ interface PalettePartProps {
 /** The pencils of the plan as they would lie beside the drawing; how many there may be and what fewer cost; which must and which must not be there. */
 export function PalettePart({ study, picture, stamp, changes }: PalettePartProps) {
     const { settings, curve, palette, left, suffering } = picture;
-    const purchases = usePicturePurchases(study.id, stamp, picture.waiting === 0);
+    const purchases = usePurchases(picture.waiting === 0 ? study.id : null, stamp);
     const [count, setCount] = useDraft(settings.pencils ?? MOST);
     const most = Math.max(0.01, ...curve.map((c) => c.deltaE00));
     const cost = curve.find((c) => c.pencils === count)?.deltaE00;

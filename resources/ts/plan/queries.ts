@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from '../api/client';
-import type { Picture, PictureAnswers, PictureChange, PicturePurchases, PictureRamp, PictureRecipe, Study, ValueRuns } from '../api/types';
+import type { Picture, PictureAnswers, PictureChange, PictureRamp, PictureRecipe, Study, ValueRuns } from '../api/types';
 import { newKey } from '../photo/survey/pending';
 
 export type NewPictureChange = Omit<PictureChange, 'key'>;
@@ -54,13 +54,6 @@ export const useTried = (study: number, zone: number, role: string, stack: strin
             ask<PictureRecipe>(`${baseOf(study)}/tried?zone=${zone}&role=${role}&stack=${encodeURIComponent(stack ?? '')}`, { signal }),
         enabled: stack !== null,
         placeholderData: keepPreviousData,
-    });
-
-export const usePicturePurchases = (study: number, stamp: string, wanted: boolean) =>
-    useQuery({
-        queryKey: ['picture-purchases', study, stamp],
-        queryFn: ({ signal }) => ask<PicturePurchases>(`${baseOf(study)}/purchases`, { signal }),
-        enabled: wanted,
     });
 
 export type Line = readonly [x1: number, y1: number, x2: number, y2: number];
