@@ -73,20 +73,13 @@ final class DrawerKeeper
     }
 
     /**
-     * @return PencilRow the one with this identifier, or with this number where only one line has it
+     * @return PencilRow the one with this identifier, small and capital letters alike
      *
      * @throws UnknownPencil
      */
     public function row(User $user, string $id): PencilRow
     {
-        $rows = $this->query($user)->get();
-        foreach ($rows as $row) {
-            if (mb_strtolower($row->identifier()) === mb_strtolower(trim($id))) {
-                return $row;
-            }
-        }
-
-        throw UnknownPencil::named($id, []);
+        return $this->query($user)->whereRaw("concat(if(line = '', '', concat(line, '/')), number) = ?", [trim($id)])->first() ?? throw UnknownPencil::named($id, []);
     }
 
     /**

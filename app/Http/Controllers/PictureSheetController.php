@@ -58,9 +58,12 @@ final class PictureSheetController extends Controller
      */
     private static function pencils(ZoneMap $map, array $targets): array
     {
-        $named = static fn (array $p): array => ['pencil' => $p['pencil'], 'zones' => array_map(static fn (int $zone): string => $map->zones[$zone]->name, $p['zones']), 'part' => $p['part']];
+        $named = [];
+        foreach (PlannedPalette::of(array_map(static fn (PlannedTarget $t): array => ['zone' => $t->zone, 'stack' => $t->recipe->stack], $targets)) as $p) {
+            $named[] = ['pencil' => $p['pencil'], 'zones' => array_map(static fn (int $zone): string => $map->zones[$zone]->name, $p['zones']), 'part' => $p['part']];
+        }
 
-        return array_map($named, PlannedPalette::of(array_map(static fn (PlannedTarget $t): array => ['zone' => $t->zone, 'stack' => $t->recipe->stack], $targets)));
+        return $named;
     }
 
     public function palette(Request $request, Study $study, string $kind): Response

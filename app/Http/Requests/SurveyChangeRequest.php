@@ -6,29 +6,15 @@ namespace App\Http\Requests;
 
 use App\Services\SurveyChanges;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Fluent;
-use Illuminate\Validation\Rule;
 
-/** One change of a survey: its kind, what that kind needs, and a key of its own. */
+/** One change of a survey. */
 final class SurveyChangeRequest extends FormRequest
 {
+    use IsOneChange;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['kind' => ['required', 'string', Rule::in(SurveyChanges::kinds())], 'key' => ['required', 'string', 'min:8', 'max:40'], ...SurveyChanges::rules((string) $this->string('kind'))];
-    }
-
-    /** @return Fluent<string, mixed> */
-    public function change(): Fluent
-    {
-        /** @var array<string, mixed> $validated */
-        $validated = $this->validated();
-
-        return new Fluent($validated);
-    }
-
-    public function key(): string
-    {
-        return (string) $this->string('key');
+        return $this->rulesFor(SurveyChanges::kinds(), SurveyChanges::rules((string) $this->string('kind')));
     }
 }

@@ -1,8 +1,7 @@
 import type { UseMutationResult } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { ask } from '../api/client';
-import type { DrawerLines, Stock } from '../api/types';
+import type { DrawerLines, Problem, Stock } from '../api/types';
 import { Column, PartHead } from '../ui/Column';
 import { Button, NativeSelect, TextInput } from '../ui/controls';
 import { remember, rememberedTray } from './drawerState';
@@ -68,11 +67,12 @@ export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
     );
     const print = async () => {
         const address = `/api/drawer/map.pdf?order=${order}&rows=${encodeURIComponent(tray.rows)}&slots=${encodeURIComponent(tray.slots)}`;
+        // Asked for here and not by a link, so that a size that can't be is refused on this page.
         const answer = await fetch(address, { headers: { Accept: 'application/json' } });
         if (answer.ok) {
-            window.open(address, '_blank', 'noopener');
+            window.open(URL.createObjectURL(await answer.blob()), '_blank', 'noopener');
         } else {
-            await ask(address).catch((error: unknown) => onFault(error instanceof Error ? error.message : ''));
+            onFault(((await answer.json()) as Problem).detail);
         }
     };
     return (

@@ -5,6 +5,7 @@ import type { MixingChart } from '../api/types';
 import { Column, PartHead } from '../ui/Column';
 import { NativeSelect } from '../ui/controls';
 import { Dab } from '../ui/Dab';
+import { MARKS } from '../plan/stackText';
 import { chartQuery, useMixingChart } from './queries';
 
 const Grid = styled.table`
@@ -37,8 +38,6 @@ const Orders = styled.ul`
     }
 `;
 
-const MARKS = ['whisper', 'light', 'medium', 'firm', 'full'] as const;
-
 /** Every two of the chosen pencils over each other, both ways round; three of them in every order, too. */
 export function MixView({ ids, paper }: { ids: readonly string[]; paper: string }) {
     const [beneath, setBeneath] = useState('medium');
@@ -48,7 +47,7 @@ export function MixView({ ids, paper }: { ids: readonly string[]; paper: string 
         <label>
             {label}{' '}
             <NativeSelect value={value} onChange={(e) => onChange(e.target.value)}>
-                {MARKS.map((m) => (
+                {MARKS.map(([m]) => (
                     <option key={m}>{m}</option>
                 ))}
             </NativeSelect>

@@ -161,34 +161,16 @@ export function PencilView({ pencil, fault, paper, onChosen, onNote }: PencilVie
                 <h2>What works with it</h2>
             </PartHead>
             <Partners>
-                {pencil.neutralisers.slice(0, 2).map((n, i) => (
+                {partnersOf(pencil).map(({ what, partner }) => (
                     <Partner
-                        key={n.pencil.id}
-                        what={i === 0 ? 'neutralised by' : 'or'}
-                        number={n.pencil.number}
-                        words={n.words}
-                        strata={n.strata}
-                        onPress={() => onChosen(n.pencil.id)}
+                        key={what + partner.pencil.id}
+                        what={what}
+                        number={partner.pencil.number}
+                        words={partner.words}
+                        strata={partner.strata}
+                        onPress={() => onChosen(partner.pencil.id)}
                     />
                 ))}
-                {pencil.darkener !== null && (
-                    <Partner
-                        what="darkened by"
-                        number={pencil.darkener.pencil.number}
-                        words={pencil.darkener.words}
-                        strata={pencil.darkener.strata}
-                        onPress={() => onChosen(pencil.darkener?.pencil.id ?? '')}
-                    />
-                )}
-                {pencil.brightener !== null && (
-                    <Partner
-                        what="brightened by"
-                        number={pencil.brightener.pencil.number}
-                        words={pencil.brightener.words}
-                        strata={pencil.brightener.strata}
-                        onPress={() => onChosen(pencil.brightener?.pencil.id ?? '')}
-                    />
-                )}
                 {pencil.standsOutBy !== null && (
                     <li>
                         stands out beside{' '}
@@ -257,6 +239,15 @@ function Partner({
             {what} <NumberButton number={number} onPress={onPress} />
         </li>
     );
+}
+
+/** What works on it from beneath and over it, each with what it does. */
+function partnersOf(pencil: PencilPortrait): { what: string; partner: PencilPortrait['neutralisers'][number] }[] {
+    return [
+        ...pencil.neutralisers.slice(0, 2).map((partner, i) => ({ what: i === 0 ? 'neutralised by' : 'or', partner })),
+        ...(pencil.darkener === null ? [] : [{ what: 'darkened by', partner: pencil.darkener }]),
+        ...(pencil.brightener === null ? [] : [{ what: 'brightened by', partner: pencil.brightener }]),
+    ];
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

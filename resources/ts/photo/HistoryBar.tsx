@@ -1,5 +1,6 @@
 import styled from 'styled-components';
-import { WordButton, WordChoice } from '../ui/controls';
+import { WordChoice } from '../ui/controls';
+import { UndoRedo } from '../ui/UndoRedo';
 import type { SurveyHandle } from './survey/useSurvey';
 
 export const COLUMNS = [
@@ -54,26 +55,9 @@ export function HistoryBar({ column, columns, desk, onColumn }: HistoryBarProps)
             <span className="end">
                 <span role="status">{desk.lost ? `No answer yet; ${desk.waiting} kept here and sent again.` : ''}</span>
                 {column !== 'recipes' && (
-                    <>
-                        <WordButton
-                            isDisabled={survey?.undoWords == null}
-                            onPress={desk.undo}
-                            aria-label={survey?.undoWords == null ? 'Undo' : `Undo: ${survey.undoWords}`}
-                        >
-                            Undo{survey?.undoWords == null ? '' : `: ${short(survey.undoWords)}`}
-                        </WordButton>
-                        <WordButton
-                            isDisabled={survey?.redoWords == null}
-                            onPress={desk.redo}
-                            aria-label={survey?.redoWords == null ? 'Redo' : `Redo: ${survey.redoWords}`}
-                        >
-                            Redo
-                        </WordButton>
-                    </>
+                    <UndoRedo undoWords={survey?.undoWords} redoWords={survey?.redoWords} wordy onUndo={desk.undo} onRedo={desk.redo} />
                 )}
             </span>
         </Bar>
     );
 }
-
-const short = (text: string): string => (text.length > 34 ? `${text.slice(0, 33)}…` : text);

@@ -3,6 +3,7 @@ import type { Pass, Recipe } from '../api/types';
 import { Button } from '../ui/controls';
 import { Dab } from '../ui/Dab';
 import { Pressure } from '../ui/Pressure';
+import { signed } from '../ui/signed';
 
 const ROW = 78;
 const DAB = 62;
@@ -154,5 +155,3 @@ function LayerRow({ order, pass }: { order: number; pass: Pass }) {
         </Layer>
     );
 }
-
-const signed = (v: number): string => (Math.abs(v) < 0.05 ? '0' : `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(1)}`);

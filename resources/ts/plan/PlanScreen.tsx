@@ -5,7 +5,8 @@ import { sentenceOf } from '../api/client';
 import type { Study } from '../api/types';
 import { useDrawer } from '../photo/queries';
 import { usePhotoKeys } from '../photo/usePhotoKeys';
-import { WordButton, WordChoice } from '../ui/controls';
+import { WordChoice } from '../ui/controls';
+import { UndoRedo } from '../ui/UndoRedo';
 import { PalettePart } from './PalettePart';
 import { PictureStage } from './PictureStage';
 import { RunBar } from './RunBar';
@@ -102,20 +103,12 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
                 <Bar>
                     <WordChoice label="Beside the picture" value={part} options={PARTS} onChange={setPart} />
                     <span className="end">
-                        <WordButton
-                            isDisabled={data.undoWords === null}
-                            aria-label={data.undoWords === null ? 'Undo' : `Undo: ${data.undoWords}`}
-                            onPress={() => changes.undo.mutate()}
-                        >
-                            Undo
-                        </WordButton>
-                        <WordButton
-                            isDisabled={data.redoWords === null}
-                            aria-label={data.redoWords === null ? 'Redo' : `Redo: ${data.redoWords}`}
-                            onPress={() => changes.redo.mutate()}
-                        >
-                            Redo
-                        </WordButton>
+                        <UndoRedo
+                            undoWords={data.undoWords}
+                            redoWords={data.redoWords}
+                            onUndo={() => changes.undo.mutate()}
+                            onRedo={() => changes.redo.mutate()}
+                        />
                     </span>
                 </Bar>
                 {part === 'zones' && <ZonesPart study={study} picture={data} pencils={known} changes={changes} />}

@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import type { Drawer, Picture, PictureTarget, PictureZone, Study } from '../api/types';
 import { NativeSelect, WordButton } from '../ui/controls';
 import { Dab } from '../ui/Dab';
+import { signed } from '../ui/signed';
 import { Caution } from './Caution';
 import { useAnswers, useTried, type PictureChanges } from './queries';
 import { FINISHES, stepsOf, textOf, type Step } from './stackText';
@@ -147,5 +148,3 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes }:
         </Block>
     );
 }
-
-const signed = (v: number): string => (Math.abs(v) < 0.05 ? '0' : `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(1)}`);

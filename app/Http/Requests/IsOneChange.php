@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Support\Fluent;
+use Illuminate\Validation\Rule;
+
+/** One change of something that has versions: its kind, what that kind needs, and a key of its own, so that sent twice it is made once. */
+trait IsOneChange
+{
+    /**
+     * @param  list<string>  $kinds
+     * @param  array<string, mixed>  $needs  rules of the kind that was asked for
+     * @return array<string, mixed>
+     */
+    private function rulesFor(array $kinds, array $needs): array
+    {
+        return ['kind' => ['required', 'string', Rule::in($kinds)], 'key' => ['required', 'string', 'min:8', 'max:40'], ...$needs];
+    }
+
+    /** @return Fluent<string, mixed> */
+    public function change(): Fluent
+    {
+        /** @var array<string, mixed> $validated */
+        $validated = $this->validated();
+
+        return new Fluent($validated);
+    }
+
+    public function key(): string
+    {
+        return (string) $this->string('key');
+    }
+}
