@@ -79,7 +79,7 @@ final class DrawerKeeper
      */
     public function row(User $user, string $id): PencilRow
     {
-        return $this->query($user)->whereRaw("concat(if(line = '', '', concat(line, '/')), number) = ?", [trim($id)])->first() ?? throw UnknownPencil::named($id, []);
+        return PencilRow::query()->where('user_id', $user->id)->where(DB::raw("concat(if(line = '', '', concat(line, '/')), number)"), trim($id))->first() ?? throw UnknownPencil::named($id, []);
     }
 
     /**
