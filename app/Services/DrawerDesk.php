@@ -14,6 +14,7 @@ use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalents;
 use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Selection;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\Threes;
@@ -32,7 +33,7 @@ use KnottyPrism\Core\Planning\ComplementTable;
 final class DrawerDesk
 {
     /** Raised when a pencil may be shown otherwise. */
-    private const VERSION = 5;
+    private const VERSION = 6;
 
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
@@ -43,6 +44,11 @@ final class DrawerDesk
     private const COATS = 6;
 
     private const NEAREST = 3;
+
+    /** Pencils that one is compared with: of thousands the nearest of others, and of those at hand such as stand for all. */
+    private const COMPARED = 150;
+
+    private const AT_HAND = 120;
 
     public function __construct(private readonly DrawerKeeper $drawers)
     {
@@ -90,15 +96,14 @@ final class DrawerDesk
         $pencil = $shelf->pencil($id);
 
         /** @var array<string, mixed> $shown */
-        $shown = Cache::store('looks')->remember($this->key('pencil', $user, $pencil->id(), $paper), self::KEPT_SECONDS, function () use ($user, $shelf, $pencil, $paper): array {
+        $shown = Cache::store('looks')->remember($this->key('pencil', $user, $pencil->id(), $paper), self::KEPT_SECONDS, function () use ($shelf, $pencil, $paper): array {
             $on = PaperShelf::named($paper);
             $portrait = new Portrait($pencil);
-            $owned = $this->drawers->drawerOf($user)->usable()->pencils;
-            $others = array_map(static fn (Pencil $p): Portrait => new Portrait($p), array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->isBlender() && $p->id() !== $pencil->id())));
+            $others = array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->isBlender() && $p->id() !== $pencil->id()));
             // In its place stands a pencil of another line; where there is no other, one of its own.
-            $elsewhere = array_values(array_filter($others, static fn (Portrait $p): bool => $p->pencil->record->line !== $pencil->record->line));
-            $mine = array_values(array_filter($others, static fn (Portrait $p): bool => $p->pencil->record->owned));
-            $table = new ComplementTable([...array_filter($owned, static fn (Pencil $p): bool => $p->id() !== $pencil->id()), $pencil], $on);
+            $elsewhere = array_values(array_filter($others, static fn (Pencil $p): bool => $p->record->line !== $pencil->record->line));
+            $mine = Selection::spread(array_values(array_filter($others, static fn (Pencil $p): bool => $p->record->owned)), self::AT_HAND);
+            $table = new ComplementTable([...$mine, $pencil], $on);
             $standsOut = $table->standsOutBy($pencil);
 
             return [
@@ -116,14 +121,23 @@ final class DrawerDesk
                 'nearest' => array_map(static fn (array $e): array => [
                     'pencil' => RecipePresenter::pencil($e['portrait']->pencil), 'strata' => self::strata($e['portrait']->pencil, Swatch::Heavy), 'owned' => $e['portrait']->pencil->record->owned,
                     'heavyDeltaE00' => round($e['heavy'], 1), 'lightDeltaE00' => round($e['light'], 1), 'near' => $e['heavy'] <= Equivalents::NEAR,
-                ], Equivalents::of($portrait, $elsewhere === [] ? $others : $elsewhere, self::NEAREST)),
-                'threes' => array_map(static fn (array $t): array => ['light' => RecipePresenter::pencil($t['light']->pencil), 'dark' => RecipePresenter::pencil($t['dark']->pencil)], Threes::around($portrait, $mine, 2)),
+                ], Equivalents::of($portrait, self::portraits(Selection::near($pencil, $elsewhere === [] ? $others : $elsewhere, self::COMPARED)), self::NEAREST)),
+                'threes' => array_map(static fn (array $t): array => ['light' => RecipePresenter::pencil($t['light']->pencil), 'dark' => RecipePresenter::pencil($t['dark']->pencil)], Threes::around($portrait, self::portraits($mine), 2)),
                 'ring' => ['families' => Family::ring(), 'place' => $portrait->reading->family->ringPlace(), 'words' => $portrait->reading->family->words()],
             ];
         });
         $row = $this->drawers->row($user, $pencil->id());
 
         return [...$shown, 'stock' => DrawerPresenter::stock($row->stockNote()), 'usedMm' => round((float) $row->uses()->sum('millimetres'), 1), 'usedTimes' => $row->uses()->count()];
+    }
+
+    /**
+     * @param  list<Pencil>  $pencils
+     * @return list<Portrait>
+     */
+    private static function portraits(array $pencils): array
+    {
+        return array_map(static fn (Pencil $p): Portrait => new Portrait($p), $pencils);
     }
 
     /** @return array<string, mixed> */

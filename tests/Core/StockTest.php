@@ -11,6 +11,7 @@ use KnottyPrism\Core\Drawer\Import\RowMerge;
 use KnottyPrism\Core\Drawer\MixingChart;
 use KnottyPrism\Core\Drawer\Reach\Reach;
 use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
+use KnottyPrism\Core\Drawer\Selection;
 use KnottyPrism\Core\Drawer\Stock\NumberRange;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
@@ -113,6 +114,16 @@ it('says which pencils would add most to what a drawer reaches', function () {
     $gains = array_column($survey->purchases, 'gain');
     expect($gains[0])->toBeGreaterThan($gains[1])->and($survey->share() + array_sum($gains))->toBeLessThanOrEqual(1.0 + 1e-9);
     expect((new ReachSurvey($owned, Paper::whiteMedium()))->share())->toEqualWithDelta(1.0, 1e-9)->and((new ReachSurvey([], Paper::whiteMedium()))->share())->toBe(0.0);
+});
+
+it('takes of very many pencils those that stand for all, or those nearest to one', function () {
+    $greys = array_map(static fn (int $i): Pencil => pencilOf("g$i", sprintf('#%02x%02x%02x', 100 + $i, 100 + $i, 100 + $i)), range(0, 20));
+    $ends = [pencilOf('white', '#fafafa'), pencilOf('red', '#d02020'), pencilOf('black', '#101010')];
+    $numbers = static fn (array $pencils): array => array_map(static fn (Pencil $p): string => $p->record->number, $pencils);
+    $some = $numbers(Selection::spread([...$greys, ...$ends], 4));
+    expect($some)->toContain('white')->toContain('red')->toContain('black')->toHaveCount(4)
+        ->and($numbers(Selection::near($greys[10], [...$ends, ...$greys], 3)))->toEqualCanonicalizing(['g9', 'g10', 'g11'])
+        ->and(Selection::spread($ends, 3))->toBe($ends)->and(Selection::near($greys[0], $ends, 5))->toBe($ends)->and(Selection::spread([], 3))->toBe([]);
 });
 
 it('mixes every two pencils both ways round, and three in every order', function () {

@@ -139,6 +139,14 @@ it('keeps, leaves out, presets and recolours, with the values as they were', fun
         expect($target['aim']['valueStep'])->toBe($seen[$i]['valueStep'])->and($target['aim']['lab'][0])->toEqualWithDelta($seen[$i]['lab'][0], 1e-6);
     }
     expect($grey['zones'][0]['targets'][0]['aim']['family'])->toStartWith('violet');
+    // Without any pencil nothing is begun, and it is said why.
+    foreach (['624', '661', '711', '735', '688', '608', '745', 'F90'] as $number) {
+        changedBy($this, $study, ['kind' => 'lock', 'pencil' => $number, 'how' => 'out'])->assertOk();
+    }
+    $this->postJson("$base/run")->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'pencils that may be used'));
+    for ($i = 0; $i < 8; $i++) {
+        $this->postJson("$base/undo")->assertOk();
+    }
     expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'out'])->json('settings.without'))->toBe(['Slipway/624']);
     expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'in'])->json('settings'))->toMatchArray(['keep' => ['Slipway/624'], 'without' => []]);
     expect(changedBy($this, $study, ['kind' => 'preset', 'what' => 'one-colour'])->json('settings'))->toMatchArray(['pencils' => 3, 'keep' => ['Slipway/745', 'Foghorn/F90']]);

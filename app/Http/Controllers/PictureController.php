@@ -41,7 +41,8 @@ final class PictureController extends Controller
     public function plan(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->desk->ground($this->user($request), $study);
+        // What can't be planned is refused here, where it is asked for, and not by the queue.
+        $this->desk->planner($this->desk->ground($this->user($request), $study))->hand();
         $this->runner->begin($study);
 
         return $this->picture($request, $study, 202);

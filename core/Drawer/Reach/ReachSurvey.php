@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Drawer\Reach;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Drawer\Portrait;
+use KnottyPrism\Core\Drawer\Selection;
 use KnottyPrism\Core\Medium\LayPass;
 use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\Pencil;
@@ -44,8 +44,8 @@ final class ReachSurvey
      */
     public function __construct(array $known, private readonly Paper $paper, private readonly ?\Closure $progress = null)
     {
-        $owned = self::apart(array_values(array_filter($known, static fn (Pencil $p): bool => $p->record->owned)), self::MOST_OWNED);
-        $others = self::apart(array_values(array_filter($known, static fn (Pencil $p): bool => ! $p->record->owned)), self::MOST_TRIED);
+        $owned = Selection::spread(array_values(array_filter($known, static fn (Pencil $p): bool => $p->record->owned)), self::MOST_OWNED);
+        $others = Selection::spread(array_values(array_filter($known, static fn (Pencil $p): bool => ! $p->record->owned)), self::MOST_TRIED);
         $this->owned = new Reach;
         $all = new Reach;
         $with = array_map(static fn (): Reach => new Reach, $others);
@@ -148,30 +148,5 @@ final class ReachSurvey
         }
 
         return $this->firsts[$key];
-    }
-
-    /**
-     * So many of them, each as far as can be from those already taken.
-     *
-     * @param  list<Pencil>  $pencils
-     * @return list<Pencil>
-     */
-    private static function apart(array $pencils, int $most): array
-    {
-        if (count($pencils) <= $most) {
-            return $pencils;
-        }
-        $colours = array_map(static fn (Pencil $p): Lab => (new Portrait($p))->heavy, $pencils);
-        $nearest = array_fill(0, count($pencils), INF);
-        $taken = [];
-        for ($next = 0; count($taken) < $most; $next = (int) array_search(max(0.0, ...$nearest), $nearest, true)) {
-            $taken[] = $pencils[$next];
-            foreach ($colours as $i => $colour) {
-                // Plain distance: it only spreads them out.
-                $nearest[$i] = min($nearest[$i], ($colour->l - $colours[$next]->l) ** 2 + ($colour->a - $colours[$next]->a) ** 2 + ($colour->b - $colours[$next]->b) ** 2);
-            }
-        }
-
-        return $taken;
     }
 }

@@ -39,6 +39,19 @@ final class StudyPlanner
     }
 
     /**
+     * The pencils that may be used.
+     *
+     * @throws OutOfRange when none is left, or more than can be searched
+     */
+    public function hand(): Drawer
+    {
+        $hand = $this->drawer->usable()->without($this->settings->without);
+        OutOfRange::check('the number of pencils that may be used', count($hand->pencils), 1, 1000);
+
+        return $hand;
+    }
+
+    /**
      * @param  list<Wish>  $wishes
      * @param  ?\Closure(int, int): void  $progress  told how far, of how much
      *
@@ -46,8 +59,7 @@ final class StudyPlanner
      */
     public function palette(array $wishes, ?\Closure $progress = null): PalettePart
     {
-        $hand = $this->drawer->usable()->without($this->settings->without);
-        OutOfRange::check('the number of pencils that may be used', count($hand->pencils), 1, 1000);
+        $hand = $this->hand();
         $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): array => ['fitted' => $w->fitted, 'weight' => $w->weight], $wishes), $this->kept($hand), $this->settings->mode, $progress);
         $keep = $ground->placesOf($this->settings->keep);
         $curve = $ground->search->curve(...self::CURVE);

@@ -13,6 +13,9 @@ import type {
     Tray,
 } from '../api/types';
 
+/** How often to look whether more pencils were fitted, milliseconds: laying them anew takes the fitting's time. */
+const FITTED_AGAIN = 4000;
+
 export type OrderKind = Tray['order'];
 
 /** Which pencils lie there: those at hand, those wanted, or all of a line. */
@@ -27,7 +30,7 @@ export const useTray = (order: OrderKind, shown: Shown) =>
         queryKey: ['drawer', 'tray', order, shown],
         queryFn: ({ signal }) => ask<Tray>(`/api/drawer/tray?order=${order}${shownQuery(shown)}`, { signal }),
         placeholderData: keepPreviousData,
-        refetchInterval: (query) => ((query.state.data?.unfitted ?? 0) > 0 ? 1500 : false),
+        refetchInterval: (query) => ((query.state.data?.unfitted ?? 0) > 0 ? FITTED_AGAIN : false),
     });
 
 export const usePencil = (id: string | null, paper: string) =>
