@@ -6,6 +6,8 @@ export default defineConfig({
     test: {
         include: ['tests/Page/**/*.test.{ts,tsx}'],
         environment: 'jsdom',
+        setupFiles: ['tests/Page/setup.ts'],
+        testTimeout: 15_000,
         reporters: ['default', ['junit', { outputFile: 'var/test/vitest.xml' }]],
     },
 });

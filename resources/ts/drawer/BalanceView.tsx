@@ -128,9 +128,8 @@ export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceV
                 {reach.data !== undefined && (
                     <>
                         <p>
-                            {tray.pencils.length === 0
-                                ? 'Nothing: the drawer is empty.'
-                                : `${Math.round(reach.data.share * 100)} % of what all the pencils known here reach together.`}
+                            {reach.data.share < 0.005 ? 'Next to nothing' : `${Math.round(reach.data.share * 100)} %`} of what all the
+                            pencils known here reach together.
                             {reach.data.purchases.length > 0 && ' Most would be added by:'}
                         </p>
                         <Buys>

@@ -1,0 +1,4 @@
+import { configure } from '@testing-library/react';
+
+// A busy machine takes longer than the library's one second to draw what was asked for; nothing here is timed.
+configure({ asyncUtilTimeout: 4000 });
