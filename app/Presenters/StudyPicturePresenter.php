@@ -17,7 +17,6 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Photo\ZoneMap;
-use KnottyPrism\Core\Planning\AtlasShelf;
 use KnottyPrism\Core\Planning\CautionCode;
 use KnottyPrism\Core\Planning\Picture\PalettePart;
 use KnottyPrism\Core\Planning\Picture\PlanSheet;
@@ -40,7 +39,7 @@ final class StudyPicturePresenter
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly PictureDesk $desk, private readonly SurveyDesk $surveys, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
+    public function __construct(private readonly PictureDesk $desk, private readonly SurveyDesk $surveys, private readonly DrawerKeeper $drawers)
     {
     }
 
@@ -112,7 +111,7 @@ final class StudyPicturePresenter
         $targets = $this->targets($ground, $this->desk->planned($ground));
         $map = self::map($ground);
         $place = (int) array_search($zone, array_keys($ground->readings), true);
-        $planner = new RecipePlanner($ground->shelf->usable()->without($ground->sheet->settings->without), $ground->paper, $ground->sheet->settings->schoolOf($zone), $this->atlases, $ground->sheet->settings->mode);
+        $planner = $this->desk->plannerOf($ground, $zone);
         foreach (ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets) as $caution) {
             if ($caution->code === $code && $caution->zone === $place && $caution->role === $role) {
                 $remedied = $caution->tried($planner, $targets)->remedied;

@@ -22,7 +22,6 @@ use KnottyPrism\Core\Planning\Picture\PlanSheet;
 use KnottyPrism\Core\Planning\Picture\Recolour;
 use KnottyPrism\Core\Planning\Recipe;
 use KnottyPrism\Core\Planning\RecipeLabel;
-use KnottyPrism\Core\Planning\Remedies;
 
 /** Every change that an artist can make to the plan of a picture: what each kind needs, and the sheet that comes of it. */
 final class PictureChanges
@@ -104,7 +103,8 @@ final class PictureChanges
         }
         foreach ($this->desk->planned($ground) as $planned) {
             if ($planned['wish'] === $wish && $planned['stack'] !== null) {
-                $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned['stack'], $ground->paper, new Remedies($ground->paper, $ground->shelf->usable()->without($ground->sheet->settings->without)->pencils));
+                $remedies = $this->desk->plannerOf($ground, $zone)->remediesFor($planned['stack'], $wish->fitted);
+                $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned['stack'], $ground->paper, $remedies);
                 $found = array_values(array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code === $code && $c->remedied !== null));
 
                 return ($found[0]->remedied ?? null)?->text() ?? throw $none;

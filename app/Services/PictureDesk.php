@@ -26,6 +26,7 @@ use KnottyPrism\Core\Planning\Picture\PlanSheet;
 use KnottyPrism\Core\Planning\Picture\StudyPlanner;
 use KnottyPrism\Core\Planning\Picture\Wish;
 use KnottyPrism\Core\Planning\ReachableTone;
+use KnottyPrism\Core\Planning\RecipePlanner;
 
 /**
  * The plan of a study's picture: what the artist decided, in versions, and what the planner found, in parts that are kept by all that
@@ -91,6 +92,12 @@ final class PictureDesk
     public function planner(PictureGround $ground): StudyPlanner
     {
         return new StudyPlanner($ground->shelf, $ground->paper, $ground->sheet->settings, $this->atlases);
+    }
+
+    /** The planner of one zone's recipes, with the pencils that the plan's palette has. */
+    public function plannerOf(PictureGround $ground, int $zone): RecipePlanner
+    {
+        return $this->planner($ground)->plannerFor($zone, $this->palettePart($ground));
     }
 
     public function palettePart(PictureGround $ground): ?PalettePart

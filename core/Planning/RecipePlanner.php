@@ -74,8 +74,7 @@ final class RecipePlanner
     {
         OutOfRange::check('the number of passes', $maxPasses, 1, 8);
         OutOfRange::check('the number of recipes', $count, 1, 4);
-        $wantsComplement = $this->school->beneath === 'complement' || count($this->moves->pencils) > Shortlist::LENGTH;
-        $neutralisers = $wantsComplement ? $this->neutralisersFor($target, $this->nearestPass($target)->pencil) : [];
+        $neutralisers = $this->school->beneath === 'complement' || count($this->moves->pencils) > Shortlist::LENGTH ? $this->beneath($target) : [];
         [$moves, $atlas, $sheets] = $this->groundFor($target, $neutralisers);
         $rules = new Rules($this->school, $moves, $target, $neutralisers);
         $objective = new Objective($strangeness === [] ? [] : array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $moves->pencils));
@@ -95,7 +94,7 @@ final class RecipePlanner
         if (count($answers) < $count && ($other = $choice->otherPencils($answers)) !== null) {
             $answers[RecipeLabel::OtherPencils->value] = $other;
         }
-        $remedies = $this->remedies($search, $choice);
+        $remedies = new Remedies($this->paper, $this->moves->pencils, $this->missing, self::bound($search->rules, $moves), $choice->likelyFreeOf(...));
         $recipes = [];
         foreach ($answers as $label => $candidate) {
             $recipes[] = Recipe::of(RecipeLabel::from($label), $target, $choice->stackOf($candidate), $this->paper, $remedies);
@@ -104,11 +103,27 @@ final class RecipePlanner
         return $recipes;
     }
 
-    private function remedies(RecipeSearch $search, Answers $choice): Remedies
+    /**
+     * What tries to remove the cautions of a stack that lies there already. It keeps to the school where the stack does: what an artist
+     * laid otherwise, or what was planned freely as the school had nothing for it, is not held to it afterwards.
+     */
+    public function remediesFor(Stack $stack, Lab $target): Remedies
     {
-        $allowed = static fn (Stack $stack): bool => ($numbers = $search->moves->numbersOf($stack)) !== null && $search->rules->allow($numbers);
+        $allowed = self::bound(new Rules($this->school, $this->moves, $target, $this->school->beneath === 'complement' ? $this->beneath($target) : []), $this->moves);
 
-        return new Remedies($this->paper, $this->moves->pencils, $this->missing, $search->rules->isFree() ? null : $allowed, $choice->likelyFreeOf(...));
+        return new Remedies($this->paper, $this->moves->pencils, $this->missing, $allowed === null || ! $allowed($stack) ? null : $allowed);
+    }
+
+    /** @return ?\Closure(Stack): bool whether the rules allow a stack of these moves; null where they allow all */
+    private static function bound(Rules $rules, Moves $moves): ?\Closure
+    {
+        return $rules->isFree() ? null : static fn (Stack $stack): bool => ($numbers = $moves->numbersOf($stack)) !== null && $rules->allow($numbers);
+    }
+
+    /** @return list<Pencil> what may lie beneath a target's local colour to neutralise it */
+    private function beneath(Lab $target): array
+    {
+        return $this->neutralisersFor($target, $this->nearestPass($target)->pencil);
     }
 
     /** The one pencil in one pass that comes nearest, for comparison. */

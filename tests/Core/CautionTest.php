@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Binder;
 use KnottyPrism\Core\Medium\Paper;
 use KnottyPrism\Core\Medium\PaperShelf;
@@ -13,6 +14,7 @@ use KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Planning\Caution;
 use KnottyPrism\Core\Planning\CautionCode;
 use KnottyPrism\Core\Planning\Cautions;
+use KnottyPrism\Core\Planning\Character;
 use KnottyPrism\Core\Planning\Recipe;
 use KnottyPrism\Core\Planning\RecipeLabel;
 use KnottyPrism\Core\Planning\RecipePlanner;
@@ -70,6 +72,25 @@ it('has tried the remedy that it gives', function (CautionCode $code, string $st
     [CautionCode::Bloom, 'green@1.00', 'green@0.80'],
     [CautionCode::Unsteady, 'red@0.55 violet@0.35', 'red@0.55 violet@0.35'],
 ]);
+
+it('remedies a stack that is laid already within the way of working that it keeps, and freely where it keeps it not', function () {
+    $paper = Paper::whiteMedium();
+    $stack = Pencils::stack('yellow@0.55 red@1.00 red@1.00 blue@0.20');
+    $target = Lab::ofHex('#a03030');
+    $remedied = static function (string ...$settings) use ($paper, $stack, $target): Stack {
+        $planner = new RecipePlanner(new Drawer(array_map(Pencils::named(...), Pencils::names())), $paper, School::ofSettings($settings));
+        $cautions = Recipe::of(RecipeLabel::Closest, $target, $stack, $paper, $planner->remediesFor($stack, $target))->cautions;
+
+        return array_values(array_filter($cautions, static fn (Caution $c): bool => $c->code === CautionCode::ToothSpent))[0]->remedied ?? throw new LogicException('no remedy');
+    };
+    $backwards = static function (Stack $stack): int {
+        $values = array_map(static fn (Pass $p): float => Character::of($p->pencil)->heavy->l, $stack->passes());
+
+        return count(array_filter(array_keys($values), static fn (int $i): bool => $i > 0 && $values[$i] > $values[$i - 1] + 4));
+    };
+    expect($backwards($remedied()))->toBeGreaterThan(0)->and($backwards($remedied('values=light-to-dark')))->toBe(0)
+        ->and($remedied('values=dark-to-light')->text())->toBe($remedied()->text());
+});
 
 it('finds in what it has laid a remedy for nearly every caution that pencils at hand can remove', function () {
     $paper = Paper::whiteMedium();

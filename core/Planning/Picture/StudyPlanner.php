@@ -85,7 +85,7 @@ final class StudyPlanner
      */
     public function recipes(Wish $wish, PalettePart $palette, array $inZone, int $count): array
     {
-        $hand = array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => in_array($p->id(), $palette->hand, true)));
+        $hand = $this->handOf($palette);
         $strangeness = [];
         foreach ($hand as $pencil) {
             $strangeness[$pencil->id()] = in_array($pencil->id(), $inZone, true) ? 0.0 : (in_array($pencil->id(), $palette->base, true) ? self::NEW_IN_ZONE : self::NEW_IN_PICTURE);
@@ -96,6 +96,22 @@ final class StudyPlanner
             // A school may forbid what one target needs; it is planned all the same, in a free school.
             return $this->planner(School::free(), $hand)->recipesFor($wish->fitted, RecipePlanner::MOST_PASSES, $count, $strangeness);
         }
+    }
+
+    /**
+     * The planner of a zone's recipes: in the zone's way of working, with the pencils of the palette, or all at hand before there is one.
+     *
+     * @throws OutOfRange when no pencil is left
+     */
+    public function plannerFor(int $zone, ?PalettePart $palette): RecipePlanner
+    {
+        return $this->planner($this->settings->schoolOf($zone), $palette === null ? $this->hand()->pencils : $this->handOf($palette));
+    }
+
+    /** @return list<Pencil> */
+    private function handOf(PalettePart $palette): array
+    {
+        return array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => in_array($p->id(), $palette->hand, true)));
     }
 
     /** @param  list<Pencil>  $hand */
