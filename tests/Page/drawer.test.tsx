@@ -136,6 +136,13 @@ describe('a pencil', () => {
         expect(onNote).toHaveBeenCalledTimes(1);
         fireEvent.keyDown(length, { key: 'Enter' });
         expect(onNote).toHaveBeenLastCalledWith({ id: 'Slipway/704', lengthLeft: 62.5 });
+        fireEvent.change(length, { target: { value: 'half' } });
+        fireEvent.blur(length);
+        expect(screen.getByRole('alert').textContent).toContain('like 140');
+        expect(length).toHaveProperty('value', 'half');
+        fireEvent.keyDown(length, { key: 'Escape' });
+        expect(screen.queryByRole('alert')).toBeNull();
+        expect(onNote).toHaveBeenCalledTimes(2);
         const former = screen.getByLabelText('Used to be');
         fireEvent.change(former, { target: { value: '12; Kelp ; ' } });
         fireEvent.blur(former);

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import styled from 'styled-components';
 import type { PencilPortrait, StockChange } from '../api/types';
 import { TextInput, WordButton, WordChoice } from '../ui/controls';
@@ -21,6 +21,9 @@ const Block = styled.div`
     }
     & input.short {
         width: 76px;
+    }
+    & .wrong {
+        grid-column: 2;
     }
 `;
 
@@ -63,7 +66,8 @@ export function StockBlock({ pencil, onNote }: StockBlockProps) {
                         label="Length left, mm"
                         short
                         value={stock.lengthLeft === null ? '' : String(stock.lengthLeft)}
-                        onKeep={(text) => onNote({ lengthLeft: text === '' ? null : Number(text.replace(',', '.')) })}
+                        fault={(text) => (Number.isNaN(lengthOf(text)) ? 'A length is a number of millimetres, like 140.' : null)}
+                        onKeep={(text) => onNote({ lengthLeft: lengthOf(text) })}
                     />
                     <Field
                         label="Used to be"
@@ -97,25 +101,54 @@ export function StockBlock({ pencil, onNote }: StockBlockProps) {
     );
 }
 
+/** Nothing written is nothing noted; what is no number is none. */
+const lengthOf = (text: string): number | null => (text === '' ? null : Number(text.replace(',', '.')));
+
+interface FieldProps {
+    label: string;
+    value: string;
+    short?: boolean;
+    /** Why what was written can't be kept; it stays as it was written until it is put right. */
+    fault?: (text: string) => string | null;
+    onKeep: (text: string) => void;
+}
+
 /** Enter or leaving keeps what was written, Escape puts the old back. */
-function Field({ label, value, short = false, onKeep }: { label: string; value: string; short?: boolean; onKeep: (text: string) => void }) {
+function Field({ label, value, short = false, fault = () => null, onKeep }: FieldProps) {
     const [text, setText] = useDraft(value);
+    const [wrong, setWrong] = useState<string | null>(null);
+    const alert = useId();
+    const write = (written: string | null) => {
+        setWrong(null);
+        setText(written);
+    };
     const keep = () => {
-        if (text.trim() !== value) {
+        const found = fault(text.trim());
+        setWrong(found);
+        if (found === null && text.trim() !== value) {
             onKeep(text.trim());
         }
     };
     return (
-        <label style={{ display: 'contents' }}>
-            {label}
-            <TextInput
-                className={short ? 'short' : ''}
-                inputMode={short ? 'decimal' : 'text'}
-                value={text}
-                onChange={(e) => setText(e.target.value)}
-                onBlur={keep}
-                onKeyDown={(e) => (e.key === 'Enter' ? keep() : e.key === 'Escape' && setText(null))}
-            />
-        </label>
+        <>
+            <label style={{ display: 'contents' }}>
+                {label}
+                <TextInput
+                    className={short ? 'short' : ''}
+                    inputMode={short ? 'decimal' : 'text'}
+                    value={text}
+                    aria-invalid={wrong !== null}
+                    aria-describedby={wrong === null ? undefined : alert}
+                    onChange={(e) => write(e.target.value)}
+                    onBlur={keep}
+                    onKeyDown={(e) => (e.key === 'Enter' ? keep() : e.key === 'Escape' && write(null))}
+                />
+            </label>
+            {wrong !== null && (
+                <span id={alert} role="alert" className="wrong">
+                    {wrong}
+                </span>
+            )}
+        </>
     );
 }
