@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
+import { askAnew, putAnswer } from '../api/answers';
 import { ask, RequestFailed, sentenceOf } from '../api/client';
 import type { DrawerImport, ImportChoices } from '../api/types';
 import { PartHead } from '../ui/Column';
@@ -48,7 +49,7 @@ export function ImportPart() {
         enabled: id !== null,
         refetchInterval: (query) => (isUnderWay(query.state.data) ? 250 : false),
     });
-    const put = (answer: DrawerImport) => client.setQueryData(['drawer-import', answer.id], answer);
+    const put = (answer: DrawerImport) => putAnswer(client, ['drawer-import', answer.id], answer);
     const refused = (error: unknown) =>
         setProblems(error instanceof RequestFailed ? (error.problem.problems ?? [error.message]) : [sentenceOf(error)]);
     const begin = useMutation({
@@ -57,8 +58,8 @@ export function ImportPart() {
             form.set('file', file);
             return ask<DrawerImport>('/api/drawer/imports', { method: 'POST', form });
         },
-        onSuccess: (begun) => {
-            put(begun);
+        onSuccess: async (begun) => {
+            await put(begun);
             setId(begun.id);
         },
         onError: refused,
@@ -82,7 +83,7 @@ export function ImportPart() {
     const state = data?.state;
     useEffect(() => {
         if (state === 'done') {
-            void client.invalidateQueries({ queryKey: ['drawer'] });
+            void askAnew(client, 'drawer');
         }
     }, [state, client]);
 

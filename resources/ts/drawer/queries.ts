@@ -1,4 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { askAnew } from '../api/answers';
 import { ask } from '../api/client';
 import type {
     DrawerLines,
@@ -95,7 +96,7 @@ export const useMixingChart = (ids: readonly string[], paper: string, beneath: s
 /** Changes of the stock; all that is shown of the drawer follows. */
 export function useStockChanges(onFault: (error: unknown) => void) {
     const client = useQueryClient();
-    const options = { onSuccess: () => void client.invalidateQueries({ queryKey: ['drawer'] }), onError: onFault };
+    const options = { onSuccess: () => void askAnew(client, 'drawer'), onError: onFault };
     return {
         note: useMutation({
             mutationFn: (change: StockChange) => ask<undefined>('/api/drawer/pencil', { method: 'PATCH', json: change }),

@@ -1,4 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { askAnew, putAnswer } from '../api/answers';
 import { ask } from '../api/client';
 import type {
     Comparison,
@@ -70,7 +71,7 @@ export const usePlan = (study: Study) =>
 export function usePlanChanges(study: Study, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const base = `/api/studies/${study.id}/plan`;
-    const options = { onSuccess: (plan: Plan) => client.setQueryData(['plan', study.id], plan), onError: onFault };
+    const options = { onSuccess: (plan: Plan) => putAnswer(client, ['plan', study.id], plan), onError: onFault };
     return {
         add: useMutation({ mutationFn: (entry: NewEntry) => ask<Plan>(base, { method: 'POST', json: entry }), ...options }),
         rename: useMutation({
@@ -84,7 +85,7 @@ export function usePlanChanges(study: Study, onFault: (error: unknown) => void) 
 
 export function useStudyChanges(onFault: (error: unknown) => void) {
     const client = useQueryClient();
-    const again = () => client.invalidateQueries({ queryKey: ['studies'] });
+    const again = () => askAnew(client, 'studies');
     return {
         open: useMutation({
             mutationFn: (photo: File) => {
@@ -104,14 +105,10 @@ export function useStudyChanges(onFault: (error: unknown) => void) {
 }
 
 /** Changes of a study's photos and of its drawing; each answers with the survey, or asks for it anew. */
-export function usePhotoChanges(study: Study, put: (survey: Survey) => void, onFault: (error: unknown) => void) {
+export function usePhotoChanges(study: Study, put: (survey: Survey) => Promise<void>, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const base = `/api/studies/${study.id}/photos`;
-    const all = async () => {
-        for (const key of ['studies', 'survey', 'comparison', 'values']) {
-            await client.invalidateQueries({ queryKey: [key] });
-        }
-    };
+    const all = () => askAnew(client, 'studies', 'survey', 'comparison', 'values');
     return {
         add: useMutation({
             mutationFn: (photo: File) => {

@@ -1,4 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { askAnew, putAnswer } from '../api/answers';
 import { ask } from '../api/client';
 import type { Picture, PictureAnswers, PictureChange, PictureRamp, PictureRecipe, Study, ValueRuns } from '../api/types';
 import { newKey } from '../photo/survey/pending';
@@ -24,7 +25,7 @@ export const usePicture = (study: number | null) =>
 export function usePictureChanges(study: number, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const base = baseOf(study);
-    const options = { onSuccess: (picture: Picture) => void client.setQueryData(['picture', study], picture), onError: onFault };
+    const options = { onSuccess: (picture: Picture) => putAnswer(client, ['picture', study], picture), onError: onFault };
     const post = (path: string, json?: unknown) =>
         ask<Picture>(`${base}${path}`, { method: 'POST', ...(json === undefined ? {} : { json }) });
     return {
@@ -80,8 +81,7 @@ export function useBringIn(onDone: (study: Study) => void, onFault: (error: unkn
             return ask<Study>('/api/studies/bundle', { method: 'POST', form });
         },
         onSuccess: async (study) => {
-            await client.invalidateQueries({ queryKey: ['studies'] });
-            await client.invalidateQueries({ queryKey: ['drawer'] });
+            await askAnew(client, 'studies', 'drawer');
             onDone(study);
         },
         onError: onFault,

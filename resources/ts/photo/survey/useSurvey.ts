@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { askAnew, putAnswer } from '../../api/answers';
 import { ask, RequestFailed } from '../../api/client';
 import type { Study, Survey } from '../../api/types';
 import { keepPending, newKey, pendingOf, type NewChange, type Pending } from './pending';
@@ -18,7 +19,7 @@ export interface SurveyHandle {
     undo: () => void;
     redo: () => void;
     /** Puts in a survey that came as the answer to something else. */
-    put: (survey: Survey) => void;
+    put: (survey: Survey) => Promise<void>;
 }
 
 /**
@@ -36,7 +37,7 @@ export function useSurvey(study: Study, onFault: (error: unknown) => void): Surv
         fault.current = onFault;
     });
 
-    const put = useCallback((survey: Survey) => client.setQueryData(['survey', study.id], survey), [client, study.id]);
+    const put = useCallback((survey: Survey) => putAnswer(client, ['survey', study.id], survey), [client, study.id]);
     useEffect(() => keepPending(study.id, queue), [study.id, queue]);
 
     const first = queue[0];
@@ -49,7 +50,7 @@ export function useSurvey(study: Study, onFault: (error: unknown) => void): Surv
         const taken = () => setQueue((q) => q.filter((p) => p.key !== first.key));
         const send = async () => {
             try {
-                put(
+                await put(
                     'move' in first
                         ? await ask<Survey>(`${base}/${first.move}`, { method: 'POST' })
                         : await ask<Survey>(`${base}/changes`, { method: 'POST', json: { ...first.change, key: first.key } }),
@@ -71,8 +72,7 @@ export function useSurvey(study: Study, onFault: (error: unknown) => void): Surv
             }
         };
         // What was read from a photo before its balance changed is no longer so.
-        const forgetReadings = () =>
-            Promise.all(['spot', 'recipes', 'values', 'comparison'].map((key) => client.invalidateQueries({ queryKey: [key] })));
+        const forgetReadings = () => askAnew(client, 'spot', 'recipes', 'values', 'comparison');
         void send();
         return () => {
             gone = true;
