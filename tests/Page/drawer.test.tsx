@@ -88,7 +88,7 @@ describe('finding a pencil', () => {
 
 describe('a pencil', () => {
     const portrait: PencilPortrait = {
-        ...pencil('704', 'Old rope green'),
+        ...pencil('704', 'Old rope green', { state: 'not owned', owned: false }),
         owned: false,
         usedMm: 0,
         usedTimes: 0,
@@ -112,9 +112,47 @@ describe('a pencil', () => {
         assumed: ['scattering'],
     };
 
+    const show = (more: Partial<Parameters<typeof PencilView>[0]> = {}) =>
+        render(
+            <PencilView
+                chosen={portrait.id}
+                inTray={undefined}
+                portrait={portrait}
+                fault={null}
+                paper="white medium"
+                onChosen={vi.fn()}
+                onNote={vi.fn()}
+                {...more}
+            />,
+            { wrapper },
+        );
+    const asleep = (element: HTMLElement): boolean => element.closest('[inert]') !== null;
+
+    it('is itself from the first moment: what is noted while its portrait is laid is noted of it, not of the one before', () => {
+        const onNote = vi.fn();
+        const next = { ...pencil('711', 'Dry reed', { state: 'low', lengthLeft: 40 }), assumed: ['laydown'] };
+        show({ chosen: next.id, inTray: next, onNote });
+        expect(screen.getByRole('heading', { level: 2, name: '711 Dry reed' })).toBeTruthy();
+        expect(screen.getByTestId('pencil').textContent).toContain('Assumed, not measured: laydown.');
+        expect(screen.getByTestId('pencil').textContent).not.toContain('Next to green');
+        expect(screen.getByText('40 mm left')).toBeTruthy();
+        fireEvent.click(screen.getByRole('radio', { name: 'Wanted' }));
+        expect(onNote).toHaveBeenCalledWith({ id: 'Slipway/711', stock: 'wanted' });
+        // All that was laid is still the one before's, and sleeps.
+        expect(asleep(screen.getByRole('table'))).toBe(true);
+        expect(asleep(screen.getByRole('button', { name: 'Show 653' }))).toBe(true);
+        cleanup();
+        // One that lies in no tray has nothing of its own yet.
+        show({ chosen: 'Foghorn/F51' });
+        expect(asleep(screen.getByRole('radio', { name: 'Wanted' }))).toBe(true);
+        cleanup();
+        show();
+        expect(asleep(screen.getByRole('table'))).toBe(false);
+    });
+
     it('says what was measured and what is assumed, and is honest when nothing is near', () => {
         const onChosen = vi.fn();
-        render(<PencilView pencil={portrait} fault={null} paper="white medium" onChosen={onChosen} onNote={vi.fn()} />, { wrapper });
+        show({ onChosen });
         const text = screen.getByTestId('pencil').textContent;
         expect(text).toContain('not owned');
         expect(text).toContain('Assumed, not measured: scattering.');
@@ -127,7 +165,7 @@ describe('a pencil', () => {
 
     it('takes notes of its stock, and keeps what is written only on leaving or Enter', () => {
         const onNote = vi.fn();
-        render(<PencilView pencil={portrait} fault={null} paper="white medium" onChosen={vi.fn()} onNote={onNote} />, { wrapper });
+        show({ onNote });
         fireEvent.click(screen.getByRole('radio', { name: 'Wanted' }));
         expect(onNote).toHaveBeenLastCalledWith({ id: 'Slipway/704', stock: 'wanted' });
         fireEvent.click(screen.getByRole('button', { name: 'Notes' }));
@@ -150,10 +188,10 @@ describe('a pencil', () => {
     });
 
     it('is asked for when none is chosen, and says what went wrong', () => {
-        render(<PencilView pencil={undefined} fault={null} paper="white medium" onChosen={vi.fn()} onNote={vi.fn()} />);
+        show({ chosen: null, portrait: undefined });
         expect(screen.getByText(/^Choose a pencil/)).toBeTruthy();
         cleanup();
-        render(<PencilView pencil={undefined} fault="There is no such pencil." paper="white medium" onChosen={vi.fn()} onNote={vi.fn()} />);
+        show({ portrait: undefined, fault: 'There is no such pencil.' });
         expect(screen.getByText('There is no such pencil.')).toBeTruthy();
     });
 });

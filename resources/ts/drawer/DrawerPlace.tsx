@@ -229,7 +229,9 @@ export function DrawerPlace() {
                         {beside === 'pencil' && (
                             <PencilView
                                 key={chosen}
-                                pencil={chosen === null ? undefined : pencil.data}
+                                chosen={chosen}
+                                inTray={pencils.find((p) => p.id === chosen)}
+                                portrait={chosen === null ? undefined : pencil.data}
                                 fault={pencil.error === null ? null : sentenceOf(pencil.error)}
                                 paper={paper}
                                 onChosen={show}

@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
 import styled from 'styled-components';
-import type { PencilPortrait, StockChange } from '../api/types';
+import type { Stock, StockChange } from '../api/types';
 import { TextInput, WordButton, WordChoice } from '../ui/controls';
 import { useDraft } from '../ui/useDraft';
 
@@ -35,15 +35,17 @@ const STATES = [
 ] as const;
 
 interface StockBlockProps {
-    pencil: PencilPortrait;
+    stock: Stock;
+    /** How much of it was used up by the lengths noted, once that is known. */
+    used: { usedMm: number; usedTimes: number } | null;
     onNote: (change: Omit<StockChange, 'id'>) => void;
 }
 
 /** Whether the pencil is at hand and what is left of it; what else is noted opens below. */
-export function StockBlock({ pencil, onNote }: StockBlockProps) {
+export function StockBlock({ stock, used: spent, onNote }: StockBlockProps) {
     const [open, setOpen] = useState(false);
-    const { stock } = pencil;
-    const used = pencil.usedTimes === 0 ? '' : `${pencil.usedMm.toFixed(0)} mm used so far`;
+    const times = spent?.usedTimes ?? 0;
+    const used = spent === null || times === 0 ? '' : `${spent.usedMm.toFixed(0)} mm used so far`;
     const more = [
         stock.lengthLeft === null ? '' : `${stock.lengthLeft.toFixed(0)} mm left`,
         used,
@@ -91,7 +93,7 @@ export function StockBlock({ pencil, onNote }: StockBlockProps) {
                         <>
                             <span />
                             <span>
-                                {used}, noted {pencil.usedTimes === 1 ? 'once' : `${pencil.usedTimes} times`}
+                                {used}, noted {times === 1 ? 'once' : `${times} times`}
                             </span>
                         </>
                     )}
