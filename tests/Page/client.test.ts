@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { ask, RequestFailed, sentenceOf } from '../../resources/ts/api/client';
+import { ask, askFile, RequestFailed, sentenceOf } from '../../resources/ts/api/client';
 
 const answer = (status: number, body: unknown): Response =>
     new Response(typeof body === 'string' ? body : JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
@@ -87,6 +87,13 @@ describe('asking the application', () => {
         const error = await caught(ask('/api/x'));
         expect(error).toMatchObject({ status });
         expect(sentenceOf(error)).toContain('./start');
+    });
+
+    it('takes a file as it comes, and a refusal instead of a file for a refusal', async () => {
+        fetch.mockResolvedValue(new Response('%PDF-1.7', { status: 200, headers: { 'Content-Type': 'application/pdf' } }));
+        expect(await (await askFile('/api/drawer/map.pdf')).text()).toBe('%PDF-1.7');
+        fetch.mockResolvedValue(answer(422, { type: 'about:blank', title: 'No', status: 422, detail: 'Rows lie between 1 and 20.' }));
+        expect(sentenceOf(await caught(askFile('/api/drawer/map.pdf')))).toBe('Rows lie between 1 and 20.');
     });
 
     it('lets a cancelled question go without a word', async () => {

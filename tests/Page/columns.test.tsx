@@ -1,6 +1,6 @@
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { NamedSpot, Photo, Values, Zone, Zones } from '../../resources/ts/api/types';
+import type { NamedSpot, Photo, Values, Zones } from '../../resources/ts/api/types';
 import { FrameBar } from '../../resources/ts/photo/look/FrameBar';
 import { LookBar } from '../../resources/ts/photo/look/LookBar';
 import { PLAIN } from '../../resources/ts/photo/look/lookState';
@@ -12,41 +12,11 @@ import { CellNumbers, SpotNumbers } from '../../resources/ts/photo/stage/Labels'
 import { Draft, GridLines, pathOf, ZoneShapes } from '../../resources/ts/photo/stage/Overlay';
 import { ZonesBelow } from '../../resources/ts/photo/zones/ZonesBelow';
 import { ZonesColumn } from '../../resources/ts/photo/zones/ZonesColumn';
-import { photo, spot, study, survey } from './examples';
+import { photo, spot, study, survey, zones } from './examples';
 
 afterEach(cleanup);
 
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-
-const zone = (number: number, name: string): Zone => ({
-    number,
-    name,
-    importance: 'ordinary',
-    surface: 'smooth',
-    distance: 'middle',
-    area: 0.25,
-    keptWhite: 0.02,
-    range: [20, 80],
-    run: ['#222222', '#777777', '#cccccc'],
-    targets: (['light', 'mid', 'dark'] as const).map((role, i) => ({ role, place: 0.9 - 0.4 * i, moved: role === 'mid', reading: spot })),
-    outlines: [[0, 0, 0.5, 0, 0.5, 0.5]],
-});
-
-const zones: Zones = {
-    list: [zone(1, 'sea'), zone(4, 'rope')],
-    neighbours: [
-        {
-            one: 1,
-            other: 4,
-            stepsApart: 0.3,
-            push: 4,
-            lighter: false,
-            words: '"sea" and "rope" meet at the same value.',
-            lines: [[0.1, 0.1, 0.4, 0.4]],
-        },
-    ],
-    keptWhites: { from: 94, share: 0.03, outlines: [] },
-};
 
 describe('the value ruler', () => {
     const values: Values = {

@@ -1,7 +1,5 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import type { ReactNode } from 'react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { ChartPencil, DrawerImport, LineTable, MixingChart, Tray } from '../../resources/ts/api/types';
 import { BalanceView, DrawerFacts } from '../../resources/ts/drawer/BalanceView';
 import { beginsSearch, rememberedMix, rememberedShown, rememberedTray, shownKey, shownOf } from '../../resources/ts/drawer/drawerState';
@@ -10,41 +8,10 @@ import { FilesView } from '../../resources/ts/drawer/FilesView';
 import { ImportPart } from '../../resources/ts/drawer/ImportPart';
 import { LinesView } from '../../resources/ts/drawer/LinesView';
 import { MixView } from '../../resources/ts/drawer/MixView';
+import { application, wrapper } from './application';
 import { study } from './examples';
 
-type Answer = { status?: number; body: unknown };
-
-/** What the application answers to an address that holds a text, the latest said first. */
-let answers: [string, string, Answer][] = [];
-const asked: { method: string; path: string; body: unknown }[] = [];
-
-beforeEach(() => {
-    answers = [];
-    asked.length = 0;
-    vi.stubGlobal('fetch', (path: string, options: RequestInit = {}) => {
-        const method = options.method ?? 'GET';
-        asked.push({ method, path, body: typeof options.body === 'string' ? (JSON.parse(options.body) as unknown) : options.body });
-        const found = answers.find(([m, text]) => m === method && path.includes(text));
-        if (found === undefined) {
-            return new Promise(() => undefined);
-        }
-        return Promise.resolve(
-            new Response(JSON.stringify(found[2].body), {
-                status: found[2].status ?? 200,
-                headers: { 'Content-Type': 'application/json' },
-            }),
-        );
-    });
-});
-afterEach(() => {
-    cleanup();
-    vi.unstubAllGlobals();
-    localStorage.clear();
-});
-
-const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>{children}</QueryClientProvider>
-);
+const app = application();
 
 const pencil = (number: string, owned = true): ChartPencil => ({
     id: `Slipway/${number}`,
@@ -144,10 +111,8 @@ describe('balance', () => {
     });
 
     it('names what to buy, for the drawer and for a study, and notes the wish', async () => {
-        answers = [
-            ['GET', '/api/drawer/reach', { body: { paper: 'black', share: 0.594, purchases: [{ ...pencil('F21', false), gain: 0.042 }] } }],
-            ['GET', '/purchases', { body: { study: 'Low water', colours: 1, purchases: [{ ...pencil('F20', false), deltaE00: 0.84 }] } }],
-        ];
+        app.says('GET', '/api/drawer/reach', { paper: 'black', share: 0.594, purchases: [{ ...pencil('F21', false), gain: 0.042 }] });
+        app.says('GET', '/purchases', { study: 'Low water', colours: 1, purchases: [{ ...pencil('F20', false), deltaE00: 0.84 }] });
         const onWant = vi.fn();
         const onPencil = vi.fn();
         render(<BalanceView tray={tray} paper="black" studies={[study]} onPencil={onPencil} onWant={onWant} />, { wrapper });
@@ -176,7 +141,7 @@ describe('mixes and lines', () => {
             ],
             orders: [],
         };
-        answers = [['GET', '/api/drawer/chart?', { body: chart }]];
+        app.says('GET', '/api/drawer/chart?', chart);
         render(<MixView ids={['Slipway/1', 'Slipway/2']} paper="black" />, { wrapper });
         expect(await screen.findByRole('img', { name: '2 over 1: b' })).toBeTruthy();
         expect(screen.getByRole('img', { name: '1 over 2: c' })).toBeTruthy();
@@ -202,7 +167,7 @@ describe('mixes and lines', () => {
             lightDeltaE00: 3,
         });
         const table: LineTable = { from: 'A', to: 'B', rows: [row('1', '8', true), row('2', '9', false)] };
-        answers = [['GET', '/api/drawer/equivalents', { body: table }]];
+        app.says('GET', '/api/drawer/equivalents', table);
         const onPencil = vi.fn();
         render(<LinesView lines={lines} onPencil={onPencil} />, { wrapper });
         await screen.findByText(/^1 of 2 have a near match/);
@@ -238,21 +203,13 @@ describe('a file on its way in', () => {
     };
 
     it('is looked at first: every problem, rows of one pencil, and what would change', async () => {
-        answers = [
-            ['POST', '/api/drawer/imports/4/take', { status: 202, body: { ...preview, state: 'working', done: 1, preview: null } }],
-            ['POST', '/api/drawer/imports', { status: 201, body: preview }],
-            [
-                'PATCH',
-                '/api/drawer/imports/4',
-                {
-                    body: {
-                        ...preview,
-                        choices: { ...preview.choices, others: 'not owned' },
-                        preview: { ...preview.preview, counts: { new: 2, changed: 1, same: 0, dropped: 20, problems: 1 } },
-                    },
-                },
-            ],
-        ];
+        app.says('POST', '/api/drawer/imports', preview, 201);
+        app.says('POST', '/api/drawer/imports/4/take', { ...preview, state: 'working', done: 1, preview: null }, 202);
+        app.says('PATCH', '/api/drawer/imports/4', {
+            ...preview,
+            choices: { ...preview.choices, others: 'not owned' },
+            preview: { ...preview.preview, counts: { new: 2, changed: 1, same: 0, dropped: 20, problems: 1 } },
+        });
         render(<ImportPart />, { wrapper });
         expect(screen.getByText(/nothing changes before you say so/)).toBeTruthy();
         choose();
@@ -266,31 +223,20 @@ describe('a file on its way in', () => {
         );
         fireEvent.change(screen.getByLabelText('Pencils the file does not name:'), { target: { value: 'not owned' } });
         await screen.findByText('2 new, 1 changed, 0 as they are, 20 no longer owned.');
-        expect(asked.find((a) => a.method === 'PATCH')?.body).toEqual({ known: 'renew', twice: 'merge', others: 'not owned' });
+        expect(app.last('PATCH')?.body).toEqual({ known: 'renew', twice: 'merge', others: 'not owned' });
         fireEvent.click(screen.getByRole('button', { name: 'Take in 23' }));
         await screen.findByText(/^Taking in pencil 1 of 3/);
         expect(screen.getByRole('progressbar')).toHaveProperty('value', 1);
     });
 
     it('is left with nothing changed, and a file that can not be read says why', async () => {
-        answers = [
-            ['POST', '/api/drawer/imports', { status: 201, body: preview }],
-            ['DELETE', '/api/drawer/imports/4', { body: { ...preview, state: 'cancelled', preview: null } }],
-        ];
+        app.says('POST', '/api/drawer/imports', preview, 201);
+        app.says('DELETE', '/api/drawer/imports/4', { ...preview, state: 'cancelled', preview: null });
         render(<ImportPart />, { wrapper });
         choose();
         fireEvent.click(await screen.findByRole('button', { name: 'Leave it' }));
         await screen.findByText('Not taken in; the drawer is as it was.');
-        answers = [
-            [
-                'POST',
-                '/api/drawer/imports',
-                {
-                    status: 422,
-                    body: { type: 'about:blank', title: 'No', status: 422, detail: 'x', problems: ['Row 1 must name the columns.'] },
-                },
-            ],
-        ];
+        app.refuses('POST', '/api/drawer/imports', 422, 'x', { problems: ['Row 1 must name the columns.'] });
         choose('list.csv');
         await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('Row 1 must name the columns.'));
     });

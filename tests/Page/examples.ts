@@ -1,4 +1,4 @@
-import type { Entry, Pass, Photo, Plan, Recipe, Spot, Study, Survey } from '../../resources/ts/api/types';
+import type { Entry, Pass, Photo, Plan, Recipe, Spot, Study, Survey, Zone, Zones } from '../../resources/ts/api/types';
 
 /** Answers of the application as the page gets them, small enough to read. */
 
@@ -97,4 +97,34 @@ export const survey: Survey = {
         across: [],
         down: [],
     },
+};
+
+export const zone = (number: number, name: string): Zone => ({
+    number,
+    name,
+    importance: 'ordinary',
+    surface: 'smooth',
+    distance: 'middle',
+    area: 0.25,
+    keptWhite: 0.02,
+    range: [20, 80],
+    run: ['#222222', '#777777', '#cccccc'],
+    targets: (['light', 'mid', 'dark'] as const).map((role, i) => ({ role, place: 0.9 - 0.4 * i, moved: role === 'mid', reading: spot })),
+    outlines: [[0, 0, 0.5, 0, 0.5, 0.5]],
+});
+
+export const zones: Zones = {
+    list: [zone(1, 'sea'), zone(4, 'rope')],
+    neighbours: [
+        {
+            one: 1,
+            other: 4,
+            stepsApart: 0.3,
+            push: 4,
+            lighter: false,
+            words: '"sea" and "rope" meet at the same value.',
+            lines: [[0.1, 0.1, 0.4, 0.4]],
+        },
+    ],
+    keptWhites: { from: 94, share: 0.03, outlines: [] },
 };

@@ -55,7 +55,17 @@ async function renewToken(): Promise<boolean> {
     return true;
 }
 
-async function askOnce<T>(path: string, { method = 'GET', json, form, signal }: Options): Promise<T> {
+/** A file that the application makes, asked for here and not by a link, so that a refusal is told on this page. */
+export async function askFile(path: string): Promise<Blob> {
+    return (await answerOf(path, {})).blob();
+}
+
+async function askOnce<T>(path: string, options: Options): Promise<T> {
+    const response = await answerOf(path, options);
+    return (response.status === 204 ? undefined : await response.json().catch(() => null)) as T;
+}
+
+async function answerOf(path: string, { method = 'GET', json, form, signal }: Options): Promise<Response> {
     const headers: Record<string, string> = { Accept: 'application/json', 'X-CSRF-TOKEN': csrfToken() };
     if (json !== undefined) {
         headers['Content-Type'] = 'application/json';
@@ -70,14 +80,11 @@ async function askOnce<T>(path: string, { method = 'GET', json, form, signal }: 
         }
         throw new RequestFailed(0, lost);
     }
-    if (response.status === 204) {
-        return undefined as T;
-    }
-    const data: unknown = await response.json().catch(() => null);
     if (!response.ok) {
+        const data: unknown = await response.json().catch(() => null);
         throw new RequestFailed(response.status, isProblem(data) ? data : { ...lost, status: response.status });
     }
-    return data as T;
+    return response;
 }
 
 function isProblem(data: unknown): data is Problem {

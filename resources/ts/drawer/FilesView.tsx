@@ -1,7 +1,8 @@
 import type { UseMutationResult } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { DrawerLines, Problem, Stock } from '../api/types';
+import { askFile, sentenceOf } from '../api/client';
+import type { DrawerLines, Stock } from '../api/types';
 import { Column, PartHead } from '../ui/Column';
 import { Button, NativeSelect, TextInput } from '../ui/controls';
 import { remember, rememberedTray } from './drawerState';
@@ -67,12 +68,10 @@ export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
     );
     const print = async () => {
         const address = `/api/drawer/map.pdf?order=${order}&rows=${encodeURIComponent(tray.rows)}&slots=${encodeURIComponent(tray.slots)}`;
-        // Asked for here and not by a link, so that a size that can't be is refused on this page.
-        const answer = await fetch(address, { headers: { Accept: 'application/json' } });
-        if (answer.ok) {
-            window.open(URL.createObjectURL(await answer.blob()), '_blank', 'noopener');
-        } else {
-            onFault(((await answer.json()) as Problem).detail);
+        try {
+            window.open(URL.createObjectURL(await askFile(address)), '_blank', 'noopener');
+        } catch (error) {
+            onFault(sentenceOf(error));
         }
     };
     return (

@@ -1,0 +1,93 @@
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { SignInScreen } from '../../resources/ts/account/SignInScreen';
+import { TopBar } from '../../resources/ts/photo/TopBar';
+import { application, wrapper } from './application';
+
+const app = application();
+const assign = vi.fn();
+
+beforeEach(() => {
+    assign.mockReset();
+    vi.stubGlobal('location', { assign, pathname: '/sign-in' });
+});
+
+const fill = (label: RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+
+describe('the door', () => {
+    it('signs in with what was filled in, and goes to the photo', async () => {
+        app.says('POST', '/sign-in', { name: 'Demo' });
+        render(<SignInScreen />);
+        fill(/^E-mail/, 'demo@example.org');
+        fill(/^Password/, 'a long enough one');
+        fireEvent.submit(screen.getByRole('form', { name: 'Sign in' }));
+        expect(screen.getByRole('button', { name: 'One moment…' })).toHaveProperty('disabled', true);
+        await waitFor(() => expect(assign).toHaveBeenCalledWith('/photo'));
+        expect(app.last('POST')).toMatchObject({ path: '/sign-in', body: { email: 'demo@example.org', password: 'a long enough one' } });
+    });
+
+    it('says why it stays closed, keeps what was filled in, and can be tried again', async () => {
+        app.refuses('POST', '/sign-in', 422, 'That address and password do not belong together.');
+        render(<SignInScreen />);
+        fill(/^E-mail/, 'demo@example.org');
+        fill(/^Password/, 'wrong');
+        fireEvent.submit(screen.getByRole('form', { name: 'Sign in' }));
+        expect((await screen.findByText(/do not belong together/)).getAttribute('role')).toBe('alert');
+        expect(screen.getByLabelText(/^E-mail/)).toHaveProperty('value', 'demo@example.org');
+        expect(screen.getByRole('button', { name: 'Sign in' })).toHaveProperty('disabled', false);
+        app.says('POST', '/sign-in', null, 0);
+        fireEvent.submit(screen.getByRole('form', { name: 'Sign in' }));
+        expect(screen.queryByText(/do not belong together/)).toBeNull();
+        await screen.findByText(/does not answer/);
+        expect(assign).not.toHaveBeenCalled();
+    });
+
+    it('opens an account, which asks for a name and a longer password', async () => {
+        app.says('POST', '/accounts', { name: 'Mari' }, 201);
+        render(<SignInScreen />);
+        expect(screen.queryByLabelText('Your name')).toBeNull();
+        fireEvent.click(screen.getByRole('radio', { name: 'New account' }));
+        fill(/^Your name/, 'Mari');
+        fill(/^E-mail/, 'mari@example.org');
+        fill(/^Password \(10 characters or more\)/, 'a long enough one');
+        fireEvent.submit(screen.getByRole('form', { name: 'New account' }));
+        await waitFor(() => expect(assign).toHaveBeenCalledWith('/photo'));
+        expect(app.last('POST')?.path).toBe('/accounts');
+        expect(app.last('POST')?.body).toMatchObject({ name: 'Mari', email: 'mari@example.org', password: 'a long enough one' });
+    });
+});
+
+describe('the line above every place', () => {
+    const show = (onFault = vi.fn()) => {
+        render(
+            <MemoryRouter initialEntries={['/drawer']}>
+                <TopBar onFault={onFault} />
+            </MemoryRouter>,
+            { wrapper },
+        );
+        return onFault;
+    };
+
+    it('marks where one is, and keeps the surroundings that were chosen', () => {
+        show();
+        expect(screen.getByRole('link', { current: 'page' }).textContent).toBe('Drawer');
+        fireEvent.click(screen.getByRole('radio', { name: 'middle' }));
+        expect(document.documentElement.dataset['surround']).toBe('middle');
+        expect(localStorage.getItem('surround')).toBe('middle');
+        fireEvent.click(screen.getByRole('radio', { name: 'light' }));
+        expect(document.documentElement.dataset['surround']).toBe('light');
+    });
+
+    it('signs out who is signed in, and says where that was refused', async () => {
+        app.says('GET', '/api/me', { name: 'Demo' });
+        app.says('POST', '/sign-out', null, 0);
+        const onFault = show();
+        fireEvent.click(await screen.findByRole('button', { name: 'Sign out Demo' }));
+        await waitFor(() => expect(onFault).toHaveBeenCalledWith(expect.stringContaining('does not answer')));
+        expect(assign).not.toHaveBeenCalled();
+        app.says('POST', '/sign-out', null, 204);
+        fireEvent.click(screen.getByRole('button', { name: 'Sign out Demo' }));
+        await waitFor(() => expect(assign).toHaveBeenCalledWith('/sign-in'));
+    });
+});
