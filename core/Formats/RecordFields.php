@@ -51,6 +51,10 @@ final class RecordFields
         if (preg_match('~[@,/\s]~', $number) === 1) {
             $this->problems[] = sprintf('row %d, column number: a number has no space, comma, @ or /; received "%s".', $row, UnreadableText::shown($number));
         }
+        // Stacks are written with commas between their passes.
+        if (str_contains($fields['line'] ?? '', ',')) {
+            $this->problems[] = sprintf('row %d, column line: a line has no comma; received "%s".', $row, UnreadableText::shown(trim($fields['line'])));
+        }
         $values = [
             'heavy' => $take('heavy', self::colour(...)),
             'binder' => $take('binder', static fn (string $t): Binder => self::choice(Binder::class, 'the binder', $t)),

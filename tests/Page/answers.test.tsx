@@ -75,3 +75,18 @@ describe('an answer that is older than a change', () => {
         expect(result.current.picture.data?.version).toBe(2);
     });
 });
+
+describe('changes made faster than they are answered', () => {
+    it('are sent one after the other, so that an undo takes back the one before it', async () => {
+        const { result } = renderHook(() => usePictureChanges(4, vi.fn()), { wrapper: wrapperOf(new QueryClient()) });
+        act(() => {
+            result.current.change.mutate({ kind: 'stack', zone: 3, role: 'mid', stack: 'Slipway/704@0.35' });
+            result.current.undo.mutate();
+        });
+        const change = await nth(1);
+        await act(() => new Promise((resolve) => setTimeout(resolve, 20)));
+        expect(open.map((a) => a.url)).toEqual(['/api/studies/4/picture/changes']);
+        change.answer({ version: 1, run: null });
+        expect((await nth(2)).url).toBe('/api/studies/4/picture/undo');
+    });
+});

@@ -1,4 +1,19 @@
-import type { Entry, Pass, Photo, Plan, Recipe, Spot, Study, Survey, Zone, Zones } from '../../resources/ts/api/types';
+import type {
+    Entry,
+    Pass,
+    Photo,
+    Picture,
+    PicturePencil,
+    PictureTarget,
+    PictureZone,
+    Plan,
+    Recipe,
+    Spot,
+    Study,
+    Survey,
+    Zone,
+    Zones,
+} from '../../resources/ts/api/types';
 
 /** Answers of the application as the page gets them, small enough to read. */
 
@@ -128,3 +143,66 @@ export const zones: Zones = {
     ],
     keptWhites: { from: 94, share: 0.03, outlines: [] },
 };
+
+export const target = (role: PictureTarget['role'], more: Partial<PictureTarget> = {}): PictureTarget => ({
+    role,
+    seen: spot,
+    aim: spot,
+    own: false,
+    overruled: {},
+    recipe: { ...recipe(), reasons: ['Without 735 light beneath it ends a step too light.'] },
+    ...more,
+});
+
+export const zoneOfPlan = (number: number, name: string, targets: PictureTarget[]): PictureZone => ({
+    number,
+    name,
+    area: 0.25,
+    surface: 'smooth',
+    importance: 'ordinary',
+    school: null,
+    hue: null,
+    targets,
+});
+
+export const pencilOfPlan = (number: string, more: Partial<PicturePencil> = {}): PicturePencil => ({
+    id: `Slipway/${number}`,
+    line: 'Slipway',
+    number,
+    name: `Pencil ${number}`,
+    binder: 'oil',
+    assumed: [],
+    owned: true,
+    strata: [],
+    words: 'value 5 of 9',
+    zones: [3],
+    part: null,
+    ...more,
+});
+
+export const picture = (more: Partial<Picture> = {}): Picture => ({
+    run: null,
+    settings: { school: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
+    choices: { values: ['free', 'light-to-dark'], darks: ['black-allowed', 'never-black'], palette: ['whole'] },
+    hues: ['as seen', 'blue', 'grey'],
+    undoWords: null,
+    redoWords: null,
+    named: [],
+    version: 0,
+    cannot: null,
+    zones: [zoneOfPlan(3, 'rope', [target('light'), target('mid')]), zoneOfPlan(5, 'sea', [target('mid', { recipe: null })])],
+    palette: [pencilOfPlan('668'), pencilOfPlan('735')],
+    left: [{ id: 'Slipway/745', line: 'Slipway', number: '745', name: 'Bollard iron', binder: 'oil', assumed: [], lockedOut: false }],
+    curve: [
+        { pencils: 3, deltaE00: 1.4 },
+        { pencils: 4, deltaE00: 0.9 },
+        { pencils: 24, deltaE00: 0.2 },
+    ],
+    suffering: [],
+    cautions: [],
+    tone: 'The darkest 6 % lies below your darkest mix.',
+    waiting: 1,
+    steps: 2,
+    meanDeltaE00: 0.31,
+    ...more,
+});

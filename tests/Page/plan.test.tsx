@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { PictureRecipe, PictureTarget, PictureZone, Study } from '../../resources/ts/api/types';
@@ -114,6 +114,32 @@ describe('a stack to argue with', () => {
         fireEvent.dragOver(rows[0] as Element, { dataTransfer });
         fireEvent.drop(rows[0] as Element, { dataTransfer });
         expect(last(dragged)).toMatchObject({ stack: 'Slipway/711@0.55,Slipway/704@0.35' });
+    });
+
+    it('is worked on faster than the application answers: a later change stands on the one before it, and stays until it is kept', () => {
+        const mutate = shown();
+        fireEvent.click(screen.getByRole('button', { name: 'Pass 1 later' }));
+        const firstKept = (mutate.mock.lastCall?.[1] as { onSettled: () => void }).onSettled;
+        fireEvent.change(screen.getByLabelText('Pressure of pass 1'), { target: { value: 'full' } });
+        expect(last(mutate)).toMatchObject({ stack: 'Slipway/711@1.00,Slipway/704@0.35' });
+        act(firstKept);
+        expect(screen.getByLabelText<HTMLSelectElement>('Pressure of pass 1').value).toBe('full');
+        fireEvent.click(screen.getByRole('button', { name: 'Drop pass 2' }));
+        expect(last(mutate)).toMatchObject({ stack: 'Slipway/711@1.00' });
+        act((mutate.mock.lastCall?.[1] as { onSettled: () => void }).onSettled);
+        // Once it is kept, what was kept shows: here the recipe as it was given.
+        expect(screen.getByLabelText<HTMLSelectElement>('Pencil of pass 1').value).toBe('Slipway/704');
+    });
+
+    it('is compared with up to four answers, one of which can be taken', async () => {
+        const mutate = shown();
+        const other = { ...recipe, label: 'fewest pencils', stack: 'Slipway/704@0.80', passes: [pass('704')], deltaE00: 1.2 };
+        vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ recipes: [recipe, other] }))));
+        fireEvent.click(screen.getByRole('button', { name: 'Compare answers' }));
+        expect(screen.getByText('Finding up to four answers…')).toBeTruthy();
+        fireEvent.click(await screen.findByRole('button', { name: 'Take fewest pencils' }));
+        expect(screen.getByRole('group', { name: 'Answers' }).textContent).toContain('fewest pencils: 704. A match (ΔE00 1.2)');
+        expect(last(mutate)).toMatchObject({ kind: 'stack', stack: 'Slipway/704@0.80' });
     });
 
     it('has its cautions remedied, or overruled with a note that is asked for', () => {

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Picture, PicturePencil, PictureTarget, PictureZone } from '../../resources/ts/api/types';
+import type { Picture } from '../../resources/ts/api/types';
 import { PalettePart } from '../../resources/ts/plan/PalettePart';
 import { PictureStage } from '../../resources/ts/plan/PictureStage';
 import { stampOf, type PictureChanges } from '../../resources/ts/plan/queries';
@@ -13,7 +13,7 @@ import { SchoolPart } from '../../resources/ts/plan/SchoolPart';
 import { TakeAlong } from '../../resources/ts/plan/TakeAlong';
 import { WAYS } from '../../resources/ts/plan/ways';
 import { ZonesPart } from '../../resources/ts/plan/ZonesPart';
-import { recipe, spot, study } from './examples';
+import { pencilOfPlan as pencil, picture, recipe, spot, study, target, zoneOfPlan as zone } from './examples';
 
 const fetched = vi.fn<typeof globalThis.fetch>();
 
@@ -26,69 +26,6 @@ afterEach(() => {
     vi.unstubAllGlobals();
     fetched.mockReset();
     localStorage.clear();
-});
-
-const target = (role: PictureTarget['role'], more: Partial<PictureTarget> = {}): PictureTarget => ({
-    role,
-    seen: spot,
-    aim: spot,
-    own: false,
-    overruled: {},
-    recipe: { ...recipe(), reasons: ['Without 735 light beneath it ends a step too light.'] },
-    ...more,
-});
-
-const zone = (number: number, name: string, targets: PictureTarget[]): PictureZone => ({
-    number,
-    name,
-    area: 0.25,
-    surface: 'smooth',
-    importance: 'ordinary',
-    school: null,
-    hue: null,
-    targets,
-});
-
-const pencil = (number: string, more: Partial<PicturePencil> = {}): PicturePencil => ({
-    id: `Slipway/${number}`,
-    line: 'Slipway',
-    number,
-    name: `Pencil ${number}`,
-    binder: 'oil',
-    assumed: [],
-    owned: true,
-    strata: [],
-    words: 'value 5 of 9',
-    zones: [3],
-    part: null,
-    ...more,
-});
-
-const picture = (more: Partial<Picture> = {}): Picture => ({
-    run: null,
-    settings: { school: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
-    choices: { values: ['free', 'light-to-dark'], darks: ['black-allowed', 'never-black'], palette: ['whole'] },
-    hues: ['as seen', 'blue', 'grey'],
-    undoWords: null,
-    redoWords: null,
-    named: [],
-    version: 0,
-    cannot: null,
-    zones: [zone(3, 'rope', [target('light'), target('mid')]), zone(5, 'sea', [target('mid', { recipe: null })])],
-    palette: [pencil('668'), pencil('735')],
-    left: [{ id: 'Slipway/745', line: 'Slipway', number: '745', name: 'Bollard iron', binder: 'oil', assumed: [], lockedOut: false }],
-    curve: [
-        { pencils: 3, deltaE00: 1.4 },
-        { pencils: 4, deltaE00: 0.9 },
-        { pencils: 24, deltaE00: 0.2 },
-    ],
-    suffering: [],
-    cautions: [],
-    tone: 'The darkest 6 % lies below your darkest mix.',
-    waiting: 1,
-    steps: 2,
-    meanDeltaE00: 0.31,
-    ...more,
 });
 
 function hands() {

@@ -93,10 +93,10 @@ export const useMixingChart = (ids: readonly string[], paper: string, beneath: s
         enabled: ids.length >= 2,
     });
 
-/** Changes of the stock; all that is shown of the drawer follows. */
+/** Changes of the stock, one after the other; all that is shown of the drawer follows. */
 export function useStockChanges(onFault: (error: unknown) => void) {
     const client = useQueryClient();
-    const options = { onSuccess: () => void askAnew(client, 'drawer'), onError: onFault };
+    const options = { scope: { id: 'drawer' }, onSuccess: () => void askAnew(client, 'drawer'), onError: onFault };
     return {
         note: useMutation({
             mutationFn: (change: StockChange) => ask<undefined>('/api/drawer/pencil', { method: 'PATCH', json: change }),

@@ -71,7 +71,11 @@ export const usePlan = (study: Study) =>
 export function usePlanChanges(study: Study, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const base = `/api/studies/${study.id}/plan`;
-    const options = { onSuccess: (plan: Plan) => putAnswer(client, ['plan', study.id], plan), onError: onFault };
+    const options = {
+        scope: { id: `plan/${study.id}` },
+        onSuccess: (plan: Plan) => putAnswer(client, ['plan', study.id], plan),
+        onError: onFault,
+    };
     return {
         add: useMutation({ mutationFn: (entry: NewEntry) => ask<Plan>(base, { method: 'POST', json: entry }), ...options }),
         rename: useMutation({

@@ -51,7 +51,8 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes }:
             return;
         }
         setDraft(text);
-        changes.change.mutate({ kind: 'stack', ...at, stack: text }, { onSettled: () => setDraft(null) });
+        // What was changed further meanwhile stays what one works on.
+        changes.change.mutate({ kind: 'stack', ...at, stack: text }, { onSettled: () => setDraft((d) => (d === text ? null : d)) });
     };
     const steps = stepsOf(stack);
     const first = pencils[0]?.id;

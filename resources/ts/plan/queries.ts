@@ -25,7 +25,12 @@ export const usePicture = (study: number | null) =>
 export function usePictureChanges(study: number, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const base = baseOf(study);
-    const options = { onSuccess: (picture: Picture) => putAnswer(client, ['picture', study], picture), onError: onFault };
+    const options = {
+        // One after the other, as they were made: undo takes back what was changed a moment before.
+        scope: { id: `picture/${study}` },
+        onSuccess: (picture: Picture) => putAnswer(client, ['picture', study], picture),
+        onError: onFault,
+    };
     const post = (path: string, json?: unknown) =>
         ask<Picture>(`${base}${path}`, { method: 'POST', ...(json === undefined ? {} : { json }) });
     return {
