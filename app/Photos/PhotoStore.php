@@ -33,9 +33,9 @@ final class PhotoStore
         return $key;
     }
 
-    public function forget(Photo $photo): void
+    public function forget(string $key): void
     {
-        Storage::deleteDirectory($photo->storage_key);
+        Storage::deleteDirectory($key);
     }
 
     public function jpeg(Photo $photo): string

@@ -10,6 +10,8 @@ use App\Models\Photo;
 use App\Models\PlanEntry;
 use App\Models\Study;
 use App\Models\User;
+use App\Photos\PhotoStore;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
@@ -18,6 +20,8 @@ use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Photo\Survey\Survey;
 use KnottyPrism\Core\Planning\Picture\PlanSheet;
 use KnottyPrism\Core\Planning\Picture\TargetNote;
@@ -36,7 +40,7 @@ final class StudyBundle
 
     private const STUDY = ['name', 'paper', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
 
-    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyDesk $surveys, private readonly PictureDesk $pictures, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyDesk $surveys, private readonly PictureDesk $pictures, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store)
     {
     }
 
@@ -55,8 +59,7 @@ final class StudyBundle
         }
         $entries = $study->entries()->get();
         foreach ($entries as $entry) {
-            preg_match_all('/([^,@]+)@/', $entry->stack, $named);
-            array_push($used, ...$named[1]);
+            array_push($used, ...StackText::identifiers($entry->stack));
         }
         $rows = array_values(array_filter($this->drawers->shelfRows($user), static fn (ShelfRow $r): bool => in_array($r->record->id(), $used, true)));
 
@@ -79,10 +82,14 @@ final class StudyBundle
         if (($data['version'] ?? 0) !== self::VERSION) {
             throw BadFile::because('This study file is of another version; save it again with this version of Knotty Prism.');
         }
+        $keys = [];
         try {
-            return DB::transaction(fn (): Study => $this->made($user, $data));
+            return DB::transaction(function () use ($user, $data, &$keys): Study {
+                return $this->made($user, $data, $keys);
+            });
         } catch (\Throwable $error) {
-            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException;
+            array_map($this->store->forget(...), $keys);
+            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException || $error instanceof QueryException;
 
             throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
         }
@@ -90,10 +97,11 @@ final class StudyBundle
 
     /**
      * @param  array<string, mixed>  $data
+     * @param  list<string>  $keys  of the photos taken in so far, whose files no transaction takes back
      *
      * @throws \TypeError|\ValueError|\ErrorException|\JsonException where something is missing or of another kind
      */
-    private function made(User $user, array $data): Study
+    private function made(User $user, array $data, array &$keys): Study
     {
         $this->addPencils($user, $data['pencils']);
         $study = null;
@@ -111,7 +119,8 @@ final class StudyBundle
             } finally {
                 unlink($path);
             }
-            $new->update(['roles' => array_values(array_intersect(Photo::ROLES, (array) $photo['roles']))]);
+            $keys[] = $new->storage_key;
+            $new->update(['roles' => array_values(array_intersect((array) $photo['roles'], Photo::ROLES))]);
             $ids[(int) $photo['id']] = $new->id;
             if ($photo['isFollowed'] === true) {
                 $study->colourPhoto()->associate($new);
@@ -121,6 +130,9 @@ final class StudyBundle
             throw BadFile::because('The study file holds no photo.');
         }
         $study->fill(array_intersect_key($data['study'], array_flip(self::STUDY)))->save();
+        // A paper or a drawing that can't be is refused here, not whenever the study is opened.
+        PaperShelf::named($study->paper);
+        $study->frame();
         $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
         $this->surveys->change($study, 'brought-in-'.$study->id, static fn (): array => [$survey, 'bring the study in']);
         $sheet = PlanSheet::ofArray($data['plan']);
@@ -173,7 +185,9 @@ final class StudyBundle
 
             return $here;
         };
-        $survey['spots'] = array_map(static fn (array $spot): array => [...$spot, 'places' => $renamed($spot['places'])], $survey['spots']);
+        $spots = array_map(static fn (array $spot): array => [...$spot, 'places' => $renamed($spot['places'])], $survey['spots']);
+        // A spot that lay only on a photo which is not in the file lies nowhere.
+        $survey['spots'] = array_values(array_filter($spots, static fn (array $spot): bool => $spot['places'] !== []));
         $survey['neutrals'] = $renamed($survey['neutrals']);
 
         /** @var array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>} $survey */

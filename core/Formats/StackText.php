@@ -25,10 +25,26 @@ final class StackText
      */
     public static function read(string $text, Drawer $drawer): Stack
     {
-        $parts = array_values(array_filter(array_map(trim(...), explode(',', $text)), static fn (string $p): bool => $p !== ''));
+        $parts = self::parts($text);
         OutOfRange::check('the number of steps in a stack', count($parts), 1, self::MOST_STEPS);
 
         return new Stack(array_map(static fn (string $part): Pass|Finish => self::step($part, $drawer), $parts));
+    }
+
+    /**
+     * The pencils that a stack names, whether or not there are such.
+     *
+     * @return list<string>
+     */
+    public static function identifiers(string $text): array
+    {
+        return array_values(array_unique(array_filter(array_map(static fn (string $part): string => (string) substr($part, 0, (int) strrpos($part, '@')), self::parts($text)), static fn (string $id): bool => $id !== '')));
+    }
+
+    /** @return list<string> */
+    private static function parts(string $text): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode(',', $text)), static fn (string $p): bool => $p !== ''));
     }
 
     private static function step(string $part, Drawer $drawer): Pass|Finish

@@ -65,7 +65,8 @@ it('names every problem of a file by row and column at once', function () {
 it('takes no line with a comma, as it parts the passes of a stack, but any other name that can be read back', function () {
     expect(problemsOf("line,number,heavy\n\"Soft, blue\",1,#112233\n"))->toBe(['row 2, column line: a line has no comma; received "Soft, blue".']);
     $drawer = DrawerFile::drawer("line,number,heavy\nA/B @ home,1,#112233\n,solvent,#445566\n");
-    expect(StackText::read('A/B @ home/1@0.55, solvent@0.35, solvent', $drawer)->text())->toBe('A/B @ home/1@0.55,solvent@0.35,solvent');
+    expect(StackText::read('A/B @ home/1@0.55, solvent@0.35, solvent', $drawer)->text())->toBe('A/B @ home/1@0.55,solvent@0.35,solvent')
+        ->and(StackText::identifiers('A/B @ home/1@0.55, solvent@0.35,7@1, 7@0.2, solvent'))->toBe(['A/B @ home/1', 'solvent', '7']);
 });
 
 it('says what is wrong with a file as a whole', function (string $text, string $says) {

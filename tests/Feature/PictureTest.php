@@ -244,6 +244,50 @@ it('brings a whole study to another account with the very same plan, and refuses
     $this->getJson("/api/studies/$study->id/bundle")->assertNotFound();
 });
 
+it('carries a study of several photos elsewhere: which the colours follow, spots on each, a balance, recipes, the drawing', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id";
+    $first = $study->photo()->id;
+    $second = $this->postJson("$base/photos", ['photo' => $this->photo('#f0e8d8', '#203040')])->json('photos.1.id');
+    $this->patchJson("$base/photos/$second", ['name' => 'evening', 'roles' => ['light', 'pose']])->assertOk();
+    $change = fn (array $c) => $this->postJson("$base/survey/changes", [...$c, 'key' => bin2hex(random_bytes(8))])->assertOk();
+    $spot = $change(['kind' => 'addSpot', 'name' => 'hull', 'photo' => $first, 'x' => 0.2, 'y' => 0.2, 'ring' => 9])->json('spots.0.number');
+    $change(['kind' => 'placeSpot', 'spot' => $spot, 'photo' => $second, 'x' => 0.7, 'y' => 0.5, 'ring' => 25]);
+    $change(['kind' => 'balance', 'photo' => $second, 'x' => 0.1, 'y' => 0.5, 'ring' => 9]);
+    $this->patchJson($base, ['colourPhoto' => $second, 'drawingWidthMm' => 180, 'gridMm' => 12, 'paper' => 'black'])->assertOk();
+    $this->postJson("$base/plan", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/624@0.55,Slipway/745@0.20'])->assertCreated();
+    $survey = $this->getJson("$base/survey")->json();
+    $bundle = json_decode((string) $this->get("$base/bundle")->assertOk()->getContent(), true);
+    expect(array_column($bundle['pencils'], 'number'))->toContain('624', '745');
+
+    $other = $this->artist('other');
+    $this->actingAs($other);
+    $bring = fn (array $data) => $this->postJson('/api/studies/bundle', ['file' => uploadOf((string) json_encode($data), 'x.study.json')]);
+    $there = $bring($bundle)->assertCreated()->json('id');
+    $after = $this->getJson("/api/studies/$there/survey")->json();
+    expect(array_column($after['photos'], 'name'))->toBe(array_column($survey['photos'], 'name'))->and(array_column($after['photos'], 'roles'))->toBe(array_column($survey['photos'], 'roles'))
+        ->and($after['colourPhoto'])->toBe($after['photos'][1]['id'])->and($after['photos'][1]['neutral']['hex'])->toBe($survey['photos'][1]['neutral']['hex'])
+        ->and(array_column($after['spots'][0]['places'], 'x'))->toBe([0.2, 0.7])->and(array_column(array_column($after['spots'][0]['places'], 'reading'), 'hex'))->toBe(array_column(array_column($survey['spots'][0]['places'], 'reading'), 'hex'))
+        ->and($after['frame']['gridMm'])->toEqual(12)->and(array_column($after['zones']['list'], 'name'))->toBe(array_column($survey['zones']['list'], 'name'));
+    $this->getJson("/api/studies/$there/plan")->assertJsonPath('entries.0.name', 'hull')->assertJsonPath('entries.0.stack', 'Slipway/624@0.55,Slipway/745@0.20')->assertJsonPath('entries.0.recipe.passes.1.pencil.number', '745');
+
+    // A spot on a photo that the file has not lies nowhere; whatever can't be is refused, and leaves nothing behind.
+    $alone = [...$bundle, 'photos' => [$bundle['photos'][1]]];
+    expect($this->getJson('/api/studies/'.$bring($alone)->assertCreated()->json('id').'/survey')->json('spots.0.places'))->toHaveCount(1);
+    $kept = Illuminate\Support\Facades\Storage::allFiles();
+    foreach ([
+        [...$bundle, 'photos' => []],
+        [...$bundle, 'study' => [...$bundle['study'], 'paper' => 'vellum of the moon']],
+        [...$bundle, 'study' => [...$bundle['study'], 'drawing_width_mm' => -4]],
+        [...$bundle, 'study' => [...$bundle['study'], 'name' => str_repeat('long ', 200)]],
+        [...$bundle, 'photos' => [$bundle['photos'][0], [...$bundle['photos'][1], 'data' => base64_encode('no photo')]]],
+        [...$bundle, 'spots' => [['name' => 'hull']]],
+    ] as $wrong) {
+        expect($bring($wrong)->assertUnprocessable()->json('detail'))->toBeString();
+    }
+    expect(Illuminate\Support\Facades\Storage::allFiles())->toEqual($kept)->and($other->studies()->count())->toBe(2);
+});
+
 it('parts two zones that end alike, or lets that be overruled', function () {
     $study = $this->fields('#86807a', '#7a8286', '#3a5a8a', '#b04030', '#e0c040', '#2c2c30');
     $surveys = app(SurveyDesk::class);
