@@ -174,6 +174,9 @@ describe('a pencil', () => {
         expect(onNote).toHaveBeenCalledTimes(1);
         fireEvent.keyDown(length, { key: 'Enter' });
         expect(onNote).toHaveBeenLastCalledWith({ id: 'Slipway/704', lengthLeft: 62.5 });
+        // Leaving it afterwards is not a second note.
+        fireEvent.blur(length);
+        expect(onNote).toHaveBeenCalledTimes(2);
         fireEvent.change(length, { target: { value: 'half' } });
         fireEvent.blur(length);
         expect(screen.getByRole('alert').textContent).toContain('like 140');

@@ -2,7 +2,7 @@ import { useId, useState } from 'react';
 import styled from 'styled-components';
 import type { Stock, StockChange } from '../api/types';
 import { TextInput, WordButton, WordChoice } from '../ui/controls';
-import { useDraft } from '../ui/useDraft';
+import { useWritten } from '../ui/useWritten';
 
 const Block = styled.div`
     border-top: 1px solid var(--line);
@@ -110,27 +110,13 @@ interface FieldProps {
     label: string;
     value: string;
     short?: boolean;
-    /** Why what was written can't be kept; it stays as it was written until it is put right. */
     fault?: (text: string) => string | null;
     onKeep: (text: string) => void;
 }
 
-/** Enter or leaving keeps what was written, Escape puts the old back. */
-function Field({ label, value, short = false, fault = () => null, onKeep }: FieldProps) {
-    const [text, setText] = useDraft(value);
-    const [wrong, setWrong] = useState<string | null>(null);
+function Field({ label, value, short = false, fault, onKeep }: FieldProps) {
+    const { wrong, field } = useWritten({ value, onKeep, mayBeEmpty: true, ...(fault === undefined ? {} : { fault }) });
     const alert = useId();
-    const write = (written: string | null) => {
-        setWrong(null);
-        setText(written);
-    };
-    const keep = () => {
-        const found = fault(text.trim());
-        setWrong(found);
-        if (found === null && text.trim() !== value) {
-            onKeep(text.trim());
-        }
-    };
     return (
         <>
             <label style={{ display: 'contents' }}>
@@ -138,12 +124,9 @@ function Field({ label, value, short = false, fault = () => null, onKeep }: Fiel
                 <TextInput
                     className={short ? 'short' : ''}
                     inputMode={short ? 'decimal' : 'text'}
-                    value={text}
                     aria-invalid={wrong !== null}
                     aria-describedby={wrong === null ? undefined : alert}
-                    onChange={(e) => write(e.target.value)}
-                    onBlur={keep}
-                    onKeyDown={(e) => (e.key === 'Enter' ? keep() : e.key === 'Escape' && write(null))}
+                    {...field}
                 />
             </label>
             {wrong !== null && (
