@@ -54,9 +54,7 @@ describe('a dab', () => {
             createImageData: (width: number, height: number) => ({ width, height, data: new Uint8ClampedArray(4 * width * height) }),
             putImageData: put,
         };
-        const getContext = vi
-            .spyOn(HTMLCanvasElement.prototype, 'getContext')
-            .mockReturnValue(context as unknown as RenderingContext as never);
+        const getContext = vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(context as never);
         // Strata by row of a grain of three by three.
         const grain: Partial<Grain> = { side: 3, tile: '012' + '120' + '201' };
         app.says('GET', '/api/grain', grain);
