@@ -8,9 +8,11 @@ use App\Photos\PhotoStore;
 use App\Photos\Raster;
 use App\Presenters\StudyPicturePresenter;
 use Illuminate\Support\Facades\Cache;
+use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\PixelWindow;
 use KnottyPrism\Core\Planning\ErrorMap;
+use KnottyPrism\Core\Planning\PlannedTarget;
 use KnottyPrism\Core\Planning\Preview;
 
 /** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
@@ -53,7 +55,13 @@ final class PictureImages
 
     private function preview(PictureGround $ground): Preview
     {
-        return new Preview($ground->paper, StudyPicturePresenter::map($ground), $this->presenter->targets($ground, $this->desk->planned($ground)), $ground->whites());
+        $targets = $this->presenter->targets($ground, $this->desk->planned($ground));
+        $looks = array_unique(array_map(static fn (PlannedTarget $t): int => $t->zone, array_filter($targets, static fn (PlannedTarget $t): bool => $t->role !== 'accent')));
+        if (count($looks) < count($ground->readings)) {
+            throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
+        }
+
+        return new Preview($ground->paper, StudyPicturePresenter::map($ground), $targets, $ground->whites());
     }
 
     private function photo(PictureGround $ground): PixelWindow

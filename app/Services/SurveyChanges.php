@@ -86,7 +86,7 @@ final class SurveyChanges
         $share = ['required', 'numeric', 'min:0', 'max:1'];
         $name = ['required', 'string', 'max:80'];
         $place = ['photo' => ['required', 'integer'], 'x' => $share, 'y' => $share, 'ring' => ['required', 'integer', 'min:0', 'max:'.NamedSpot::WIDEST_RING]];
-        $points = static fn (string $field, int $least): array => [$field => ['required', 'array', "min:$least", 'max:'.self::MOST_POINTS], "$field.*" => ['array', 'size:2'], "$field.*.*" => ['numeric', 'min:-1', 'max:2']];
+        $points = static fn (string $field, int $least): array => [$field => ['required', 'array', "min:$least", 'max:'.self::MOST_POINTS], "$field.*" => ['list', 'size:2'], "$field.*.*" => ['numeric', 'min:-1', 'max:2']];
 
         return [
             'addSpot' => ['name' => $name, ...$place],

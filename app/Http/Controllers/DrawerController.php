@@ -66,6 +66,9 @@ final class DrawerController extends Controller
         if (isset($change['lengthLeft'])) {
             $change['lengthLeft'] = (float) $change['lengthLeft'];
         }
+        if (isset($change['discontinued'])) {
+            $change['discontinued'] = $request->boolean('discontinued');
+        }
         /** @var array{stock?: string, lengthLeft?: ?float, discontinued?: bool, formerly?: list<string>, notes?: ?string} $change */
         $stock->note($this->user($request), (string) $request->string('id'), $change);
 

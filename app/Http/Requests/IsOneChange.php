@@ -20,6 +20,14 @@ trait IsOneChange
         return ['kind' => ['required', 'string', Rule::in($kinds)], 'key' => ['required', 'string', 'min:8', 'max:40'], ...$needs];
     }
 
+    /** What the change calls itself, which its rules will look at. */
+    private function kind(): string
+    {
+        $kind = $this->input('kind');
+
+        return is_string($kind) ? $kind : '';
+    }
+
     /** @return Fluent<string, mixed> */
     public function change(): Fluent
     {

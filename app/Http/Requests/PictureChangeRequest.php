@@ -15,6 +15,6 @@ final class PictureChangeRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return $this->rulesFor(PictureChanges::kinds(), PictureChanges::rules((string) $this->string('kind')));
+        return $this->rulesFor(PictureChanges::kinds(), PictureChanges::rules($this->kind()));
     }
 }

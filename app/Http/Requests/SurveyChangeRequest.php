@@ -15,6 +15,6 @@ final class SurveyChangeRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return $this->rulesFor(SurveyChanges::kinds(), SurveyChanges::rules((string) $this->string('kind')));
+        return $this->rulesFor(SurveyChanges::kinds(), SurveyChanges::rules($this->kind()));
     }
 }
