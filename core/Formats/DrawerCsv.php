@@ -6,9 +6,15 @@ namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Error\BadFile;
 
-/** A drawer as comma-separated values (RFC 4180) with a header line; columns in any order, only number and heavy required. */
+/**
+ * A drawer as comma-separated values (RFC 4180) with a header line; columns in any order, only number and heavy required. Spreadsheets of
+ * many countries write semicolons or tabs instead of commas: whichever the header line has most of parts the cells.
+ */
 final class DrawerCsv
 {
+    /** Each as it is called. */
+    private const SEPARATORS = [',' => 'commas', ';' => 'semicolons', "\t" => 'tabs'];
+
     /**
      * Rows are numbered as a spreadsheet counts, the header being row 1.
      *
@@ -19,15 +25,16 @@ final class DrawerCsv
         $stream = fopen('php://memory', 'r+') ?: throw new \LogicException('memory can always be opened');
         fwrite($stream, $text);
         rewind($stream);
-        $header = self::header(fgetcsv($stream, escape: ''));
+        $separator = self::separatorOf(strtok($text, "\r\n") ?: '');
+        $header = self::header(fgetcsv($stream, separator: $separator, escape: ''));
         $fields = new RecordFields;
         $records = [];
-        for ($row = 2; ($cells = fgetcsv($stream, escape: '')) !== false; $row++) {
+        for ($row = 2; ($cells = fgetcsv($stream, separator: $separator, escape: '')) !== false; $row++) {
             if ($cells === [null]) {
                 continue;
             }
             if (count($cells) > count($header)) {
-                $fields->problems[] = sprintf('row %d: it has %d cells but the header names %d columns; put text that has commas in "quotes".', $row, count($cells), count($header));
+                $fields->problems[] = sprintf('row %d: it has %d cells but the header names %d columns; put text that has %s in "quotes".', $row, count($cells), count($header), self::SEPARATORS[$separator]);
 
                 continue;
             }
@@ -42,6 +49,13 @@ final class DrawerCsv
         }
 
         return $records !== [] || $fields->problems !== [] ? new DrawerReading($records, $fields->problems) : throw BadFile::because('The drawer file has a header but no pencils below it.');
+    }
+
+    private static function separatorOf(string $header): string
+    {
+        $counts = array_map(static fn (string $separator): int => substr_count($header, $separator), array_keys(self::SEPARATORS));
+
+        return array_keys(self::SEPARATORS)[(int) array_search(max($counts), $counts, true)];
     }
 
     /**

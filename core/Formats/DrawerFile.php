@@ -16,16 +16,17 @@ final class DrawerFile
     /** @throws BadFile when the file as a whole can't be read */
     public static function reading(string $text): DrawerReading
     {
-        $start = ltrim(self::withoutMark($text));
+        $text = PlainText::of($text);
+        $start = ltrim($text);
         if ($start === '') {
             throw BadFile::because('The drawer file is empty; it needs a header line with at least "number,heavy", or a JSON list of pencils.');
         }
 
         return match (true) {
             in_array($start[0], ['{', '['], true) => DrawerJson::read($start),
-            PaletteText::isOne($start) => PaletteText::read(self::withoutMark($text)),
-            str_contains($start, 'BEGIN_DATA_FORMAT') => Cgats::read(self::withoutMark($text)),
-            default => DrawerCsv::read(self::withoutMark($text)),
+            PaletteText::isOne($start) => PaletteText::read($text),
+            str_contains($start, 'BEGIN_DATA_FORMAT') => Cgats::read($text),
+            default => DrawerCsv::read($text),
         };
     }
 
@@ -65,11 +66,5 @@ final class DrawerFile
     public static function drawer(string $text): Drawer
     {
         return new Drawer(array_map(PencilFit::of(...), self::records($text)));
-    }
-
-    /** Spreadsheets write a byte order mark in front. */
-    private static function withoutMark(string $text): string
-    {
-        return str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text;
     }
 }

@@ -100,12 +100,24 @@ final class RecordFields
 
     private static function laydown(string $text): float
     {
-        return is_numeric($text) ? OutOfRange::check('laydown', (float) $text, 0.1, 3) : throw UnreadableText::choice('the laydown', ['a figure from 0.1 to 3'], $text);
+        $figure = self::figure($text);
+
+        return $figure !== null ? OutOfRange::check('laydown', $figure, 0.1, 3) : throw UnreadableText::choice('the laydown', ['a figure from 0.1 to 3'], $text);
     }
 
     private static function length(string $text): float
     {
-        return is_numeric($text) ? OutOfRange::check('the length left in millimetres', (float) $text, 0, StockNote::FULL_MM) : throw UnreadableText::choice('the length left', ['a figure in millimetres'], $text);
+        $figure = self::figure($text);
+
+        return $figure !== null ? OutOfRange::check('the length left in millimetres', $figure, 0, StockNote::FULL_MM) : throw UnreadableText::choice('the length left', ['a figure in millimetres'], $text);
+    }
+
+    /** A figure, with a point or a comma before its decimals; nothing where it is none. */
+    private static function figure(string $text): ?float
+    {
+        $text = str_replace(',', '.', $text);
+
+        return is_numeric($text) ? (float) $text : null;
     }
 
     private static function yesNo(string $column, string $text): bool

@@ -62,6 +62,19 @@ it('names every problem of a file by row and column at once', function () {
     ]);
 });
 
+it('reads a file in whatever letters a spreadsheet wrote it', function (string $encoding, string $mark) {
+    $text = "number,heavy,name\n7,#204060,Øre – grå\n";
+    $records = DrawerFile::records($mark.mb_convert_encoding($text, $encoding, 'UTF-8'));
+    expect($records[0]->name)->toBe('Øre – grå')->and($records[0]->number)->toBe('7');
+})->with([['UTF-8', ''], ['UTF-8', "\u{FEFF}"], ['Windows-1252', ''], ['UTF-16LE', "\xFF\xFE"], ['UTF-16BE', "\xFE\xFF"]]);
+
+it('reads what parts cells with semicolons or tabs, and decimals with a comma', function (string $separator) {
+    $rows = [['number', 'heavy', 'laydown', 'name', 'length_left', 'stock'], ['7', '#204060', '0,9', 'Buoy, lit', '62,5', 'low']];
+    [$row] = DrawerFile::rows(implode("\r\n", array_map(static fn (array $cells): string => implode($separator, $cells), $rows)));
+    expect([$row->record->number, $row->record->laydown, $row->record->name, $row->stock->lengthLeft])->toBe(['7', 0.9, 'Buoy, lit', 62.5]);
+    expect(problemsOf("number{$separator}heavy\n1{$separator}#112233{$separator}x\n")[0])->toContain([';' => 'semicolons', "\t" => 'tabs'][$separator]);
+})->with([';', "\t"]);
+
 it('takes no line with a comma, as it parts the passes of a stack, but any other name that can be read back', function () {
     expect(problemsOf("line,number,heavy\n\"Soft, blue\",1,#112233\n"))->toBe(['row 2, column line: a line has no comma; received "Soft, blue".']);
     $drawer = DrawerFile::drawer("line,number,heavy\nA/B @ home,1,#112233\n,solvent,#445566\n");

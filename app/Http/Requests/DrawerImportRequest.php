@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
+use KnottyPrism\Core\Formats\PlainText;
 
 final class DrawerImportRequest extends FormRequest
 {
@@ -25,6 +26,6 @@ final class DrawerImportRequest extends FormRequest
     {
         $file = $this->file('file');
 
-        return $file instanceof UploadedFile ? mb_convert_encoding($file->getContent(), 'UTF-8', 'UTF-8') : '';
+        return $file instanceof UploadedFile ? PlainText::of($file->getContent()) : '';
     }
 }
