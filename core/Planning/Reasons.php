@@ -23,6 +23,9 @@ final class Reasons
     {
         $own = self::look($stack, $paper);
         $passes = $stack->passes();
+        if ($passes === []) {
+            return ['No pencil is laid: the paper stays as it is.'];
+        }
         if (count($passes) === 1) {
             return [sprintf('One pass of %s comes %s by itself.', self::named($passes[0]), (new Comparison($own, $target))->closeness() === 'a match' ? 'to a match' : 'as near as it gets')];
         }
