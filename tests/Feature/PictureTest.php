@@ -321,3 +321,29 @@ it('outlives a pencil that leaves the shelf: its own stacks fall back to the pla
     $after = $this->getJson($base)->json();
     expect($after['run']['state'])->toBe('done')->and($after['waiting'])->toBe(0)->and(json_encode($after['zones']))->not->toContain('Slipway\/624@');
 });
+
+it('plans, prints and carries along with pencils of no line, known by their number alone', function () {
+    $study = pictureOf($this);
+    $study->user->pencils()->update(['line' => '']);
+    $base = "/api/studies/$study->id/picture";
+    changedBy($this, $study, ['kind' => 'pencils', 'count' => 4])->assertOk();
+    changedBy($this, $study, ['kind' => 'lock', 'pencil' => '745', 'how' => 'in'])->assertOk();
+    changedBy($this, $study, ['kind' => 'lock', 'pencil' => '688', 'how' => 'out'])->assertOk();
+    $this->postJson("$base/run")->assertAccepted();
+    $picture = $this->getJson($base)->assertOk()->json();
+    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Picture')->and($picture['waiting'])->toBe(0)->and(count($picture['palette']))->toBeLessThanOrEqual(4)
+        ->and(array_column($picture['palette'], 'id'))->toContain('745')->not->toContain('688')
+        ->and(collect($picture['left'])->firstWhere('id', '688')['lockedOut'])->toBeTrue()->and($picture['settings']['keep'])->toBe(['745']);
+    $zone = $picture['zones'][0]['number'];
+    $answers = $this->getJson("$base/answers?zone=$zone&role=mid")->assertOk()->json('recipes');
+    $taken = changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => end($answers)['stack']])->assertOk()->json();
+    expect(targetOf($taken, $zone)['recipe']['stack'])->toBe(end($answers)['stack']);
+    foreach (['zones.pdf', 'steps.pdf', 'card.pdf', 'palette.gpl', 'palette.csv', 'values', 'image?step=1'] as $path) {
+        $this->get("$base/$path")->assertOk();
+    }
+    $file = (string) $this->get("/api/studies/$study->id/bundle")->assertOk()->getContent();
+    expect(array_column(json_decode($file, true)['pencils'], 'number'))->toEqualCanonicalizing(array_values(array_unique(array_column($taken['palette'], 'number'))));
+    $this->getJson("/api/studies/$study->id/purchases")->assertOk();
+    $this->getJson('/api/drawer/reach?paper=white%20medium')->assertOk();
+    $this->getJson('/api/drawer/pencil?id=745&paper=white%20medium')->assertOk()->assertJsonPath('id', '745');
+});
