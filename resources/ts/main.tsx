@@ -1,10 +1,10 @@
 import '@fontsource-variable/inter/wght.css';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SignInScreen } from './account/SignInScreen';
-import { RequestFailed } from './api/client';
+import { newQueries } from './api/newQueries';
 import { DrawerPlace } from './drawer/DrawerPlace';
 import { PhotoPlace } from './photo/PhotoPlace';
 import { PlanPlace } from './plan/PlanPlace';
@@ -16,16 +16,7 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]'
 Object.assign(window, { __webpack_nonce__: nonce });
 applySurround();
 
-const queries = new QueryClient({
-    defaultOptions: {
-        queries: {
-            staleTime: 60_000,
-            refetchOnWindowFocus: false,
-            // A refusal stays a refusal; only a lost connection is worth another try.
-            retry: (count, error) => error instanceof RequestFailed && error.status === 0 && count < 2,
-        },
-    },
-});
+const queries = newQueries();
 
 const root = document.getElementById('root');
 if (root === null) {

@@ -231,12 +231,21 @@ test.describe('by touch, on a tablet', () => {
     test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
 
     test('a pencil is tapped, noted and undone; everything to tap is large enough', async ({ page }) => {
+        // Nothing moves under a finger when what had to be laid arrives.
+        const low = page.getByRole('radiogroup', { name: 'Stock' }).getByText('Low', { exact: true });
+        let arrive = (): void => undefined;
+        const held = new Promise<void>((resolve) => (arrive = resolve));
+        await page.route('**/api/drawer/pencil?*', async (route) => held.then(() => route.continue()));
         await page.goto('/drawer');
         await expect(slots(page)).toHaveCount(24);
         await page.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText('Pencil', { exact: true }).tap();
+        const before = await low.boundingBox();
+        arrive();
+        await expect(page.getByRole('table', { name: /^One to six coats/ })).toBeVisible();
+        expect(await low.boundingBox()).toEqual(before);
         await slots(page).nth(5).tap();
         await expect(slots(page).nth(5)).toHaveAttribute('aria-pressed', 'true');
-        await page.getByRole('radiogroup', { name: 'Stock' }).getByText('Low', { exact: true }).tap();
+        await low.tap();
         await expect(slots(page).nth(5)).toHaveAccessibleName(/, low/);
         await undo(page).tap();
         await expect(slots(page).nth(5)).not.toHaveAccessibleName(/, low/);

@@ -1,7 +1,8 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { onlineManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { newQueries } from '../../resources/ts/api/newQueries';
 import type { Tray } from '../../resources/ts/api/types';
 import { useStockChanges, useTray } from '../../resources/ts/drawer/queries';
 import { usePicture, usePictureChanges } from '../../resources/ts/plan/queries';
@@ -88,5 +89,20 @@ describe('changes made faster than they are answered', () => {
         expect(open.map((a) => a.url)).toEqual(['/api/studies/4/picture/changes']);
         change.answer({ version: 1, run: null });
         expect((await nth(2)).url).toBe('/api/studies/4/picture/undo');
+    });
+});
+
+describe('a machine without a network', () => {
+    afterEach(() => onlineManager.setOnline(true));
+
+    it('is answered by the application all the same, as that runs on it', async () => {
+        onlineManager.setOnline(false);
+        const { result } = renderHook(() => ({ tray: useTray('number', { kind: 'owned' }), changes: useStockChanges(vi.fn()) }), {
+            wrapper: wrapperOf(newQueries()),
+        });
+        (await nth(1)).answer(tray(3));
+        await waitFor(() => expect(result.current.tray.data?.notShown).toBe(3));
+        act(() => result.current.changes.note.mutate({ id: 'Slipway/1', stock: 'low' }));
+        expect((await nth(2)).method).toBe('PATCH');
     });
 });

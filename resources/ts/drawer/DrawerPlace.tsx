@@ -39,7 +39,8 @@ const Two = styled.main`
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(520px, 42%);
     @media (max-width: 1099px) {
-        grid-template-columns: minmax(0, 1fr);
+        /* What lies below begins where the first part ends, however much of it is there yet. */
+        grid-template: auto 1fr / minmax(0, 1fr);
     }
 `;
 

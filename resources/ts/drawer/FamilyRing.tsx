@@ -3,6 +3,9 @@ import type { PencilPortrait } from '../api/types';
 
 const Figure = styled.figure`
     margin: 0;
+    & svg {
+        display: block;
+    }
     & text {
         font-size: 8px;
         fill: var(--ink);

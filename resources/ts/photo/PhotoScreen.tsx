@@ -33,7 +33,7 @@ const Desk = styled.main`
     display: grid;
     grid-template: 'photo side' auto 'reading side' auto 'plan side' 1fr / minmax(0, 1fr) minmax(560px, 50%);
     @media (max-width: 1099px) {
-        grid-template: 'photo' auto 'reading' auto 'side' auto 'plan' auto / minmax(0, 1fr);
+        grid-template: 'photo' auto 'reading' auto 'side' auto 'plan' 1fr / minmax(0, 1fr);
     }
 `;
 

@@ -21,7 +21,8 @@ const Desk = styled.main`
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(600px, 52%);
     @media (max-width: 1099px) {
-        grid-template-columns: minmax(0, 1fr);
+        /* What lies below begins where the first part ends, however much of it is there yet. */
+        grid-template: auto 1fr / minmax(0, 1fr);
     }
 `;
 
