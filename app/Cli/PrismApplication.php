@@ -50,7 +50,7 @@ final class PrismApplication extends Application
     private static function complain(OutputInterface $output, string $message, int $status): int
     {
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-        $sentence = trim((string) preg_replace('/\s+/', ' ', $message));
+        $sentence = trim((string) preg_replace('/\s+/', ' ', mb_scrub($message)));
         $errors->writeln('prism: '.$sentence, OutputInterface::OUTPUT_RAW);
 
         return $status;

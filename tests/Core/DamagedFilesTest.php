@@ -38,7 +38,7 @@ function wounded(string $text): string
 /** What comes of reading a text: "read", or the class of the refusal; any warning or other fault is thrown. */
 function outcome(Closure $read): string
 {
-    set_error_handler(static fn (int $level, string $message): never => throw new ErrorException($message, severity: $level));
+    set_error_handler(static fn (int $level, string $message): bool => (error_reporting() & $level) !== 0 && throw new ErrorException($message, severity: $level));
     try {
         $read();
 
