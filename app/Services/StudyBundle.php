@@ -14,10 +14,12 @@ use App\Photos\PhotoStore;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Formats\StackText;
@@ -25,6 +27,7 @@ use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Photo\Survey\Survey;
 use KnottyPrism\Core\Planning\Picture\PlanSheet;
 use KnottyPrism\Core\Planning\Picture\TargetNote;
+use Opis\JsonSchema\Validator;
 
 /**
  * A whole study as one JSON file (docs/schemas/study.schema.json): photos, survey, plan, and the pencils that it takes. Brought in elsewhere,
@@ -82,6 +85,10 @@ final class StudyBundle
         if (($data['version'] ?? 0) !== self::VERSION) {
             throw BadFile::because('This study file is of another version; save it again with this version of Knotty Prism.');
         }
+        $wrong = self::wrongAt((object) json_decode($text));
+        if ($wrong !== null) {
+            throw BadFile::because("The study file is damaged at \"$wrong\"; save it again where it came from.");
+        }
         $keys = [];
         try {
             return DB::transaction(function () use ($user, $data, &$keys): Study {
@@ -93,6 +100,18 @@ final class StudyBundle
 
             throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
         }
+    }
+
+    /** @return ?string the first place that is not as the schema has it */
+    private static function wrongAt(object $data): ?string
+    {
+        $result = (new Validator)->validate($data, (string) file_get_contents(base_path('docs/schemas/study.schema.json')));
+        $error = $result->error();
+        while ($error !== null && $error->subErrors() !== []) {
+            $error = $error->subErrors()[0];
+        }
+
+        return $error === null ? null : (implode('/', $error->data()->fullPath()) ?: 'its beginning');
     }
 
     /**
@@ -139,11 +158,26 @@ final class StudyBundle
         if (array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
             $this->pictures->change($study, 'brought-in-'.$study->id, static fn (): array => [$sheet, 'bring the plan in']);
         }
+        $shelf = $this->drawers->shelfOf($user);
+        foreach ([...array_map(static fn (TargetNote $n): ?string => $n->stack, array_values($sheet->notes)), ...array_column($data['spots'], 'stack')] as $stack) {
+            self::checkStack($stack, $shelf);
+        }
         foreach ($data['spots'] as $entry) {
             $study->entries()->create(array_intersect_key($entry, array_flip(self::ENTRY)));
         }
 
         return $study->refresh();
+    }
+
+    /** A pencil that is not there is no fault: the planner finds another. A text that is no stack is one. */
+    private static function checkStack(?string $text, Drawer $shelf): void
+    {
+        try {
+            if ($text !== null) {
+                StackText::read($text, $shelf);
+            }
+        } catch (UnknownPencil) {
+        }
     }
 
     /**
