@@ -172,6 +172,13 @@ it('marks touching zones that end within a value step, and advises which to push
     expect([$plain->push, $plain->lighter])->toBe([1, false]);
 });
 
+it('is no sheet where something is drawn that is no zone', function () {
+    $note = new ZoneNote('sea');
+    expect(new ZoneSheet(2, 1, "\1\1", [1 => $note]))->toBeInstanceOf(ZoneSheet::class)
+        ->and(fn () => new ZoneSheet(2, 1, "\1\2", [1 => $note]))->toBeRefused('1 pixels belong to none')
+        ->and(fn () => new ZoneSheet(3, 1, "\1\1", [1 => $note]))->toBeRefused('number of pixels');
+});
+
 it('comes out of its JSON as it went in, and changes nothing that others hold', function () {
     $survey = (new Survey)->withNewSpot(' rope ', 7, 0.25, 0.5, 9)->withZones(twoZones(new ZoneNote('wall', Importance::Little, Surface::HardAndShiny, Distance::Near, ['mid' => 0.3])))
         ->withWhites((new KeptWhites(90))->painted(true, 0.02, [[0.1, 0.2]]))->withNeutral(7, Lab::ofHex('#e8e0d0'));

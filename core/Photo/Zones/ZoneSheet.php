@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Photo\Zones;
 
+use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\PixelGrid;
@@ -26,11 +27,18 @@ final readonly class ZoneSheet
     /**
      * @param  string  $labels  a byte a pixel: the zone's number
      * @param  array<int, ZoneNote>  $notes  by number, 1–255
+     *
+     * @throws OutOfRange|BadFile when something is drawn that is no zone
      */
     public function __construct(public int $width, public int $height, public string $labels, public array $notes)
     {
         OutOfRange::check('the number of pixels in a sheet of zones', strlen($labels), $width * $height, $width * $height);
         OutOfRange::check('the number of zones', count($notes), 1, self::MOST_ZONES);
+        foreach (count_chars($labels, 1) as $zone => $pixels) {
+            if (! isset($notes[$zone])) {
+                throw BadFile::because("The zones are damaged: $pixels pixels belong to none; let zones be proposed anew.");
+            }
+        }
     }
 
     public static function proposed(PixelGrid $grid, int $most): self
