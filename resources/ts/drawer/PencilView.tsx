@@ -26,8 +26,8 @@ const Head = styled.div`
     display: flex;
     justify-content: space-between;
     gap: 12px;
-    /* Room for the ring before it is there: nothing below may move under a finger. */
-    min-height: 114px;
+    /* Room for the ring and a third line before they are there: nothing below may move under a finger. */
+    min-height: 132px;
 `;
 
 /** What is still another pencil's: it can't be acted on, and fades once it is more than a moment. */
