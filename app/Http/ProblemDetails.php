@@ -34,7 +34,7 @@ final class ProblemDetails
             $error instanceof CoreError => self::answer(422, 'That is outside what the model knows', $error->getMessage()),
             $error instanceof AuthenticationException => self::answer(401, 'Not signed in', 'Sign in and try again; nothing is lost.'),
             $error instanceof TokenMismatchException => self::answer(419, 'The page is out of date', 'Reload the page and try again; nothing is lost.'),
-            $error instanceof PostTooLargeException => self::answer(413, 'The file is too large', 'A photo may be up to 60 MB; save a smaller copy and try again.'),
+            $error instanceof PostTooLargeException => self::answer(413, 'The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'),
             $error instanceof HttpExceptionInterface => self::ofStatus($error->getStatusCode()),
             default => self::answer(500, 'Something went wrong here', 'It has been written to the log. Try again; what you made before is safe.'),
         };
@@ -44,7 +44,7 @@ final class ProblemDetails
     {
         [$title, $detail] = match ($status) {
             403, 404 => ['Not found', 'There is nothing here under this address, or it is not yours.'],
-            413 => ['The file is too large', 'A photo may be up to 60 MB; save a smaller copy and try again.'],
+            413 => ['The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'],
             419 => ['The page is out of date', 'Reload the page and try again; nothing is lost.'],
             429 => ['Too many tries', 'Wait a minute and try again.'],
             default => ['The request failed', 'Reload the page and try again.'],

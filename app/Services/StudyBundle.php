@@ -19,6 +19,7 @@ use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
@@ -39,6 +40,12 @@ final class StudyBundle
 
     private const VERSION = 1;
 
+    /** What can be brought in; nothing larger is written. */
+    public const MOST_KILOBYTES = 153_600;
+
+    /** Bytes of all photos together: as base64 they are a third larger, and the rest of a study needs room too. */
+    private const MOST_PHOTO_BYTES = 110_000_000;
+
     private const ENTRY = ['name', 'x', 'y', 'ring', 'target_l', 'target_a', 'target_b', 'label', 'stack', 'paper'];
 
     private const STUDY = ['name', 'paper', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
@@ -49,6 +56,10 @@ final class StudyBundle
 
     public function write(User $user, Study $study): string
     {
+        $bytes = $study->photos->sum(static fn (Photo $p): int => Storage::size("$p->storage_key/original"));
+        if ($bytes > self::MOST_PHOTO_BYTES) {
+            throw ImpossibleChange::because(sprintf('The photos of this study are %d MB together; a study file holds up to %d. Remove one that the plan does without, or bring it in smaller.', (int) ceil($bytes / 1e6), (int) (self::MOST_PHOTO_BYTES / 1e6)));
+        }
         $survey = $this->surveys->current($study);
         $sheet = $this->pictures->sheet($study);
         $used = [];
@@ -78,17 +89,20 @@ final class StudyBundle
     /** @throws BadFile when it is no bundle, or a damaged one */
     public function read(User $user, string $text): Study
     {
-        $data = json_decode($text, true);
-        if (! is_array($data) || ($data['format'] ?? null) !== self::FORMAT) {
+        $read = json_decode($text);
+        if (! is_object($read) || ($read->format ?? null) !== self::FORMAT) {
             throw BadFile::because('This is no study file; one is saved under "Plan", "Take along".');
         }
-        if (($data['version'] ?? 0) !== self::VERSION) {
+        if (($read->version ?? 0) !== self::VERSION) {
             throw BadFile::because('This study file is of another version; save it again with this version of Knotty Prism.');
         }
-        $wrong = self::wrongAt((object) json_decode($text));
+        $wrong = self::wrongAt($read);
         if ($wrong !== null) {
             throw BadFile::because("The study file is damaged at \"$wrong\"; save it again where it came from.");
         }
+        // Photos make it large: it is not held twice.
+        unset($read);
+        $data = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
         $keys = [];
         try {
             return DB::transaction(function () use ($user, $data, &$keys): Study {

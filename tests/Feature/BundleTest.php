@@ -86,3 +86,13 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
     }
     expect($faults)->toBe([])->and($taken)->toBeBetween(10, 130);
 });
+
+it('writes no study file that could not be brought in again', function () {
+    $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
+    $original = $study->photo()->storage_key.'/original';
+    Storage::put($original, str_repeat('x', 111_000_000));
+    $this->getJson("/api/studies/$study->id/bundle")->assertUnprocessable()->assertJsonPath('detail', 'The photos of this study are 111 MB together; a study file holds up to 110. Remove one that the plan does without, or bring it in smaller.');
+    Storage::put($original, str_repeat('x', 109_000_000));
+    $this->getJson("/api/studies/$study->id/bundle")->assertOk();
+    expect(App\Services\StudyBundle::MOST_KILOBYTES * 1024)->toBeGreaterThan(4 / 3 * 110_000_000 + 5_000_000);
+});

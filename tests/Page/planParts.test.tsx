@@ -295,4 +295,22 @@ describe('what is taken along', () => {
         fireEvent.click(screen.getByRole('button', { name: 'Keep the name' }));
         expect(first(made.version)).toEqual({ name: 'three pencils' });
     });
+
+    it('saves the whole study under its name, and says so where it is too large for a file', async () => {
+        const saved: string[] = [];
+        vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:study', revokeObjectURL: () => undefined }));
+        const click = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
+            saved.push(`${this.download} from ${this.href}`);
+        });
+        fetched.mockResolvedValueOnce(new Response('{}'));
+        render(<TakeAlong study={study} picture={picture()} changes={hands().changes} />, { wrapper });
+        fireEvent.click(screen.getByRole('button', { name: 'Save it as one file' }));
+        await waitFor(() => expect(saved).toEqual(['Low water.study.json from blob:study']));
+        expect(fetched.mock.lastCall?.[0]).toBe('/api/studies/7/bundle');
+        const tooLarge = { type: 'about:blank', title: 'No', status: 422, detail: 'The photos of this study are 170 MB together.' };
+        fetched.mockResolvedValueOnce(new Response(JSON.stringify(tooLarge), { status: 422 }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Save it as one file' }));
+        expect(await screen.findByText('The photos of this study are 170 MB together.')).toBeTruthy();
+        click.mockRestore();
+    });
 });

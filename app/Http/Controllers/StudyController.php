@@ -65,7 +65,7 @@ final class StudyController extends Controller
 
     public function bringIn(Request $request, StudyBundle $bundles): JsonResponse
     {
-        $request->validate(['file' => ['required', 'file', 'max:61440']], ['file.max' => 'A study file may be up to 60 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 60 MB.']); // kilobytes
+        $request->validate(['file' => ['required', 'file', 'max:'.StudyBundle::MOST_KILOBYTES]], ['file.max' => 'A study file may be up to 150 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.']);
         $file = $request->file('file');
 
         return new JsonResponse(self::shown($bundles->read($this->user($request), $file instanceof UploadedFile ? $file->getContent() : '')), 201);

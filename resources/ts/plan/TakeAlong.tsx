@@ -5,7 +5,7 @@ import { sentenceOf } from '../api/client';
 import type { Picture, Study } from '../api/types';
 import { Column, PartHead } from '../ui/Column';
 import { Button, NativeSelect, TextInput, WordButton } from '../ui/controls';
-import { useBringIn, type PictureChanges } from './queries';
+import { useBringIn, useSaveStudy, type PictureChanges } from './queries';
 
 const SHEETS = [
     ['card', 'Palette card', 'every pencil and recipe, with boxes to dab in'],
@@ -23,6 +23,7 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
         (s) => void navigate(`/plan/${s.id}`),
         (error) => setFault(sentenceOf(error)),
     );
+    const save = useSaveStudy((error) => setFault(sentenceOf(error)));
     const base = `/api/studies/${study.id}/picture`;
     const ready = picture.waiting === 0;
     return (
@@ -58,10 +59,10 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
             <PartHead>
                 <h2>The whole study</h2>
             </PartHead>
-            <p style={{ display: 'flex', gap: 18, minHeight: 44, alignItems: 'center' }}>
-                <a href={`/api/studies/${study.id}/bundle`} download>
-                    Save it as one file
-                </a>
+            <p style={{ display: 'flex', gap: 6, marginLeft: -6, minHeight: 44, alignItems: 'center' }}>
+                <WordButton isPending={save.isPending} onPress={() => save.mutate(study)}>
+                    {save.isPending ? 'Writing the file…' : 'Save it as one file'}
+                </WordButton>
                 <FileTrigger acceptedFileTypes={['.json']} onSelect={(files) => files?.[0] !== undefined && bringIn.mutate(files[0])}>
                     <WordButton isPending={bringIn.isPending}>
                         {bringIn.isPending ? 'Taking the study in…' : 'Bring a study in from its file'}

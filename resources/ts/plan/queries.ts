@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { askAnew, putAnswer } from '../api/answers';
-import { ask } from '../api/client';
+import { ask, askFile } from '../api/client';
 import type { Picture, PictureAnswers, PictureChange, PictureRamp, PictureRecipe, Study, ValueRuns } from '../api/types';
 import { newKey } from '../photo/survey/pending';
 
@@ -75,6 +75,20 @@ export const useRamp = (study: number, line: Line | null, stamp: string) =>
         enabled: line !== null,
         placeholderData: keepPreviousData,
     });
+
+/** Saves a whole study as a file; asked for here and not by a link, so that a study too large for one says so. */
+export function useSaveStudy(onFault: (error: unknown) => void) {
+    return useMutation({
+        mutationFn: async ({ id, name }: Study) => {
+            const link = document.createElement('a');
+            link.href = URL.createObjectURL(await askFile(`/api/studies/${id}/bundle`));
+            link.download = `${name}.study.json`;
+            link.click();
+            setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+        },
+        onError: onFault,
+    });
+}
 
 /** Brings a whole study in from its file. */
 export function useBringIn(onDone: (study: Study) => void, onFault: (error: unknown) => void) {
