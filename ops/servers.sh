@@ -8,7 +8,9 @@ run() { # NAME COMMAND…: in the background, in its own process group
 }
 
 alive() { # NAME
-  [ -f "$KP_VAR/run/$1.pid" ] && kill -0 "$(cat "$KP_VAR/run/$1.pid")" 2>/dev/null
+  # No command substitution: a Ctrl-C that comes while one is waited for is lost now and then, and this is asked every second.
+  local pid
+  [ -f "$KP_VAR/run/$1.pid" ] && read -r pid < "$KP_VAR/run/$1.pid" && kill -0 "$pid" 2>/dev/null
 }
 
 stop_one() { # NAME

@@ -59,7 +59,7 @@ holds "a start after a stop keeps the secrets and the data" [ "$before" = "$(cat
 holds "  and is well again" healthy
 ./start --stop >/dev/null
 
-timeout -s INT 20 ./start >/dev/null 2>&1
+timeout -k 60 -s INT 20 ./start >/dev/null 2>&1
 holds "Ctrl-C leaves no process" not_running
 
 output=$(./start --sideways 2>&1); status=$?
