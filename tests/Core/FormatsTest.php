@@ -66,7 +66,13 @@ it('reads a file in whatever letters a spreadsheet wrote it', function (string $
     $text = "number,heavy,name\n7,#204060,Øre – grå\n";
     $records = DrawerFile::records($mark.mb_convert_encoding($text, $encoding, 'UTF-8'));
     expect($records[0]->name)->toBe('Øre – grå')->and($records[0]->number)->toBe('7');
-})->with([['UTF-8', ''], ['UTF-8', "\u{FEFF}"], ['Windows-1252', ''], ['UTF-16LE', "\xFF\xFE"], ['UTF-16BE', "\xFE\xFF"]]);
+})->with([
+    'UTF-8' => ['UTF-8', ''],
+    'UTF-8 with its mark' => ['UTF-8', "\u{FEFF}"],
+    'Windows-1252' => ['Windows-1252', ''],
+    'UTF-16, low byte first' => ['UTF-16LE', "\xFF\xFE"],
+    'UTF-16, high byte first' => ['UTF-16BE', "\xFE\xFF"],
+]);
 
 it('reads what parts cells with semicolons or tabs, and decimals with a comma', function (string $separator) {
     $rows = [['number', 'heavy', 'laydown', 'name', 'length_left', 'stock'], ['7', '#204060', '0,9', 'Buoy, lit', '62,5', 'low']];
