@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\DrawingFrame;
 
 /**
@@ -63,6 +64,12 @@ final class Study extends Model
     public function frame(): DrawingFrame
     {
         return new DrawingFrame($this->photo()->width / $this->photo()->height, $this->drawing_width_mm, $this->drawing_height_mm, $this->cut_place);
+    }
+
+    /** @throws OutOfRange when the drawing, or its grid, is none that can be ruled */
+    public function checkDrawing(): void
+    {
+        $this->frame()->grid($this->grid_mm);
     }
 
     /** @return HasMany<SurveyVersion, $this> */

@@ -165,7 +165,7 @@ final class StudyBundle
         $study->fill(array_intersect_key($data['study'], array_flip(self::STUDY)))->save();
         // A paper or a drawing that can't be is refused here, not whenever the study is opened.
         PaperShelf::named($study->paper);
-        $study->frame();
+        $study->checkDrawing();
         $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
         $this->surveys->change($study, 'brought-in-'.$study->id, static fn (): array => [$survey, 'bring the study in']);
         $sheet = PlanSheet::ofArray($data['plan']);

@@ -100,24 +100,20 @@ final class RecordFields
 
     private static function laydown(string $text): float
     {
-        $figure = self::figure($text);
-
-        return $figure !== null ? OutOfRange::check('laydown', $figure, 0.1, 3) : throw UnreadableText::choice('the laydown', ['a figure from 0.1 to 3'], $text);
+        return OutOfRange::check('laydown', self::figure($text, 'the laydown', 'a figure from 0.1 to 3'), 0.1, 3);
     }
 
     private static function length(string $text): float
     {
-        $figure = self::figure($text);
-
-        return $figure !== null ? OutOfRange::check('the length left in millimetres', $figure, 0, StockNote::FULL_MM) : throw UnreadableText::choice('the length left', ['a figure in millimetres'], $text);
+        return OutOfRange::check('the length left in millimetres', self::figure($text, 'the length left', 'a figure in millimetres'), 0, StockNote::FULL_MM);
     }
 
-    /** A figure, with a point or a comma before its decimals; nothing where it is none. */
-    private static function figure(string $text): ?float
+    /** A figure, with a point or a comma before its decimals. */
+    private static function figure(string $text, string $what, string $wanted): float
     {
-        $text = str_replace(',', '.', $text);
+        $figure = str_replace(',', '.', $text);
 
-        return is_numeric($text) ? (float) $text : null;
+        return is_numeric($figure) ? (float) $figure : throw UnreadableText::choice($what, [$wanted], $text);
     }
 
     private static function yesNo(string $column, string $text): bool

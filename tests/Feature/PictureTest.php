@@ -279,6 +279,7 @@ it('carries a study of several photos elsewhere: which the colours follow, spots
         [...$bundle, 'photos' => []],
         [...$bundle, 'study' => [...$bundle['study'], 'paper' => 'vellum of the moon']],
         [...$bundle, 'study' => [...$bundle['study'], 'drawing_width_mm' => -4]],
+        [...$bundle, 'study' => [...$bundle['study'], 'grid_mm' => 900]],
         [...$bundle, 'study' => [...$bundle['study'], 'name' => str_repeat('long ', 200)]],
         [...$bundle, 'photos' => [$bundle['photos'][0], [...$bundle['photos'][1], 'data' => base64_encode('no photo')]]],
         [...$bundle, 'spots' => [['name' => 'hull']]],

@@ -1,39 +1,13 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import type { ReactNode } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { PencilPortrait, Stock, TrayPencil } from '../../resources/ts/api/types';
+import type { PencilPortrait } from '../../resources/ts/api/types';
 import { isMeant, likeliest, neighbourOf, spread } from '../../resources/ts/drawer/drawerState';
 import { PencilView } from '../../resources/ts/drawer/PencilView';
 import { TrayView } from '../../resources/ts/drawer/TrayView';
-import { pass, spot } from './examples';
+import { wrapper } from './application';
+import { pass, trayPencil as pencil } from './examples';
 
 afterEach(cleanup);
-
-const wrapper = ({ children }: { children: ReactNode }) => <QueryClientProvider client={new QueryClient()}>{children}</QueryClientProvider>;
-
-const stock: Stock = {
-    state: 'owned',
-    owned: true,
-    lengthLeft: null,
-    discontinued: false,
-    formerly: [],
-    notes: '',
-    words: 'owned',
-};
-
-const pencil = (number: string, name: string, noted: Partial<Stock> = {}): TrayPencil => ({
-    stock: { ...stock, ...noted },
-    id: `Slipway/${number}`,
-    line: 'Slipway',
-    number,
-    name,
-    binder: 'oil',
-    assumed: [],
-    reading: { ...spot, family: 'green, leaning yellow' },
-    strata: [],
-    lightStrata: [],
-});
 
 describe('finding a pencil', () => {
     it('takes a number from its beginning, and any part of a name, a line or a family', () => {

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { ChartPencil, DrawerImport, LineTable, MixingChart, Tray } from '../../resources/ts/api/types';
+import type { DrawerImport, LineTable, MixingChart, Tray } from '../../resources/ts/api/types';
 import { BalanceView, DrawerFacts } from '../../resources/ts/drawer/BalanceView';
 import { beginsSearch, rememberedMix, rememberedShown, rememberedTray, shownKey, shownOf } from '../../resources/ts/drawer/drawerState';
 import { FamilyRing } from '../../resources/ts/drawer/FamilyRing';
@@ -9,21 +9,9 @@ import { ImportPart } from '../../resources/ts/drawer/ImportPart';
 import { LinesView } from '../../resources/ts/drawer/LinesView';
 import { MixView } from '../../resources/ts/drawer/MixView';
 import { application, wrapper } from './application';
-import { study } from './examples';
+import { chartPencil as pencil, study } from './examples';
 
 const app = application();
-
-const pencil = (number: string, owned = true): ChartPencil => ({
-    id: `Slipway/${number}`,
-    line: 'Slipway',
-    number,
-    name: `Pencil ${number}`,
-    binder: 'oil',
-    assumed: [],
-    owned,
-    strata: [],
-    words: 'value 5 of 9',
-});
 
 describe('finding by typing anywhere', () => {
     const key = (target: Element, value: string, more: KeyboardEventInit = {}) => {

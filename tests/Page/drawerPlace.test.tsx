@@ -4,22 +4,9 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Tray, TrayPencil } from '../../resources/ts/api/types';
 import { DrawerPlace } from '../../resources/ts/drawer/DrawerPlace';
 import { application, wrapper } from './application';
-import { spot, study } from './examples';
+import { study, trayPencil as pencil } from './examples';
 
 const app = application();
-
-const pencil = (number: string, name: string): TrayPencil => ({
-    id: `Slipway/${number}`,
-    line: 'Slipway',
-    number,
-    name,
-    binder: 'oil',
-    assumed: [],
-    stock: { state: 'owned', owned: true, lengthLeft: null, discontinued: false, formerly: [], notes: '', words: 'owned' },
-    reading: spot,
-    strata: [],
-    lightStrata: [],
-});
 
 const tray = (pencils: TrayPencil[], more: Partial<Tray> = {}): Tray => ({
     order: 'gradual',

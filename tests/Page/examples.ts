@@ -1,4 +1,5 @@
 import type {
+    ChartPencil,
     Entry,
     Pass,
     Photo,
@@ -9,8 +10,10 @@ import type {
     Plan,
     Recipe,
     Spot,
+    Stock,
     Study,
     Survey,
+    TrayPencil,
     Zone,
     Zones,
 } from '../../resources/ts/api/types';
@@ -165,19 +168,36 @@ export const zoneOfPlan = (number: number, name: string, targets: PictureTarget[
     targets,
 });
 
-export const pencilOfPlan = (number: string, more: Partial<PicturePencil> = {}): PicturePencil => ({
+export const chartPencil = (number: string, owned = true): ChartPencil => ({
     id: `Slipway/${number}`,
     line: 'Slipway',
     number,
     name: `Pencil ${number}`,
     binder: 'oil',
     assumed: [],
-    owned: true,
+    owned,
     strata: [],
     words: 'value 5 of 9',
+});
+
+export const pencilOfPlan = (number: string, more: Partial<PicturePencil> = {}): PicturePencil => ({
+    ...chartPencil(number),
     zones: [3],
     part: null,
     ...more,
+});
+
+export const trayPencil = (number: string, name: string, noted: Partial<Stock> = {}): TrayPencil => ({
+    id: `Slipway/${number}`,
+    line: 'Slipway',
+    number,
+    name,
+    binder: 'oil',
+    assumed: [],
+    stock: { state: 'owned', owned: true, lengthLeft: null, discontinued: false, formerly: [], notes: '', words: 'owned', ...noted },
+    reading: { ...spot, family: 'green, leaning yellow' },
+    strata: [],
+    lightStrata: [],
 });
 
 export const picture = (more: Partial<Picture> = {}): Picture => ({

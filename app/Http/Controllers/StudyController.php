@@ -48,8 +48,7 @@ final class StudyController extends Controller
         Gate::authorize('own', $study);
         DB::transaction(static function () use ($request, $study): void {
             $study->fill($request->columns())->save();
-            // The core says what is wrong with a drawing and its grid.
-            $study->refresh()->frame()->grid($study->grid_mm);
+            $study->refresh()->checkDrawing();
         });
 
         return new JsonResponse(self::shown($study));
