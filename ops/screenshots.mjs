@@ -94,12 +94,12 @@ for (const [what, name] of [
     ['Zones', 'zones'],
     ['Palette', 'palette'],
     ['Way of working', 'school'],
+    ['Take along', 'along'],
 ]) {
     await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
     await desk.waitForTimeout(4000);
     await desk.screenshot({ path: `${folder}plan-${name}.png` });
 }
-await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Take along').click();
 const zoneSheet = await desk.request.get(address + (await desk.getByRole('link', { name: 'Zone sheets' }).getAttribute('href')));
 writeFileSync('/tmp/zone-sheet.pdf', await zoneSheet.body());
 execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '/tmp/zone-sheet.pdf', `${folder}zone-sheet`]);

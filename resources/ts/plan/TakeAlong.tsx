@@ -69,7 +69,9 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
                     </WordButton>
                 </FileTrigger>
             </p>
-            <p role="alert">{fault}</p>
+            <p role="alert" style={{ padding: fault === '' ? 0 : '8px 0' }}>
+                {fault}
+            </p>
             <PartHead>
                 <h2>Versions</h2>
             </PartHead>
