@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\CsrfByHeader;
+use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\PlainText;
+use App\Http\Middleware\SaysWhatWasMade;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SignInLocalVisitor;
 use App\Http\ProblemDetails;
@@ -21,8 +24,9 @@ return Application::configure(basePath: dirname(__DIR__))
         commands: __DIR__.'/../routes/console.php',
     )
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->prepend([KnownHost::class, PlainText::class]);
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [SignInLocalVisitor::class], replace: [ValidateCsrfToken::class => CsrfByHeader::class]);
+        $middleware->web(append: [SignInLocalVisitor::class, SaysWhatWasMade::class], replace: [ValidateCsrfToken::class => CsrfByHeader::class]);
         // Before anything asks who is signed in.
         $middleware->prependToPriorityList(AuthenticatesRequests::class, SignInLocalVisitor::class);
         $middleware->redirectGuestsTo('/sign-in');

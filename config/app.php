@@ -12,6 +12,9 @@ return [
     'cipher' => 'AES-256-CBC',
     'key' => env('APP_KEY'),
 
+    // The one name, beside the loopback's, under which this is reached, as through a proxy; then nobody is signed in without a password.
+    'host' => env('APP_HOST') ?: null,
+
     // The local visitor works in the demo account without signing in; only ever on loopback.
     'demo' => (bool) env('APP_DEMO', false),
     'demo_email' => 'demo@knotty-prism.invalid',

@@ -16,6 +16,8 @@ return [
             'collation' => 'utf8mb4_unicode_ci',
             'prefix' => '',
             'strict' => true,
+            // What is read after a lock was waited for is what is there then.
+            'isolation_level' => 'READ COMMITTED',
             'engine' => 'InnoDB',
         ],
     ],

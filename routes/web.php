@@ -17,6 +17,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;
 use App\Http\Controllers\StudyController;
 use App\Http\Controllers\SurveyController;
+use App\Http\Middleware\TakesTurns;
 use Illuminate\Support\Facades\Route;
 use KnottyPrism\Core\Formats\DrawerExport;
 
@@ -55,7 +56,7 @@ Route::middleware('auth')->group(function (): void {
             Route::get('/drawer/chart.pdf', [DrawerChartController::class, 'chartSheet']);
             Route::get('/drawer/map.pdf', [DrawerChartController::class, 'map']);
             Route::get('/studies/{study}/purchases', [DrawerChartController::class, 'purchases']);
-            Route::post('/drawer/imports', [DrawerImportController::class, 'store']);
+            Route::post('/drawer/imports', [DrawerImportController::class, 'store'])->middleware(TakesTurns::class);
         });
         Route::get('/drawer/imports/{import}', [DrawerImportController::class, 'show']);
         Route::patch('/drawer/imports/{import}', [DrawerImportController::class, 'choose']);
@@ -63,16 +64,17 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/drawer/imports/{import}', [DrawerImportController::class, 'cancel']);
 
         Route::get('/studies', [StudyController::class, 'index']);
-        Route::post('/studies', [StudyController::class, 'store'])->middleware('throttle:heavy');
-        Route::post('/studies/bundle', [StudyController::class, 'bringIn'])->middleware('throttle:heavy');
+        Route::post('/studies', [StudyController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
+        Route::post('/studies/bundle', [StudyController::class, 'bringIn'])->middleware(['throttle:heavy', TakesTurns::class]);
         Route::get('/studies/{study}/bundle', [StudyController::class, 'bundle'])->middleware('throttle:heavy');
         Route::get('/studies/{study}', [StudyController::class, 'show']);
         Route::patch('/studies/{study}', [StudyController::class, 'update']);
+        Route::delete('/studies/{study}', [StudyController::class, 'destroy'])->whereNumber('study');
         Route::get('/studies/{study}/photo', [PhotoController::class, 'plain']);
-        Route::post('/studies/{study}/photos', [PhotoController::class, 'store'])->middleware('throttle:heavy');
+        Route::post('/studies/{study}/photos', [PhotoController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
         Route::scopeBindings()->prefix('/studies/{study}/photos/{photo}')->group(function (): void {
             Route::patch('/', [PhotoController::class, 'update']);
-            Route::delete('/', [PhotoController::class, 'destroy']);
+            Route::delete('/', [PhotoController::class, 'destroy'])->whereNumber('photo');
             Route::get('/look', [PhotoController::class, 'look']);
             Route::get('/values', [PhotoController::class, 'values']);
         });
@@ -106,7 +108,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/studies/{study}/plan', [PlanController::class, 'store']);
         Route::post('/studies/{study}/plan/undo', [PlanController::class, 'undo']);
         Route::patch('/studies/{study}/plan/{entry}', [PlanController::class, 'update'])->scopeBindings();
-        Route::delete('/studies/{study}/plan/{entry}', [PlanController::class, 'destroy'])->scopeBindings();
+        Route::delete('/studies/{study}/plan/{entry}', [PlanController::class, 'destroy'])->whereNumber('entry');
         Route::get('/studies/{study}/palette-card', PaletteCardController::class);
     });
 });

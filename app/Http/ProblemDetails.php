@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Edits\ChangedElsewhere;
+use App\Photos\FullDisk;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\PostTooLargeException;
+use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
@@ -14,13 +18,19 @@ use Illuminate\Validation\ValidationException;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 /** Every refusal leaves as problem details (RFC 9457), made in this one place: a plain sentence that names the cure. */
 final class ProblemDetails
 {
+    private const FULL = 'The disk of this machine is full, so nothing can be kept there. Make room; what waits on this device is then sent by itself.';
+
+    /** MariaDB: 1205 lock wait timeout, 1213 deadlock, 1040 too many connections, 1053 shutting down, 2002, 2006 and 2013 no server. */
+    private const PASSING = [1205, 1213, 1040, 1053, 2002, 2006, 2013];
+
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([CoreError::class]);
+        $exceptions->dontReport([CoreError::class, ChangedElsewhere::class]);
         $exceptions->render(function (\Throwable $error, Request $request): ?JsonResponse {
             return $request->is('api/*') || $request->expectsJson() ? self::of($error) : null;
         });
@@ -31,26 +41,39 @@ final class ProblemDetails
         return match (true) {
             $error instanceof ValidationException => self::answer(422, 'Something in the form is not right', (string) collect($error->errors())->flatten()->first(), ['errors' => $error->errors()]),
             $error instanceof BadFile => self::answer(422, 'The file can not be used', $error->getMessage(), ['problems' => $error->problems]),
+            $error instanceof ChangedElsewhere => self::answer(409, 'Changed elsewhere meanwhile', $error->getMessage()),
             $error instanceof CoreError => self::answer(422, 'That is outside what the model knows', $error->getMessage()),
             $error instanceof AuthenticationException => self::answer(401, 'Not signed in', 'Sign in and try again; nothing is lost.'),
             $error instanceof TokenMismatchException => self::answer(419, 'The page is out of date', 'Reload the page and try again; nothing is lost.'),
             $error instanceof PostTooLargeException => self::answer(413, 'The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'),
-            $error instanceof HttpExceptionInterface => self::ofStatus($error->getStatusCode()),
+            $error instanceof CannotBeShown => self::answer(422, 'This can not be shown', $error->getMessage(), ['type' => CannotBeShown::TYPE]),
+            $error instanceof HttpExceptionInterface => self::ofStatus($error),
+            FullDisk::isSaidBy($error) => self::answer(507, 'The disk is full', self::FULL),
+            $error instanceof QueryException && self::isPassing($error) => self::answer(503, 'Busy just now', 'Others are changing the same; it is tried again by itself.'),
             default => self::answer(500, 'Something went wrong here', 'It has been written to the log. Try again; what you made before is safe.'),
         };
     }
 
-    private static function ofStatus(int $status): JsonResponse
+    /** Whether the same would be taken a moment later: the database waited too long for somebody else, or is not there just now. */
+    private static function isPassing(QueryException $error): bool
     {
+        return in_array($error->errorInfo[1] ?? $error->getCode(), self::PASSING, true);
+    }
+
+    private static function ofStatus(HttpExceptionInterface $error): JsonResponse
+    {
+        $status = $error->getStatusCode();
         [$title, $detail] = match ($status) {
             403, 404 => ['Not found', 'There is nothing here under this address, or it is not yours.'],
+            400 => ['The request can not be read', $error->getMessage() ?: 'Reload the page and try again.'],
             413 => ['The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'],
             419 => ['The page is out of date', 'Reload the page and try again; nothing is lost.'],
-            429 => ['Too many tries', 'Wait a minute and try again.'],
+            421 => ['This address does not lead here', 'Open the address that ./start prints, or set APP_HOST to the name under which this is reached.'],
+            429 => ['Too many at once', $error instanceof TooManyRequestsHttpException && $error->getMessage() !== '' && ! $error instanceof ThrottleRequestsException ? $error->getMessage() : 'Wait a minute and try again.'],
             default => ['The request failed', 'Reload the page and try again.'],
         };
 
-        return self::answer($status, $title, $detail);
+        return self::answer($status, $title, $detail)->withHeaders($error->getHeaders());
     }
 
     /** @param  array<string, mixed>  $more */

@@ -26,6 +26,16 @@ final class PlanChange extends Model
 
     protected $fillable = ['plan_entry_id', 'kind', 'name_before'];
 
+    /** What was done, for a sentence. */
+    public function words(): string
+    {
+        return match ($this->kind) {
+            self::ADDED => "the recipe for “{$this->entry->name}” was kept",
+            self::REMOVED => "the recipe for “{$this->entry->name}” was removed",
+            default => "the recipe for “{$this->entry->name}” was renamed",
+        };
+    }
+
     /**
      * The entry, removed or not.
      *

@@ -11,10 +11,8 @@ namespace App\Photos;
 final class CutOff
 {
     /** @param  string  $kind as the decoder names it */
-    public static function isCutOff(string $kind, string $path): bool
+    public static function isCutOff(string $kind, string $bytes): bool
     {
-        $bytes = (string) file_get_contents($path);
-
         return match ($kind) {
             'PNG' => ! str_contains(substr($bytes, -4096), 'IEND'),
             // The end mark must follow the last scan; one before it belongs to a thumbnail.

@@ -39,10 +39,28 @@ final class PhotoIntake
     /** @throws BadFile saying what is wrong and what to do */
     public function take(string $path): WorkingCopy
     {
-        $isHeic = $this->lookAtHead($path);
+        $kind = $this->lookAtHead($path);
+        $plain = $kind === 'PNG' ? PngChunks::plain($path) : $path;
         try {
+            return $this->decoded($kind, $plain);
+        } finally {
+            if ($plain !== $path) {
+                unlink($plain);
+            }
+        }
+    }
+
+    private function decoded(string $kind, string $path): WorkingCopy
+    {
+        try {
+            $first = new Imagick;
+            // One picture of a file that may hold thousands, read as what its first bytes say and as nothing else.
+            $first->readImage(strtolower($kind).":{$path}[0]");
             // What decodes HEIC turns the picture upright itself.
-            $image = ImageManager::withDriver(Driver::class, autoOrientation: ! $isHeic)->read($path);
+            $image = ImageManager::withDriver(Driver::class, autoOrientation: $kind !== 'HEIC')->read($first);
+            if (min($image->width(), $image->height()) < 1) {
+                throw self::damaged();
+            }
             $image->scaleDown(self::WORKING_SIDE, self::WORKING_SIDE);
             $image->blendTransparency('ffffff');
             $native = $image->core()->native();
@@ -56,7 +74,7 @@ final class PhotoIntake
             $pixels = $native->exportImagePixels(0, 0, $image->width(), $image->height(), 'RGB', Imagick::PIXEL_CHAR);
             $jpeg = (string) $image->toJpeg(self::JPEG_QUALITY, strip: true);
         } catch (RuntimeException|ImagickException $error) {
-            throw BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
+            throw self::damaged();
         }
 
         return new WorkingCopy($image->width(), $image->height(), $jpeg, self::packed($pixels));
@@ -79,8 +97,8 @@ final class PhotoIntake
         $image->transformImageColorspace(Imagick::COLORSPACE_SRGB);
     }
 
-    /** @return bool whether it is HEIC */
-    private function lookAtHead(string $path): bool
+    /** @return string the kind, as the decoder names it */
+    private function lookAtHead(string $path): string
     {
         if (! is_file($path) || filesize($path) === 0) {
             throw BadFile::because('The file is empty (0 bytes); copy it from the camera or phone again.');
@@ -94,11 +112,11 @@ final class PhotoIntake
         if (min($width, $height) < self::LEAST_SIDE) {
             throw BadFile::because(sprintf('The picture measures only %d × %d pixels; at least 64 on each side are needed.', $width, $height));
         }
-        if (CutOff::isCutOff($kind, $path)) {
+        if (CutOff::isCutOff($kind, (string) file_get_contents($path))) {
             throw BadFile::because('The picture is damaged: the file stops before its end. Copy or export it again from where it came.');
         }
 
-        return $kind === 'HEIC';
+        return $kind;
     }
 
     /** @return array{string, int, int} kind, width, height */
@@ -130,10 +148,15 @@ final class PhotoIntake
             $image = new Imagick;
             $image->pingImage("heic:$path");
         } catch (ImagickException) {
-            throw BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
+            throw self::damaged();
         }
 
         return ['HEIC', $image->getImageWidth(), $image->getImageHeight()];
+    }
+
+    private static function damaged(): BadFile
+    {
+        return BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
     }
 
     /** @param  list<int>  $pixels */

@@ -7,13 +7,15 @@ namespace App\Photos;
 use App\Models\Photo;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Photo\NeutralBalance;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\PixelWindow;
 
 /**
  * Keeps photos outside the web root, under keys that nobody can guess: the original, the working copy, its pixels, and smaller
- * copies for looking and for zones, which are made when first asked for.
+ * copies for looking and for zones, which are made when first asked for. Only the original is irreplaceable: whatever else is missing
+ * or of the wrong length is made anew from it.
  */
 final class PhotoStore
 {
@@ -22,13 +24,28 @@ final class PhotoStore
 
     public const GRID_SIDE = 240;
 
+    public const FOLDER = 'photos';
+
+    private readonly WholeFiles $files;
+
+    public function __construct(private readonly PhotoIntake $intake)
+    {
+        $this->files = new WholeFiles(Storage::disk());
+    }
+
+    /** @throws \Throwable when the disk does not take them all; nothing of them is left then */
     public function keep(string $originalPath, WorkingCopy $copy): string
     {
-        $key = 'photos/'.Str::random(40);
+        $key = self::FOLDER.'/'.Str::random(40);
         $original = fopen($originalPath, 'r');
-        Storage::writeStream("$key/original", is_resource($original) ? $original : throw new \RuntimeException('The uploaded file vanished.'));
-        Storage::put("$key/working.jpg", $copy->jpeg);
-        Storage::put("$key/working.rgb", $copy->pixels);
+        try {
+            $this->files->put("$key/original", is_resource($original) ? $original : throw new \RuntimeException('The uploaded file vanished.'));
+            $this->keepCopy($key, $copy);
+        } catch (\Throwable $error) {
+            $this->forget($key);
+
+            throw $error;
+        }
 
         return $key;
     }
@@ -40,7 +57,25 @@ final class PhotoStore
 
     public function jpeg(Photo $photo): string
     {
-        return (string) Storage::get($photo->storage_key.'/working.jpg');
+        $path = "$photo->storage_key/working.jpg";
+        $jpeg = Storage::exists($path) ? (string) Storage::get($path) : '';
+        if ($jpeg !== '' && ! CutOff::isCutOff('JPEG', $jpeg)) {
+            return $jpeg;
+        }
+        $this->makeAnew($photo);
+
+        return (string) Storage::get($path);
+    }
+
+    /** The file as it came. */
+    public function original(Photo $photo): string
+    {
+        return (string) Storage::get("$photo->storage_key/original");
+    }
+
+    public function originalBytes(Photo $photo): int
+    {
+        return Storage::size("$photo->storage_key/original");
     }
 
     /** The whole photo at screen size. */
@@ -63,7 +98,7 @@ final class PhotoStore
     /** Only the rows that the window needs are read, so a spot costs the same on any photo. */
     public function window(Photo $photo, int $left, int $top, int $width, int $height): PixelWindow
     {
-        $stream = Storage::readStream($photo->storage_key.'/working.rgb');
+        $stream = Storage::readStream($this->pixels($photo));
         if (! is_resource($stream)) {
             throw new \RuntimeException('The photo is missing from the storage.');
         }
@@ -81,12 +116,49 @@ final class PhotoStore
     {
         $path = "$photo->storage_key/side-$side.rgb";
         [$width, $height] = Raster::within($photo->width, $photo->height, $side);
-        if (Storage::exists($path)) {
+        if (self::isWhole($path, 3 * $width * $height)) {
             return new Raster($width, $height, (string) Storage::get($path));
         }
-        $small = Raster::scaled(new WorkingCopy($photo->width, $photo->height, '', (string) Storage::get($photo->storage_key.'/working.rgb')), $side);
-        Storage::put($path, $small->pixels);
+        $small = Raster::scaled(new WorkingCopy($photo->width, $photo->height, '', (string) Storage::get($this->pixels($photo))), $side);
+        // Found without it, it is only found more slowly: a full disk is no reason not to look.
+        rescue(fn () => $this->files->put($path, $small->pixels));
 
         return $small;
+    }
+
+    /** @return string path of the working copy's pixels, all of which are there */
+    private function pixels(Photo $photo): string
+    {
+        $path = "$photo->storage_key/working.rgb";
+        if (! self::isWhole($path, 3 * $photo->width * $photo->height)) {
+            $this->makeAnew($photo);
+        }
+
+        return $path;
+    }
+
+    private static function isWhole(string $path, int $bytes): bool
+    {
+        return Storage::exists($path) && Storage::size($path) === $bytes;
+    }
+
+    private function makeAnew(Photo $photo): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'kp');
+        try {
+            file_put_contents($path, Storage::exists("$photo->storage_key/original") ? $this->original($photo) : '');
+            $copy = $this->intake->take($path);
+        } catch (BadFile $bad) {
+            throw BadFile::because("The file of the photo \"$photo->name\" is damaged on this machine's disk; bring the photo in again and let the colours follow it.");
+        } finally {
+            unlink($path);
+        }
+        $this->keepCopy($photo->storage_key, $copy);
+    }
+
+    private function keepCopy(string $key, WorkingCopy $copy): void
+    {
+        $this->files->put("$key/working.jpg", $copy->jpeg);
+        $this->files->put("$key/working.rgb", $copy->pixels);
     }
 }

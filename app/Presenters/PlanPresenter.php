@@ -8,6 +8,7 @@ use App\Models\PlanEntry;
 use App\Models\Study;
 use App\Models\User;
 use App\Services\DrawerKeeper;
+use App\Services\PlanDesk;
 use Illuminate\Database\Eloquent\Collection;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\CoreError;
@@ -19,7 +20,7 @@ use KnottyPrism\Core\Planning\RecipeLabel;
 /** A study's plan with every recipe predicted anew from its stack, light to dark as a palette strip is read. */
 final class PlanPresenter
 {
-    public function __construct(private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly PlanDesk $desk)
     {
     }
 
@@ -27,10 +28,12 @@ final class PlanPresenter
     public function plan(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
+        $latest = $this->desk->latest($study);
 
         return [
             'entries' => self::lightToDark($study)->map(fn (PlanEntry $entry): array => $this->entry($entry, $shelf))->all(),
-            'canUndo' => $study->changes()->exists(),
+            'stamp' => $latest->id ?? 0,
+            'undoWords' => $latest?->words(),
         ];
     }
 
@@ -72,7 +75,7 @@ final class PlanPresenter
     private static function predicted(PlanEntry $entry, Drawer $shelf): ?Recipe
     {
         try {
-            return Recipe::of(RecipeLabel::from($entry->label), $entry->target(), StackText::read($entry->stack, $shelf), PaperShelf::named($entry->paper));
+            return Recipe::of(RecipeLabel::tryFrom($entry->label) ?? RecipeLabel::Closest, $entry->target(), StackText::read($entry->stack, $shelf), PaperShelf::named($entry->paper));
         } catch (CoreError) {
             return null;
         }

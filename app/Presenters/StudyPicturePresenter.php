@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
+use App\Cache\Computed;
 use App\Models\PictureRun;
 use App\Models\PictureVersion;
 use App\Models\Study;
@@ -12,7 +13,6 @@ use App\Services\DrawerKeeper;
 use App\Services\PictureDesk;
 use App\Services\PictureGround;
 use App\Services\SurveyDesk;
-use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Pencil;
 use KnottyPrism\Core\Medium\Stack;
@@ -50,7 +50,7 @@ final class StudyPicturePresenter
         $common = [
             'run' => self::run(PictureRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
             'settings' => $this->settings($study), 'choices' => School::CHOICES, 'hues' => Recolour::CHOICES,
-            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->picture_number,
+            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->picture_number, 'stamp' => $this->desk->versions->current($study)->id ?? 0,
         ];
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';
@@ -142,7 +142,7 @@ final class StudyPicturePresenter
         $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->name, $label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
-        return Cache::store('looks')->remember($key, self::KEPT_SECONDS, fn (): array => [...RecipePresenter::recipe($this->recipe($ground, $wish, $stack, $label)), 'reasons' => Reasons::for($stack, $wish->fitted, $ground->paper)]);
+        return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [...RecipePresenter::recipe($this->recipe($ground, $wish, $stack, $label)), 'reasons' => Reasons::for($stack, $wish->fitted, $ground->paper)]);
     }
 
     private function recipe(PictureGround $ground, Wish $wish, Stack $stack, string $label): Recipe
@@ -255,7 +255,7 @@ final class StudyPicturePresenter
         $key = 'zone-cautions/'.md5(json_encode([self::VERSION, md5($ground->zones->labels), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->name, PictureDesk::stackTexts($planned)], JSON_THROW_ON_ERROR));
 
         /** @var list<array<string, mixed>> */
-        return Cache::store('looks')->remember($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
+        return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
             $map = self::map($ground);
             $numbers = array_keys($ground->readings);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
+use App\Cache\Computed;
 use App\Models\Photo;
 use App\Models\Study;
 use App\Models\User;
@@ -11,7 +12,6 @@ use App\Photos\PhotoStore;
 use App\Services\DrawerKeeper;
 use App\Services\SpotDesk;
 use App\Services\SurveyDesk;
-use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Contrast;
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Colour\Lab;
@@ -76,7 +76,7 @@ final class SurveyPresenter
         $key = implode('/', ['comparison', self::VERSION, $study->id, $this->desk->stamp($study), $one->storage_key, $other->storage_key, md5($one->name)]);
 
         /** @var array<string, mixed> */
-        return Cache::store('looks')->remember($key, 24 * 3600, fn (): array => $this->compared($study, $one, $other));
+        return Computed::kept($key, 24 * 3600, fn (): array => $this->compared($study, $one, $other));
     }
 
     /** @return array<string, mixed> */
@@ -129,7 +129,7 @@ final class SurveyPresenter
         $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $this->desk->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($study->paper)]);
 
         /** @var list<array<string, mixed>> */
-        return Cache::store('looks')->remember($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {
+        return Computed::kept($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {
             $planner = $this->planner($user, $study);
             $shown = [];
             foreach ($survey->spots as $spot) {

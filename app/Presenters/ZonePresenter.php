@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
+use App\Cache\Computed;
 use App\Models\Photo;
 use App\Photos\PhotoStore;
-use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Photo\PixelGrid;
@@ -36,7 +36,7 @@ final class ZonePresenter
         $key = md5(serialize(['zones', self::VERSION, $sheet, $survey->whites, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]));
 
         /** @var array<string, mixed> */
-        return Cache::store('looks')->remember($key, self::KEPT_SECONDS, fn (): array => $this->read($sheet, $survey, $photo));
+        return Computed::kept($key, self::KEPT_SECONDS, fn (): array => $this->read($sheet, $survey, $photo));
     }
 
     /** @return array<int, ZoneReading> by zone number, the largest first */
@@ -102,7 +102,7 @@ final class ZonePresenter
         $key = md5(serialize(['zone', self::VERSION, $photo->storage_key, $survey->neutrals[$photo->id] ?? null, $pixels, $note, md5($whites)]));
 
         /** @var ZoneReading */
-        return Cache::store('looks')->remember($key, self::KEPT_SECONDS, static fn (): ZoneReading => ZoneReading::of($grid, $pixels, $note, $whites));
+        return Computed::kept($key, self::KEPT_SECONDS, static fn (): ZoneReading => ZoneReading::of($grid, $pixels, $note, $whites));
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Photos\Sweep;
+use App\Services\ImportDesk;
 use App\Services\KeptAtlases;
 use App\Services\PictureRunner;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -24,6 +26,8 @@ final class AppServiceProvider extends ServiceProvider
 
     public const WORKER_SEEN_FOR_SECONDS = 120;
 
+    private const TIDIES_EVERY_SECONDS = 6 * 3600;
+
     public function register(): void
     {
         $this->app->singleton(AtlasShelf::class, static fn (): AtlasShelf => new KeptAtlases(Cache::store('atlases')));
@@ -35,12 +39,18 @@ final class AppServiceProvider extends ServiceProvider
         Password::defaults(Password::min(10));
         $this->limitRates();
         $isFirst = true;
-        Event::listen(Looping::class, static function () use (&$isFirst): void {
-            Cache::put(self::WORKER_SEEN, time(), self::WORKER_SEEN_FOR_SECONDS);
+        $tidiedAt = 0;
+        Event::listen(Looping::class, static function () use (&$isFirst, &$tidiedAt): void {
+            rescue(static fn (): bool => Cache::put(self::WORKER_SEEN, time(), self::WORKER_SEEN_FOR_SECONDS));
             if ($isFirst) {
                 // A worker that was killed left its plans half done; the queue itself would wait for them much longer.
                 $isFirst = false;
                 app(PictureRunner::class)->resume();
+            }
+            if (time() - $tidiedAt > self::TIDIES_EVERY_SECONDS) {
+                $tidiedAt = time();
+                rescue(Sweep::now(...));
+                rescue(static fn () => app(ImportDesk::class)->forgetUntaken());
             }
         });
     }
@@ -49,7 +59,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         // By account and address together, and a wider net by address alone.
         RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(6)->by(mb_strtolower((string) $request->string('email')).'|'.$request->ip()),
+            Limit::perMinute(6)->by((is_string($request->input('email')) ? mb_strtolower(mb_substr($request->input('email'), 0, 255)) : '').'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),
         ]);
         RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));

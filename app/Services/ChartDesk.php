@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Cache\Computed;
 use App\Models\Study;
 use App\Models\User;
 use App\Presenters\ChartPresenter;
 use App\Presenters\Figures;
 use App\Presenters\RecipePresenter;
 use App\Presenters\StudyPicturePresenter;
-use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalents;
@@ -137,6 +137,6 @@ final class ChartDesk
     private function kept(string $what, User $user, \Closure $work): array
     {
         /** @var array<string, mixed> */
-        return Cache::store('looks')->remember(implode('/', ['chart', self::VERSION, md5($what), $this->drawers->fingerprint($user, owned: false)]), self::KEPT_SECONDS, $work);
+        return Computed::kept(implode('/', ['chart', self::VERSION, md5($what), $this->drawers->fingerprint($user, owned: false)]), self::KEPT_SECONDS, $work);
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Cache\Computed;
 use App\Models\User;
 use App\Presenters\ChartPresenter;
 use App\Presenters\DrawerPresenter;
 use App\Presenters\RecipePresenter;
-use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
@@ -66,7 +66,7 @@ final class DrawerDesk
         $notes = $this->drawers->stock($user);
         $wish = $wanted ? array_keys(array_filter($notes, static fn (StockNote $n): bool => $n->state === Stock::Wanted)) : null;
         /** @var array<string, mixed> $tray */
-        $tray = Cache::store('looks')->remember($this->key('tray', $user, $order, $line ?? '*owned', json_encode($wish, JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, function () use ($user, $order, $line, $wish): array {
+        $tray = Computed::kept($this->key('tray', $user, $order, $line ?? '*owned', json_encode($wish, JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, function () use ($user, $order, $line, $wish): array {
             $from = $line === null && $wish === null ? $this->drawers->drawerOf($user)->pencils : array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => $wish === null ? $p->record->line === $line : in_array($p->id(), $wish, true));
             $laid = DrawerOrder::of(array_slice(array_values(array_filter($from, static fn (Pencil $p): bool => ! $p->isBlender())), 0, self::MOST_LAID), $order);
             $drawer = DrawerPresenter::drawer($laid, new Balance($laid->portraits));
@@ -96,7 +96,7 @@ final class DrawerDesk
         $pencil = $shelf->pencil($id);
 
         /** @var array<string, mixed> $shown */
-        $shown = Cache::store('looks')->remember($this->key('pencil', $user, $pencil->id(), $paper), self::KEPT_SECONDS, function () use ($shelf, $pencil, $paper): array {
+        $shown = Computed::kept($this->key('pencil', $user, $pencil->id(), $paper), self::KEPT_SECONDS, function () use ($shelf, $pencil, $paper): array {
             $on = PaperShelf::named($paper);
             $portrait = new Portrait($pencil);
             $others = array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->isBlender() && $p->id() !== $pencil->id()));

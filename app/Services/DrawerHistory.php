@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Edits\ChangedElsewhere;
 use App\Models\DrawerChange;
 use App\Models\PencilRow;
 use App\Models\PencilUse;
@@ -20,7 +21,16 @@ final class DrawerHistory
     private const CHUNK = 250;
 
     /**
-     * Does a change of some pencils and notes how they were. To be called within a transaction.
+     * Keeps everybody else from changing a drawer until the transaction ends: what a change finds there, and notes for undo, is what
+     * it changes.
+     */
+    public function lock(User $user): void
+    {
+        User::query()->whereKey($user->id)->lockForUpdate()->value('id');
+    }
+
+    /**
+     * Does a change of some pencils and notes how they were. To be called within a transaction that has locked the drawer.
      *
      * @param  list<PencilRow>  $touched  as they are now
      * @param  \Closure(): list<int>  $change  gives the ids of uses noted with it
@@ -37,19 +47,23 @@ final class DrawerHistory
         DrawerChange::query()->whereIn('id', $old)->delete();
     }
 
-    /** What would be undone next, in words. */
-    public function next(User $user): ?string
+    /** What would be undone next; without what it was before, which may be large. */
+    public function next(User $user): ?DrawerChange
     {
-        $words = DrawerChange::query()->where('user_id', $user->id)->orderByDesc('id')->value('words');
-
-        return is_string($words) ? $words : null;
+        return DrawerChange::query()->where('user_id', $user->id)->orderByDesc('id')->first(['id', 'words']);
     }
 
-    /** Takes back the latest change and says what it was, or nothing when there is none. */
-    public function undo(User $user): ?string
+    /**
+     * Takes back the latest change and says what it was, or nothing when there is none.
+     *
+     * @param  ?int  $of  the change that was the latest where this was asked for, 0 where there was none; refused when it is another by now
+     */
+    public function undo(User $user, ?int $of = null): ?string
     {
-        return DB::transaction(function () use ($user): ?string {
-            $change = DrawerChange::query()->where('user_id', $user->id)->orderByDesc('id')->lockForUpdate()->first();
+        return DB::transaction(function () use ($user, $of): ?string {
+            $this->lock($user);
+            $change = DrawerChange::query()->where('user_id', $user->id)->orderByDesc('id')->first();
+            ChangedElsewhere::check($of, $change->id ?? 0, $change?->words);
             if ($change === null) {
                 return null;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Cache\Computed;
 use App\Jobs\FitPencils;
 use App\Models\DrawerImport;
 use App\Models\PencilRow;
@@ -56,12 +57,15 @@ final class ImportDesk
     {
         $import->update(['state' => DrawerImport::WORKING, 'done' => 0]);
         $user = User::query()->findOrFail($import->user_id);
-        $plan = ImportPlan::of(DrawerFile::reading($import->text), $this->known($user->id), $this->choices($import));
-        $rows = $plan->written();
-        $import->update(['total' => count($rows)]);
+        $reading = DrawerFile::reading($import->text);
+        $planned = fn (): ImportPlan => ImportPlan::of($reading, $this->known($user->id), $this->choices($import));
+        $import->update(['total' => count($planned()->written())]);
         // All or nothing: what the rest of the world sees of the progress goes by another way than the transaction.
         try {
-            DB::transaction(function () use ($import, $user, $plan, $rows): void {
+            DB::transaction(function () use ($import, $user, $planned): void {
+                $this->history->lock($user);
+                $plan = $planned();
+                $rows = $plan->written();
                 $touched = $this->rowsOf($user->id, array_map(static fn (ShelfRow $r): string => $r->record->id(), [...array_values($plan->changed), ...$plan->dropped]));
                 $this->history->during($user, sprintf('bring in %d pencils', count($rows)), array_values($touched), function () use ($import, $user, $rows, $touched): array {
                     $this->write($import, $user, $rows, $touched);
@@ -79,10 +83,18 @@ final class ImportDesk
         FitPencils::dispatch($user->id);
     }
 
+    /** Files of an account that were looked at and not taken in are left off when another comes; those of all accounts, after a day. */
+    public function forgetUntaken(?int $userId = null): void
+    {
+        DrawerImport::query()->where('state', DrawerImport::PREVIEW)
+            ->where(static fn ($query) => $userId === null ? $query->where('updated_at', '<', now()->subDay()) : $query->where('user_id', $userId))
+            ->update(['state' => DrawerImport::CANCELLED, 'text' => '']);
+    }
+
     /** How many rows are written, while they are. */
     public function done(DrawerImport $import): int
     {
-        $done = Cache::store('looks')->get(self::key($import));
+        $done = rescue(static fn (): mixed => Cache::store(Computed::NEAR)->get(self::key($import)));
 
         return $import->state === DrawerImport::WORKING && is_int($done) ? $done : $import->done;
     }
@@ -90,7 +102,6 @@ final class ImportDesk
     /** Before it was begun nothing need be stopped; later the work is told. */
     public function cancel(DrawerImport $import): void
     {
-        Cache::store('looks')->put(self::key($import).'/cancelled', true, 3600);
         DrawerImport::query()->whereKey($import->id)->whereIn('state', [DrawerImport::PREVIEW, DrawerImport::WAITING, DrawerImport::WORKING])->update(['state' => DrawerImport::CANCELLED, 'text' => '']);
     }
 
@@ -102,7 +113,7 @@ final class ImportDesk
     {
         $now = now();
         foreach (array_chunk($rows, self::CHUNK) as $n => $chunk) {
-            if (Cache::store('looks')->get(self::key($import).'/cancelled') === true) {
+            if (DrawerImport::query()->whereKey($import->id)->value('state') !== DrawerImport::WORKING) {
                 throw new NotWanted;
             }
             $columns = array_map(static function (ShelfRow $row) use ($user, $touched, $now): array {
@@ -117,7 +128,7 @@ final class ImportDesk
                 ];
             }, $chunk);
             DB::table('pencils')->upsert($columns, ['user_id', 'line', 'number'], array_values(array_diff(array_keys($columns[0]), ['user_id', 'line', 'number', 'created_at'])));
-            Cache::store('looks')->put(self::key($import), min(count($rows), ($n + 1) * self::CHUNK), 3600);
+            rescue(static fn (): bool => Cache::store(Computed::NEAR)->put(self::key($import), min(count($rows), ($n + 1) * self::CHUNK), 3600));
         }
     }
 

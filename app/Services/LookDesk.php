@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Cache\Computed;
 use App\Models\Photo;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
-use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Photo\Looking\Push;
 use KnottyPrism\Core\Photo\Looking\Tone;
 use KnottyPrism\Core\Photo\Looking\WayOfLooking;
@@ -32,7 +32,7 @@ final class LookDesk
     public function picture(Photo $photo, WayOfLooking $way, ?Push $push = null, string $pushed = ''): array
     {
         /** @var array{kind: string, bytes: string} */
-        return Cache::store('looks')->remember($this->key('picture', $photo, $way, $way->tone->value, $way->only, $pushed), self::KEPT_SECONDS, function () use ($photo, $way, $push): array {
+        return Computed::kept($this->key('picture', $photo, $way, $way->tone->value, $way->only, $pushed), self::KEPT_SECONDS, function () use ($photo, $way, $push): array {
             $seen = $this->seen($photo, $way);
             $picture = (new WayOfLooking($way->tone, $way->scale, $way->only))->at($seen, $push);
             // Few flat greys keep their edges in PNG and are small there.
@@ -46,7 +46,7 @@ final class LookDesk
     public function shares(Photo $photo, WayOfLooking $way): array
     {
         /** @var array<int, float> */
-        return Cache::store('looks')->remember($this->key('shares', $photo, $way), self::KEPT_SECONDS, fn (): array => (new WayOfLooking(scale: $way->scale))->shares($this->seen($photo, $way)));
+        return Computed::kept($this->key('shares', $photo, $way), self::KEPT_SECONDS, fn (): array => (new WayOfLooking(scale: $way->scale))->shares($this->seen($photo, $way)));
     }
 
     /** The balanced and squinted photo: what all ways of looking have in common, and what takes longest. */
@@ -58,7 +58,7 @@ final class LookDesk
         [$width, $height] = Raster::within($photo->width, $photo->height, PhotoStore::SCREEN_SIDE);
         $neutral = $way->balance?->pointedAt->toArray() ?? [];
         $key = sprintf('seen/%d/%s/%d/%s', self::VERSION, $photo->storage_key, $way->squint->value ?? 0, implode(',', $neutral));
-        $bytes = Cache::store('looks')->remember($key, self::KEPT_SECONDS, fn (): string => $way->seen($this->photos->screen($photo))->bytes);
+        $bytes = Computed::kept($key, self::KEPT_SECONDS, fn (): string => $way->seen($this->photos->screen($photo))->bytes);
 
         return new PixelWindow($width, $height, is_string($bytes) ? $bytes : '');
     }

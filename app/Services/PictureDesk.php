@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Cache\Computed;
 use App\Models\PictureVersion;
 use App\Models\Study;
 use App\Models\User;
 use App\Presenters\ZonePresenter;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
@@ -51,10 +51,13 @@ final class PictureDesk
         return $this->versions->current($study)?->sheet() ?? new PlanSheet;
     }
 
-    /** @param  \Closure(PlanSheet): array{PlanSheet, string}  $change  the new sheet, and in words what was done */
-    public function change(Study $study, string $key, \Closure $change): void
+    /**
+     * @param  \Closure(PlanSheet): array{PlanSheet, string}  $change  the new sheet, and in words what was done
+     * @return int the version that it made, by its id
+     */
+    public function change(Study $study, string $key, \Closure $change): int
     {
-        $this->versions->change($study, $key, function (Study $locked) use ($change): array {
+        return $this->versions->change($study, $key, function (Study $locked) use ($change): array {
             [$sheet, $words] = $change($this->sheet($locked));
 
             return [$sheet->toArray(), $words];
@@ -78,7 +81,7 @@ final class PictureDesk
         $grid = fn (): PixelGrid => $this->zones->grid($zones, $survey, $photo);
         // Reading zones from the photo takes most of the time, and changes with the survey, the paper and the drawer alone.
         /** @var array{array<int, ZoneReading>, ToneFit} $read */
-        $read = Cache::store('looks')->remember('picture-ground/'.md5(json_encode([self::VERSION, $this->surveys->stamp($study), $photo->storage_key, $paper->name, $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
+        $read = Computed::kept('picture-ground/'.md5(json_encode([self::VERSION, $this->surveys->stamp($study), $photo->storage_key, $paper->name, $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
         [$readings, $tone] = $read;
         $wishes = [];
         foreach ($readings as $number => $reading) {

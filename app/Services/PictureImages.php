@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Cache\Computed;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
 use App\Presenters\StudyPicturePresenter;
-use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Photo\PixelGrid;
 use KnottyPrism\Core\Photo\PixelWindow;
@@ -29,7 +29,7 @@ final class PictureImages
     /** @return string a PNG at screen size; null as the step means the map of errors */
     public function after(PictureGround $ground, ?int $step, bool $grey): string
     {
-        return Cache::store('looks')->remember($this->key($ground, $step === null ? 'error' : "$step/".(int) $grey), self::KEPT_SECONDS, function () use ($ground, $step, $grey): string {
+        return Computed::kept($this->key($ground, $step === null ? 'error' : "$step/".(int) $grey), self::KEPT_SECONDS, function () use ($ground, $step, $grey): string {
             $photo = $this->photo($ground);
             $grid = PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes);
             $bytes = $this->preview($ground)->after($step ?? PHP_INT_MAX, $photo->width, $photo->height, $grid->l, $grey);
@@ -45,7 +45,7 @@ final class PictureImages
     public function valueRun(PictureGround $ground): array
     {
         /** @var array{photo: list<float>, plan: list<float>} */
-        return Cache::store('looks')->remember($this->key($ground, 'values'), self::KEPT_SECONDS, function () use ($ground): array {
+        return Computed::kept($this->key($ground, 'values'), self::KEPT_SECONDS, function () use ($ground): array {
             $grid = $ground->grid();
             $bytes = $this->preview($ground)->after(PHP_INT_MAX, $grid->width, $grid->height, $grid->l);
 

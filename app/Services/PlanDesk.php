@@ -4,51 +4,62 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Edits\ChangedElsewhere;
 use App\Models\PlanChange;
 use App\Models\PlanEntry;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 
-/** Changes of a study's plan, each in one transaction with the note that lets undo take it back. */
+/**
+ * Changes of the recipes kept for spots, each in one transaction with the note that lets undo take it back. Every change returns the
+ * id of the latest note, which is what an undo stands on.
+ */
 final class PlanDesk
 {
     /** @param  array<string, mixed>  $columns of the entry */
-    public function add(Study $study, array $columns): PlanEntry
+    public function add(Study $study, array $columns): int
     {
-        return DB::transaction(function () use ($study, $columns): PlanEntry {
-            $entry = $study->entries()->create($columns);
-            $this->note($study, $entry, PlanChange::ADDED);
-
-            return $entry;
-        });
+        return $this->during($study, fn (): int => $this->note($study, $study->entries()->create($columns), PlanChange::ADDED));
     }
 
-    public function rename(Study $study, PlanEntry $entry, string $name): void
+    public function rename(Study $study, PlanEntry $entry, string $name): int
     {
-        if ($entry->name === $name) {
-            return;
-        }
-        DB::transaction(function () use ($study, $entry, $name): void {
-            $this->note($study, $entry, PlanChange::RENAMED, $entry->name);
+        return $this->during($study, function () use ($study, $entry, $name): int {
+            $entry->refresh();
+            if ($entry->name === $name) {
+                return $this->latest($study)->id ?? 0;
+            }
+            $note = $this->note($study, $entry, PlanChange::RENAMED, $entry->name);
             $entry->update(['name' => $name]);
+
+            return $note;
         });
     }
 
-    public function remove(Study $study, PlanEntry $entry): void
+    public function remove(Study $study, PlanEntry $entry): int
     {
-        DB::transaction(function () use ($study, $entry): void {
-            $this->note($study, $entry, PlanChange::REMOVED);
+        return $this->during($study, function () use ($study, $entry): int {
+            $note = $this->note($study, $entry, PlanChange::REMOVED);
             $entry->delete();
+
+            return $note;
         });
     }
 
-    /** Takes back the latest change and says what it was, or nothing when there is none. */
-    public function undo(Study $study): ?PlanChange
+    /**
+     * Takes back the latest change; nothing where there is none.
+     *
+     * @param  ?int  $of  the note that was the latest where this was asked for; 0 where there was none
+     *
+     * @throws ChangedElsewhere when another is the latest by now
+     */
+    public function undo(Study $study, ?int $of = null): int
     {
-        return DB::transaction(function () use ($study): ?PlanChange {
-            $change = PlanChange::query()->where('study_id', $study->id)->with('entry')->orderByDesc('id')->lockForUpdate()->first();
+        return $this->during($study, function () use ($study, $of): int {
+            $change = $this->latest($study);
+            ChangedElsewhere::check($of, $change->id ?? 0, $change?->words());
             if ($change === null) {
-                return null;
+                return 0;
             }
             match ($change->kind) {
                 PlanChange::ADDED => $change->entry->delete(),
@@ -58,12 +69,32 @@ final class PlanDesk
             };
             $change->delete();
 
-            return $change;
+            return $this->latest($study)->id ?? 0;
         });
     }
 
-    private function note(Study $study, PlanEntry $entry, string $kind, ?string $nameBefore = null): void
+    /** The change that undo would take back. */
+    public function latest(Study $study): ?PlanChange
     {
-        $study->changes()->create(['plan_entry_id' => $entry->id, 'kind' => $kind, 'name_before' => $nameBefore]);
+        return PlanChange::query()->where('study_id', $study->id)->with('entry')->orderByDesc('id')->first();
+    }
+
+    /**
+     * Nobody else changes the same recipes meanwhile.
+     *
+     * @param  \Closure(): int  $change
+     */
+    private function during(Study $study, \Closure $change): int
+    {
+        return DB::transaction(static function () use ($study, $change): int {
+            Study::query()->lockForUpdate()->findOrFail($study->id);
+
+            return $change();
+        });
+    }
+
+    private function note(Study $study, PlanEntry $entry, string $kind, ?string $nameBefore = null): int
+    {
+        return $study->changes()->create(['plan_entry_id' => $entry->id, 'kind' => $kind, 'name_before' => $nameBefore])->id;
     }
 }

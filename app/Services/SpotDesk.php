@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Services;
 
+use App\Cache\Computed;
 use App\Models\Photo;
 use App\Models\Study;
 use App\Models\User;
 use App\Photos\PhotoStore;
 use App\Presenters\RecipePresenter;
-use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Photo\NeutralBalance;
@@ -48,13 +48,13 @@ final class SpotDesk
         $key = implode('/', ['recipes', RecipePlanner::VERSION, $this->drawers->fingerprint($user), md5($study->paper), sprintf('%.2f,%.2f,%.2f', ...$target->toArray())]);
 
         /** @var array<string, mixed> */
-        return Cache::remember($key, self::KEPT_SECONDS, function () use ($user, $study, $target): array {
+        return Computed::kept($key, self::KEPT_SECONDS, function () use ($user, $study, $target): array {
             $planner = new RecipePlanner($this->drawers->drawerOf($user), PaperShelf::named($study->paper), School::free(), $this->atlases);
 
             return [
                 'nearestSingle' => RecipePresenter::nearest($planner->nearestSingle($target)),
                 'recipes' => array_map(RecipePresenter::recipe(...), $planner->recipesFor($target)),
             ];
-        });
+        }, store: null);
     }
 }

@@ -20,8 +20,15 @@ final class StockDesk
     }
 
     /** @param  array{stock?: string, lengthLeft?: ?float, discontinued?: bool, formerly?: list<string>, notes?: ?string}  $change */
-    public function note(User $user, string $id, array $change): PencilRow
+    public function note(User $user, string $id, array $change): void
     {
+        DB::transaction(fn () => $this->noteAlone($user, $id, $change));
+    }
+
+    /** @param  array{stock?: string, lengthLeft?: ?float, discontinued?: bool, formerly?: list<string>, notes?: ?string}  $change */
+    private function noteAlone(User $user, string $id, array $change): void
+    {
+        $this->history->lock($user);
         $row = $this->drawers->row($user, $id);
         $was = $row->stockNote();
         $is = new StockNote($was->state, $was->lengthLeft, $change['discontinued'] ?? $was->discontinued, $change['formerly'] ?? $was->formerly, $change['notes'] ?? (array_key_exists('notes', $change) ? '' : $was->notes));
@@ -30,28 +37,31 @@ final class StockDesk
             $is = $change['lengthLeft'] === null ? new StockNote($is->state, null, $is->discontinued, $is->formerly, $is->notes) : $is->withLength($change['lengthLeft']);
         }
         if ($is == $was) {
-            return $row;
+            return;
         }
-        DB::transaction(fn () => $this->history->during($user, "note on $row->number", [$row], static function () use ($row, $was, $is): array {
+        $this->history->during($user, "note on $row->number", [$row], static function () use ($row, $was, $is): array {
             $row->update(PencilRow::columnsOfStock($is));
             // What is shorter than before was used up; the first length is measured against a whole pencil.
             $used = $is->lengthLeft === null ? 0.0 : ($was->lengthLeft ?? StockNote::FULL_MM) - $is->lengthLeft;
 
             return $used > 0 ? [$row->uses()->create(['millimetres' => $used])->id] : [];
-        }));
-
-        return $row->refresh();
+        });
     }
 
     /**
      * Makes all pencils of a line whose numbers are in a range owned, or wanted, or whatever it is.
      *
      * @return int how many were changed
-     *
-     * @throws ImpossibleChange when the line has no such number
      */
     public function addRange(User $user, string $line, string $numbers, Stock $state): int
     {
+        return DB::transaction(fn (): int => $this->addRangeAlone($user, $line, $numbers, $state));
+    }
+
+    /** @throws ImpossibleChange when the line has no such number */
+    private function addRangeAlone(User $user, string $line, string $numbers, Stock $state): int
+    {
+        $this->history->lock($user);
         $range = NumberRange::of($numbers);
         $rows = $user->pencils()->where('line', $line)->get()->filter(static fn (PencilRow $row): bool => $range->holds($row->number));
         if ($rows->isEmpty()) {
@@ -59,13 +69,13 @@ final class StockDesk
         }
         $changed = array_values($rows->filter(static fn (PencilRow $row): bool => $row->stock !== $state->value)->all());
         if ($changed !== []) {
-            DB::transaction(fn () => $this->history->during($user, sprintf('make %d of %s %s', count($changed), $line === '' ? 'no line' : $line, $state->value), $changed, static function () use ($changed, $state): array {
+            $this->history->during($user, sprintf('make %d of %s %s', count($changed), $line === '' ? 'no line' : $line, $state->value), $changed, static function () use ($changed, $state): array {
                 foreach ($changed as $row) {
                     $row->update(PencilRow::columnsOfStock($row->stockNote()->withState($state)));
                 }
 
                 return [];
-            }));
+            });
         }
 
         return count($changed);

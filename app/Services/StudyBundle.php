@@ -10,17 +10,19 @@ use App\Models\Photo;
 use App\Models\PlanEntry;
 use App\Models\Study;
 use App\Models\User;
+use App\Photos\FullDisk;
 use App\Photos\PhotoStore;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\UnknownPencil;
+use KnottyPrism\Core\Formats\BoundedJson;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Formats\StackText;
@@ -28,6 +30,7 @@ use KnottyPrism\Core\Medium\PaperShelf;
 use KnottyPrism\Core\Photo\Survey\Survey;
 use KnottyPrism\Core\Planning\Picture\PlanSheet;
 use KnottyPrism\Core\Planning\Picture\TargetNote;
+use KnottyPrism\Core\Planning\RecipeLabel;
 use Opis\JsonSchema\Validator;
 
 /**
@@ -46,31 +49,26 @@ final class StudyBundle
     /** Bytes of all photos together: as base64 they are a third larger, and the rest of a study needs room too. */
     private const MOST_PHOTO_BYTES = 110_000_000;
 
+    /** Some hundred thousand points of strokes beside all that can be said of zones and spots. */
+    private const MOST_VALUES = 400_000;
+
     private const ENTRY = ['name', 'x', 'y', 'ring', 'target_l', 'target_a', 'target_b', 'label', 'stack', 'paper'];
 
     private const STUDY = ['name', 'paper', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
 
-    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyDesk $surveys, private readonly PictureDesk $pictures, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store)
+    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyDesk $surveys, private readonly PictureDesk $pictures, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store, private readonly StudyOpening $opening)
     {
     }
 
     public function write(User $user, Study $study): string
     {
-        $bytes = $study->photos->sum(static fn (Photo $p): int => Storage::size("$p->storage_key/original"));
+        $bytes = $study->photos->sum($this->store->originalBytes(...));
         if ($bytes > self::MOST_PHOTO_BYTES) {
             throw ImpossibleChange::because(sprintf('The photos of this study are %d MB together; a study file holds up to %d. Remove one that the plan does without, or bring it in smaller.', (int) ceil($bytes / 1e6), (int) (self::MOST_PHOTO_BYTES / 1e6)));
         }
-        $survey = $this->surveys->current($study);
-        $sheet = $this->pictures->sheet($study);
-        $used = [];
-        if ($survey->zones !== null && $this->drawers->drawerOf($user)->usable()->pencils !== []) {
-            foreach ($this->pictures->planned($this->pictures->ground($user, $study)) as $p) {
-                if ($p['stack'] !== null) {
-                    $sheet = $sheet->withNote($p['wish']->zone, $p['wish']->role, $sheet->note($p['wish']->zone, $p['wish']->role)->withStack($p['stack']->text()));
-                    array_push($used, ...PictureDesk::identifiers($p['stack']));
-                }
-            }
-        }
+        // What can't be read any more is written as it is kept: a study that can't be shown can be saved all the same.
+        $survey = rescue(fn (): array => $this->surveys->current($study)->toArray(), fn (): array => $this->surveys->kept($study));
+        [$sheet, $used] = rescue(fn (): array => $this->heldPlan($user, $study), fn (): array => [$this->pictures->versions->kept($study) ?? (new PlanSheet)->toArray(), []]);
         $entries = $study->entries()->get();
         foreach ($entries as $entry) {
             array_push($used, ...StackText::identifiers($entry->stack));
@@ -79,16 +77,42 @@ final class StudyBundle
 
         return json_encode([
             'format' => self::FORMAT, 'version' => self::VERSION, 'study' => $study->only(self::STUDY),
-            'photos' => array_values($study->photos->map(static fn (Photo $p): array => ['id' => $p->id, 'name' => $p->name, 'roles' => $p->roles, 'isFollowed' => $p->id === $study->colour_photo_id, 'data' => base64_encode((string) Storage::get("$p->storage_key/original"))])->all()),
-            'survey' => $survey->toArray(), 'plan' => $sheet->toArray(),
+            'photos' => array_values($study->photos->map(fn (Photo $p): array => ['id' => $p->id, 'name' => $p->name, 'roles' => $p->roles, 'isFollowed' => $p->id === $study->colour_photo_id, 'data' => base64_encode($this->store->original($p))])->all()),
+            'survey' => $survey, 'plan' => $sheet,
             'spots' => array_values($entries->map(static fn (PlanEntry $e): array => $e->only(self::ENTRY))->all()),
             'pencils' => json_decode(DrawerWriter::json($rows), true, flags: JSON_THROW_ON_ERROR)['pencils'],
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 
-    /** @throws BadFile when it is no bundle, or a damaged one */
-    public function read(User $user, string $text): Study
+    /**
+     * The plan with every stack held as it is now.
+     *
+     * @return array{array<string, mixed>, list<string>} and the pencils that the stacks take
+     */
+    private function heldPlan(User $user, Study $study): array
     {
+        $sheet = $this->pictures->sheet($study);
+        $used = [];
+        if ($this->surveys->current($study)->zones !== null && $this->drawers->drawerOf($user)->usable()->pencils !== []) {
+            foreach ($this->pictures->planned($this->pictures->ground($user, $study)) as $p) {
+                if ($p['stack'] !== null) {
+                    $sheet = $sheet->withNote($p['wish']->zone, $p['wish']->role, $sheet->note($p['wish']->zone, $p['wish']->role)->withStack($p['stack']->text()));
+                    array_push($used, ...PictureDesk::identifiers($p['stack']));
+                }
+            }
+        }
+
+        return [$sheet->toArray(), $used];
+    }
+
+    /**
+     * @param  \Closure(\Closure(): Study): Study  $making  makes the study, once
+     *
+     * @throws BadFile when it is no bundle, a damaged one, or one that could be taken in but not be opened
+     */
+    public function read(User $user, string $text, \Closure $making): Study
+    {
+        BoundedJson::check($text, self::MOST_VALUES, 'The study file');
         $read = json_decode($text);
         if (! is_object($read) || ($read->format ?? null) !== self::FORMAT) {
             throw BadFile::because('This is no study file; one is saved under "Plan", "Take along".');
@@ -105,12 +129,16 @@ final class StudyBundle
         $data = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
         $keys = [];
         try {
-            return DB::transaction(function () use ($user, $data, &$keys): Study {
-                return $this->made($user, $data, $keys);
+            return $making(function () use ($user, $data, &$keys): Study {
+                $study = $this->made($user, $data, $keys);
+                $this->opening->check($user, $study);
+
+                return $study;
             });
         } catch (\Throwable $error) {
             array_map($this->store->forget(...), $keys);
-            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException || $error instanceof QueryException;
+            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException || $error instanceof \LogicException && ! $error instanceof CoreError
+                || $error instanceof QueryException && ! FullDisk::isSaidBy($error);
 
             throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
         }
@@ -177,7 +205,8 @@ final class StudyBundle
             self::checkStack($stack, $shelf);
         }
         foreach ($data['spots'] as $entry) {
-            $study->entries()->create(array_intersect_key($entry, array_flip(self::ENTRY)));
+            PaperShelf::named((string) $entry['paper']);
+            $study->entries()->create([...array_intersect_key($entry, array_flip(self::ENTRY)), 'label' => RecipeLabel::from((string) $entry['label'])->value]);
         }
 
         return $study->refresh();

@@ -24,6 +24,12 @@ final class SurveyDesk
         return $this->versions->current($study)?->survey() ?? new Survey;
     }
 
+    /** @return array<string, mixed> the survey as it is kept, whether it can be read or not */
+    public function kept(Study $study): array
+    {
+        return $this->versions->kept($study) ?? (new Survey)->toArray();
+    }
+
     /** Names the survey's content: a number of the history may be given anew after undo, this never is. */
     public function stamp(Study $study): int
     {
@@ -35,20 +41,25 @@ final class SurveyDesk
      *
      * @param  string  $key  the change's own
      * @param  \Closure(Survey): array{Survey, string}  $change  the new survey, and in words what was done
+     * @return int the version that it made, by its id
      */
-    public function change(Study $study, string $key, \Closure $change): void
+    public function change(Study $study, string $key, \Closure $change): int
     {
-        $this->versions->change($study, $key, function (Study $locked) use ($change): array {
+        return $this->versions->change($study, $key, function (Study $locked) use ($change): array {
             [$survey, $words] = $change($this->current($locked));
 
             return [$survey->toArray(), $words];
         });
     }
 
-    /** @param  -1|1  $by */
-    public function move(Study $study, int $by): void
+    /**
+     * @param  -1|1  $by
+     * @param  ?int  $of  the stamp of the survey that was shown where this was asked for
+     * @return int the stamp of the one that is shown then
+     */
+    public function move(Study $study, int $by, ?int $of = null): int
     {
-        $this->versions->move($study, $by);
+        return $this->versions->move($study, $by, $of);
     }
 
     /** @return array{undo: ?string, redo: ?string} what would be taken back, and what done again */

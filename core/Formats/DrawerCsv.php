@@ -12,6 +12,8 @@ use KnottyPrism\Core\Error\BadFile;
  */
 final class DrawerCsv
 {
+    private const MOST_COLUMNS = 100;
+
     /** Each as it is called. */
     private const SEPARATORS = [',' => 'commas', ';' => 'semicolons', "\t" => 'tabs'];
 
@@ -29,10 +31,13 @@ final class DrawerCsv
         $header = self::header(fgetcsv($stream, separator: $separator, escape: ''));
         $fields = new RecordFields;
         $records = [];
+        $filled = 0;
         for ($row = 2; ($cells = fgetcsv($stream, separator: $separator, escape: '')) !== false; $row++) {
-            if ($cells === [null]) {
+            // Spreadsheets write empty rows by the thousand.
+            if (implode('', $cells) === '') {
                 continue;
             }
+            DrawerFile::checkRows(++$filled);
             if (count($cells) > count($header)) {
                 $fields->problems[] = sprintf('row %d: it has %d cells but the header names %d columns; put text that has %s in "quotes".', $row, count($cells), count($header), self::SEPARATORS[$separator]);
 
@@ -64,6 +69,9 @@ final class DrawerCsv
      */
     private static function header(array|false $cells): array
     {
+        if (count($cells ?: []) > self::MOST_COLUMNS) {
+            throw BadFile::because(sprintf('Row 1 names more than %d columns; known columns are %s.', self::MOST_COLUMNS, implode(', ', RecordFields::COLUMNS)));
+        }
         $header = array_map(static fn (?string $c): string => mb_strtolower(trim((string) $c)), $cells ?: []);
         $missing = array_diff(RecordFields::REQUIRED, $header);
         $unknown = array_diff($header, RecordFields::COLUMNS);

@@ -13,6 +13,12 @@ use KnottyPrism\Core\Medium\PencilRecord;
 /** A drawer from the text of a file: CSV, JSON, a plain-text palette or measurement text, told apart by how it begins. */
 final class DrawerFile
 {
+    private const MOST_ROWS = 20_000;
+
+    private const MOST_LINES = 60_000;
+
+    private const LONGEST_LINE = 20_000;
+
     /** @throws BadFile when the file as a whole can't be read */
     public static function reading(string $text): DrawerReading
     {
@@ -24,10 +30,28 @@ final class DrawerFile
 
         return match (true) {
             in_array($start[0], ['{', '['], true) => DrawerJson::read($start),
-            PaletteText::isOne($start) => PaletteText::read($text),
-            str_contains($start, 'BEGIN_DATA_FORMAT') => Cgats::read($text),
+            PaletteText::isOne($start) => PaletteText::read(self::ofOrdinaryLines($text)),
+            str_contains($start, 'BEGIN_DATA_FORMAT') => Cgats::read(self::ofOrdinaryLines($text)),
             default => DrawerCsv::read($text),
         };
+    }
+
+    /** @throws BadFile when there are more rows than anyone has pencils */
+    public static function checkRows(int $rows): void
+    {
+        if ($rows > self::MOST_ROWS) {
+            throw BadFile::because(sprintf('The drawer file has more than %s pencils; split it into smaller ones.', number_format(self::MOST_ROWS)));
+        }
+    }
+
+    /** @throws BadFile when it would fall into more lines, or longer ones, than a table of colours has */
+    private static function ofOrdinaryLines(string $text): string
+    {
+        if (substr_count($text, "\n") + substr_count($text, "\r") > self::MOST_LINES || preg_match('/[^\r\n]{'.self::LONGEST_LINE.'}/', $text) === 1) {
+            throw BadFile::because(sprintf('The file has more than %s lines, or lines of more than %s letters; save it as a plain table of colours.', number_format(self::MOST_LINES), number_format(self::LONGEST_LINE)));
+        }
+
+        return $text;
     }
 
     /**

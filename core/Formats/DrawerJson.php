@@ -9,6 +9,9 @@ use KnottyPrism\Core\Error\BadFile;
 /** A drawer as JSON: {"pencils": […]}, or the list alone; the schema is docs/schemas/drawer.schema.json. */
 final class DrawerJson
 {
+    /** Some twenty thousand pencils, each with everything that can be said of one. */
+    private const MOST_VALUES = 400_000;
+
     /**
      * The first pencil is row 1.
      *
@@ -16,7 +19,7 @@ final class DrawerJson
      */
     public static function read(string $text): DrawerReading
     {
-        $data = json_decode($text, true, 64);
+        $data = BoundedJson::decoded($text, self::MOST_VALUES, 'The drawer file');
         if ($data === null) {
             throw BadFile::because('The drawer file begins like JSON but can not be read: '.json_last_error_msg().'.');
         }
@@ -24,6 +27,7 @@ final class DrawerJson
         if (! is_array($rows) || ! array_is_list($rows) || $rows === []) {
             throw BadFile::because('The drawer file must be a list of pencils, or an object with a list named "pencils".');
         }
+        DrawerFile::checkRows(count($rows));
         $fields = new RecordFields;
         $records = [];
         foreach ($rows as $i => $row) {

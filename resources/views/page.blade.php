@@ -4,6 +4,7 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
+    <meta name="account" content="{{ auth()->id() }}">
     <meta name="style-nonce" content="{{ Vite::cspNonce() }}">
     <title>Knotty Prism</title>
     <link rel="icon" href="/prism.svg" type="image/svg+xml">

@@ -40,7 +40,7 @@ it('keeps what is chosen, renames, removes, and takes each change back in turn',
     $this->postJson("$plan/undo");
     expect($names())->toBe(['first']);
     $this->postJson("$plan/undo");
-    expect($names())->toBe([])->and($this->getJson($plan)->json('canUndo'))->toBeFalse();
+    expect($names())->toBe([])->and($this->getJson($plan)->json('undoWords'))->toBeNull();
     $this->postJson("$plan/undo")->assertOk();
 });
 

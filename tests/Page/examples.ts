@@ -90,7 +90,11 @@ export const entry = (id: number, name: string, more: Partial<Entry> = {}): Entr
     ...more,
 });
 
-export const plan = (...entries: Entry[]): Plan => ({ entries, canUndo: entries.length > 0 });
+export const plan = (...entries: Entry[]): Plan => ({
+    entries,
+    stamp: entries.length,
+    undoWords: entries.length > 0 ? 'the recipe for “rope” was kept' : null,
+});
 
 export const photo: Photo = { id: 3, name: 'low-water.jpg', width: 1920, height: 1440, roles: ['colour'], neutral: null };
 
@@ -209,6 +213,7 @@ export const picture = (more: Partial<Picture> = {}): Picture => ({
     redoWords: null,
     named: [],
     version: 0,
+    stamp: 0,
     cannot: null,
     zones: [zoneOfPlan(3, 'rope', [target('light'), target('mid')]), zoneOfPlan(5, 'sea', [target('mid', { recipe: null })])],
     palette: [pencilOfPlan('668'), pencilOfPlan('735')],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Edits\Once;
 use App\Models\User;
 use Illuminate\Http\Request;
 
@@ -15,5 +16,23 @@ abstract class Controller
         $user = $request->user();
 
         return $user instanceof User ? $user : throw new \LogicException('this route is only for people signed in');
+    }
+
+    /**
+     * Makes the change that a request asks for, once however often it is sent.
+     *
+     * @param  \Closure(): ?int  $change  what it made
+     */
+    protected function once(Request $request, \Closure $change): ?int
+    {
+        return Once::make($request, $this->user($request), $change);
+    }
+
+    /** What an undo or redo was asked for on; nothing where the request does not say. */
+    protected static function meant(Request $request): ?int
+    {
+        $request->validate(['of' => ['sometimes', 'nullable', 'integer', 'min:0']]);
+
+        return $request->filled('of') ? $request->integer('of') : null;
     }
 }

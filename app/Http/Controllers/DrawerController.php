@@ -49,14 +49,15 @@ final class DrawerController extends Controller
     public function lines(Request $request, DrawerKeeper $drawers, DrawerHistory $history): JsonResponse
     {
         $lines = [];
+        $next = $history->next($this->user($request));
         foreach ($drawers->lines($this->user($request)) as $line => $counts) {
             $lines[] = ['line' => (string) $line, ...$counts];
         }
 
-        return new JsonResponse(['lines' => $lines, 'undoWords' => $history->next($this->user($request))]);
+        return new JsonResponse(['lines' => $lines, 'undoWords' => $next?->words, 'stamp' => $next->id ?? 0]);
     }
 
-    public function note(Request $request, StockDesk $stock): JsonResponse
+    public function note(Request $request, StockDesk $stock, DrawerHistory $history): JsonResponse
     {
         $request->validate(['id' => ['required', 'string', 'max:130']]);
         $change = $request->validate([
@@ -70,22 +71,38 @@ final class DrawerController extends Controller
             $change['discontinued'] = $request->boolean('discontinued');
         }
         /** @var array{stock?: string, lengthLeft?: ?float, discontinued?: bool, formerly?: list<string>, notes?: ?string} $change */
-        $stock->note($this->user($request), (string) $request->string('id'), $change);
+        $this->once($request, function () use ($request, $stock, $history, $change): int {
+            $stock->note($this->user($request), (string) $request->string('id'), $change);
+
+            return $history->next($this->user($request))->id ?? 0;
+        });
 
         return new JsonResponse(status: 204);
     }
 
-    public function addRange(Request $request, StockDesk $stock): JsonResponse
+    public function addRange(Request $request, StockDesk $stock, DrawerHistory $history): JsonResponse
     {
         $request->validate(['line' => ['present', 'nullable', 'string', 'max:80'], 'numbers' => ['required', 'string', 'max:400'], 'stock' => ['required', Rule::enum(Stock::class)]]);
-        $changed = $stock->addRange($this->user($request), (string) $request->string('line'), (string) $request->string('numbers'), Stock::from((string) $request->string('stock')));
+        $changed = 0;
+        $this->once($request, function () use ($request, $stock, $history, &$changed): int {
+            $changed = $stock->addRange($this->user($request), (string) $request->string('line'), (string) $request->string('numbers'), Stock::from((string) $request->string('stock')));
+
+            return $history->next($this->user($request))->id ?? 0;
+        });
 
         return new JsonResponse(['changed' => $changed]);
     }
 
     public function undo(Request $request, DrawerHistory $history): JsonResponse
     {
-        return new JsonResponse(['undone' => $history->undo($this->user($request))]);
+        $undone = null;
+        $this->once($request, function () use ($request, $history, &$undone): int {
+            $undone = $history->undo($this->user($request), self::meant($request));
+
+            return $history->next($this->user($request))->id ?? 0;
+        });
+
+        return new JsonResponse(['undone' => $undone]);
     }
 
     /** The whole drawer, owned or not, as a file. */

@@ -27,6 +27,7 @@ final class DrawerImportController extends Controller
     {
         $text = $request->text();
         $reading = DrawerFile::reading($text);
+        $this->imports->forgetUntaken($this->user($request)->id);
         $import = DrawerImport::query()->create(['user_id' => $this->user($request)->id, 'state' => DrawerImport::PREVIEW, 'done' => 0, 'total' => count($reading->rows), 'text' => $text]);
 
         return new JsonResponse($this->shown($import->refresh()), 201);

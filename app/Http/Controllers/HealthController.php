@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Photos\FullDisk;
 use App\Providers\AppServiceProvider;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
-/** Whether everything an answer needs is there: the just-in-time compiler, the database, the queue worker, the storage. */
+/** Whether everything an answer needs is there: the just-in-time compiler, the database, the queue worker, the storage and room on its disk. */
 final class HealthController extends Controller
 {
     public function __invoke(): JsonResponse
@@ -20,10 +21,11 @@ final class HealthController extends Controller
             'database' => self::holds(static fn (): bool => DB::scalar('select 1') === 1),
             'queueWorker' => self::holds(static fn (): bool => Cache::has(AppServiceProvider::WORKER_SEEN)),
             'storage' => self::holds(self::storageKeeps(...)),
+            'diskSpace' => self::holds(static fn (): bool => (FullDisk::freeBytes(storage_path()) ?? PHP_INT_MAX) >= FullDisk::LEAST_FREE_BYTES),
         ];
         $ok = ! in_array(false, $checks, true);
 
-        return new JsonResponse(['ok' => $ok, ...$checks, 'php' => PHP_VERSION], $ok ? 200 : 503, ['Cache-Control' => 'no-store']);
+        return new JsonResponse(['ok' => $ok, ...$checks, 'freeMegabytes' => intdiv(FullDisk::freeBytes(storage_path()) ?? 0, 1_000_000), 'php' => PHP_VERSION], $ok ? 200 : 503, ['Cache-Control' => 'no-store']);
     }
 
     private static function storageKeeps(): bool

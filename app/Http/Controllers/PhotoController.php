@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Edits\Once;
+use App\Http\CannotBeShown;
 use App\Http\Requests\LookRequest;
 use App\Http\Requests\NewStudyRequest;
 use App\Models\Photo;
@@ -31,7 +33,9 @@ final class PhotoController extends Controller
     {
         Gate::authorize('own', $study);
         $file = $request->photo();
-        $keeper->addPhoto($study, $file->getRealPath(), $file->getClientOriginalName());
+        if (Once::madeBefore($request, $this->user($request)) === null) {
+            $keeper->addPhoto($study, $file->getRealPath(), $file->getClientOriginalName(), fn (\Closure $row): Photo => Photo::query()->findOrFail((int) $this->once($request, static fn (): int => $row()->id)));
+        }
 
         return $this->survey($request, $study, 201);
     }
@@ -41,15 +45,23 @@ final class PhotoController extends Controller
         Gate::authorize('own', $study);
         /** @var array<string, mixed> $columns */
         $columns = $request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:200'], 'roles' => ['sometimes', 'array', 'max:4'], 'roles.*' => [Rule::in(Photo::ROLES)]]);
-        $photo->update($columns);
+        $this->once($request, static function () use ($photo, $columns): int {
+            $photo->update($columns);
+
+            return $photo->id;
+        });
 
         return $this->survey($request, $study);
     }
 
-    public function destroy(Request $request, Study $study, Photo $photo, StudyKeeper $keeper): JsonResponse
+    public function destroy(Request $request, Study $study, int $photo, StudyKeeper $keeper): JsonResponse
     {
         Gate::authorize('own', $study);
-        $keeper->removePhoto($study, $photo);
+        $this->once($request, static function () use ($study, $photo, $keeper): int {
+            $keeper->removePhoto($study, $study->photos()->findOrFail($photo));
+
+            return $photo;
+        });
 
         return $this->survey($request, $study);
     }
@@ -88,7 +100,7 @@ final class PhotoController extends Controller
 
     private function survey(Request $request, Study $study, int $status = 200): JsonResponse
     {
-        return new JsonResponse($this->presenter->survey($this->user($request), $study->refresh()), $status);
+        return CannotBeShown::orAnswer(fn (): array => $this->presenter->survey($this->user($request), $study->refresh()), $status);
     }
 
     private static function picture(string $kind, string $bytes): Response

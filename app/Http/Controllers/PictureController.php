@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\CannotBeShown;
 use App\Http\Requests\PictureChangeRequest;
 use App\Models\Study;
 use App\Presenters\StudyPicturePresenter;
@@ -60,7 +61,7 @@ final class PictureController extends Controller
     {
         Gate::authorize('own', $study);
         $user = $this->user($request);
-        $this->desk->change($study, $request->key(), static fn (PlanSheet $sheet): array => $changes->made($user, $study, $sheet, $request->change()));
+        $this->once($request, fn (): int => $this->desk->change($study, $request->key(), static fn (PlanSheet $sheet): array => $changes->made($user, $study, $sheet, $request->change())));
 
         return $this->picture($request, $study);
     }
@@ -68,7 +69,7 @@ final class PictureController extends Controller
     public function undo(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->desk->versions->move($study, -1);
+        $this->once($request, fn (): int => $this->desk->versions->move($study, -1, self::meant($request)));
 
         return $this->picture($request, $study);
     }
@@ -76,7 +77,7 @@ final class PictureController extends Controller
     public function redo(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->desk->versions->move($study, 1);
+        $this->once($request, fn (): int => $this->desk->versions->move($study, 1, self::meant($request)));
 
         return $this->picture($request, $study);
     }
@@ -86,15 +87,15 @@ final class PictureController extends Controller
     {
         Gate::authorize('own', $study);
         $request->validate(['name' => ['required_without:number', 'string', 'max:80'], 'number' => ['required_without:name', 'integer', 'min:0']]);
-        if ($request->has('number')) {
-            $this->desk->versions->go($study, $request->integer('number'));
-        } else {
-            $current = $this->desk->versions->current($study);
-            if ($current === null) {
-                throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
+        $this->once($request, function () use ($request, $study): int {
+            if ($request->has('number')) {
+                return $this->desk->versions->go($study, $request->integer('number'));
             }
+            $current = $this->desk->versions->current($study) ?? throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
             $current->update(['name' => (string) $request->string('name')]);
-        }
+
+            return $current->id;
+        });
 
         return $this->picture($request, $study);
     }
@@ -154,6 +155,6 @@ final class PictureController extends Controller
 
     private function picture(Request $request, Study $study, int $status = 200): JsonResponse
     {
-        return new JsonResponse($this->presenter->picture($this->user($request), $study->refresh()), $status);
+        return CannotBeShown::orAnswer(fn (): array => $this->presenter->picture($this->user($request), $study->refresh()), $status);
     }
 }

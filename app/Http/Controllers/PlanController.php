@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\CannotBeShown;
 use App\Http\Requests\PlanEntryRequest;
 use App\Models\PlanEntry;
 use App\Models\Study;
@@ -36,10 +37,10 @@ final class PlanController extends Controller
         $place = $request->spot($photo);
         $stack = $request->stack($this->user($request));
         [$l, $a, $b] = $spots->read($photo, ...$place, balance: $surveys->current($study)->balanceOf($photo->id))->lab->toArray();
-        $this->desk->add($study, [
+        $this->once($request, fn (): int => $this->desk->add($study, [
             ...$place, 'name' => $request->entryName(), 'target_l' => $l, 'target_a' => $a, 'target_b' => $b,
             'label' => $request->label(), 'stack' => $stack->text(), 'paper' => $study->paper,
-        ]);
+        ]));
 
         return $this->plan($request, $study, 201);
     }
@@ -48,15 +49,16 @@ final class PlanController extends Controller
     {
         Gate::authorize('own', $study);
         $request->validate(['name' => ['required', 'string', 'max:120']]);
-        $this->desk->rename($study, $entry, trim((string) $request->string('name')));
+        $this->once($request, fn (): int => $this->desk->rename($study, $entry, trim((string) $request->string('name'))));
 
         return $this->plan($request, $study);
     }
 
-    public function destroy(Request $request, Study $study, PlanEntry $entry): JsonResponse
+    /** Sent again after it was removed, it is still the answer that it is not there any more. */
+    public function destroy(Request $request, Study $study, int $entry): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->desk->remove($study, $entry);
+        $this->once($request, fn (): int => $this->desk->remove($study, PlanEntry::query()->where('study_id', $study->id)->findOrFail($entry)));
 
         return $this->plan($request, $study);
     }
@@ -64,13 +66,13 @@ final class PlanController extends Controller
     public function undo(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->desk->undo($study);
+        $this->once($request, fn (): int => $this->desk->undo($study, self::meant($request)));
 
         return $this->plan($request, $study);
     }
 
     private function plan(Request $request, Study $study, int $status = 200): JsonResponse
     {
-        return new JsonResponse($this->presenter->plan($this->user($request), $study), $status);
+        return CannotBeShown::orAnswer(fn (): array => $this->presenter->plan($this->user($request), $study), $status);
     }
 }

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Edits\Once;
 use App\Http\Requests\NewStudyRequest;
 use App\Http\Requests\StudyChangeRequest;
 use App\Models\Study;
+use App\Models\User;
 use App\Services\StudyBundle;
 use App\Services\StudyKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Medium\PaperShelf;
@@ -30,8 +31,10 @@ final class StudyController extends Controller
 
     public function store(NewStudyRequest $request, StudyKeeper $keeper): JsonResponse
     {
+        $user = $this->user($request);
         $file = $request->photo();
-        $study = $keeper->begin($this->user($request), $request->studyName(), $file->getRealPath(), $file->getClientOriginalName());
+        $before = Once::madeBefore($request, $user);
+        $study = $before !== null ? self::studyOf($user, $before) : $keeper->begin($user, $request->studyName(), $file->getRealPath(), $file->getClientOriginalName(), $this->making($request));
 
         return new JsonResponse(self::shown($study), 201);
     }
@@ -46,10 +49,13 @@ final class StudyController extends Controller
     public function update(StudyChangeRequest $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        DB::transaction(static function () use ($request, $study): void {
+        $this->once($request, static function () use ($request, $study): int {
             $study->fill($request->columns())->save();
             $study->refresh()->checkDrawing();
+
+            return $study->id;
         });
+        $study->refresh();
 
         return new JsonResponse(self::shown($study));
     }
@@ -65,9 +71,40 @@ final class StudyController extends Controller
     public function bringIn(Request $request, StudyBundle $bundles): JsonResponse
     {
         $request->validate(['file' => ['required', 'file', 'max:'.StudyBundle::MOST_KILOBYTES]], ['file.max' => 'A study file may be up to 150 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.']);
+        $user = $this->user($request);
         $file = $request->file('file');
+        $before = Once::madeBefore($request, $user);
+        $study = $before !== null ? self::studyOf($user, $before) : $bundles->read($user, $file instanceof UploadedFile ? $file->getContent() : '', $this->making($request));
 
-        return new JsonResponse(self::shown($bundles->read($this->user($request), $file instanceof UploadedFile ? $file->getContent() : '')), 201);
+        return new JsonResponse(self::shown($study), 201);
+    }
+
+    /** With all that belongs to it; sent again, it is still gone. */
+    public function destroy(Request $request, int $study, StudyKeeper $keeper): JsonResponse
+    {
+        $user = $this->user($request);
+        $this->once($request, static function () use ($user, $study, $keeper): int {
+            $keeper->remove(self::studyOf($user, $study));
+
+            return $study;
+        });
+
+        return new JsonResponse(status: 204);
+    }
+
+    /** @return \Closure(\Closure(): Study): Study makes a study once, whatever its making is */
+    private function making(Request $request): \Closure
+    {
+        return function (\Closure $rows) use ($request): Study {
+            $id = $this->once($request, static fn (): int => $rows()->id);
+
+            return self::studyOf($this->user($request), (int) $id);
+        };
+    }
+
+    private static function studyOf(User $user, int $id): Study
+    {
+        return Study::query()->where('user_id', $user->id)->findOrFail($id);
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\CannotBeShown;
 use App\Http\Requests\SurveyChangeRequest;
 use App\Models\Study;
 use App\Presenters\SurveyPresenter;
@@ -36,7 +37,7 @@ final class SurveyController extends Controller
     public function change(SurveyChangeRequest $request, Study $study, SurveyChanges $changes): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->desk->change($study, $request->key(), static fn (Survey $survey): array => $changes->made($study, $survey, $request->change()));
+        $this->once($request, fn (): int => $this->desk->change($study, $request->key(), static fn (Survey $survey): array => $changes->made($study, $survey, $request->change())));
 
         return $this->survey($request, $study);
     }
@@ -44,7 +45,7 @@ final class SurveyController extends Controller
     public function undo(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->desk->move($study, -1);
+        $this->once($request, fn (): int => $this->desk->move($study, -1, self::meant($request)));
 
         return $this->survey($request, $study);
     }
@@ -52,7 +53,7 @@ final class SurveyController extends Controller
     public function redo(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->desk->move($study, 1);
+        $this->once($request, fn (): int => $this->desk->move($study, 1, self::meant($request)));
 
         return $this->survey($request, $study);
     }
@@ -82,6 +83,6 @@ final class SurveyController extends Controller
 
     private function survey(Request $request, Study $study): JsonResponse
     {
-        return new JsonResponse($this->presenter->survey($this->user($request), $study));
+        return CannotBeShown::orAnswer(fn (): array => $this->presenter->survey($this->user($request), $study));
     }
 }

@@ -13,7 +13,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * In demo mode, someone at this very machine works in the demo account without signing in. A request that came through a proxy
- * is not local, whatever its last hop; and who signed out on purpose stays out.
+ * is not local, whatever its last hop; nor is one that does not name this machine's loopback, or that a page of another host
+ * sent; and nobody is, where a name was set under which this is reached from elsewhere. Who signed out on purpose stays out.
  *
  * Only opening a page, or a first request without any session, signs in. A request that was on its way while its session ended brings
  * the ended one's cookie; it is turned away, or it would sign in whoever has just signed out.
@@ -49,6 +50,17 @@ final class SignInLocalVisitor
             if ($request->headers->has($header)) {
                 return false;
             }
+        }
+
+        foreach (['Host', 'Origin', 'Referer'] as $header) {
+            $names = $request->headers->get($header);
+            if ($names !== null && ! KnownHost::isLoopback(KnownHost::hostOf($names))) {
+                return false;
+            }
+        }
+        // Browsers speak HTTP/1.1 at least; what passes requests on with nothing added often speaks 1.0.
+        if (config('app.host') !== null || $request->server->get('SERVER_PROTOCOL') === 'HTTP/1.0') {
+            return false;
         }
 
         return IpUtils::checkIp((string) $request->server->get('REMOTE_ADDR'), ['127.0.0.0/8', '::1']);

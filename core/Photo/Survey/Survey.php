@@ -93,7 +93,7 @@ final readonly class Survey
             'zones' => $this->zones === null ? null : [
                 'width' => $this->zones->width,
                 'height' => $this->zones->height,
-                'labels' => base64_encode((string) gzcompress($this->zones->labels)),
+                'labels' => $this->zones->packedLabels(),
                 'notes' => array_map(static fn (ZoneNote $n): array => $n->toArray(), $this->zones->notes),
             ],
             'whites' => ['from' => $this->whites->from, 'strokes' => $this->whites->strokes],
@@ -114,7 +114,7 @@ final readonly class Survey
 
         return new self(
             $spots,
-            $zones === null ? null : new ZoneSheet($zones['width'], $zones['height'], (string) gzuncompress((string) base64_decode($zones['labels'], true)), array_map(ZoneNote::ofArray(...), $zones['notes'])),
+            $zones === null ? null : ZoneSheet::ofPacked($zones['width'], $zones['height'], $zones['labels'], array_map(ZoneNote::ofArray(...), $zones['notes'])),
             new KeptWhites($data['whites']['from'], $data['whites']['strokes']),
             array_map(static fn (array $lab): Lab => new Lab(...$lab), $data['neutrals']),
         );

@@ -18,6 +18,12 @@ final readonly class KeptWhites
 
     private const MOST_STROKES = 400;
 
+    /** Of all strokes together that someone paints. */
+    private const MOST_POINTS = 40_000;
+
+    /** Points nearer to one another than this share of the brush's radius say nothing new. */
+    private const NEAREST = 0.125;
+
     /**
      * @param  float  $from  L* from which; 100 and more for none by value
      * @param  list<array{keep: bool, radius: float, points: list<array{float, float}>}>  $strokes  radius as a share of the width
@@ -43,7 +49,30 @@ final readonly class KeptWhites
             throw ImpossibleChange::because('A stroke needs at least one point.');
         }
 
-        return new self($this->from, [...$this->strokes, ['keep' => $keep, 'radius' => $radius, 'points' => $points]]);
+        $painted = new self($this->from, [...$this->strokes, ['keep' => $keep, 'radius' => $radius, 'points' => self::thinned($points, $radius * self::NEAREST)]]);
+        if (array_sum(array_map(static fn (array $stroke): int => count($stroke['points']), $painted->strokes)) > self::MOST_POINTS) {
+            throw ImpossibleChange::because('The whites hold as many strokes as can be kept. Take some back, or keep whites by their value.');
+        }
+
+        return $painted;
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float}>  $points
+     * @return list<array{float, float}> the first, the last, and those between that lie apart
+     */
+    private static function thinned(array $points, float $apart): array
+    {
+        $kept = [$points[0]];
+        [$x, $y] = $points[0];
+        $last = count($points) - 1;
+        for ($i = 1; $i <= $last; $i++) {
+            if ($i === $last || hypot($points[$i][0] - $x, $points[$i][1] - $y) >= $apart) {
+                $kept[] = [$x, $y] = $points[$i];
+            }
+        }
+
+        return $kept;
     }
 
     /** @return string a byte a pixel: 1 where the paper stays bare, 2 elsewhere */

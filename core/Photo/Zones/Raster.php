@@ -72,7 +72,9 @@ final class Raster
     }
 
     /**
-     * The pixels that a brush covers.
+     * The pixels whose middle a brush covers that is drawn from point to point. On every row of pixels the way of the brush between two
+     * points covers one stretch; the stretches of all of them are added up as differences, so that a long stroke of a wide brush costs
+     * no more than its rows.
      *
      * @param  list<array{float, float}>  $points
      * @param  float  $radius  as a share of the width
@@ -80,21 +82,76 @@ final class Raster
      */
     public static function brushed(array $points, float $radius, int $width, int $height): array
     {
-        $pixels = [];
         $r = max(0.5, $radius * $width);
+        $changes = [];
         foreach ($points as $i => [$x0, $y0]) {
             [$x1, $y1] = $points[$i + 1] ?? [$x0, $y0];
-            $steps = 1 + (int) ceil(max(abs($x1 - $x0) * $width, abs($y1 - $y0) * $height) / $r * 2);
-            for ($s = 0; $s <= $steps; $s++) {
-                $cx = ($x0 + ($x1 - $x0) * $s / $steps) * $width;
-                $cy = ($y0 + ($y1 - $y0) * $s / $steps) * $height;
-                for ($y = max(0, (int) floor($cy - $r)); $y <= min($height - 1, $cy + $r); $y++) {
-                    for ($x = max(0, (int) floor($cx - $r)); $x <= min($width - 1, $cx + $r); $x++) {
-                        if (($x + 0.5 - $cx) ** 2 + ($y + 0.5 - $cy) ** 2 <= $r * $r) {
-                            $pixels[$y * $width + $x] = true;
-                        }
-                    }
+            [$ax, $ay, $bx, $by] = [$x0 * $width, $y0 * $height, $x1 * $width, $y1 * $height];
+            for ($y = max(0, (int) floor(min($ay, $by) - $r)), $end = min($height - 1, (int) floor(max($ay, $by) + $r)); $y <= $end; $y++) {
+                [$from, $to] = self::stretch($y + 0.5, $ax, $ay, $bx, $by, $r);
+                $first = max(0, (int) ceil($from - 0.5));
+                $last = min($width - 1, (int) floor($to - 0.5));
+                if ($first <= $last) {
+                    $changes[$y][$first] = ($changes[$y][$first] ?? 0) + 1;
+                    $changes[$y][$last + 1] = ($changes[$y][$last + 1] ?? 0) - 1;
                 }
+            }
+        }
+
+        return self::summed($changes, $width);
+    }
+
+    /**
+     * Where a row meets all that lies within r of the line from a to b: a disc at either end and a slanted band between them.
+     *
+     * @return array{float, float} from and to; to before from where they do not meet
+     */
+    private static function stretch(float $y, float $ax, float $ay, float $bx, float $by, float $r): array
+    {
+        $from = INF;
+        $to = -INF;
+        foreach ([[$ax, $y - $ay], [$bx, $y - $by]] as [$x, $dy]) {
+            if (abs($dy) <= $r) {
+                $half = sqrt($r * $r - $dy * $dy);
+                $from = min($from, $x - $half);
+                $to = max($to, $x + $half);
+            }
+        }
+        $length = hypot($bx - $ax, $by - $ay);
+        if ($length > 0 && $ay !== $by) {
+            // The band's two long sides, r to the left and to the right of the line.
+            $nx = -($by - $ay) / $length * $r;
+            $ny = ($bx - $ax) / $length * $r;
+            foreach ([1, -1] as $side) {
+                $share = ($y - $ay - $side * $ny) / ($by - $ay);
+                if ($share >= 0 && $share <= 1) {
+                    $x = $ax + $side * $nx + $share * ($bx - $ax);
+                    $from = min($from, $x);
+                    $to = max($to, $x);
+                }
+            }
+        }
+
+        return [$from, $to];
+    }
+
+    /**
+     * @param  array<int, array<int, int>>  $changes  by row and column: how many stretches begin there less those that ended
+     * @return array<int, true> by pixel
+     */
+    private static function summed(array $changes, int $width): array
+    {
+        $pixels = [];
+        foreach ($changes as $y => $row) {
+            ksort($row);
+            $open = 0;
+            $since = 0;
+            foreach ($row as $x => $change) {
+                for ($at = $since; $open > 0 && $at < $x; $at++) {
+                    $pixels[$y * $width + $at] = true;
+                }
+                $open += $change;
+                $since = $x;
             }
         }
 

@@ -21,6 +21,8 @@ final readonly class ZoneSheet
 
     private const LAST_NUMBER = 255;
 
+    private const MOST_SIDE = 1000;
+
     /** A piece smaller than this, pixels of the grid, is no zone. */
     private const LEAST_PIXELS = 6;
 
@@ -34,11 +36,41 @@ final readonly class ZoneSheet
     {
         OutOfRange::check('the number of pixels in a sheet of zones', strlen($labels), $width * $height, $width * $height);
         OutOfRange::check('the number of zones', count($notes), 1, self::MOST_ZONES);
+        foreach (array_keys($notes) as $number) {
+            OutOfRange::check('the number of a zone', $number, 1, self::LAST_NUMBER);
+            if (! str_contains($labels, chr($number))) {
+                throw BadFile::because("The zones are damaged: zone $number has no pixels; let zones be proposed anew.");
+            }
+        }
         foreach (count_chars($labels, 1) as $zone => $pixels) {
             if (! isset($notes[$zone])) {
                 throw BadFile::because("The zones are damaged: $pixels pixels belong to none; let zones be proposed anew.");
             }
         }
+    }
+
+    /**
+     * As {@see self::packedLabels()} has packed it. A zone of which no pixel is left is forgotten, as it is by every change.
+     *
+     * @param  array<int, ZoneNote>  $notes
+     *
+     * @throws OutOfRange|BadFile when it is no sheet; nothing is unpacked beyond the size of one
+     */
+    public static function ofPacked(int $width, int $height, string $packed, array $notes): self
+    {
+        OutOfRange::check('the width of a sheet of zones', $width, 1, self::MOST_SIDE, 'pixels');
+        OutOfRange::check('the height of a sheet of zones', $height, 1, self::MOST_SIDE, 'pixels');
+        $labels = @gzuncompress((string) base64_decode($packed, true), $width * $height);
+        if ($labels === false) {
+            throw BadFile::because('The zones are damaged: their pixels can not be unpacked; let zones be proposed anew.');
+        }
+
+        return new self($width, $height, $labels, self::withPixels($labels, $notes));
+    }
+
+    public function packedLabels(): string
+    {
+        return base64_encode((string) gzcompress($this->labels));
     }
 
     public static function proposed(PixelGrid $grid, int $most): self
@@ -213,7 +245,16 @@ final readonly class ZoneSheet
      */
     private function relabelled(string $labels, array $notes): self
     {
-        return new self($this->width, $this->height, $labels, array_filter($notes, static fn (int $zone): bool => str_contains($labels, chr($zone)), ARRAY_FILTER_USE_KEY));
+        return new self($this->width, $this->height, $labels, self::withPixels($labels, $notes));
+    }
+
+    /**
+     * @param  array<int, ZoneNote>  $notes
+     * @return array<int, ZoneNote>
+     */
+    private static function withPixels(string $labels, array $notes): array
+    {
+        return array_filter($notes, static fn (int $zone): bool => $zone >= 1 && $zone <= self::LAST_NUMBER && str_contains($labels, chr($zone)), ARRAY_FILTER_USE_KEY);
     }
 
     private function freeNumber(): int

@@ -5,6 +5,10 @@ export class RequestFailed extends Error {
     constructor(
         readonly status: number,
         readonly problem: Problem,
+        /** Whether the application said why; else something between here and there did not let it. */
+        readonly told = true,
+        /** Seconds after which it is worth asking again, where that was said. */
+        readonly retryAfter = 0,
     ) {
         super(problem.detail);
         this.name = 'RequestFailed';
@@ -25,19 +29,56 @@ interface Options {
     json?: unknown;
     form?: FormData;
     signal?: AbortSignal;
+    /** Of a change: sent again under it, it is not made again. */
+    key?: string;
 }
 
 /** The answer to a token that belongs to a session which is over. */
 const STALE = 419;
 
+/** The answer where others are being served. */
+const BUSY = 429;
+
+/** Seconds, and how often, that one's turn is waited for. */
+const LONGEST_TURN = 10;
+const MOST_TURNS = 30;
+
 /** Asks the application and returns its answer; every refusal is thrown as {@link RequestFailed}. */
 export async function ask<T>(path: string, options: Options = {}): Promise<T> {
+    return (await askMade<T>(path, options))[0];
+}
+
+/** The answer to a change, and what the change made, where the answer says so. */
+export async function askMade<T>(path: string, options: Options = {}): Promise<[answer: T, made: number | null]> {
+    const response = await renewed(path, options);
+    const answer = (response.status === 204 ? undefined : await response.json().catch(() => null)) as T;
+    const made = response.headers.get('Change-Made');
+    return [answer, made === null ? null : Number(made)];
+}
+
+/** Sends a file; where files are taken in one at a time it is sent again when its turn may have come. */
+export async function askWithFile<T>(path: string, name: string, file: File, key: string): Promise<T> {
+    const form = new FormData();
+    form.set(name, file);
+    for (let tries = 1; ; tries++) {
+        try {
+            return await ask<T>(path, { method: 'POST', form, key });
+        } catch (error) {
+            if (!(error instanceof RequestFailed) || error.status !== BUSY || error.retryAfter > LONGEST_TURN || tries >= MOST_TURNS) {
+                throw error;
+            }
+            await new Promise((resolve) => setTimeout(resolve, error.retryAfter * 1000));
+        }
+    }
+}
+
+async function renewed(path: string, options: Options): Promise<Response> {
     try {
-        return await askOnce<T>(path, options);
+        return await answerOf(path, options);
     } catch (error) {
         // A page left open for long, or one that came while signing out was under way, holds an old token; it need not be reloaded for that.
         if (error instanceof RequestFailed && error.status === STALE && (await renewToken())) {
-            return askOnce<T>(path, options);
+            return answerOf(path, options);
         }
         throw error;
     }
@@ -60,15 +101,13 @@ export async function askFile(path: string): Promise<Blob> {
     return (await answerOf(path, {})).blob();
 }
 
-async function askOnce<T>(path: string, options: Options): Promise<T> {
-    const response = await answerOf(path, options);
-    return (response.status === 204 ? undefined : await response.json().catch(() => null)) as T;
-}
-
-async function answerOf(path: string, { method = 'GET', json, form, signal }: Options): Promise<Response> {
+async function answerOf(path: string, { method = 'GET', json, form, signal, key }: Options): Promise<Response> {
     const headers: Record<string, string> = { Accept: 'application/json', 'X-CSRF-TOKEN': csrfToken() };
     if (json !== undefined) {
         headers['Content-Type'] = 'application/json';
+    }
+    if (key !== undefined) {
+        headers['Idempotency-Key'] = key;
     }
     const body = form ?? (json === undefined ? null : JSON.stringify(json));
     let response: Response;
@@ -78,11 +117,17 @@ async function answerOf(path: string, { method = 'GET', json, form, signal }: Op
         if (error instanceof DOMException && error.name === 'AbortError') {
             throw error;
         }
-        throw new RequestFailed(0, lost);
+        throw new RequestFailed(0, lost, false);
     }
     if (!response.ok) {
         const data: unknown = await response.json().catch(() => null);
-        throw new RequestFailed(response.status, isProblem(data) ? data : { ...lost, status: response.status });
+        const told = isProblem(data);
+        throw new RequestFailed(
+            response.status,
+            told ? data : { ...lost, status: response.status },
+            told,
+            Number(response.headers.get('Retry-After') ?? 0),
+        );
     }
     return response;
 }

@@ -360,7 +360,7 @@ export interface paths {
         get: operations["study"];
         put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["deleteStudy"];
         options?: never;
         head?: never;
         patch: operations["changeStudy"];
@@ -1167,6 +1167,8 @@ export interface components {
                 name: string;
             }[];
             version: number;
+            /** @description what an undo or redo stands on */
+            stamp: number;
             /** @description why nothing can be planned yet */
             cannot: string | null;
             zones: components["schemas"]["PictureZone"][];
@@ -1268,6 +1270,7 @@ export interface components {
                 owned: number;
             }[];
             undoWords: string | null;
+            stamp: number;
         };
         ChartPencil: components["schemas"]["DrawerPencil"] & {
             owned: boolean;
@@ -1624,7 +1627,13 @@ export interface components {
         };
         Plan: {
             entries: components["schemas"]["Entry"][];
-            canUndo: boolean;
+            stamp: number;
+            undoWords: string | null;
+        };
+        /** @description what an undo or redo stands on; refused with 409 when it is something else by now */
+        Meant: {
+            /** @description the stamp that was shown where it was asked for */
+            of?: number | null;
         };
         Problem: {
             type: string;
@@ -1847,7 +1856,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
         responses: {
             /** @description what was taken back */
             200: {
@@ -2258,6 +2271,26 @@ export interface operations {
             };
         };
     };
+    deleteStudy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description it is gone with all that belongs to it */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     changeStudy: {
         parameters: {
             query?: never;
@@ -2510,7 +2543,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
         responses: {
             /** @description the survey */
             200: {
@@ -2532,7 +2569,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
         responses: {
             /** @description the survey */
             200: {
@@ -2752,7 +2793,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
         responses: {
             /** @description the plan */
             200: {
@@ -2774,7 +2819,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
         responses: {
             /** @description the plan */
             200: {
@@ -3091,7 +3140,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
         responses: {
             /** @description the plan */
             200: {

@@ -1,12 +1,13 @@
-import type { UseMutationResult } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { askFile, sentenceOf } from '../api/client';
 import type { DrawerLines, Stock } from '../api/types';
+import type { Sending } from '../api/useOutbox';
 import { Column, PartHead } from '../ui/Column';
 import { Button, NativeSelect, TextInput } from '../ui/controls';
 import { remember, rememberedTray } from './drawerState';
 import { ImportPart } from './ImportPart';
+import { changedCount } from './queries';
 
 const Line = styled.form`
     display: flex;
@@ -41,7 +42,7 @@ const FILES = [
 interface FilesViewProps {
     lines: DrawerLines['lines'];
     order: string;
-    range: UseMutationResult<{ changed: number }, unknown, { line: string; numbers: string; stock: Stock['state'] }>;
+    range: Sending<{ line: string; numbers: string; stock: Stock['state'] }>;
     onFault: (text: string) => void;
 }
 
@@ -50,6 +51,7 @@ export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
     const [line, setLine] = useState<string | null>(null);
     const [numbers, setNumbers] = useState('');
     const [stock, setStock] = useState<Stock['state']>('owned');
+    const [changed, setChanged] = useState<number | null>(null);
     const [tray, setTray] = useState(rememberedTray);
     const size = (key: 'rows' | 'slots') => (
         <label>
@@ -85,7 +87,11 @@ export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
                     <Line
                         onSubmit={(e) => {
                             e.preventDefault();
-                            range.mutate({ line: line ?? lines[0]?.line ?? '', numbers, stock });
+                            setChanged(null);
+                            range.mutate(
+                                { line: line ?? lines[0]?.line ?? '', numbers, stock },
+                                { onSuccess: (answer) => setChanged(changedCount(answer)) },
+                            );
                         }}
                     >
                         <NativeSelect aria-label="Line" value={line ?? lines[0]?.line} onChange={(e) => setLine(e.target.value)}>
@@ -110,7 +116,7 @@ export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
                         <Button type="submit" isPending={range.isPending}>
                             Note them
                         </Button>
-                        <span role="status">{range.data === undefined ? '' : `${range.data.changed} changed.`}</span>
+                        <span role="status">{changed === null ? '' : `${changed} changed.`}</span>
                     </Line>
                     <PartHead>
                         <h2>Out</h2>

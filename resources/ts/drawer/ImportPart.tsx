@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { askAnew, putAnswer } from '../api/answers';
-import { ask, RequestFailed, sentenceOf } from '../api/client';
+import { ask, askWithFile, RequestFailed, sentenceOf } from '../api/client';
+import { newKey } from '../api/keptEdits';
 import type { DrawerImport, ImportChoices } from '../api/types';
 import { PartHead } from '../ui/Column';
 import { Button, NativeSelect, WordButton } from '../ui/controls';
@@ -53,11 +54,7 @@ export function ImportPart() {
     const refused = (error: unknown) =>
         setProblems(error instanceof RequestFailed ? (error.problem.problems ?? [error.message]) : [sentenceOf(error)]);
     const begin = useMutation({
-        mutationFn: (file: File) => {
-            const form = new FormData();
-            form.set('file', file);
-            return ask<DrawerImport>('/api/drawer/imports', { method: 'POST', form });
-        },
+        mutationFn: (file: File) => askWithFile<DrawerImport>('/api/drawer/imports', 'file', file, newKey()),
         onSuccess: async (begun) => {
             await put(begun);
             setId(begun.id);

@@ -1,6 +1,6 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { askAnew } from '../api/answers';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { ask } from '../api/client';
+import { sendingOf, useLane } from '../api/useOutbox';
 import type {
     DrawerLines,
     DrawerReach,
@@ -94,19 +94,21 @@ export const useMixingChart = (ids: readonly string[], paper: string, beneath: s
     });
 
 /** Changes of the stock, one after the other; all that is shown of the drawer follows. */
-export function useStockChanges(onFault: (error: unknown) => void) {
-    const client = useQueryClient();
-    const options = { scope: { id: 'drawer' }, onSuccess: () => void askAnew(client, 'drawer'), onError: onFault };
+export function useStockChanges(lines: DrawerLines | undefined, onFault: (error: unknown) => void) {
+    const lane = useLane('drawer', onFault);
+    const step = { history: 'drawer', anew: ['drawer'] } as const;
     return {
-        note: useMutation({
-            mutationFn: (change: StockChange) => ask<undefined>('/api/drawer/pencil', { method: 'PATCH', json: change }),
-            ...options,
-        }),
-        range: useMutation({
-            mutationFn: (range: { line: string; numbers: string; stock: Stock['state'] }) =>
-                ask<{ changed: number }>('/api/drawer/ranges', { method: 'POST', json: range }),
-            ...options,
-        }),
-        undo: useMutation({ mutationFn: () => ask<{ undone: string | null }>('/api/drawer/undo', { method: 'POST' }), ...options }),
+        note: sendingOf(lane, 'note on a pencil', (json: StockChange) => ({ ...step, method: 'PATCH', path: '/api/drawer/pencil', json })),
+        range: sendingOf(lane, 'note a run of numbers', (json: { line: string; numbers: string; stock: Stock['state'] }) => ({
+            ...step,
+            method: 'POST',
+            path: '/api/drawer/ranges',
+            json,
+        })),
+        undo: sendingOf(lane, 'undo', () => ({ ...step, method: 'POST', path: '/api/drawer/undo', of: lines?.stamp ?? 'before' })),
     };
 }
+
+/** The answer to a noted run of numbers. */
+export const changedCount = (answer: unknown): number =>
+    typeof answer === 'object' && answer !== null && 'changed' in answer && typeof answer.changed === 'number' ? answer.changed : 0;

@@ -53,7 +53,6 @@ export function HistoryBar({ column, columns, desk, onColumn }: HistoryBarProps)
         <Bar>
             <WordChoice label="Beside the photo" value={column} options={columns} onChange={onColumn} />
             <span className="end">
-                <span role="status">{desk.lost ? `No answer yet; ${desk.waiting} kept here and sent again.` : ''}</span>
                 {column !== 'recipes' && (
                     <UndoRedo undoWords={survey?.undoWords} redoWords={survey?.redoWords} wordy onUndo={desk.undo} onRedo={desk.redo} />
                 )}

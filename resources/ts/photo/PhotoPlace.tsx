@@ -28,7 +28,7 @@ export function PhotoPlace() {
     const opened = (useLocation().state as { opened?: number } | null)?.opened;
     const { studies, all, study } = useStudyInHand();
     const [fault, setFault] = useState<string | null>(null);
-    const { open, change } = useStudyChanges((error) => setFault(sentenceOf(error)));
+    const { open, change } = useStudyChanges(study, (error) => setFault(sentenceOf(error)));
 
     const choose = (s: Study) => void navigate(`/photo/${s.id}`);
     const openPhoto = (file: File) => {
@@ -47,7 +47,7 @@ export function PhotoPlace() {
                         papers={studies.data?.papers ?? []}
                         opening={open.isPending}
                         onChoose={choose}
-                        onPaper={(paper) => study !== undefined && change.mutate({ id: study.id, paper })}
+                        onPaper={(paper) => change.mutate({ paper })}
                         onPhoto={openPhoto}
                     />
                 </TopBar>

@@ -16,6 +16,7 @@ import { useComparison, useDrawer, usePhotoChanges, usePlan, usePlanChanges, use
 import { ReadingBlock } from './ReadingBlock';
 import { RecipeStrip } from './RecipeStrip';
 import { rememberedSpot, rememberSpot, spotReducer } from './spotState';
+import { isUnshown, StudyRescue } from './StudyRescue';
 import { SpotsColumn } from './spots/SpotsColumn';
 import { DrawingBar } from './stage/DrawingBar';
 import { Cross, WhiteShapes, ZoneShapes } from './stage/Overlay';
@@ -93,7 +94,7 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
     const reading = useSpot(study, study.photoId, spot, look);
     const recipes = useRecipes(study, settled, column === 'recipes' ? stamp : '');
     const plan = usePlan(study);
-    const changes = usePlanChanges(study, fault);
+    const changes = usePlanChanges(study, plan.data, fault);
     const values = useValues(study, study.photoId, lookQuery({ ...look, only: null, tone: 'colour' }));
 
     const all = survey?.photos ?? [];
@@ -216,6 +217,14 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
                 />
             </Area>
             <Side $at="side">
+                {desk.fault != null &&
+                    (isUnshown(desk.fault) ? (
+                        <StudyRescue study={study} fault={desk.fault} onUndo={desk.undo} onFault={onFault} />
+                    ) : (
+                        <p role="alert" style={{ padding: '8px 16px' }}>
+                            {sentenceOf(desk.fault)}
+                        </p>
+                    ))}
                 <HistoryBar column={column} columns={COLUMNS} desk={desk} onColumn={setColumn} />
                 {column === 'recipes' && (
                     <RecipeStrip

@@ -82,7 +82,11 @@ export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
         <Part aria-label="Plan" data-testid="plan">
             <header>
                 <h2>Plan: {entries.length === 1 ? '1 recipe' : `${entries.length} recipes`}</h2>
-                <WordButton isDisabled={plan?.canUndo !== true || changes.undo.isPending} onPress={() => changes.undo.mutate()}>
+                <WordButton
+                    isDisabled={plan?.undoWords == null || changes.undo.isPending}
+                    aria-label={plan?.undoWords == null ? 'Undo' : `Undo: ${plan.undoWords}`}
+                    onPress={() => changes.undo.mutate()}
+                >
                     Undo
                 </WordButton>
                 {current !== undefined && (

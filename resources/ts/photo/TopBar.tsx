@@ -3,6 +3,7 @@ import { NavLink } from 'react-router';
 import styled from 'styled-components';
 import { ask, sentenceOf } from '../api/client';
 import { WordButton, WordChoice } from '../ui/controls';
+import { WaitingLine } from '../ui/WaitingLine';
 import { applySurround, type Surround } from '../ui/surround';
 import { useMe } from './queries';
 
@@ -70,19 +71,22 @@ export function TopBar({ children, onFault }: TopBarProps) {
     };
 
     return (
-        <Bar>
-            <h1>Knotty Prism</h1>
-            <nav aria-label="Places">
-                <NavLink to="/photo">Photo</NavLink>
-                <NavLink to="/drawer">Drawer</NavLink>
-                <NavLink to="/plan">Plan</NavLink>
-            </nav>
-            {children}
-            <div className="end">
-                <span>Surroundings</span>
-                <WordChoice label="Surroundings" value={surround} options={SURROUNDS} onChange={(s) => setSurround(applySurround(s))} />
-                {me.data !== undefined && <WordButton onPress={() => void signOut()}>Sign out {me.data.name}</WordButton>}
-            </div>
-        </Bar>
+        <>
+            <Bar>
+                <h1>Knotty Prism</h1>
+                <nav aria-label="Places">
+                    <NavLink to="/photo">Photo</NavLink>
+                    <NavLink to="/drawer">Drawer</NavLink>
+                    <NavLink to="/plan">Plan</NavLink>
+                </nav>
+                {children}
+                <div className="end">
+                    <span>Surroundings</span>
+                    <WordChoice label="Surroundings" value={surround} options={SURROUNDS} onChange={(s) => setSurround(applySurround(s))} />
+                    {me.data !== undefined && <WordButton onPress={() => void signOut()}>Sign out {me.data.name}</WordButton>}
+                </div>
+            </Bar>
+            <WaitingLine />
+        </>
     );
 }

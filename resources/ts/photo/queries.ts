@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { askAnew, putAnswer } from '../api/answers';
-import { ask } from '../api/client';
+import { askAnew } from '../api/answers';
+import { ask, askWithFile } from '../api/client';
+import { newKey } from '../api/keptEdits';
 import type {
     Comparison,
     Drawer,
@@ -16,6 +17,8 @@ import type {
     Survey,
     Values,
 } from '../api/types';
+import { sendingOf, useLane } from '../api/useOutbox';
+import { laneOf } from './survey/useSurvey';
 import type { Look } from './look/lookState';
 import type { SpotState } from './spotState';
 
@@ -68,76 +71,64 @@ export const usePlan = (study: Study) =>
     useQuery({ queryKey: ['plan', study.id], queryFn: ({ signal }) => ask<Plan>(`/api/studies/${study.id}/plan`, { signal }) });
 
 /** Every change of the plan answers with the whole plan, which takes the place of the one shown. */
-export function usePlanChanges(study: Study, onFault: (error: unknown) => void) {
-    const client = useQueryClient();
+export function usePlanChanges(study: Study, plan: Plan | undefined, onFault: (error: unknown) => void) {
+    const lane = useLane(laneOf(study.id), onFault);
     const base = `/api/studies/${study.id}/plan`;
-    const options = {
-        scope: { id: `plan/${study.id}` },
-        onSuccess: (plan: Plan) => putAnswer(client, ['plan', study.id], plan),
-        onError: onFault,
-    };
+    const step = { history: 'plan', put: ['plan', study.id] } as const;
     return {
-        add: useMutation({ mutationFn: (entry: NewEntry) => ask<Plan>(base, { method: 'POST', json: entry }), ...options }),
-        rename: useMutation({
-            mutationFn: ({ id, name }: { id: number; name: string }) => ask<Plan>(`${base}/${id}`, { method: 'PATCH', json: { name } }),
-            ...options,
-        }),
-        remove: useMutation({ mutationFn: (id: number) => ask<Plan>(`${base}/${id}`, { method: 'DELETE' }), ...options }),
-        undo: useMutation({ mutationFn: () => ask<Plan>(`${base}/undo`, { method: 'POST' }), ...options }),
+        add: sendingOf(lane, 'keep a recipe', (json: NewEntry) => ({ ...step, method: 'POST', path: base, json })),
+        rename: sendingOf(lane, 'rename a recipe', ({ id, name }: { id: number; name: string }) => ({
+            ...step,
+            method: 'PATCH',
+            path: `${base}/${id}`,
+            json: { name },
+        })),
+        remove: sendingOf(lane, 'remove a recipe', (id: number) => ({ ...step, method: 'DELETE', path: `${base}/${id}` })),
+        undo: sendingOf(lane, 'undo', () => ({ ...step, method: 'POST', path: `${base}/undo`, of: plan?.stamp ?? 'before' })),
     };
 }
 
-export function useStudyChanges(onFault: (error: unknown) => void) {
+const STUDY_ANEW = ['studies', 'survey', 'comparison', 'values'];
+
+/** New photos become studies; what is said about a study, and that it is to be deleted, is kept until it is taken in. */
+export function useStudyChanges(study: Study | undefined, onFault: (error: unknown) => void) {
     const client = useQueryClient();
-    const again = () => askAnew(client, 'studies');
+    const lane = useLane(laneOf(study?.id ?? 0), onFault);
+    const path = `/api/studies/${study?.id ?? 0}`;
     return {
         open: useMutation({
-            mutationFn: (photo: File) => {
-                const form = new FormData();
-                form.set('photo', photo);
-                return ask<Study>('/api/studies', { method: 'POST', form });
-            },
-            onSuccess: again,
+            mutationFn: (photo: File) => askWithFile<Study>('/api/studies', 'photo', photo, newKey()),
+            onSuccess: () => askAnew(client, 'studies'),
             onError: onFault,
         }),
-        change: useMutation({
-            mutationFn: ({ id, ...json }: StudyChange & { id: number }) => ask<Study>(`/api/studies/${id}`, { method: 'PATCH', json }),
-            onSuccess: again,
-            onError: onFault,
-        }),
+        change: sendingOf(lane, 'change the study', (json: StudyChange) => ({ method: 'PATCH', path, json, anew: STUDY_ANEW })),
+        remove: sendingOf(lane, 'delete the study', () => ({ method: 'DELETE', path, anew: ['studies'] })),
     };
 }
 
 /** Changes of a study's photos and of its drawing; each answers with the survey, or asks for it anew. */
 export function usePhotoChanges(study: Study, put: (survey: Survey) => Promise<void>, onFault: (error: unknown) => void) {
-    const client = useQueryClient();
+    const lane = useLane(laneOf(study.id), onFault);
     const base = `/api/studies/${study.id}/photos`;
-    const all = () => askAnew(client, 'studies', 'survey', 'comparison', 'values');
+    const survey = ['survey', study.id];
     return {
         add: useMutation({
-            mutationFn: (photo: File) => {
-                const form = new FormData();
-                form.set('photo', photo);
-                return ask<Survey>(base, { method: 'POST', form });
-            },
+            mutationFn: (photo: File) => askWithFile<Survey>(base, 'photo', photo, newKey()),
             onSuccess: put,
             onError: onFault,
         }),
-        change: useMutation({
-            mutationFn: ({ id, ...json }: { id: number; name?: string; roles?: Photo['roles'] }) =>
-                ask<Survey>(`${base}/${id}`, { method: 'PATCH', json }),
-            onSuccess: put,
-            onError: onFault,
-        }),
-        remove: useMutation({
-            mutationFn: (id: number) => ask<Survey>(`${base}/${id}`, { method: 'DELETE' }),
-            onSuccess: put,
-            onError: onFault,
-        }),
-        study: useMutation({
-            mutationFn: (json: StudyChange) => ask<Study>(`/api/studies/${study.id}`, { method: 'PATCH', json }),
-            onSuccess: all,
-            onError: onFault,
-        }),
+        change: sendingOf(lane, 'describe a photo', ({ id, ...json }: { id: number; name?: string; roles?: Photo['roles'] }) => ({
+            method: 'PATCH',
+            path: `${base}/${id}`,
+            json,
+            put: survey,
+        })),
+        remove: sendingOf(lane, 'remove a photo', (id: number) => ({ method: 'DELETE', path: `${base}/${id}`, put: survey })),
+        study: sendingOf(lane, 'change the study', (json: StudyChange) => ({
+            method: 'PATCH',
+            path: `/api/studies/${study.id}`,
+            json,
+            anew: STUDY_ANEW,
+        })),
     };
 }

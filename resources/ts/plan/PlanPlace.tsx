@@ -25,7 +25,7 @@ export function PlanPlace() {
     const navigate = useNavigate();
     const { studies, all, study } = useStudyInHand();
     const [fault, setFault] = useState<string | null>(null);
-    const { change } = useStudyChanges((error) => setFault(sentenceOf(error)));
+    const { change } = useStudyChanges(study, (error) => setFault(sentenceOf(error)));
 
     return (
         <GrainProvider>
@@ -36,7 +36,7 @@ export function PlanPlace() {
                         study={study}
                         papers={studies.data?.papers ?? []}
                         onChoose={(s) => void navigate(`/plan/${s.id}`)}
-                        onPaper={(paper) => study !== undefined && change.mutate({ id: study.id, paper })}
+                        onPaper={(paper) => change.mutate({ paper })}
                     />
                 </TopBar>
                 <Notice text={fault ?? (studies.error === null ? null : sentenceOf(studies.error))} onClose={() => setFault(null)} />

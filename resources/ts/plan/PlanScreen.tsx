@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { sentenceOf } from '../api/client';
 import type { Study } from '../api/types';
 import { useDrawer } from '../photo/queries';
+import { isUnshown, StudyRescue } from '../photo/StudyRescue';
 import { usePhotoKeys } from '../photo/usePhotoKeys';
 import { WordChoice } from '../ui/controls';
 import { UndoRedo } from '../ui/UndoRedo';
@@ -61,7 +62,7 @@ type PartName = (typeof PARTS)[number]['value'];
 /** The plan of a study's picture: what it will look like at the left, and at the right the part of it that one is arguing with. */
 export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: string) => void }) {
     const picture = usePicture(study.id);
-    const changes = usePictureChanges(study.id, (error) => onFault(sentenceOf(error)));
+    const changes = usePictureChanges(study.id, picture.data, (error) => onFault(sentenceOf(error)));
     const [part, setPart] = useState<PartName>(
         () => PARTS.find((p) => p.value === localStorage.getItem(`plan/${study.id}`))?.value ?? 'zones',
     );
@@ -77,7 +78,13 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
     if (data === undefined) {
         return (
             <main style={{ padding: 24 }}>
-                {picture.error === null ? 'Opening the plan…' : <span role="alert">{sentenceOf(picture.error)}</span>}
+                {picture.error === null ? (
+                    'Opening the plan…'
+                ) : isUnshown(picture.error) ? (
+                    <StudyRescue study={study} fault={picture.error} onUndo={() => changes.undo.mutate()} onFault={onFault} />
+                ) : (
+                    <span role="alert">{sentenceOf(picture.error)}</span>
+                )}
             </main>
         );
     }

@@ -3,6 +3,7 @@ import { FileTrigger } from 'react-aria-components';
 import { useNavigate } from 'react-router';
 import { sentenceOf } from '../api/client';
 import type { Picture, Study } from '../api/types';
+import { DeleteStudy } from '../photo/StudyRescue';
 import { Column, PartHead } from '../ui/Column';
 import { Button, NativeSelect, TextInput, WordButton } from '../ui/controls';
 import { useBringIn, useSaveStudy, type PictureChanges } from './queries';
@@ -59,7 +60,7 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
             <PartHead>
                 <h2>The whole study</h2>
             </PartHead>
-            <p style={{ display: 'flex', gap: 6, marginLeft: -6, minHeight: 44, alignItems: 'center' }}>
+            <p style={{ display: 'flex', flexWrap: 'wrap', gap: 6, marginLeft: -6, minHeight: 44, alignItems: 'center' }}>
                 <WordButton isPending={save.isPending} onPress={() => save.mutate(study)}>
                     {save.isPending ? 'Writing the file…' : 'Save it as one file'}
                 </WordButton>
@@ -68,6 +69,7 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
                         {bringIn.isPending ? 'Taking the study in…' : 'Bring a study in from its file'}
                     </WordButton>
                 </FileTrigger>
+                <DeleteStudy study={study} onFault={setFault} />
             </p>
             <p role="alert" style={{ padding: fault === '' ? 0 : '8px 0' }}>
                 {fault}

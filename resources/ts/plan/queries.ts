@@ -1,8 +1,10 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { askAnew, putAnswer } from '../api/answers';
-import { ask, askFile } from '../api/client';
+import { askAnew } from '../api/answers';
+import { ask, askFile, askWithFile } from '../api/client';
+import { newKey } from '../api/keptEdits';
+import { sendingOf, useLane } from '../api/useOutbox';
 import type { Picture, PictureAnswers, PictureChange, PictureRamp, PictureRecipe, Study, ValueRuns } from '../api/types';
-import { newKey } from '../photo/survey/pending';
+import { laneOf } from '../photo/survey/useSurvey';
 
 export type NewPictureChange = Omit<PictureChange, 'key'>;
 
@@ -22,24 +24,24 @@ export const usePicture = (study: number | null) =>
     });
 
 /** Every change answers with the whole plan, which takes the place of the one shown. */
-export function usePictureChanges(study: number, onFault: (error: unknown) => void) {
-    const client = useQueryClient();
+export function usePictureChanges(study: number, picture: Picture | undefined, onFault: (error: unknown) => void) {
+    const lane = useLane(laneOf(study), onFault);
     const base = baseOf(study);
-    const options = {
-        // One after the other, as they were made: undo takes back what was changed a moment before.
-        scope: { id: `picture/${study}` },
-        onSuccess: (picture: Picture) => putAnswer(client, ['picture', study], picture),
-        onError: onFault,
-    };
-    const post = (path: string, json?: unknown) =>
-        ask<Picture>(`${base}${path}`, { method: 'POST', ...(json === undefined ? {} : { json }) });
+    const put = ['picture', study];
+    // Undo takes back what was changed a moment before, even where that waits still.
+    const step = { method: 'POST', history: 'picture', put } as const;
+    const of = picture?.stamp ?? 'before';
     return {
-        change: useMutation({ mutationFn: (change: NewPictureChange) => post('/changes', { ...change, key: newKey() }), ...options }),
-        run: useMutation({ mutationFn: () => post('/run'), ...options }),
-        cancel: useMutation({ mutationFn: () => ask<Picture>(`${base}/run`, { method: 'DELETE' }), ...options }),
-        undo: useMutation({ mutationFn: () => post('/undo'), ...options }),
-        redo: useMutation({ mutationFn: () => post('/redo'), ...options }),
-        version: useMutation({ mutationFn: (to: { name: string } | { number: number }) => post('/version', to), ...options }),
+        change: sendingOf(lane, 'change the plan', (json: NewPictureChange) => ({ ...step, path: `${base}/changes`, json })),
+        run: sendingOf(lane, 'plan the picture', () => ({ method: 'POST', path: `${base}/run`, put })),
+        cancel: sendingOf(lane, 'stop planning', () => ({ method: 'DELETE', path: `${base}/run`, put })),
+        undo: sendingOf(lane, 'undo', () => ({ ...step, path: `${base}/undo`, of })),
+        redo: sendingOf(lane, 'redo', () => ({ ...step, path: `${base}/redo`, of })),
+        version: sendingOf(lane, 'name or go to a version', (json: { name: string } | { number: number }) => ({
+            ...step,
+            path: `${base}/version`,
+            json,
+        })),
     };
 }
 
@@ -94,11 +96,7 @@ export function useSaveStudy(onFault: (error: unknown) => void) {
 export function useBringIn(onDone: (study: Study) => void, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     return useMutation({
-        mutationFn: (file: File) => {
-            const form = new FormData();
-            form.set('file', file);
-            return ask<Study>('/api/studies/bundle', { method: 'POST', form });
-        },
+        mutationFn: (file: File) => askWithFile<Study>('/api/studies/bundle', 'file', file, newKey()),
         onSuccess: async (study) => {
             await askAnew(client, 'studies', 'drawer');
             onDone(study);

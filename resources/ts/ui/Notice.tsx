@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { WordButton } from './controls';
 
-const Line = styled.div`
+export const Line = styled.div`
     display: flex;
     align-items: center;
     gap: 12px;

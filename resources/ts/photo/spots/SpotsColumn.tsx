@@ -4,7 +4,7 @@ import type { NamedSpot, Spot, Study } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { Button, TextInput, WordButton } from '../../ui/controls';
 import { EditableName } from '../../ui/EditableName';
-import type { NewChange } from '../survey/pending';
+import type { NewChange } from '../survey/useSurvey';
 import type { SpotState } from '../spotState';
 
 const Keep = styled.form`

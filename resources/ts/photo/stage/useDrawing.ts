@@ -1,5 +1,5 @@
 import { useEffect, useReducer, useRef, useState } from 'react';
-import type { NewChange } from '../survey/pending';
+import type { NewChange } from '../survey/useSurvey';
 import { drawingReducer, isBrush, isTrail, leastPoints, NOTHING, type Drawing, type DrawingAction, type Tool } from './drawing';
 
 /** The change that a finished drawing asks for. */

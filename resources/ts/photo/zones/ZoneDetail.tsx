@@ -3,7 +3,7 @@ import type { Zone, Zones } from '../../api/types';
 import { NativeSelect, WordButton, WordChoice } from '../../ui/controls';
 import { EditableName } from '../../ui/EditableName';
 import type { Tool } from '../stage/drawing';
-import type { NewChange } from '../survey/pending';
+import type { NewChange } from '../survey/useSurvey';
 import { TargetRange } from './TargetRange';
 
 const Detail = styled.div`

@@ -4,7 +4,7 @@ import type { Zones } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { WordButton } from '../../ui/controls';
 import type { Tool } from '../stage/drawing';
-import type { NewChange } from '../survey/pending';
+import type { NewChange } from '../survey/useSurvey';
 
 const Alike = styled.ol`
     margin: 0;

@@ -4,7 +4,7 @@ import type { Zones } from '../../api/types';
 import { Column } from '../../ui/Column';
 import { Button, NativeSelect, WordButton } from '../../ui/controls';
 import type { Tool } from '../stage/drawing';
-import type { NewChange } from '../survey/pending';
+import type { NewChange } from '../survey/useSurvey';
 import { ZoneDetail } from './ZoneDetail';
 
 const Two = styled.div`

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Edits;
+
+use App\Models\User;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Makes a change once, however often it is sent: a page that got no answer sends it again under the same key. Key and change are
+ * written in one transaction; the same change sent at the same time waits for the first to be through.
+ */
+final class Once
+{
+    public const HEADER = 'Idempotency-Key';
+
+    /** In the answer: what the change made, so that the next one can say what it stands on. */
+    public const MADE = 'Change-Made';
+
+    private const ATTRIBUTE = 'made-by-this-change';
+
+    /** Changes may wait on a device this long for an answer and still be known. */
+    private const KEPT_DAYS = 120;
+
+    /** A deadlock between two who change the same is no fault of theirs: it is tried again this often. */
+    private const ATTEMPTS = 5;
+
+    /** One of so many changes looks for keys that are too old. */
+    private const PRUNES_EVERY = 400;
+
+    /**
+     * @param  \Closure(): ?int  $change  what it made: the version, or the row
+     * @return ?int what was made, now or the first time
+     */
+    public static function make(Request $request, User $user, \Closure $change): ?int
+    {
+        $key = self::keyOf($request);
+        $made = DB::transaction(static function () use ($user, $key, $change): ?int {
+            if ($key === null) {
+                return $change();
+            }
+            $row = ['user_id' => $user->id, 'change_key' => $key];
+            if (DB::table('made_changes')->insertOrIgnore($row) === 0) {
+                $made = DB::table('made_changes')->where($row)->lockForUpdate()->value('made');
+
+                return is_numeric($made) ? (int) $made : null;
+            }
+            $made = $change();
+            DB::table('made_changes')->where($row)->update(['made' => $made]);
+
+            return $made;
+        }, self::ATTEMPTS);
+        $request->attributes->set(self::ATTRIBUTE, $made);
+        if (random_int(1, self::PRUNES_EVERY) === 1) {
+            DB::table('made_changes')->where('created_at', '<', now()->subDays(self::KEPT_DAYS))->limit(5000)->delete();
+        }
+
+        return $made;
+    }
+
+    /** What a change under this request's key made before; nothing where it was not made. */
+    public static function madeBefore(Request $request, User $user): ?int
+    {
+        $key = self::keyOf($request);
+        $made = $key === null ? null : DB::table('made_changes')->where(['user_id' => $user->id, 'change_key' => $key])->value('made');
+
+        return is_numeric($made) ? (int) $made : null;
+    }
+
+    /** What the change of this request made. */
+    public static function madeBy(Request $request): ?int
+    {
+        $made = $request->attributes->get(self::ATTRIBUTE);
+
+        return is_int($made) ? $made : null;
+    }
+
+    /** @throws ValidationException when there is a key that is none */
+    private static function keyOf(Request $request): ?string
+    {
+        $key = $request->header(self::HEADER) ?? $request->input('key');
+        if ($key === null) {
+            return null;
+        }
+        if (! is_string($key) || preg_match('/^[\x21-\x7e]{8,40}$/D', $key) !== 1) {
+            throw ValidationException::withMessages(['key' => 'The key of a change is 8 to 40 plain letters and digits.']);
+        }
+
+        return $key;
+    }
+}

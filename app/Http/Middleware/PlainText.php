@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
+
+/** All that is written in a request is UTF-8: other bytes can be neither kept nor answered. */
+final class PlainText
+{
+    public function handle(Request $request, Closure $next): Response
+    {
+        $inputs = [$request->query->all(), $request->request->all(), $request->isJson() ? $request->json()->all() : [], rawurldecode($request->getPathInfo())];
+        array_walk_recursive($inputs, static function (mixed $value, string|int $key): void {
+            if (! mb_check_encoding((string) $key, 'UTF-8') || is_string($value) && ! mb_check_encoding($value, 'UTF-8')) {
+                throw new BadRequestHttpException('The request is not written in UTF-8; type the text anew and try again.');
+            }
+        });
+
+        return $next($request);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
+
+/**
+ * Files that take long to read come in one at a time an account, and only so many of all accounts together, so that there is always
+ * someone to answer the others. Who has to wait is told at once and comes again: waiting here would hold a process too. The database
+ * frees what a process held that died.
+ */
+final class TakesTurns
+{
+    /** Half of the processes that answer (ops/php-fpm.conf.in). */
+    private const AT_ONCE = 3;
+
+    private const AGAIN_SECONDS = 2;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $user = $request->user();
+        $own = 'kp-files-of-'.($user instanceof User ? $user->id : 'nobody');
+        $held = self::take($own) ? [$own] : throw self::later('Another file of yours is being taken in; this one follows by itself, or try again in a moment.');
+        try {
+            foreach (range(1, self::AT_ONCE) as $slot) {
+                if (self::take("kp-files-$slot")) {
+                    $held[] = "kp-files-$slot";
+
+                    return $next($request);
+                }
+            }
+
+            throw self::later('Many files are being taken in just now; this one follows by itself, or try again in a moment.');
+        } finally {
+            array_map(static fn (string $name): mixed => rescue(static fn () => DB::scalar('select release_lock(?)', [self::ofThisDatabase($name)])), $held);
+        }
+    }
+
+    private static function take(string $name): bool
+    {
+        return (int) DB::scalar('select get_lock(?, 0)', [self::ofThisDatabase($name)]) === 1;
+    }
+
+    private static function ofThisDatabase(string $name): string
+    {
+        return substr(md5(DB::getDatabaseName()), 0, 12).$name;
+    }
+
+    private static function later(string $why): TooManyRequestsHttpException
+    {
+        return new TooManyRequestsHttpException(self::AGAIN_SECONDS, $why);
+    }
+}

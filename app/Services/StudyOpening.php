@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Models\Study;
+use App\Models\User;
+use App\Presenters\PlanPresenter;
+use App\Presenters\StudyPicturePresenter;
+use App\Presenters\SurveyPresenter;
+
+/** Opens a study once as its places will: what is taken in can be opened. */
+final class StudyOpening
+{
+    public function __construct(private readonly SurveyPresenter $survey, private readonly PlanPresenter $plan, private readonly StudyPicturePresenter $picture)
+    {
+    }
+
+    /** @throws \Throwable whatever opening it would throw */
+    public function check(User $user, Study $study): void
+    {
+        $this->survey->survey($user, $study);
+        $this->plan->plan($user, $study);
+        $this->picture->picture($user, $study);
+    }
+}

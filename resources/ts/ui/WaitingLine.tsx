@@ -1,0 +1,29 @@
+import { useTroubled } from '../api/useOutbox';
+import { WordButton } from './controls';
+import { Line } from './Notice';
+
+/** What was changed and is not taken in yet: that it waits here, why, and what can be done. */
+export function WaitingLine() {
+    const lanes = useTroubled();
+    const waiting = lanes.flatMap((lane) => lane.state.waiting);
+    const stuck = lanes.find((lane) => lane.state.stuck);
+    return (
+        <div role="status" data-testid="waiting">
+            {waiting.length > 0 && (
+                <Line>
+                    <span>
+                        <strong>{waiting.length === 1 ? 'One change waits' : `${waiting.length} changes wait`}.</strong>{' '}
+                        {lanes[0]?.state.trouble}{' '}
+                        {lanes.every((lane) => lane.state.kept)
+                            ? 'Kept on this device, over a reload too, and sent again by itself.'
+                            : 'This browser keeps nothing more: leave the page open until it is sent.'}
+                    </span>
+                    <WordButton onPress={() => lanes.forEach((lane) => lane.now())}>Send now</WordButton>
+                    {stuck !== undefined && (
+                        <WordButton onPress={() => stuck.leaveOut()}>Leave out “{stuck.state.waiting[0]?.words}”</WordButton>
+                    )}
+                </Line>
+            )}
+        </div>
+    );
+}
