@@ -24,6 +24,8 @@ began() { # PID
   # After the name in brackets, which may hold anything, come state (3), parent (4) … and the start (22).
   read -ra fields <<< "${stat##*) }"
   start=${fields[19]}
+  # One that was killed and that nobody has taken note of yet is dead all the same.
+  [ "${fields[0]}" != Z ]
 }
 
 # Sets `pid` to the process that is noted, when it is of this boot; whether it still lives is another question.
@@ -55,7 +57,7 @@ youngest_is_ours() { # GROUP START
     { read -r stat < "$stat"; } 2>/dev/null || continue
     name=${stat#*(}; name=${name%)*}
     read -ra fields <<< "${stat##*) }"
-    [ "${fields[2]}" = "$1" ] || continue
+    [ "${fields[2]}" = "$1" ] && [ "${fields[0]}" != Z ] || continue
     case "$name" in nginx|php*|mariadbd|bash|setpriv|sleep) [ "${fields[19]}" -ge "$2" ] || return 1 ;; *) return 1 ;; esac
   done
 }
@@ -175,10 +177,17 @@ start_worker() {
   run worker bash -c '. "$0/ops/common.sh"; trap "kill %1 2>/dev/null; exit 0" TERM; while :; do as_app php "$0/artisan" queue:work --sleep=1 --max-time=3600 --quiet & wait $!; sleep 1; done' "$root"
 }
 
+lacks_only_room() { # ADDRESS
+  local parts; parts=$("$root/prism" health --address "$1" 2>/dev/null | grep ': false' | grep -v '"storage"' | tr -d ' ,')
+  [ "$parts" = $'"ok":false\n"ok":false\n"diskSpace":false' ]
+}
+
 wait_until_healthy() {
   local address=$1
   for _ in $(seq 1 150); do
     "$root/prism" health --address "$address" >/dev/null 2>&1 && return
+    # Without room one can still look, save and delete: it starts, and says so.
+    if lacks_only_room "$address"; then say "Mind: the disk with $KP_VAR is nearly full, and what is made may not be kept. Make room."; return; fi
     sleep 0.2
   done
   "$root/prism" health --address "$address" || true

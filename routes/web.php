@@ -21,7 +21,8 @@ use App\Http\Middleware\TakesTurns;
 use Illuminate\Support\Facades\Route;
 use KnottyPrism\Core\Formats\DrawerExport;
 
-Route::get('/health', HealthController::class);
+// Without a session: it answers when the database does not.
+Route::get('/health', HealthController::class)->withoutMiddleware('web');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', PageController::class)->name('login');
@@ -32,8 +33,8 @@ Route::middleware('guest')->group(function (): void {
 Route::middleware('auth')->group(function (): void {
     Route::get('/', PageController::class);
     Route::get('/drawer', PageController::class);
-    Route::get('/plan/{study?}', PageController::class)->whereNumber('study');
-    Route::get('/photo/{study?}', PageController::class)->whereNumber('study');
+    Route::get('/plan/{study?}', PageController::class);
+    Route::get('/photo/{study?}', PageController::class);
     Route::post('/sign-out', [SessionController::class, 'signOut']);
 
     Route::prefix('api')->group(function (): void {
@@ -69,12 +70,12 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/studies/{study}/bundle', [StudyController::class, 'bundle'])->middleware('throttle:heavy');
         Route::get('/studies/{study}', [StudyController::class, 'show']);
         Route::patch('/studies/{study}', [StudyController::class, 'update']);
-        Route::delete('/studies/{study}', [StudyController::class, 'destroy'])->whereNumber('study');
+        Route::delete('/studies/{study}', [StudyController::class, 'destroy']);
         Route::get('/studies/{study}/photo', [PhotoController::class, 'plain']);
         Route::post('/studies/{study}/photos', [PhotoController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
         Route::scopeBindings()->prefix('/studies/{study}/photos/{photo}')->group(function (): void {
             Route::patch('/', [PhotoController::class, 'update']);
-            Route::delete('/', [PhotoController::class, 'destroy'])->whereNumber('photo');
+            Route::delete('/', [PhotoController::class, 'destroy']);
             Route::get('/look', [PhotoController::class, 'look']);
             Route::get('/values', [PhotoController::class, 'values']);
         });
@@ -108,7 +109,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/studies/{study}/plan', [PlanController::class, 'store']);
         Route::post('/studies/{study}/plan/undo', [PlanController::class, 'undo']);
         Route::patch('/studies/{study}/plan/{entry}', [PlanController::class, 'update'])->scopeBindings();
-        Route::delete('/studies/{study}/plan/{entry}', [PlanController::class, 'destroy'])->whereNumber('entry');
+        Route::delete('/studies/{study}/plan/{entry}', [PlanController::class, 'destroy']);
         Route::get('/studies/{study}/palette-card', PaletteCardController::class);
     });
 });

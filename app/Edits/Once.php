@@ -53,7 +53,7 @@ final class Once
 
             return $made;
         }, self::ATTEMPTS);
-        $request->attributes->set(self::ATTRIBUTE, $made);
+        self::note($made);
         if (random_int(1, self::PRUNES_EVERY) === 1) {
             DB::table('made_changes')->where('created_at', '<', now()->subDays(self::KEPT_DAYS))->limit(5000)->delete();
         }
@@ -66,8 +66,12 @@ final class Once
     {
         $key = self::keyOf($request);
         $made = $key === null ? null : DB::table('made_changes')->where(['user_id' => $user->id, 'change_key' => $key])->value('made');
+        if (! is_numeric($made)) {
+            return null;
+        }
+        self::note((int) $made);
 
-        return is_numeric($made) ? (int) $made : null;
+        return (int) $made;
     }
 
     /** What the change of this request made. */
@@ -76,6 +80,12 @@ final class Once
         $made = $request->attributes->get(self::ATTRIBUTE);
 
         return is_int($made) ? $made : null;
+    }
+
+    /** On the request that the middleware sees: a form request is a copy of it. */
+    private static function note(?int $made): void
+    {
+        request()->attributes->set(self::ATTRIBUTE, $made);
     }
 
     /** @throws ValidationException when there is a key that is none */

@@ -25,8 +25,11 @@ final class ProblemDetails
 {
     private const FULL = 'The disk of this machine is full, so nothing can be kept there. Make room; what waits on this device is then sent by itself.';
 
-    /** MariaDB: 1205 lock wait timeout, 1213 deadlock, 1040 too many connections, 1053 shutting down, 2002, 2006 and 2013 no server. */
-    private const PASSING = [1205, 1213, 1040, 1053, 2002, 2006, 2013];
+    /** MariaDB: lock wait timeout, deadlock. */
+    private const CONTENDED = [1205, 1213];
+
+    /** MariaDB: too many connections, shutting down, and no server at the start or in the middle of a question. */
+    private const AWAY = [1040, 1053, 2002, 2006, 2013];
 
     public static function register(Exceptions $exceptions): void
     {
@@ -49,15 +52,15 @@ final class ProblemDetails
             $error instanceof CannotBeShown => self::answer(422, 'This can not be shown', $error->getMessage(), ['type' => CannotBeShown::TYPE]),
             $error instanceof HttpExceptionInterface => self::ofStatus($error),
             FullDisk::isSaidBy($error) => self::answer(507, 'The disk is full', self::FULL),
-            $error instanceof QueryException && self::isPassing($error) => self::answer(503, 'Busy just now', 'Others are changing the same; it is tried again by itself.'),
+            $error instanceof QueryException && in_array(self::codeOf($error), self::CONTENDED, true) => self::answer(503, 'Busy just now', 'The same is being changed from elsewhere; it is tried again by itself.'),
+            $error instanceof QueryException && in_array(self::codeOf($error), self::AWAY, true) => self::answer(503, 'The database does not answer', 'It does not answer just now; what is changed is kept on this device and sent by itself when it is back.'),
             default => self::answer(500, 'Something went wrong here', 'It has been written to the log. Try again; what you made before is safe.'),
         };
     }
 
-    /** Whether the same would be taken a moment later: the database waited too long for somebody else, or is not there just now. */
-    private static function isPassing(QueryException $error): bool
+    private static function codeOf(QueryException $error): mixed
     {
-        return in_array($error->errorInfo[1] ?? $error->getCode(), self::PASSING, true);
+        return $error->errorInfo[1] ?? $error->getCode();
     }
 
     private static function ofStatus(HttpExceptionInterface $error): JsonResponse

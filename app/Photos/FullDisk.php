@@ -13,8 +13,8 @@ final class FullDisk
      */
     private const SAID = '/No space left on device|out of free disk space|\b1021\b.*[Dd]isk full|\b1114\b.*is full|[Ee]rrcode: 28\b|error 28\b|Disk quota exceeded/';
 
-    /** What there must be to work on: photos come as large as this. */
-    public const LEAST_FREE_BYTES = 200_000_000;
+    /** With less than this a photo may not find room any more. */
+    public const LEAST_FREE_BYTES = 50_000_000;
 
     public static function isSaidBy(\Throwable $error): bool
     {

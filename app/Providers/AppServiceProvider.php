@@ -15,6 +15,7 @@ use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
 use KnottyPrism\Core\Planning\AtlasShelf;
@@ -37,6 +38,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         Password::defaults(Password::min(10));
+        // Numbers of rows, none larger than the database has.
+        Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'import'], '[0-9]{1,18}'));
         $this->limitRates();
         $isFirst = true;
         $tidiedAt = 0;

@@ -13,7 +13,6 @@ use App\Models\User;
 use App\Photos\FullDisk;
 use App\Photos\PhotoStore;
 use Illuminate\Database\QueryException;
-use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;

@@ -27,7 +27,11 @@ final class DrawerCsv
         $stream = fopen('php://memory', 'r+') ?: throw new \LogicException('memory can always be opened');
         fwrite($stream, $text);
         rewind($stream);
-        $separator = self::separatorOf(strtok($text, "\r\n") ?: '');
+        $first = strtok($text, "\r\n") ?: '';
+        $separator = self::separatorOf($first);
+        if (substr_count($first, $separator) >= self::MOST_COLUMNS) {
+            throw BadFile::because(sprintf('Row 1 names more than %d columns; known columns are %s.', self::MOST_COLUMNS, implode(', ', RecordFields::COLUMNS)));
+        }
         $header = self::header(fgetcsv($stream, separator: $separator, escape: ''));
         $fields = new RecordFields;
         $records = [];
@@ -69,9 +73,6 @@ final class DrawerCsv
      */
     private static function header(array|false $cells): array
     {
-        if (count($cells ?: []) > self::MOST_COLUMNS) {
-            throw BadFile::because(sprintf('Row 1 names more than %d columns; known columns are %s.', self::MOST_COLUMNS, implode(', ', RecordFields::COLUMNS)));
-        }
         $header = array_map(static fn (?string $c): string => mb_strtolower(trim((string) $c)), $cells ?: []);
         $missing = array_diff(RecordFields::REQUIRED, $header);
         $unknown = array_diff($header, RecordFields::COLUMNS);

@@ -265,11 +265,22 @@ test('two photos lie side by side with the same spots, and their differences are
 test('what is done while the connection is gone is kept, said, and made when it is back', async ({ page }) => {
     await open(page, 'Zones');
     await zonesList(page).filter({ hasText: 'sea' }).getByRole('button').click();
-    await page.route('**/survey/changes', (route) => route.abort());
+    // First no connection, then a proxy whose application is gone, then a fault: none of them is a refusal.
+    let tries = 0;
+    await page.route('**/survey/changes', (route) =>
+        [() => route.abort(), () => route.fulfill({ status: 502, body: '<html>' }), () => route.fulfill({ status: 500, body: '' })][
+            Math.min(2, tries++)
+        ]?.(),
+    );
     const name = page.getByLabel('Name of the zone');
     await name.fill('the sea');
     await name.press('Enter');
-    await expect(page.getByText(/^No answer yet; 1 kept here/)).toBeVisible();
+    const waiting = page.getByTestId('waiting');
+    await expect(waiting).toContainText('One change waits.');
+    await page.getByRole('button', { name: 'Send now' }).click();
+    await page.getByRole('button', { name: 'Send now' }).click();
+    await expect.poll(() => tries).toBe(3);
+    await expect(waiting).toContainText('Kept on this device, over a reload too');
     await page.unroute('**/survey/changes');
     // Not even a reload loses it.
     await page.reload();

@@ -10,6 +10,7 @@ use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
 use KnottyPrism\Core\Photo\Zones\Outlines;
+use KnottyPrism\Core\Photo\Zones\Raster;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
@@ -189,4 +190,35 @@ it('comes out of its JSON as it went in, and changes nothing that others hold', 
         ->and($survey->spot(1)->name)->toBe('rope')->and($back->balanceOf(7)?->pointedAt->l)->toEqualWithDelta(Lab::ofHex('#e8e0d0')->l, 1e-6)->and($back->balanceOf(8))->toBeNull();
     expect(fn () => $survey->withoutSpot(5))->toBeRefused('no such spot')->and(fn () => (new Survey)->sheet())->toBeRefused('proposed first')
         ->and(fn () => $survey->withNewSpot('  ', 7, 0.1, 0.1, 9))->toBeRefused('at least one letter')->and(fn () => $survey->withNewSpot('x', 7, 1.2, 0.1, 9))->toBeRefused('between 0 and 1');
+});
+
+it('covers with a brush just the pixels that lie within its radius of the line that was drawn', function () {
+    mt_srand(7);
+    $wrong = 0;
+    for ($n = 0; $n < 40; $n++) {
+        [$width, $height, $radius] = [mt_rand(3, 50), mt_rand(3, 50), mt_rand(1, 200) / 1000];
+        $points = array_map(static fn (): array => [mt_rand(-100, 200) / 100, mt_rand(-100, 200) / 100], range(1, mt_rand(1, 6)));
+        $covered = Raster::brushed($points, $radius, $width, $height);
+        $r = max(0.5, $radius * $width);
+        for ($at = 0; $at < $width * $height; $at++) {
+            [$x, $y] = [$at % $width + 0.5, intdiv($at, $width) + 0.5];
+            $nearest = INF;
+            foreach ($points as $i => $from) {
+                $to = $points[min(count($points) - 1, $i + 1)];
+                [$ax, $ay, $dx, $dy] = [$from[0] * $width, $from[1] * $height, ($to[0] - $from[0]) * $width, ($to[1] - $from[1]) * $height];
+                $along = max(0.0, min(1.0, (($x - $ax) * $dx + ($y - $ay) * $dy) / max(1e-12, $dx * $dx + $dy * $dy)));
+                $nearest = min($nearest, hypot($x - $ax - $along * $dx, $y - $ay - $along * $dy));
+            }
+            $wrong += (int) (abs($nearest - $r) > 1e-9 && ($nearest <= $r) !== isset($covered[$at]));
+        }
+    }
+    expect($wrong)->toBe(0);
+});
+
+it('keeps of a stroke only the points that say something, and is unpacked no further than it is large', function () {
+    $still = (new KeptWhites)->painted(true, 0.1, array_fill(0, 3000, [0.5, 0.5]));
+    expect($still->strokes[0]['points'])->toHaveCount(2);
+    $packed = base64_encode((string) gzcompress(str_repeat("\1", 5000)));
+    expect(fn () => ZoneSheet::ofPacked(10, 10, $packed, [1 => new ZoneNote('all')]))->toBeRefused('can not be unpacked');
+    expect(ZoneSheet::ofPacked(50, 100, $packed, [1 => new ZoneNote('all'), 7 => new ZoneNote('nothing')])->notes)->toHaveCount(1);
 });

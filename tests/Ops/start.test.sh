@@ -17,6 +17,7 @@ not_running() { ! running; }
 healthy() { ./prism health --address "http://127.0.0.1:$APP_PORT" >/dev/null 2>&1; }
 says() { printf '%s' "$output" | grep -qF -- "$1"; }
 start() { output=$(./start --background 2>&1); status=$?; }
+sql() { php -r '$p = new PDO("mysql:host=127.0.0.1;port=".$argv[1].";dbname=".$argv[2], $argv[3], $argv[4]); $r = $p->query($argv[5]); echo $r->columnCount() ? $r->fetchColumn() : "";' "$DB_PORT" "$(setting DB_DATABASE)" "$(setting DB_USERNAME)" "$(setting DB_PASSWORD)" "$1"; }
 hold_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:".$argv[1]) ?: exit(1); sleep(60);' "$1" & holder=$!; sleep 1; }
 release_port() { kill "$holder" 2>/dev/null; wait "$holder" 2>/dev/null; }
 
@@ -38,10 +39,21 @@ holds "a busy database port too" says "port $DB_PORT, meant for the database, is
 holds "  and leaves nothing behind" not_running
 release_port
 
+# Whatever lies where the database belongs is somebody's work.
+rm -rf "$KP_VAR/db"; mkdir -p "$KP_VAR/db/mysql"; echo precious > "$KP_VAR/db/ibdata1"; start
+holds "a folder with something of a database in it stops the start" [ "$status" -eq 1 ]
+holds "  in a plain sentence with a cure" says "holds files but no whole database, and is left as it is. Put the rest of the copy there"
+holds "  and is left as it is" [ "$(cat "$KP_VAR/db/ibdata1" 2>/dev/null)" = precious ]
+mkdir "$KP_VAR/db/mysql/x"; start
+holds "one that can not be opened stops the start, too" [ "$status" -eq 1 ]
+holds "  and is left where it is" [ "$(head -c 8 "$KP_VAR/db/ibdata1" 2>/dev/null)" = precious ]
+holds "  with nothing left running" not_running
+rm -rf "$KP_VAR/db"
+
 # What a set-up leaves that was cut off while the database was being made.
-rm -rf "$KP_VAR/db"; mkdir -p "$KP_VAR/db/mysql"; touch "$KP_VAR/db/ibdata1"
+mkdir -p "$KP_VAR/db.being-made/mysql"; touch "$KP_VAR/db.being-made/ibdata1"
 start
-holds "a half-made database is made anew" [ "$status" -eq 0 ]
+holds "a set-up that was cut off begins anew" [ "$status" -eq 0 ]
 holds "  and the application is well" healthy
 holds "  on loopback only" bash -c '! ss -tln 2>/dev/null | grep -E ":('"$APP_PORT|$DB_PORT"') " | grep -qv 127.0.0.1'
 holds "secrets are readable by their owner alone" [ "$(stat -c %a "$KP_VAR/.env")" = 600 ]
@@ -58,6 +70,23 @@ start
 holds "a start after a stop keeps the secrets and the data" [ "$before" = "$(cat "$KP_VAR/.env")" ]
 holds "  and is well again" healthy
 ./start --stop >/dev/null
+
+# A copy put back by hand, without the files whose names begin with a dot, as "cp -a db/*" makes it.
+start; sql "insert into users (name, email, password) values ('kept', 'kept@example.org', 'x')"; ./start --stop >/dev/null
+mkdir "$KP_VAR/copy"; cp -a "$KP_VAR"/db/* "$KP_VAR/copy/"; rm -rf "$KP_VAR/db"; mv "$KP_VAR/copy" "$KP_VAR/db"
+[ "$(id -u)" -eq 0 ] && chown -R root "$KP_VAR/db"
+start
+holds "a database that was put back by hand is opened" [ "$(sql "select count(*) from users where name = 'kept'")" = 1 ]
+./start --stop >/dev/null
+
+# After a reboot, or long enough, the number of a process is another's.
+setsid sleep 300 & stranger=$!
+read -r boot < /proc/sys/kernel/random/boot_id
+for note in "$stranger" "$stranger 1 $boot" "$stranger $(awk '{print $22}' "/proc/$stranger/stat") another-boot"; do
+  echo "$note" > "$KP_VAR/run/worker.pid"; ./start --stop >/dev/null
+  holds "a stranger that has the number of an old process is let alone (${note#"$stranger"})" kill -0 "$stranger"
+done
+kill "$stranger" 2>/dev/null; wait "$stranger" 2>/dev/null
 
 timeout -k 60 -s INT 20 ./start >/dev/null 2>&1
 holds "Ctrl-C leaves no process" not_running

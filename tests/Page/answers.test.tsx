@@ -46,12 +46,9 @@ const tray = (notShown: number) => ({ order: 'number', pencils: [], notShown }) 
 describe('an answer that is older than a change', () => {
     it('is not what shows: the tray that was asked for while a pencil was being noted is asked for anew', async () => {
         const client = new QueryClient();
-        const { result } = renderHook(
-            () => ({ tray: useTray('number', { kind: 'wanted' }), changes: useStockChanges(undefined, vi.fn()) }),
-            {
-                wrapper: wrapperOf(client),
-            },
-        );
+        const { result } = renderHook(() => ({ tray: useTray('number', { kind: 'wanted' }), changes: useStockChanges(vi.fn()) }), {
+            wrapper: wrapperOf(client),
+        });
         const before = await nth(1);
         act(() => result.current.changes.note.mutate({ id: 'Slipway/1', stock: 'wanted' }));
         const note = await nth(2);
@@ -67,7 +64,7 @@ describe('an answer that is older than a change', () => {
 
     it('does not take the place of the answer to the change itself', async () => {
         const client = new QueryClient();
-        const { result } = renderHook(() => ({ picture: usePicture(4), changes: usePictureChanges(4, undefined, vi.fn()) }), {
+        const { result } = renderHook(() => ({ picture: usePicture(4), changes: usePictureChanges(4, vi.fn()) }), {
             wrapper: wrapperOf(client),
         });
         const before = await nth(1);
@@ -83,7 +80,7 @@ describe('an answer that is older than a change', () => {
 
 describe('changes made faster than they are answered', () => {
     it('are sent one after the other, so that an undo takes back the one before it', async () => {
-        const { result } = renderHook(() => usePictureChanges(4, undefined, vi.fn()), { wrapper: wrapperOf(new QueryClient()) });
+        const { result } = renderHook(() => usePictureChanges(4, vi.fn()), { wrapper: wrapperOf(new QueryClient()) });
         act(() => {
             result.current.change.mutate({ kind: 'stack', zone: 3, role: 'mid', stack: 'Slipway/704@0.35' });
             result.current.undo.mutate();
@@ -101,12 +98,9 @@ describe('a machine without a network', () => {
 
     it('is answered by the application all the same, as that runs on it', async () => {
         onlineManager.setOnline(false);
-        const { result } = renderHook(
-            () => ({ tray: useTray('number', { kind: 'owned' }), changes: useStockChanges(undefined, vi.fn()) }),
-            {
-                wrapper: wrapperOf(newQueries()),
-            },
-        );
+        const { result } = renderHook(() => ({ tray: useTray('number', { kind: 'owned' }), changes: useStockChanges(vi.fn()) }), {
+            wrapper: wrapperOf(newQueries()),
+        });
         (await nth(1)).answer(tray(3));
         await waitFor(() => expect(result.current.tray.data?.notShown).toBe(3));
         act(() => result.current.changes.note.mutate({ id: 'Slipway/1', stock: 'low' }));

@@ -228,7 +228,7 @@ it('a recipe is kept under a key, so that it is kept once', async () => {
             {children}
         </QueryClientProvider>
     );
-    const { result } = renderHook(() => usePlanChanges(study, undefined, vi.fn()), { wrapper });
+    const { result } = renderHook(() => usePlanChanges(study, vi.fn()), { wrapper });
     const onSuccess = vi.fn();
     act(() => result.current.add.mutate({ name: 'rope', x: 1, y: 1, ring: 9, label: 'closest', stack: '735@0.35' }, { onSuccess }));
     fireEvent.click(await screen.findByRole('button', { name: 'Send now' }));

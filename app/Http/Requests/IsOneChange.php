@@ -4,12 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Edits\Once;
 use Illuminate\Support\Fluent;
 use Illuminate\Validation\Rule;
 
 /** One change of something that has versions: its kind, what that kind needs, and a key of its own, so that sent twice it is made once. */
 trait IsOneChange
 {
+    /** The key comes as every change's does, or in the change itself. */
+    protected function prepareForValidation(): void
+    {
+        $key = $this->header(Once::HEADER);
+        if ($key !== null) {
+            $this->merge(['key' => $key]);
+        }
+    }
+
     /**
      * @param  list<string>  $kinds
      * @param  array<string, mixed>  $needs  rules of the kind that was asked for

@@ -19,7 +19,7 @@ final readonly class KeptWhites
     private const MOST_STROKES = 400;
 
     /** Of all strokes together that someone paints. */
-    private const MOST_POINTS = 40_000;
+    private const MOST_POINTS = 20_000;
 
     /** Points nearer to one another than this share of the brush's radius say nothing new. */
     private const NEAREST = 0.125;

@@ -72,9 +72,10 @@ final class Raster
     }
 
     /**
-     * The pixels whose middle a brush covers that is drawn from point to point. On every row of pixels the way of the brush between two
-     * points covers one stretch; the stretches of all of them are added up as differences, so that a long stroke of a wide brush costs
-     * no more than its rows.
+     * The pixels whose middle a brush covers that is drawn from point to point: all within its radius r of a line from (ax, ay) to
+     * (bx, by). A row of pixels meets that in one stretch, between the outermost of a disc at either end and the two long sides of the
+     * band between them. Where stretches begin and end is added up row by row, so that a long stroke of a wide brush costs no more than
+     * its rows. One plain loop: hostile strokes have a hundred thousand rows.
      *
      * @param  list<array{float, float}>  $points
      * @param  float  $radius  as a share of the width
@@ -83,75 +84,67 @@ final class Raster
     public static function brushed(array $points, float $radius, int $width, int $height): array
     {
         $r = max(0.5, $radius * $width);
-        $changes = [];
-        foreach ($points as $i => [$x0, $y0]) {
-            [$x1, $y1] = $points[$i + 1] ?? [$x0, $y0];
-            [$ax, $ay, $bx, $by] = [$x0 * $width, $y0 * $height, $x1 * $width, $y1 * $height];
-            for ($y = max(0, (int) floor(min($ay, $by) - $r)), $end = min($height - 1, (int) floor(max($ay, $by) + $r)); $y <= $end; $y++) {
-                [$from, $to] = self::stretch($y + 0.5, $ax, $ay, $bx, $by, $r);
-                $first = max(0, (int) ceil($from - 0.5));
-                $last = min($width - 1, (int) floor($to - 0.5));
-                if ($first <= $last) {
-                    $changes[$y][$first] = ($changes[$y][$first] ?? 0) + 1;
-                    $changes[$y][$last + 1] = ($changes[$y][$last + 1] ?? 0) - 1;
+        $rr = $r * $r;
+        $row = $width + 1;
+        $changes = array_fill(0, $row * $height, 0);
+        $count = count($points);
+        foreach ($points as $i => [$ax, $ay]) {
+            [$bx, $by] = $points[min($count - 1, $i + 1)];
+            $ax *= $width;
+            $bx *= $width;
+            $ay *= $height;
+            $by *= $height;
+            $length = hypot($bx - $ax, $by - $ay);
+            // From the line to its long side, and how far a side goes sideways for every row down.
+            [$nx, $ny] = $length > 0 ? [($ay - $by) / $length * $r, ($bx - $ax) / $length * $r] : [0.0, 0.0];
+            $slope = $ay === $by ? 0.0 : ($bx - $ax) / ($by - $ay);
+            $top = min($ay, $by);
+            $bottom = max($ay, $by);
+            for ($y = max(0, (int) floor($top - $r)), $end = min($height - 1, (int) floor($bottom + $r)); $y <= $end; $y++) {
+                $middle = $y + 0.5;
+                $from = INF;
+                $to = -INF;
+                $square = $rr - ($middle - $ay) * ($middle - $ay);
+                if ($square >= 0) {
+                    $half = sqrt($square);
+                    $from = $ax - $half;
+                    $to = $ax + $half;
+                }
+                $square = $rr - ($middle - $by) * ($middle - $by);
+                if ($square >= 0) {
+                    $half = sqrt($square);
+                    $from = $bx - $half < $from ? $bx - $half : $from;
+                    $to = $bx + $half > $to ? $bx + $half : $to;
+                }
+                if ($slope !== 0.0 || $bottom > $top) {
+                    $down = $middle - $ny;
+                    if ($down >= $top && $down <= $bottom) {
+                        $x = $ax + $nx + $slope * ($down - $ay);
+                        $from = $x < $from ? $x : $from;
+                        $to = $x > $to ? $x : $to;
+                    }
+                    $down = $middle + $ny;
+                    if ($down >= $top && $down <= $bottom) {
+                        $x = $ax - $nx + $slope * ($down - $ay);
+                        $from = $x < $from ? $x : $from;
+                        $to = $x > $to ? $x : $to;
+                    }
+                }
+                $first = $from > 0.5 ? (int) ceil($from - 0.5) : 0;
+                $last = $to < $width - 0.5 ? (int) floor($to - 0.5) : $width - 1;
+                if ($from <= $to && $to >= 0.5 && $first <= $last) {
+                    $changes[$y * $row + $first]++;
+                    $changes[$y * $row + $last + 1]--;
                 }
             }
         }
-
-        return self::summed($changes, $width);
-    }
-
-    /**
-     * Where a row meets all that lies within r of the line from a to b: a disc at either end and a slanted band between them.
-     *
-     * @return array{float, float} from and to; to before from where they do not meet
-     */
-    private static function stretch(float $y, float $ax, float $ay, float $bx, float $by, float $r): array
-    {
-        $from = INF;
-        $to = -INF;
-        foreach ([[$ax, $y - $ay], [$bx, $y - $by]] as [$x, $dy]) {
-            if (abs($dy) <= $r) {
-                $half = sqrt($r * $r - $dy * $dy);
-                $from = min($from, $x - $half);
-                $to = max($to, $x + $half);
-            }
-        }
-        $length = hypot($bx - $ax, $by - $ay);
-        if ($length > 0 && $ay !== $by) {
-            // The band's two long sides, r to the left and to the right of the line.
-            $nx = -($by - $ay) / $length * $r;
-            $ny = ($bx - $ax) / $length * $r;
-            foreach ([1, -1] as $side) {
-                $share = ($y - $ay - $side * $ny) / ($by - $ay);
-                if ($share >= 0 && $share <= 1) {
-                    $x = $ax + $side * $nx + $share * ($bx - $ax);
-                    $from = min($from, $x);
-                    $to = max($to, $x);
-                }
-            }
-        }
-
-        return [$from, $to];
-    }
-
-    /**
-     * @param  array<int, array<int, int>>  $changes  by row and column: how many stretches begin there less those that ended
-     * @return array<int, true> by pixel
-     */
-    private static function summed(array $changes, int $width): array
-    {
         $pixels = [];
-        foreach ($changes as $y => $row) {
-            ksort($row);
-            $open = 0;
-            $since = 0;
-            foreach ($row as $x => $change) {
-                for ($at = $since; $open > 0 && $at < $x; $at++) {
-                    $pixels[$y * $width + $at] = true;
+        for ($y = 0; $y < $height; $y++) {
+            for ($x = 0, $open = 0; $x < $width; $x++) {
+                $open += $changes[$y * $row + $x];
+                if ($open > 0) {
+                    $pixels[$y * $width + $x] = true;
                 }
-                $open += $change;
-                $since = $x;
             }
         }
 

@@ -64,6 +64,8 @@ class Lane {
     readonly listeners = new Set<() => void>();
     readonly faults = new Set<(error: unknown) => void>();
     private readonly after = new Map<string, After>();
+    /** What was made last in histories whose new state is asked for and not shown yet. */
+    private readonly notShown = new Map<string, number>();
     private tries = 0;
     private busy = false;
     private timer: ReturnType<typeof setTimeout> | undefined;
@@ -79,8 +81,8 @@ class Lane {
     add(edit: NewEdit, after?: After): void {
         const follows = edit.history !== undefined && this.state.waiting.some((e) => e.history === edit.history);
         const whole: Edit = { ...edit, key: newKey(), lane: this.name, at: Date.now() };
-        if (whole.of !== undefined && follows) {
-            whole.of = 'before';
+        if (whole.of !== undefined) {
+            whole.of = follows ? 'before' : (this.notShown.get(whole.history ?? '') ?? whole.of);
         }
         if (after !== undefined) {
             this.after.set(whole.key, after);
@@ -129,7 +131,7 @@ class Lane {
         const json = edit.of === undefined ? edit.json : { ...edit.json, of: edit.of === 'before' ? null : edit.of };
         const [answer, made] = await askMade(edit.path, { method: edit.method, key: edit.key, ...(json === undefined ? {} : { json }) });
         this.tries = 0;
-        await this.settle(edit, answer);
+        await this.settle(edit, answer, made);
         const after = this.after.get(edit.key);
         const next = this.state.waiting.find((e) => e.history !== undefined && e.history === edit.history && e.key !== edit.key);
         // First what stands on it, then it: cut off in between, it is sent again and known.
@@ -141,13 +143,24 @@ class Lane {
         after?.onSettled?.();
     }
 
-    private async settle(edit: Edit, answer: unknown): Promise<void> {
+    private async settle(edit: Edit, answer: unknown, made: number | null): Promise<void> {
         if (edit.put !== undefined) {
             await putAnswer(this.client, edit.put, answer);
         }
         if (edit.anew !== undefined) {
-            void askAnew(this.client, ...edit.anew);
+            this.lookAnew(edit, edit.put === undefined ? made : null);
         }
+    }
+
+    private lookAnew({ history = '', anew = [] }: Edit, made: number | null): void {
+        if (made !== null) {
+            this.notShown.set(history, made);
+        }
+        void askAnew(this.client, ...anew).finally(() => {
+            if (this.notShown.get(history) === made) {
+                this.notShown.delete(history);
+            }
+        });
     }
 
     private refused(edit: Edit, error: unknown): void {

@@ -1,4 +1,4 @@
-import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useQueryClient, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { Outbox, type After, type Lane, type LaneState, type NewEdit } from './outbox';
 
@@ -55,6 +55,10 @@ export function useTroubled(): readonly Lane[] {
     const outbox = useOutbox();
     return useSyncExternalStore(outbox.subscribe, outbox.troubled);
 }
+
+/** What an undo or redo stands on: the stamp of what is shown at this moment. */
+export const shownStamp = (client: QueryClient, ...key: QueryKey): number | 'before' =>
+    client.getQueryData<{ stamp: number }>(key)?.stamp ?? 'before';
 
 /** A change that can be asked for, and whether one like it waits. */
 export interface Sending<V = undefined> {

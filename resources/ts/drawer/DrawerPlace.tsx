@@ -105,7 +105,7 @@ export function DrawerPlace() {
     const pencils = tray.data?.pencils ?? [];
     const chosen = wanted ?? pencils[0]?.id ?? null;
     const pencil = usePencil(beside === 'pencil' ? chosen : null, paper);
-    const changes = useStockChanges(lines.data, (error) => setFault(sentenceOf(error)));
+    const changes = useStockChanges((error) => setFault(sentenceOf(error)));
     const mix = mixed ?? spread(pencils, MIXED_AT_FIRST).map((p) => p.id);
     const papers = studies.data?.papers ?? [paper];
     const knowsNone = lines.data?.lines.length === 0;

@@ -1,6 +1,6 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from '../api/client';
-import { sendingOf, useLane } from '../api/useOutbox';
+import { sendingOf, shownStamp, useLane } from '../api/useOutbox';
 import type {
     DrawerLines,
     DrawerReach,
@@ -94,7 +94,8 @@ export const useMixingChart = (ids: readonly string[], paper: string, beneath: s
     });
 
 /** Changes of the stock, one after the other; all that is shown of the drawer follows. */
-export function useStockChanges(lines: DrawerLines | undefined, onFault: (error: unknown) => void) {
+export function useStockChanges(onFault: (error: unknown) => void) {
+    const client = useQueryClient();
     const lane = useLane('drawer', onFault);
     const step = { history: 'drawer', anew: ['drawer'] } as const;
     return {
@@ -105,7 +106,12 @@ export function useStockChanges(lines: DrawerLines | undefined, onFault: (error:
             path: '/api/drawer/ranges',
             json,
         })),
-        undo: sendingOf(lane, 'undo', () => ({ ...step, method: 'POST', path: '/api/drawer/undo', of: lines?.stamp ?? 'before' })),
+        undo: sendingOf(lane, 'undo', () => ({
+            ...step,
+            method: 'POST',
+            path: '/api/drawer/undo',
+            of: shownStamp(client, 'drawer', 'lines'),
+        })),
     };
 }
 

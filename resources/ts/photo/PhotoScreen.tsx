@@ -94,7 +94,7 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
     const reading = useSpot(study, study.photoId, spot, look);
     const recipes = useRecipes(study, settled, column === 'recipes' ? stamp : '');
     const plan = usePlan(study);
-    const changes = usePlanChanges(study, plan.data, fault);
+    const changes = usePlanChanges(study, fault);
     const values = useValues(study, study.photoId, lookQuery({ ...look, only: null, tone: 'colour' }));
 
     const all = survey?.photos ?? [];

@@ -17,7 +17,7 @@ import type {
     Survey,
     Values,
 } from '../api/types';
-import { sendingOf, useLane } from '../api/useOutbox';
+import { sendingOf, shownStamp, useLane } from '../api/useOutbox';
 import { laneOf } from './survey/useSurvey';
 import type { Look } from './look/lookState';
 import type { SpotState } from './spotState';
@@ -71,7 +71,8 @@ export const usePlan = (study: Study) =>
     useQuery({ queryKey: ['plan', study.id], queryFn: ({ signal }) => ask<Plan>(`/api/studies/${study.id}/plan`, { signal }) });
 
 /** Every change of the plan answers with the whole plan, which takes the place of the one shown. */
-export function usePlanChanges(study: Study, plan: Plan | undefined, onFault: (error: unknown) => void) {
+export function usePlanChanges(study: Study, onFault: (error: unknown) => void) {
+    const client = useQueryClient();
     const lane = useLane(laneOf(study.id), onFault);
     const base = `/api/studies/${study.id}/plan`;
     const step = { history: 'plan', put: ['plan', study.id] } as const;
@@ -84,7 +85,7 @@ export function usePlanChanges(study: Study, plan: Plan | undefined, onFault: (e
             json: { name },
         })),
         remove: sendingOf(lane, 'remove a recipe', (id: number) => ({ ...step, method: 'DELETE', path: `${base}/${id}` })),
-        undo: sendingOf(lane, 'undo', () => ({ ...step, method: 'POST', path: `${base}/undo`, of: plan?.stamp ?? 'before' })),
+        undo: sendingOf(lane, 'undo', () => ({ ...step, method: 'POST', path: `${base}/undo`, of: shownStamp(client, 'plan', study.id) })),
     };
 }
 

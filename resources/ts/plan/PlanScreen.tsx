@@ -62,7 +62,7 @@ type PartName = (typeof PARTS)[number]['value'];
 /** The plan of a study's picture: what it will look like at the left, and at the right the part of it that one is arguing with. */
 export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: string) => void }) {
     const picture = usePicture(study.id);
-    const changes = usePictureChanges(study.id, picture.data, (error) => onFault(sentenceOf(error)));
+    const changes = usePictureChanges(study.id, (error) => onFault(sentenceOf(error)));
     const [part, setPart] = useState<PartName>(
         () => PARTS.find((p) => p.value === localStorage.getItem(`plan/${study.id}`))?.value ?? 'zones',
     );

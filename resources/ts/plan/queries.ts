@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { askAnew } from '../api/answers';
 import { ask, askFile, askWithFile } from '../api/client';
 import { newKey } from '../api/keptEdits';
-import { sendingOf, useLane } from '../api/useOutbox';
+import { sendingOf, shownStamp, useLane } from '../api/useOutbox';
 import type { Picture, PictureAnswers, PictureChange, PictureRamp, PictureRecipe, Study, ValueRuns } from '../api/types';
 import { laneOf } from '../photo/survey/useSurvey';
 
@@ -24,19 +24,19 @@ export const usePicture = (study: number | null) =>
     });
 
 /** Every change answers with the whole plan, which takes the place of the one shown. */
-export function usePictureChanges(study: number, picture: Picture | undefined, onFault: (error: unknown) => void) {
+export function usePictureChanges(study: number, onFault: (error: unknown) => void) {
+    const client = useQueryClient();
     const lane = useLane(laneOf(study), onFault);
     const base = baseOf(study);
     const put = ['picture', study];
     // Undo takes back what was changed a moment before, even where that waits still.
     const step = { method: 'POST', history: 'picture', put } as const;
-    const of = picture?.stamp ?? 'before';
     return {
         change: sendingOf(lane, 'change the plan', (json: NewPictureChange) => ({ ...step, path: `${base}/changes`, json })),
         run: sendingOf(lane, 'plan the picture', () => ({ method: 'POST', path: `${base}/run`, put })),
         cancel: sendingOf(lane, 'stop planning', () => ({ method: 'DELETE', path: `${base}/run`, put })),
-        undo: sendingOf(lane, 'undo', () => ({ ...step, path: `${base}/undo`, of })),
-        redo: sendingOf(lane, 'redo', () => ({ ...step, path: `${base}/redo`, of })),
+        undo: sendingOf(lane, 'undo', () => ({ ...step, path: `${base}/undo`, of: shownStamp(client, ...put) })),
+        redo: sendingOf(lane, 'redo', () => ({ ...step, path: `${base}/redo`, of: shownStamp(client, ...put) })),
         version: sendingOf(lane, 'name or go to a version', (json: { name: string } | { number: number }) => ({
             ...step,
             path: `${base}/version`,

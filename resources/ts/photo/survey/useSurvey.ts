@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef } from 'react';
 import { putAnswer } from '../../api/answers';
 import { ask } from '../../api/client';
 import type { NewEdit } from '../../api/outbox';
-import { useLane } from '../../api/useOutbox';
+import { shownStamp, useLane } from '../../api/useOutbox';
 import type { Study, Survey, SurveyChange } from '../../api/types';
 import { takeOverPending } from './oldPending';
 
@@ -48,7 +48,7 @@ export function useSurvey(study: Study, onFault: (error: unknown) => void): Surv
         anew: change.kind === 'balance' || change.kind === 'unbalance' ? READINGS : undefined,
     });
     const move = (to: 'undo' | 'redo') =>
-        lane.add({ ...common, words: to, path: `${base}/${to}`, of: query.data?.stamp ?? 'before', anew: READINGS });
+        lane.add({ ...common, words: to, path: `${base}/${to}`, of: shownStamp(client, 'survey', study.id), anew: READINGS });
 
     const takenOver = useRef(false);
     useEffect(() => {

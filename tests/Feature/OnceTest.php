@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Edits\Once;
+use App\Models\PencilRow;
+use App\Models\Study;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+// A page that got no answer sends its change again; two tabs know nothing of each other.
+
+/** @return array<string, string> */
+function under(string $key): array
+{
+    return [Once::HEADER => $key];
+}
+
+it('makes every kind of change once, however often it is sent under its key', function () {
+    $user = $this->artistWithDrawer();
+    $this->actingAs($user);
+    $study = $this->study($user);
+    $base = "/api/studies/$study->id";
+    $photo = $study->photo();
+    $entry = ['name' => 'left', 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35'];
+    $spot = ['kind' => 'addSpot', 'name' => 'hull', 'photo' => $photo->id, 'x' => 0.2, 'y' => 0.2, 'ring' => 9];
+    $count = fn (): array => array_map(static fn (string $table): int => DB::table($table)->count(), ['plan_entries', 'plan_changes', 'survey_versions', 'picture_versions', 'drawer_changes', 'photos', 'studies', 'pencil_uses']);
+    $file = fn (): UploadedFile => $this->photo();
+    foreach ([
+        'a recipe' => ['POST', "$base/plan", fn () => $entry], 'a spot' => ['POST', "$base/survey/changes", fn () => $spot], 'a decision' => ['POST', "$base/picture/changes", fn () => ['kind' => 'mode', 'mode' => 'value-first']],
+        'a run' => ['POST', '/api/drawer/ranges', fn () => ['line' => 'Slipway', 'numbers' => '600-700', 'stock' => 'wanted']], 'a length' => ['PATCH', '/api/drawer/pencil', fn () => ['id' => 'Slipway/735', 'lengthLeft' => 120]],
+        'a photo' => ['POST', "$base/photos", fn () => ['photo' => $file()]], 'a study' => ['POST', '/api/studies', fn () => ['photo' => $file(), 'name' => 'Ebb']],
+    ] as $what => [$method, $path, $data]) {
+        $key = 'key-of-'.strtr($what, ' ', '-');
+        $first = $this->json($method, $path, $data(), under($key))->assertSuccessful();
+        $made = $first->headers->get(Once::MADE);
+        $after = $count();
+        $files = count(Storage::allFiles());
+        for ($n = 0; $n < 2; $n++) {
+            $again = $this->json($method, $path, $data(), under($key))->assertStatus($first->status());
+            expect($count())->toBe($after, $what)->and(count(Storage::allFiles()))->toBe($files, $what)->and("$what: $made")->not->toBe("$what: ")->and($again->headers->get(Once::MADE))->toBe($made, $what);
+        }
+    }
+    // Another change under another key is another change; what was refused leaves no key behind.
+    $this->postJson("$base/plan", $entry, under('another-key'))->assertCreated();
+    expect($this->getJson("$base/plan")->json('entries'))->toHaveCount(2);
+    $this->postJson("$base/plan", [...$entry, 'stack' => '999@0.35'], under('refused-key'))->assertUnprocessable();
+    $this->postJson("$base/plan", $entry, under('refused-key'))->assertCreated();
+    $this->postJson("$base/plan", $entry, under('no'))->assertUnprocessable();
+    $this->actingAs($this->artistWithDrawer('other'));
+    $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/735', 'lengthLeft' => 60], under('key-of-a-length'))->assertSuccessful();
+    expect(PencilRow::query()->where('number', '735')->pluck('length_left')->all())->toBe([120.0, 60.0]);
+});
+
+it('takes one change back for an undo that is sent three times, and none for one that stands on something else', function (string $history, Closure $change, Closure $words) {
+    $user = $this->artistWithDrawer();
+    $this->actingAs($user);
+    $study = $this->study($user);
+    $at = fn (string $path): string => str_replace('{study}', (string) $study->id, $path);
+    $state = fn () => $this->getJson($at($history === 'drawer' ? '/api/drawer/lines' : "/api/studies/{study}/$history"))->assertOk()->json();
+    $undo = fn (array $data, string $key) => $this->postJson($at($history === 'drawer' ? '/api/drawer/undo' : "/api/studies/{study}/$history/undo"), $data, under($key));
+    foreach (['one', 'two', 'three'] as $n) {
+        $change($this, $at, $study, $n);
+    }
+    $stamp = $state()['stamp'];
+    $undo(['of' => $stamp], 'undo-number-1')->assertOk();
+    $undo(['of' => $stamp], 'undo-number-1')->assertOk();
+    $undo(['of' => $stamp], 'undo-number-1')->assertOk();
+    expect($state()['undoWords'])->toContain($words('two'));
+    // Meant for the third, which is taken back already: by another tab, say.
+    expect($undo(['of' => $stamp], 'undo-number-2')->assertConflict()->json('detail'))->toContain('Changed elsewhere meanwhile')->toContain($words('two'));
+    expect($state()['undoWords'])->toContain($words('two'));
+    $made = $undo(['of' => $state()['stamp']], 'undo-number-3')->assertOk()->headers->get(Once::MADE);
+    expect((string) $state()['stamp'])->toBe($made)->and($state()['undoWords'])->toContain($words('one'));
+})->with([
+    'the survey' => ['survey', fn ($t, $at, $study, $n) => $t->postJson($at('/api/studies/{study}/survey/changes'), ['key' => "change-$n-", 'kind' => 'addSpot', 'name' => $n, 'photo' => $study->colour_photo_id, 'x' => 0.2, 'y' => 0.2, 'ring' => 9])->assertOk(), fn ($n) => "keep the spot “{$n}”"],
+    'the plan of the picture' => ['picture', fn ($t, $at, $study, $n) => $t->postJson($at('/api/studies/{study}/picture/changes'), ['key' => "change-$n-", 'kind' => 'lock', 'pencil' => ['one' => 'Slipway/624', 'two' => 'Slipway/661', 'three' => 'Slipway/745'][$n], 'how' => 'in'])->assertOk(), fn ($n) => ['one' => '624', 'two' => '661', 'three' => '745'][$n]],
+    'kept recipes' => ['plan', fn ($t, $at, $study, $n) => $t->postJson($at('/api/studies/{study}/plan'), ['name' => $n, 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35'])->assertCreated(), fn ($n) => "“{$n}”"],
+    'the drawer' => ['drawer', fn ($t, $at, $study, $n) => $t->patchJson('/api/drawer/pencil', ['id' => ['one' => 'Slipway/624', 'two' => 'Slipway/661', 'three' => 'Slipway/745'][$n], 'notes' => $n])->assertNoContent(), fn ($n) => ['one' => '624', 'two' => '661', 'three' => '745'][$n]],
+]);
+
+it('deletes a study with its photos, once, and nobody else\'s', function () {
+    $user = $this->artist();
+    $study = $this->study($user);
+    $stranger = $this->study($this->artist('stranger'));
+    $this->actingAs($user)->deleteJson("/api/studies/$stranger->id")->assertNotFound();
+    $this->deleteJson("/api/studies/$study->id", [], under('delete-this-study'))->assertNoContent();
+    $this->deleteJson("/api/studies/$study->id", [], under('delete-this-study'))->assertNoContent();
+    $this->deleteJson("/api/studies/$study->id")->assertNotFound();
+    expect(Study::query()->pluck('id')->all())->toBe([$stranger->id])->and(Storage::directories('photos'))->toBe([$stranger->photo()->storage_key]);
+});
