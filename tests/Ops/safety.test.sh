@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # That nothing is lost (docs/safety.md), on an instance of its own: servers killed, two tabs, a full disk, names that lead here, nonsense.
-# Prints "ok" or "FAIL" a line; exit status 1 when something failed. Minutes; with --long, hours' worth of the same.
+# Prints "ok" or "FAIL" a line; exit status 1 when something failed. Minutes; with --long, ten times as much.
 set -u
 cd "$(dirname "${BASH_SOURCE[0]}")/../.." || exit 1
 export KP_VAR=$PWD/var/test-safety APP_PORT=${SAFETY_APP_PORT:-8142} DB_PORT=${SAFETY_DB_PORT:-3442}

@@ -174,7 +174,10 @@ class Lane {
     private wait(error: unknown): void {
         this.tries++;
         const isFault = error instanceof RequestFailed && error.status >= 500 && error.status !== 503 && error.status !== 507;
-        this.show({ trouble: sentenceOf(error), stuck: isFault && this.tries >= STUCK_AFTER });
+        this.show({
+            trouble: isFault ? 'The application has a fault with it.' : sentenceOf(error),
+            stuck: isFault && this.tries >= STUCK_AFTER,
+        });
         const asked = error instanceof RequestFailed ? error.retryAfter * 1000 : 0;
         this.timer = setTimeout(() => void this.pump(), Math.max(asked, Math.min(AGAIN_AT_MOST, AGAIN * 2 ** (this.tries - 1))));
     }

@@ -236,7 +236,7 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
                         onChoose={choose}
                     />
                 )}
-                {column === 'spots' && (
+                {column === 'spots' && desk.fault == null && (
                     <SpotsColumn
                         study={study}
                         photo={photo.id}
@@ -262,7 +262,7 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
                         onChange={desk.change}
                     />
                 )}
-                {column === 'zones' && (
+                {column === 'zones' && desk.fault == null && (
                     <ZonesColumn
                         zones={zones}
                         chosen={chosenZone}

@@ -8,6 +8,9 @@ export const Line = styled.div`
     padding: 2px 16px;
     border-bottom: 1.5px solid var(--strong-line);
     background: repeating-linear-gradient(-45deg, var(--raised) 0 14px, var(--ground) 14px 16px);
+    & button {
+        white-space: nowrap;
+    }
     & strong {
         font-weight: 700;
     }
