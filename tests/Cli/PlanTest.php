@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Symfony\Component\Process\Process;
+use Tests\Golden;
 
 const DRAWER = __DIR__.'/../../demo/drawer.csv';
 
@@ -27,6 +28,7 @@ it('plans the demo picture into a folder: plan, previews, card, all in the docum
         ->and(json_decode($process->getOutput())->out)->toBe($out);
     $plan = json_decode((string) file_get_contents("$out/plan.json"));
     expectSchema('plan', $plan);
+    expect(Golden::differences('plan', array_diff_key(json_decode((string) file_get_contents("$out/plan.json"), true), ['seconds' => 0])))->toBe([]);
     expect(count($plan->zones))->toBeLessThanOrEqual(8)->and(count($plan->palette))->toBeLessThanOrEqual(7)->and($plan->meanDeltaE00)->toBeLessThan(2.0);
     $used = [];
     $steps = 0;
