@@ -8,16 +8,16 @@ use Benchmarks\Table;
 use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\ColourPath;
 use KnottyPrism\Core\Drawer\DrawerOrder;
-use KnottyPrism\Core\Drawer\Import\ImportChoices;
-use KnottyPrism\Core\Drawer\Import\ImportPlan;
 use KnottyPrism\Core\Drawer\Portrait;
 use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Formats\Import\ImportChoices;
+use KnottyPrism\Core\Formats\Import\ImportPlan;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 require __DIR__.'/../vendor/autoload.php';
 

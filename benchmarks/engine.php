@@ -7,13 +7,13 @@ declare(strict_types=1);
 use Benchmarks\Table;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Medium\LayPass;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\School;
 
 require __DIR__.'/../vendor/autoload.php';
 

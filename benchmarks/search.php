@@ -9,14 +9,14 @@ use KnottyPrism\Core\Colour\ColourDifference;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Medium\LayPass;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Medium\Steadiness;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\School;
 
 require __DIR__.'/../vendor/autoload.php';
 

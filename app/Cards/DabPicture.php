@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Cards;
 
 use KnottyPrism\Core\Colour\Srgb;
-use KnottyPrism\Core\Medium\Grain;
+use KnottyPrism\Core\Medium\Paper\Grain;
 
 /** A dab as a PNG for print: every pixel of the paper's grain in the colour of the stratum that shows there. */
 final class DabPicture

@@ -7,7 +7,7 @@ namespace App\Cards;
 use App\Presenters\ChartPresenter;
 use KnottyPrism\Core\Drawer\Portrait;
 use KnottyPrism\Core\Drawer\TrayMap;
-use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
 
 /** Sheets to print of a drawer: a mixing chart with boxes to fill in by hand, the map of the trays, and two lines side by side. */
 final class DrawerSheets

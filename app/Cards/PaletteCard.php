@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Cards;
 
 use App\Presenters\RecipePresenter;
-use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Recipe\Recipe;
 
 /**
  * The palette card: for every chosen recipe its passes from the paper up, each with number, name, pressure, the expected dab and

@@ -8,13 +8,13 @@ use App\Photos\Raster;
 use App\Photos\WorkingCopy;
 use App\Presenters\ChartPresenter;
 use App\Presenters\RecipePresenter;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Swatch;
-use KnottyPrism\Core\Photo\ZoneMap;
-use KnottyPrism\Core\Planning\LayingOrder;
-use KnottyPrism\Core\Planning\Picture\Wish;
-use KnottyPrism\Core\Planning\PlannedTarget;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\LayingOrder;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\Wish;
 
 /** Sheets of a picture's plan to work from: zone by zone, and pass by pass in the order to lay them. */
 final class PictureSheets

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Cli;
 
 use App\Presenters\Figures;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Planning\Complement;
-use KnottyPrism\Core\Planning\ComplementTable;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Recipe\Complements\Complement;
+use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;

@@ -8,7 +8,7 @@ use App\Presenters\DrawerPresenter;
 use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;

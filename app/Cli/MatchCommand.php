@@ -6,9 +6,9 @@ namespace App\Cli;
 
 use App\Presenters\Figures;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Planning\Mode;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\School;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;

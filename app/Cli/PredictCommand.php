@@ -6,7 +6,7 @@ namespace App\Cli;
 
 use App\Presenters\Figures;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Prediction;
+use KnottyPrism\Core\Medium\Stack\Prediction;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;

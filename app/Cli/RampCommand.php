@@ -6,9 +6,9 @@ namespace App\Cli;
 
 use App\Presenters\Figures;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Planning\Coat;
-use KnottyPrism\Core\Planning\Ramp;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Swatches\Coat;
+use KnottyPrism\Core\Picture\Fade\Ramp;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;

@@ -10,9 +10,9 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\PaperJson;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Planning\Mode;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Recipe\School\Mode;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 

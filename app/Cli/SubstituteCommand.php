@@ -6,8 +6,8 @@ namespace App\Cli;
 
 use App\Presenters\Figures;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\Substitute;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\Substitute;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;

@@ -11,7 +11,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use KnottyPrism\Core\Medium\PencilFit;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
 
 /**
  * Fits the pencils of an account that were not fitted yet, those at hand first. It works for a little while and then queues itself

@@ -9,11 +9,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
-use KnottyPrism\Core\Medium\Binder;
-use KnottyPrism\Core\Medium\Opacity;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\Opacity;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
 
 /**
  * A pencil of someone's drawer as stored: what was recorded, its stock, and what the fit found, so that it is fitted once.

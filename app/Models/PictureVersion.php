@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use KnottyPrism\Core\Planning\Picture\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 
 /**
  * What the artist had decided about the plan of the picture after one change.

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Photo\DrawingFrame;
+use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
 
 /**
  * One picture being planned: its photos, its paper, what was found out about the photos, its plan.

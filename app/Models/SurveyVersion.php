@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
 
 /**
  * A study's survey as it was after one change.

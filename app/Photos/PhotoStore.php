@@ -8,9 +8,9 @@ use App\Models\Photo;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Photo\NeutralBalance;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\PixelWindow;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Pixels\PixelWindow;
+use KnottyPrism\Core\Photo\Reading\NeutralBalance;
 
 /**
  * Keeps photos outside the web root, under keys that nobody can guess: the original, the working copy, its pixels, and smaller

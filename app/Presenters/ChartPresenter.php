@@ -9,9 +9,9 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Drawer\Portrait;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
 
 /** Pencils and laid sheets in tables and charts: a dab's strata beside number, name and words. */
 final class ChartPresenter

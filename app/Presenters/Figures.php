@@ -7,12 +7,12 @@ namespace App\Presenters;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\ValueScale;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Prediction;
-use KnottyPrism\Core\Medium\StepPrediction;
-use KnottyPrism\Core\Planning\Caution;
-use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Prediction;
+use KnottyPrism\Core\Medium\Stack\StepPrediction;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
+use KnottyPrism\Core\Recipe\Recipe;
 
 /** The core's figures as they are written in JSON, on the command line and over the API alike, each to a fixed precision. */
 final class Figures

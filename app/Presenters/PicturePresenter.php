@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Planning\PicturePlan;
-use KnottyPrism\Core\Planning\PlannedTarget;
-use KnottyPrism\Core\Planning\ZoneCaution;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Picture\PicturePlan;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\ZoneCaution;
 
 /** A whole picture's plan in the form of docs/cli.md. */
 final class PicturePresenter

@@ -13,9 +13,9 @@ use Illuminate\Database\Eloquent\Collection;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipeLabel;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
 
 /** A study's plan with every recipe predicted anew from its stack, light to dark as a palette strip is read. */
 final class PlanPresenter

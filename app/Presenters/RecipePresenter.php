@@ -7,14 +7,14 @@ namespace App\Presenters;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Prediction;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Medium\StepPrediction;
-use KnottyPrism\Core\Photo\Spot;
-use KnottyPrism\Core\Planning\Caution;
-use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Prediction;
+use KnottyPrism\Core\Medium\Stack\StepPrediction;
+use KnottyPrism\Core\Photo\Reading\Spot;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
+use KnottyPrism\Core\Recipe\Recipe;
 
 /** Spots and recipes as the screen and the card show them: words beside every figure, strata beside every colour. */
 final class RecipePresenter

@@ -19,14 +19,14 @@ use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\ValueScale;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\SpotList;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Photo\Looking\ValuePlane;
-use KnottyPrism\Core\Photo\PhotoComparison;
-use KnottyPrism\Core\Photo\Survey\NamedSpot;
-use KnottyPrism\Core\Photo\Survey\Survey;
-use KnottyPrism\Core\Planning\AtlasShelf;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Photo\Notes\NamedSpot;
+use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Photo\Reading\PhotoComparison;
+use KnottyPrism\Core\Photo\Viewing\ValuePlane;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** A study's survey as the page shows it: photos, spots read on each of them, zones, the drawing's frame, and what undo would take back. */
 final class SurveyPresenter

@@ -9,8 +9,8 @@ use App\Models\Photo;
 use App\Photos\PhotoStore;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
 use KnottyPrism\Core\Photo\Zones\Outlines;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
@@ -21,7 +21,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class ZonePresenter
 {
     /** Raised when a zone may be read otherwise. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
-use KnottyPrism\Core\Planning\AtlasShelf;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 final class AppServiceProvider extends ServiceProvider
 {

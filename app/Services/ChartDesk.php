@@ -19,12 +19,12 @@ use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
 use KnottyPrism\Core\Drawer\TrayMap;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Planning\AtlasShelf;
-use KnottyPrism\Core\Planning\Purchases;
-use KnottyPrism\Core\Planning\Substitute;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Picture\Palette\Purchases;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
+use KnottyPrism\Core\Recipe\Substitute;
 
 /** What is worked out of a whole drawer: its reach and what to buy, lines side by side, mixes in place of a pencil, mixing charts and maps. */
 final class ChartDesk

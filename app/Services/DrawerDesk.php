@@ -18,16 +18,16 @@ use KnottyPrism\Core\Drawer\Selection;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\Threes;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Prediction;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Medium\Swatch;
-use KnottyPrism\Core\Planning\Complement;
-use KnottyPrism\Core\Planning\ComplementTable;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Prediction;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
+use KnottyPrism\Core\Recipe\Complements\Complement;
+use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 
 /** An account's drawer as it lies, and each pencil in it, worked out once for every state of the drawer. */
 final class DrawerDesk

@@ -13,7 +13,7 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\UnknownPencil;
-use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /** An account's drawer, between the database and the core. */
 final class DrawerKeeper

@@ -11,10 +11,10 @@ use App\Models\PencilRow;
 use App\Models\User;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
-use KnottyPrism\Core\Drawer\Import\ImportChoices;
-use KnottyPrism\Core\Drawer\Import\ImportPlan;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Import\ImportChoices;
+use KnottyPrism\Core\Formats\Import\ImportPlan;
 
 /** A drawer file on its way in: looked at first, then taken in as the artist chooses, and undone like any other change. */
 final class ImportDesk

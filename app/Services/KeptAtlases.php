@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Services;
 
 use Illuminate\Contracts\Cache\Repository;
-use KnottyPrism\Core\Planning\AtlasShelf;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** The core's atlases in a cache store of their own. */
 final class KeptAtlases implements AtlasShelf

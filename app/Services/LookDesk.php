@@ -8,10 +8,10 @@ use App\Cache\Computed;
 use App\Models\Photo;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
-use KnottyPrism\Core\Photo\Looking\Push;
-use KnottyPrism\Core\Photo\Looking\Tone;
-use KnottyPrism\Core\Photo\Looking\WayOfLooking;
-use KnottyPrism\Core\Photo\PixelWindow;
+use KnottyPrism\Core\Photo\Pixels\PixelWindow;
+use KnottyPrism\Core\Photo\Viewing\Push;
+use KnottyPrism\Core\Photo\Viewing\Tone;
+use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
 
 /** Photos as they are looked at, at screen size; every way of looking is worked out once and kept. */
 final class LookDesk

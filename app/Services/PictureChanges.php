@@ -12,16 +12,16 @@ use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Swatch;
-use KnottyPrism\Core\Planning\Caution;
-use KnottyPrism\Core\Planning\CautionCode;
-use KnottyPrism\Core\Planning\Mode;
-use KnottyPrism\Core\Planning\Picture\PlanSettings;
-use KnottyPrism\Core\Planning\Picture\PlanSheet;
-use KnottyPrism\Core\Planning\Picture\Recolour;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipeLabel;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\Recolour;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
+use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\School\Mode;
 
 /** Every change that an artist can make to the plan of a picture: what each kind needs, and the sheet that comes of it. */
 final class PictureChanges

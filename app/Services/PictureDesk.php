@@ -14,19 +14,19 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\ToneFit;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
-use KnottyPrism\Core\Planning\AtlasShelf;
-use KnottyPrism\Core\Planning\Picture\PalettePart;
-use KnottyPrism\Core\Planning\Picture\PlanSheet;
-use KnottyPrism\Core\Planning\Picture\StudyPlanner;
-use KnottyPrism\Core\Planning\Picture\Wish;
-use KnottyPrism\Core\Planning\ReachableTone;
-use KnottyPrism\Core\Planning\RecipePlanner;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\ReachableTone;
+use KnottyPrism\Core\Picture\StudyPlanner;
+use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /**
  * The plan of a study's picture: what the artist decided, in versions, and what the planner found, in parts that are kept by all that
@@ -34,7 +34,7 @@ use KnottyPrism\Core\Planning\RecipePlanner;
  */
 final class PictureDesk
 {
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 

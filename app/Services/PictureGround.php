@@ -6,15 +6,15 @@ namespace App\Services;
 
 use App\Models\Study;
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\ToneFit;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
-use KnottyPrism\Core\Planning\Picture\PalettePart;
-use KnottyPrism\Core\Planning\Picture\PlanSheet;
-use KnottyPrism\Core\Planning\Picture\Wish;
-use KnottyPrism\Core\Planning\RecipePlanner;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Recipe\RecipePlanner;
 
 /** All that the plan of a study's picture stands on, read once; and the keys of what follows from it. */
 final readonly class PictureGround

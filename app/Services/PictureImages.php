@@ -9,11 +9,11 @@ use App\Photos\PhotoStore;
 use App\Photos\Raster;
 use App\Presenters\StudyPicturePresenter;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\PixelWindow;
-use KnottyPrism\Core\Planning\ErrorMap;
-use KnottyPrism\Core\Planning\PlannedTarget;
-use KnottyPrism\Core\Planning\Preview;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Pixels\PixelWindow;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\Preview\ErrorMap;
+use KnottyPrism\Core\Picture\Preview\Preview;
 
 /** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
 final class PictureImages

@@ -9,10 +9,10 @@ use App\Models\PictureRun;
 use App\Models\Study;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use KnottyPrism\Core\Planning\Picture\PalettePart;
-use KnottyPrism\Core\Planning\Picture\PlanSheet;
-use KnottyPrism\Core\Planning\Picture\Wish;
-use KnottyPrism\Core\Planning\Recipe;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Recipe\Recipe;
 
 /**
  * Plans a picture part by part, each kept as soon as it is found: killed and begun again, it goes on where it was; after a change it

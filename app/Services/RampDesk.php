@@ -10,13 +10,13 @@ use App\Presenters\RecipePresenter;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Planning\Coat;
-use KnottyPrism\Core\Planning\Picture\Joining;
-use KnottyPrism\Core\Planning\Picture\RampAcross;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Swatches\Coat;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Picture\Fade\Joining;
+use KnottyPrism\Core\Picture\Fade\RampAcross;
 
 /** Fades across the zones of a planned picture. */
 final class RampDesk

@@ -11,12 +11,12 @@ use App\Models\User;
 use App\Photos\PhotoStore;
 use App\Presenters\RecipePresenter;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Photo\NeutralBalance;
-use KnottyPrism\Core\Photo\Spot;
-use KnottyPrism\Core\Planning\AtlasShelf;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Photo\Reading\NeutralBalance;
+use KnottyPrism\Core\Photo\Reading\Spot;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** Reads spots of a study's photo and finds recipes for them; the same question is answered from the cache. */
 final class SpotDesk

@@ -25,11 +25,11 @@ use KnottyPrism\Core\Formats\BoundedJson;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Photo\Survey\Survey;
-use KnottyPrism\Core\Planning\Picture\PlanSheet;
-use KnottyPrism\Core\Planning\Picture\TargetNote;
-use KnottyPrism\Core\Planning\RecipeLabel;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\TargetNote;
+use KnottyPrism\Core\Recipe\RecipeLabel;
 use Opis\JsonSchema\Validator;
 
 /**

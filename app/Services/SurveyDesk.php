@@ -6,7 +6,7 @@ namespace App\Services;
 
 use App\Models\Study;
 use App\Models\SurveyVersion;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
 
 /** A study's survey and its history. */
 final class SurveyDesk

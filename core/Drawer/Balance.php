@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Drawer;
 
-use KnottyPrism\Core\Medium\Binder;
+use KnottyPrism\Core\Medium\Pencil\Binder;
 
 /**
  * Whether a drawer has what pictures need: a light and a dark of every family, browns of each lean, warm and cool greys, an opaque white and

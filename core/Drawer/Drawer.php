@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Drawer;
 
 use KnottyPrism\Core\Error\UnknownPencil;
-use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /** The pencils at hand, found by identifier: line/number, or the number alone where only one line has it. */
 final readonly class Drawer

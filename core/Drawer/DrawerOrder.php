@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Drawer;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Oklch;
-use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /** The order in which pencils lie in a drawer, and how far each is from the next. */
 final readonly class DrawerOrder

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Drawer;
 
-use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /** Which pencils of other lines come nearest to one, in the heavy and in the light swatch. */
 final class Equivalents

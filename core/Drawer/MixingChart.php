@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Drawer;
 
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Stack;
 
 /** What pencils make over one another: every two of a set both ways round, and every order of three. */
 final class MixingChart

@@ -7,11 +7,11 @@ namespace KnottyPrism\Core\Drawer;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Contrast;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\LayPass;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
 
 /** What a pencil is, by its swatches: colour in words, hiding power, and what its light swatch is beside the heavy one. */
 final readonly class Portrait

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Drawer;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Pencil;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /** Some of very many pencils, by the colours that were recorded of them: what is laid and compared costs too much for thousands. */
 final class Selection

@@ -12,7 +12,7 @@ use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 /**
  * Measurement text in the manner of CGATS.17: a table of samples with LAB_L, LAB_A, LAB_B (for D50, as measuring devices write them), or

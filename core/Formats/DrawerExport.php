@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 /** A drawer in any of the open formats. CSV and JSON hold all of it; the others a number, a name and a colour. */
 final class DrawerExport

@@ -7,8 +7,8 @@ namespace KnottyPrism\Core\Formats;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
 
 /** A drawer from the text of a file: CSV, JSON, a plain-text palette or measurement text, told apart by how it begins. */
 final class DrawerFile

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 /** Pencils as a plain-text palette (.gpl): red, green, blue 0–255, then the number and the name. */
 final class PaletteText

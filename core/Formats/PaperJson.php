@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Tooth;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\Tooth;
 
 /** A paper from JSON: {"name": "…", "colour": "#rrggbb", "tooth": {"roughness": 1.0, "capacity": 3.0}}. */
 final class PaperJson

@@ -11,9 +11,9 @@ use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\Binder;
-use KnottyPrism\Core\Medium\Opacity;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\Opacity;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 /** Turns the fields of one row, all text, into a pencil record, collecting every problem with its row and column. */
 final class RecordFields

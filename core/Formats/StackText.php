@@ -8,9 +8,9 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\Stack;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Stack\Stack;
 
 /** A stack written as text: "101@0.35,114@0.55,solvent". */
 final class StackText

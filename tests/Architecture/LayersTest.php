@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Tests\Architecture\Imports;
+
 arch('the core knows no framework, no database and no interface')
     ->expect('KnottyPrism\Core')
     ->toUseNothing()
@@ -26,12 +28,33 @@ arch('values of the core are final')
 
 arch('controllers stay thin: the search and the medium are reached through a desk of the application')
     ->expect('App\Http\Controllers')
-    ->not->toUse(['KnottyPrism\Core\Planning\StackSearch', 'KnottyPrism\Core\Medium\LayPass', 'KnottyPrism\Core\Medium\Film']);
+    ->not->toUse(['KnottyPrism\Core\Recipe\Search\StackSearch', 'KnottyPrism\Core\Medium\Laying\LayPass', 'KnottyPrism\Core\Medium\Pencil\Film']);
 
-arch('colour knows nothing of pencils, and the medium nothing of planning')
-    ->expect('KnottyPrism\Core\Colour')
-    ->not->toUse(['KnottyPrism\Core\Medium', 'KnottyPrism\Core\Planning', 'KnottyPrism\Core\Drawer', 'KnottyPrism\Core\Formats']);
+// The house: what a folder may know. A room above may use those below it, never the other way round.
+it('builds the core from the bottom up', function () {
+    $floor = ['Error' => 0, 'Colour' => 1, 'Medium' => 2, 'Drawer' => 3, 'Photo' => 3, 'Recipe' => 4, 'Picture' => 5, 'Formats' => 6];
+    $room = static fn (string $folder): string => explode('\\', $folder)[2];
+    $wrong = [];
+    foreach ((new Imports(base('core'), 'KnottyPrism\\Core\\'))->edges as $from => $needs) {
+        foreach ($needs as $to => $classes) {
+            if ($room($from) !== $room($to) && $floor[$room($from)] <= $floor[$room($to)]) {
+                array_push($wrong, ...$classes);
+            }
+        }
+    }
+    expect($wrong)->toBe([]);
+});
 
-arch('the medium does not plan')
-    ->expect('KnottyPrism\Core\Medium')
-    ->not->toUse(['KnottyPrism\Core\Planning', 'KnottyPrism\Core\Formats', 'KnottyPrism\Core\Drawer']);
+it('has no two folders of the core that need each other, by whatever detour', function () {
+    expect((new Imports(base('core'), 'KnottyPrism\\Core\\'))->cycles())->toBe([]);
+});
+
+it('keeps folders small enough to be looked through', function () {
+    $large = array_filter((new Imports(base('core'), 'KnottyPrism\\Core\\'))->files, static fn (int $files): bool => $files > 20);
+    expect($large)->toBe([]);
+});
+
+function base(string $folder): string
+{
+    return dirname(__DIR__, 2)."/$folder";
+}

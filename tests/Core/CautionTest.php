@@ -3,24 +3,24 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Medium\Binder;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Planning\Caution;
-use KnottyPrism\Core\Planning\CautionCode;
-use KnottyPrism\Core\Planning\Cautions;
-use KnottyPrism\Core\Planning\Character;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipeLabel;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\Remedies;
-use KnottyPrism\Core\Planning\School;
-use KnottyPrism\Core\Planning\Trace;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
+use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\Cautions\Cautions;
+use KnottyPrism\Core\Recipe\Cautions\Remedies;
+use KnottyPrism\Core\Recipe\Cautions\Trace;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\School;
 use Tests\Core\Pencils;
 
 /** @return array<string, Caution> by code; the target is a colour or the stack that makes it */
@@ -102,7 +102,7 @@ it('finds in what it has laid a remedy for nearly every caution that pencils at 
                 $cautions++;
                 if ($caution->remedied !== null) {
                     $remedied++;
-                    $again = Cautions::in(Trace::of($caution->remedied, $paper), Lab::ofHex($hex), KnottyPrism\Core\Medium\Steadiness::of($caution->remedied, $paper));
+                    $again = Cautions::in(Trace::of($caution->remedied, $paper), Lab::ofHex($hex), KnottyPrism\Core\Medium\Stack\Steadiness::of($caution->remedied, $paper));
                     expect(array_map(static fn (Caution $c): CautionCode => $c->code, $again))->not->toContain($caution->code);
                 }
             }
@@ -112,11 +112,11 @@ it('finds in what it has laid a remedy for nearly every caution that pencils at 
 });
 
 it('warns of what fades, and offers a pencil that does not', function () {
-    $make = static fn (string $number, string $hex, string $fast): KnottyPrism\Core\Medium\Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Oil, lightfast: $fast));
+    $make = static fn (string $number, string $hex, string $fast): KnottyPrism\Core\Medium\Pencil\Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Oil, lightfast: $fast));
     [$poor, $good] = [$make('1', '#b0408a', 'poor'), $make('2', '#ae4489', 'good')];
     $paper = Paper::whiteMedium();
     $target = Lab::ofReflectance((new Stack([new Pass($poor, 0.55)]))->on($paper)->meanReflectance());
-    $of = static fn (KnottyPrism\Core\Medium\Pencil $p): array => Recipe::of(RecipeLabel::Closest, $target, new Stack([new Pass($p, 0.55)]), $paper, new Remedies($paper, [$poor, $good]))->cautions;
+    $of = static fn (KnottyPrism\Core\Medium\Pencil\Pencil $p): array => Recipe::of(RecipeLabel::Closest, $target, new Stack([new Pass($p, 0.55)]), $paper, new Remedies($paper, [$poor, $good]))->cautions;
     expect($of($poor)[0]->code)->toBe(CautionCode::NotLightfast)->and($of($poor)[0]->remedied?->text())->toContain('2@')->and($of($good))->toBe([]);
 });
 

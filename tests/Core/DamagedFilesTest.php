@@ -11,10 +11,10 @@ use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Binder;
-use KnottyPrism\Core\Medium\Opacity;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\Opacity;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
 
 /** A text with one to three wounds: cut, doubled, scrambled, or with something in it that does not belong there. */
 function wounded(string $text): string

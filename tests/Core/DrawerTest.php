@@ -17,8 +17,8 @@ use KnottyPrism\Core\Drawer\Threes;
 use KnottyPrism\Core\Formats\Cgats;
 use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 /** @return list<Pencil> the demo's, or those of one of its lines */
 function pencilsOf(string $file = 'drawer'): array
@@ -133,7 +133,7 @@ it('lays them by number, by value, and by family from dark to light, too', funct
 });
 
 it('says what a drawer lacks, what is there twice, and when it is crowded', function () {
-    $of = static fn (string ...$hexes): Balance => new Balance(array_map(static fn (string $hex, int $i): Portrait => new Portrait(KnottyPrism\Core\Medium\PencilFit::of(new PencilRecord('', "n$i", '', $hex))), $hexes, array_keys($hexes)));
+    $of = static fn (string ...$hexes): Balance => new Balance(array_map(static fn (string $hex, int $i): Portrait => new Portrait(KnottyPrism\Core\Medium\Swatches\PencilFit::of(new PencilRecord('', "n$i", '', $hex))), $hexes, array_keys($hexes)));
     $reds = $of('#b0201c', '#b8301c', '#8c1c18', '#c03a34', '#d04a40', '#e08a84', '#701410');
     expect($reds->missing)->toContain('a light blue')->toContain('a dark green')->toContain('a black')->toContain('a cool grey')->toContain('an opaque white')->not->toContain('a dark red')->not->toContain('a dark yellow')
         ->and($reds->crowded)->toBe(['red'])->and($reds->words())->toContain('7 pencils: few');

@@ -8,22 +8,22 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Medium\LayPass;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Steadiness;
-use KnottyPrism\Core\Planning\Atlas;
-use KnottyPrism\Core\Planning\Caution;
-use KnottyPrism\Core\Planning\Forecast;
-use KnottyPrism\Core\Planning\LocalMetric;
-use KnottyPrism\Core\Planning\Mode;
-use KnottyPrism\Core\Planning\Moves;
-use KnottyPrism\Core\Planning\Pool;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\Rules;
-use KnottyPrism\Core\Planning\School;
-use KnottyPrism\Core\Planning\StackSearch;
+use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\Forecast;
+use KnottyPrism\Core\Recipe\Search\LocalMetric;
+use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Search\Pool;
+use KnottyPrism\Core\Recipe\Search\Rules;
+use KnottyPrism\Core\Recipe\Search\StackSearch;
 use Tests\Core\Pencils;
 
 const FIVE = ['yellow', 'red', 'violet', 'green', 'black'];
@@ -89,7 +89,7 @@ it('has a measure for every target, even next to black and where no pigment come
 
 it('counts value alone where only value counts', function () {
     $metric = new LocalMetric(new Lab(60, 10, 10), Mode::ValueOnly);
-    [$at, $lighter, $redder] = array_map(static fn (Lab $lab): array => KnottyPrism\Core\Planning\Look::of($lab)->logs, [new Lab(60, 10, 10), new Lab(62, 10, 10), new Lab(60, 16, 10)]);
+    [$at, $lighter, $redder] = array_map(static fn (Lab $lab): array => KnottyPrism\Core\Recipe\Search\Look::of($lab)->logs, [new Lab(60, 10, 10), new Lab(62, 10, 10), new Lab(60, 16, 10)]);
     $length = static fn (array $to): float => sqrt(squaredLength($metric->stretch([$to[0] - $at[0], $to[1] - $at[1], $to[2] - $at[2]])));
     expect($length($lighter))->toEqualWithDelta(2.0, 0.2)->and($length($redder))->toBeLessThan(0.4)
         ->and(Mode::ValueOnly->apart(new Lab(62, 40, 0), new Lab(60, 10, 10)))->toBeLessThan(2.5)
@@ -103,7 +103,7 @@ it('keeps in its atlas exactly what laying two passes gives', function () {
         foreach ([$a, $b] as $move) {
             LayPass::onto($sheet, $moves->passes[$move]->pencil, $moves->passes[$move]->pressure);
         }
-        $look = KnottyPrism\Core\Planning\Look::at($sheet)->logs;
+        $look = KnottyPrism\Core\Recipe\Search\Look::at($sheet)->logs;
         foreach ([0, 1, 2] as $cone) {
             expect($atlas->pairs[$cone][$a * 25 + $b])->toBe($look[$cone]);
         }
@@ -216,7 +216,7 @@ it('obeys every rule of any school in every recipe and every remedy that it give
         foreach ($answers as $recipe) {
             $recipes++;
             expect($rules->allow($moves->numbersOf($recipe->stack) ?? []))->toBeTrue(implode(' ', $settings).': '.$recipe->stack->text());
-            foreach (array_filter(array_map(static fn (Caution $c): ?KnottyPrism\Core\Medium\Stack => $c->code === KnottyPrism\Core\Planning\CautionCode::OutOfReach ? null : $c->remedied, $recipe->cautions)) as $remedied) {
+            foreach (array_filter(array_map(static fn (Caution $c): ?KnottyPrism\Core\Medium\Stack\Stack => $c->code === KnottyPrism\Core\Recipe\Cautions\CautionCode::OutOfReach ? null : $c->remedied, $recipe->cautions)) as $remedied) {
                 expect($rules->allow($moves->numbersOf($remedied) ?? []))->toBeTrue(implode(' ', $settings).': remedy '.$remedied->text());
             }
         }

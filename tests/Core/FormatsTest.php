@@ -8,13 +8,13 @@ use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Binder;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\Opacity;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
-use KnottyPrism\Core\Medium\Tooth;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\Tooth;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\Opacity;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
 
 /** @return list<string> the problems of a file that must be refused */
 function problemsOf(string $text): array

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\LayPass;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Steadiness;
-use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
 use Tests\Core\Pencils;
 
 // The behaviours that artists know and the model must show; docs/model.md lists them by the same numbers.

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Medium\Binder;
-use KnottyPrism\Core\Medium\Film;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\LayPass;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Medium\Steadiness;
-use KnottyPrism\Core\Medium\Swatch;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\Film;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
 use Tests\Core\Pencils;
 
 /** @return iterable<array{Paper, list<Pass|Finish>}> random stacks on every paper, the same every run */

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Binder;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\Opacity;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Planning\AtlasShelf;
-use KnottyPrism\Core\Planning\MemoryShelf;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\Opacity;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
+use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 
 /** Ordinary made-up pencils, and stacks of them written short: "yellow@0.55 black@0.35 solvent". */
 final class Pencils

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Photo\PixelWindow;
-use KnottyPrism\Core\Photo\Spot;
+use KnottyPrism\Core\Photo\Pixels\PixelWindow;
+use KnottyPrism\Core\Photo\Reading\Spot;
 
 /**
  * A window painted by a rule.

@@ -5,18 +5,18 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\ArtistWheel;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Oklch;
+use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Planning\Character;
-use KnottyPrism\Core\Planning\Complement;
-use KnottyPrism\Core\Planning\ComplementTable;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Recipe\Complements\Complement;
+use KnottyPrism\Core\Recipe\Complements\ComplementTable;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\School;
 use Tests\Core\Pencils;
 
 /** Every recipe of a school for a dark, a middle and a light colour, of the demo's drawer.
@@ -138,7 +138,7 @@ it('does not propose blue under orange where it goes green, and does propose vio
 it('names what darkens a pencil without turning it, and what lifts it beside it', function () {
     $table = new ComplementTable(theDemoDrawer()->usable()->pencils, Paper::whiteMedium());
     foreach (theDemoDrawer()->usable()->pencils as $pencil) {
-        $alone = Lab::ofReflectance((new KnottyPrism\Core\Medium\Stack([new Pass($pencil, 0.55)]))->on(Paper::whiteMedium())->meanReflectance());
+        $alone = Lab::ofReflectance((new KnottyPrism\Core\Medium\Stack\Stack([new Pass($pencil, 0.55)]))->on(Paper::whiteMedium())->meanReflectance());
         $darker = $table->darkenerOf($pencil);
         if ($darker !== null) {
             expect($darker->mix->l)->toBeLessThan($alone->l - 2)->and(hypot($darker->mix->a - $alone->a, $darker->mix->b - $alone->b))->toBeLessThan($alone->l - $darker->mix->l);

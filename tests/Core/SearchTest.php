@@ -6,26 +6,26 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\Sheet;
-use KnottyPrism\Core\Medium\Steadiness;
-use KnottyPrism\Core\Planning\Atlas;
-use KnottyPrism\Core\Planning\Candidate;
-use KnottyPrism\Core\Planning\Forecast;
-use KnottyPrism\Core\Planning\LocalMetric;
-use KnottyPrism\Core\Planning\Look;
-use KnottyPrism\Core\Planning\MemoryShelf;
-use KnottyPrism\Core\Planning\Moves;
-use KnottyPrism\Core\Planning\Objective;
-use KnottyPrism\Core\Planning\Pool;
-use KnottyPrism\Core\Planning\RecipePlanner;
-use KnottyPrism\Core\Planning\Refinement;
-use KnottyPrism\Core\Planning\Rules;
-use KnottyPrism\Core\Planning\School;
-use KnottyPrism\Core\Planning\Shortlist;
-use KnottyPrism\Core\Planning\StackSearch;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\Candidate;
+use KnottyPrism\Core\Recipe\Search\Forecast;
+use KnottyPrism\Core\Recipe\Search\LocalMetric;
+use KnottyPrism\Core\Recipe\Search\Look;
+use KnottyPrism\Core\Recipe\Search\MemoryShelf;
+use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Search\Objective;
+use KnottyPrism\Core\Recipe\Search\Pool;
+use KnottyPrism\Core\Recipe\Search\Refinement;
+use KnottyPrism\Core\Recipe\Search\Rules;
+use KnottyPrism\Core\Recipe\Search\Shortlist;
+use KnottyPrism\Core\Recipe\Search\StackSearch;
 use Tests\Core\Pencils;
 
 /** The parts of a search for one target with some pencils on white paper. */
@@ -214,7 +214,7 @@ it('finds back a colour that its own pencils made', function (string $stack) {
 
 it('works with a drawer of one pencil, and says so when there is none', function () {
     $one = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), School::free());
-    $answers = array_map(static fn (KnottyPrism\Core\Planning\Recipe $r): string => $r->label->value, $one->recipesFor(Lab::ofHex('#cc6655')));
+    $answers = array_map(static fn (KnottyPrism\Core\Recipe\Recipe $r): string => $r->label->value, $one->recipesFor(Lab::ofHex('#cc6655')));
     expect($answers)->toBe(['closest', 'steadiest']);
     expect(fn () => new RecipePlanner(new Drawer([]), Paper::whiteMedium(), School::free()))->toThrow(OutOfRange::class, 'number of pencils that may be used');
     $black = new RecipePlanner(new Drawer([Pencils::named('black')]), Paper::whiteMedium(), School::ofSettings(['darks=never-black']));

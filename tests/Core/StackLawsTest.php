@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Finish;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\Pass;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Planning\Caution;
-use KnottyPrism\Core\Planning\LayingOrder;
-use KnottyPrism\Core\Planning\PlannedPalette;
-use KnottyPrism\Core\Planning\PlannedTarget;
-use KnottyPrism\Core\Planning\Reasons;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipeLabel;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Picture\LayingOrder;
+use KnottyPrism\Core\Picture\Palette\PlannedPalette;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
+use KnottyPrism\Core\Recipe\Reasons;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
 
 // What holds of every stack that an artist may lay, sensible or not: pencils at any mark, finishes anywhere, one pass or eight.
 

@@ -5,9 +5,6 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\DrawerOrder;
-use KnottyPrism\Core\Drawer\Import\ImportChoices;
-use KnottyPrism\Core\Drawer\Import\ImportPlan;
-use KnottyPrism\Core\Drawer\Import\RowMerge;
 use KnottyPrism\Core\Drawer\MixingChart;
 use KnottyPrism\Core\Drawer\Reach\Reach;
 use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
@@ -18,12 +15,15 @@ use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\TrayMap;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Planning\ComplementTable;
+use KnottyPrism\Core\Formats\Import\ImportChoices;
+use KnottyPrism\Core\Formats\Import\ImportPlan;
+use KnottyPrism\Core\Formats\Import\RowMerge;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 
 function pencilOf(string $number, string $hex, bool $owned = true): Pencil
 {

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Photo\Patchwork;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\ToneFit;
-use KnottyPrism\Core\Photo\Zone;
-use KnottyPrism\Core\Photo\ZoneMap;
-use KnottyPrism\Core\Photo\ZoneTargets;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Reading\ToneFit;
+use KnottyPrism\Core\Photo\Zones\Patchwork;
+use KnottyPrism\Core\Photo\Zones\Zone;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Photo\Zones\ZoneTargets;
 
 /** A picture made of places: L*, a*, b* at each pixel as a function of x and y. */
 function gridOf(int $width, int $height, Closure $labAt): PixelGrid

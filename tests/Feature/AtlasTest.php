@@ -10,12 +10,12 @@ use App\Services\SpotDesk;
 use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\ZoneMap;
-use KnottyPrism\Core\Planning\AtlasShelf;
-use KnottyPrism\Core\Planning\PicturePlanner;
-use KnottyPrism\Core\Planning\School;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\PicturePlanner;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** A store for atlases that counts what is asked of it. */
 function countedShelf(): AtlasShelf

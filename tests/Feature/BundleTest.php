@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Photos\PhotoStore;
 use App\Services\SurveyDesk;
 use Illuminate\Support\Facades\Storage;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
 /**

@@ -13,7 +13,7 @@ use App\Services\SurveyDesk;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
 // What is accepted can be opened; what can't be opened any more can still be saved, taken back and deleted; nothing is unpacked or read

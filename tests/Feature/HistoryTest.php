@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Photos\PhotoStore;
 use App\Services\SurveyDesk;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
 // Whatever was done, in whatever order: every change is taken back to exactly what was there before it, and done again to exactly what was

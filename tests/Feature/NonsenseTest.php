@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Photos\PhotoStore;
 use App\Services\SurveyDesk;
 use Illuminate\Testing\TestResponse;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
 // What no page sends, but a page of another version, a script or a broken connection may: every field of every request in turn is left

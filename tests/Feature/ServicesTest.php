@@ -20,13 +20,13 @@ use Illuminate\Support\Facades\Event;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Grain;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\PencilFit;
-use KnottyPrism\Core\Medium\PencilRecord;
-use KnottyPrism\Core\Medium\Tooth;
-use KnottyPrism\Core\Planning\Recipe;
-use KnottyPrism\Core\Planning\RecipeLabel;
+use KnottyPrism\Core\Medium\Paper\Grain;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\Tooth;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
 
 it('keeps a fitted pencil in the database so that it lays exactly the same colour afterwards', function () {
     $user = $this->artist();

@@ -169,7 +169,7 @@ describe('the palette', () => {
 
 describe('the way of working', () => {
     it('has words for every choice that the planner knows', () => {
-        const text = readFileSync('core/Planning/School.php', 'utf8');
+        const text = readFileSync('core/Recipe/School/School.php', 'utf8');
         const choices = /public const CHOICES = \[([\s\S]*?)\n {4}\];/.exec(text)?.[1] ?? '';
         const known = [...choices.matchAll(/'([\w-]+)' => \[([^\]]*)\]/g)];
         expect(known).toHaveLength(7);

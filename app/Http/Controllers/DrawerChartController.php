@@ -14,8 +14,8 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Drawer\DrawerOrder;
-use KnottyPrism\Core\Medium\PaperShelf;
-use KnottyPrism\Core\Medium\PressureMark;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
 
 /** What is worked out of a whole drawer, on screen and to print. */
 final class DrawerChartController extends Controller

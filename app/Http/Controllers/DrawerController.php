@@ -16,7 +16,7 @@ use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Formats\DrawerExport;
-use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
 
 /** The pencils at hand: as they lie, each on its own, and their stock. */
 final class DrawerController extends Controller

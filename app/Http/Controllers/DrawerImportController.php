@@ -12,8 +12,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
-use KnottyPrism\Core\Drawer\Import\ImportChoices;
 use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Import\ImportChoices;
 
 /** Bringing a drawer file in: looked at first, then taken in by the queue. */
 final class DrawerImportController extends Controller

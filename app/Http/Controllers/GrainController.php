@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Illuminate\Http\JsonResponse;
-use KnottyPrism\Core\Medium\Grain;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Medium\Tooth;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\Grain;
+use KnottyPrism\Core\Medium\Paper\Tooth;
 
 /** The paper's grain, so that the screen can draw a dab from its strata; the same for everyone and for a long time. */
 final class GrainController extends Controller

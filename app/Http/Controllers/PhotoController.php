@@ -20,7 +20,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
-use KnottyPrism\Core\Photo\Looking\Push;
+use KnottyPrism\Core\Photo\Viewing\Push;
 
 /** The photos of a study, to its owner: never the file that came, always a copy that was encoded here. */
 final class PhotoController extends Controller

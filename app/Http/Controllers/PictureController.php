@@ -20,7 +20,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Planning\Picture\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 
 /** The plan of a study's picture. Every change answers with the whole of it. */
 final class PictureController extends Controller

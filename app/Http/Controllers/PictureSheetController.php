@@ -18,10 +18,10 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerExport;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Photo\ZoneMap;
-use KnottyPrism\Core\Planning\PlannedPalette;
-use KnottyPrism\Core\Planning\PlannedTarget;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\Palette\PlannedPalette;
+use KnottyPrism\Core\Picture\PlannedTarget;
 
 /** What a planned picture gives to take along: sheets to print and the palette as a file. */
 final class PictureSheetController extends Controller

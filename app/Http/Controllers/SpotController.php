@@ -11,7 +11,7 @@ use App\Services\SpotDesk;
 use App\Services\SurveyDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
-use KnottyPrism\Core\Photo\Spot;
+use KnottyPrism\Core\Photo\Reading\Spot;
 
 /** A spot of the photo: what colour it is, and how to make it. */
 final class SpotController extends Controller

@@ -17,7 +17,7 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
-use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
 
 /** Studies of the account: one picture each. */
 final class StudyController extends Controller

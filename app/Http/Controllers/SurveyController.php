@@ -16,7 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
-use KnottyPrism\Core\Photo\Survey\Survey;
+use KnottyPrism\Core\Photo\Notes\Survey;
 
 /** What is found out about a study's photos. Every answer is the whole survey. */
 final class SurveyController extends Controller

@@ -8,10 +8,10 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use KnottyPrism\Core\Colour\ValueScale;
-use KnottyPrism\Core\Photo\Looking\Squint;
-use KnottyPrism\Core\Photo\Looking\Tone;
-use KnottyPrism\Core\Photo\Looking\WayOfLooking;
-use KnottyPrism\Core\Photo\NeutralBalance;
+use KnottyPrism\Core\Photo\Reading\NeutralBalance;
+use KnottyPrism\Core\Photo\Viewing\Squint;
+use KnottyPrism\Core\Photo\Viewing\Tone;
+use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
 
 /** A way of looking at a photo, in a request. */
 final class LookRequest extends FormRequest

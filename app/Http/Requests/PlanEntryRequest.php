@@ -9,8 +9,8 @@ use App\Services\DrawerKeeper;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Stack;
-use KnottyPrism\Core\Planning\RecipeLabel;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Recipe\RecipeLabel;
 
 /** A recipe chosen for a spot. The stack is read by the core against the account's pencils, so nothing foreign is stored. */
 final class PlanEntryRequest extends FormRequest

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Photo;
 use App\Models\Study;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use KnottyPrism\Core\Photo\Survey\NamedSpot;
+use KnottyPrism\Core\Photo\Notes\NamedSpot;
 
 /** A place on one of a study's photos in pixels of the working copy, and the radius of the ring, in a request. */
 trait PointsAtPhoto

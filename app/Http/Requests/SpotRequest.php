@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Colour\ValueScale;
-use KnottyPrism\Core\Photo\Looking\WayOfLooking;
+use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
 
 /** A place on the photo and the radius of the ring. */
 final class SpotRequest extends FormRequest

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Study;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use KnottyPrism\Core\Medium\PaperShelf;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
 
 /** What may be changed about a study: its name, paper, the drawing's size and grid, and the photo that the colours follow. */
 final class StudyChangeRequest extends FormRequest

@@ -6,11 +6,11 @@ namespace KnottyPrism\Core\Drawer\Reach;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Selection;
-use KnottyPrism\Core\Medium\LayPass;
-use KnottyPrism\Core\Medium\Paper;
-use KnottyPrism\Core\Medium\Pencil;
-use KnottyPrism\Core\Medium\PressureMark;
-use KnottyPrism\Core\Medium\Sheet;
+use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /**
  * What a drawer reaches on a paper beside all that is known: every pencil alone at every pressure, and every two of them both ways round,

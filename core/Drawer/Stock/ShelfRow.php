@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Drawer\Stock;
 
-use KnottyPrism\Core\Medium\PencilRecord;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 /** One row of a drawer file: the pencil as recorded, and what is noted of its stock. */
 final readonly class ShelfRow

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /** Where the paper is to stay bare: all that is light and grey enough, and what someone painted in or out, stroke after stroke. */
 final readonly class KeptWhites

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
-use KnottyPrism\Core\Photo\PixelGrid;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
  * Two touching zones that end so alike along their border that a drawing would run them together, and which of the two to push which

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\Zone;
-use KnottyPrism\Core\Photo\ZoneTargets;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /** A zone of a sheet read from a photo: what it asks for, and its own values from dark to light. */
 final readonly class ZoneReading

@@ -7,8 +7,7 @@ namespace KnottyPrism\Core\Photo\Zones;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Photo\PixelGrid;
-use KnottyPrism\Core\Photo\ZoneMap;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
  * The zones that someone is working on: which zone each pixel of a small grid belongs to, and what was said about each. Zones keep
@@ -60,7 +59,13 @@ final readonly class ZoneSheet
     {
         OutOfRange::check('the width of a sheet of zones', $width, 1, self::MOST_SIDE, 'pixels');
         OutOfRange::check('the height of a sheet of zones', $height, 1, self::MOST_SIDE, 'pixels');
-        $labels = @gzuncompress((string) base64_decode($packed, true), $width * $height);
+        // What is damaged, or would be larger, is told by the answer alone.
+        set_error_handler(static fn (): bool => true);
+        try {
+            $labels = gzuncompress((string) base64_decode($packed, true), $width * $height);
+        } finally {
+            restore_error_handler();
+        }
         if ($labels === false) {
             throw BadFile::because('The zones are damaged: their pixels can not be unpacked; let zones be proposed anew.');
         }

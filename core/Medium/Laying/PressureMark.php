@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Medium\Laying;
+
+/** The five pressures an artist can tell apart and repeat; recipes are written in these. */
+enum PressureMark: string
+{
+    case Whisper = 'whisper';
+    case Light = 'light';
+    case Medium = 'medium';
+    case Firm = 'firm';
+    case Full = 'full';
+
+    /** Pressure as a share of the firmest stroke, 0–1. */
+    public function pressure(): float
+    {
+        return match ($this) {
+            self::Whisper => 0.20,
+            self::Light => 0.35,
+            self::Medium => 0.55,
+            self::Firm => 0.80,
+            self::Full => 1.00,
+        };
+    }
+
+    /** 1–5, the number of hatch strokes that stand for it. */
+    public function strokes(): int
+    {
+        return 1 + (int) array_search($this, self::cases(), true);
+    }
+
+    public static function nearest(float $pressure): self
+    {
+        $best = self::Whisper;
+        foreach (self::cases() as $mark) {
+            if (abs($mark->pressure() - $pressure) < abs($best->pressure() - $pressure)) {
+                $best = $mark;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return list<float> the five pressures, lightest first */
+    public static function pressures(): array
+    {
+        return array_map(static fn (self $m): float => $m->pressure(), self::cases());
+    }
+}

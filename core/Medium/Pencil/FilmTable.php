@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Medium\Pencil;
+
+/**
+ * Reflectance R_f and squared transmittance T² of one pencil's film at thicknesses 1/128 apart, computed when first asked for
+ * and interpolated between. This is the product's hottest loop: a pass costs 216 of its band-steps and no exponential.
+ *
+ * Against the closed form of {@see Film::lay()} the reflectance of a stratum differs by less than 0.001 (tested).
+ */
+final class FilmTable
+{
+    private const STEPS_PER_UNIT = 128;
+
+    /** @var array<int, array{array<int, float>, array<int, float>}> row => R_f per band, T² per band */
+    private array $rows = [];
+
+    /**
+     * @param  array<int, float>  $a  36 bands
+     * @param  array<int, float>  $b  36 bands
+     */
+    public function __construct(private readonly array $a, private readonly array $b, private readonly float $scattering)
+    {
+    }
+
+    /**
+     * Lays film over all strata. Trusted: thickness ≥ 0 per stratum, reflectances 0–1.
+     *
+     * @param  array<int, float>  $reflectance  all strata, 36 bands each
+     * @param  array<int, float>  $thickness  film units per stratum
+     * @return array<int, float> the reflectance afterwards
+     */
+    public function over(array $reflectance, array $thickness): array
+    {
+        $at = 0;
+        foreach ($thickness as $t) {
+            $scaled = $t * self::STEPS_PER_UNIT;
+            $row = (int) $scaled;
+            $f = $scaled - $row;
+            [$r0, $t0] = $this->rows[$row] ?? $this->fill($row);
+            [$r1, $t1] = $this->rows[$row + 1] ?? $this->fill($row + 1);
+            for ($i = 0; $i < 36; $i++, $at++) {
+                $rf = $r0[$i] + $f * ($r1[$i] - $r0[$i]);
+                $below = $reflectance[$at];
+                $reflectance[$at] = $rf + ($t0[$i] + $f * ($t1[$i] - $t0[$i])) * $below / (1.0 - $rf * $below);
+            }
+        }
+
+        return $reflectance;
+    }
+
+    /** @return array{array<int, float>, array<int, float>} */
+    private function fill(int $row): array
+    {
+        $optical = $this->scattering * $row / self::STEPS_PER_UNIT;
+        $reflected = $transmitted = [];
+        foreach ($this->a as $i => $a) {
+            [$r, $t] = Film::reflectanceAndTransmittance($a, $this->b[$i], $optical);
+            $reflected[] = $r;
+            $transmitted[] = $t * $t;
+        }
+
+        return $this->rows[$row] = [$reflected, $transmitted];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Medium\Stack;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\Tooth;
+
+/** What a stack will look like after every step, and how far the result can be trusted in an ordinary hand. */
+final readonly class Prediction
+{
+    /** @param  list<StepPrediction>  $steps */
+    private function __construct(public Paper $paper, public array $steps, public float $steadiness, public float $liveliness)
+    {
+    }
+
+    public static function of(Stack $stack, Paper $paper): self
+    {
+        $sheet = new Sheet($paper);
+        $steps = [];
+        foreach ($stack->steps as $step) {
+            Stack::apply($step, $sheet);
+            $steps[] = StepPrediction::of($step, $sheet);
+        }
+
+        return new self($paper, $steps, Steadiness::of($stack, $paper), self::spread($sheet));
+    }
+
+    /** The colour after the last step, or of the bare paper. */
+    public function lab(): Lab
+    {
+        return $this->steps === [] ? Lab::ofReflectance($this->paper->reflectance) : $this->steps[count($this->steps) - 1]->lab;
+    }
+
+    public function toothUsed(): float
+    {
+        return $this->steps === [] ? 0.0 : $this->steps[count($this->steps) - 1]->toothUsed;
+    }
+
+    /** Root-mean-square ΔE00 of the strata from the whole: 0 for a flat film, more where flecks play. */
+    private static function spread(Sheet $sheet): float
+    {
+        $whole = Lab::ofReflectance($sheet->meanReflectance());
+        $sum = 0.0;
+        foreach ($sheet->strata() as $stratum) {
+            $sum += Lab::ofReflectance($stratum)->deltaE00($whole) ** 2;
+        }
+
+        return sqrt($sum / Tooth::STRATA);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Medium\Stack;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+
+/** The area after one step: its colour as seen, the colour of each stratum (peaks first), and the tooth used, 0–1. */
+final readonly class StepPrediction
+{
+    /** @param  list<string>  $strataHex one #rrggbb a stratum */
+    private function __construct(
+        public Pass|Finish $step,
+        public Lab $lab,
+        public string $hex,
+        public array $strataHex,
+        public float $toothUsed,
+    ) {
+    }
+
+    public static function of(Pass|Finish $step, Sheet $sheet): self
+    {
+        $lab = Lab::ofReflectance($sheet->meanReflectance());
+        $strata = array_map(static fn (array $r): string => Srgb::ofXyz(Lab::ofReflectance($r)->xyz())->hex(), $sheet->strata());
+
+        return new self($step, $lab, Srgb::ofXyz($lab->xyz())->hex(), $strata, $sheet->toothUsed());
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Picture\Decisions;
+
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\School;
+
+/** How a study's picture is to be planned: the way of working, in the whole and where a zone differs, the pencils, and other hues. */
+final readonly class PlanSettings
+{
+    /** Zone number that stands for the whole picture. */
+    public const WHOLE = 0;
+
+    /**
+     * @param  array<int, list<string>>  $schools  settings that differ from free, by zone; {@see self::WHOLE} for all that say nothing
+     * @param  ?int  $pencils  at most so many for the whole picture; null for all
+     * @param  list<string>  $keep  identifiers of pencils that the palette must hold
+     * @param  list<string>  $without  and of those that it must not
+     * @param  array<int, string>  $hues  {@see Recolour::CHOICES}, by zone or for the whole
+     *
+     * @throws OutOfRange
+     */
+    public function __construct(
+        public array $schools = [],
+        public Mode $mode = Mode::ColourAndValue,
+        public ?int $pencils = null,
+        public array $keep = [],
+        public array $without = [],
+        public array $hues = [],
+    ) {
+        if ($pencils !== null) {
+            OutOfRange::check('the number of pencils', $pencils, 1, 60);
+        }
+        array_map(School::ofSettings(...), $schools);
+        array_map(static fn (string $hue): Recolour => new Recolour($hue), $hues);
+    }
+
+    public function schoolOf(int $zone): School
+    {
+        return School::ofSettings($this->schools[$zone] ?? $this->schools[self::WHOLE] ?? []);
+    }
+
+    public function recolourOf(int $zone): Recolour
+    {
+        return new Recolour($this->hues[$zone] ?? $this->hues[self::WHOLE] ?? 'as seen');
+    }
+
+    /** How many pencils the palette may hold: what is said here, or what the school says. */
+    public function mostPencils(): ?int
+    {
+        return $this->pencils ?? $this->schoolOf(self::WHOLE)->mostPencils();
+    }
+
+    /** @return array<string, mixed> for JSON */
+    public function toArray(): array
+    {
+        return ['schools' => (object) $this->schools, 'mode' => $this->mode->value, 'pencils' => $this->pencils, 'keep' => $this->keep, 'without' => $this->without, 'hues' => (object) $this->hues];
+    }
+
+    /** @param  array{schools: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>}  $data */
+    public static function ofArray(array $data): self
+    {
+        return new self($data['schools'], Mode::from($data['mode']), $data['pencils'], $data['keep'], $data['without'], $data['hues']);
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Picture\Palette;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\Forecast;
+use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Search\Rules;
+use KnottyPrism\Core\Recipe\Search\Shortlist;
+
+/** What a palette for a whole picture is chosen from: the pencils that promise most, and the forecast of every set of them for every colour. */
+final readonly class PaletteGround
+{
+    /** Targets closer than this, ΔE00, count once when pencils are chosen. */
+    private const ALIKE = 2.5;
+
+    /** Pencils that take part in the choice of a palette: those of a large drawer that the free plan uses, and no more. */
+    private const CHOSEN_FROM = 24;
+
+    /**
+     * @param  list<Pencil>  $pencils  in the order of the search's places
+     * @param  list<int>  $clusterOf  for each wanted colour the place of its target in the search
+     */
+    private function __construct(public PaletteSearch $search, public array $pencils, public array $clusterOf)
+    {
+    }
+
+    /**
+     * @param  list<array{fitted: Lab, weight: float}>  $wanted
+     * @param  list<string>  $lockedIn  identifiers of pencils that must take part
+     * @param  ?\Closure(int, int): void  $progress  told how far, of how much
+     */
+    public static function for(Drawer $hand, Paper $paper, array $wanted, array $lockedIn, Mode $mode, ?\Closure $progress = null): self
+    {
+        [$clusters, $clusterOf] = self::clusters($wanted);
+        $pencils = count($hand->pencils) <= self::CHOSEN_FROM ? $hand->pencils : self::promising($hand, $paper, $clusters, $lockedIn);
+        $moves = new Moves(new Drawer($pencils), $paper);
+        $atlas = Atlas::of($moves);
+        $search = new PaletteSearch(count($pencils));
+        foreach ($clusters as $i => ['fitted' => $target, 'weight' => $weight]) {
+            if ($progress !== null) {
+                $progress($i, count($clusters));
+            }
+            $search->add(new Forecast($moves, $atlas, $target, new Rules(School::free(), $moves, $target, []), $mode), $weight);
+        }
+        if ($progress !== null) {
+            $progress(count($clusters), count($clusters));
+        }
+
+        return new self($search, $pencils, $clusterOf);
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<int> places of those of them that take part
+     */
+    public function placesOf(array $ids): array
+    {
+        return array_values(array_filter(array_keys($this->pencils), fn (int $p): bool => in_array($this->pencils[$p]->id(), $ids, true)));
+    }
+
+    /**
+     * Of a large drawer, those that most often are among the first for a target.
+     *
+     * @param  list<array{fitted: Lab, weight: float}>  $clusters
+     * @param  list<string>  $lockedIn
+     * @return list<Pencil>
+     */
+    private static function promising(Drawer $hand, Paper $paper, array $clusters, array $lockedIn): array
+    {
+        $shortlist = new Shortlist(new Moves($hand, $paper));
+        $score = array_fill_keys($lockedIn, INF);
+        $byId = [];
+        foreach ($lockedIn as $id) {
+            $byId[$id] = $hand->pencil($id);
+        }
+        foreach ($clusters as ['fitted' => $target, 'weight' => $weight]) {
+            foreach ($shortlist->for($target)->pencils as $rank => $pencil) {
+                $byId[$pencil->id()] = $pencil;
+                $score[$pencil->id()] = ($score[$pencil->id()] ?? 0.0) + sqrt($weight) / ($rank + 3);
+            }
+        }
+        arsort($score);
+
+        return array_map(static fn (string|int $id): Pencil => $byId[$id], array_slice(array_keys($score), 0, self::CHOSEN_FROM));
+    }
+
+    /**
+     * @param  list<array{fitted: Lab, weight: float}>  $wanted
+     * @return array{list<array{fitted: Lab, weight: float}>, list<int>}
+     */
+    private static function clusters(array $wanted): array
+    {
+        $clusters = $clusterOf = [];
+        uasort($wanted, static fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
+        foreach ($wanted as $i => $one) {
+            foreach ($clusters as $k => $cluster) {
+                if ($cluster['fitted']->deltaE00($one['fitted']) < self::ALIKE) {
+                    $clusters[$k]['weight'] += $one['weight'];
+                    $clusterOf[$i] = $k;
+
+                    continue 2;
+                }
+            }
+            $clusterOf[$i] = count($clusters);
+            $clusters[] = ['fitted' => $one['fitted'], 'weight' => $one['weight']];
+        }
+        ksort($clusterOf);
+
+        return [$clusters, array_values($clusterOf)];
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Picture;
+
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Photo\Reading\ToneFit;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+
+/** A whole picture: its zones, a recipe for every target, the pencils they take, and what to mind. */
+final readonly class PicturePlan
+{
+    /**
+     * @param  list<PlannedTarget>  $targets
+     * @param  list<Pencil>  $palette  the pencils that the recipes use, lightest first
+     * @param  array<int, float>  $curve  mean ΔE00 by the number of pencils, by forecast
+     * @param  list<ZoneCaution>  $cautions
+     * @param  list<array{pencil: Pencil, gain: float}>  $purchases  known pencils not at hand that would help most, each alone, and by how much mean ΔE00
+     */
+    public function __construct(
+        public Paper $paper,
+        public ZoneMap $map,
+        public ToneFit $tone,
+        public array $targets,
+        public array $palette,
+        public array $curve,
+        public array $cautions,
+        public array $purchases,
+    ) {
+    }
+
+    /** ΔE00 to what was aimed at, weighted by area. */
+    public function meanDeltaE00(): float
+    {
+        $sum = $weight = 0.0;
+        foreach ($this->targets as $target) {
+            $sum += $target->weight * $target->recipe->comparison->deltaE00;
+            $weight += $target->weight;
+        }
+
+        return $weight > 0 ? $sum / $weight : 0.0;
+    }
+
+    /** @return array<string, PlannedTarget> a zone's targets by role */
+    public function targetsOf(int $zone): array
+    {
+        $targets = [];
+        foreach ($this->targets as $target) {
+            if ($target->zone === $zone) {
+                $targets[$target->role] = $target;
+            }
+        }
+
+        return $targets;
+    }
+
+    /** The most steps that any recipe takes. */
+    public function steps(): int
+    {
+        return array_reduce($this->targets, static fn (int $most, PlannedTarget $t): int => max($most, count($t->recipe->stack->steps)), 0);
+    }
+
+    /**
+     * What to lay when: every zone's first step, the lightest results first, then every second one.
+     *
+     * @return list<array{step: int, zone: int, role: string}>
+     */
+    public function order(): array
+    {
+        return array_map(static fn (array $o): array => ['step' => $o['step'], 'zone' => $o['target']->zone, 'role' => $o['target']->role], LayingOrder::of($this->targets));
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Picture\Preview;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Grain;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\Tooth;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\PlannedTarget;
+
+/**
+ * The picture as it will look after each step: every pixel takes its zone's recipes, blended by its own value between the two
+ * targets it lies between, and shows the stratum that the paper's grain has there.
+ */
+final class Preview
+{
+    /** Values between two targets are told apart in so many steps of L*. */
+    private const LEVELS = 101;
+
+    public const MOST_PIXELS = 8_000_000;
+
+    /** @var array<int, list<list<array{float, float, float}>>> by target's place in the plan: after each step, L*, a*, b* of each stratum */
+    private array $strata = [];
+
+    /**
+     * @param  list<PlannedTarget>  $targets
+     * @param  ?string  $whites  a byte for every pixel of the map, 1 where the paper is kept white
+     */
+    public function __construct(private readonly Paper $paper, private readonly ZoneMap $map, private readonly array $targets, private readonly ?string $whites = null)
+    {
+        foreach ($targets as $i => $target) {
+            $this->strata[$i] = $this->afterEveryStep($target->recipe->stack);
+        }
+    }
+
+    /**
+     * @param  int  $step  after which step: 0 the bare paper; beyond the last the end
+     * @param  array<int, float>  $lightness  the photo's L*, width × height, row after row
+     * @return string sRGB, three bytes a pixel
+     */
+    public function after(int $step, int $width, int $height, array $lightness, bool $grey = false): string
+    {
+        OutOfRange::check('the number of pixels of a preview', $width * $height, 1, self::MOST_PIXELS);
+        OutOfRange::check('the number of values', count($lightness), $width * $height, $width * $height);
+        $colours = array_map(fn (int $zone): array => $this->coloursOf($zone, $step, $grey), array_keys($this->map->zones));
+        [$labels, $mapWidth, $mapHeight] = [$this->map->labels, $this->map->width, $this->map->height];
+        $tile = Grain::tile();
+        $side = Grain::SIDE;
+        $whites = $this->whites ?? str_repeat("\0", $mapWidth * $mapHeight);
+        $bare = self::bytesOf(Lab::ofReflectance($this->paper->reflectance), $grey);
+        $columns = [];
+        for ($x = 0; $x < $width; $x++) {
+            $columns[] = (int) (($x + 0.5) * $mapWidth / $width);
+        }
+        $rows = [];
+        for ($y = 0, $at = 0; $y < $height; $y++) {
+            $mapRow = (int) (($y + 0.5) * $mapHeight / $height) * $mapWidth;
+            $grainRow = ($y % $side) * $side;
+            $row = '';
+            foreach ($columns as $x => $column) {
+                $row .= $whites[$mapRow + $column] === "\1" ? $bare : $colours[$labels[$mapRow + $column]][(int) $lightness[$at]][$tile[$grainRow + $x % $side]];
+                $at++;
+            }
+            $rows[] = $row;
+        }
+
+        return implode('', $rows);
+    }
+
+    /**
+     * Three bytes for every level of L* and every stratum of a zone.
+     *
+     * @return list<list<string>>
+     */
+    private function coloursOf(int $zone, int $step, bool $grey): array
+    {
+        $ends = [];
+        foreach ($this->targets as $i => $target) {
+            if ($target->zone === $zone && $target->role !== 'accent') {
+                $ends[] = [$target->seen->l, $this->strata[$i][min($step, count($this->strata[$i]) - 1)]];
+            }
+        }
+        usort($ends, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $colours = [];
+        for ($level = 0; $level < self::LEVELS; $level++) {
+            [$below, $above, $share] = self::between($ends, $level);
+            $row = [];
+            for ($m = 0; $m < Tooth::STRATA; $m++) {
+                $lab = new Lab(...array_map(static fn (float $u, float $v): float => $u + $share * ($v - $u), $below[$m], $above[$m]));
+                $row[] = self::bytesOf($lab, $grey);
+            }
+            $colours[] = $row;
+        }
+
+        return $colours;
+    }
+
+    private static function bytesOf(Lab $lab, bool $grey): string
+    {
+        $srgb = Srgb::ofXyz(($grey ? new Lab($lab->l, 0, 0) : $lab)->xyz());
+
+        return chr((int) round(255 * $srgb->red)).chr((int) round(255 * $srgb->green)).chr((int) round(255 * $srgb->blue));
+    }
+
+    /**
+     * @param  list<array{float, list<array{float, float, float}>}>  $ends  darkest first
+     * @return array{list<array{float, float, float}>, list<array{float, float, float}>, float}
+     */
+    private static function between(array $ends, int $level): array
+    {
+        $last = count($ends) - 1;
+        if ($level <= $ends[0][0]) {
+            return [$ends[0][1], $ends[0][1], 0.0];
+        }
+        for ($i = 0; $i < $last; $i++) {
+            if ($level < $ends[$i + 1][0]) {
+                return [$ends[$i][1], $ends[$i + 1][1], ($level - $ends[$i][0]) / ($ends[$i + 1][0] - $ends[$i][0])];
+            }
+        }
+
+        return [$ends[$last][1], $ends[$last][1], 0.0];
+    }
+
+    /** @return list<list<array{float, float, float}>> by step, from the bare paper: L*, a*, b* of each stratum */
+    private function afterEveryStep(Stack $stack): array
+    {
+        $look = static fn (Sheet $sheet): array => array_map(static fn (array $r): array => Lab::ofReflectance($r)->toArray(), $sheet->strata());
+        $sheet = new Sheet($this->paper);
+        $after = [$look($sheet)];
+        foreach ($stack->steps as $step) {
+            Stack::apply($step, $sheet);
+            $after[] = $look($sheet);
+        }
+
+        return $after;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Cautions;
+
+use KnottyPrism\Core\Medium\Stack\Stack;
+
+/** Something to mind in a recipe: the step that causes it (1 the first; 0 the whole), in words, and what was tried that removes it. */
+final readonly class Caution
+{
+    /** Share of the tooth after which a next pass hardly takes. */
+    public const TOOTH_SPENT = 0.85;
+
+    /** ΔE00 from which a recipe no longer looks like its target even at arm's length. */
+    public const OUT_OF_REACH = 4.0;
+
+    /** RMS ΔE00 in an ordinary hand from which a result is a gamble. */
+    public const UNSTEADY = 5.0;
+
+    /**
+     * @param  string  $remedy  in words
+     * @param  ?Stack  $remedied  the stack that was tried and is free of this caution; null where nothing tried is
+     */
+    public function __construct(public CautionCode $code, public int $step, public string $text, public string $remedy, public ?Stack $remedied = null)
+    {
+    }
+
+    public function with(string $remedy, Stack $remedied): self
+    {
+        return new self($this->code, $this->step, $this->text, $remedy, $remedied);
+    }
+}

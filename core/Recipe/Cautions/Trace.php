@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Cautions;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\Tooth;
+use KnottyPrism\Core\Medium\Stack\Stack;
+
+/** A stack done step by step, with what a caution wants to know of each: colour, tooth, and how well the pass took. */
+final readonly class Trace
+{
+    /**
+     * @param  list<Pass|Finish>  $steps
+     * @param  list<Lab>  $labs  after each step
+     * @param  list<float>  $toothUsed  after each step, 0–1
+     * @param  list<float>  $taken  film that each pass laid, relative to what it would lay on the same fill without slickness; 1 for finishes
+     * @param  float  $waxFilm  mean film of wax pencils in the end, film units
+     */
+    private function __construct(public Paper $paper, public array $steps, public array $labs, public array $toothUsed, public array $taken, public float $waxFilm)
+    {
+    }
+
+    public static function of(Stack $stack, Paper $paper): self
+    {
+        $sheet = new Sheet($paper);
+        $labs = $tooth = $taken = [];
+        $wax = 0.0;
+        foreach ($stack->steps as $step) {
+            $taken[] = self::share($sheet, $step);
+            $before = array_sum($sheet->fill);
+            Stack::apply($step, $sheet);
+            if ($step instanceof Pass && $step->pencil->record->binder?->blooms() === true) {
+                $wax += max(0.0, array_sum($sheet->fill) - $before) / Tooth::STRATA;
+            }
+            $labs[] = Lab::ofReflectance($sheet->meanReflectance());
+            $tooth[] = $sheet->toothUsed();
+        }
+
+        return new self($paper, $stack->steps, $labs, $tooth, $taken, $wax);
+    }
+
+    /** The colour before a step (0 the first). */
+    public function before(int $step): Lab
+    {
+        return $this->labs[$step - 1] ?? Lab::ofReflectance($this->paper->reflectance);
+    }
+
+    public function final(): Lab
+    {
+        return $this->before(count($this->steps));
+    }
+
+    /** @return array<int, Pass> the passes by their step */
+    public function passes(): array
+    {
+        return array_filter($this->steps, static fn (Pass|Finish $s): bool => $s instanceof Pass && ! $s->pencil->isBlender());
+    }
+
+    private static function share(Sheet $sheet, Pass|Finish $step): float
+    {
+        if (! $step instanceof Pass || $step->pencil->isBlender()) {
+            return 1.0;
+        }
+        $matt = clone $sheet;
+        $matt->slick = array_fill(0, Tooth::STRATA, 0.0);
+        $could = array_sum(LayPass::laidFilm($matt, $step->pencil->laydown, $step->pressure));
+
+        return $could < 1e-6 ? 1.0 : array_sum(LayPass::laidFilm($sheet, $step->pencil->laydown, $step->pressure)) / $could;
+    }
+}

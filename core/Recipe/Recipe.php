@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe;
+
+use KnottyPrism\Core\Colour\Comparison;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Stack\Prediction;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
+use KnottyPrism\Core\Recipe\Cautions\Cautions;
+use KnottyPrism\Core\Recipe\Cautions\Remedies;
+use KnottyPrism\Core\Recipe\Cautions\Trace;
+
+/** An answer to "how do I make this colour": what to lay in what order, what comes of it, and what to mind. */
+final readonly class Recipe
+{
+    /** @param  list<Caution>  $cautions */
+    private function __construct(
+        public RecipeLabel $label,
+        public Lab $target,
+        public Stack $stack,
+        public Prediction $prediction,
+        public Comparison $comparison,
+        public array $cautions,
+    ) {
+    }
+
+    /** @param  ?Remedies  $remedies  tries what removes each caution; without, cautions keep their general advice */
+    public static function of(RecipeLabel $label, Lab $target, Stack $stack, Paper $paper, ?Remedies $remedies = null): self
+    {
+        $prediction = Prediction::of($stack, $paper);
+        $cautions = Cautions::in(Trace::of($stack, $paper), $target, $prediction->steadiness);
+        if ($remedies !== null) {
+            $cautions = array_map(static fn (Caution $c): Caution => $remedies->for($c, $stack, $target), $cautions);
+        }
+
+        return new self($label, $target, $stack, $prediction, new Comparison($prediction->lab(), $target), $cautions);
+    }
+}
