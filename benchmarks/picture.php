@@ -11,9 +11,10 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
-use KnottyPrism\Core\Picture\PicturePlan;
-use KnottyPrism\Core\Picture\PicturePlanner;
+use KnottyPrism\Core\Picture\PlannedPicture;
+use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\Preview;
+use KnottyPrism\Core\Picture\ReachableTone;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
@@ -58,12 +59,12 @@ $grid = photo('morning', 240);
 Table::head('whole pictures: the demo photo, 12 zones, all their targets');
 Table::row('zones proposed, 240 × 180', Table::times(3, static fn () => ZoneMap::proposed($grid, 12)), 's', 'under 5', 2);
 $map = ZoneMap::proposed($grid, 12);
-$planWith = static fn (Drawer $drawer): PicturePlan => (new PicturePlanner($drawer, $paper, School::free(), $shelf))->plan($grid, $map);
+$planWith = static fn (Drawer $drawer): PlannedPicture => (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($grid, $map);
 foreach ([24 => $demo, 60 => shelf(60), 119 => shelf(119)] as $count => $drawer) {
     Table::row("planned cold, $count pencils", Table::times(1, static fn () => $planWith($drawer)), 's', $count === 24 ? 'under 10' : ($count > 100 ? 'under 30' : ''), 2);
     Table::row('  planned again, atlas kept', Table::times(1, static fn () => $planWith($drawer)), 's', '', 2);
     $plan = $planWith($drawer);
-    printf("%-58s %12.2f\n", sprintf('  mean ΔE00 by area, %d targets, %d pencils used', count($plan->targets), count($plan->palette)), $plan->meanDeltaE00());
+    printf("%-58s %12.2f\n", sprintf('  mean ΔE00 by area, %d targets, %d pencils used', count($plan->targets), count($plan->palette())), $plan->meanDeltaE00());
 }
 $planner = new RecipePlanner($demo, $paper, School::free(), $shelf);
 $plan = $planWith($demo);
@@ -106,7 +107,7 @@ foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
 Table::head("\nnatural colours after the tone fit, 24 pencils: 120 pixels of each photo");
 foreach (['morning', 'evening'] as $light) {
     $pixels = photo($light, 240);
-    $tone = (new PicturePlanner($demo, $paper, School::free()))->toneOf($pixels);
+    $tone = ReachableTone::fit($demo->usable()->pencils, $paper, $pixels->l);
     $closest = $single = [];
     mt_srand(6);
     for ($n = 0; $n < 120; $n++) {

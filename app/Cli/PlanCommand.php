@@ -9,12 +9,14 @@ use App\Photos\PhotoIntake;
 use App\Photos\Raster;
 use App\Presenters\PicturePresenter;
 use Illuminate\Contracts\Console\Kernel;
+use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
-use KnottyPrism\Core\Picture\PicturePlan;
-use KnottyPrism\Core\Picture\PicturePlanner;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
+use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
@@ -53,10 +55,9 @@ final class PlanCommand extends Command
     {
         $out = rtrim($this->required($input, 'out'), '/');
         $photo = $this->readable($this->required($input, 'photo'));
-        $school = School::ofSettings(self::list($input, 'school'));
         $zones = (int) $this->whole($input, 'zones', ZoneMap::MOST);
-        $pencils = $this->whole($input, 'pencils', 1000);
         $drawer = $this->drawer($input);
+        $settings = $this->settings($input, $drawer);
         $paper = $this->paper($input);
         $start = hrtime(true);
         $staging = $out.'.'.getmypid().'.partial';
@@ -66,8 +67,7 @@ final class PlanCommand extends Command
             $small = Raster::scaled($copy, self::ZONE_SIDE);
             $large = Raster::scaled($copy, self::PREVIEW_SIDE);
             $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
-            $planner = new PicturePlanner($drawer, $paper, $school, progress: $this->progress($output), mode: $this->mode($input));
-            $plan = $planner->plan($grid, ZoneMap::proposed($grid, $zones), $pencils, lockedIn: self::list($input, 'keep'), lockedOut: self::list($input, 'without'));
+            $plan = (new PlanPicture($drawer, $paper, $settings))->whole($grid, ZoneMap::proposed($grid, $zones), $this->progress($output));
             self::folder($staging);
             $this->previews($plan, $large, $staging, $output);
             $this->card($plan, pathinfo($photo, PATHINFO_FILENAME), $staging);
@@ -81,12 +81,28 @@ final class PlanCommand extends Command
         } finally {
             self::discard($staging);
         }
-        $this->json($output, ['out' => $out, 'zones' => count($plan->map->zones), 'pencils' => count($plan->palette), 'meanDeltaE00' => round($plan->meanDeltaE00(), 3), 'seconds' => $answer['seconds']]);
+        $this->json($output, ['out' => $out, 'zones' => count($plan->map->zones), 'pencils' => count($plan->palette()), 'meanDeltaE00' => round($plan->meanDeltaE00(), 3), 'seconds' => $answer['seconds']]);
 
         return self::SUCCESS;
     }
 
-    private function previews(PicturePlan $plan, Raster $photo, string $folder, OutputInterface $output): void
+    private function settings(InputInterface $input, Drawer $drawer): PlanSettings
+    {
+        $ids = static fn (Drawer $of, string $option): array => array_map(static fn (string $id): string => $of->pencil($id)->id(), self::list($input, $option));
+        $without = $ids($drawer, 'without');
+        $pencils = $this->whole($input, 'pencils', 1000);
+
+        return new PlanSettings(
+            [PlanSettings::WHOLE => School::ofSettings(self::list($input, 'school'))->settings()],
+            $this->mode($input),
+            // More than a picture ever takes is all.
+            $pencils !== null && $pencils <= PlanSettings::MOST_PENCILS ? $pencils : null,
+            $ids($drawer->usable()->without($without), 'keep'),
+            $without,
+        );
+    }
+
+    private function previews(PlannedPicture $plan, Raster $photo, string $folder, OutputInterface $output): void
     {
         $lightness = PixelGrid::ofSrgb($photo->width, $photo->height, $photo->pixels)->l;
         $preview = new Preview($plan->paper, $plan->map, $plan->targets);
@@ -105,7 +121,7 @@ final class PlanCommand extends Command
     }
 
     /** The card is drawn by the application's templates, which want the framework around them but neither database nor server. */
-    private function card(PicturePlan $plan, string $name, string $folder): void
+    private function card(PlannedPicture $plan, string $name, string $folder): void
     {
         foreach (["$folder/var/storage/framework/views", "$folder/var/storage/framework/cache"] as $needed) {
             self::folder($needed);

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Presenters;
 
-use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Picture\PicturePlan;
+use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\ZoneCaution;
 
@@ -13,12 +12,12 @@ use KnottyPrism\Core\Picture\ZoneCaution;
 final class PicturePresenter
 {
     /** @return array<string, mixed> */
-    public static function plan(PicturePlan $plan): array
+    public static function plan(PlannedPicture $plan): array
     {
         return [
             'paper' => $plan->paper->name,
             'zones' => array_map(static fn (int $zone): array => self::zone($plan, $zone), array_keys($plan->map->zones)),
-            'palette' => self::palette($plan->palette),
+            'palette' => array_map(static fn (array $p): array => ['pencil' => $p['pencil']->id(), 'number' => $p['pencil']->record->number, 'name' => $p['pencil']->record->name, 'part' => $p['part'], 'assumed' => $p['pencil']->assumed], $plan->palette()),
             'paletteCurve' => array_map(static fn (int $pencils, float $cost): array => ['pencils' => $pencils, 'meanDeltaE00' => Figures::difference($cost)], array_keys($plan->curve), $plan->curve),
             'bestPurchase' => $plan->purchases === [] ? null : ['pencil' => $plan->purchases[0]['pencil']->id(), 'gain' => Figures::difference($plan->purchases[0]['gain'])],
             'toneFit' => ['darkest' => round($plan->tone->darkest, 2), 'lightest' => round($plan->tone->lightest, 2), 'tooDark' => Figures::share($plan->tone->tooDark), 'tooLight' => Figures::share($plan->tone->tooLight), 'words' => $plan->tone->words()],
@@ -28,21 +27,8 @@ final class PicturePresenter
         ];
     }
 
-    /**
-     * Three pencils are named for their part: light, mid, dark.
-     *
-     * @param  list<Pencil>  $palette  lightest first
-     * @return list<array<string, mixed>>
-     */
-    private static function palette(array $palette): array
-    {
-        $parts = count($palette) === 3 ? ['light', 'mid', 'dark'] : [];
-
-        return array_map(static fn (int $i, Pencil $p): array => ['pencil' => $p->id(), 'number' => $p->record->number, 'name' => $p->record->name, 'part' => $parts[$i] ?? null, 'assumed' => $p->assumed], array_keys($palette), $palette);
-    }
-
     /** @return array<string, mixed> */
-    private static function zone(PicturePlan $plan, int $index): array
+    private static function zone(PlannedPicture $plan, int $index): array
     {
         $zone = $plan->map->zones[$index];
         $targets = $plan->targetsOf($index);

@@ -22,8 +22,8 @@ use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\ReachableTone;
-use KnottyPrism\Core\Picture\StudyPlanner;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
@@ -92,9 +92,9 @@ final class PictureDesk
         return new PictureGround($study, $sheet, $zones, $readings, $tone, $wishes, $shelf, $paper, $fingerprint, $grid, static fn (PixelGrid $grid): string => $survey->whites->on($grid));
     }
 
-    public function planner(PictureGround $ground): StudyPlanner
+    public function planner(PictureGround $ground): PlanPicture
     {
-        return new StudyPlanner($ground->shelf, $ground->paper, $ground->sheet->settings, $this->atlases);
+        return new PlanPicture($ground->shelf, $ground->paper, $ground->sheet->settings, $this->atlases);
     }
 
     /** The planner of one zone's recipes, with the pencils that the plan's palette has. */

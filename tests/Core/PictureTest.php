@@ -13,11 +13,12 @@ use KnottyPrism\Core\Medium\Swatches\Coat;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Fade\Ramp;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
-use KnottyPrism\Core\Picture\PicturePlan;
-use KnottyPrism\Core\Picture\PicturePlanner;
+use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Picture\ZoneCaution;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
@@ -40,12 +41,12 @@ function drawerOf(array $names): Drawer
 }
 
 /** The village of the zones' test, planned with eight ordinary pencils; made once. */
-function villagePlan(): PicturePlan
+function villagePlan(): PlannedPicture
 {
     static $plan = null;
     if ($plan === null) {
         $grid = village();
-        $plan = (new PicturePlanner(drawerOf(EIGHT), Paper::whiteMedium(), School::free()))->plan($grid, ZoneMap::proposed($grid, 8), maxPasses: 3);
+        $plan = (new PlanPicture(drawerOf(EIGHT), Paper::whiteMedium(), mostPasses: 3))->whole($grid, ZoneMap::proposed($grid, 8));
     }
 
     return $plan;
@@ -81,10 +82,10 @@ it('plans every target of every zone, within a few pencils where few are wanted'
     expect($steps)->toBe(array_values(collectSorted($steps)));
     $grid = village();
     $told = [];
-    $few = (new PicturePlanner(drawerOf(EIGHT), Paper::whiteMedium(), School::ofSettings(['palette=exactly-three']), progress: function (string $what, int $done, int $of) use (&$told): void {
+    $few = (new PlanPicture(drawerOf(EIGHT), Paper::whiteMedium(), new PlanSettings([['palette=exactly-three']]), mostPasses: 3))->whole($grid, $plan->map, function (string $what, int $done, int $of) use (&$told): void {
         $told[$what][] = $done / $of;
-    }))->plan($grid, $plan->map, maxPasses: 3);
-    expect(count($few->palette))->toBeLessThanOrEqual(3)->and($few->meanDeltaE00())->toBeGreaterThan($plan->meanDeltaE00())
+    });
+    expect(count($few->palette()))->toBeLessThanOrEqual(3)->and($few->meanDeltaE00())->toBeGreaterThan($plan->meanDeltaE00())
         ->and(array_map(static fn (array $shares): float => end($shares) + 0.0, $told))->toBe(['palette' => 1.0, 'recipes' => 1.0]);
 });
 
@@ -101,14 +102,14 @@ function collectSorted(array $values): array
 it('says so when no pencil is at hand', function () {
     $grid = village();
     $none = new Drawer([PencilFit::of(new PencilRecord('', '1', 'Far', '#c03028', owned: false))]);
-    expect(fn () => (new PicturePlanner($none, Paper::whiteMedium(), School::free()))->plan($grid, ZoneMap::ofLabels($grid, array_fill(0, 150 * 110, 0))))->toThrow(KnottyPrism\Core\Error\OutOfRange::class, 'pencils that may be used');
+    expect(fn () => (new PlanPicture($none, Paper::whiteMedium()))->whole($grid, ZoneMap::ofLabels($grid, array_fill(0, 150 * 110, 0))))->toThrow(KnottyPrism\Core\Error\OutOfRange::class, 'pencils that may be used');
 });
 
 it('names the pencil whose purchase would help the picture most', function () {
     $sky = gridOf(30, 20, static fn (int $x): array => [78 - $x / 3, -4, -16]);
     $wanted = static fn (string $number, string $hex): Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Wax, owned: false));
     $drawer = new Drawer([...drawerOf(['yellow', 'red', 'black'])->pencils, $wanted('76', '#8a3030'), $wanted('77', '#8ab4d8'), $wanted('78', '#30502a')]);
-    $plan = (new PicturePlanner($drawer, Paper::whiteMedium(), School::free()))->plan($sky, ZoneMap::ofLabels($sky, array_fill(0, 600, 0)), maxPasses: 2);
+    $plan = (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($sky, ZoneMap::ofLabels($sky, array_fill(0, 600, 0)));
     expect($plan->purchases[0]['pencil']->record->number ?? null)->toBe('77')->and($plan->purchases[0]['gain'] ?? 0.0)->toBeGreaterThan(1.0);
 });
 
@@ -119,14 +120,14 @@ it('marks zones that touch and end alike, and forms that one pencil makes alone'
         expect($c->remedied)->not->toBeNull($c->text)->and($c->remedy)->toContain('Tried');
 
         return $c->code;
-    }, (new PicturePlanner($drawer, Paper::whiteMedium(), School::free()))->plan($grid, $m, maxPasses: 2)->cautions);
+    }, (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($grid, $m)->cautions);
     expect($codes($map, $twins, drawerOf(EIGHT)))->toContain(CautionCode::Twins);
     $apart = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [32, 10, 20] : [70, 4, 20]);
     expect($codes(ZoneMap::ofLabels($apart, $map->labels), $apart, drawerOf(EIGHT)))->not->toContain(CautionCode::Twins);
     // A form in one red, from a light coat to a heavy one: the planner takes the red alone, and finds what varies it.
     [$light, $heavy] = [Pencils::colour('red@0.35'), Pencils::colour('red@0.80 red@0.80')];
     $form = gridOf(60, 40, static fn (int $x, int $y): array => array_map(static fn (float $from, float $to): float => $from + ($to - $from) * $x / 59, $light->toArray(), $heavy->toArray()));
-    $plan = (new PicturePlanner(drawerOf(['red', 'orange', 'pale magenta']), Paper::whiteMedium(), School::free()))->plan($form, ZoneMap::ofLabels($form, array_fill(0, 2400, 0)), maxPasses: 2);
+    $plan = (new PlanPicture(drawerOf(['red', 'orange', 'pale magenta']), Paper::whiteMedium(), mostPasses: 2))->whole($form, ZoneMap::ofLabels($form, array_fill(0, 2400, 0)));
     $flat = array_values(array_filter($plan->cautions, static fn (ZoneCaution $c): bool => $c->code === CautionCode::Flat));
     expect($flat)->not->toBe([])->and(count($flat[0]->remedied?->stack->pencils() ?? []))->toBeGreaterThan(1)->and($flat[0]->remedy)->toContain('Tried');
 });
@@ -135,7 +136,7 @@ it('shows the bare paper first and the planned colours in the end, coarser after
     $plan = villagePlan();
     $grid = village();
     $preview = new Preview($plan->paper, $plan->map, $plan->targets);
-    $mean = static function (string $bytes, int $zone, PicturePlan $plan): Lab {
+    $mean = static function (string $bytes, int $zone, PlannedPicture $plan): Lab {
         $sum = [0.0, 0.0, 0.0];
         $n = 0;
         foreach ($plan->map->labels as $at => $label) {

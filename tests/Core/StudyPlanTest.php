@@ -22,8 +22,8 @@ use KnottyPrism\Core\Picture\Fade\RampAcross;
 use KnottyPrism\Core\Picture\LayingOrder;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\ErrorMap;
-use KnottyPrism\Core\Picture\StudyPlanner;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
@@ -81,11 +81,11 @@ it('gives other hues to the same values', function (string $hue) {
 
 it('chooses a palette, says who suffers by it, and plans each target within it', function () {
     $wishes = wishesFor('#a04038', '#44608c', '#c8bca4', '#4c6c54', '#30343a');
-    $all = new StudyPlanner(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
+    $all = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
     $whole = $all->palette($wishes);
     expect($whole->hand)->toHaveCount(8)->and($whole->suffering)->toBe([])->and(array_diff($whole->base, $whole->hand))->toBe([])->and($whole->curve[3])->toBeGreaterThanOrEqual($whole->curve[8])
         ->and(PalettePart::ofArray(json_decode((string) json_encode($whole->toArray()), true)))->toEqual($whole);
-    $three = new StudyPlanner(smallHand(), Paper::whiteMedium(), new PlanSettings(pencils: 3, keep: ['Slipway/745'], without: ['Slipway/624']), new MemoryShelf);
+    $three = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings(pencils: 3, keep: ['Slipway/745'], without: ['Slipway/624']), new MemoryShelf);
     $told = [];
     $few = $three->palette($wishes, static function (int $done, int $of) use (&$told): void {
         $told[] = [$done, $of];
@@ -95,22 +95,22 @@ it('chooses a palette, says who suffers by it, and plans each target within it',
         $recipe = $three->recipes($wish, $few, [], 1)[0];
         expect(array_diff(array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()), $few->hand))->toBe([]);
     }
-    expect(fn () => (new StudyPlanner(smallHand(), Paper::whiteMedium(), new PlanSettings(without: array_map(static fn (Pencil $p): string => $p->id(), smallHand()->pencils)), new MemoryShelf))->palette($wishes))->toBeRefused('number of pencils');
+    expect(fn () => (new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings(without: array_map(static fn (Pencil $p): string => $p->id(), smallHand()->pencils)), new MemoryShelf))->palette($wishes))->toBeRefused('number of pencils');
 });
 
 it('plans the same again, whatever else was planned before', function () {
     $wishes = wishesFor('#a04038', '#44608c');
-    $one = new StudyPlanner(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
+    $one = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
     $palette = $one->palette($wishes);
     $first = $one->recipes($wishes[1], $palette, [], 1)[0]->stack->text();
-    $other = new StudyPlanner(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
+    $other = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
     $other->recipes($wishes[0], $palette, [], 1);
     expect($other->recipes($wishes[1], $palette, [], 1)[0]->stack->text())->toBe($first);
 });
 
 it('gives a target that a school refuses a recipe all the same', function () {
     $hand = new Drawer(array_values(array_filter(smallHand()->pencils, static fn (Pencil $p): bool => $p->record->number === '745')));
-    $planner = new StudyPlanner($hand, Paper::whiteMedium(), new PlanSettings([1 => ['darks=never-black']]), new MemoryShelf);
+    $planner = new PlanPicture($hand, Paper::whiteMedium(), new PlanSettings([1 => ['darks=never-black']]), new MemoryShelf);
     $wishes = wishesFor('#30343a');
     expect($planner->recipes($wishes[0], $planner->palette($wishes), [], 1)[0]->stack->steps)->not->toBeEmpty();
 });

@@ -13,8 +13,7 @@ use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
-use KnottyPrism\Core\Picture\PicturePlanner;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** A store for atlases that counts what is asked of it. */
@@ -96,7 +95,7 @@ it('writes a plan with every figure in its range and nothing left out', function
     }
     $grid = PixelGrid::ofSrgb(60, 40, $bytes);
     $drawer = DrawerFile::drawer("number,heavy,owned\n1,#c03028,yes\n2,#f0d020,yes\n3,#202024,yes\n4,#3060b0,no\n");
-    $plan = PicturePresenter::plan((new PicturePlanner($drawer, Paper::whiteMedium(), School::free()))->plan($grid, ZoneMap::proposed($grid, 4), maxPasses: 2));
+    $plan = PicturePresenter::plan((new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($grid, ZoneMap::proposed($grid, 4)));
     expect(array_sum(array_column($plan['zones'], 'area')))->toEqualWithDelta(1.0, 0.001)
         ->and($plan['palette'][0]['assumed'])->toContain('binder')->and($plan['order'][0]['step'])->toBe(1)
         ->and(array_column($plan['paletteCurve'], 'pencils'))->toBe([3]);

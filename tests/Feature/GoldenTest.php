@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 use App\Models\User;
 use Database\Seeders\DatabaseSeeder;
+use Illuminate\Support\Facades\File;
+use Symfony\Component\Process\Process;
 use Tests\Golden;
 
-it('answers about the demo as it did', function () {
+it('answers about the demo as it did, by page and by command line', function () {
     $this->seed(DatabaseSeeder::class);
     $user = User::query()->where('email', config('app.demo_email'))->firstOrFail();
     $this->actingAs($user);
@@ -26,6 +28,14 @@ it('answers about the demo as it did', function () {
         array_push($differences, ...Golden::differences($name, withoutStrata($answer->json())));
     }
     expect($differences)->toBe([]);
+
+    // The same photo, pencils and zones by command line: the same plan, stack for stack.
+    $out = sys_get_temp_dir().'/kp-golden-'.bin2hex(random_bytes(4));
+    (new Process([base_path('prism'), 'plan', '--photo', base_path('demo/photos/low-water-morning.jpg'), '--drawer', base_path('demo/drawer.csv'), '--zones', '14', '--out', $out], timeout: 180))->mustRun();
+    $plan = json_decode((string) file_get_contents("$out/plan.json"), true);
+    File::deleteDirectory($out);
+    $stacks = static fn (array $zones): array => array_map(static fn (array $zone): array => collect($zone['targets'])->map(static fn (array $t): string => $t['role'].' '.$t['recipe']['stack'])->sort()->values()->all(), $zones);
+    expect(count($plan['zones']))->toBe(14)->and($stacks($this->getJson("$base/picture")->json('zones')))->toBe($stacks($plan['zones']));
 });
 
 function withoutStrata(mixed $value): mixed

@@ -14,6 +14,8 @@ final readonly class PlanSettings
     /** Zone number that stands for the whole picture. */
     public const WHOLE = 0;
 
+    public const MOST_PENCILS = 60;
+
     /**
      * @param  array<int, list<string>>  $schools  settings that differ from free, by zone; {@see self::WHOLE} for all that say nothing
      * @param  ?int  $pencils  at most so many for the whole picture; null for all
@@ -32,7 +34,7 @@ final readonly class PlanSettings
         public array $hues = [],
     ) {
         if ($pencils !== null) {
-            OutOfRange::check('the number of pencils', $pencils, 1, 60);
+            OutOfRange::check('the number of pencils', $pencils, 1, self::MOST_PENCILS);
         }
         array_map(School::ofSettings(...), $schools);
         array_map(static fn (string $hue): Recolour => new Recolour($hue), $hues);

@@ -8,13 +8,13 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 
 /** A whole picture: its zones, a recipe for every target, the pencils they take, and what to mind. */
-final readonly class PicturePlan
+final readonly class PlannedPicture
 {
     /**
      * @param  list<PlannedTarget>  $targets
-     * @param  list<Pencil>  $palette  the pencils that the recipes use, lightest first
      * @param  array<int, float>  $curve  mean ΔE00 by the number of pencils, by forecast
      * @param  list<ZoneCaution>  $cautions
      * @param  list<array{pencil: Pencil, gain: float}>  $purchases  known pencils not at hand that would help most, each alone, and by how much mean ΔE00
@@ -24,11 +24,16 @@ final readonly class PicturePlan
         public ZoneMap $map,
         public ToneFit $tone,
         public array $targets,
-        public array $palette,
         public array $curve,
         public array $cautions,
         public array $purchases,
     ) {
+    }
+
+    /** @return list<array{pencil: Pencil, zones: list<int>, part: ?string}> the pencils that the recipes take, lightest first */
+    public function palette(): array
+    {
+        return PlannedPalette::of(array_map(static fn (PlannedTarget $t): array => ['zone' => $t->zone, 'stack' => $t->recipe->stack], $this->targets));
     }
 
     /** ΔE00 to what was aimed at, weighted by area. */

@@ -9,19 +9,24 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Palette\PaletteGround;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
+use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 
 /**
- * Plans a study's picture part by part: first its palette, then each target on its own. A target's recipe follows from its colour, its
- * zone's school, the palette and its zone's mid, and from nothing else, so that a change plans anew only what it touches.
+ * Plans a picture, whole or part by part: first its palette, then each target on its own. A target's recipe follows from its colour, its
+ * zone's school, the palette and its zone's mid, and from nothing else: a change plans anew only what it touches, and command line and
+ * page come to the same plan.
  */
-final class StudyPlanner
+final class PlanPicture
 {
     private const CURVE = [3, 24];
 
@@ -33,11 +38,50 @@ final class StudyPlanner
 
     private const NEW_IN_PICTURE = 0.3;
 
+    /** Of the best purchases. */
+    private const PURCHASES = 3;
+
     /** @var array<string, RecipePlanner> by school and hand */
     private array $planners = [];
 
-    public function __construct(private readonly Drawer $drawer, private readonly Paper $paper, private readonly PlanSettings $settings, private readonly AtlasShelf $shelf)
+    /** @param  int  $mostPasses  of a recipe */
+    public function __construct(
+        private readonly Drawer $drawer,
+        private readonly Paper $paper,
+        private readonly PlanSettings $settings = new PlanSettings,
+        private readonly AtlasShelf $shelf = new MemoryShelf,
+        private readonly int $mostPasses = RecipePlanner::MOST_PASSES,
+    ) {
+    }
+
+    /**
+     * All of it, one part after the other; zones are numbered as the map has them.
+     *
+     * @param  ?\Closure(string, int, int): void  $progress  told what is done, how far, of how much
+     *
+     * @throws OutOfRange when no pencil is left, or more than can be searched
+     */
+    public function whole(PixelGrid $grid, ZoneMap $map, ?\Closure $progress = null): PlannedPicture
     {
+        $this->hand();
+        $tone = ReachableTone::fit($this->drawer->usable()->pencils, $this->paper, $grid->l);
+        $wishes = [];
+        foreach ($map->zones as $number => $zone) {
+            array_push($wishes, ...Wish::of($number, $zone, 1.0, $tone->fitted(...)));
+        }
+        $tell = $progress ?? static fn (): null => null;
+        $palette = $this->palette($wishes, static fn (int $done, int $of) => $tell('palette', $done, $of));
+        $targets = $inZone = [];
+        foreach ($wishes as $i => $wish) {
+            $tell('recipes', $i, count($wishes));
+            $recipe = $this->recipes($wish, $palette, $wish->role === 'mid' ? [] : $inZone[$wish->zone], 1)[0];
+            // The mid comes first: what it takes, the others of its zone should take too.
+            $inZone[$wish->zone] ??= self::identifiers($recipe->stack->pencils());
+            $targets[] = new PlannedTarget($wish->zone, $wish->role, $wish->seen, $wish->fitted, $wish->weight, $recipe);
+        }
+        $tell('recipes', count($wishes), count($wishes));
+
+        return new PlannedPicture($this->paper, $map, $tone, $targets, $palette->curve, $this->cautions($map, $targets, $palette), $this->purchases($targets));
     }
 
     /**
@@ -69,10 +113,10 @@ final class StudyPlanner
         $all = array_keys($ground->pencils);
         $chosen = $most === null || $most >= count($hand->pencils) ? null : $ground->search->best(max($most, count($keep)), $keep);
         $base = $chosen ?? $ground->search->best($this->flatFrom($curve, count($all)), $keep);
-        $ids = static fn (array $places): array => array_map(static fn (int $p): string => $ground->pencils[$p]->id(), array_values($places));
+        $ids = static fn (array $places): array => self::identifiers(array_map(static fn (int $p): Pencil => $ground->pencils[$p], array_values($places)));
 
         return new PalettePart(
-            $chosen === null ? array_map(static fn (Pencil $p): string => $p->id(), $hand->pencils) : $ids($chosen),
+            $chosen === null ? self::identifiers($hand->pencils) : $ids($chosen),
             $ids($base),
             $curve,
             $chosen === null ? [] : self::suffering($wishes, $ground->clusterOf, $ground->search->costs($chosen), $ground->search->costs($all)),
@@ -93,10 +137,10 @@ final class StudyPlanner
             $strangeness[$pencil->id()] = in_array($pencil->id(), $inZone, true) ? 0.0 : (in_array($pencil->id(), $palette->base, true) ? self::NEW_IN_ZONE : self::NEW_IN_PICTURE);
         }
         try {
-            return $this->planner($this->settings->schoolOf($wish->zone), $hand)->recipesFor($wish->fitted, RecipePlanner::MOST_PASSES, $count, $strangeness);
+            return $this->planner($this->settings->schoolOf($wish->zone), $hand)->recipesFor($wish->fitted, $this->mostPasses, $count, $strangeness);
         } catch (SchoolRefuses) {
             // A school may forbid what one target needs; it is planned all the same, in a free school.
-            return $this->planner(School::free(), $hand)->recipesFor($wish->fitted, RecipePlanner::MOST_PASSES, $count, $strangeness);
+            return $this->planner(School::free(), $hand)->recipesFor($wish->fitted, $this->mostPasses, $count, $strangeness);
         }
     }
 
@@ -121,16 +165,45 @@ final class StudyPlanner
     {
         $missing = array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned);
 
-        return $this->planners[implode(',', $school->settings()).'|'.implode(',', array_map(static fn (Pencil $p): string => $p->id(), $hand))]
+        return $this->planners[implode(',', $school->settings()).'|'.implode(',', self::identifiers($hand))]
             ??= new RecipePlanner(new Drawer([...$hand, ...array_values($missing)]), $this->paper, $school, $this->shelf, $this->settings->mode);
     }
 
     /** @return list<string> kept pencils that are at hand */
     private function kept(Drawer $hand): array
     {
-        $ids = array_map(static fn (Pencil $p): string => $p->id(), $hand->pencils);
+        return array_values(array_intersect($this->settings->keep, self::identifiers($hand->pencils)));
+    }
 
-        return array_values(array_intersect($this->settings->keep, $ids));
+    /**
+     * What to mind between and within zones; where a recipe can be found that removes it, with that recipe.
+     *
+     * @param  list<PlannedTarget>  $targets
+     * @return list<ZoneCaution>
+     */
+    private function cautions(ZoneMap $map, array $targets, PalettePart $palette): array
+    {
+        return array_map(fn (ZoneCaution $c): ZoneCaution => $c->tried($this->plannerFor($c->zone, $palette), $targets), ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets));
+    }
+
+    /**
+     * @param  list<PlannedTarget>  $targets
+     * @return list<array{pencil: Pencil, gain: float}>
+     */
+    private function purchases(array $targets): array
+    {
+        $missing = array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
+
+        return Purchases::for(array_map(static fn (PlannedTarget $t): array => ['target' => $t->fitted, 'stack' => $t->recipe->stack, 'deltaE00' => $t->recipe->comparison->deltaE00, 'weight' => $t->weight], $targets), $missing, $this->paper, self::PURCHASES);
+    }
+
+    /**
+     * @param  list<Pencil>  $pencils
+     * @return list<string>
+     */
+    private static function identifiers(array $pencils): array
+    {
+        return array_map(static fn (Pencil $p): string => $p->id(), $pencils);
     }
 
     /** @param  array<int, float>  $curve */
