@@ -177,17 +177,25 @@ start_worker() {
   run worker bash -c '. "$0/ops/common.sh"; trap "kill %1 2>/dev/null; exit 0" TERM; while :; do as_app php "$0/artisan" queue:work --sleep=1 --max-time=3600 --quiet & wait $!; sleep 1; done' "$root"
 }
 
-lacks_only_room() { # ADDRESS
-  local parts; parts=$("$root/prism" health --address "$1" 2>/dev/null | grep ': false' | grep -v '"storage"' | tr -d ' ,')
-  [ "$parts" = $'"ok":false\n"ok":false\n"diskSpace":false' ]
+# No command substitution here: a Ctrl-C that comes while one is waited for is lost.
+lacks_only_room() { # FILE with the answer of prism health
+  local line room=
+  while read -r line; do
+    case "$line" in
+      *'"diskSpace": false'*) room=no ;;
+      *'"ok": false'* | *'"storage": false'*) ;;
+      *': false'*) return 1 ;;
+    esac
+  done < "$1"
+  [ "$room" = no ]
 }
 
 wait_until_healthy() {
-  local address=$1
-  for _ in $(seq 1 150); do
-    "$root/prism" health --address "$address" >/dev/null 2>&1 && return
+  local address=$1 answer=$KP_VAR/run/health tries
+  for ((tries = 0; tries < 150; tries++)); do
+    "$root/prism" health --address "$address" >"$answer" 2>/dev/null && return
     # Without room one can still look, save and delete: it starts, and says so.
-    if lacks_only_room "$address"; then say "Mind: the disk with $KP_VAR is nearly full, and what is made may not be kept. Make room."; return; fi
+    if lacks_only_room "$answer"; then say "Mind: the disk with $KP_VAR is nearly full, and what is made may not be kept. Make room."; return; fi
     sleep 0.2
   done
   "$root/prism" health --address "$address" || true

@@ -1,14 +1,11 @@
 import '@fontsource-variable/inter/wght.css';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
-import { SignInScreen } from './account/SignInScreen';
 import { newQueries } from './api/newQueries';
-import { DrawerPlace } from './drawer/DrawerPlace';
-import { PhotoPlace } from './photo/PhotoPlace';
-import { PlanPlace } from './plan/PlanPlace';
 import { GlobalStyle } from './ui/GlobalStyle';
+import { PlaceBoundary } from './ui/PlaceBoundary';
 import { applySurround } from './ui/surround';
 
 // Styles made at run time carry the nonce that the content-security policy names.
@@ -17,6 +14,17 @@ Object.assign(window, { __webpack_nonce__: nonce });
 applySurround();
 
 const queries = newQueries();
+
+// Each is loaded when it is gone to.
+const SignInScreen = lazy(async () => ({ default: (await import('./account/SignInScreen')).SignInScreen }));
+const PhotoPlace = lazy(async () => ({ default: (await import('./photo/PhotoPlace')).PhotoPlace }));
+const DrawerPlace = lazy(async () => ({ default: (await import('./drawer/DrawerPlace')).DrawerPlace }));
+const PlanPlace = lazy(async () => ({ default: (await import('./plan/PlanPlace')).PlanPlace }));
+const place = (name: string, content: ReactNode) => (
+    <PlaceBoundary key={name} name={name}>
+        {content}
+    </PlaceBoundary>
+);
 
 const root = document.getElementById('root');
 if (root === null) {
@@ -28,10 +36,10 @@ createRoot(root).render(
         <QueryClientProvider client={queries}>
             <BrowserRouter>
                 <Routes>
-                    <Route path="/sign-in" element={<SignInScreen />} />
-                    <Route path="/photo/:studyId?" element={<PhotoPlace />} />
-                    <Route path="/drawer" element={<DrawerPlace />} />
-                    <Route path="/plan/:studyId?" element={<PlanPlace />} />
+                    <Route path="/sign-in" element={place('Sign in', <SignInScreen />)} />
+                    <Route path="/photo/:studyId?" element={place('Photo', <PhotoPlace />)} />
+                    <Route path="/drawer" element={place('Drawer', <DrawerPlace />)} />
+                    <Route path="/plan/:studyId?" element={place('Plan', <PlanPlace />)} />
                     <Route path="*" element={<Navigate to="/photo" replace />} />
                 </Routes>
             </BrowserRouter>

@@ -5,6 +5,7 @@ import { useStudies } from '../photo/queries';
 import { TopBar } from '../photo/TopBar';
 import { NativeSelect, TextInput, WordButton, WordChoice } from '../ui/controls';
 import { GrainProvider } from '../ui/grain';
+import { useInAddress } from '../ui/useInAddress';
 import { Notice } from '../ui/Notice';
 import { BalanceView, DrawerFacts } from './BalanceView';
 import {
@@ -92,7 +93,8 @@ const MOST_MIXED = 16;
 export function DrawerPlace() {
     const [fault, setFault] = useState<string | null>(null);
     const [order, setOrder] = useState<OrderKind>(() => ORDERS.find((o) => o.value === rememberedOrder())?.value ?? 'gradual');
-    const [beside, setBeside] = useState<BesideName>(() => BESIDE.find((b) => b.value === rememberedBeside())?.value ?? 'pencil');
+    const [remembered] = useState<BesideName>(() => BESIDE.find((b) => b.value === rememberedBeside())?.value ?? 'pencil');
+    const [beside, setBeside] = useInAddress('beside', BESIDE, remembered);
     const [shown, setShown] = useState(rememberedShown);
     const [typed, setTyped] = useState('');
     const [wanted, setWanted] = useState<string | null>(() => rememberedPencil());

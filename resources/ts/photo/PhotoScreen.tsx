@@ -1,15 +1,13 @@
-import { useEffect, useMemo, useReducer, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useReducer, useState } from 'react';
 import styled from 'styled-components';
 import { sentenceOf } from '../api/client';
 import type { Photo, Recipe, Study } from '../api/types';
 import { FrameBar } from './look/FrameBar';
 import { LookBar } from './look/LookBar';
-import { lookActionOf, lookQuery, lookReducer, rememberedLook, rememberLook } from './look/lookState';
+import { lookActionOf, lookOfText, lookQuery, lookReducer, lookText, rememberedLook, rememberLook } from './look/lookState';
 import { ValueRuler } from './look/ValueRuler';
 import { COLUMNS, HistoryBar, rememberColumn, rememberedColumn } from './HistoryBar';
 import { Differences } from './photos/Differences';
-import { OtherPhoto } from './photos/OtherPhoto';
-import { PhotosColumn } from './photos/PhotosColumn';
 import { PhotoView } from './PhotoView';
 import { PlanStrip } from './PlanStrip';
 import { useComparison, useDrawer, usePhotoChanges, usePlan, usePlanChanges, useRecipes, useSpot, useValues } from './queries';
@@ -20,13 +18,13 @@ import { isUnshown, StudyRescue } from './StudyRescue';
 import { SpotsColumn } from './spots/SpotsColumn';
 import { DrawingBar } from './stage/DrawingBar';
 import { Cross, WhiteShapes, ZoneShapes } from './stage/Overlay';
+import { useInAddress, useNumberInAddress, useTextInAddress } from '../ui/useInAddress';
 import { useDrawing } from './stage/useDrawing';
 import { useSurvey } from './survey/useSurvey';
 import { usePastedPhoto } from './usePastedPhoto';
 import { usePhotoKeys } from './usePhotoKeys';
 import { useSettled } from './useSettled';
 import { ZonesBelow } from './zones/ZonesBelow';
-import { ZonesColumn } from './zones/ZonesColumn';
 
 /** Photo, reading and plan below one another with a column beside them; on a narrow screen the column follows the reading. */
 const Desk = styled.main`
@@ -56,6 +54,11 @@ const Along = styled.div`
     padding: 0 16px 0 8px;
 `;
 
+// What lies beside the photo is loaded when it is opened.
+const OtherPhoto = lazy(async () => ({ default: (await import('./photos/OtherPhoto')).OtherPhoto }));
+const PhotosColumn = lazy(async () => ({ default: (await import('./photos/PhotosColumn')).PhotosColumn }));
+const ZonesColumn = lazy(async () => ({ default: (await import('./zones/ZonesColumn')).ZonesColumn }));
+
 /** How long the ring must rest before recipes are asked for, milliseconds. */
 const REST = 180;
 
@@ -72,17 +75,26 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
     const fault = (error: unknown) => onFault(sentenceOf(error));
     const extent = useMemo(() => ({ width: study.photoWidth, height: study.photoHeight }), [study.photoWidth, study.photoHeight]);
     const [spot, dispatch] = useReducer(spotReducer(extent), null, () => rememberedSpot(study.id, extent));
-    const [look, dispatchLook] = useReducer(lookReducer, null, () => rememberedLook(study.id));
-    const [column, setColumn] = useState(() => rememberedColumn(study.id));
+    const [address, writeAddress] = useTextInAddress('look');
+    const [look, dispatchLook] = useReducer(lookReducer, null, () => lookOfText(address) ?? rememberedLook(study.id));
+    const [remembered] = useState(() => rememberedColumn(study.id));
+    const [column, setColumn] = useInAddress('beside', COLUMNS, remembered);
     const [name, setName] = useState('');
     const [chosenSpot, setChosenSpot] = useState<number | null>(null);
-    const [chosenZone, setChosenZone] = useState<number | null>(null);
+    const [chosenZone, setChosenZone] = useNumberInAddress('zone');
     const [pair, setPair] = useState<number | null>(null);
     const [whites, setWhites] = useState(false);
     const [otherId, setOtherId] = useState<number | null>(null);
     const settled = useSettled(spot, REST);
     useEffect(() => rememberSpot(study.id, spot), [study.id, spot]);
     useEffect(() => rememberLook(study.id, look), [study.id, look]);
+    useEffect(() => {
+        if (lookText(look) !== address) {
+            writeAddress(lookText(look));
+        }
+        // Only where the look has changed: what is looked at leads, the address follows.
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [look]);
     useEffect(() => rememberColumn(study.id, column), [study.id, column]);
 
     const desk = useSurvey(study, fault);
@@ -226,79 +238,81 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
                         </p>
                     ))}
                 <HistoryBar column={column} columns={COLUMNS} desk={desk} onColumn={setColumn} />
-                {column === 'recipes' && (
-                    <RecipeStrip
-                        study={study}
-                        answer={recipes.data}
-                        fault={recipes.error}
-                        waiting={waiting}
-                        empty={drawer.data?.pencils.length === 0}
-                        onChoose={choose}
-                    />
-                )}
-                {column === 'spots' && desk.fault == null && (
-                    <SpotsColumn
-                        study={study}
-                        photo={photo.id}
-                        spots={survey?.spots}
-                        reading={reading.data}
-                        ring={spot}
-                        share={share}
-                        chosen={chosenSpot}
-                        onChosen={(s) => {
-                            setChosenSpot(s?.number ?? null);
-                            const place = s?.places.find((p) => p.photo === photo.id);
-                            if (place !== undefined) {
-                                dispatch({
-                                    type: 'opened',
-                                    spot: {
-                                        x: Math.round(place.x * (photo.width - 1)),
-                                        y: Math.round(place.y * (photo.height - 1)),
-                                        ring: place.ring,
-                                    },
-                                });
+                <Suspense fallback={<p aria-busy="true">Opening…</p>}>
+                    {column === 'recipes' && (
+                        <RecipeStrip
+                            study={study}
+                            answer={recipes.data}
+                            fault={recipes.error}
+                            waiting={waiting}
+                            empty={drawer.data?.pencils.length === 0}
+                            onChoose={choose}
+                        />
+                    )}
+                    {column === 'spots' && desk.fault == null && (
+                        <SpotsColumn
+                            study={study}
+                            photo={photo.id}
+                            spots={survey?.spots}
+                            reading={reading.data}
+                            ring={spot}
+                            share={share}
+                            chosen={chosenSpot}
+                            onChosen={(s) => {
+                                setChosenSpot(s?.number ?? null);
+                                const place = s?.places.find((p) => p.photo === photo.id);
+                                if (place !== undefined) {
+                                    dispatch({
+                                        type: 'opened',
+                                        spot: {
+                                            x: Math.round(place.x * (photo.width - 1)),
+                                            y: Math.round(place.y * (photo.height - 1)),
+                                            ring: place.ring,
+                                        },
+                                    });
+                                }
+                            }}
+                            onChange={desk.change}
+                        />
+                    )}
+                    {column === 'zones' && desk.fault == null && (
+                        <ZonesColumn
+                            zones={zones}
+                            chosen={chosenZone}
+                            busy={desk.waiting > 0}
+                            onChosen={setChosenZone}
+                            onTool={drawing.take}
+                            onChange={desk.change}
+                        />
+                    )}
+                    {column === 'photos' && survey !== undefined && (
+                        <PhotosColumn
+                            photos={all}
+                            colourPhoto={photo.id}
+                            other={other}
+                            adding={photos.add.isPending}
+                            view={
+                                other !== null && (
+                                    <OtherPhoto
+                                        {...view}
+                                        photo={other}
+                                        onPhoto={(file) => photos.add.mutate(file)}
+                                        onPlace={(spotNumber, place) =>
+                                            desk.change({ kind: 'placeSpot', spot: spotNumber, photo: other.id, ...place })
+                                        }
+                                    />
+                                )
                             }
-                        }}
-                        onChange={desk.change}
-                    />
-                )}
-                {column === 'zones' && desk.fault == null && (
-                    <ZonesColumn
-                        zones={zones}
-                        chosen={chosenZone}
-                        busy={desk.waiting > 0}
-                        onChosen={setChosenZone}
-                        onTool={drawing.take}
-                        onChange={desk.change}
-                    />
-                )}
-                {column === 'photos' && survey !== undefined && (
-                    <PhotosColumn
-                        photos={all}
-                        colourPhoto={photo.id}
-                        other={other}
-                        adding={photos.add.isPending}
-                        view={
-                            other !== null && (
-                                <OtherPhoto
-                                    {...view}
-                                    photo={other}
-                                    onPhoto={(file) => photos.add.mutate(file)}
-                                    onPlace={(spotNumber, place) =>
-                                        desk.change({ kind: 'placeSpot', spot: spotNumber, photo: other.id, ...place })
-                                    }
-                                />
-                            )
-                        }
-                        onOther={setOtherId}
-                        onAdd={(file) => photos.add.mutate(file)}
-                        onPhoto={(change) => photos.change.mutate(change)}
-                        onRemove={(id) => photos.remove.mutate(id)}
-                        onFollow={(colourPhoto) => photos.study.mutate({ colourPhoto })}
-                        onNeutral={(id) => desk.change({ kind: 'balance', photo: id, ...share, ring: spot.ring })}
-                        onPlain={(id) => desk.change({ kind: 'unbalance', photo: id })}
-                    />
-                )}
+                            onOther={setOtherId}
+                            onAdd={(file) => photos.add.mutate(file)}
+                            onPhoto={(change) => photos.change.mutate(change)}
+                            onRemove={(id) => photos.remove.mutate(id)}
+                            onFollow={(colourPhoto) => photos.study.mutate({ colourPhoto })}
+                            onNeutral={(id) => desk.change({ kind: 'balance', photo: id, ...share, ring: spot.ring })}
+                            onPlain={(id) => desk.change({ kind: 'unbalance', photo: id })}
+                        />
+                    )}
+                </Suspense>
             </Side>
             {column === 'photos' && other !== null && (
                 <Area $at="plan">

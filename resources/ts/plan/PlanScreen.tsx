@@ -8,6 +8,7 @@ import { isUnshown, StudyRescue } from '../photo/StudyRescue';
 import { usePhotoKeys } from '../photo/usePhotoKeys';
 import { WordChoice } from '../ui/controls';
 import { UndoRedo } from '../ui/UndoRedo';
+import { useInAddress } from '../ui/useInAddress';
 import { PalettePart } from './PalettePart';
 import { PictureStage } from './PictureStage';
 import { RunBar } from './RunBar';
@@ -63,9 +64,10 @@ type PartName = (typeof PARTS)[number]['value'];
 export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: string) => void }) {
     const picture = usePicture(study.id);
     const changes = usePictureChanges(study.id, (error) => onFault(sentenceOf(error)));
-    const [part, setPart] = useState<PartName>(
+    const [remembered] = useState<PartName>(
         () => PARTS.find((p) => p.value === localStorage.getItem(`plan/${study.id}`))?.value ?? 'zones',
     );
+    const [part, setPart] = useInAddress('beside', PARTS, remembered);
     const drawer = useDrawer();
     useEffect(() => localStorage.setItem(`plan/${study.id}`, part), [study.id, part]);
     usePhotoKeys({

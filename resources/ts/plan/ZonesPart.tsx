@@ -4,6 +4,7 @@ import type { Drawer, Picture, PictureTarget, PictureZone, Study } from '../api/
 import { Dab } from '../ui/Dab';
 import type { PictureChanges } from './queries';
 import { StackEditor } from './StackEditor';
+import { useNumberInAddress } from '../ui/useInAddress';
 
 const Two = styled.div`
     display: grid;
@@ -94,7 +95,7 @@ interface ZonesPartProps {
 
 /** Every zone, and of the chosen one the stacks of its light, mid, dark and accent from the paper up; one of them to argue with. */
 export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) {
-    const [number, setNumber] = useState<number | null>(null);
+    const [number, setNumber] = useNumberInAddress('zone');
     const [role, setRole] = useState<PictureTarget['role']>('mid');
     const zone = picture.zones.find((z) => z.number === number) ?? picture.zones[0];
     const target = zone?.targets.find((t) => t.role === role) ?? zone?.targets.find((t) => t.role === 'mid');

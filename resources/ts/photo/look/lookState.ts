@@ -113,3 +113,39 @@ export function rememberedLook(study: number): Look {
 }
 
 export const rememberLook = (study: number, look: Look): void => localStorage.setItem(keyOf(study), JSON.stringify(look));
+
+/** A way of looking as the address has it: what differs from the plain photo, "tone:grey,squint:2". */
+export const lookText = (look: Look): string =>
+    (Object.keys(PLAIN) as (keyof Look)[])
+        .filter((key) => look[key] !== PLAIN[key])
+        .map((key) => `${key}:${String(look[key])}`)
+        .join(',');
+
+/** Nothing where the text is empty, or says what there is no such way of. */
+export function lookOfText(text: string): Look | null {
+    if (text === '') {
+        return null;
+    }
+    const look: Record<string, unknown> = { ...PLAIN };
+    for (const part of text.split(',')) {
+        const [key = '', value = ''] = part.split(':');
+        if (!(key in PLAIN)) {
+            return null;
+        }
+        look[key] = value === 'true' ? true : value === 'false' ? false : /^\d+$/.test(value) ? Number(value) : value;
+    }
+    return isLook(look) ? look : null;
+}
+
+const TOGGLES = ['lightest', 'mirror', 'turned', 'grid', 'cut', 'balanced'] as const;
+
+function isLook(look: unknown): look is Look {
+    const l = look as Look;
+    return (
+        ['colour', 'grey', 'steps'].includes(l.tone) &&
+        [5, 9, 10].includes(l.steps) &&
+        [0, 1, 2, 3].includes(l.squint) &&
+        TOGGLES.every((toggle) => typeof l[toggle] === 'boolean') &&
+        (l.only === null || (Number.isInteger(l.only) && l.only >= 1 && l.only <= l.steps))
+    );
+}
