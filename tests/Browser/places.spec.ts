@@ -31,6 +31,8 @@ for (const place of ['photo', 'drawer', 'plan', 'sign-in']) {
 
 test('every place comes back by its address to where one was, and Back leads back', async ({ page }) => {
     await page.goto('/photo');
+    const { studies } = (await (await page.request.get('/api/studies')).json()) as { studies: { id: number; name: string }[] };
+    await page.goto(`/photo/${studies.find((s) => s.name === 'Low water')?.id ?? 0}`);
     const beside = (name: string) => page.getByRole('radiogroup', { name: 'Beside the photo' }).getByText(name, { exact: true });
     await beside('Zones').click();
     const rope = page.getByRole('list', { name: 'Zones by size' }).getByRole('button', { name: 'rope' });
@@ -42,7 +44,7 @@ test('every place comes back by its address to where one was, and Back leads bac
     await page.goto('/drawer');
     await page.goto(address);
     await expect(page.getByLabel('Name of the zone')).toHaveValue('rope');
-    await expect(page.getByRole('button', { name: 'Grey' })).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByRole('button', { name: 'Grey (key G)' })).toHaveAttribute('aria-pressed', 'true');
     await beside('Spots').click();
     await expect(page).toHaveURL(/beside=spots/);
     await page.goBack();

@@ -31,8 +31,12 @@ describe('what one looks at', () => {
         expect(result.current.search).toBe('?beside=zones&zone=5');
         act(() => result.current.beside[1]('recipes'));
         expect(result.current.search).toBe('?beside=recipes&zone=5');
-        act(() => result.current.zone[1](null));
-        expect(result.current.search).toBe('?beside=recipes');
+        // Both in one breath, neither forgotten.
+        act(() => {
+            result.current.zone[1](null);
+            result.current.beside[1]('zones');
+        });
+        expect(result.current.search).toBe('?beside=zones');
     });
 
     it('is what was remembered where the address says nothing, or nonsense', () => {

@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { useLocation, useSearchParams } from 'react-router';
 
 /**
  * A choice that is part of the address, so that it is there after a reload, can be sent, and is left by Back.
@@ -11,12 +11,12 @@ export function useInAddress<T extends string>(
     choices: readonly { readonly value: T }[],
     remembered: T,
 ): [chosen: T, choose: (value: T) => void] {
-    const [params, setParams] = useSearchParams();
+    const [params, write] = useAddress();
     const [chosen, show] = useAtOnce(choices.find((c) => c.value === params.get(name))?.value ?? remembered);
     const choose = (value: T) => {
         if (value !== chosen) {
             show(value);
-            setParams((p) => withParam(p, name, value));
+            write(name, value, false);
         }
     };
     return [chosen, choose];
@@ -33,28 +33,41 @@ function useAtOnce<T>(inAddress: T): [shown: T, show: (value: T) => void] {
 
 /** A number in the address; choosing another is no step that Back goes. */
 export function useNumberInAddress(name: string): [chosen: number | null, choose: (value: number | null) => void] {
-    const [params, setParams] = useSearchParams();
+    const [params, write] = useAddress();
     const text = params.get(name) ?? '';
     const [chosen, show] = useAtOnce(/^\d{1,9}$/.test(text) ? Number(text) : null);
     const choose = (value: number | null) => {
         show(value);
-        setParams((p) => withParam(p, name, value === null ? null : String(value)), { replace: true });
+        write(name, value === null ? null : String(value), true);
     };
     return [chosen, choose];
 }
 
 /** A text in the address, likewise. */
 export function useTextInAddress(name: string): [text: string, write: (text: string) => void] {
-    const [params, setParams] = useSearchParams();
-    return [params.get(name) ?? '', (text) => setParams((p) => withParam(p, name, text === '' ? null : text), { replace: true })];
+    const [params, write] = useAddress();
+    return [params.get(name) ?? '', (text) => write(name, text === '' ? null : text, true)];
 }
 
-function withParam(params: URLSearchParams, name: string, value: string | null): URLSearchParams {
-    const next = new URLSearchParams(params);
-    if (value === null) {
-        next.delete(name);
-    } else {
-        next.set(name, value);
-    }
-    return next;
+/** What was written into the address and does not show there yet; what is written next stands on it. */
+let written: { under: string; params: URLSearchParams } | null = null;
+
+function useAddress(): [params: URLSearchParams, write: (name: string, value: string | null, replace: boolean) => void] {
+    const [params, setParams] = useSearchParams();
+    const { pathname, search } = useLocation();
+    const under = pathname + search;
+    useEffect(() => {
+        written = null;
+    }, [under]);
+    const write = (name: string, value: string | null, replace: boolean) => {
+        const next = new URLSearchParams(written?.under === under ? written.params : params);
+        if (value === null) {
+            next.delete(name);
+        } else {
+            next.set(name, value);
+        }
+        written = { under, params: next };
+        setParams(next, { replace });
+    };
+    return [params, write];
 }
