@@ -142,6 +142,25 @@ describe('changes', () => {
         expect(sent).toHaveLength(2);
     });
 
+    it('that are refused where nothing shows them are said all the same', async () => {
+        answers = [problem(404, 'There is nothing here.')];
+        const edit = {
+            key: 'k-of-before',
+            lane: '/study-9',
+            at: 1,
+            words: 'rename zone',
+            method: 'POST',
+            path: '/api/studies/9/survey/changes',
+        };
+        localStorage.setItem('waiting//study-9/k-of-before', JSON.stringify(edit));
+        show();
+        await waitFor(() =>
+            expect(screen.getByTestId('waiting').textContent).toContain('“rename zone” was not made: There is nothing here.'),
+        );
+        fireEvent.click(screen.getByRole('button', { name: 'Close' }));
+        await waitFor(() => expect(screen.getByTestId('waiting').textContent).toBe(''));
+    });
+
     it('of two tabs are kept beside one another', async () => {
         answers = [lost, lost];
         const one = show();

@@ -46,7 +46,8 @@ final class PhotoController extends Controller
         /** @var array<string, mixed> $columns */
         $columns = $request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:200'], 'roles' => ['sometimes', 'array', 'max:4'], 'roles.*' => [Rule::in(Photo::ROLES)]]);
         $this->once($request, static function () use ($photo, $columns): int {
-            $photo->update($columns);
+            // Read anew: tried again after a deadlock, it would be taken for saved already.
+            $photo->refresh()->update($columns);
 
             return $photo->id;
         });

@@ -50,7 +50,8 @@ final class StudyController extends Controller
     {
         Gate::authorize('own', $study);
         $this->once($request, static function () use ($request, $study): int {
-            $study->fill($request->columns())->save();
+            // Read anew: tried again after a deadlock, it would be taken for saved already.
+            $study->refresh()->fill($request->columns())->save();
             $study->refresh()->checkDrawing();
 
             return $study->id;

@@ -46,6 +46,8 @@ export interface LaneState {
     stuck: boolean;
     /** Whether this device keeps what waits over a reload. */
     kept: boolean;
+    /** What was refused while nothing that shows this lane was there to say it. */
+    refused: string | null;
 }
 
 /** What is said of a change and not of the moment in which it came. */
@@ -74,7 +76,7 @@ class Lane {
         private readonly client: QueryClient,
         readonly name: string,
     ) {
-        this.state = { waiting: keptEdits(name), trouble: null, stuck: false, kept: true };
+        this.state = { waiting: keptEdits(name), trouble: null, stuck: false, kept: true, refused: null };
         void this.pump();
     }
 
@@ -106,6 +108,11 @@ class Lane {
             this.drop(first);
             void this.pump();
         }
+    }
+
+    /** What was refused has been read. */
+    close(): void {
+        this.show({ refused: null });
     }
 
     private async pump(): Promise<void> {
@@ -167,6 +174,9 @@ class Lane {
         this.tries = 0;
         this.drop(edit);
         this.faults.forEach((tell) => tell(error));
+        if (this.faults.size === 0) {
+            this.show({ refused: `“${edit.words}” was not made: ${sentenceOf(error)}` });
+        }
         // It may have been refused because of what somebody else did: that is looked at.
         void askAnew(this.client, ...(typeof edit.put?.[0] === 'string' ? [edit.put[0]] : []), ...(edit.anew ?? []));
     }
@@ -230,7 +240,7 @@ export class Outbox {
         return this.named(`${this.account}/${name}`);
     }
 
-    /** Lanes in which something waits that could not be sent at once. */
+    /** Lanes in which something waits that could not be sent at once, or was refused unsaid. */
     troubled = (): readonly Lane[] => this.all;
 
     subscribe = (tell: () => void): (() => void) => {
@@ -249,7 +259,7 @@ export class Outbox {
     }
 
     private gather(): void {
-        this.all = [...this.lanes.values()].filter((lane) => lane.state.trouble !== null);
+        this.all = [...this.lanes.values()].filter((lane) => lane.state.trouble !== null || lane.state.refused !== null);
         this.listeners.forEach((tell) => tell());
     }
 }

@@ -4,11 +4,21 @@ import { Line } from './Notice';
 
 /** What was changed and is not taken in yet: that it waits here, why, and what can be done. */
 export function WaitingLine() {
-    const lanes = useTroubled();
+    const troubled = useTroubled();
+    const lanes = troubled.filter((lane) => lane.state.trouble !== null);
     const waiting = lanes.flatMap((lane) => lane.state.waiting);
     const stuck = lanes.find((lane) => lane.state.stuck);
     return (
         <div role="status" data-testid="waiting">
+            {troubled.map(
+                (lane) =>
+                    lane.state.refused !== null && (
+                        <Line key={lane.name}>
+                            <span>{lane.state.refused}</span>
+                            <WordButton onPress={() => lane.close()}>Close</WordButton>
+                        </Line>
+                    ),
+            )}
             {waiting.length > 0 && (
                 <Line>
                     <span>
