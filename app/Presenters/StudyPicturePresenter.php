@@ -22,6 +22,7 @@ use KnottyPrism\Core\Picture\Decisions\Recolour;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Picture\ZoneCaution;
 use KnottyPrism\Core\Picture\ZoneCautions;
@@ -69,8 +70,8 @@ final class StudyPicturePresenter
             'suffering' => $palette === null ? [] : self::suffering($ground, $palette),
             'cautions' => $this->zoneCautions($ground, $planned),
             'tone' => $ground->tone->words(),
-            'waiting' => count(array_filter($planned, static fn (array $p): bool => $p['stack'] === null)),
-            'steps' => array_reduce($planned, static fn (int $most, array $p): int => max($most, $p['stack'] === null ? 0 : count($p['stack']->steps)), 0),
+            'waiting' => count(array_filter($planned, static fn (PlannedWish $p): bool => ! $p->isPlanned())),
+            'steps' => array_reduce($planned, static fn (int $most, PlannedWish $p): int => max($most, count($p->stack->steps ?? [])), 0),
             'meanDeltaE00' => self::mean($planned, $zones),
         ];
     }
@@ -78,16 +79,16 @@ final class StudyPicturePresenter
     /**
      * What is planned so far, for previews and cards; zones by their place in the list.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @param  list<PlannedWish>  $planned
      * @return list<PlannedTarget>
      */
     public function targets(PictureGround $ground, array $planned): array
     {
         $places = array_flip(array_keys($ground->readings));
         $targets = [];
-        foreach ($planned as ['wish' => $wish, 'stack' => $stack, 'label' => $label]) {
-            if ($stack !== null) {
-                $targets[] = new PlannedTarget($places[$wish->zone], $wish->role, $wish->seen, $wish->fitted, $wish->weight, $this->recipe($ground, $wish, $stack, $label));
+        foreach ($planned as $p) {
+            if ($p->stack !== null) {
+                $targets[] = new PlannedTarget($places[$p->wish->zone], $p->wish->role, $p->wish->seen, $p->wish->fitted, $p->wish->weight, $this->recipe($ground, $p->wish, $p->stack, $p->label));
             }
         }
 
@@ -151,7 +152,7 @@ final class StudyPicturePresenter
     }
 
     /**
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @param  list<PlannedWish>  $planned
      * @return list<array<string, mixed>>
      */
     private function zones(PictureGround $ground, array $planned, string $fingerprint): array
@@ -160,12 +161,13 @@ final class StudyPicturePresenter
         foreach ($ground->readings as $number => $reading) {
             $note = $ground->zones->note($number);
             $targets = [];
-            foreach ($planned as ['wish' => $wish, 'stack' => $stack, 'label' => $label, 'own' => $own]) {
+            foreach ($planned as $p) {
+                $wish = $p->wish;
                 if ($wish->zone === $number) {
                     $targets[$wish->role] = [
                         'role' => $wish->role, 'seen' => RecipePresenter::reading($wish->seen), 'aim' => RecipePresenter::reading($wish->fitted),
-                        'own' => $own, 'overruled' => (object) $ground->sheet->note($number, $wish->role)->overruled,
-                        'recipe' => $stack === null ? null : [...$this->shown($ground, $wish, $stack, $label, $fingerprint), 'label' => $label],
+                        'own' => $p->own, 'overruled' => (object) $ground->sheet->note($number, $wish->role)->overruled,
+                        'recipe' => $p->stack === null ? null : [...$this->shown($ground, $wish, $p->stack, $p->label, $fingerprint), 'label' => $p->label],
                     ];
                 }
             }
@@ -207,15 +209,15 @@ final class StudyPicturePresenter
     /**
      * The pencils of the plan as they would lie beside the drawing, lightest first, with the zones that take them.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @param  list<PlannedWish>  $planned
      * @return list<array<string, mixed>>
      */
     private static function palette(array $planned): array
     {
         $stacks = [];
-        foreach ($planned as ['wish' => $wish, 'stack' => $stack]) {
-            if ($stack !== null) {
-                $stacks[] = ['zone' => $wish->zone, 'stack' => $stack];
+        foreach ($planned as $p) {
+            if ($p->stack !== null) {
+                $stacks[] = ['zone' => $p->wish->zone, 'stack' => $p->stack];
             }
         }
 
@@ -225,12 +227,12 @@ final class StudyPicturePresenter
     /**
      * Pencils at hand that the plan does without.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @param  list<PlannedWish>  $planned
      * @return list<array<string, mixed>>
      */
     private static function left(PictureGround $ground, ?PalettePart $palette, array $planned): array
     {
-        $used = array_unique(array_merge(...array_map(static fn (array $p): array => $p['stack'] === null ? [] : PictureDesk::identifiers($p['stack']), $planned)));
+        $used = array_unique(array_merge(...array_map(static fn (PlannedWish $p): array => $p->pencils(), $planned)));
 
         return array_map(static fn (Pencil $p): array => [...RecipePresenter::pencil($p), 'lockedOut' => in_array($p->id(), $ground->sheet->settings->without, true)], array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => ! in_array($p->id(), $used, true))));
     }
@@ -247,7 +249,7 @@ final class StudyPicturePresenter
     /**
      * Worked out once for the same stacks, as every recipe must be laid for it.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @param  list<PlannedWish>  $planned
      * @return list<array<string, mixed>>
      */
     private function zoneCautions(PictureGround $ground, array $planned): array
@@ -266,7 +268,7 @@ final class StudyPicturePresenter
     /**
      * ΔE00 to what is aimed at, by area.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @param  list<PlannedWish>  $planned
      * @param  list<array<string, mixed>>  $zones  as they are shown
      */
     private static function mean(array $planned, array $zones): float
@@ -278,10 +280,10 @@ final class StudyPicturePresenter
             }
         }
         $sum = $weight = 0.0;
-        foreach ($planned as ['wish' => $wish]) {
-            $off = $deltaE00[PlanSheet::key($wish->zone, $wish->role)] ?? null;
-            $sum += $off === null ? 0.0 : $wish->weight * $off;
-            $weight += $off === null ? 0.0 : $wish->weight;
+        foreach ($planned as $p) {
+            $off = $deltaE00[PlanSheet::key($p->wish->zone, $p->wish->role)] ?? null;
+            $sum += $off === null ? 0.0 : $p->wish->weight * $off;
+            $weight += $off === null ? 0.0 : $p->wish->weight;
         }
 
         return $weight > 0 ? Figures::difference($sum / $weight) : 0.0;

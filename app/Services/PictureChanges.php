@@ -102,9 +102,9 @@ final class PictureChanges
             return $this->presenter->zoneRemedy($ground, $zone, $role, $code)?->text() ?? throw $none;
         }
         foreach ($this->desk->planned($ground) as $planned) {
-            if ($planned['wish'] === $wish && $planned['stack'] !== null) {
-                $remedies = $this->desk->plannerOf($ground, $zone)->remediesFor($planned['stack'], $wish->fitted);
-                $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned['stack'], $ground->paper, $remedies);
+            if ($planned->wish === $wish && $planned->stack !== null) {
+                $remedies = $this->desk->plannerOf($ground, $zone)->remediesFor($planned->stack, $wish->fitted);
+                $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned->stack, $ground->paper, $remedies);
                 $found = array_values(array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code === $code && $c->remedied !== null));
 
                 return ($found[0]->remedied ?? null)?->text() ?? throw $none;

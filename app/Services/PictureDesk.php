@@ -22,6 +22,7 @@ use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\ReachableTone;
 use KnottyPrism\Core\Picture\Wish;
@@ -114,7 +115,7 @@ final class PictureDesk
     /**
      * What is planned so far for every wish: the artist's own stack, or what the planner found, or nothing yet.
      *
-     * @return list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}> key of what the planner finds, once its zone's mid is there; identifiers of the pencils that the mid takes
+     * @return list<PlannedWish>
      */
     public function planned(PictureGround $ground): array
     {
@@ -131,7 +132,7 @@ final class PictureDesk
             if ($wish->role === 'mid' && $stack !== null) {
                 $inZone[$wish->zone] = self::identifiers($stack);
             }
-            $planned[] = ['wish' => $wish, 'stack' => $stack, 'label' => $own !== null ? 'your own' : (string) ($found['label'] ?? ''), 'own' => $own !== null, 'key' => $key, 'inZone' => $taken ?? []];
+            $planned[] = new PlannedWish($wish, $stack, $own !== null ? 'your own' : (string) ($found['label'] ?? ''), $own !== null, $key, $taken ?? []);
         }
 
         return $planned;
@@ -172,12 +173,12 @@ final class PictureDesk
     /**
      * What all that is drawn of a plan follows from, as text for a key.
      *
-     * @param  list<array{wish: Wish, stack: ?Stack, label: string, own: bool, key: ?string, inZone: list<string>}>  $planned
+     * @param  list<PlannedWish>  $planned
      * @return list<array{int, string, ?string, float, float, float}>
      */
     public static function stackTexts(array $planned): array
     {
-        return array_map(static fn (array $p): array => [$p['wish']->zone, $p['wish']->role, $p['stack']?->text(), round($p['wish']->seen->l, 2), round($p['wish']->seen->a, 2), round($p['wish']->seen->b, 2)], $planned);
+        return array_map(static fn (PlannedWish $p): array => [$p->wish->zone, $p->wish->role, $p->stack?->text(), round($p->wish->seen->l, 2), round($p->wish->seen->a, 2), round($p->wish->seen->b, 2)], $planned);
     }
 
     /** @return list<string> */

@@ -10,7 +10,7 @@ use App\Models\Study;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
-use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Recipe;
 
@@ -77,13 +77,13 @@ final class PictureRunner
             });
             $this->desk->keepPart($study, $ground->paletteKey(), $palette->toArray());
         }
-        while (($next = $this->next($ground, $run, $palette, $planned)) !== null) {
-            $this->tell($run, 'finding recipes', count(array_filter($planned, static fn (array $p): bool => $p['stack'] !== null)), count($planned));
-            $recipe = $planner->recipes($next['wish'], $palette, $next['inZone'], 1)[0];
-            $basis = $ground->basis($next['wish'], $palette, $next['inZone']);
-            $before = $this->desk->lastPart($study, $next['wish']);
-            $this->desk->keepPart($study, $next['key'], [...self::value($recipe), 'target' => PlanSheet::key($next['wish']->zone, $next['wish']->role), 'basis' => $basis]);
-            $run->update(['changes' => [...$run->changes, self::changed($ground, $next['wish'], $recipe, $before, $basis)]]);
+        while (($next = $this->next($ground, $planned)) !== null) {
+            $this->tell($run, 'finding recipes', count(array_filter($planned, static fn (PlannedWish $p): bool => $p->isPlanned())), count($planned));
+            $recipe = $planner->recipes($next->wish, $palette, $next->inZone, 1)[0];
+            $basis = $ground->basis($next->wish, $palette, $next->inZone);
+            $before = $this->desk->lastPart($study, $next->wish);
+            $this->desk->keepPart($study, (string) $next->key, [...self::value($recipe), 'target' => PlanSheet::key($next->wish->zone, $next->wish->role), 'basis' => $basis]);
+            $run->update(['changes' => [...$run->changes, self::changed($ground, $next->wish, $recipe, $before, $basis)]]);
             if (microtime(true) > $until) {
                 PlanPicture::dispatch($run->id);
 
@@ -120,18 +120,16 @@ final class PictureRunner
     /**
      * The first wish that has no part yet.
      *
-     * @param  list<array<string, mixed>>|null  $planned
+     * @param  list<PlannedWish>|null  $planned
      *
-     * @param-out list<array<string, mixed>> $planned
-     *
-     * @return array{wish: Wish, key: string, inZone: list<string>}|null
+     * @param-out list<PlannedWish> $planned
      */
-    private function next(PictureGround $ground, PictureRun $run, PalettePart $palette, ?array &$planned): ?array
+    private function next(PictureGround $ground, ?array &$planned): ?PlannedWish
     {
         $planned = $this->desk->planned($ground);
         foreach ($planned as $p) {
-            if ($p['stack'] === null && $p['key'] !== null) {
-                return ['wish' => $p['wish'], 'key' => $p['key'], 'inZone' => $p['inZone']];
+            if (! $p->isPlanned() && $p->key !== null) {
+                return $p;
             }
         }
 

@@ -57,8 +57,8 @@ final class RampDesk
         $note = $ground->zones->note($zone);
         $stacks = [];
         foreach ($this->desk->planned($ground) as $p) {
-            if ($p['wish']->zone === $zone && $p['stack'] !== null) {
-                $stacks[] = $p['stack'];
+            if ($p->wish->zone === $zone && $p->stack !== null) {
+                $stacks[] = $p->stack;
             }
         }
         if ($stacks === []) {

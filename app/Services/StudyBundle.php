@@ -94,9 +94,9 @@ final class StudyBundle
         $used = [];
         if ($this->surveys->current($study)->zones !== null && $this->drawers->drawerOf($user)->usable()->pencils !== []) {
             foreach ($this->pictures->planned($this->pictures->ground($user, $study)) as $p) {
-                if ($p['stack'] !== null) {
-                    $sheet = $sheet->withNote($p['wish']->zone, $p['wish']->role, $sheet->note($p['wish']->zone, $p['wish']->role)->withStack($p['stack']->text()));
-                    array_push($used, ...PictureDesk::identifiers($p['stack']));
+                if ($p->stack !== null) {
+                    $sheet = $sheet->withNote($p->wish->zone, $p->wish->role, $sheet->note($p->wish->zone, $p->wish->role)->withStack($p->stack->text()));
+                    array_push($used, ...$p->pencils());
                 }
             }
         }

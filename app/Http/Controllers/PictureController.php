@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\Gate;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\PlannedWish;
 
 /** The plan of a study's picture. Every change answers with the whole of it. */
 final class PictureController extends Controller
@@ -108,10 +109,10 @@ final class PictureController extends Controller
         $ground = $this->desk->ground($this->user($request), $study);
         $wish = PictureDesk::wish($ground, $request->integer('zone'), (string) $request->string('role'));
         $palette = $this->desk->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
-        $planned = array_values(array_filter($this->desk->planned($ground), static fn (array $p): bool => $p['wish'] === $wish));
+        $planned = array_values(array_filter($this->desk->planned($ground), static fn (PlannedWish $p): bool => $p->wish === $wish));
         $fingerprint = $this->drawers->fingerprint($this->user($request), owned: false);
 
-        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->presenter->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->desk->planner($ground)->recipes($wish, $palette, $planned[0]['inZone'], self::ANSWERS))]);
+        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->presenter->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->desk->planner($ground)->recipes($wish, $palette, $planned[0]->inZone, self::ANSWERS))]);
     }
 
     /** What a stack would make of one colour of the picture, before it is kept. */

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Picture;
+
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Stack;
+
+/** One colour that a picture asks for, with what is planned for it so far. */
+final readonly class PlannedWish
+{
+    /**
+     * @param  ?Stack  $stack  the artist's own, or what the planner found; nothing where it was not planned yet
+     * @param  string  $label  what the stack is good at
+     * @param  bool  $own  whether it is the artist's
+     * @param  ?string  $key  names all that the planner's answer follows from; nothing before its zone's mid is there
+     * @param  list<string>  $inZone  identifiers of the pencils that the mid takes
+     */
+    public function __construct(public Wish $wish, public ?Stack $stack, public string $label, public bool $own, public ?string $key, public array $inZone)
+    {
+    }
+
+    public function isPlanned(): bool
+    {
+        return $this->stack !== null;
+    }
+
+    /** @return list<string> identifiers of the pencils that its stack takes */
+    public function pencils(): array
+    {
+        return $this->stack === null ? [] : array_map(static fn (Pencil $p): string => $p->id(), $this->stack->pencils());
+    }
+}
