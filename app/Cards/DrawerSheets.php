@@ -17,7 +17,7 @@ final class DrawerSheets
     /** Dots of a printed dab, to the millimetre: grain the size it has on paper, in a file that stays small with hundreds of dabs. */
     private const DOTS = 6;
 
-    /** @param  array<string, mixed>  $chart  as {@see \App\Services\ChartDesk::chart()} gives it */
+    /** @param  array<string, mixed>  $chart  as {@see \App\Presenters\ChartAnswers::chart()} gives it */
     public function chart(array $chart, string $size): string
     {
         $columns = count($chart['pencils']) + 1;
@@ -44,7 +44,7 @@ final class DrawerSheets
         ], $size, wide: true);
     }
 
-    /** @param  array<string, mixed>  $table  as {@see \App\Services\ChartDesk::equivalents()} gives it */
+    /** @param  array<string, mixed>  $table  as {@see \App\Presenters\ChartAnswers::equivalents()} gives it */
     public function equivalents(array $table, string $size): string
     {
         $with = static fn (array $pencil): array => [...$pencil, 'dab' => self::dab($pencil['strata'], 12, 5.6)];

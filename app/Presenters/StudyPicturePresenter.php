@@ -12,24 +12,20 @@ use App\Models\User;
 use App\Services\DrawerKeeper;
 use App\Services\PictureDesk;
 use App\Services\PictureGround;
+use App\Services\PlannedPictures;
 use App\Services\SurveyDesk;
-use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Picture\ZoneCaution;
 use KnottyPrism\Core\Picture\ZoneCautions;
-use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipeLabel;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 
@@ -76,79 +72,13 @@ final class StudyPicturePresenter
         ];
     }
 
-    /**
-     * What is planned so far, for previews and cards; zones by their place in the list.
-     *
-     * @param  list<PlannedWish>  $planned
-     * @return list<PlannedTarget>
-     */
-    public function targets(PictureGround $ground, array $planned): array
-    {
-        $places = array_flip(array_keys($ground->readings));
-        $targets = [];
-        foreach ($planned as $p) {
-            if ($p->stack !== null) {
-                $targets[] = new PlannedTarget($places[$p->wish->zone], $p->wish->role, $p->wish->seen, $p->wish->fitted, $p->wish->weight, $this->recipe($ground, $p->wish, $p->stack, $p->label));
-            }
-        }
-
-        return $targets;
-    }
-
-    /** @return list<array{target: Lab, stack: Stack, deltaE00: float, weight: float}> how each colour that is planned is made; nothing where none is */
-    public function made(User $user, Study $study): array
-    {
-        if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
-            return [];
-        }
-        $ground = $this->desk->ground($user, $study);
-
-        return array_map(static fn (PlannedTarget $t): array => ['target' => $t->fitted, 'stack' => $t->recipe->stack, 'deltaE00' => $t->recipe->comparison->deltaE00, 'weight' => $t->weight], $this->targets($ground, $this->desk->planned($ground)));
-    }
-
-    /** A stack that parts two zones that end alike, or varies a flat form; nothing where none was found. */
-    public function zoneRemedy(PictureGround $ground, int $zone, string $role, CautionCode $code): ?Stack
-    {
-        $targets = $this->targets($ground, $this->desk->planned($ground));
-        $map = self::map($ground);
-        $place = (int) array_search($zone, array_keys($ground->readings), true);
-        $planner = $this->desk->plannerOf($ground, $zone);
-        foreach (ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets) as $caution) {
-            if ($caution->code === $code && $caution->zone === $place && $caution->role === $role) {
-                $remedied = $caution->tried($planner, $targets)->remedied;
-                if ($remedied !== null) {
-                    return $remedied->stack;
-                }
-            }
-        }
-
-        return null;
-    }
-
-    public static function map(PictureGround $ground): ZoneMap
-    {
-        $places = array_flip(array_keys($ground->readings));
-
-        return ZoneMap::of(
-            $ground->zones->width,
-            $ground->zones->height,
-            array_map(static fn (int $zone): int => $places[$zone], array_values(unpack('C*', $ground->zones->labels) ?: [])),
-            array_map(static fn ($r) => $r->zone, array_values($ground->readings)),
-        );
-    }
-
     /** @return array<string, mixed> one recipe for one wish, with its reasons */
     public function shown(PictureGround $ground, Wish $wish, Stack $stack, string $label, string $fingerprint): array
     {
         $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->name, $label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
-        return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [...RecipePresenter::recipe($this->recipe($ground, $wish, $stack, $label)), 'reasons' => Reasons::for($stack, $wish->fitted, $ground->paper)]);
-    }
-
-    private function recipe(PictureGround $ground, Wish $wish, Stack $stack, string $label): Recipe
-    {
-        return Recipe::of(RecipeLabel::tryFrom($label) ?? RecipeLabel::OtherPencils, $wish->fitted, $stack, $ground->paper);
+        return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [...RecipePresenter::recipe(PlannedPictures::recipe($ground, $wish, $stack, $label)), 'reasons' => Reasons::for($stack, $wish->fitted, $ground->paper)]);
     }
 
     /**
@@ -258,10 +188,10 @@ final class StudyPicturePresenter
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
-            $map = self::map($ground);
+            $map = $ground->map();
             $numbers = array_keys($ground->readings);
 
-            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $numbers[$c->zone], 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $this->targets($ground, $planned)));
+            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $numbers[$c->zone], 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, PlannedPictures::targets($ground, $planned)));
         });
     }
 

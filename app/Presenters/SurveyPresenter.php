@@ -12,6 +12,7 @@ use App\Photos\PhotoStore;
 use App\Services\DrawerKeeper;
 use App\Services\SpotDesk;
 use App\Services\SurveyDesk;
+use App\Services\ZoneReader;
 use KnottyPrism\Core\Colour\Contrast;
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Colour\Lab;
@@ -34,7 +35,7 @@ final class SurveyPresenter
     /** Raised when spots may be read, or photos compared, otherwise. */
     private const VERSION = 1;
 
-    public function __construct(private readonly SurveyDesk $desk, private readonly SpotDesk $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZonePresenter $zones, private readonly AtlasShelf $atlases)
+    public function __construct(private readonly SurveyDesk $desk, private readonly SpotDesk $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZonePresenter $zones, private readonly ZoneReader $reader, private readonly AtlasShelf $atlases)
     {
     }
 
@@ -92,7 +93,7 @@ final class SurveyPresenter
             'sentence' => $whole->sentence('“'.$one->name.'”'),
             'bands' => array_map(static fn (string $band, Contrast $c): array => ['name' => $band, ...self::contrast($c)], array_keys($whole->bands), array_values($whole->bands)),
             'spots' => array_map(self::pair(...), $pairs),
-            'zones' => $survey->zones === null ? [] : array_map(self::pair(...), $this->zones->midsOnBoth($survey, $one, $other)),
+            'zones' => $survey->zones === null ? [] : array_map(self::pair(...), $this->reader->midsOnBoth($survey, $one, $other)),
         ];
     }
 

@@ -6,7 +6,6 @@ namespace App\Services;
 
 use App\Models\Study;
 use App\Models\User;
-use App\Presenters\StudyPicturePresenter;
 use Illuminate\Support\Fluent;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Colour\ColourReading;
@@ -30,7 +29,7 @@ final class PictureChanges
 
     private const ROLE = ['required', 'in:light,mid,dark,accent'];
 
-    public function __construct(private readonly PictureDesk $desk, private readonly DrawerKeeper $drawers, private readonly StudyPicturePresenter $presenter)
+    public function __construct(private readonly PictureDesk $desk, private readonly DrawerKeeper $drawers, private readonly PlannedPictures $pictures)
     {
     }
 
@@ -99,7 +98,7 @@ final class PictureChanges
         $wish = PictureDesk::wish($ground, $zone, $role);
         $none = ImpossibleChange::because('Nothing that was tried at hand removes this; change the stack yourself, or overrule it with a note.');
         if ($code === CautionCode::Twins || $code === CautionCode::Flat) {
-            return $this->presenter->zoneRemedy($ground, $zone, $role, $code)?->text() ?? throw $none;
+            return $this->pictures->zoneRemedy($ground, $zone, $role, $code)?->text() ?? throw $none;
         }
         foreach ($this->desk->planned($ground) as $planned) {
             if ($planned->wish === $wish && $planned->stack !== null) {

@@ -8,7 +8,6 @@ use App\Cache\Computed;
 use App\Models\PictureVersion;
 use App\Models\Study;
 use App\Models\User;
-use App\Presenters\ZonePresenter;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
@@ -42,7 +41,7 @@ final class PictureDesk
     /** @var Versions<PictureVersion> */
     public readonly Versions $versions;
 
-    public function __construct(private readonly SurveyDesk $surveys, private readonly ZonePresenter $zones, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
+    public function __construct(private readonly SurveyDesk $surveys, private readonly ZoneReader $zones, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
     {
         $this->versions = new Versions(PictureVersion::class, 'picture_number');
     }

@@ -9,6 +9,7 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
@@ -55,6 +56,19 @@ final readonly class PictureGround
     public function whites(): string
     {
         return ($this->readWhites)($this->grid());
+    }
+
+    /** The zones as the core maps them: by their place in the list of readings. */
+    public function map(): ZoneMap
+    {
+        $places = array_flip(array_keys($this->readings));
+
+        return ZoneMap::of(
+            $this->zones->width,
+            $this->zones->height,
+            array_map(static fn (int $zone): int => $places[$zone], array_values(unpack('C*', $this->zones->labels) ?: [])),
+            array_map(static fn ($r) => $r->zone, array_values($this->readings)),
+        );
     }
 
     public function paletteKey(): string

@@ -7,7 +7,6 @@ namespace App\Services;
 use App\Cache\Computed;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
-use App\Presenters\StudyPicturePresenter;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelWindow;
@@ -22,7 +21,7 @@ final class PictureImages
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly PictureDesk $desk, private readonly StudyPicturePresenter $presenter, private readonly PhotoStore $photos, private readonly SurveyDesk $surveys)
+    public function __construct(private readonly PictureDesk $desk, private readonly PhotoStore $photos, private readonly SurveyDesk $surveys)
     {
     }
 
@@ -55,13 +54,13 @@ final class PictureImages
 
     private function preview(PictureGround $ground): Preview
     {
-        $targets = $this->presenter->targets($ground, $this->desk->planned($ground));
+        $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
         $looks = array_unique(array_map(static fn (PlannedTarget $t): int => $t->zone, array_filter($targets, static fn (PlannedTarget $t): bool => $t->role !== 'accent')));
         if (count($looks) < count($ground->readings)) {
             throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
         }
 
-        return new Preview($ground->paper, StudyPicturePresenter::map($ground), $targets, $ground->whites());
+        return new Preview($ground->paper, $ground->map(), $targets, $ground->whites());
     }
 
     private function photo(PictureGround $ground): PixelWindow

@@ -55,7 +55,7 @@ final class StudyBundle
 
     private const STUDY = ['name', 'paper', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
 
-    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyDesk $surveys, private readonly PictureDesk $pictures, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store, private readonly StudyOpening $opening)
+    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyDesk $surveys, private readonly PictureDesk $pictures, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store)
     {
     }
 
@@ -106,10 +106,11 @@ final class StudyBundle
 
     /**
      * @param  \Closure(\Closure(): Study): Study  $making  makes the study, once
+     * @param  \Closure(Study): void  $check  opens it as its places will; throws what opening it would
      *
      * @throws BadFile when it is no bundle, a damaged one, or one that could be taken in but not be opened
      */
-    public function read(User $user, string $text, \Closure $making): Study
+    public function read(User $user, string $text, \Closure $making, \Closure $check): Study
     {
         BoundedJson::check($text, self::MOST_VALUES, 'The study file');
         $read = json_decode($text);
@@ -128,9 +129,9 @@ final class StudyBundle
         $data = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
         $keys = [];
         try {
-            return $making(function () use ($user, $data, &$keys): Study {
+            return $making(function () use ($user, $data, $check, &$keys): Study {
                 $study = $this->made($user, $data, $keys);
-                $this->opening->check($user, $study);
+                $check($study);
 
                 return $study;
             });

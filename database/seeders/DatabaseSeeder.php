@@ -8,6 +8,7 @@ use App\Models\PencilRow;
 use App\Models\Study;
 use App\Models\User;
 use App\Photos\PhotoStore;
+use App\Presenters\RecipeAnswers;
 use App\Services\PlanDesk;
 use App\Services\SpotDesk;
 use App\Services\StudyKeeper;
@@ -59,7 +60,7 @@ final class DatabaseSeeder extends Seeder
         ['stake, right', 0.58, 0.2, Surface::Rough, Distance::Far],
     ];
 
-    public function run(StudyKeeper $studies, PhotoStore $store, SpotDesk $spots, PlanDesk $plans, SurveyDesk $surveys): void
+    public function run(StudyKeeper $studies, PhotoStore $store, SpotDesk $spots, RecipeAnswers $recipes, PlanDesk $plans, SurveyDesk $surveys): void
     {
         $user = User::query()->firstOrCreate(
             ['email' => config('app.demo_email')],
@@ -70,7 +71,7 @@ final class DatabaseSeeder extends Seeder
             DB::transaction(fn () => $this->fillShelf($user));
         }
         if ($user->studies()->doesntExist()) {
-            DB::transaction(fn () => $this->setUpStudy($user, $studies, $store, $spots, $plans, $surveys));
+            DB::transaction(fn () => $this->setUpStudy($user, $studies, $store, $spots, $recipes, $plans, $surveys));
         }
     }
 
@@ -83,7 +84,7 @@ final class DatabaseSeeder extends Seeder
         }
     }
 
-    private function setUpStudy(User $user, StudyKeeper $studies, PhotoStore $store, SpotDesk $spots, PlanDesk $plans, SurveyDesk $surveys): void
+    private function setUpStudy(User $user, StudyKeeper $studies, PhotoStore $store, SpotDesk $spots, RecipeAnswers $recipes, PlanDesk $plans, SurveyDesk $surveys): void
     {
         [$morning, $evening] = self::PHOTOS;
         $study = $studies->begin($user, 'Low water', base_path($morning), 'morning');
@@ -92,8 +93,8 @@ final class DatabaseSeeder extends Seeder
         $this->survey($study, $surveys, $store);
         foreach (self::CHOSEN as [$name, $x, $y, $ring, $answer]) {
             $lab = $spots->read($photo, $x, $y, $ring)->lab;
-            $recipes = $spots->recipes($user, $study, $lab)['recipes'];
-            $recipe = $recipes[$answer] ?? $recipes[0];
+            $found = $recipes->recipes($user, $study, $lab)['recipes'];
+            $recipe = $found[$answer] ?? $found[0];
             $plans->add($study, [
                 'name' => $name, 'x' => $x, 'y' => $y, 'ring' => $ring, 'target_l' => $lab->l, 'target_a' => $lab->a, 'target_b' => $lab->b,
                 'label' => $recipe['label'], 'stack' => $recipe['stack'], 'paper' => $study->paper,

@@ -30,6 +30,10 @@ arch('controllers stay thin: the search and the medium are reached through a des
     ->expect('App\Http\Controllers')
     ->not->toUse(['KnottyPrism\Core\Recipe\Search\StackSearch', 'KnottyPrism\Core\Medium\Laying\LayPass', 'KnottyPrism\Core\Medium\Pencil\Film']);
 
+arch('what the application does knows nothing of how it is shown')
+    ->expect('App\Services')
+    ->not->toUse('App\Presenters');
+
 // The house: what a folder may know. A room above may use those below it, never the other way round.
 it('builds the core from the bottom up', function () {
     $floor = ['Error' => 0, 'Colour' => 1, 'Medium' => 2, 'Drawer' => 3, 'Photo' => 3, 'Recipe' => 4, 'Picture' => 5, 'Formats' => 6];

@@ -5,8 +5,8 @@ declare(strict_types=1);
 use App\Photos\PhotoIntake;
 use App\Photos\Raster;
 use App\Presenters\PicturePresenter;
+use App\Presenters\RecipeAnswers;
 use App\Services\KeptAtlases;
-use App\Services\SpotDesk;
 use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\DrawerFile;
@@ -45,7 +45,7 @@ it('makes an atlas once for a drawer and a paper, and anew when either changes',
     $study = $this->study($user);
     $shelf = countedShelf();
     $this->app->instance(AtlasShelf::class, $shelf);
-    $desk = app(SpotDesk::class);
+    $desk = app(RecipeAnswers::class);
     $first = $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
     $desk->recipes($user, $study, Lab::ofHex('#6e8f7d'));
     expect($shelf->kept)->toHaveCount(1)->and($shelf->fetched)->toBe(2);

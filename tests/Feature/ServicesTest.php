@@ -12,8 +12,8 @@ use App\Models\User;
 use App\Photos\PhotoIntake;
 use App\Photos\PhotoStore;
 use App\Presenters\PlanPresenter;
+use App\Presenters\RecipeAnswers;
 use App\Presenters\RecipePresenter;
-use App\Services\SpotDesk;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Cache\Events\KeyWritten;
 use Illuminate\Support\Facades\Event;
@@ -40,7 +40,7 @@ it('keeps a fitted pencil in the database so that it lays exactly the same colou
 it('answers the same question from the cache, and asks anew when the drawer or the paper has changed', function () {
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
-    $desk = app(SpotDesk::class);
+    $desk = app(RecipeAnswers::class);
     $lab = Lab::ofHex('#6e8f7c');
     $written = 0;
     Event::listen(KeyWritten::class, static function (KeyWritten $event) use (&$written): void {
@@ -59,7 +59,7 @@ it('uses only pencils that are owned', function () {
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
     $user->pencils()->whereNotIn('number', ['735', '668', '711'])->update(['stock' => 'not owned']);
-    $answer = app(SpotDesk::class)->recipes($user, $study, Lab::ofHex('#c9bda0'));
+    $answer = app(RecipeAnswers::class)->recipes($user, $study, Lab::ofHex('#c9bda0'));
     foreach ($answer['recipes'] as $recipe) {
         foreach ($recipe['passes'] as $pass) {
             expect(['735', '668', '711'])->toContain($pass['pencil']['number']);

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Cards\DrawerSheets;
 use App\Cards\PdfPage;
 use App\Models\Study;
-use App\Services\ChartDesk;
+use App\Presenters\ChartAnswers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -22,7 +22,7 @@ final class DrawerChartController extends Controller
 {
     private const ID = ['required', 'string', 'max:130'];
 
-    public function __construct(private readonly ChartDesk $charts)
+    public function __construct(private readonly ChartAnswers $charts)
     {
     }
 

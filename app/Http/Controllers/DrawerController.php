@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\PencilRow;
-use App\Services\DrawerDesk;
+use App\Presenters\DrawerAnswers;
 use App\Services\DrawerHistory;
 use App\Services\DrawerKeeper;
 use App\Services\StockDesk;
@@ -31,7 +31,7 @@ final class DrawerController extends Controller
     }
 
     /** The pencils as they lie, in an order. */
-    public function tray(Request $request, DrawerDesk $desk): JsonResponse
+    public function tray(Request $request, DrawerAnswers $desk): JsonResponse
     {
         $request->validate(['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)], 'line' => ['sometimes', 'nullable', 'string', 'max:80'], 'wanted' => ['sometimes', 'boolean']]);
         $line = $request->has('line') ? (string) $request->string('line') : null;
@@ -39,7 +39,7 @@ final class DrawerController extends Controller
         return new JsonResponse($desk->tray($this->user($request), (string) $request->string('order', 'gradual'), $line, $request->boolean('wanted')));
     }
 
-    public function pencil(Request $request, DrawerDesk $desk): JsonResponse
+    public function pencil(Request $request, DrawerAnswers $desk): JsonResponse
     {
         $request->validate(['id' => ['required', 'string', 'max:130'], 'paper' => ['sometimes', Rule::in(PaperShelf::names())]]);
 

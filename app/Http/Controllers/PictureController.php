@@ -7,13 +7,13 @@ namespace App\Http\Controllers;
 use App\Http\CannotBeShown;
 use App\Http\Requests\PictureChangeRequest;
 use App\Models\Study;
+use App\Presenters\RampAnswers;
 use App\Presenters\StudyPicturePresenter;
 use App\Services\DrawerKeeper;
 use App\Services\PictureChanges;
 use App\Services\PictureDesk;
 use App\Services\PictureImages;
 use App\Services\PictureRunner;
-use App\Services\RampDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -138,7 +138,7 @@ final class PictureController extends Controller
     }
 
     /** An even fade along a line across a zone. */
-    public function ramp(Request $request, Study $study, RampDesk $ramps): JsonResponse
+    public function ramp(Request $request, Study $study, RampAnswers $ramps): JsonResponse
     {
         Gate::authorize('own', $study);
         $share = ['required', 'numeric', 'min:0', 'max:1'];

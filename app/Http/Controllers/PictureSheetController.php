@@ -9,8 +9,8 @@ use App\Cards\PictureSheets;
 use App\Models\Study;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
-use App\Presenters\StudyPicturePresenter;
 use App\Services\PictureDesk;
+use App\Services\PlannedPictures;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
@@ -28,7 +28,7 @@ final class PictureSheetController extends Controller
 {
     private const TYPES = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8'];
 
-    public function __construct(private readonly PictureDesk $desk, private readonly StudyPicturePresenter $presenter)
+    public function __construct(private readonly PictureDesk $desk)
     {
     }
 
@@ -38,8 +38,8 @@ final class PictureSheetController extends Controller
         $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
         $size = (string) $request->string('size', 'a4');
         $ground = $this->desk->ground($this->user($request), $study);
-        $targets = $this->presenter->targets($ground, $this->desk->planned($ground));
-        $map = StudyPicturePresenter::map($ground);
+        $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
+        $map = $ground->map();
         $screen = $photos->screen($study->photo());
         $pdf = match ($kind) {
             'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, new Raster($screen->width, $screen->height, $screen->bytes), $size),
@@ -70,8 +70,8 @@ final class PictureSheetController extends Controller
     {
         Gate::authorize('own', $study);
         $ground = $this->desk->ground($this->user($request), $study);
-        $targets = $this->presenter->targets($ground, $this->desk->planned($ground));
-        $pencils = self::pencils(StudyPicturePresenter::map($ground), $targets);
+        $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
+        $pencils = self::pencils($ground->map(), $targets);
         $text = DrawerExport::text($kind, $study->name, array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils));
 
         return new Response($text, 200, ['Content-Type' => self::TYPES[$kind], 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name)."-palette.$kind\"", 'Cache-Control' => 'no-store']);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\SpotRequest;
 use App\Models\Study;
+use App\Presenters\RecipeAnswers;
 use App\Presenters\RecipePresenter;
 use App\Services\SpotDesk;
 use App\Services\SurveyDesk;
@@ -16,7 +17,7 @@ use KnottyPrism\Core\Photo\Reading\Spot;
 /** A spot of the photo: what colour it is, and how to make it. */
 final class SpotController extends Controller
 {
-    public function __construct(private readonly SpotDesk $desk, private readonly SurveyDesk $surveys)
+    public function __construct(private readonly SpotDesk $desk, private readonly SurveyDesk $surveys, private readonly RecipeAnswers $recipes)
     {
     }
 
@@ -32,7 +33,7 @@ final class SpotController extends Controller
         Gate::authorize('own', $study);
         $spot = $this->spot($request, $study);
 
-        return new JsonResponse(['target' => RecipePresenter::spot($spot), ...$this->desk->recipes($this->user($request), $study, $spot->lab)]);
+        return new JsonResponse(['target' => RecipePresenter::spot($spot), ...$this->recipes->recipes($this->user($request), $study, $spot->lab)]);
     }
 
     private function spot(SpotRequest $request, Study $study): Spot

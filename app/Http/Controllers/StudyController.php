@@ -9,6 +9,7 @@ use App\Http\Requests\NewStudyRequest;
 use App\Http\Requests\StudyChangeRequest;
 use App\Models\Study;
 use App\Models\User;
+use App\Presenters\StudyOpening;
 use App\Services\StudyBundle;
 use App\Services\StudyKeeper;
 use Illuminate\Http\JsonResponse;
@@ -69,13 +70,13 @@ final class StudyController extends Controller
         return new Response($bundles->write($this->user($request), $study), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name).'.study.json"', 'Cache-Control' => 'no-store']);
     }
 
-    public function bringIn(Request $request, StudyBundle $bundles): JsonResponse
+    public function bringIn(Request $request, StudyBundle $bundles, StudyOpening $opening): JsonResponse
     {
         $request->validate(['file' => ['required', 'file', 'max:'.StudyBundle::MOST_KILOBYTES]], ['file.max' => 'A study file may be up to 150 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.']);
         $user = $this->user($request);
         $file = $request->file('file');
         $before = Once::madeBefore($request, $user);
-        $study = $before !== null ? self::studyOf($user, $before) : $bundles->read($user, $file instanceof UploadedFile ? $file->getContent() : '', $this->making($request));
+        $study = $before !== null ? self::studyOf($user, $before) : $bundles->read($user, $file instanceof UploadedFile ? $file->getContent() : '', $this->making($request), static fn (Study $taken) => $opening->check($user, $taken));
 
         return new JsonResponse(self::shown($study), 201);
     }

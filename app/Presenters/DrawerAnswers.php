@@ -2,13 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Services;
+namespace App\Presenters;
 
 use App\Cache\Computed;
 use App\Models\User;
-use App\Presenters\ChartPresenter;
-use App\Presenters\DrawerPresenter;
-use App\Presenters\RecipePresenter;
+use App\Services\DrawerKeeper;
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
@@ -30,7 +28,7 @@ use KnottyPrism\Core\Recipe\Complements\Complement;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 
 /** An account's drawer as it lies, and each pencil in it, worked out once for every state of the drawer. */
-final class DrawerDesk
+final class DrawerAnswers
 {
     /** Raised when a pencil may be shown otherwise. */
     private const VERSION = 6;

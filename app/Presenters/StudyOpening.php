@@ -2,13 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Services;
+namespace App\Presenters;
 
 use App\Models\Study;
 use App\Models\User;
-use App\Presenters\PlanPresenter;
-use App\Presenters\StudyPicturePresenter;
-use App\Presenters\SurveyPresenter;
 
 /** Opens a study once as its places will: what is taken in can be opened. */
 final class StudyOpening

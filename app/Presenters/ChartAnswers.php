@@ -2,15 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Services;
+namespace App\Presenters;
 
 use App\Cache\Computed;
 use App\Models\Study;
 use App\Models\User;
-use App\Presenters\ChartPresenter;
-use App\Presenters\Figures;
-use App\Presenters\RecipePresenter;
-use App\Presenters\StudyPicturePresenter;
+use App\Services\DrawerKeeper;
+use App\Services\PlannedPictures;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalents;
@@ -27,7 +25,7 @@ use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Substitute;
 
 /** What is worked out of a whole drawer: its reach and what to buy, lines side by side, mixes in place of a pencil, mixing charts and maps. */
-final class ChartDesk
+final class ChartAnswers
 {
     private const VERSION = 1;
 
@@ -35,7 +33,7 @@ final class ChartDesk
 
     private const PURCHASES = 3;
 
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly StudyPicturePresenter $picture)
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly PlannedPictures $pictures)
     {
     }
 
@@ -58,7 +56,7 @@ final class ChartDesk
     {
         $shelf = $this->drawers->shelfOf($user);
         $paper = PaperShelf::named($study->paper);
-        $made = $this->picture->made($user, $study);
+        $made = $this->pictures->made($user, $study);
         foreach ($made === [] ? $study->entries()->get() : [] as $entry) {
             try {
                 $stack = StackText::read($entry->stack, $shelf);

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Services;
+namespace App\Presenters;
 
-use App\Presenters\ChartPresenter;
-use App\Presenters\Figures;
-use App\Presenters\RecipePresenter;
+use App\Services\PictureDesk;
+use App\Services\PictureGround;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
@@ -19,7 +18,7 @@ use KnottyPrism\Core\Picture\Fade\Joining;
 use KnottyPrism\Core\Picture\Fade\RampAcross;
 
 /** Fades across the zones of a planned picture. */
-final class RampDesk
+final class RampAnswers
 {
     /** Places read along the line. */
     private const PLACES = 9;

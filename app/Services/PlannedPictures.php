@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Services;
+
+use App\Models\Study;
+use App\Models\User;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlannedWish;
+use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Picture\ZoneCautions;
+use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
+
+/** What is planned of a study's picture, as targets with their recipes, and what follows from all of them together. */
+final class PlannedPictures
+{
+    public function __construct(private readonly PictureDesk $desk, private readonly SurveyDesk $surveys, private readonly DrawerKeeper $drawers)
+    {
+    }
+
+    /**
+     * What is planned so far, for previews and cards; zones by their place in the list.
+     *
+     * @param  list<PlannedWish>  $planned
+     * @return list<PlannedTarget>
+     */
+    public static function targets(PictureGround $ground, array $planned): array
+    {
+        $places = array_flip(array_keys($ground->readings));
+        $targets = [];
+        foreach ($planned as $p) {
+            if ($p->stack !== null) {
+                $targets[] = new PlannedTarget($places[$p->wish->zone], $p->wish->role, $p->wish->seen, $p->wish->fitted, $p->wish->weight, self::recipe($ground, $p->wish, $p->stack, $p->label));
+            }
+        }
+
+        return $targets;
+    }
+
+    /** @return list<array{target: Lab, stack: Stack, deltaE00: float, weight: float}> how each colour that is planned is made; nothing where none is */
+    public function made(User $user, Study $study): array
+    {
+        if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
+            return [];
+        }
+        $ground = $this->desk->ground($user, $study);
+
+        return array_map(static fn (PlannedTarget $t): array => ['target' => $t->fitted, 'stack' => $t->recipe->stack, 'deltaE00' => $t->recipe->comparison->deltaE00, 'weight' => $t->weight], self::targets($ground, $this->desk->planned($ground)));
+    }
+
+    /** A stack that parts two zones that end alike, or varies a flat form; nothing where none was found. */
+    public function zoneRemedy(PictureGround $ground, int $zone, string $role, CautionCode $code): ?Stack
+    {
+        $targets = self::targets($ground, $this->desk->planned($ground));
+        $map = $ground->map();
+        $place = (int) array_search($zone, array_keys($ground->readings), true);
+        $planner = $this->desk->plannerOf($ground, $zone);
+        foreach (ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets) as $caution) {
+            if ($caution->code === $code && $caution->zone === $place && $caution->role === $role) {
+                $remedied = $caution->tried($planner, $targets)->remedied;
+                if ($remedied !== null) {
+                    return $remedied->stack;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    public static function recipe(PictureGround $ground, Wish $wish, Stack $stack, string $label): Recipe
+    {
+        return Recipe::of(RecipeLabel::tryFrom($label) ?? RecipeLabel::OtherPencils, $wish->fitted, $stack, $ground->paper);
+    }
+}
