@@ -1,9 +1,11 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, cleanup, fireEvent, renderHook, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { keptEdits } from '../../resources/ts/api/keptEdits';
 import { useSurvey } from '../../resources/ts/photo/survey/useSurvey';
+import { DeleteStudy } from '../../resources/ts/photo/StudyRescue';
 import { usePlanChanges } from '../../resources/ts/photo/queries';
 import { WaitingLine } from '../../resources/ts/ui/WaitingLine';
 import { plan, study, survey } from './examples';
@@ -236,6 +238,25 @@ describe('an undo', () => {
         act(() => result.current.undo());
         await waitFor(() => expect((onFault.mock.calls[0]?.[0] as Error | undefined)?.message).toContain('Changed elsewhere'));
     });
+});
+
+it('a study is deleted when it is asked for twice, and the keyboard stays with the question', async () => {
+    const client = new QueryClient();
+    const wrapper = ({ children }: { children: ReactNode }) => (
+        <MemoryRouter>
+            <QueryClientProvider client={client}>{children}</QueryClientProvider>
+        </MemoryRouter>
+    );
+    render(<DeleteStudy study={study} onFault={vi.fn()} />, { wrapper });
+    const pressed = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+    pressed('Delete this study…');
+    await waitFor(() => expect(document.activeElement?.textContent).toBe('Keep it'));
+    pressed('Keep it');
+    await waitFor(() => expect(document.activeElement?.textContent).toBe('Delete this study…'));
+    expect(sent).toEqual([]);
+    pressed('Delete this study…');
+    pressed('Delete it');
+    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'DELETE', url: `/api/studies/${study.id}` }));
 });
 
 it('a recipe is kept under a key, so that it is kept once', async () => {

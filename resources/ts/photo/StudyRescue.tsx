@@ -50,13 +50,17 @@ export function StudyRescue({ study, fault, onUndo, onFault }: StudyRescueProps)
     );
 }
 
-/** Asked twice, as it can't be taken back. */
+/** Asked twice, as it can't be taken back; the keyboard stays with what is asked. */
 export function DeleteStudy({ study, onFault }: { study: Study; onFault: (text: string) => void }) {
     const navigate = useNavigate();
-    const [asked, setAsked] = useState(false);
+    const [step, setStep] = useState<'nothing' | 'asked' | 'kept'>('nothing');
     const { remove } = useStudyChanges(study, (error) => onFault(sentenceOf(error)));
-    if (!asked) {
-        return <WordButton onPress={() => setAsked(true)}>Delete this study…</WordButton>;
+    if (step !== 'asked') {
+        return (
+            <WordButton key="delete" autoFocus={step === 'kept'} onPress={() => setStep('asked')}>
+                Delete this study…
+            </WordButton>
+        );
     }
     return (
         <>
@@ -67,7 +71,9 @@ export function DeleteStudy({ study, onFault }: { study: Study; onFault: (text: 
             >
                 Delete it
             </Button>
-            <WordButton onPress={() => setAsked(false)}>Keep it</WordButton>
+            <WordButton autoFocus onPress={() => setStep('kept')}>
+                Keep it
+            </WordButton>
         </>
     );
 }
