@@ -91,6 +91,13 @@ kill "$stranger" 2>/dev/null; wait "$stranger" 2>/dev/null
 timeout -k 60 -s INT 20 ./start >/dev/null 2>&1
 holds "Ctrl-C leaves no process" not_running
 
+# Signals that follow each other closely, as an impatient hand and a terminal send them.
+./start >"$KP_VAR/log/twice.log" 2>&1 & twice=$!
+for _ in $(seq 200); do grep -q 'Ctrl-C stops it' "$KP_VAR/log/twice.log" && break; sleep 0.2; done
+for pause in 0.05 0.3; do kill -TERM "$twice" 2>/dev/null; sleep "$pause"; done
+kill -TERM "$twice" 2>/dev/null; wait "$twice" 2>/dev/null
+holds "nor does asking again while it stops" not_running
+
 output=$(./start --sideways 2>&1); status=$?
 holds "a wrong option is explained" [ "$status" -eq 2 ]
 [ "$failed" -eq 0 ]
