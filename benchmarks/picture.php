@@ -11,6 +11,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
+use KnottyPrism\Core\Picture\Palette\SetCosts;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\Preview;
@@ -79,9 +80,10 @@ Table::head("\npalettes against trying all");
 foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
     $moves = new Moves(new Drawer(array_slice($demo->usable()->pencils, 0, $of)), $paper);
     $atlas = Atlas::of($moves);
-    $search = new PaletteSearch(count($moves->pencils));
+    $costs = new SetCosts;
+    $search = new PaletteSearch($costs, count($moves->pencils));
     foreach ($plan->targets as $target) {
-        $search->add(new Forecast($moves, $atlas, $target->fitted, new Rules(School::free(), $moves, $target->fitted, [])), $target->weight);
+        $costs->add(new Forecast($moves, $atlas, $target->fitted, new Rules(School::free(), $moves, $target->fitted, [])), $target->weight);
     }
     $best = [];
     $times = Table::times(1, static function () use (&$best, $search, $choose): void {
@@ -89,9 +91,9 @@ foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
     });
     $least = INF;
     /** @param  list<int>  $set */
-    $all = static function (int $from, array $set) use (&$all, &$least, $choose, $search, $moves): void {
+    $all = static function (int $from, array $set) use (&$all, &$least, $choose, $costs, $moves): void {
         if (count($set) === $choose) {
-            $least = min($least, $search->cost(array_values($set)));
+            $least = min($least, $costs->of(array_values($set)));
 
             return;
         }
@@ -100,7 +102,7 @@ foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
         }
     };
     $all(0, []);
-    printf("%-58s %12.3f %12.3f   within 2 %%: %+.1f %%\n", "$choose of $of: chosen, best of all", $search->cost($best), $least, 100 * ($search->cost($best) / $least - 1));
+    printf("%-58s %12.3f %12.3f   within 2 %%: %+.1f %%\n", "$choose of $of: chosen, best of all", $costs->of($best), $least, 100 * ($costs->of($best) / $least - 1));
     Table::row('  chosen in', $times, 's', '', 2);
 }
 

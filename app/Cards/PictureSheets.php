@@ -54,12 +54,12 @@ final class PictureSheets
     {
         [$small, $width, $height] = self::smallAndPale($photo);
         $zones = [];
-        foreach ($map->zones as $place => $zone) {
-            $own = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->zone === $place));
+        foreach ($map->zones as $number => $zone) {
+            $own = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->zone === $number));
             $roles = array_keys(Wish::ROLE_SHARES);
             usort($own, static fn (PlannedTarget $a, PlannedTarget $b): int => array_search($a->role, $roles, true) <=> array_search($b->role, $roles, true));
             if ($own !== []) {
-                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'thumb' => self::thumb($map, $place, $small, $width, $height), 'stacks' => array_map(self::stack(...), $own)];
+                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(self::stack(...), $own)];
             }
         }
 
@@ -100,14 +100,15 @@ final class PictureSheets
      *
      * @param  array{string, string}  $small  the photo at the size of the little picture, and the same made pale
      */
-    private static function thumb(ZoneMap $map, int $place, array $small, int $width, int $height): string
+    private static function thumb(ZoneMap $map, int $zone, array $small, int $width, int $height): string
     {
-        $column = array_map(static fn (int $x): int => intdiv($x * $map->width, $width), range(0, $width - 1));
+        $column = array_map(static fn (int $x): int => intdiv($x * $map->labels->width, $width), range(0, $width - 1));
+        $own = chr($zone);
         $bytes = '';
         for ($y = 0, $at = 0; $y < $height; $y++) {
-            $mapRow = intdiv($y * $map->height, $height) * $map->width;
+            $mapRow = intdiv($y * $map->labels->height, $height) * $map->labels->width;
             foreach ($column as $x) {
-                $bytes .= substr($small[$map->labels[$mapRow + $x] === $place ? 0 : 1], $at, 3);
+                $bytes .= substr($small[$map->labels->bytes[$mapRow + $x] === $own ? 0 : 1], $at, 3);
                 $at += 3;
             }
         }

@@ -42,7 +42,7 @@ final class RampAnswers
     {
         $grid = $ground->grid();
         $point = static fn (float $t): array => [$from[0] + $t * ($to[0] - $from[0]), $from[1] + $t * ($to[1] - $from[1])];
-        $zoneAt = static fn (array $p): int => ord($ground->zones->labels[min($grid->height - 1, (int) ($p[1] * $grid->height)) * $grid->width + min($grid->width - 1, (int) ($p[0] * $grid->width))]);
+        $zoneAt = static fn (array $p): int => $ground->zones->labels->at($p[0], $p[1]);
         $zone = $zoneAt($point(0.5));
         // Only the stretch within the zone counts: a hand draws a little beyond it.
         [$begin, $end] = [0.5, 0.5];

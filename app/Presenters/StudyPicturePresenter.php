@@ -184,14 +184,13 @@ final class StudyPicturePresenter
      */
     private function zoneCautions(PictureGround $ground, array $planned): array
     {
-        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, md5($ground->zones->labels), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->name, PictureDesk::stackTexts($planned)], JSON_THROW_ON_ERROR));
+        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, $ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->name, PictureDesk::stackTexts($planned)], JSON_THROW_ON_ERROR));
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
             $map = $ground->map();
-            $numbers = array_keys($ground->readings);
 
-            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $numbers[$c->zone], 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, PlannedPictures::targets($ground, $planned)));
+            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $c->zone, 'role' => $c->role, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map, PlannedPictures::targets($ground, $planned)));
         });
     }
 

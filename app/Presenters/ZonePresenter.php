@@ -10,6 +10,7 @@ use App\Services\ZoneReader;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Photo\Zones\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
 use KnottyPrism\Core\Photo\Zones\Outlines;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
@@ -43,7 +44,7 @@ final class ZonePresenter
     {
         $grid = $this->reader->grid($sheet, $survey, $photo);
         $whites = $survey->whites->on($grid);
-        $outlines = new Outlines($sheet->labels, $sheet->width, $sheet->height);
+        $outlines = new Outlines($sheet->labels);
         $zones = [];
         foreach ($sheet->pixels() as $number => $pixels) {
             $note = $sheet->note($number);
@@ -54,7 +55,7 @@ final class ZonePresenter
         return [
             'list' => $zones,
             'neighbours' => array_map(static fn (Neighbours $n): array => ['one' => $n->one, 'other' => $n->other, 'stepsApart' => round($n->stepsApart, 2), 'push' => $n->push, 'lighter' => $n->lighter, 'words' => $n->words, 'lines' => $n->lines], Neighbours::tooAlike($sheet, $grid, $outlines)),
-            'keptWhites' => ['from' => $survey->whites->from, 'share' => round(substr_count($whites, "\1") / strlen($whites), 4), 'outlines' => (new Outlines($whites, $sheet->width, $sheet->height))->of(1)],
+            'keptWhites' => ['from' => $survey->whites->from, 'share' => round(substr_count($whites, "\1") / strlen($whites), 4), 'outlines' => (new Outlines(new LabelGrid($sheet->labels->width, $sheet->labels->height, $whites)))->of(1)],
         ];
     }
 

@@ -9,6 +9,7 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
+use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
@@ -58,17 +59,10 @@ final readonly class PictureGround
         return ($this->readWhites)($this->grid());
     }
 
-    /** The zones as the core maps them: by their place in the list of readings. */
+    /** The zones as the core maps them. */
     public function map(): ZoneMap
     {
-        $places = array_flip(array_keys($this->readings));
-
-        return ZoneMap::of(
-            $this->zones->width,
-            $this->zones->height,
-            array_map(static fn (int $zone): int => $places[$zone], array_values(unpack('C*', $this->zones->labels) ?: [])),
-            array_map(static fn ($r) => $r->zone, array_values($this->readings)),
-        );
+        return new ZoneMap($this->zones->labels, array_map(static fn (ZoneReading $r): Zone => $r->zone, $this->readings));
     }
 
     public function paletteKey(): string

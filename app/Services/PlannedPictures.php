@@ -24,18 +24,17 @@ final class PlannedPictures
     }
 
     /**
-     * What is planned so far, for previews and cards; zones by their place in the list.
+     * What is planned so far, for previews and cards;
      *
      * @param  list<PlannedWish>  $planned
      * @return list<PlannedTarget>
      */
     public static function targets(PictureGround $ground, array $planned): array
     {
-        $places = array_flip(array_keys($ground->readings));
         $targets = [];
         foreach ($planned as $p) {
             if ($p->stack !== null) {
-                $targets[] = new PlannedTarget($places[$p->wish->zone], $p->wish->role, $p->wish->seen, $p->wish->fitted, $p->wish->weight, self::recipe($ground, $p->wish, $p->stack, $p->label));
+                $targets[] = new PlannedTarget($p->wish->zone, $p->wish->role, $p->wish->seen, $p->wish->fitted, $p->wish->weight, self::recipe($ground, $p->wish, $p->stack, $p->label));
             }
         }
 
@@ -58,10 +57,9 @@ final class PlannedPictures
     {
         $targets = self::targets($ground, $this->desk->planned($ground));
         $map = $ground->map();
-        $place = (int) array_search($zone, array_keys($ground->readings), true);
         $planner = $this->desk->plannerOf($ground, $zone);
-        foreach (ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets) as $caution) {
-            if ($caution->code === $code && $caution->zone === $place && $caution->role === $role) {
+        foreach (ZoneCautions::in($map, $targets) as $caution) {
+            if ($caution->code === $code && $caution->zone === $zone && $caution->role === $role) {
                 $remedied = $caution->tried($planner, $targets)->remedied;
                 if ($remedied !== null) {
                     return $remedied->stack;

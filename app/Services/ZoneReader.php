@@ -60,7 +60,7 @@ final class ZoneReader
     {
         $grid = $this->photos->grid($photo, $survey->balanceOf($photo->id));
 
-        return $grid->width === $sheet->width && $grid->height === $sheet->height ? $grid : $grid->resampled($sheet->width, $sheet->height);
+        return $grid->width === $sheet->labels->width && $grid->height === $sheet->labels->height ? $grid : $grid->resampled($sheet->labels->width, $sheet->labels->height);
     }
 
     /** @param  list<int>  $pixels */

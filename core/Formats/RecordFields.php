@@ -42,19 +42,7 @@ final class RecordFields
                 return null;
             }
         };
-        foreach (self::REQUIRED as $column) {
-            if (trim($fields[$column] ?? '') === '') {
-                $this->problems[] = sprintf('row %d, column %s: it is empty; every pencil needs one.', $row, $column);
-            }
-        }
-        $number = trim($fields['number'] ?? '');
-        if (preg_match('~[@,/\s]~', $number) === 1) {
-            $this->problems[] = sprintf('row %d, column number: a number has no space, comma, @ or /; received "%s".', $row, UnreadableText::shown($number));
-        }
-        // Stacks are written with commas between their passes.
-        if (str_contains($fields['line'] ?? '', ',')) {
-            $this->problems[] = sprintf('row %d, column line: a line has no comma; received "%s".', $row, UnreadableText::shown(trim($fields['line'])));
-        }
+        $this->checkTexts($row, $fields);
         $values = [
             'heavy' => $take('heavy', self::colour(...)),
             'binder' => $take('binder', static fn (string $t): Binder => self::choice(Binder::class, 'the binder', $t)),
@@ -77,7 +65,7 @@ final class RecordFields
 
         $record = new PencilRecord(
             trim($fields['line'] ?? ''),
-            $number,
+            trim($fields['number'] ?? ''),
             trim($fields['name'] ?? ''),
             $values['heavy'],
             $values['binder'],
@@ -91,6 +79,24 @@ final class RecordFields
         $formerly = array_values(array_filter(array_map(trim(...), explode(';', $fields['formerly'] ?? '')), static fn (string $f): bool => $f !== ''));
 
         return new ShelfRow($record, new StockNote($values['stock'] ?? ($owned ? Stock::Owned : Stock::Absent), $values['length'], $values['discontinued'], $formerly, trim($fields['notes'] ?? '')));
+    }
+
+    /** @param  array<string, string>  $fields */
+    private function checkTexts(int $row, array $fields): void
+    {
+        foreach (self::REQUIRED as $column) {
+            if (trim($fields[$column] ?? '') === '') {
+                $this->problems[] = sprintf('row %d, column %s: it is empty; every pencil needs one.', $row, $column);
+            }
+        }
+        $number = trim($fields['number'] ?? '');
+        if (preg_match('~[@,/\s]~', $number) === 1) {
+            $this->problems[] = sprintf('row %d, column number: a number has no space, comma, @ or /; received "%s".', $row, UnreadableText::shown($number));
+        }
+        // Stacks are written with commas between their passes.
+        if (str_contains($fields['line'] ?? '', ',')) {
+            $this->problems[] = sprintf('row %d, column line: a line has no comma; received "%s".', $row, UnreadableText::shown(trim($fields['line'])));
+        }
     }
 
     private static function colour(string $text): string

@@ -119,7 +119,7 @@ final class PlanPicture
             $chosen === null ? self::identifiers($hand->pencils) : $ids($chosen),
             $ids($base),
             $curve,
-            $chosen === null ? [] : self::suffering($wishes, $ground->clusterOf, $ground->search->costs($chosen), $ground->search->costs($all)),
+            $chosen === null ? [] : self::suffering($wishes, $ground->clusterOf, $ground->search->costs->each($chosen), $ground->search->costs->each($all)),
         );
     }
 
@@ -183,7 +183,7 @@ final class PlanPicture
      */
     private function cautions(ZoneMap $map, array $targets, PalettePart $palette): array
     {
-        return array_map(fn (ZoneCaution $c): ZoneCaution => $c->tried($this->plannerFor($c->zone, $palette), $targets), ZoneCautions::in($map->zones, $map->borders(), $map->width * $map->height, $targets));
+        return array_map(fn (ZoneCaution $c): ZoneCaution => $c->tried($this->plannerFor($c->zone, $palette), $targets), ZoneCautions::in($map, $targets));
     }
 
     /**

@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\ValueScale;
 use KnottyPrism\Core\Photo\Zones\Zone;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 
 /** What to mind between zones and within one: see {@see CautionCode::Twins} and {@see CautionCode::Flat}. */
@@ -23,14 +24,12 @@ final class ZoneCautions
     private const HAS_FORM = 1.2;
 
     /**
-     * @param  list<Zone>  $zones
-     * @param  array<int, array<int, int>>  $borders  pixel edges that zones share
-     * @param  int  $pixels  of the whole picture
      * @param  list<PlannedTarget>  $targets
      * @return list<ZoneCaution>
      */
-    public static function in(array $zones, array $borders, int $pixels, array $targets): array
+    public static function in(ZoneMap $map, array $targets): array
     {
+        [$zones, $borders, $pixels] = [$map->zones, $map->labels->borders(), strlen($map->labels->bytes)];
         $mids = [];
         foreach ($targets as $target) {
             if ($target->role === 'mid') {
@@ -59,7 +58,7 @@ final class ZoneCautions
     }
 
     /**
-     * @param  list<Zone>  $zones
+     * @param  array<int, Zone>  $zones  by number
      * @param  list<PlannedTarget>  $targets
      * @return list<ZoneCaution>
      */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe;
 
 use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Search\Candidate;
@@ -31,9 +30,6 @@ final class Answers
     /** What a steadier recipe may cost, ΔE00: first a little, then more if nothing steadier was found. */
     public const STEADIER_MAY_COST = [1.2, 3.0, 6.0, 12.0];
 
-    /** Stacks whose steadiness is worked out, of those that by estimate are the steadiest. */
-    private const STEADIED = 10;
-
     /** Stacks offered in place of one with a caution. */
     private const LOOKED_AT = 60;
 
@@ -43,11 +39,11 @@ final class Answers
     /** @var array<string, Candidate> by label */
     private array $chosen = [];
 
-    /** @var array<string, float> RMS ΔE00 in an ordinary hand, by stack */
-    private array $swings = [];
+    private readonly Swings $swings;
 
-    public function __construct(private readonly Moves $moves, private readonly Rules $rules, private readonly Pool $pool)
+    public function __construct(Moves $moves, Rules $rules, private readonly Pool $pool)
     {
+        $this->swings = new Swings($moves, $rules);
     }
 
     /** @return array<string, Candidate> up to three, by label, the closest first; empty when nothing was laid */
@@ -80,7 +76,7 @@ final class Answers
     public function withBeneath(array $answers, Candidate $beneath): array
     {
         $steadiest = $answers[RecipeLabel::Steadiest->value] ?? null;
-        if ($steadiest === null || $this->swing($beneath) >= $this->swing($steadiest)) {
+        if ($steadiest === null || $this->swings->of($beneath) >= $this->swings->of($steadiest)) {
             return [...$answers, RecipeLabel::ComplementBeneath->value => $beneath];
         }
 
@@ -92,7 +88,7 @@ final class Answers
     {
         $likely = $code === CautionCode::Unsteady ? $this->pool->steadiestPerPencils($deltaE00) : $this->pool->cheapestPerPencils();
 
-        return array_map($this->stackOf(...), array_slice($likely, 0, self::LOOKED_AT));
+        return array_map($this->swings->stackOf(...), array_slice($likely, 0, self::LOOKED_AT));
     }
 
     /**
@@ -152,7 +148,7 @@ final class Answers
             $this->chosen[RecipeLabel::Closest->value] = $asClose;
             $steadiest = $closest;
         }
-        $steadiest = $this->fewestIfSteadier($closest, $this->swing($steadiest ?? $closest)) ?? $steadiest ?? $this->inOtherPasses($closest);
+        $steadiest = $this->fewestIfSteadier($closest, $this->swings->of($steadiest ?? $closest)) ?? $steadiest ?? $this->inOtherPasses($closest);
         if ($steadiest !== null) {
             $this->chosen[RecipeLabel::Steadiest->value] = $steadiest;
         }
@@ -162,7 +158,7 @@ final class Answers
     private function fewestIfSteadier(Candidate $closest, float $swing): ?Candidate
     {
         $fewest = $this->chosen[RecipeLabel::FewestPencils->value] ?? null;
-        if ($fewest === null || $this->swing($fewest) >= $swing) {
+        if ($fewest === null || $this->swings->of($fewest) >= $swing) {
             return null;
         }
         $limit = max($closest->deltaE00 + self::FEWER_MAY_COST, self::CLOSE_ENOUGH);
@@ -182,8 +178,8 @@ final class Answers
     {
         foreach (self::STEADIER_MAY_COST as $cost) {
             $near = array_filter($this->pool->steadiest($closest->deltaE00 + $cost), static fn (Candidate $c): bool => $c->pencilKey() === $closest->pencilKey());
-            [$best, $least] = $this->leastSwung($near);
-            if ($best !== null && $least < $this->swing($closest) * self::CLEARLY) {
+            [$best, $least] = $this->swings->least($near);
+            if ($best !== null && $least < $this->swings->of($closest) * self::CLEARLY) {
                 return $best;
             }
         }
@@ -194,10 +190,10 @@ final class Answers
     /** The steadiest of the near stacks that use other pencils, if it is steadier than the closest; clearly so where that can be had. */
     private function steadier(Candidate $closest): ?Candidate
     {
-        $least = $this->swing($closest);
+        $least = $this->swings->of($closest);
         $hardly = null;
         foreach (self::STEADIER_MAY_COST as $cost) {
-            [$best, $swing] = $this->steadiestWithin($closest->deltaE00 + $cost);
+            [$best, $swing] = $this->swings->least(array_filter($this->pool->steadiestPerPencils($closest->deltaE00 + $cost), fn (Candidate $c): bool => ! $this->isTaken($c)));
             if ($best !== null && $swing < $least && ! $this->isTaken($best)) {
                 if ($swing < $least * self::CLEARLY) {
                     return $best;
@@ -209,35 +205,11 @@ final class Answers
         return $hardly;
     }
 
-    /** @return array{?Candidate, float} the steadiest with other pencils than those taken, and its RMS ΔE00 in an ordinary hand */
-    private function steadiestWithin(float $deltaE00): array
-    {
-        return $this->leastSwung(array_filter($this->pool->steadiestPerPencils($deltaE00), fn (Candidate $c): bool => ! $this->isTaken($c)));
-    }
-
-    /**
-     * @param  array<Candidate>  $near  by estimate the steadiest first
-     * @return array{?Candidate, float}
-     */
-    private function leastSwung(array $near): array
-    {
-        $best = null;
-        $least = INF;
-        foreach (array_slice($near, 0, self::STEADIED) as $candidate) {
-            $swing = $this->swing($candidate);
-            if ($swing < $least) {
-                [$best, $least] = [$candidate, $swing];
-            }
-        }
-
-        return [$best, $least];
-    }
-
     /** A stack of other pencils as close as the one chosen for its price, which is the steadiest of all near ones itself: this one sways more. */
     private function asClose(Candidate $closest): ?Candidate
     {
         foreach ($this->pool->cheapest() as $candidate) {
-            if ($candidate->deltaE00 <= $closest->deltaE00 && ! $this->isTaken($candidate) && $this->swing($candidate) > $this->swing($closest)) {
+            if ($candidate->deltaE00 <= $closest->deltaE00 && ! $this->isTaken($candidate) && $this->swings->of($candidate) > $this->swings->of($closest)) {
                 return $candidate;
             }
         }
@@ -245,16 +217,9 @@ final class Answers
         return null;
     }
 
-    private function swing(Candidate $candidate): float
-    {
-        return $this->swings[$candidate->key()] ??= Steadiness::of($this->stackOf($candidate), $this->moves->paper);
-    }
-
     public function stackOf(Candidate $candidate): Stack
     {
-        $passes = $this->moves->passesOf($candidate->moves);
-
-        return new Stack($this->rules->finish === null ? $passes : [...$passes, $this->rules->finish]);
+        return $this->swings->stackOf($candidate);
     }
 
     private function isTaken(Candidate $candidate): bool

@@ -118,7 +118,7 @@ final class DatabaseSeeder extends Seeder
         $surveys->change($study, 'demo-zones', static function (Survey $survey) use ($grid): array {
             $sheet = ZoneSheet::proposed($grid, self::ZONES);
             foreach (self::NAMED as [$name, $x, $y, $surface, $distance]) {
-                $zone = ord($sheet->labels[(int) ($y * $grid->height) * $grid->width + (int) ($x * $grid->width)]);
+                $zone = $sheet->labels->at($x, $y);
                 $sheet = $sheet->with($zone, new ZoneNote($name, Importance::Ordinary, $surface, $distance));
             }
 

@@ -11,6 +11,7 @@ use KnottyPrism\Core\Photo\Viewing\Squint;
 use KnottyPrism\Core\Photo\Viewing\Tone;
 use KnottyPrism\Core\Photo\Viewing\ValuePlane;
 use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
+use KnottyPrism\Core\Photo\Zones\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Outlines;
 use KnottyPrism\Core\Photo\Zones\Raster;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
@@ -42,7 +43,7 @@ function blobs(int $count, int $width, int $height, int $seed): ZoneSheet
     }
     $present = array_values(unpack('C*', count_chars($labels, 3)) ?: []);
 
-    return new ZoneSheet($width, $height, $labels, array_combine($present, array_map(static fn (int $n): ZoneNote => new ZoneNote("zone $n"), $present)));
+    return new ZoneSheet(new LabelGrid($width, $height, $labels), array_combine($present, array_map(static fn (int $n): ZoneNote => new ZoneNote("zone $n"), $present)));
 }
 
 it('divides every picture among its steps without rest, on any scale, from either end', function (int $seed) {
@@ -114,7 +115,7 @@ it('leaves greys alone where a grey was pointed at, and undoes any ordinary ligh
 
 it('draws outlines that hold each zone\'s area, and borders that are the same from both sides', function (int $seed) {
     $sheet = blobs(9, 64, 48, $seed);
-    $outlines = new Outlines($sheet->labels, 64, 48);
+    $outlines = new Outlines($sheet->labels);
     foreach ($sheet->pixels() as $zone => $pixels) {
         $area = 0.0;
         foreach ($outlines->of($zone) as $line) {
@@ -139,7 +140,7 @@ it('enlarges a zone for the screen so that all zones together cover it once', fu
     $sheet = blobs(7, 40, 30, 6);
     $covered = array_fill(0, 133 * 100, 0);
     foreach (array_keys($sheet->notes) as $zone) {
-        foreach (str_split($sheet->maskOf($zone, 133, 100)) as $at => $byte) {
+        foreach (str_split($sheet->labels->maskOf($zone, 133, 100)) as $at => $byte) {
             $covered[$at] += $byte === "\0" ? 0 : 1;
         }
     }

@@ -15,6 +15,7 @@ use KnottyPrism\Core\Photo\Viewing\Push;
 use KnottyPrism\Core\Photo\Viewing\Squint;
 use KnottyPrism\Core\Photo\Viewing\Tone;
 use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
+use KnottyPrism\Core\Photo\Zones\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -107,7 +108,7 @@ it('makes what was pointed at neutral, keeps its lightness, and turns everything
 
 it('tries a zone darker without touching the photo around it', function () {
     $photo = windowOf(40, 20, static fn (): string => '#9a9a9a');
-    $sheet = new ZoneSheet(4, 2, "\1\1\2\2\1\1\2\2", [1 => new ZoneNote('left'), 2 => new ZoneNote('right')]);
+    $sheet = new ZoneSheet(new LabelGrid(4, 2, "\1\1\2\2\1\1\2\2"), [1 => new ZoneNote('left'), 2 => new ZoneNote('right')]);
     $tried = (new WayOfLooking)->at($photo, new Push($sheet, 2, -100 / 9));
     expect(shownAt($tried, 5, 5)->l - shownAt($tried, 35, 5)->l)->toEqualWithDelta(100 / 9, 0.6)
         ->and(shownAt($tried, 5, 5)->l)->toEqualWithDelta(Lab::ofHex('#9a9a9a')->l, 0.45);

@@ -8,6 +8,7 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
+use KnottyPrism\Core\Photo\Zones\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
 use KnottyPrism\Core\Photo\Zones\Outlines;
 use KnottyPrism\Core\Photo\Zones\Raster;
@@ -19,7 +20,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 /** Two zones of 30 × 40 pixels beside each other, left and right. */
 function twoZones(?ZoneNote $left = null, ?ZoneNote $right = null): ZoneSheet
 {
-    return new ZoneSheet(60, 40, str_repeat(str_repeat("\1", 30).str_repeat("\2", 30), 40), [1 => $left ?? new ZoneNote('left'), 2 => $right ?? new ZoneNote('right')]);
+    return new ZoneSheet(new LabelGrid(60, 40, str_repeat(str_repeat("\1", 30).str_repeat("\2", 30), 40)), [1 => $left ?? new ZoneNote('left'), 2 => $right ?? new ZoneNote('right')]);
 }
 
 /** @return array<int, int> pixels by zone */
@@ -99,7 +100,7 @@ it('draws closed, smooth outlines that enclose what they should', function () {
             $disc .= ($x - 30) ** 2 + ($y - 20) ** 2 < 144 ? "\2" : "\1";
         }
     }
-    $outlines = new Outlines($disc, 60, 40);
+    $outlines = new Outlines(new LabelGrid(60, 40, $disc));
     $area = static function (array $flat): float {
         $points = array_chunk($flat, 2);
         $sum = 0.0;
@@ -154,17 +155,17 @@ it('keeps whites by value and by hand, the last word being the brush', function 
 it('marks touching zones that end within a value step, and advises which to push', function () {
     // Alike where they meet, though their middles are far apart.
     $alike = greys(60, 40, static fn (int $x): float => $x < 30 ? 20 + 1.4 * $x : 64);
-    $found = Neighbours::tooAlike($sheet = twoZones(), $alike, new Outlines($sheet->labels, 60, 40));
+    $found = Neighbours::tooAlike($sheet = twoZones(), $alike, new Outlines($sheet->labels));
     expect($found)->toHaveCount(1)->and($found[0]->words)->toContain('"left" and "right" meet')->and(count($found[0]->lines[0]))->toBeGreaterThan(20)
         ->and(abs($found[0]->stepsApart))->toBeLessThan(1.0);
     // Two steps apart at the border: an edge that holds, though the middles are alike.
     $apart = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 + 0.9 * $x : 52);
-    expect(Neighbours::tooAlike($sheet, $apart, new Outlines($sheet->labels, 60, 40)))->toBe([]);
+    expect(Neighbours::tooAlike($sheet, $apart, new Outlines($sheet->labels)))->toBe([]);
     // Same value, other colour: told apart all the same.
     $colours = gridOf(60, 40, static fn (int $x): array => $x < 30 ? [55, 40, 20] : [55, -30, -20]);
-    expect(Neighbours::tooAlike($sheet, $colours, new Outlines($sheet->labels, 60, 40)))->toBe([]);
+    expect(Neighbours::tooAlike($sheet, $colours, new Outlines($sheet->labels)))->toBe([]);
     $flat = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 : 53);
-    $advice = static fn (ZoneSheet $s): Neighbours => Neighbours::tooAlike($s, $flat, new Outlines($s->labels, 60, 40))[0];
+    $advice = static fn (ZoneSheet $s): Neighbours => Neighbours::tooAlike($s, $flat, new Outlines($s->labels))[0];
     $far = $advice(twoZones(right: new ZoneNote('right', distance: Distance::Far)));
     expect([$far->push, $far->lighter])->toBe([2, true])->and($far->words)->toContain('what is far is lighter');
     $lesser = $advice(twoZones(new ZoneNote('left', Importance::Most), new ZoneNote('right', Importance::Little)));
@@ -175,9 +176,9 @@ it('marks touching zones that end within a value step, and advises which to push
 
 it('is no sheet where something is drawn that is no zone', function () {
     $note = new ZoneNote('sea');
-    expect(new ZoneSheet(2, 1, "\1\1", [1 => $note]))->toBeInstanceOf(ZoneSheet::class)
-        ->and(fn () => new ZoneSheet(2, 1, "\1\2", [1 => $note]))->toBeRefused('1 pixels belong to none')
-        ->and(fn () => new ZoneSheet(3, 1, "\1\1", [1 => $note]))->toBeRefused('number of pixels');
+    expect(new ZoneSheet(new LabelGrid(2, 1, "\1\1"), [1 => $note]))->toBeInstanceOf(ZoneSheet::class)
+        ->and(fn () => new ZoneSheet(new LabelGrid(2, 1, "\1\2"), [1 => $note]))->toBeRefused('1 pixels belong to none')
+        ->and(fn () => new ZoneSheet(new LabelGrid(3, 1, "\1\1"), [1 => $note]))->toBeRefused('number of pixels');
 });
 
 it('comes out of its JSON as it went in, and changes nothing that others hold', function () {
@@ -185,7 +186,7 @@ it('comes out of its JSON as it went in, and changes nothing that others hold', 
         ->withWhites((new KeptWhites(90))->painted(true, 0.02, [[0.1, 0.2]]))->withNeutral(7, Lab::ofHex('#e8e0d0'));
     $placed = $survey->withSpot($survey->spot(1)->placed(8, 0.3, 0.55, 20)->named('rope, lit'));
     $back = Survey::ofArray(json_decode((string) json_encode($placed->toArray()), true));
-    expect($back->toArray())->toEqual($placed->toArray())->and($back->zones?->labels)->toBe(twoZones()->labels)
+    expect($back->toArray())->toEqual($placed->toArray())->and($back->zones?->labels->bytes)->toBe(twoZones()->labels->bytes)
         ->and($back->spot(1)->on(8))->toBe(['x' => 0.3, 'y' => 0.55, 'ring' => 20])->and($survey->spot(1)->on(8))->toBe(['x' => 0.25, 'y' => 0.5, 'ring' => 9])
         ->and($survey->spot(1)->name)->toBe('rope')->and($back->balanceOf(7)?->pointedAt->l)->toEqualWithDelta(Lab::ofHex('#e8e0d0')->l, 1e-6)->and($back->balanceOf(8))->toBeNull();
     expect(fn () => $survey->withoutSpot(5))->toBeRefused('no such spot')->and(fn () => (new Survey)->sheet())->toBeRefused('proposed first')
@@ -219,6 +220,6 @@ it('keeps of a stroke only the points that say something, and is unpacked no fur
     $still = (new KeptWhites)->painted(true, 0.1, array_fill(0, 3000, [0.5, 0.5]));
     expect($still->strokes[0]['points'])->toHaveCount(2);
     $packed = base64_encode((string) gzcompress(str_repeat("\1", 5000)));
-    expect(fn () => ZoneSheet::ofPacked(10, 10, $packed, [1 => new ZoneNote('all')]))->toBeRefused('can not be unpacked');
-    expect(ZoneSheet::ofPacked(50, 100, $packed, [1 => new ZoneNote('all'), 7 => new ZoneNote('nothing')])->notes)->toHaveCount(1);
+    expect(fn () => ZoneSheet::relabelled(LabelGrid::ofPacked(10, 10, $packed), [1 => new ZoneNote('all')]))->toBeRefused('can not be unpacked');
+    expect(ZoneSheet::relabelled(LabelGrid::ofPacked(50, 100, $packed), [1 => new ZoneNote('all'), 7 => new ZoneNote('nothing')])->notes)->toHaveCount(1);
 });

@@ -83,7 +83,7 @@ final class PhotoController extends Controller
         if ($request->has('push')) {
             $by = $request->integer('by', -1) * 100 / 9;
             $push = new Push($survey->sheet(), $request->integer('push'), $by);
-            $pushed = sprintf('%s/%d/%.2f', md5($survey->sheet()->labels), $request->integer('push'), $by);
+            $pushed = sprintf('%s/%d/%.2f', $survey->sheet()->labels->fingerprint(), $request->integer('push'), $by);
         }
         ['kind' => $kind, 'bytes' => $bytes] = $desk->picture($photo, $request->way($survey->balanceOf($photo->id)), $push, $pushed);
 

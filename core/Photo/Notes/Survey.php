@@ -9,6 +9,7 @@ use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\Reading\NeutralBalance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
+use KnottyPrism\Core\Photo\Zones\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -91,9 +92,9 @@ final readonly class Survey
         return [
             'spots' => array_values(array_map(static fn (NamedSpot $s): array => ['number' => $s->number, 'name' => $s->name, 'places' => $s->places], $this->spots)),
             'zones' => $this->zones === null ? null : [
-                'width' => $this->zones->width,
-                'height' => $this->zones->height,
-                'labels' => $this->zones->packedLabels(),
+                'width' => $this->zones->labels->width,
+                'height' => $this->zones->labels->height,
+                'labels' => $this->zones->labels->packed(),
                 'notes' => array_map(static fn (ZoneNote $n): array => $n->toArray(), $this->zones->notes),
             ],
             'whites' => ['from' => $this->whites->from, 'strokes' => $this->whites->strokes],
@@ -114,7 +115,7 @@ final readonly class Survey
 
         return new self(
             $spots,
-            $zones === null ? null : ZoneSheet::ofPacked($zones['width'], $zones['height'], $zones['labels'], array_map(ZoneNote::ofArray(...), $zones['notes'])),
+            $zones === null ? null : ZoneSheet::relabelled(LabelGrid::ofPacked($zones['width'], $zones['height'], $zones['labels']), array_map(ZoneNote::ofArray(...), $zones['notes'])),
             new KeptWhites($data['whites']['from'], $data['whites']['strokes']),
             array_map(static fn (array $lab): Lab => new Lab(...$lab), $data['neutrals']),
         );

@@ -16,6 +16,6 @@ final readonly class Push
 
     public function on(ValuePlane $values): ValuePlane
     {
-        return $values->moved($this->sheet->maskOf($this->zone, $values->width, $values->height), $this->by);
+        return $values->moved($this->sheet->labels->maskOf($this->zone, $values->width, $values->height), $this->by);
     }
 }

@@ -46,7 +46,7 @@ final readonly class Neighbours
         $found = [];
         foreach (array_keys($sheet->notes) as $one) {
             foreach ($outlines->shared($one) as $other => $length) {
-                if ($other <= $one || $length < self::LEAST_BORDER * $sheet->width) {
+                if ($other <= $one || $length < self::LEAST_BORDER * $sheet->labels->width) {
                     continue;
                 }
                 [$here, $there] = array_map(static fn (array $pixels): Lab => self::mean($grid, $pixels), $outlines->alongside($one, $other, self::DEPTH));

@@ -18,8 +18,15 @@ final class Outlines
     /** @var array<int, list<array{int, int, int, int, int}>> by zone, closed loops one after the other: see {@see self::loops()} */
     private array $edges = [];
 
-    public function __construct(private readonly string $labels, private readonly int $width, private readonly int $height)
+    private readonly int $width;
+
+    private readonly int $height;
+
+    private readonly string $labels;
+
+    public function __construct(LabelGrid $grid)
     {
+        [$width, $height, $labels] = [$this->width, $this->height, $this->labels] = [$grid->width, $grid->height, $grid->bytes];
         for ($y = 0, $at = 0; $y < $height; $y++) {
             for ($x = 0; $x < $width; $x++, $at++) {
                 $own = $labels[$at];

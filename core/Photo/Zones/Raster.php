@@ -138,10 +138,20 @@ final class Raster
                 }
             }
         }
+
+        return self::opened($changes, $width, $height);
+    }
+
+    /**
+     * @param  array<int, int>  $changes  by place, a row one longer than the picture's: how many stretches begin less how many have ended
+     * @return array<int, true> by pixel: where any is open
+     */
+    private static function opened(array $changes, int $width, int $height): array
+    {
         $pixels = [];
         for ($y = 0; $y < $height; $y++) {
             for ($x = 0, $open = 0; $x < $width; $x++) {
-                $open += $changes[$y * $row + $x];
+                $open += $changes[$y * ($width + 1) + $x];
                 if ($open > 0) {
                     $pixels[$y * $width + $x] = true;
                 }

@@ -21,11 +21,8 @@ final readonly class ZoneMap
     /** Pieces smaller than this share of the picture are joined to what surrounds them. */
     private const LEAST_PIECE = 0.002;
 
-    /**
-     * @param  list<int>  $labels  by pixel
-     * @param  list<Zone>  $zones
-     */
-    private function __construct(public int $width, public int $height, public array $labels, public array $zones)
+    /** @param  array<int, Zone>  $zones  by number, the largest first */
+    public function __construct(public LabelGrid $labels, public array $zones)
     {
     }
 
@@ -49,20 +46,7 @@ final readonly class ZoneMap
         return self::ofLabels($grid, count(array_unique($pieces)) > $most ? (new RegionMerge($grid, $pieces))->to($most, $most) : $pieces);
     }
 
-    /**
-     * Zones that are known already.
-     *
-     * @param  list<int>  $labels  by pixel: the zone's place in the list
-     * @param  list<Zone>  $zones
-     */
-    public static function of(int $width, int $height, array $labels, array $zones): self
-    {
-        OutOfRange::check('the number of labels', count($labels), $width * $height, $width * $height);
-
-        return new self($width, $height, $labels, $zones);
-    }
-
-    /** @param  list<int>  $labels  by pixel, whatever the numbers */
+    /** @param  array<int, int>  $labels  by pixel, whatever the numbers; zones are numbered from 1, the largest first */
     public static function ofLabels(PixelGrid $grid, array $labels): self
     {
         $pixels = [];
@@ -74,19 +58,13 @@ final readonly class ZoneMap
         $whites = (new KeptWhites)->on($grid);
         $byPixel = array_fill(0, $grid->count(), 0);
         foreach ($pixels as $index => $own) {
-            $zones[] = $zone = Zone::measured($grid, $own, taken: $names, whites: $whites);
+            $zones[$index + 1] = $zone = Zone::measured($grid, $own, taken: $names, whites: $whites);
             $names[] = $zone->name;
             foreach ($own as $at) {
-                $byPixel[$at] = $index;
+                $byPixel[$at] = $index + 1;
             }
         }
 
-        return new self($grid->width, $grid->height, array_values($byPixel), $zones);
-    }
-
-    /** @return array<int, array<int, int>> lengths of shared borders, in pixel edges, by zone and zone */
-    public function borders(): array
-    {
-        return Patchwork::borders($this->labels, $this->width, $this->height);
+        return new self(LabelGrid::ofNumbers($grid->width, $grid->height, $byPixel), $zones);
     }
 }

@@ -18,30 +18,24 @@ final readonly class ZoneSheet
     /** A number is a byte. */
     public const MOST_ZONES = 60;
 
-    private const LAST_NUMBER = 255;
-
-    private const MOST_SIDE = 1000;
-
     /** A piece smaller than this, pixels of the grid, is no zone. */
     private const LEAST_PIXELS = 6;
 
     /**
-     * @param  string  $labels  a byte a pixel: the zone's number
      * @param  array<int, ZoneNote>  $notes  by number, 1–255
      *
      * @throws OutOfRange|BadFile when something is drawn that is no zone
      */
-    public function __construct(public int $width, public int $height, public string $labels, public array $notes)
+    public function __construct(public LabelGrid $labels, public array $notes)
     {
-        OutOfRange::check('the number of pixels in a sheet of zones', strlen($labels), $width * $height, $width * $height);
         OutOfRange::check('the number of zones', count($notes), 1, self::MOST_ZONES);
         foreach (array_keys($notes) as $number) {
-            OutOfRange::check('the number of a zone', $number, 1, self::LAST_NUMBER);
-            if (! str_contains($labels, chr($number))) {
+            OutOfRange::check('the number of a zone', $number, 1, LabelGrid::LAST_NUMBER);
+            if (! $labels->has($number)) {
                 throw BadFile::because("The zones are damaged: zone $number has no pixels; let zones be proposed anew.");
             }
         }
-        foreach (count_chars($labels, 1) as $zone => $pixels) {
+        foreach ($labels->counts() as $zone => $pixels) {
             if (! isset($notes[$zone])) {
                 throw BadFile::because("The zones are damaged: $pixels pixels belong to none; let zones be proposed anew.");
             }
@@ -49,44 +43,20 @@ final readonly class ZoneSheet
     }
 
     /**
-     * As {@see self::packedLabels()} has packed it. A zone of which no pixel is left is forgotten, as it is by every change.
+     * A zone of which no pixel is left is forgotten, as it is by every change.
      *
      * @param  array<int, ZoneNote>  $notes
-     *
-     * @throws OutOfRange|BadFile when it is no sheet; nothing is unpacked beyond the size of one
      */
-    public static function ofPacked(int $width, int $height, string $packed, array $notes): self
+    public static function relabelled(LabelGrid $labels, array $notes): self
     {
-        OutOfRange::check('the width of a sheet of zones', $width, 1, self::MOST_SIDE, 'pixels');
-        OutOfRange::check('the height of a sheet of zones', $height, 1, self::MOST_SIDE, 'pixels');
-        // What is damaged, or would be larger, is told by the answer alone.
-        set_error_handler(static fn (): bool => true);
-        try {
-            $labels = gzuncompress((string) base64_decode($packed, true), $width * $height);
-        } finally {
-            restore_error_handler();
-        }
-        if ($labels === false) {
-            throw BadFile::because('The zones are damaged: their pixels can not be unpacked; let zones be proposed anew.');
-        }
-
-        return new self($width, $height, $labels, self::withPixels($labels, $notes));
-    }
-
-    public function packedLabels(): string
-    {
-        return base64_encode((string) gzcompress($this->labels));
+        return new self($labels, array_filter($notes, $labels->has(...), ARRAY_FILTER_USE_KEY));
     }
 
     public static function proposed(PixelGrid $grid, int $most): self
     {
         $map = ZoneMap::proposed($grid, $most);
-        $notes = [];
-        foreach ($map->zones as $i => $zone) {
-            $notes[$i + 1] = new ZoneNote($zone->name);
-        }
 
-        return new self($grid->width, $grid->height, implode('', array_map(static fn (int $l): string => chr($l + 1), $map->labels)), $notes);
+        return new self($map->labels, array_map(static fn (Zone $zone): ZoneNote => new ZoneNote($zone->name), $map->zones));
     }
 
     /** @throws ImpossibleChange */
@@ -99,7 +69,7 @@ final readonly class ZoneSheet
     {
         $this->note($zone);
 
-        return new self($this->width, $this->height, $this->labels, array_replace($this->notes, [$zone => $note]));
+        return new self($this->labels, array_replace($this->notes, [$zone => $note]));
     }
 
     /** The second zone becomes part of the first. */
@@ -111,7 +81,7 @@ final readonly class ZoneSheet
             throw ImpossibleChange::because('Two different zones can be merged; choose another one.');
         }
 
-        return $this->relabelled(strtr($this->labels, chr($zone), chr($into)), $this->notes);
+        return self::relabelled($this->labels->merged($into, $zone), $this->notes);
     }
 
     /**
@@ -127,10 +97,11 @@ final readonly class ZoneSheet
         if (count($line) < 2) {
             throw ImpossibleChange::because('A line needs two points; draw it from one edge of the zone to another.');
         }
-        $places = new Places($this->width, $this->height);
-        $cut = Raster::along($line, $this->width, $this->height);
+        [$width, $height] = [$this->labels->width, $this->labels->height];
+        $places = new Places($width, $height);
+        $cut = Raster::along($line, $width, $height);
         $own = chr($zone);
-        $rest = $this->labels;
+        $rest = $this->labels->bytes;
         foreach ($cut as $at => $_) {
             if ($rest[$at] === $own) {
                 $rest[$at] = Places::EMPTY;
@@ -146,7 +117,7 @@ final readonly class ZoneSheet
             $rest[$at] = chr($number);
         }
 
-        return $this->relabelled($places->filled($rest, [$own, chr($number)]), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
+        return self::relabelled(new LabelGrid($width, $height, $places->filled($rest, [$own, chr($number)])), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
     }
 
     /**
@@ -164,12 +135,8 @@ final readonly class ZoneSheet
         } else {
             $this->note($zone);
         }
-        $labels = $this->labels;
-        foreach ($this->pixelsWithin($outline) as $at) {
-            $labels[$at] = chr($zone);
-        }
 
-        return $this->relabelled($labels, $notes);
+        return self::relabelled($this->labels->given($zone, $this->pixelsWithin($outline)), $notes);
     }
 
     /**
@@ -180,7 +147,7 @@ final readonly class ZoneSheet
     public function takenFrom(int $zone, array $outline): self
     {
         $this->note($zone);
-        $labels = $this->labels;
+        $labels = $this->labels->bytes;
         $own = chr($zone);
         foreach ($this->pixelsWithin($outline) as $at) {
             if ($labels[$at] === $own) {
@@ -192,41 +159,15 @@ final readonly class ZoneSheet
         }
         $others = array_values(array_map(chr(...), array_diff(array_keys($this->notes), [$zone])));
 
-        return $this->relabelled((new Places($this->width, $this->height))->filled($labels, $others), $this->notes);
+        [$width, $height] = [$this->labels->width, $this->labels->height];
+
+        return self::relabelled(new LabelGrid($width, $height, (new Places($width, $height))->filled($labels, $others)), $this->notes);
     }
 
     /** @return array<int, list<int>> pixels by zone */
     public function pixels(): array
     {
-        $pixels = array_fill_keys(array_keys($this->notes), []);
-        foreach (unpack('C*', $this->labels) ?: [] as $at => $zone) {
-            $pixels[$zone][] = $at - 1;
-        }
-
-        return $pixels;
-    }
-
-    /** A zone as a mask of another size: a byte a pixel, not zero within. */
-    public function maskOf(int $zone, int $width, int $height): string
-    {
-        $this->note($zone);
-        $own = chr($zone);
-        $column = array_map(fn (int $x): int => min($this->width - 1, intdiv($x * $this->width, $width)), range(0, $width - 1));
-        $rows = [];
-        $known = [];
-        for ($y = 0; $y < $height; $y++) {
-            $from = min($this->height - 1, intdiv($y * $this->height, $height));
-            if (! isset($known[$from])) {
-                $row = '';
-                foreach ($column as $x) {
-                    $row .= $this->labels[$from * $this->width + $x] === $own ? "\xFF" : "\0";
-                }
-                $known[$from] = $row;
-            }
-            $rows[] = $known[$from];
-        }
-
-        return implode('', $rows);
+        return array_replace(array_fill_keys(array_keys($this->notes), []), $this->labels->pixels());
     }
 
     /**
@@ -235,7 +176,7 @@ final readonly class ZoneSheet
      */
     private function pixelsWithin(array $outline): array
     {
-        $pixels = count($outline) < 3 ? [] : Raster::within($outline, $this->width, $this->height);
+        $pixels = count($outline) < 3 ? [] : Raster::within($outline, $this->labels->width, $this->labels->height);
         if (count($pixels) < self::LEAST_PIXELS) {
             throw ImpossibleChange::because('The outline holds hardly anything; draw round an area, at least three points.');
         }
@@ -243,29 +184,10 @@ final readonly class ZoneSheet
         return $pixels;
     }
 
-    /**
-     * Zones of which nothing is left are forgotten.
-     *
-     * @param  array<int, ZoneNote>  $notes
-     */
-    private function relabelled(string $labels, array $notes): self
-    {
-        return new self($this->width, $this->height, $labels, self::withPixels($labels, $notes));
-    }
-
-    /**
-     * @param  array<int, ZoneNote>  $notes
-     * @return array<int, ZoneNote>
-     */
-    private static function withPixels(string $labels, array $notes): array
-    {
-        return array_filter($notes, static fn (int $zone): bool => $zone >= 1 && $zone <= self::LAST_NUMBER && str_contains($labels, chr($zone)), ARRAY_FILTER_USE_KEY);
-    }
-
     private function freeNumber(): int
     {
         OutOfRange::check('the number of zones', count($this->notes) + 1, 1, self::MOST_ZONES);
-        for ($number = 1; $number <= self::LAST_NUMBER; $number++) {
+        for ($number = 1; $number <= LabelGrid::LAST_NUMBER; $number++) {
             if (! isset($this->notes[$number])) {
                 return $number;
             }

@@ -44,18 +44,18 @@ final readonly class PaletteGround
         $pencils = count($hand->pencils) <= self::CHOSEN_FROM ? $hand->pencils : self::promising($hand, $paper, $clusters, $lockedIn);
         $moves = new Moves(new Drawer($pencils), $paper);
         $atlas = Atlas::of($moves);
-        $search = new PaletteSearch(count($pencils));
+        $costs = new SetCosts;
         foreach ($clusters as $i => ['fitted' => $target, 'weight' => $weight]) {
             if ($progress !== null) {
                 $progress($i, count($clusters));
             }
-            $search->add(new Forecast($moves, $atlas, $target, new Rules(School::free(), $moves, $target, []), $mode), $weight);
+            $costs->add(new Forecast($moves, $atlas, $target, new Rules(School::free(), $moves, $target, []), $mode), $weight);
         }
         if ($progress !== null) {
             $progress(count($clusters), count($clusters));
         }
 
-        return new self($search, $pencils, $clusterOf);
+        return new self(new PaletteSearch($costs, count($pencils)), $pencils, $clusterOf);
     }
 
     /**

@@ -5,52 +5,19 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture\Palette;
 
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Recipe\Search\Forecast;
 
 /**
- * Chooses K pencils for a whole picture. Once for every target the forecast gives the nearest stack of every one, two or three
- * pencils; what a set of pencils costs is then a look-up: for each target the nearest stack whose pencils are all in the set,
- * weighted by area. The best three are found by trying all; from them, and from none, a set grows greedily; then single
- * exchanges while they help.
+ * Chooses K pencils for a whole picture. The best three are found by trying all; from them, and from none, a set grows greedily; then
+ * single exchanges while they help.
  */
 final class PaletteSearch
 {
-    /** Price of a target that nothing in a set comes near, ΔE00. */
-    private const HOPELESS = 40.0;
-
     /** Sets of three from which larger ones are grown. */
     private const STARTS = 16;
 
-    /** @var list<array<int, float>> per target: ΔE00 by the set of pencils as bits, nearest first */
-    private array $nearest = [];
-
-    /** @var list<float> */
-    private array $weights = [];
-
-    private float $weight = 0.0;
-
-    public function __construct(private readonly int $pencils)
+    public function __construct(public readonly SetCosts $costs, private readonly int $pencils)
     {
         OutOfRange::check('the number of pencils to choose from', $pencils, 1, 60);
-    }
-
-    /** @param  float  $weight  area of the target times its importance, above 0 */
-    public function add(Forecast $forecast, float $weight): void
-    {
-        $nearest = $forecast->nearestOfEverySet();
-        asort($nearest);
-        $this->nearest[] = self::worthKeeping($nearest);
-        $this->weights[] = $weight;
-        $this->weight += $weight;
-    }
-
-    /**
-     * @param  list<int>  $set  pencils
-     * @return float mean ΔE00 over the picture
-     */
-    public function cost(array $set): float
-    {
-        return $this->costOfBits(self::bits($set));
     }
 
     /**
@@ -65,7 +32,7 @@ final class PaletteSearch
             array_push($starts, ...array_map(fn (array $three): array => $this->greedy($count, $three, $out), $this->bestThrees($out)));
         }
         $found = array_map(fn (array $start): array => $this->exchanged($start, $in, $out), $starts);
-        usort($found, fn (array $a, array $b): int => $this->cost($a) <=> $this->cost($b));
+        usort($found, fn (array $a, array $b): int => $this->costs->of($a) <=> $this->costs->of($b));
 
         return $found[0];
     }
@@ -81,21 +48,10 @@ final class PaletteSearch
         $set = $fewest >= 3 ? $this->bestThrees([])[0] : [];
         for ($count = $fewest; $count <= min($most, $this->pencils); $count++) {
             $set = $this->exchanged($this->greedy($count, $set, []), [], []);
-            $curve[$count] = $this->cost($set);
+            $curve[$count] = $this->costs->of($set);
         }
 
         return $curve;
-    }
-
-    /**
-     * @param  list<int>  $set
-     * @return list<float> ΔE00 of each target with a set of pencils
-     */
-    public function costs(array $set): array
-    {
-        $bits = self::bits($set);
-
-        return array_map(static fn (array $nearest): float => self::least($nearest, $bits), $this->nearest);
     }
 
     /**
@@ -112,7 +68,7 @@ final class PaletteSearch
         foreach ($free as $i => $a) {
             foreach (array_slice($free, $i + 1) as $j => $b) {
                 foreach (array_slice($free, $i + $j + 2) as $c) {
-                    $costs[] = $this->costOfBits(1 << $a | 1 << $b | 1 << $c);
+                    $costs[] = $this->costs->ofBits(1 << $a | 1 << $b | 1 << $c);
                     $threes[] = [$a, $b, $c];
                 }
             }
@@ -137,7 +93,7 @@ final class PaletteSearch
                 if (in_array($pencil, $set, true) || in_array($pencil, $out, true)) {
                     continue;
                 }
-                $cost = $this->costOfBits(self::bits([...$set, $pencil]));
+                $cost = $this->costs->of([...$set, $pencil]);
                 if ($cost < $least) {
                     [$best, $least] = [$pencil, $cost];
                 }
@@ -161,7 +117,7 @@ final class PaletteSearch
      */
     private function exchanged(array $set, array $in, array $out): array
     {
-        $least = $this->cost($set);
+        $least = $this->costs->of($set);
         do {
             $better = $this->betterByOne($set, $in, $out, $least);
             if ($better !== null) {
@@ -191,7 +147,7 @@ final class PaletteSearch
                     continue;
                 }
                 $try = array_values(array_replace($set, [$at => $new]));
-                $cost = $this->cost($try);
+                $cost = $this->costs->of($try);
                 if ($cost < $least - 1e-9) {
                     [$best, $least] = [[$try, $cost], $cost];
                 }
@@ -199,60 +155,5 @@ final class PaletteSearch
         }
 
         return $best;
-    }
-
-    /**
-     * Leaves out every set that needs more pencils than a nearer one does.
-     *
-     * @param  array<int, float>  $nearest  nearest first
-     * @return array<int, float>
-     */
-    private static function worthKeeping(array $nearest): array
-    {
-        $kept = [];
-        foreach ($nearest as $needed => $apart) {
-            // All parts of a set of up to three: the subsets of a bit mask, by counting down through it.
-            for ($part = ($needed - 1) & $needed; $part > 0; $part = ($part - 1) & $needed) {
-                if (isset($kept[$part])) {
-                    continue 2;
-                }
-            }
-            $kept[$needed] = $apart;
-        }
-
-        return $kept;
-    }
-
-    private function costOfBits(int $bits): float
-    {
-        $sum = 0.0;
-        foreach ($this->nearest as $target => $nearest) {
-            $sum += $this->weights[$target] * self::least($nearest, $bits);
-        }
-
-        return $this->weight > 0 ? $sum / $this->weight : 0.0;
-    }
-
-    /** @param  array<int, float>  $nearest  nearest first */
-    private static function least(array $nearest, int $bits): float
-    {
-        foreach ($nearest as $needed => $apart) {
-            if (($needed & ~$bits) === 0) {
-                return min(self::HOPELESS, $apart);
-            }
-        }
-
-        return self::HOPELESS;
-    }
-
-    /** @param  list<int>  $set */
-    private static function bits(array $set): int
-    {
-        $bits = 0;
-        foreach ($set as $pencil) {
-            $bits |= 1 << $pencil;
-        }
-
-        return $bits;
     }
 }

@@ -49,8 +49,11 @@ final class Preview
     {
         OutOfRange::check('the number of pixels of a preview', $width * $height, 1, self::MOST_PIXELS);
         OutOfRange::check('the number of values', count($lightness), $width * $height, $width * $height);
-        $colours = array_map(fn (int $zone): array => $this->coloursOf($zone, $step, $grey), array_keys($this->map->zones));
-        [$labels, $mapWidth, $mapHeight] = [$this->map->labels, $this->map->width, $this->map->height];
+        $colours = [];
+        foreach (array_keys($this->map->zones) as $zone) {
+            $colours[$zone] = $this->coloursOf($zone, $step, $grey);
+        }
+        [$labels, $mapWidth, $mapHeight] = [$this->map->labels->numbers(), $this->map->labels->width, $this->map->labels->height];
         $tile = Grain::tile();
         $side = Grain::SIDE;
         $whites = $this->whites ?? str_repeat("\0", $mapWidth * $mapHeight);
