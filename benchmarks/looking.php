@@ -7,6 +7,7 @@ declare(strict_types=1);
 use Benchmarks\Table;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
+use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelWindow;
 use KnottyPrism\Core\Photo\Reading\NeutralBalance;
@@ -17,7 +18,6 @@ use KnottyPrism\Core\Photo\Viewing\Tone;
 use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
-use KnottyPrism\Core\Photo\Zones\Outlines;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 

@@ -7,7 +7,7 @@ namespace Tests;
 use App\Models\PencilRow;
 use App\Models\Study;
 use App\Models\User;
-use App\Services\StudyKeeper;
+use App\Studies\StudyKeeper;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;

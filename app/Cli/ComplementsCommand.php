@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
-use App\Presenters\Figures;
+use App\Resources\Figures;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Complements\Complement;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;

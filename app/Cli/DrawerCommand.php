@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
-use App\Presenters\DrawerPresenter;
+use App\Resources\DrawerResource;
 use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Error\UnreadableText;
@@ -34,7 +34,7 @@ final class DrawerCommand extends Command
         }
         $owned = array_values(array_filter($this->drawer($input)->pencils, static fn (Pencil $p): bool => $p->record->owned && ! $p->isBlender()));
         $order = DrawerOrder::of($owned, $kind);
-        $this->json($output, DrawerPresenter::drawer($order, new Balance($order->portraits)));
+        $this->json($output, DrawerResource::drawer($order, new Balance($order->portraits)));
 
         return self::SUCCESS;
     }

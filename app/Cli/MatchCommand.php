@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
-use App\Presenters\Figures;
+use App\Resources\Figures;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\Mode;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
-use App\Cards\PaletteCard;
 use App\Photos\PhotoIntake;
 use App\Photos\Raster;
-use App\Presenters\PicturePresenter;
+use App\Print\PaletteCard;
+use App\Resources\PlannedPictureResource;
 use Illuminate\Contracts\Console\Kernel;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
@@ -71,7 +71,7 @@ final class PlanCommand extends Command
             self::folder($staging);
             $this->previews($plan, $large, $staging, $output);
             $this->card($plan, pathinfo($photo, PATHINFO_FILENAME), $staging);
-            $answer = [...PicturePresenter::plan($plan), 'seconds' => round((hrtime(true) - $start) / 1e9, 2)];
+            $answer = [...PlannedPictureResource::plan($plan), 'seconds' => round((hrtime(true) - $start) / 1e9, 2)];
             file_put_contents("$staging/plan.json", self::encoded($answer)."\n");
             self::publish($staging, $out);
         } catch (Interrupted $interrupted) {
@@ -130,7 +130,7 @@ final class PlanCommand extends Command
         /** @var \Illuminate\Foundation\Application $app */
         $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
         $app->make(Kernel::class)->bootstrap();
-        $recipes = array_map(static fn (PlannedTarget $t): array => ['name' => $plan->map->zones[$t->zone]->name.': '.$t->role, 'recipe' => $t->recipe], $plan->targets);
+        $recipes = array_map(static fn (PlannedTarget $t): array => ['name' => $plan->map->zones[$t->zone]->name.': '.$t->role->value, 'recipe' => $t->recipe], $plan->targets);
         file_put_contents("$folder/palette-card.pdf", (new PaletteCard)->pdf($name, $plan->paper->name, $recipes, 'a4'));
     }
 

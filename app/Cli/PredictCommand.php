@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
-use App\Presenters\Figures;
+use App\Resources\Figures;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Stack\Prediction;
 use Symfony\Component\Console\Command\Command;

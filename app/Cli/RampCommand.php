@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
-use App\Presenters\Figures;
+use App\Resources\Figures;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Swatches\Coat;

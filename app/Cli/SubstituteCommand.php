@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
-use App\Presenters\Figures;
+use App\Resources\Figures;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Substitute;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Edits\ChangedElsewhere;
+use App\History\ChangedElsewhere;
 use App\Photos\FullDisk;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;

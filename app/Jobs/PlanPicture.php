@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Models\PictureRun;
-use App\Services\PictureRunner;
+use App\Models\PlanRun;
+use App\Plans\PlanRunner;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
-/** Plans some of a picture's parts; see {@see PictureRunner}. */
+/** Plans some of a picture's parts; see {@see PlanRunner}. */
 final class PlanPicture implements ShouldQueue
 {
     use Dispatchable;
@@ -27,9 +27,9 @@ final class PlanPicture implements ShouldQueue
     {
     }
 
-    public function handle(PictureRunner $runner): void
+    public function handle(PlanRunner $runner): void
     {
-        $run = PictureRun::query()->with('study')->find($this->runId);
+        $run = PlanRun::query()->with('study')->find($this->runId);
         if ($run !== null && $run->isUnderWay()) {
             $runner->run($run);
         }
@@ -37,6 +37,6 @@ final class PlanPicture implements ShouldQueue
 
     public function failed(?\Throwable $error): void
     {
-        PictureRun::query()->whereKey($this->runId)->update(['state' => PictureRun::FAILED]);
+        PlanRun::query()->whereKey($this->runId)->update(['state' => PlanRun::FAILED]);
     }
 }

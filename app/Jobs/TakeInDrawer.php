@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Drawers\DrawerImports;
 use App\Models\DrawerImport;
-use App\Services\ImportDesk;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -27,7 +27,7 @@ final class TakeInDrawer implements ShouldQueue
     {
     }
 
-    public function handle(ImportDesk $imports): void
+    public function handle(DrawerImports $imports): void
     {
         $import = DrawerImport::query()->find($this->importId);
         if ($import !== null && in_array($import->state, [DrawerImport::WAITING, DrawerImport::WORKING], true)) {

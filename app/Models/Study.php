@@ -78,27 +78,27 @@ final class Study extends Model
         return $this->hasMany(SurveyVersion::class);
     }
 
-    /** @return HasMany<PictureVersion, $this> */
+    /** @return HasMany<PlanVersion, $this> */
     public function pictureVersions(): HasMany
     {
-        return $this->hasMany(PictureVersion::class);
+        return $this->hasMany(PlanVersion::class);
     }
 
-    /** @return HasMany<PictureRun, $this> */
+    /** @return HasMany<PlanRun, $this> */
     public function pictureRuns(): HasMany
     {
-        return $this->hasMany(PictureRun::class);
+        return $this->hasMany(PlanRun::class);
     }
 
-    /** @return HasMany<PlanEntry, $this> */
+    /** @return HasMany<KeptRecipe, $this> */
     public function entries(): HasMany
     {
-        return $this->hasMany(PlanEntry::class);
+        return $this->hasMany(KeptRecipe::class);
     }
 
-    /** @return HasMany<PlanChange, $this> */
+    /** @return HasMany<KeptRecipeChange, $this> */
     public function changes(): HasMany
     {
-        return $this->hasMany(PlanChange::class);
+        return $this->hasMany(KeptRecipeChange::class);
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Cache\KeptAtlases;
+use App\Drawers\DrawerImports;
 use App\Photos\Sweep;
-use App\Services\ImportDesk;
-use App\Services\KeptAtlases;
-use App\Services\PictureRunner;
+use App\Plans\PlanRunner;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -48,12 +48,12 @@ final class AppServiceProvider extends ServiceProvider
             if ($isFirst) {
                 // A worker that was killed left its plans half done; the queue itself would wait for them much longer.
                 $isFirst = false;
-                app(PictureRunner::class)->resume();
+                app(PlanRunner::class)->resume();
             }
             if (time() - $tidiedAt > self::TIDIES_EVERY_SECONDS) {
                 $tidiedAt = time();
                 rescue(Sweep::now(...));
-                rescue(static fn () => app(ImportDesk::class)->forgetUntaken());
+                rescue(static fn () => app(DrawerImports::class)->forgetUntaken());
             }
         });
     }

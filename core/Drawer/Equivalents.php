@@ -17,17 +17,17 @@ final class Equivalents
 
     /**
      * @param  list<Portrait>  $others
-     * @return list<array{portrait: Portrait, heavy: float, light: float}> nearest first
+     * @return list<Equivalent> nearest first
      */
     public static function of(Portrait $portrait, array $others, int $count): array
     {
         $found = [];
         foreach ($others as $other) {
             if ($other->pencil !== $portrait->pencil && ! $other->pencil->isBlender()) {
-                $found[] = ['portrait' => $other, 'heavy' => $portrait->heavy->deltaE00($other->heavy), 'light' => $portrait->light->deltaE00($other->light)];
+                $found[] = new Equivalent($portrait, $other, $portrait->heavy->deltaE00($other->heavy), $portrait->light->deltaE00($other->light));
             }
         }
-        usort($found, static fn (array $a, array $b): int => $a['heavy'] + self::LIGHT_WEIGHT * $a['light'] <=> $b['heavy'] + self::LIGHT_WEIGHT * $b['light']);
+        usort($found, static fn (Equivalent $a, Equivalent $b): int => $a->heavy + self::LIGHT_WEIGHT * $a->light <=> $b->heavy + self::LIGHT_WEIGHT * $b->light);
 
         return array_slice($found, 0, $count);
     }
@@ -37,17 +37,14 @@ final class Equivalents
      *
      * @param  list<Pencil>  $from
      * @param  list<Pencil>  $to
-     * @return list<array{from: Portrait, to: Portrait, heavy: float, light: float, near: bool}>
+     * @return list<Equivalent>
      */
     public static function table(array $from, array $to): array
     {
         $others = array_map(static fn (Pencil $p): Portrait => new Portrait($p), $to);
         $rows = [];
         foreach ($from as $pencil) {
-            $portrait = new Portrait($pencil);
-            foreach ($pencil->isBlender() ? [] : self::of($portrait, $others, 1) as ['portrait' => $nearest, 'heavy' => $heavy, 'light' => $light]) {
-                $rows[] = ['from' => $portrait, 'to' => $nearest, 'heavy' => $heavy, 'light' => $light, 'near' => $heavy <= self::NEAR];
-            }
+            array_push($rows, ...($pencil->isBlender() ? [] : self::of(new Portrait($pencil), $others, 1)));
         }
 
         return $rows;

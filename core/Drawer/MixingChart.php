@@ -40,7 +40,7 @@ final class MixingChart
      * Three pencils in each of their six orders, from the paper up.
      *
      * @param  list<Pencil>  $pencils  exactly three
-     * @return list<array{pencils: list<Pencil>, sheet: Sheet}>
+     * @return list<MixedOrder>
      *
      * @throws OutOfRange
      */
@@ -49,9 +49,9 @@ final class MixingChart
         OutOfRange::check('the number of pencils in a chart of three', count($pencils), 3, 3);
         [$a, $b, $c] = $pencils;
 
-        return array_map(static fn (array $order): array => [
-            'pencils' => $order,
-            'sheet' => (new Stack(array_map(static fn (Pencil $p): Pass => new Pass($p, $pressure->pressure()), $order)))->on($paper),
-        ], [[$a, $b, $c], [$a, $c, $b], [$b, $a, $c], [$b, $c, $a], [$c, $a, $b], [$c, $b, $a]]);
+        return array_map(static fn (array $order): MixedOrder => new MixedOrder(
+            $order,
+            (new Stack(array_map(static fn (Pencil $p): Pass => new Pass($p, $pressure->pressure()), $order)))->on($paper),
+        ), [[$a, $b, $c], [$a, $c, $b], [$b, $a, $c], [$b, $c, $a], [$c, $a, $b], [$c, $b, $a]]);
     }
 }

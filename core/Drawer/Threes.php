@@ -23,7 +23,7 @@ final class Threes
 
     /**
      * @param  list<Portrait>  $others
-     * @return list<array{light: Portrait, dark: Portrait, lightStep: float, darkStep: float}> L* to either side, the evenest and nearest in hue first
+     * @return list<Three> the evenest and nearest in hue first
      */
     public static function around(Portrait $base, array $others, int $count): array
     {
@@ -33,12 +33,12 @@ final class Threes
         foreach ($side(1) as $light) {
             foreach ($side(-1) as $dark) {
                 $steps = [$light->heavy->l - $base->heavy->l, $base->heavy->l - $dark->heavy->l];
-                $threes[] = ['light' => $light, 'dark' => $dark, 'lightStep' => $steps[0], 'darkStep' => $steps[1], 'cost' => self::UNEVEN * abs($steps[0] - $steps[1]) + self::turn($base, $light) + self::turn($base, $dark)];
+                $threes[] = new Three($light, $dark, $steps[0], $steps[1], self::UNEVEN * abs($steps[0] - $steps[1]) + self::turn($base, $light) + self::turn($base, $dark));
             }
         }
-        usort($threes, static fn (array $a, array $b): int => $a['cost'] <=> $b['cost']);
+        usort($threes, static fn (Three $a, Three $b): int => $a->cost <=> $b->cost);
 
-        return array_map(static fn (array $t): array => ['light' => $t['light'], 'dark' => $t['dark'], 'lightStep' => $t['lightStep'], 'darkStep' => $t['darkStep']], array_slice($threes, 0, $count));
+        return array_slice($threes, 0, $count);
     }
 
     /** Degrees between two hues; greys go with greys and with nothing else. */

@@ -9,7 +9,7 @@ final class LayingOrder
 {
     /**
      * @param  list<PlannedTarget>  $targets
-     * @return list<array{step: int, target: PlannedTarget}> step from 1
+     * @return list<LayingStep>
      */
     public static function of(array $targets): array
     {
@@ -19,7 +19,7 @@ final class LayingOrder
             $now = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => count($t->recipe->stack->steps) >= $step));
             usort($now, static fn (PlannedTarget $a, PlannedTarget $b): int => $b->recipe->prediction->steps[$step - 1]->lab->l <=> $a->recipe->prediction->steps[$step - 1]->lab->l);
             foreach ($now as $target) {
-                $order[] = ['step' => $step, 'target' => $target];
+                $order[] = new LayingStep($step, $target);
             }
         }
 

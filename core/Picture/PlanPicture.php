@@ -5,16 +5,20 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Drawer\Purchase;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
+use KnottyPrism\Core\Picture\Palette\MadeColour;
 use KnottyPrism\Core\Picture\Palette\PaletteGround;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\Purchases;
+use KnottyPrism\Core\Picture\Palette\WantedColour;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
@@ -74,7 +78,7 @@ final class PlanPicture
         $targets = $inZone = [];
         foreach ($wishes as $i => $wish) {
             $tell('recipes', $i, count($wishes));
-            $recipe = $this->recipes($wish, $palette, $wish->role === 'mid' ? [] : $inZone[$wish->zone], 1)[0];
+            $recipe = $this->recipes($wish, $palette, $wish->role === Role::Mid ? [] : $inZone[$wish->zone], 1)[0];
             // The mid comes first: what it takes, the others of its zone should take too.
             $inZone[$wish->zone] ??= self::identifiers($recipe->stack->pencils());
             $targets[] = new PlannedTarget($wish->zone, $wish->role, $wish->seen, $wish->fitted, $wish->weight, $recipe);
@@ -106,7 +110,7 @@ final class PlanPicture
     public function palette(array $wishes, ?\Closure $progress = null): PalettePart
     {
         $hand = $this->hand();
-        $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): array => ['fitted' => $w->fitted, 'weight' => $w->weight], $wishes), $this->kept($hand), $this->settings->mode, $progress);
+        $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): WantedColour => new WantedColour($w->fitted, $w->weight), $wishes), $this->kept($hand), $this->settings->mode, $progress);
         $keep = $ground->placesOf($this->settings->keep);
         $curve = $ground->search->curve(...self::CURVE);
         $most = $this->settings->mostPencils();
@@ -188,13 +192,13 @@ final class PlanPicture
 
     /**
      * @param  list<PlannedTarget>  $targets
-     * @return list<array{pencil: Pencil, gain: float}>
+     * @return list<Purchase>
      */
     private function purchases(array $targets): array
     {
         $missing = array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
 
-        return Purchases::for(array_map(static fn (PlannedTarget $t): array => ['target' => $t->fitted, 'stack' => $t->recipe->stack, 'deltaE00' => $t->recipe->comparison->deltaE00, 'weight' => $t->weight], $targets), $missing, $this->paper, self::PURCHASES);
+        return Purchases::for(array_map(static fn (PlannedTarget $t): MadeColour => $t->made(), $targets), $missing, $this->paper, self::PURCHASES);
     }
 
     /**

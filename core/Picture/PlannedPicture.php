@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture;
 
+use KnottyPrism\Core\Drawer\Purchase;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\Palette\PalettePencil;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
+use KnottyPrism\Core\Picture\Palette\PlannedStack;
 
 /** A whole picture: its zones, a recipe for every target, the pencils they take, and what to mind. */
 final readonly class PlannedPicture
@@ -17,7 +19,7 @@ final readonly class PlannedPicture
      * @param  list<PlannedTarget>  $targets
      * @param  array<int, float>  $curve  mean ΔE00 by the number of pencils, by forecast
      * @param  list<ZoneCaution>  $cautions
-     * @param  list<array{pencil: Pencil, gain: float}>  $purchases  known pencils not at hand that would help most, each alone, and by how much mean ΔE00
+     * @param  list<Purchase>  $purchases  known pencils not at hand that would help most, each alone, and by how much mean ΔE00
      */
     public function __construct(
         public Paper $paper,
@@ -30,10 +32,10 @@ final readonly class PlannedPicture
     ) {
     }
 
-    /** @return list<array{pencil: Pencil, zones: list<int>, part: ?string}> the pencils that the recipes take, lightest first */
+    /** @return list<PalettePencil> the pencils that the recipes take, lightest first */
     public function palette(): array
     {
-        return PlannedPalette::of(array_map(static fn (PlannedTarget $t): array => ['zone' => $t->zone, 'stack' => $t->recipe->stack], $this->targets));
+        return PlannedPalette::of(array_map(static fn (PlannedTarget $t): PlannedStack => new PlannedStack($t->zone, $t->recipe->stack), $this->targets));
     }
 
     /** ΔE00 to what was aimed at, weighted by area. */
@@ -54,7 +56,7 @@ final readonly class PlannedPicture
         $targets = [];
         foreach ($this->targets as $target) {
             if ($target->zone === $zone) {
-                $targets[$target->role] = $target;
+                $targets[$target->role->value] = $target;
             }
         }
 
@@ -70,10 +72,10 @@ final readonly class PlannedPicture
     /**
      * What to lay when: every zone's first step, the lightest results first, then every second one.
      *
-     * @return list<array{step: int, zone: int, role: string}>
+     * @return list<LayingStep>
      */
     public function order(): array
     {
-        return array_map(static fn (array $o): array => ['step' => $o['step'], 'zone' => $o['target']->zone, 'role' => $o['target']->role], LayingOrder::of($this->targets));
+        return LayingOrder::of($this->targets);
     }
 }

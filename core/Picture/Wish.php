@@ -5,21 +5,19 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Zone;
 
 /** One colour that a picture asks for. */
 final readonly class Wish
 {
-    /** Share of a zone that each role stands for. */
-    public const ROLE_SHARES = ['light' => 0.25, 'mid' => 0.5, 'dark' => 0.2, 'accent' => 0.05];
-
     /**
      * @param  int  $zone  its number
      * @param  Lab  $seen  in the photo
      * @param  Lab  $fitted  what is aimed at, after the tone fit
      * @param  float  $weight  share of the picture it stands for, times how much it matters
      */
-    public function __construct(public int $zone, public string $role, public Lab $seen, public Lab $fitted, public float $weight)
+    public function __construct(public int $zone, public Role $role, public Lab $seen, public Lab $fitted, public float $weight)
     {
     }
 
@@ -33,7 +31,7 @@ final readonly class Wish
     {
         $wishes = [];
         foreach (array_merge(['mid' => $zone->targets['mid']], $zone->targets) as $role => $lab) {
-            $wishes[] = new self($number, $role, $lab, $fit($lab), $zone->area * self::ROLE_SHARES[$role] * $importance);
+            $wishes[] = new self($number, Role::from($role), $lab, $fit($lab), $zone->area * Role::from($role)->share() * $importance);
         }
 
         return $wishes;

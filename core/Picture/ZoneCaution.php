@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\SchoolRefuses;
+use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
@@ -24,7 +25,7 @@ final readonly class ZoneCaution
     /**
      * @param  list<int>  $zones
      * @param  int  $zone  the one to change
-     * @param  string  $role  and its target
+     * @param  Role  $role  and its target
      * @param  bool  $darker  for twins: whether that zone is pushed darker or lighter
      */
     public function __construct(
@@ -33,7 +34,7 @@ final readonly class ZoneCaution
         public string $text,
         public string $remedy,
         public int $zone,
-        public string $role,
+        public Role $role,
         public bool $darker = false,
         public ?Recipe $remedied = null,
     ) {

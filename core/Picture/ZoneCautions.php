@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\ValueScale;
+use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
@@ -32,7 +33,7 @@ final class ZoneCautions
         [$zones, $borders, $pixels] = [$map->zones, $map->labels->borders(), strlen($map->labels->bytes)];
         $mids = [];
         foreach ($targets as $target) {
-            if ($target->role === 'mid') {
+            if ($target->role === Role::Mid) {
                 $mids[$target->zone] = $target->recipe->prediction->lab();
             }
         }
@@ -49,7 +50,7 @@ final class ZoneCautions
                     [$lighter, $darker] = $steps >= 0 ? [$one, $other] : [$other, $one];
                     $push = $mids[$darker]->l > 50 ? sprintf('Push "%s" darker along the border.', $zones[$darker]->name) : sprintf('Keep "%s" lighter along the border.', $zones[$lighter]->name);
                     $down = $mids[$darker]->l > 50;
-                    $cautions[] = new ZoneCaution(CautionCode::Twins, [$one, $other], sprintf('"%s" and "%s" touch and end %.1f value steps apart.', $zones[$one]->name, $zones[$other]->name, abs($steps)), $push, $down ? $darker : $lighter, 'mid', $down);
+                    $cautions[] = new ZoneCaution(CautionCode::Twins, [$one, $other], sprintf('"%s" and "%s" touch and end %.1f value steps apart.', $zones[$one]->name, $zones[$other]->name, abs($steps)), $push, $down ? $darker : $lighter, Role::Mid, $down);
                 }
             }
         }
@@ -66,7 +67,7 @@ final class ZoneCautions
     {
         $byZone = [];
         foreach ($targets as $target) {
-            $byZone[$target->zone][$target->role] = $target->recipe;
+            $byZone[$target->zone][$target->role->value] = $target->recipe;
         }
         $cautions = [];
         foreach ($byZone as $zone => $recipes) {
@@ -74,10 +75,10 @@ final class ZoneCautions
                 continue;
             }
             $range = (new ValueScale)->difference($recipes['light']->prediction->lab(), $recipes['dark']->prediction->lab());
-            foreach (['light', 'dark'] as $role) {
-                $pencils = $recipes[$role]->stack->pencils();
+            foreach ([Role::Light, Role::Dark] as $role) {
+                $pencils = $recipes[$role->value]->stack->pencils();
                 if (count($pencils) === 1 && $range >= self::HAS_FORM) {
-                    $cautions[] = new ZoneCaution(CautionCode::Flat, [$zone], sprintf('All the %ss of "%s" are %s alone.', $role, $zones[$zone]->name, $pencils[0]->record->number), 'Vary it with a neighbour of the same value.', $zone, $role);
+                    $cautions[] = new ZoneCaution(CautionCode::Flat, [$zone], sprintf('All the %ss of "%s" are %s alone.', $role->value, $zones[$zone]->name, $pencils[0]->record->number), 'Vary it with a neighbour of the same value.', $zone, $role);
                 }
             }
         }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Answers\RecipeAnswers;
 use App\Models\PencilRow;
 use App\Models\Study;
 use App\Models\User;
 use App\Photos\PhotoStore;
-use App\Presenters\RecipeAnswers;
-use App\Services\PlanDesk;
-use App\Services\SpotDesk;
-use App\Services\StudyKeeper;
-use App\Services\SurveyDesk;
+use App\Photos\SpotReader;
+use App\Photos\SurveyRepository;
+use App\Plans\KeptRecipes;
+use App\Studies\StudyKeeper;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -60,7 +60,7 @@ final class DatabaseSeeder extends Seeder
         ['stake, right', 0.58, 0.2, Surface::Rough, Distance::Far],
     ];
 
-    public function run(StudyKeeper $studies, PhotoStore $store, SpotDesk $spots, RecipeAnswers $recipes, PlanDesk $plans, SurveyDesk $surveys): void
+    public function run(StudyKeeper $studies, PhotoStore $store, SpotReader $spots, RecipeAnswers $recipes, KeptRecipes $plans, SurveyRepository $surveys): void
     {
         $user = User::query()->firstOrCreate(
             ['email' => config('app.demo_email')],
@@ -84,7 +84,7 @@ final class DatabaseSeeder extends Seeder
         }
     }
 
-    private function setUpStudy(User $user, StudyKeeper $studies, PhotoStore $store, SpotDesk $spots, RecipeAnswers $recipes, PlanDesk $plans, SurveyDesk $surveys): void
+    private function setUpStudy(User $user, StudyKeeper $studies, PhotoStore $store, SpotReader $spots, RecipeAnswers $recipes, KeptRecipes $plans, SurveyRepository $surveys): void
     {
         [$morning, $evening] = self::PHOTOS;
         $study = $studies->begin($user, 'Low water', base_path($morning), 'morning');
@@ -104,7 +104,7 @@ final class DatabaseSeeder extends Seeder
     }
 
     /** Some spots to keep an eye on, and zones with names. */
-    private function survey(Study $study, SurveyDesk $surveys, PhotoStore $photos): void
+    private function survey(Study $study, SurveyRepository $surveys, PhotoStore $photos): void
     {
         $photo = $study->photo();
         $surveys->change($study, 'demo-begins-here', static function (Survey $survey) use ($photo): array {

@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { newQueries } from './api/newQueries';
 import { GlobalStyle } from './ui/GlobalStyle';
-import { PlaceBoundary } from './ui/PlaceBoundary';
+import { PlaceBoundary } from './app/PlaceBoundary';
 import { applySurround } from './ui/surround';
 
 // Styles made at run time carry the nonce that the content-security policy names.
@@ -16,10 +16,10 @@ applySurround();
 const queries = newQueries();
 
 // Each is loaded when it is gone to.
-const SignInScreen = lazy(async () => ({ default: (await import('./account/SignInScreen')).SignInScreen }));
-const PhotoPlace = lazy(async () => ({ default: (await import('./photo/PhotoPlace')).PhotoPlace }));
-const DrawerPlace = lazy(async () => ({ default: (await import('./drawer/DrawerPlace')).DrawerPlace }));
-const PlanPlace = lazy(async () => ({ default: (await import('./plan/PlanPlace')).PlanPlace }));
+const SignInScreen = lazy(async () => ({ default: (await import('./app/SignInScreen')).SignInScreen }));
+const PhotoPlace = lazy(async () => ({ default: (await import('./places/photo/PhotoPlace')).PhotoPlace }));
+const DrawerPlace = lazy(async () => ({ default: (await import('./places/drawer/DrawerPlace')).DrawerPlace }));
+const PlanPlace = lazy(async () => ({ default: (await import('./places/plan/PlanPlace')).PlanPlace }));
 const place = (name: string, content: ReactNode) => (
     <PlaceBoundary key={name} name={name}>
         {content}

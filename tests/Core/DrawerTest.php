@@ -8,6 +8,7 @@ use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\ColourPath;
 use KnottyPrism\Core\Drawer\DrawerOrder;
+use KnottyPrism\Core\Drawer\Equivalent;
 use KnottyPrism\Core\Drawer\Equivalents;
 use KnottyPrism\Core\Drawer\Portrait;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
@@ -147,14 +148,14 @@ it('says what a drawer lacks, what is there twice, and when it is crowded', func
 
 it('finds for a pencil the nearest of another line, and says when none is near', function () {
     $rows = Equivalents::table(pencilsOf('lines/foghorn'), pencilsOf('lines/slipway'));
-    expect(count($rows))->toBe(count(pencilsOf('lines/foghorn')))->and(array_filter($rows, static fn (array $r): bool => ! $r['near']))->not->toBeEmpty()->and(array_filter($rows, static fn (array $r): bool => $r['near']))->not->toBeEmpty();
+    expect(count($rows))->toBe(count(pencilsOf('lines/foghorn')))->and(array_filter($rows, static fn (Equivalent $r): bool => ! $r->isNear()))->not->toBeEmpty()->and(array_filter($rows, static fn (Equivalent $r): bool => $r->isNear()))->not->toBeEmpty();
     $others = portraitsOf('lines/slipway');
     foreach (array_slice($rows, 0, 6) as $row) {
         // Nothing in the other line is nearer in both swatches.
         foreach ($others as $other) {
-            expect($row['from']->heavy->deltaE00($other->heavy) < $row['heavy'] && $row['from']->light->deltaE00($other->light) < $row['light'])->toBeFalse();
+            expect($row->of->heavy->deltaE00($other->heavy) < $row->heavy && $row->of->light->deltaE00($other->light) < $row->light)->toBeFalse();
         }
-        expect($row['near'])->toBe($row['heavy'] <= Equivalents::NEAR);
+        expect($row->isNear())->toBe($row->heavy <= Equivalents::NEAR);
     }
 });
 
@@ -162,7 +163,8 @@ it('finds threes that run from light to dark in even steps and one hue', functio
     $all = [...portraitsOf('lines/slipway'), ...portraitsOf('lines/foghorn')];
     $found = 0;
     foreach (array_slice($all, 0, 40) as $base) {
-        foreach (Threes::around($base, $all, 1) as ['light' => $light, 'dark' => $dark, 'lightStep' => $up, 'darkStep' => $down]) {
+        foreach (Threes::around($base, $all, 1) as $three) {
+            [$light, $dark, $up, $down] = [$three->light, $three->dark, $three->lightStep, $three->darkStep];
             $found++;
             expect($light->heavy->l)->toBeGreaterThan($base->heavy->l)->and($dark->heavy->l)->toBeLessThan($base->heavy->l)->and(max($up, $down))->toBeLessThan(35.0);
         }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
+use KnottyPrism\Core\Photo\Grid\Outlines;
+use KnottyPrism\Core\Photo\Grid\Raster;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelWindow;
 use KnottyPrism\Core\Photo\Reading\NeutralBalance;
@@ -11,9 +14,6 @@ use KnottyPrism\Core\Photo\Viewing\Squint;
 use KnottyPrism\Core\Photo\Viewing\Tone;
 use KnottyPrism\Core\Photo\Viewing\ValuePlane;
 use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
-use KnottyPrism\Core\Photo\Zones\LabelGrid;
-use KnottyPrism\Core\Photo\Zones\Outlines;
-use KnottyPrism\Core\Photo\Zones\Raster;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 

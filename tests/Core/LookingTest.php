@@ -5,6 +5,7 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\ValueScale;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelWindow;
 use KnottyPrism\Core\Photo\Reading\NeutralBalance;
@@ -15,7 +16,6 @@ use KnottyPrism\Core\Photo\Viewing\Push;
 use KnottyPrism\Core\Photo\Viewing\Squint;
 use KnottyPrism\Core\Photo\Viewing\Tone;
 use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
-use KnottyPrism\Core\Photo\Zones\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -134,7 +134,7 @@ it('cuts a photo to the shape of the drawing and rules squares in its millimetre
     // A 4:3 photo on a paper of 300 × 200: a ninth of the height goes, half of it above.
     $frame = new DrawingFrame(4 / 3, 300, 200);
     expect([$frame->left, $frame->top, $frame->width, $frame->height])->toEqualWithDelta([0, 1 / 18, 1, 8 / 9], 1e-9);
-    ['across' => $across, 'down' => $down] = $frame->grid(50);
+    [$across, $down] = [$frame->grid(50)->across, $frame->grid(50)->down];
     expect($across)->toHaveCount(5)->and($across[0])->toEqualWithDelta(1 / 6, 1e-9)->and($down)->toHaveCount(3)->and($down[1])->toEqualWithDelta(0.5, 1e-9);
     // An upright paper takes the sides away, and its cut can be moved.
     $upright = new DrawingFrame(4 / 3, 150, 200, 1.0);

@@ -112,7 +112,7 @@ it('names the pencil whose purchase would help the picture most', function () {
     $wanted = static fn (string $number, string $hex): Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Wax, owned: false));
     $drawer = new Drawer([...drawerOf(['yellow', 'red', 'black'])->pencils, $wanted('76', '#8a3030'), $wanted('77', '#8ab4d8'), $wanted('78', '#30502a')]);
     $plan = (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($sky, ZoneMap::ofLabels($sky, array_fill(0, 600, 0)));
-    expect($plan->purchases[0]['pencil']->record->number ?? null)->toBe('77')->and($plan->purchases[0]['gain'] ?? 0.0)->toBeGreaterThan(1.0);
+    expect(($plan->purchases[0] ?? null)?->pencil->record->number)->toBe('77')->and($plan->purchases[0]->gain ?? 0.0)->toBeGreaterThan(1.0);
 });
 
 it('marks zones that touch and end alike, and forms that one pencil makes alone', function () {

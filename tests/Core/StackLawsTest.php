@@ -9,8 +9,10 @@ use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\LayingOrder;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
+use KnottyPrism\Core\Picture\Palette\PlannedStack;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Reasons;
@@ -90,21 +92,23 @@ it('lays every step of a plan once and in order, the lightest results first, and
     $paper = PaperShelf::named('white medium');
     $grey = Lab::ofHex('#808080');
     $stacks = anyStacks(25, 15);
-    $targets = array_map(static fn (Stack $s, int $zone): PlannedTarget => new PlannedTarget($zone, 'mid', $grey, $grey, 0.1, Recipe::of(RecipeLabel::Closest, $grey, $s, $paper)), $stacks, array_keys($stacks));
+    $targets = array_map(static fn (Stack $s, int $zone): PlannedTarget => new PlannedTarget($zone, Role::Mid, $grey, $grey, 0.1, Recipe::of(RecipeLabel::Closest, $grey, $s, $paper)), $stacks, array_keys($stacks));
     $order = LayingOrder::of($targets);
     expect(count($order))->toBe(array_sum(array_map(static fn (Stack $s): int => count($s->steps), $stacks)));
     $done = array_fill(0, count($stacks), 0);
-    foreach ($order as $i => ['step' => $step, 'target' => $target]) {
+    foreach ($order as $i => $laid) {
+        [$step, $target] = [$laid->step, $laid->target];
         expect(++$done[$target->zone])->toBe($step);
         $before = $order[$i - 1] ?? null;
         if ($before !== null) {
-            expect($step)->toBeGreaterThanOrEqual($before['step']);
-            if ($step === $before['step']) {
-                expect($target->recipe->prediction->steps[$step - 1]->lab->l)->toBeLessThanOrEqual($before['target']->recipe->prediction->steps[$step - 1]->lab->l);
+            expect($step)->toBeGreaterThanOrEqual($before->step);
+            if ($step === $before->step) {
+                expect($target->recipe->prediction->steps[$step - 1]->lab->l)->toBeLessThanOrEqual($before->target->recipe->prediction->steps[$step - 1]->lab->l);
             }
         }
     }
-    foreach (PlannedPalette::of(array_map(static fn (Stack $s, int $zone): array => ['zone' => $zone, 'stack' => $s], $stacks, array_keys($stacks))) as ['pencil' => $pencil, 'zones' => $zones]) {
+    foreach (PlannedPalette::of(array_map(static fn (Stack $s, int $zone): PlannedStack => new PlannedStack($zone, $s), $stacks, array_keys($stacks))) as $one) {
+        [$pencil, $zones] = [$one->pencil, $one->zones];
         expect($zones)->toBe(array_keys(array_filter($stacks, static fn (Stack $s): bool => in_array($pencil, $s->pencils(), true))));
     }
 });

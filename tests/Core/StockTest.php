@@ -5,7 +5,9 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\DrawerOrder;
+use KnottyPrism\Core\Drawer\MixedOrder;
 use KnottyPrism\Core\Drawer\MixingChart;
+use KnottyPrism\Core\Drawer\Purchase;
 use KnottyPrism\Core\Drawer\Reach\Reach;
 use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
 use KnottyPrism\Core\Drawer\Selection;
@@ -108,7 +110,7 @@ it('measures the solid that colours reach, whatever order they come in, and neve
 it('says which pencils would add most to what a drawer reaches', function () {
     $owned = [pencilOf('1', '#c03028'), pencilOf('2', '#f0d020'), pencilOf('3', '#202024')];
     $survey = new ReachSurvey([...$owned, pencilOf('rust', '#b83a2c', false), pencilOf('sea', '#1850b0', false), pencilOf('grass', '#2f9040', false)], Paper::whiteMedium());
-    $names = array_map(static fn (array $p): string => $p['pencil']->record->number, $survey->purchases);
+    $names = array_map(static fn (Purchase $p): string => $p->pencil->record->number, $survey->purchases);
     // The green and the blue open half the ring; a second red adds next to nothing.
     expect(array_slice($names, 0, 2))->toEqualCanonicalizing(['sea', 'grass'])->and($survey->share())->toBeGreaterThan(0.1)->toBeLessThan(0.7);
     $gains = array_column($survey->purchases, 'gain');
@@ -134,7 +136,7 @@ it('mixes every two pencils both ways round, and three in every order', function
         expect($lab($chart[$i][$j])->deltaE00($lab($chart[$j][$i])))->toBeGreaterThan(1.0);
     }
     $orders = MixingChart::orders($pencils, Paper::whiteMedium(), PressureMark::Medium);
-    expect(array_unique(array_map(static fn (array $o): string => implode(array_map(static fn (Pencil $p): string => $p->record->number, $o['pencils'])), $orders)))->toHaveCount(6)
+    expect(array_unique(array_map(static fn (MixedOrder $o): string => implode(array_map(static fn (Pencil $p): string => $p->record->number, $o->pencils)), $orders)))->toHaveCount(6)
         ->and(fn () => MixingChart::pairs([$pencils[0]], Paper::whiteMedium(), PressureMark::Medium, PressureMark::Medium))->toBeRefused('between 2 and 16')
         ->and(fn () => MixingChart::orders([$pencils[0]], Paper::whiteMedium(), PressureMark::Medium))->toBeRefused('three');
 });

@@ -12,6 +12,7 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
@@ -20,6 +21,7 @@ use KnottyPrism\Core\Picture\Decisions\TargetNote;
 use KnottyPrism\Core\Picture\Fade\Joining;
 use KnottyPrism\Core\Picture\Fade\RampAcross;
 use KnottyPrism\Core\Picture\LayingOrder;
+use KnottyPrism\Core\Picture\LayingStep;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlanPicture;
@@ -46,16 +48,16 @@ function smallHand(): Drawer
 /** @return list<Wish> */
 function wishesFor(string ...$hexes): array
 {
-    return array_map(static fn (string $hex, int $i): Wish => new Wish($i + 1, 'mid', Lab::ofHex($hex), Lab::ofHex($hex), 0.2), $hexes, array_keys($hexes));
+    return array_map(static fn (string $hex, int $i): Wish => new Wish($i + 1, Role::Mid, Lab::ofHex($hex), Lab::ofHex($hex), 0.2), $hexes, array_keys($hexes));
 }
 
 it('keeps every decision through JSON, and forgets what was taken back', function () {
     $sheet = (new PlanSheet(new PlanSettings([0 => ['darks=never-black'], 3 => ['joining=solvent']], Mode::ValueFirst, 6, ['Slipway/624'], ['Foghorn/F90'], [0 => 'blue', 2 => 'as seen'])))
-        ->withNote(3, 'mid', new TargetNote('Slipway/624@0.55'))->withNote(3, 'dark', (new TargetNote)->overruling('bloom', 'I fix it'));
+        ->withNote(3, Role::Mid, new TargetNote('Slipway/624@0.55'))->withNote(3, Role::Dark, (new TargetNote)->overruling('bloom', 'I fix it'));
     $back = PlanSheet::ofArray(json_decode((string) json_encode($sheet->toArray()), true));
-    expect($back)->toEqual($sheet)->and($back->note(3, 'dark')->overruled)->toBe(['bloom' => 'I fix it'])->and($back->settings->schoolOf(3)->joining)->toBe('solvent')->and($back->settings->schoolOf(9)->darks)->toBe('never-black')
+    expect($back)->toEqual($sheet)->and($back->note(3, Role::Dark)->overruled)->toBe(['bloom' => 'I fix it'])->and($back->settings->schoolOf(3)->joining)->toBe('solvent')->and($back->settings->schoolOf(9)->darks)->toBe('never-black')
         ->and($back->settings->recolourOf(2)->hue)->toBe('as seen')->and($back->settings->recolourOf(5)->hue)->toBe('blue');
-    $plain = $back->withNote(3, 'mid', $back->note(3, 'mid')->withStack(null))->withNote(3, 'dark', $back->note(3, 'dark')->overruling('bloom', null));
+    $plain = $back->withNote(3, Role::Mid, $back->note(3, Role::Mid)->withStack(null))->withNote(3, Role::Dark, $back->note(3, Role::Dark)->overruling('bloom', null));
     expect($plain->notes)->toBe([])->and(fn () => new PlanSettings(pencils: 0))->toBeRefused('number of pencils')->and(fn () => new PlanSettings([0 => ['moods=blue']]))->toBeRefused('school setting')
         ->and(fn () => new PlanSettings(hues: [0 => 'plaid']))->toBeRefused('hue');
 });
@@ -137,9 +139,9 @@ it('gives reasons that are true of what is laid', function () {
 });
 
 it('lays lights before darks within every pass, and every pass of a stack after the one before it', function () {
-    $target = static fn (int $zone, string $stack): PlannedTarget => new PlannedTarget($zone, 'mid', Lab::ofHex('#808080'), Lab::ofHex('#808080'), 0.5, Recipe::of(RecipeLabel::Closest, Lab::ofHex('#808080'), StackText::read($stack, smallHand()), Paper::whiteMedium()));
+    $target = static fn (int $zone, string $stack): PlannedTarget => new PlannedTarget($zone, Role::Mid, Lab::ofHex('#808080'), Lab::ofHex('#808080'), 0.5, Recipe::of(RecipeLabel::Closest, Lab::ofHex('#808080'), StackText::read($stack, smallHand()), Paper::whiteMedium()));
     $order = LayingOrder::of([$target(0, '745@0.80,624@0.35'), $target(1, '711@0.35'), $target(2, '735@0.55,661@0.35,745@0.20')]);
-    expect(array_map(static fn (array $o): array => [$o['step'], $o['target']->zone], $order))->toBe([[1, 1], [1, 2], [1, 0], [2, 2], [2, 0], [3, 2]])->and(LayingOrder::of([]))->toBe([]);
+    expect(array_map(static fn (LayingStep $o): array => [$o->step, $o->target->zone], $order))->toBe([[1, 1], [1, 2], [1, 0], [2, 2], [2, 0], [3, 2]])->and(LayingOrder::of([]))->toBe([]);
 });
 
 it('shows where a plan differs, and how values are spread', function () {

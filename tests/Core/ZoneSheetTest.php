@@ -3,15 +3,17 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
+use KnottyPrism\Core\Photo\Grid\Outlines;
+use KnottyPrism\Core\Photo\Grid\Raster;
+use KnottyPrism\Core\Photo\Notes\SpotPlace;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
-use KnottyPrism\Core\Photo\Zones\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
-use KnottyPrism\Core\Photo\Zones\Outlines;
-use KnottyPrism\Core\Photo\Zones\Raster;
+use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
@@ -132,13 +134,13 @@ it('reads a zone along its own values, and moves a target where it is dragged', 
     expect($read->range[0])->toEqualWithDelta(20, 2.5)->and($read->range[1])->toEqualWithDelta(78, 2.5)
         ->and($read->zone->targets['dark']->l)->toBeLessThan($read->zone->targets['mid']->l)->and($read->zone->targets['mid']->l)->toBeLessThan($read->zone->targets['light']->l)
         ->and($read->placeOf($read->zone->targets['mid']))->toEqualWithDelta(0.5, 0.1);
-    $moved = ZoneReading::of($grid, $pixels, (new ZoneNote('ramp'))->withPlace('mid', 0.2)->withPlace('accent', 1.0), $whites);
+    $moved = ZoneReading::of($grid, $pixels, (new ZoneNote('ramp'))->withPlace(Role::Mid, 0.2)->withPlace(Role::Accent, 1.0), $whites);
     expect($moved->placeOf($moved->zone->targets['mid']))->toEqualWithDelta(0.2, 0.02)->and($moved->placeOf($moved->zone->targets['accent']))->toEqualWithDelta(1.0, 0.02)
         ->and($moved->zone->targets['light']->l)->toBe($read->zone->targets['light']->l);
     $run = array_map(static fn (Lab $lab): float => $lab->l, $read->run);
     $sorted = $run;
     sort($sorted);
-    expect($run)->toBe($sorted)->and(fn () => (new ZoneNote('a'))->withPlace('middle', 0.5))->toBeRefused('light, mid, dark, accent');
+    expect($run)->toBe($sorted)->and(fn () => new ZoneNote('a', places: ['middle' => 0.5]))->toBeRefused('light, mid, dark, accent');
 });
 
 it('keeps whites by value and by hand, the last word being the brush', function () {
@@ -184,10 +186,10 @@ it('is no sheet where something is drawn that is no zone', function () {
 it('comes out of its JSON as it went in, and changes nothing that others hold', function () {
     $survey = (new Survey)->withNewSpot(' rope ', 7, 0.25, 0.5, 9)->withZones(twoZones(new ZoneNote('wall', Importance::Little, Surface::HardAndShiny, Distance::Near, ['mid' => 0.3])))
         ->withWhites((new KeptWhites(90))->painted(true, 0.02, [[0.1, 0.2]]))->withNeutral(7, Lab::ofHex('#e8e0d0'));
-    $placed = $survey->withSpot($survey->spot(1)->placed(8, 0.3, 0.55, 20)->named('rope, lit'));
+    $placed = $survey->withSpot($survey->spot(1)->placed(8, new SpotPlace(0.3, 0.55, 20))->named('rope, lit'));
     $back = Survey::ofArray(json_decode((string) json_encode($placed->toArray()), true));
     expect($back->toArray())->toEqual($placed->toArray())->and($back->zones?->labels->bytes)->toBe(twoZones()->labels->bytes)
-        ->and($back->spot(1)->on(8))->toBe(['x' => 0.3, 'y' => 0.55, 'ring' => 20])->and($survey->spot(1)->on(8))->toBe(['x' => 0.25, 'y' => 0.5, 'ring' => 9])
+        ->and($back->spot(1)->on(8))->toEqual(new SpotPlace(0.3, 0.55, 20))->and($survey->spot(1)->on(8))->toEqual(new SpotPlace(0.25, 0.5, 9))
         ->and($survey->spot(1)->name)->toBe('rope')->and($back->balanceOf(7)?->pointedAt->l)->toEqualWithDelta(Lab::ofHex('#e8e0d0')->l, 1e-6)->and($back->balanceOf(8))->toBeNull();
     expect(fn () => $survey->withoutSpot(5))->toBeRefused('no such spot')->and(fn () => (new Survey)->sheet())->toBeRefused('proposed first')
         ->and(fn () => $survey->withNewSpot('  ', 7, 0.1, 0.1, 9))->toBeRefused('at least one letter')->and(fn () => $survey->withNewSpot('x', 7, 1.2, 0.1, 9))->toBeRefused('between 0 and 1');
@@ -218,7 +220,7 @@ it('covers with a brush just the pixels that lie within its radius of the line t
 
 it('keeps of a stroke only the points that say something, and is unpacked no further than it is large', function () {
     $still = (new KeptWhites)->painted(true, 0.1, array_fill(0, 3000, [0.5, 0.5]));
-    expect($still->strokes[0]['points'])->toHaveCount(2);
+    expect($still->strokes[0]->points)->toHaveCount(2);
     $packed = base64_encode((string) gzcompress(str_repeat("\1", 5000)));
     expect(fn () => ZoneSheet::relabelled(LabelGrid::ofPacked(10, 10, $packed), [1 => new ZoneNote('all')]))->toBeRefused('can not be unpacked');
     expect(ZoneSheet::relabelled(LabelGrid::ofPacked(50, 100, $packed), [1 => new ZoneNote('all'), 7 => new ZoneNote('nothing')])->notes)->toHaveCount(1);

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Answers\RecipeAnswers;
+use App\Cache\KeptAtlases;
 use App\Photos\PhotoIntake;
 use App\Photos\Raster;
-use App\Presenters\PicturePresenter;
-use App\Presenters\RecipeAnswers;
-use App\Services\KeptAtlases;
+use App\Resources\PlannedPictureResource;
 use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\DrawerFile;
@@ -95,7 +95,7 @@ it('writes a plan with every figure in its range and nothing left out', function
     }
     $grid = PixelGrid::ofSrgb(60, 40, $bytes);
     $drawer = DrawerFile::drawer("number,heavy,owned\n1,#c03028,yes\n2,#f0d020,yes\n3,#202024,yes\n4,#3060b0,no\n");
-    $plan = PicturePresenter::plan((new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($grid, ZoneMap::proposed($grid, 4)));
+    $plan = PlannedPictureResource::plan((new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($grid, ZoneMap::proposed($grid, 4)));
     expect(array_sum(array_column($plan['zones'], 'area')))->toEqualWithDelta(1.0, 0.001)
         ->and($plan['palette'][0]['assumed'])->toContain('binder')->and($plan['order'][0]['step'])->toBe(1)
         ->and(array_column($plan['paletteCurve'], 'pencils'))->toBe([3]);

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Photos\PhotoStore;
-use App\Services\SurveyDesk;
+use App\Photos\SurveyRepository;
 use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
@@ -30,7 +30,7 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
     $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     $base = "/api/studies/$study->id";
     $photo = $study->photo()->id;
-    $surveys = app(SurveyDesk::class);
+    $surveys = app(SurveyRepository::class);
     $grid = app(PhotoStore::class)->grid($study->photo(), null);
     $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
     $change = fn (string $to, array $c) => $this->postJson("$base/$to/changes", [...$c, 'key' => bin2hex(random_bytes(8))])->assertOk();
@@ -94,5 +94,5 @@ it('writes no study file that could not be brought in again', function () {
     $this->getJson("/api/studies/$study->id/bundle")->assertUnprocessable()->assertJsonPath('detail', 'The photos of this study are 111 MB together; a study file holds up to 110. Remove one that the plan does without, or bring it in smaller.');
     Storage::put($original, str_repeat('x', 109_000_000));
     $this->getJson("/api/studies/$study->id/bundle")->assertOk();
-    expect(App\Services\StudyBundle::MOST_KILOBYTES * 1024)->toBeGreaterThan(4 / 3 * 110_000_000 + 5_000_000);
+    expect(App\Studies\StudyFile::MOST_KILOBYTES * 1024)->toBeGreaterThan(4 / 3 * 110_000_000 + 5_000_000);
 });

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Drawers\DrawerImports;
 use App\Models\DrawerImport;
-use App\Models\PlanEntry;
+use App\Models\KeptRecipe;
 use App\Models\Study;
 use App\Models\SurveyVersion;
 use App\Models\User;
 use App\Photos\PhotoStore;
-use App\Services\ImportDesk;
-use App\Services\SurveyDesk;
+use App\Photos\SurveyRepository;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
@@ -23,7 +23,7 @@ function withZones(Tests\TestCase $test): Study
 {
     $study = $test->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     $grid = app(PhotoStore::class)->grid($study->photo(), null);
-    app(SurveyDesk::class)->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
+    app(SurveyRepository::class)->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
 
     return $study;
 }
@@ -106,7 +106,7 @@ it('saves, takes back and deletes what it can not show', function () {
 it('shows a recipe whose label an earlier version wrote', function () {
     $study = withZones($this);
     $this->postJson("/api/studies/$study->id/plan", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
-    PlanEntry::query()->update(['label' => 'prettiest']);
+    KeptRecipe::query()->update(['label' => 'prettiest']);
     $this->getJson("/api/studies/$study->id/plan")->assertOk();
     $this->get("/api/studies/$study->id/palette-card")->assertOk();
 });
@@ -172,10 +172,10 @@ it('forgets files that were looked at and not taken in', function () {
     $this->actingAs($this->artistWithDrawer());
     $ids = array_map(fn (int $n): int => $this->postJson('/api/drawer/imports', ['file' => uploadOf("number,heavy\n$n,#2456a8\n", 'a.csv')])->assertCreated()->json('id'), [1, 2]);
     expect(DrawerImport::query()->pluck('text', 'id')->map(strlen(...))->all())->toBe([$ids[0] => 0, $ids[1] => 23])->and(DrawerImport::query()->find($ids[0])->state)->toBe('cancelled');
-    app(ImportDesk::class)->forgetUntaken();
+    app(DrawerImports::class)->forgetUntaken();
     expect(DrawerImport::query()->find($ids[1])->state)->toBe('preview');
     DrawerImport::query()->update(['updated_at' => now()->subDays(2)]);
-    app(ImportDesk::class)->forgetUntaken();
+    app(DrawerImports::class)->forgetUntaken();
     expect(DrawerImport::query()->find($ids[1])->only(['state', 'text']))->toBe(['state' => 'cancelled', 'text' => '']);
 });
 

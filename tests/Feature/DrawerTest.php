@@ -100,14 +100,14 @@ it('keeps what is left, what is wanted and what a pencil was called, and undoes 
     $user = $this->artistWithDrawer();
     $this->actingAs($user);
     $stock = fn (): array => $this->getJson('/api/drawer/pencil?id=624')->json();
-    $fingerprint = app(App\Services\DrawerKeeper::class)->fingerprint($user);
+    $fingerprint = app(App\Drawers\DrawerKeeper::class)->fingerprint($user);
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/624', 'lengthLeft' => 100])->assertNoContent();
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/624', 'lengthLeft' => 40, 'formerly' => ['12']])->assertNoContent();
     // Said twice, as leaving a field after Enter does, it is noted once.
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/624', 'lengthLeft' => 40, 'formerly' => ['12']])->assertNoContent();
     expect($stock()['stock']['words'])->toBe('running low, 40 mm left; used to be 12')->and($stock()['usedMm'])->toEqual(135)->and($stock()['usedTimes'])->toBe(2)
         // A note changes no recipe.
-        ->and(app(App\Services\DrawerKeeper::class)->fingerprint($user))->toBe($fingerprint);
+        ->and(app(App\Drawers\DrawerKeeper::class)->fingerprint($user))->toBe($fingerprint);
     $this->postJson('/api/drawer/undo')->assertJson(['undone' => 'note on 624']);
     expect($stock()['stock']['lengthLeft'])->toEqual(100)->and($stock()['usedMm'])->toEqual(75);
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/624', 'lengthLeft' => 900])->assertUnprocessable();

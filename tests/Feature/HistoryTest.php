@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Photos\PhotoStore;
-use App\Services\SurveyDesk;
+use App\Photos\SurveyRepository;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -71,7 +71,7 @@ it('walks the plan of a picture there and back', function () {
     mt_srand(11);
     $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     $study->user->pencils()->whereNotIn('number', ['624', '661', '735', '745', 'F90'])->update(['stock' => 'not owned']);
-    $surveys = app(SurveyDesk::class);
+    $surveys = app(SurveyRepository::class);
     $grid = app(PhotoStore::class)->grid($study->photo(), null);
     $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
     $base = "/api/studies/$study->id/picture";

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Photos\PhotoStore;
-use App\Services\SurveyDesk;
+use App\Photos\SurveyRepository;
 use Illuminate\Testing\TestResponse;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
@@ -43,7 +43,7 @@ function faultsOf(TestResponse $answer, string $what): array
 beforeEach(function () {
     $this->study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     $this->study->user->pencils()->whereNotIn('number', ['624', '661', '745', 'F90'])->update(['stock' => 'not owned']);
-    $surveys = app(SurveyDesk::class);
+    $surveys = app(SurveyRepository::class);
     $grid = app(PhotoStore::class)->grid($this->study->photo(), null);
     $surveys->change($this->study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
     $this->base = "/api/studies/{$this->study->id}";

@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use App\Jobs\PlanPicture;
-use App\Models\PictureRun;
+use App\Models\PlanRun;
 use App\Models\Study;
-use App\Services\PictureRunner;
-use App\Services\SurveyDesk;
+use App\Photos\SurveyRepository;
+use App\Plans\PlanRunner;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use KnottyPrism\Core\Photo\Notes\Survey;
@@ -19,7 +19,7 @@ function pictureOf(TestCase $test): Study
     $study = $test->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     // Few pencils make quick plans.
     $study->user->pencils()->whereNotIn('number', ['624', '661', '711', '735', '688', '608', '745', 'F90'])->update(['stock' => 'not owned']);
-    $surveys = app(SurveyDesk::class);
+    $surveys = app(SurveyRepository::class);
     $grid = app(App\Photos\PhotoStore::class)->grid($study->photo(), null);
     $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
 
@@ -167,16 +167,16 @@ it('goes on where a killed worker was, repeats nothing, and stops when it is can
     $base = "/api/studies/$study->id/picture";
     $this->postJson("$base/run")->assertAccepted();
     $this->postJson("$base/run")->assertAccepted();
-    expect(PictureRun::query()->count())->toBe(1);
-    $run = PictureRun::query()->firstOrFail();
-    app(PictureRunner::class)->run($run->load('study'));
+    expect(PlanRun::query()->count())->toBe(1);
+    $run = PlanRun::query()->firstOrFail();
+    app(PlanRunner::class)->run($run->load('study'));
     $parts = DB::table('picture_parts')->orderBy('id')->get();
     // As if the worker had been killed after half of them.
     DB::table('picture_parts')->whereIn('id', $parts->slice(4)->pluck('id'))->delete();
     $kept = DB::table('picture_parts')->pluck('created_at', 'id');
-    PictureRun::query()->update(['state' => PictureRun::WORKING]);
+    PlanRun::query()->update(['state' => PlanRun::WORKING]);
     expect($this->getJson($base)->json('waiting'))->toBe($parts->count() - 4);
-    app(PictureRunner::class)->resume();
+    app(PlanRunner::class)->resume();
     Queue::assertPushed(PlanPicture::class, 3);
     app()->call([new PlanPicture($run->id), 'handle']);
     expect(DB::table('picture_parts')->count())->toBe($parts->count())->and(DB::table('picture_parts')->whereIn('id', $kept->keys())->count())->toBe(4)->and($this->getJson($base)->json('run.state'))->toBe('done')
@@ -185,7 +185,7 @@ it('goes on where a killed worker was, repeats nothing, and stops when it is can
     changedBy($this, $study, ['kind' => 'pencils', 'count' => 4]);
     $this->postJson("$base/run");
     $this->deleteJson("$base/run")->assertOk();
-    app()->call([new PlanPicture(PictureRun::query()->max('id')), 'handle']);
+    app()->call([new PlanPicture(PlanRun::query()->max('id')), 'handle']);
     expect($this->getJson($base)->json('run.state'))->toBe('cancelled')->and($this->getJson($base)->json('waiting'))->toBeGreaterThan(0);
 });
 
@@ -291,7 +291,7 @@ it('carries a study of several photos elsewhere: which the colours follow, spots
 
 it('parts two zones that end alike, or lets that be overruled', function () {
     $study = $this->fields('#86807a', '#7a8286', '#3a5a8a', '#b04030', '#e0c040', '#2c2c30');
-    $surveys = app(SurveyDesk::class);
+    $surveys = app(SurveyRepository::class);
     $grid = app(App\Photos\PhotoStore::class)->grid($study->photo(), null);
     $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
     $base = "/api/studies/$study->id/picture";

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-use App\Cards\DabPicture;
-use App\Cards\PaletteCard;
+use App\Answers\KeptRecipeAnswers;
+use App\Answers\RecipeAnswers;
+use App\Models\KeptRecipe;
 use App\Models\PencilRow;
 use App\Models\Photo;
-use App\Models\PlanEntry;
 use App\Models\Study;
 use App\Models\User;
 use App\Photos\PhotoIntake;
 use App\Photos\PhotoStore;
-use App\Presenters\PlanPresenter;
-use App\Presenters\RecipeAnswers;
-use App\Presenters\RecipePresenter;
+use App\Print\DabPicture;
+use App\Print\PaletteCard;
+use App\Resources\RecipeResource;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Cache\Events\KeyWritten;
 use Illuminate\Support\Facades\Event;
@@ -126,7 +126,7 @@ it('draws a dab for print from the strata, every stratum on its area', function 
 
 it('says in words what the figures mean', function () {
     $drawer = DrawerFile::drawer("number,heavy,lightfast\n1,#cf2b2a,poor\n2,#2456a8,good\n");
-    $shown = RecipePresenter::recipe(Recipe::of(RecipeLabel::Closest, Lab::ofHex('#cf2b2a'), StackText::read('1@0.20,solvent,2@1', $drawer), Paper::whiteMedium()));
+    $shown = RecipeResource::recipe(Recipe::of(RecipeLabel::Closest, Lab::ofHex('#cf2b2a'), StackText::read('1@0.20,solvent,2@1', $drawer), Paper::whiteMedium()));
     expect($shown['passes'][0])->toMatchArray(['pressureWord' => 'whisper', 'pressureStrokes' => 1, 'finish' => null])
         ->and($shown['passes'][0]['pencil']['assumed'])->toBe(['binder', 'hiding power', 'laydown'])
         ->and($shown['passes'][1])->toMatchArray(['finish' => 'solvent', 'pencil' => null, 'pressureWord' => null])
@@ -142,7 +142,7 @@ it('still fits a card of sixteen recipes on one page, with the safety line where
     for ($n = 1; $n <= 16; $n++) {
         $study->entries()->create(['name' => "spot $n", 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 5 * $n, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35,solvent,668@0.20,711@0.35', 'paper' => 'white medium']);
     }
-    $recipes = app(PlanPresenter::class)->recipes($user, $study);
+    $recipes = app(KeptRecipeAnswers::class)->recipes($user, $study);
     $path = (string) tempnam(sys_get_temp_dir(), 'kp');
     file_put_contents($path, app(PaletteCard::class)->pdf($study->name, $study->paper, $recipes, 'a4'));
     $run = static fn (string ...$command): string => (new Symfony\Component\Process\Process($command))->mustRun()->getOutput();
@@ -154,8 +154,8 @@ it('plants the demo once, whole, and leaves it alone when run again', function (
     $this->seed(DatabaseSeeder::class);
     $demo = User::query()->where('email', config('app.demo_email'))->firstOrFail();
     expect($demo->pencils()->count())->toBe(120)->and($demo->pencils()->where('owned', true)->count())->toBe(24)
-        ->and(Study::query()->pluck('name')->all())->toBe(['Low water'])->and(PlanEntry::query()->count())->toBe(6);
-    PlanEntry::query()->where('name', 'post, tar')->firstOrFail()->delete();
+        ->and(Study::query()->pluck('name')->all())->toBe(['Low water'])->and(KeptRecipe::query()->count())->toBe(6);
+    KeptRecipe::query()->where('name', 'post, tar')->firstOrFail()->delete();
     $this->seed(DatabaseSeeder::class);
-    expect(User::query()->count())->toBe(1)->and(Study::query()->count())->toBe(1)->and(PlanEntry::query()->count())->toBe(5);
+    expect(User::query()->count())->toBe(1)->and(Study::query()->count())->toBe(1)->and(KeptRecipe::query()->count())->toBe(5);
 });

@@ -288,7 +288,7 @@ it('holds a dozen photos, and says so at the thirteenth', function () {
 
 it('forgets only what lies further back than anyone undoes, and stops there', function () {
     $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
-    $desk = app(App\Services\SurveyDesk::class);
+    $desk = app(App\Photos\SurveyRepository::class);
     $photo = $study->photo()->id;
     for ($n = 1; $n <= 205; $n++) {
         $desk->change($study, "change-$n", static fn ($s) => [$n === 1 ? $s->withNewSpot('a', $photo, 0.5, 0.5, 9) : $s->withSpot($s->spot(1)->named("name $n")), "change $n"]);

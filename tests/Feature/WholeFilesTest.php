@@ -7,7 +7,7 @@ use App\Models\Photo;
 use App\Photos\FullDisk;
 use App\Photos\Sweep;
 use App\Photos\WholeFiles;
-use App\Services\StudyKeeper;
+use App\Studies\StudyKeeper;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;

@@ -1,8 +1,8 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { SignInScreen } from '../../resources/ts/account/SignInScreen';
-import { TopBar } from '../../resources/ts/photo/TopBar';
+import { SignInScreen } from '../../resources/ts/app/SignInScreen';
+import { TopBar } from '../../resources/ts/app/TopBar';
 import { application, wrapper } from './application';
 
 const app = application();

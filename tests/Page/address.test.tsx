@@ -2,8 +2,8 @@ import { act, cleanup, fireEvent, render, renderHook, screen } from '@testing-li
 import type { ReactNode } from 'react';
 import { MemoryRouter, useLocation } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { lookOfText, lookText, PLAIN, type Look } from '../../resources/ts/photo/look/lookState';
-import { PlaceBoundary } from '../../resources/ts/ui/PlaceBoundary';
+import { lookOfText, lookText, PLAIN, type Look } from '../../resources/ts/stage/look/lookState';
+import { PlaceBoundary } from '../../resources/ts/app/PlaceBoundary';
 import { useInAddress, useNumberInAddress } from '../../resources/ts/ui/useInAddress';
 
 afterEach(cleanup);

@@ -4,8 +4,8 @@ import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { newQueries } from '../../resources/ts/api/newQueries';
 import type { Tray } from '../../resources/ts/api/types';
-import { useStockChanges, useTray } from '../../resources/ts/drawer/queries';
-import { usePicture, usePictureChanges } from '../../resources/ts/plan/queries';
+import { useStockChanges, useTray } from '../../resources/ts/places/drawer/queries';
+import { usePicture, usePictureChanges } from '../../resources/ts/places/plan/queries';
 
 /** Every request, to be answered by hand and in any order. */
 let open: { method: string; url: string; answer: (body: unknown) => void; left: () => boolean }[] = [];

@@ -1,18 +1,20 @@
 import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { NamedSpot, Photo, Values, Zones } from '../../resources/ts/api/types';
-import { FrameBar } from '../../resources/ts/photo/look/FrameBar';
-import { LookBar } from '../../resources/ts/photo/look/LookBar';
-import { PLAIN } from '../../resources/ts/photo/look/lookState';
-import { ValueRuler } from '../../resources/ts/photo/look/ValueRuler';
-import { Differences } from '../../resources/ts/photo/photos/Differences';
-import { PhotosColumn } from '../../resources/ts/photo/photos/PhotosColumn';
-import { SpotsColumn } from '../../resources/ts/photo/spots/SpotsColumn';
-import { CellNumbers, SpotNumbers } from '../../resources/ts/photo/stage/Labels';
-import { Draft, GridLines, pathOf, ZoneShapes } from '../../resources/ts/photo/stage/Overlay';
-import { ZonesBelow } from '../../resources/ts/photo/zones/ZonesBelow';
-import { ZonesColumn } from '../../resources/ts/photo/zones/ZonesColumn';
+import { FrameBar } from '../../resources/ts/stage/look/FrameBar';
+import { LookBar } from '../../resources/ts/stage/look/LookBar';
+import { PLAIN } from '../../resources/ts/stage/look/lookState';
+import { ValueRuler } from '../../resources/ts/stage/look/ValueRuler';
+import { Differences } from '../../resources/ts/places/photo/photos/Differences';
+import { PhotosColumn } from '../../resources/ts/places/photo/photos/PhotosColumn';
+import { SpotsColumn } from '../../resources/ts/places/photo/spots/SpotsColumn';
+import { CellNumbers, SpotNumbers } from '../../resources/ts/stage/Labels';
+import { Draft, GridLines } from '../../resources/ts/stage/Overlay';
+import { ZonesBelow } from '../../resources/ts/places/photo/zones/ZonesBelow';
+import { ZonesColumn } from '../../resources/ts/places/photo/zones/ZonesColumn';
 import { photo, spot, study, survey, zones } from './examples';
+import { pathOf } from '../../resources/ts/stage/lines';
+import { ZoneShapes } from '../../resources/ts/stage/ZoneShapes';
 
 afterEach(cleanup);
 

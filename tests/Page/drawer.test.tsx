@@ -1,9 +1,9 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { PencilPortrait } from '../../resources/ts/api/types';
-import { isMeant, likeliest, neighbourOf, spread } from '../../resources/ts/drawer/drawerState';
-import { PencilView } from '../../resources/ts/drawer/PencilView';
-import { TrayView } from '../../resources/ts/drawer/TrayView';
+import { isMeant, likeliest, neighbourOf, spread } from '../../resources/ts/places/drawer/drawerState';
+import { PencilView } from '../../resources/ts/places/drawer/PencilView';
+import { TrayView } from '../../resources/ts/places/drawer/TrayView';
 import { wrapper } from './application';
 import { pass, trayPencil as pencil } from './examples';
 

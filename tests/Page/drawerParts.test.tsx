@@ -1,13 +1,20 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { DrawerImport, LineTable, MixingChart, Tray } from '../../resources/ts/api/types';
-import { BalanceView, DrawerFacts } from '../../resources/ts/drawer/BalanceView';
-import { beginsSearch, rememberedMix, rememberedShown, rememberedTray, shownKey, shownOf } from '../../resources/ts/drawer/drawerState';
-import { FamilyRing } from '../../resources/ts/drawer/FamilyRing';
-import { FilesView } from '../../resources/ts/drawer/FilesView';
-import { ImportPart } from '../../resources/ts/drawer/ImportPart';
-import { LinesView } from '../../resources/ts/drawer/LinesView';
-import { MixView } from '../../resources/ts/drawer/MixView';
+import { BalanceView, DrawerFacts } from '../../resources/ts/places/drawer/BalanceView';
+import {
+    beginsSearch,
+    rememberedMix,
+    rememberedShown,
+    rememberedTray,
+    shownKey,
+    shownOf,
+} from '../../resources/ts/places/drawer/drawerState';
+import { FamilyRing } from '../../resources/ts/places/drawer/FamilyRing';
+import { FilesView } from '../../resources/ts/places/drawer/FilesView';
+import { ImportPart } from '../../resources/ts/places/drawer/ImportPart';
+import { LinesView } from '../../resources/ts/places/drawer/LinesView';
+import { MixView } from '../../resources/ts/places/drawer/MixView';
 import { application, wrapper } from './application';
 import { chartPencil as pencil, study } from './examples';
 

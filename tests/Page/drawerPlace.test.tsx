@@ -2,7 +2,7 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import { MemoryRouter } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Tray, TrayPencil } from '../../resources/ts/api/types';
-import { DrawerPlace } from '../../resources/ts/drawer/DrawerPlace';
+import { DrawerPlace } from '../../resources/ts/places/drawer/DrawerPlace';
 import { application, wrapper } from './application';
 import { study, trayPencil as pencil } from './examples';
 

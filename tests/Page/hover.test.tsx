@@ -1,9 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, render, renderHook, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { PhotoView } from '../../resources/ts/photo/PhotoView';
-import { useThrottled } from '../../resources/ts/photo/useThrottled';
-import { PLAIN } from '../../resources/ts/photo/look/lookState';
+import { PhotoView } from '../../resources/ts/stage/PhotoView';
+import { useThrottled } from '../../resources/ts/stage/useThrottled';
+import { PLAIN } from '../../resources/ts/stage/look/lookState';
 import { photo, spot, study } from './examples';
 
 beforeEach(() => {

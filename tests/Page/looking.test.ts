@@ -7,10 +7,10 @@ import {
     rememberedLook,
     rememberLook,
     type Look,
-} from '../../resources/ts/photo/look/lookState';
-import { drawingReducer, isTrail, leastPoints, NOTHING, type Drawing, type DrawingAction } from '../../resources/ts/photo/stage/drawing';
-import { flipOf, flipped } from '../../resources/ts/photo/stage/flip';
-import { changeOf } from '../../resources/ts/photo/stage/useDrawing';
+} from '../../resources/ts/stage/look/lookState';
+import { drawingReducer, isTrail, leastPoints, NOTHING, type Drawing, type DrawingAction } from '../../resources/ts/stage/drawing';
+import { flipOf, flipped } from '../../resources/ts/stage/flip';
+import { changeOf } from '../../resources/ts/stage/useDrawing';
 
 const pressed = (keys: string, from: Look = PLAIN): Look =>
     Array.from(keys).reduce((look, key) => {

@@ -2,7 +2,7 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Recipes, Study } from '../../resources/ts/api/types';
-import { PhotoPlace } from '../../resources/ts/photo/PhotoPlace';
+import { PhotoPlace } from '../../resources/ts/places/photo/PhotoPlace';
 import { application, wrapper } from './application';
 import { entry, pass, photo, plan, recipe, spot, study, survey, zones } from './examples';
 

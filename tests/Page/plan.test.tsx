@@ -3,9 +3,9 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import type { ReactNode } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { PictureRecipe, PictureTarget, PictureZone, Study } from '../../resources/ts/api/types';
-import type { PictureChanges } from '../../resources/ts/plan/queries';
-import { StackEditor } from '../../resources/ts/plan/StackEditor';
-import { markOf, moved, stepsOf, textOf } from '../../resources/ts/plan/stackText';
+import type { PictureChanges } from '../../resources/ts/places/plan/queries';
+import { StackEditor } from '../../resources/ts/places/plan/StackEditor';
+import { markOf, moved, stepsOf, textOf } from '../../resources/ts/dabs/stackText';
 import { pass, spot } from './examples';
 
 afterEach(cleanup);

@@ -2,7 +2,7 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Picture, PictureTarget } from '../../resources/ts/api/types';
-import { PlanPlace } from '../../resources/ts/plan/PlanPlace';
+import { PlanPlace } from '../../resources/ts/places/plan/PlanPlace';
 import { application, wrapper } from './application';
 import { picture, recipe, study, target, zoneOfPlan } from './examples';
 

@@ -1,12 +1,12 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Grain, PencilPortrait } from '../../resources/ts/api/types';
-import { StandInPart } from '../../resources/ts/drawer/StandInPart';
-import { OtherPhoto } from '../../resources/ts/photo/photos/OtherPhoto';
-import { PLAIN } from '../../resources/ts/photo/look/lookState';
-import { Dab } from '../../resources/ts/ui/Dab';
+import { StandInPart } from '../../resources/ts/places/drawer/StandInPart';
+import { OtherPhoto } from '../../resources/ts/places/photo/photos/OtherPhoto';
+import { PLAIN } from '../../resources/ts/stage/look/lookState';
+import { Dab } from '../../resources/ts/dabs/Dab';
 import { EditableName } from '../../resources/ts/ui/EditableName';
-import { GrainProvider } from '../../resources/ts/ui/grain';
+import { GrainProvider } from '../../resources/ts/dabs/grain';
 import { application, wrapper } from './application';
 import { pass, photo, recipe, spot, study } from './examples';
 

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { rememberedSpot, rememberSpot, RINGS, spotReducer, type SpotAction, type SpotState } from '../../resources/ts/photo/spotState';
+import { rememberedSpot, rememberSpot, RINGS, spotReducer, type SpotAction, type SpotState } from '../../resources/ts/stage/spotState';
 
 const extent = { width: 1920, height: 1440 };
 const start: SpotState = { x: 100, y: 200, ring: 9 };

@@ -1,11 +1,11 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Recipe } from '../../resources/ts/api/types';
-import { PlanStrip } from '../../resources/ts/photo/PlanStrip';
-import type { usePlanChanges } from '../../resources/ts/photo/queries';
-import { ReadingBlock } from '../../resources/ts/photo/ReadingBlock';
-import { RecipeColumn } from '../../resources/ts/photo/RecipeColumn';
-import { RecipeStrip } from '../../resources/ts/photo/RecipeStrip';
+import { PlanStrip } from '../../resources/ts/places/photo/PlanStrip';
+import type { usePlanChanges } from '../../resources/ts/places/photo/queries';
+import { ReadingBlock } from '../../resources/ts/places/photo/ReadingBlock';
+import { RecipeColumn } from '../../resources/ts/places/photo/RecipeColumn';
+import { RecipeStrip } from '../../resources/ts/places/photo/RecipeStrip';
 import { entry, pass, plan, recipe, spot, study } from './examples';
 
 // jsdom draws nothing; what a dab shows is tested in the browser.

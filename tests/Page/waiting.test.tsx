@@ -4,10 +4,10 @@ import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { keptEdits } from '../../resources/ts/api/keptEdits';
-import { useSurvey } from '../../resources/ts/photo/survey/useSurvey';
-import { DeleteStudy } from '../../resources/ts/photo/StudyRescue';
-import { usePlanChanges } from '../../resources/ts/photo/queries';
-import { WaitingLine } from '../../resources/ts/ui/WaitingLine';
+import { useSurvey } from '../../resources/ts/places/photo/survey/useSurvey';
+import { DeleteStudy } from '../../resources/ts/app/StudyRescue';
+import { usePlanChanges } from '../../resources/ts/places/photo/queries';
+import { WaitingLine } from '../../resources/ts/app/WaitingLine';
 import { plan, study, survey } from './examples';
 
 /** What was sent, and how the application answers: with a survey, with a refusal, or not at all. */

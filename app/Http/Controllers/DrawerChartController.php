@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Cards\DrawerSheets;
-use App\Cards\PdfPage;
+use App\Answers\ChartAnswers;
 use App\Models\Study;
-use App\Presenters\ChartAnswers;
+use App\Print\DrawerSheets;
+use App\Print\PdfPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

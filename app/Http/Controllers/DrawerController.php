@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Answers\DrawerAnswers;
+use App\Drawers\DrawerKeeper;
+use App\Drawers\StockNotes;
+use App\History\DrawerHistory;
 use App\Models\PencilRow;
-use App\Presenters\DrawerAnswers;
-use App\Services\DrawerHistory;
-use App\Services\DrawerKeeper;
-use App\Services\StockDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -57,7 +57,7 @@ final class DrawerController extends Controller
         return new JsonResponse(['lines' => $lines, 'undoWords' => $next?->words, 'stamp' => $next->id ?? 0]);
     }
 
-    public function note(Request $request, StockDesk $stock, DrawerHistory $history): JsonResponse
+    public function note(Request $request, StockNotes $stock, DrawerHistory $history): JsonResponse
     {
         $request->validate(['id' => ['required', 'string', 'max:130']]);
         $change = $request->validate([
@@ -80,7 +80,7 @@ final class DrawerController extends Controller
         return new JsonResponse(status: 204);
     }
 
-    public function addRange(Request $request, StockDesk $stock, DrawerHistory $history): JsonResponse
+    public function addRange(Request $request, StockNotes $stock, DrawerHistory $history): JsonResponse
     {
         $request->validate(['line' => ['present', 'nullable', 'string', 'max:80'], 'numbers' => ['required', 'string', 'max:400'], 'stock' => ['required', Rule::enum(Stock::class)]]);
         $changed = 0;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Drawers\DrawerImports;
 use App\Http\Requests\DrawerImportRequest;
 use App\Jobs\TakeInDrawer;
 use App\Models\DrawerImport;
-use App\Services\ImportDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -18,7 +18,7 @@ use KnottyPrism\Core\Formats\Import\ImportChoices;
 /** Bringing a drawer file in: looked at first, then taken in by the queue. */
 final class DrawerImportController extends Controller
 {
-    public function __construct(private readonly ImportDesk $imports)
+    public function __construct(private readonly DrawerImports $imports)
     {
     }
 

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Answers\SurveyAnswers;
 use App\Edits\Once;
 use App\Http\CannotBeShown;
 use App\Http\Requests\LookRequest;
 use App\Http\Requests\NewStudyRequest;
 use App\Models\Photo;
 use App\Models\Study;
+use App\Photos\Looks;
 use App\Photos\PhotoStore;
-use App\Presenters\SurveyPresenter;
-use App\Services\LookDesk;
-use App\Services\StudyKeeper;
-use App\Services\SurveyDesk;
+use App\Photos\SurveyRepository;
+use App\Studies\StudyKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -25,7 +25,7 @@ use KnottyPrism\Core\Photo\Viewing\Push;
 /** The photos of a study, to its owner: never the file that came, always a copy that was encoded here. */
 final class PhotoController extends Controller
 {
-    public function __construct(private readonly SurveyDesk $surveys, private readonly SurveyPresenter $presenter)
+    public function __construct(private readonly SurveyRepository $surveys, private readonly SurveyAnswers $presenter)
     {
     }
 
@@ -74,7 +74,7 @@ final class PhotoController extends Controller
         return self::picture('jpeg', $store->jpeg($study->photo()));
     }
 
-    public function look(LookRequest $request, Study $study, Photo $photo, LookDesk $desk): Response
+    public function look(LookRequest $request, Study $study, Photo $photo, Looks $desk): Response
     {
         Gate::authorize('own', $study);
         $survey = $this->surveys->current($study);
@@ -90,7 +90,7 @@ final class PhotoController extends Controller
         return self::picture($kind, $bytes);
     }
 
-    public function values(LookRequest $request, Study $study, Photo $photo, LookDesk $desk): JsonResponse
+    public function values(LookRequest $request, Study $study, Photo $photo, Looks $desk): JsonResponse
     {
         Gate::authorize('own', $study);
         $way = $request->way($this->surveys->current($study)->balanceOf($photo->id));

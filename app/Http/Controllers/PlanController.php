@@ -4,75 +4,160 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Answers\PlanAnswers;
+use App\Answers\RampAnswers;
+use App\Drawers\DrawerKeeper;
+use App\Edits\PlanEdits;
 use App\Http\CannotBeShown;
-use App\Http\Requests\PlanEntryRequest;
-use App\Models\PlanEntry;
+use App\Http\Requests\PlanChangeRequest;
 use App\Models\Study;
-use App\Presenters\PlanPresenter;
-use App\Services\PlanDesk;
-use App\Services\SpotDesk;
-use App\Services\SurveyDesk;
+use App\Plans\PlanImages;
+use App\Plans\PlanRepository;
+use App\Plans\PlanRunner;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\PlannedWish;
 
-/** The plan of a study: spots with the recipe chosen for each. Every answer is the whole plan. */
+/** The plan of a study's picture. Every change answers with the whole of it. */
 final class PlanController extends Controller
 {
-    public function __construct(private readonly PlanDesk $desk, private readonly PlanPresenter $presenter)
+    private const ANSWERS = 4;
+
+    public function __construct(private readonly PlanRepository $desk, private readonly PlanAnswers $presenter, private readonly PlanRunner $runner, private readonly DrawerKeeper $drawers)
     {
     }
 
-    public function index(Request $request, Study $study): JsonResponse
+    public function show(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
 
-        return $this->plan($request, $study);
+        return $this->picture($request, $study);
     }
 
-    public function store(PlanEntryRequest $request, Study $study, SpotDesk $spots, SurveyDesk $surveys): JsonResponse
+    /** Begins to plan, or goes on. */
+    public function plan(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $photo = $request->photoOf($study);
-        $place = $request->spot($photo);
-        $stack = $request->stack($this->user($request));
-        [$l, $a, $b] = $spots->read($photo, ...$place, balance: $surveys->current($study)->balanceOf($photo->id))->lab->toArray();
-        $this->once($request, fn (): int => $this->desk->add($study, [
-            ...$place, 'name' => $request->entryName(), 'target_l' => $l, 'target_a' => $a, 'target_b' => $b,
-            'label' => $request->label(), 'stack' => $stack->text(), 'paper' => $study->paper,
-        ]));
+        // What can't be planned is refused here, where it is asked for, and not by the queue.
+        $this->desk->planner($this->desk->ground($this->user($request), $study))->hand();
+        $this->runner->begin($study);
 
-        return $this->plan($request, $study, 201);
+        return $this->picture($request, $study, 202);
     }
 
-    public function update(Request $request, Study $study, PlanEntry $entry): JsonResponse
+    public function cancel(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $request->validate(['name' => ['required', 'string', 'max:120']]);
-        $this->once($request, fn (): int => $this->desk->rename($study, $entry, trim((string) $request->string('name'))));
+        $this->runner->cancel($study);
 
-        return $this->plan($request, $study);
+        return $this->picture($request, $study);
     }
 
-    /** Sent again after it was removed, it is still the answer that it is not there any more. */
-    public function destroy(Request $request, Study $study, int $entry): JsonResponse
+    public function change(PlanChangeRequest $request, Study $study, PlanEdits $changes): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->once($request, fn (): int => $this->desk->remove($study, PlanEntry::query()->where('study_id', $study->id)->findOrFail($entry)));
+        $user = $this->user($request);
+        $this->once($request, fn (): int => $this->desk->change($study, $request->key(), static fn (PlanSheet $sheet): array => $changes->made($user, $study, $sheet, $request->change())));
 
-        return $this->plan($request, $study);
+        return $this->picture($request, $study);
     }
 
     public function undo(Request $request, Study $study): JsonResponse
     {
         Gate::authorize('own', $study);
-        $this->once($request, fn (): int => $this->desk->undo($study, self::meant($request)));
+        $this->once($request, fn (): int => $this->desk->versions->move($study, -1, self::meant($request)));
 
-        return $this->plan($request, $study);
+        return $this->picture($request, $study);
     }
 
-    private function plan(Request $request, Study $study, int $status = 200): JsonResponse
+    public function redo(Request $request, Study $study): JsonResponse
     {
-        return CannotBeShown::orAnswer(fn (): array => $this->presenter->plan($this->user($request), $study), $status);
+        Gate::authorize('own', $study);
+        $this->once($request, fn (): int => $this->desk->versions->move($study, 1, self::meant($request)));
+
+        return $this->picture($request, $study);
+    }
+
+    /** Gives the present version a name, or goes to a version that has one. */
+    public function version(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['name' => ['required_without:number', 'string', 'max:80'], 'number' => ['required_without:name', 'integer', 'min:0']]);
+        $this->once($request, function () use ($request, $study): int {
+            if ($request->has('number')) {
+                return $this->desk->versions->go($study, $request->integer('number'));
+            }
+            $current = $this->desk->versions->current($study) ?? throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
+            $current->update(['name' => (string) $request->string('name')]);
+
+            return $current->id;
+        });
+
+        return $this->picture($request, $study);
+    }
+
+    /** Up to four recipes for one colour of the picture. */
+    public function answers(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['zone' => ['required', 'integer'], 'role' => ['required', Rule::enum(Role::class)]]);
+        $ground = $this->desk->ground($this->user($request), $study);
+        $wish = PlanRepository::wish($ground, $request->integer('zone'), Role::from((string) $request->string('role')));
+        $palette = $this->desk->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
+        $planned = array_values(array_filter($this->desk->planned($ground), static fn (PlannedWish $p): bool => $p->wish === $wish));
+        $fingerprint = $this->drawers->fingerprint($this->user($request), owned: false);
+
+        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->presenter->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->desk->planner($ground)->recipes($wish, $palette, $planned[0]->inZone, self::ANSWERS))]);
+    }
+
+    /** What a stack would make of one colour of the picture, before it is kept. */
+    public function tried(Request $request, Study $study): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['zone' => ['required', 'integer'], 'role' => ['required', Rule::enum(Role::class)], 'stack' => ['required', 'string', 'max:2000']]);
+        $ground = $this->desk->ground($this->user($request), $study);
+        $wish = PlanRepository::wish($ground, $request->integer('zone'), Role::from((string) $request->string('role')));
+
+        return new JsonResponse($this->presenter->shown($ground, $wish, StackText::read((string) $request->string('stack'), $ground->shelf), 'your own', $this->drawers->fingerprint($this->user($request), owned: false)));
+    }
+
+    /** The picture after a pass, or at "error" how far its end is from the photo. */
+    public function image(Request $request, Study $study, PlanImages $images): Response
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['step' => ['required', 'string', 'regex:/^(\d{1,2}|error)$/'], 'grey' => ['sometimes', 'in:0,1']]);
+        $step = (string) $request->string('step');
+        $png = $images->after($this->desk->ground($this->user($request), $study), $step === 'error' ? null : (int) $step, $request->boolean('grey'));
+
+        return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+    }
+
+    /** An even fade along a line across a zone. */
+    public function ramp(Request $request, Study $study, RampAnswers $ramps): JsonResponse
+    {
+        Gate::authorize('own', $study);
+        $share = ['required', 'numeric', 'min:0', 'max:1'];
+        $request->validate(['x1' => $share, 'y1' => $share, 'x2' => $share, 'y2' => $share]);
+
+        return new JsonResponse($ramps->across($this->desk->ground($this->user($request), $study), [$request->float('x1'), $request->float('y1')], [$request->float('x2'), $request->float('y2')]));
+    }
+
+    public function values(Request $request, Study $study, PlanImages $images): JsonResponse
+    {
+        Gate::authorize('own', $study);
+
+        return new JsonResponse($images->valueRun($this->desk->ground($this->user($request), $study)));
+    }
+
+    private function picture(Request $request, Study $study, int $status = 200): JsonResponse
+    {
+        return CannotBeShown::orAnswer(fn (): array => $this->presenter->picture($this->user($request), $study->refresh()), $status);
     }
 }

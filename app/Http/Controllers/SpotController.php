@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Answers\RecipeAnswers;
 use App\Http\Requests\SpotRequest;
 use App\Models\Study;
-use App\Presenters\RecipeAnswers;
-use App\Presenters\RecipePresenter;
-use App\Services\SpotDesk;
-use App\Services\SurveyDesk;
+use App\Photos\SpotReader;
+use App\Photos\SurveyRepository;
+use App\Resources\RecipeResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
 use KnottyPrism\Core\Photo\Reading\Spot;
@@ -17,7 +17,7 @@ use KnottyPrism\Core\Photo\Reading\Spot;
 /** A spot of the photo: what colour it is, and how to make it. */
 final class SpotController extends Controller
 {
-    public function __construct(private readonly SpotDesk $desk, private readonly SurveyDesk $surveys, private readonly RecipeAnswers $recipes)
+    public function __construct(private readonly SpotReader $desk, private readonly SurveyRepository $surveys, private readonly RecipeAnswers $recipes)
     {
     }
 
@@ -25,7 +25,7 @@ final class SpotController extends Controller
     {
         Gate::authorize('own', $study);
 
-        return new JsonResponse(RecipePresenter::spot($this->spot($request, $study), $request->scale()));
+        return new JsonResponse(RecipeResource::spot($this->spot($request, $study), $request->scale()));
     }
 
     public function recipes(SpotRequest $request, Study $study): JsonResponse
@@ -33,7 +33,7 @@ final class SpotController extends Controller
         Gate::authorize('own', $study);
         $spot = $this->spot($request, $study);
 
-        return new JsonResponse(['target' => RecipePresenter::spot($spot), ...$this->recipes->recipes($this->user($request), $study, $spot->lab)]);
+        return new JsonResponse(['target' => RecipeResource::spot($spot), ...$this->recipes->recipes($this->user($request), $study, $spot->lab)]);
     }
 
     private function spot(SpotRequest $request, Study $study): Spot

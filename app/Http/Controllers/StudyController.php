@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Answers\StudyOpening;
 use App\Edits\Once;
 use App\Http\Requests\NewStudyRequest;
 use App\Http\Requests\StudyChangeRequest;
 use App\Models\Study;
 use App\Models\User;
-use App\Presenters\StudyOpening;
-use App\Services\StudyBundle;
-use App\Services\StudyKeeper;
+use App\Studies\StudyFile;
+use App\Studies\StudyKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -63,16 +63,16 @@ final class StudyController extends Controller
     }
 
     /** The whole study as one file. */
-    public function bundle(Request $request, Study $study, StudyBundle $bundles): Response
+    public function bundle(Request $request, Study $study, StudyFile $bundles): Response
     {
         Gate::authorize('own', $study);
 
         return new Response($bundles->write($this->user($request), $study), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name).'.study.json"', 'Cache-Control' => 'no-store']);
     }
 
-    public function bringIn(Request $request, StudyBundle $bundles, StudyOpening $opening): JsonResponse
+    public function bringIn(Request $request, StudyFile $bundles, StudyOpening $opening): JsonResponse
     {
-        $request->validate(['file' => ['required', 'file', 'max:'.StudyBundle::MOST_KILOBYTES]], ['file.max' => 'A study file may be up to 150 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.']);
+        $request->validate(['file' => ['required', 'file', 'max:'.StudyFile::MOST_KILOBYTES]], ['file.max' => 'A study file may be up to 150 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.']);
         $user = $this->user($request);
         $file = $request->file('file');
         $before = Once::madeBefore($request, $user);

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Answers\SurveyAnswers;
+use App\Edits\SurveyEdits;
 use App\Http\CannotBeShown;
 use App\Http\Requests\SurveyChangeRequest;
 use App\Models\Study;
-use App\Presenters\SurveyPresenter;
-use App\Services\SurveyChanges;
-use App\Services\SurveyDesk;
+use App\Photos\SurveyRepository;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -23,7 +23,7 @@ final class SurveyController extends Controller
 {
     private const KINDS = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8', 'json' => 'application/json'];
 
-    public function __construct(private readonly SurveyDesk $desk, private readonly SurveyPresenter $presenter)
+    public function __construct(private readonly SurveyRepository $desk, private readonly SurveyAnswers $presenter)
     {
     }
 
@@ -34,7 +34,7 @@ final class SurveyController extends Controller
         return $this->survey($request, $study);
     }
 
-    public function change(SurveyChangeRequest $request, Study $study, SurveyChanges $changes): JsonResponse
+    public function change(SurveyChangeRequest $request, Study $study, SurveyEdits $changes): JsonResponse
     {
         Gate::authorize('own', $study);
         $this->once($request, fn (): int => $this->desk->change($study, $request->key(), static fn (Survey $survey): array => $changes->made($study, $survey, $request->change())));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Services\SurveyChanges;
+use App\Edits\SurveyEdits;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** One change of a survey. */
@@ -15,6 +15,6 @@ final class SurveyChangeRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return $this->rulesFor(SurveyChanges::kinds(), SurveyChanges::rules($this->kind()));
+        return $this->rulesFor(SurveyEdits::kinds(), SurveyEdits::rules($this->kind()));
     }
 }

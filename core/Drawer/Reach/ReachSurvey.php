@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Drawer\Reach;
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Purchase;
 use KnottyPrism\Core\Drawer\Selection;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
@@ -32,7 +33,7 @@ final class ReachSurvey
 
     public readonly Reach $all;
 
-    /** @var list<array{pencil: Pencil, gain: float}> the best next, then the best beside it, and so on; the gain as a share of all that is reached */
+    /** @var list<Purchase> the best next, then the best beside it, and so on; the gain as a share of all that is reached */
     public readonly array $purchases;
 
     /** @var array<string, Sheet> the first of two passes, by pencil and pressure */
@@ -82,7 +83,7 @@ final class ReachSurvey
     /**
      * @param  list<Pencil>  $others
      * @param  array<int, Reach>  $with  what each of them adds to the owned ones
-     * @return list<array{pencil: Pencil, gain: float}>
+     * @return list<Purchase>
      */
     private function best(array $others, array $with): array
     {
@@ -97,7 +98,7 @@ final class ReachSurvey
             if ($gain <= 0.0) {
                 break;
             }
-            $found[] = ['pencil' => $others[$at], 'gain' => $gain];
+            $found[] = new Purchase($others[$at], $gain);
             $have = $have->with($with[$at]);
             unset($with[$at]);
             foreach ($with as $k => $reach) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Photo\Notes;
 
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Error\OutOfRange;
 
 /**
  * A spot that someone wants to keep an eye on, on every photo of the study: where it was placed on one, it is taken to lie on all others
@@ -18,9 +17,9 @@ final readonly class NamedSpot
     public string $name;
 
     /**
-     * @param  non-empty-array<int, array{x: float, y: float, ring: int}>  $places  by photo: shares of width and height, and the radius of the ring in pixels of the working copy
+     * @param  non-empty-array<int, SpotPlace>  $places  by photo
      *
-     * @throws OutOfRange|ImpossibleChange
+     * @throws ImpossibleChange
      */
     public function __construct(public int $number, string $name, public array $places)
     {
@@ -28,15 +27,9 @@ final readonly class NamedSpot
         if ($this->name === '') {
             throw ImpossibleChange::because('A spot needs a name of at least one letter.');
         }
-        foreach ($places as ['x' => $x, 'y' => $y, 'ring' => $ring]) {
-            OutOfRange::check('a place on the photo', $x, 0, 1);
-            OutOfRange::check('a place on the photo', $y, 0, 1);
-            OutOfRange::check('the radius of the ring', $ring, 0, self::WIDEST_RING, 'pixels');
-        }
     }
 
-    /** @return array{x: float, y: float, ring: int} */
-    public function on(int $photo): array
+    public function on(int $photo): SpotPlace
     {
         return $this->places[$photo] ?? $this->places[array_key_first($this->places)];
     }
@@ -51,8 +44,8 @@ final readonly class NamedSpot
         return new self($this->number, $name, $this->places);
     }
 
-    public function placed(int $photo, float $x, float $y, int $ring): self
+    public function placed(int $photo, SpotPlace $place): self
     {
-        return new self($this->number, $this->name, array_replace($this->places, [$photo => ['x' => $x, 'y' => $y, 'ring' => $ring]]));
+        return new self($this->number, $this->name, array_replace($this->places, [$photo => $place]));
     }
 }

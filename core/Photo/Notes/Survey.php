@@ -7,9 +7,10 @@ namespace KnottyPrism\Core\Photo\Notes;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Reading\NeutralBalance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
-use KnottyPrism\Core\Photo\Zones\LabelGrid;
+use KnottyPrism\Core\Photo\Zones\WhiteStroke;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -43,7 +44,7 @@ final readonly class Survey
 
     public function withNewSpot(string $name, int $photo, float $x, float $y, int $ring): self
     {
-        return $this->withSpot(new NamedSpot(1 + max([0, ...array_keys($this->spots)]), $name, [$photo => ['x' => $x, 'y' => $y, 'ring' => $ring]]));
+        return $this->withSpot(new NamedSpot(1 + max([0, ...array_keys($this->spots)]), $name, [$photo => new SpotPlace($x, $y, $ring)]));
     }
 
     public function withSpot(NamedSpot $spot): self
@@ -90,14 +91,14 @@ final readonly class Survey
     public function toArray(): array
     {
         return [
-            'spots' => array_values(array_map(static fn (NamedSpot $s): array => ['number' => $s->number, 'name' => $s->name, 'places' => $s->places], $this->spots)),
+            'spots' => array_values(array_map(static fn (NamedSpot $s): array => ['number' => $s->number, 'name' => $s->name, 'places' => array_map(static fn (SpotPlace $p): array => $p->toArray(), $s->places)], $this->spots)),
             'zones' => $this->zones === null ? null : [
                 'width' => $this->zones->labels->width,
                 'height' => $this->zones->labels->height,
                 'labels' => $this->zones->labels->packed(),
                 'notes' => array_map(static fn (ZoneNote $n): array => $n->toArray(), $this->zones->notes),
             ],
-            'whites' => ['from' => $this->whites->from, 'strokes' => $this->whites->strokes],
+            'whites' => ['from' => $this->whites->from, 'strokes' => array_map(static fn (WhiteStroke $s): array => $s->toArray(), $this->whites->strokes)],
             'neutrals' => array_map(static fn (Lab $lab): array => $lab->toArray(), $this->neutrals),
         ];
     }
@@ -109,14 +110,14 @@ final readonly class Survey
     {
         $spots = [];
         foreach ($data['spots'] as $spot) {
-            $spots[$spot['number']] = new NamedSpot($spot['number'], $spot['name'], $spot['places']);
+            $spots[$spot['number']] = new NamedSpot($spot['number'], $spot['name'], array_map(static fn (array $p): SpotPlace => new SpotPlace($p['x'], $p['y'], $p['ring']), $spot['places']));
         }
         $zones = $data['zones'];
 
         return new self(
             $spots,
             $zones === null ? null : ZoneSheet::relabelled(LabelGrid::ofPacked($zones['width'], $zones['height'], $zones['labels']), array_map(ZoneNote::ofArray(...), $zones['notes'])),
-            new KeptWhites($data['whites']['from'], $data['whites']['strokes']),
+            new KeptWhites($data['whites']['from'], array_map(static fn (array $s): WhiteStroke => new WhiteStroke($s['keep'], $s['radius'], $s['points']), $data['whites']['strokes'])),
             array_map(static fn (array $lab): Lab => new Lab(...$lab), $data['neutrals']),
         );
     }

@@ -45,11 +45,10 @@ final readonly class DrawingFrame
 
     /**
      * @param  float  $square  millimetres
-     * @return array{across: list<float>, down: list<float>} the lines, as shares of the photo, both edges of the drawing left out
      *
      * @throws OutOfRange
      */
-    public function grid(float $square): array
+    public function grid(float $square): GridLines
     {
         OutOfRange::check("the grid's square", $square, max($this->paperWidth, $this->paperHeight) / self::MOST_LINES, min($this->paperWidth, $this->paperHeight), 'mm');
         $lines = static fn (float $length, float $from, float $share): array => array_map(
@@ -57,6 +56,6 @@ final readonly class DrawingFrame
             ($n = (int) ceil($length / $square - 1e-9) - 1) < 1 ? [] : range(1, $n),
         );
 
-        return ['across' => $lines($this->paperWidth, $this->left, $this->width), 'down' => $lines($this->paperHeight, $this->top, $this->height)];
+        return new GridLines($lines($this->paperWidth, $this->left, $this->width), $lines($this->paperHeight, $this->top, $this->height));
     }
 }

@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Grid\Raster;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /** Where the paper is to stay bare: all that is light and grey enough, and what someone painted in or out, stroke after stroke. */
@@ -26,7 +27,7 @@ final readonly class KeptWhites
 
     /**
      * @param  float  $from  L* from which; 100 and more for none by value
-     * @param  list<array{keep: bool, radius: float, points: list<array{float, float}>}>  $strokes  radius as a share of the width
+     * @param  list<WhiteStroke>  $strokes  the latest last
      *
      * @throws OutOfRange
      */
@@ -49,8 +50,8 @@ final readonly class KeptWhites
             throw ImpossibleChange::because('A stroke needs at least one point.');
         }
 
-        $painted = new self($this->from, [...$this->strokes, ['keep' => $keep, 'radius' => $radius, 'points' => self::thinned($points, $radius * self::NEAREST)]]);
-        if (array_sum(array_map(static fn (array $stroke): int => count($stroke['points']), $painted->strokes)) > self::MOST_POINTS) {
+        $painted = new self($this->from, [...$this->strokes, new WhiteStroke($keep, $radius, self::thinned($points, $radius * self::NEAREST))]);
+        if (array_sum(array_map(static fn (WhiteStroke $stroke): int => count($stroke->points), $painted->strokes)) > self::MOST_POINTS) {
             throw ImpossibleChange::because('The whites hold as many strokes as can be kept. Take some back, or keep whites by their value.');
         }
 
@@ -84,9 +85,9 @@ final readonly class KeptWhites
                 $mask[$at] = "\1";
             }
         }
-        foreach ($this->strokes as ['keep' => $keep, 'radius' => $radius, 'points' => $points]) {
-            foreach (Raster::brushed($points, $radius, $grid->width, $grid->height) as $at => $_) {
-                $mask[$at] = $keep ? "\1" : "\2";
+        foreach ($this->strokes as $stroke) {
+            foreach (Raster::brushed($stroke->points, $stroke->radius, $grid->width, $grid->height) as $at => $_) {
+                $mask[$at] = $stroke->keep ? "\1" : "\2";
             }
         }
 

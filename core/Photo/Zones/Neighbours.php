@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
+use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**

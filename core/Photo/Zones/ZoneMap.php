@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
+use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /** A picture divided into zones: which zone each pixel belongs to, and what each zone asks for; the largest first. */

@@ -11,8 +11,6 @@ use KnottyPrism\Core\Error\UnreadableText;
 /** What someone has said about a zone. */
 final readonly class ZoneNote
 {
-    public const ROLES = ['light', 'mid', 'dark', 'accent'];
-
     public string $name;
 
     /**
@@ -27,8 +25,8 @@ final readonly class ZoneNote
             throw ImpossibleChange::because('A zone needs a name of at least one letter.');
         }
         foreach ($places as $role => $place) {
-            if (! in_array($role, self::ROLES, true)) {
-                throw UnreadableText::choice('a role', self::ROLES, (string) $role);
+            if (Role::tryFrom((string) $role) === null) {
+                throw UnreadableText::choice('a role', Role::values(), (string) $role);
             }
             OutOfRange::check("the place of the $role", $place, 0, 1);
         }
@@ -39,9 +37,9 @@ final readonly class ZoneNote
         return new self($name, $this->importance, $this->surface, $this->distance, $this->places);
     }
 
-    public function withPlace(string $role, float $place): self
+    public function withPlace(Role $role, float $place): self
     {
-        return new self($this->name, $this->importance, $this->surface, $this->distance, [...$this->places, $role => $place]);
+        return new self($this->name, $this->importance, $this->surface, $this->distance, [...$this->places, $role->value => $place]);
     }
 
     public function withoutPlaces(): self

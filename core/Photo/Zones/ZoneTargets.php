@@ -65,7 +65,7 @@ final class ZoneTargets
             $targets['accent'] = self::median($grid, $far);
         }
 
-        $order = array_flip(['light', 'mid', 'dark', 'accent']);
+        $order = array_flip(Role::values());
         uksort($targets, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
 
         return $targets;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture\Decisions;
 
+use KnottyPrism\Core\Photo\Zones\Role;
+
 /** All that an artist decided about the plan of a picture. What the planner finds follows from it, and is not part of it. Every change returns a new sheet. */
 final readonly class PlanSheet
 {
@@ -12,17 +14,17 @@ final readonly class PlanSheet
     {
     }
 
-    public static function key(int $zone, string $role): string
+    public static function key(int $zone, Role $role): string
     {
-        return "$zone/$role";
+        return "$zone/$role->value";
     }
 
-    public function note(int $zone, string $role): TargetNote
+    public function note(int $zone, Role $role): TargetNote
     {
         return $this->notes[self::key($zone, $role)] ?? new TargetNote;
     }
 
-    public function withNote(int $zone, string $role, TargetNote $note): self
+    public function withNote(int $zone, Role $role, TargetNote $note): self
     {
         $notes = $this->notes;
         unset($notes[self::key($zone, $role)]);

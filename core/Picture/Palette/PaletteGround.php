@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture\Palette;
 
-use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -34,7 +33,7 @@ final readonly class PaletteGround
     }
 
     /**
-     * @param  list<array{fitted: Lab, weight: float}>  $wanted
+     * @param  list<WantedColour>  $wanted
      * @param  list<string>  $lockedIn  identifiers of pencils that must take part
      * @param  ?\Closure(int, int): void  $progress  told how far, of how much
      */
@@ -45,11 +44,11 @@ final readonly class PaletteGround
         $moves = new Moves(new Drawer($pencils), $paper);
         $atlas = Atlas::of($moves);
         $costs = new SetCosts;
-        foreach ($clusters as $i => ['fitted' => $target, 'weight' => $weight]) {
+        foreach ($clusters as $i => $cluster) {
             if ($progress !== null) {
                 $progress($i, count($clusters));
             }
-            $costs->add(new Forecast($moves, $atlas, $target, new Rules(School::free(), $moves, $target, []), $mode), $weight);
+            $costs->add(new Forecast($moves, $atlas, $cluster->fitted, new Rules(School::free(), $moves, $cluster->fitted, []), $mode), $cluster->weight);
         }
         if ($progress !== null) {
             $progress(count($clusters), count($clusters));
@@ -70,7 +69,7 @@ final readonly class PaletteGround
     /**
      * Of a large drawer, those that most often are among the first for a target.
      *
-     * @param  list<array{fitted: Lab, weight: float}>  $clusters
+     * @param  list<WantedColour>  $clusters
      * @param  list<string>  $lockedIn
      * @return list<Pencil>
      */
@@ -82,10 +81,10 @@ final readonly class PaletteGround
         foreach ($lockedIn as $id) {
             $byId[$id] = $hand->pencil($id);
         }
-        foreach ($clusters as ['fitted' => $target, 'weight' => $weight]) {
-            foreach ($shortlist->for($target)->pencils as $rank => $pencil) {
+        foreach ($clusters as $cluster) {
+            foreach ($shortlist->for($cluster->fitted)->pencils as $rank => $pencil) {
                 $byId[$pencil->id()] = $pencil;
-                $score[$pencil->id()] = ($score[$pencil->id()] ?? 0.0) + sqrt($weight) / ($rank + 3);
+                $score[$pencil->id()] = ($score[$pencil->id()] ?? 0.0) + sqrt($cluster->weight) / ($rank + 3);
             }
         }
         arsort($score);
@@ -94,24 +93,24 @@ final readonly class PaletteGround
     }
 
     /**
-     * @param  list<array{fitted: Lab, weight: float}>  $wanted
-     * @return array{list<array{fitted: Lab, weight: float}>, list<int>}
+     * @param  list<WantedColour>  $wanted
+     * @return array{list<WantedColour>, list<int>}
      */
     private static function clusters(array $wanted): array
     {
         $clusters = $clusterOf = [];
-        uasort($wanted, static fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
+        uasort($wanted, static fn (WantedColour $a, WantedColour $b): int => $b->weight <=> $a->weight);
         foreach ($wanted as $i => $one) {
             foreach ($clusters as $k => $cluster) {
-                if ($cluster['fitted']->deltaE00($one['fitted']) < self::ALIKE) {
-                    $clusters[$k]['weight'] += $one['weight'];
+                if ($cluster->fitted->deltaE00($one->fitted) < self::ALIKE) {
+                    $clusters[$k] = new WantedColour($cluster->fitted, $cluster->weight + $one->weight);
                     $clusterOf[$i] = $k;
 
                     continue 2;
                 }
             }
             $clusterOf[$i] = count($clusters);
-            $clusters[] = ['fitted' => $one['fitted'], 'weight' => $one['weight']];
+            $clusters[] = $one;
         }
         ksort($clusterOf);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture\Palette;
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Purchase;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -20,22 +21,22 @@ final readonly class Purchases
     private const WORTH_BUYING = 0.05;
 
     /**
-     * @param  list<array{target: Lab, stack: Stack, deltaE00: float, weight: float}>  $made  how each target of the picture is made now
+     * @param  list<MadeColour>  $made  how each target of the picture is made now
      * @param  list<Pencil>  $pencils  not at hand
-     * @return list<array{pencil: Pencil, gain: float}> by how much the mean ΔE00 of the picture falls, the most first
+     * @return list<Purchase> by how much the mean ΔE00 of the picture falls, the most first
      */
     public static function for(array $made, array $pencils, Paper $paper, int $count): array
     {
-        $weight = array_sum(array_column($made, 'weight'));
-        $poor = array_values(array_filter($made, static fn (array $m): bool => $m['deltaE00'] > self::WELL_MADE));
+        $weight = array_sum(array_map(static fn (MadeColour $m): float => $m->weight, $made));
+        $poor = array_values(array_filter($made, static fn (MadeColour $m): bool => $m->deltaE00 > self::WELL_MADE));
         $found = [];
         foreach ($poor === [] ? [] : $pencils as $pencil) {
-            $gain = array_sum(array_map(static fn (array $m): float => $m['weight'] * max(0.0, $m['deltaE00'] - self::nearestWith($pencil, $m['stack'], $m['target'], $paper)), $poor)) / $weight;
+            $gain = array_sum(array_map(static fn (MadeColour $m): float => $m->weight * max(0.0, $m->deltaE00 - self::nearestWith($pencil, $m->stack, $m->target, $paper)), $poor)) / $weight;
             if ($gain > self::WORTH_BUYING) {
-                $found[] = ['pencil' => $pencil, 'gain' => $gain];
+                $found[] = new Purchase($pencil, $gain);
             }
         }
-        usort($found, static fn (array $a, array $b): int => $b['gain'] <=> $a['gain']);
+        usort($found, static fn (Purchase $a, Purchase $b): int => $b->gain <=> $a->gain);
 
         return array_slice($found, 0, $count);
     }

@@ -86,7 +86,7 @@ final class Preview
     {
         $ends = [];
         foreach ($this->targets as $i => $target) {
-            if ($target->zone === $zone && $target->role !== 'accent') {
+            if ($target->zone === $zone && $target->role->isOfValueRun()) {
                 $ends[] = [$target->seen->l, $this->strata[$i][min($step, count($this->strata[$i]) - 1)]];
             }
         }

@@ -1,4 +1,4 @@
-import type { Edit } from './outbox';
+import type { Edit } from './lane';
 
 /**
  * What waits is kept on this device, each change under a name of its own: two tabs of one study neither overwrite nor remove what the

@@ -51,3 +51,6 @@ export type PicturePencil = Schemas['PicturePencil'];
 export type PictureRamp = Schemas['PictureRamp'];
 export type ValueRuns = Schemas['ValueRuns'];
 export type Problem = Schemas['Problem'];
+
+/** A change as it is made on the page; it gets its key when it is sent. */
+export type NewChange = Omit<SurveyChange, 'key'>;

@@ -1,6 +1,7 @@
 import { useQueryClient, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
-import { Outbox, type After, type Lane, type LaneState, type NewEdit } from './outbox';
+import { Outbox } from './outbox';
+import type { After, Lane, LaneState, NewEdit } from './lane';
 
 const outboxes = new WeakMap<QueryClient, Outbox>();
 

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use App\Cache\Computed;
+use App\Drawers\DrawerKeeper;
+use App\Models\Study;
+use App\Models\User;
+use App\Plans\PlannedPictures;
+use App\Resources\ChartResource;
+use App\Resources\Figures;
+use App\Resources\RecipeResource;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\DrawerOrder;
+use KnottyPrism\Core\Drawer\Equivalents;
+use KnottyPrism\Core\Drawer\MixedOrder;
+use KnottyPrism\Core\Drawer\MixingChart;
+use KnottyPrism\Core\Drawer\Purchase;
+use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
+use KnottyPrism\Core\Drawer\TrayMap;
+use KnottyPrism\Core\Error\UnknownPencil;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Picture\Palette\MadeColour;
+use KnottyPrism\Core\Picture\Palette\Purchases;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
+use KnottyPrism\Core\Recipe\Substitute;
+
+/** What is worked out of a whole drawer: its reach and what to buy, lines side by side, mixes in place of a pencil, mixing charts and maps. */
+final class ChartAnswers
+{
+    private const VERSION = 1;
+
+    private const KEPT_SECONDS = 30 * 24 * 3600;
+
+    private const PURCHASES = 3;
+
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly PlannedPictures $pictures)
+    {
+    }
+
+    /** @return array<string, mixed> what is reached of all that the known pencils reach, and the pencils that would add most */
+    public function reach(User $user, string $paper): array
+    {
+        return $this->kept("reach/$paper", $user, function () use ($user, $paper): array {
+            $survey = new ReachSurvey($this->colours($user), PaperShelf::named($paper));
+
+            return [
+                'paper' => $paper,
+                'share' => Figures::share($survey->share()),
+                'purchases' => array_map(static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'gain' => Figures::share($p->gain)], $survey->purchases),
+            ];
+        });
+    }
+
+    /** @return array<string, mixed> the pencils that would bring a study's planned colours nearest: its picture's, or else those chosen one by one */
+    public function purchasesFor(User $user, Study $study): array
+    {
+        $shelf = $this->drawers->shelfOf($user);
+        $paper = PaperShelf::named($study->paper);
+        $made = $this->pictures->made($user, $study);
+        foreach ($made === [] ? $study->entries()->get() : [] as $entry) {
+            try {
+                $stack = StackText::read($entry->stack, $shelf);
+            } catch (UnknownPencil) {
+                continue;
+            }
+            $made[] = new MadeColour($entry->target(), $stack, Lab::ofReflectance($stack->on($paper)->meanReflectance())->deltaE00($entry->target()), 1.0);
+        }
+        $others = array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
+
+        return [
+            'study' => $study->name, 'colours' => count($made),
+            'purchases' => array_map(static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'deltaE00' => Figures::difference($p->gain)], Purchases::for($made, $others, $paper, self::PURCHASES)),
+        ];
+    }
+
+    /** @return array<string, mixed> for every pencil of a line the nearest of another */
+    public function equivalents(User $user, string $from, string $to): array
+    {
+        return $this->kept("equivalents/$from/$to", $user, function () use ($user, $from, $to): array {
+            $of = fn (string $line): array => array_values(array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => $p->record->line === $line));
+
+            return ['from' => $from, 'to' => $to, 'rows' => array_map(ChartResource::equivalent(...), Equivalents::table($of($from), $of($to)))];
+        });
+    }
+
+    /** @return array<string, mixed> what stands in for a pencil: the nearest owned one, and mixes of owned ones */
+    public function mix(User $user, string $id, string $paper): array
+    {
+        return $this->kept("mix/$id/$paper", $user, function () use ($user, $id, $paper): array {
+            $shelf = $this->drawers->shelfOf($user);
+            $mix = Substitute::for($shelf->pencil($id), $shelf, PaperShelf::named($paper), $this->atlases);
+
+            return [
+                'nearest' => [...ChartResource::pencil($mix->nearest), 'heavyDeltaE00' => Figures::difference($mix->nearestHeavy), 'lightDeltaE00' => Figures::difference($mix->nearestLight)],
+                'heavy' => RecipeResource::recipe($mix->heavy), 'light' => RecipeResource::recipe($mix->light),
+            ];
+        });
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, mixed> every two over each other, or with three pencils and no second pressure every order of them
+     */
+    public function chart(User $user, array $ids, string $paper, PressureMark $beneath, PressureMark $above): array
+    {
+        $shelf = $this->drawers->shelfOf($user);
+        $pencils = array_map($shelf->pencil(...), $ids);
+        $on = PaperShelf::named($paper);
+
+        return [
+            'paper' => $paper, 'beneath' => $beneath->value, 'above' => $above->value,
+            'pencils' => array_map(ChartResource::pencil(...), $pencils),
+            'pairs' => array_map(static fn (array $row): array => array_map(ChartResource::sheet(...), $row), MixingChart::pairs($pencils, $on, $beneath, $above)),
+            'orders' => count($pencils) !== 3 ? [] : array_map(static fn (MixedOrder $o): array => ['numbers' => array_map(static fn (Pencil $p): string => $p->record->number, $o->pencils), ...ChartResource::sheet($o->sheet)], MixingChart::orders($pencils, $on, $above)),
+        ];
+    }
+
+    public function map(User $user, string $order, int $rows, int $slots): TrayMap
+    {
+        $owned = array_values(array_filter($this->colours($user), static fn (Pencil $p): bool => $p->record->owned));
+
+        return new TrayMap(DrawerOrder::of($owned, $order), $rows, $slots);
+    }
+
+    /** @return list<Pencil> all that lay colour, owned or not */
+    private function colours(User $user): array
+    {
+        return array_values(array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
+    }
+
+    /**
+     * @param  \Closure(): array<string, mixed>  $work
+     * @return array<string, mixed>
+     */
+    private function kept(string $what, User $user, \Closure $work): array
+    {
+        /** @var array<string, mixed> */
+        return Computed::kept(implode('/', ['chart', self::VERSION, md5($what), $this->drawers->fingerprint($user, owned: false)]), self::KEPT_SECONDS, $work);
+    }
+}

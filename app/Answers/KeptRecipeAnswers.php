@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use App\Drawers\DrawerKeeper;
+use App\Models\KeptRecipe;
+use App\Models\Study;
+use App\Models\User;
+use App\Plans\KeptRecipes;
+use App\Resources\RecipeResource;
+use Illuminate\Database\Eloquent\Collection;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\CoreError;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
+
+/** A study's plan with every recipe predicted anew from its stack, light to dark as a palette strip is read. */
+final class KeptRecipeAnswers
+{
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly KeptRecipes $desk)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function plan(User $user, Study $study): array
+    {
+        $shelf = $this->drawers->shelfOf($user);
+        $latest = $this->desk->latest($study);
+
+        return [
+            'entries' => self::lightToDark($study)->map(fn (KeptRecipe $entry): array => $this->entry($entry, $shelf))->all(),
+            'stamp' => $latest->id ?? 0,
+            'undoWords' => $latest?->words(),
+        ];
+    }
+
+    /** @return list<array{name: string, recipe: Recipe}> what a card prints */
+    public function recipes(User $user, Study $study): array
+    {
+        $shelf = $this->drawers->shelfOf($user);
+        $recipes = [];
+        foreach (self::lightToDark($study) as $entry) {
+            $recipe = self::predicted($entry, $shelf);
+            if ($recipe !== null) {
+                $recipes[] = ['name' => $entry->name, 'recipe' => $recipe];
+            }
+        }
+
+        return $recipes;
+    }
+
+    /** @return array<string, mixed> */
+    private function entry(KeptRecipe $entry, Drawer $shelf): array
+    {
+        $recipe = self::predicted($entry, $shelf);
+
+        return [
+            'id' => $entry->id, 'name' => $entry->name, 'x' => $entry->x, 'y' => $entry->y, 'ring' => $entry->ring,
+            'paper' => $entry->paper, 'stack' => $entry->stack, 'label' => $entry->label,
+            'target' => RecipeResource::reading($entry->target()),
+            'recipe' => $recipe === null ? null : RecipeResource::recipe($recipe),
+        ];
+    }
+
+    /** @return Collection<int, KeptRecipe> */
+    private static function lightToDark(Study $study): Collection
+    {
+        return KeptRecipe::query()->where('study_id', $study->id)->orderByDesc('target_l')->orderBy('id')->get();
+    }
+
+    /** Nothing when a pencil has left the shelf since; the entry stays, with its stack as text. */
+    private static function predicted(KeptRecipe $entry, Drawer $shelf): ?Recipe
+    {
+        try {
+            return Recipe::of(RecipeLabel::tryFrom($entry->label) ?? RecipeLabel::Closest, $entry->target(), StackText::read($entry->stack, $shelf), PaperShelf::named($entry->paper));
+        } catch (CoreError) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use App\Cache\Computed;
+use App\Drawers\DrawerKeeper;
+use App\Models\PlanRun;
+use App\Models\PlanVersion;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\SurveyRepository;
+use App\Plans\PlanGround;
+use App\Plans\PlannedPictures;
+use App\Plans\PlanRepository;
+use App\Resources\ChartResource;
+use App\Resources\Figures;
+use App\Resources\RecipeResource;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\Recolour;
+use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\Palette\PalettePencil;
+use KnottyPrism\Core\Picture\Palette\PlannedPalette;
+use KnottyPrism\Core\Picture\Palette\PlannedStack;
+use KnottyPrism\Core\Picture\PlannedWish;
+use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Picture\ZoneCaution;
+use KnottyPrism\Core\Picture\ZoneCautions;
+use KnottyPrism\Core\Recipe\Reasons;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\School;
+
+/** The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is. */
+final class PlanAnswers
+{
+    private const VERSION = 3;
+
+    private const KEPT_SECONDS = 7 * 24 * 3600;
+
+    public function __construct(private readonly PlanRepository $desk, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function picture(User $user, Study $study): array
+    {
+        $history = $this->desk->versions->history($study);
+        $common = [
+            'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
+            'settings' => $this->settings($study), 'choices' => School::CHOICES, 'hues' => Recolour::CHOICES,
+            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->picture_number, 'stamp' => $this->desk->versions->current($study)->id ?? 0,
+        ];
+        if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
+            $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';
+
+            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'cautions' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'meanDeltaE00' => 0.0];
+        }
+        $ground = $this->desk->ground($user, $study);
+        $palette = $this->desk->palettePart($ground);
+        $planned = $this->desk->planned($ground);
+        $zones = $this->zones($ground, $planned, $this->drawers->fingerprint($user, owned: false));
+
+        return [
+            ...$common, 'cannot' => null, 'zones' => $zones,
+            'palette' => self::palette($planned), 'left' => self::left($ground, $palette, $planned),
+            'curve' => $palette === null ? [] : array_map(static fn (int $n, float $cost): array => ['pencils' => $n, 'deltaE00' => Figures::difference($cost)], array_keys($palette->curve), $palette->curve),
+            'suffering' => $palette === null ? [] : self::suffering($ground, $palette),
+            'cautions' => $this->zoneCautions($ground, $planned),
+            'tone' => $ground->tone->words(),
+            'waiting' => count(array_filter($planned, static fn (PlannedWish $p): bool => ! $p->isPlanned())),
+            'steps' => array_reduce($planned, static fn (int $most, PlannedWish $p): int => max($most, count($p->stack->steps ?? [])), 0),
+            'meanDeltaE00' => self::mean($planned, $zones),
+        ];
+    }
+
+    /** @return array<string, mixed> one recipe for one wish, with its reasons */
+    public function shown(PlanGround $ground, Wish $wish, Stack $stack, string $label, string $fingerprint): array
+    {
+        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->name, $label, $fingerprint], JSON_THROW_ON_ERROR));
+
+        /** @var array<string, mixed> */
+        return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [...RecipeResource::recipe(PlannedPictures::recipe($ground, $wish, $stack, $label)), 'reasons' => Reasons::for($stack, $wish->fitted, $ground->paper)]);
+    }
+
+    /**
+     * @param  list<PlannedWish>  $planned
+     * @return list<array<string, mixed>>
+     */
+    private function zones(PlanGround $ground, array $planned, string $fingerprint): array
+    {
+        $zones = [];
+        foreach ($ground->readings as $number => $reading) {
+            $note = $ground->zones->note($number);
+            $targets = [];
+            foreach ($planned as $p) {
+                $wish = $p->wish;
+                if ($wish->zone === $number) {
+                    $targets[$wish->role->value] = [
+                        'role' => $wish->role->value, 'seen' => RecipeResource::reading($wish->seen), 'aim' => RecipeResource::reading($wish->fitted),
+                        'own' => $p->own, 'overruled' => (object) $ground->sheet->note($number, $wish->role)->overruled,
+                        'recipe' => $p->stack === null ? null : [...$this->shown($ground, $wish, $p->stack, $p->label, $fingerprint), 'label' => $p->label],
+                    ];
+                }
+            }
+            $zones[] = [
+                'number' => $number, 'name' => $note->name, 'area' => Figures::share($reading->zone->area), 'surface' => $note->surface->value, 'importance' => $note->importance->value,
+                'school' => $ground->sheet->settings->schools[$number] ?? null, 'hue' => $ground->sheet->settings->hues[$number] ?? null,
+                'targets' => array_values(array_filter(array_map(static fn (Role $role): ?array => $targets[$role->value] ?? null, Role::cases()))),
+            ];
+        }
+
+        return $zones;
+    }
+
+    /** @return array<string, mixed> */
+    private function settings(Study $study): array
+    {
+        $s = $this->desk->sheet($study)->settings;
+
+        return ['school' => $s->schools[0] ?? [], 'mode' => $s->mode->value, 'pencils' => $s->pencils, 'keep' => $s->keep, 'without' => $s->without, 'hue' => $s->hues[0] ?? 'as seen'];
+    }
+
+    /** @return list<array{number: int, name: string}> */
+    private function named(Study $study): array
+    {
+        $named = [];
+        foreach (PlanVersion::query()->where('study_id', $study->id)->where('name', '!=', null)->orderBy('number')->get() as $version) {
+            $named[] = ['number' => $version->number, 'name' => (string) $version->name];
+        }
+
+        return $named;
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function run(?PlanRun $run): ?array
+    {
+        return $run === null ? null : ['state' => $run->state, 'what' => $run->what, 'done' => $run->done, 'total' => $run->total, 'changes' => $run->changes];
+    }
+
+    /**
+     * The pencils of the plan as they would lie beside the drawing, lightest first, with the zones that take them.
+     *
+     * @param  list<PlannedWish>  $planned
+     * @return list<array<string, mixed>>
+     */
+    private static function palette(array $planned): array
+    {
+        $stacks = [];
+        foreach ($planned as $p) {
+            if ($p->stack !== null) {
+                $stacks[] = new PlannedStack($p->wish->zone, $p->stack);
+            }
+        }
+
+        return array_map(static fn (PalettePencil $p): array => [...ChartResource::pencil($p->pencil), 'zones' => $p->zones, 'part' => $p->part], PlannedPalette::of($stacks));
+    }
+
+    /**
+     * Pencils at hand that the plan does without.
+     *
+     * @param  list<PlannedWish>  $planned
+     * @return list<array<string, mixed>>
+     */
+    private static function left(PlanGround $ground, ?PalettePart $palette, array $planned): array
+    {
+        $used = array_unique(array_merge(...array_map(static fn (PlannedWish $p): array => $p->pencils(), $planned)));
+
+        return array_map(static fn (Pencil $p): array => [...RecipeResource::pencil($p), 'lockedOut' => in_array($p->id(), $ground->sheet->settings->without, true)], array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => ! in_array($p->id(), $used, true))));
+    }
+
+    /** @return list<array{zone: string, deltaE00: float}> the zones that lose most by having so few pencils */
+    private static function suffering(PlanGround $ground, PalettePart $palette): array
+    {
+        $lost = array_filter($palette->suffering, static fn (float $d, int $zone): bool => $d >= 0.3 && isset($ground->zones->notes[$zone]), ARRAY_FILTER_USE_BOTH);
+        arsort($lost);
+
+        return array_map(static fn (int $zone, float $d): array => ['zone' => $ground->zones->note($zone)->name, 'deltaE00' => Figures::difference($d)], array_keys($lost), $lost);
+    }
+
+    /**
+     * Worked out once for the same stacks, as every recipe must be laid for it.
+     *
+     * @param  list<PlannedWish>  $planned
+     * @return list<array<string, mixed>>
+     */
+    private function zoneCautions(PlanGround $ground, array $planned): array
+    {
+        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, $ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->name, PlanRepository::stackTexts($planned)], JSON_THROW_ON_ERROR));
+
+        /** @var list<array<string, mixed>> */
+        return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
+            $map = $ground->map();
+
+            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $c->zone, 'role' => $c->role->value, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map, PlannedPictures::targets($ground, $planned)));
+        });
+    }
+
+    /**
+     * ΔE00 to what is aimed at, by area.
+     *
+     * @param  list<PlannedWish>  $planned
+     * @param  list<array<string, mixed>>  $zones  as they are shown
+     */
+    private static function mean(array $planned, array $zones): float
+    {
+        $deltaE00 = [];
+        foreach ($zones as $zone) {
+            foreach ($zone['targets'] as $target) {
+                $deltaE00[PlanSheet::key($zone['number'], Role::from($target['role']))] = $target['recipe']['deltaE00'] ?? null;
+            }
+        }
+        $sum = $weight = 0.0;
+        foreach ($planned as $p) {
+            $off = $deltaE00[PlanSheet::key($p->wish->zone, $p->wish->role)] ?? null;
+            $sum += $off === null ? 0.0 : $p->wish->weight * $off;
+            $weight += $off === null ? 0.0 : $p->wish->weight;
+        }
+
+        return $weight > 0 ? Figures::difference($sum / $weight) : 0.0;
+    }
+}

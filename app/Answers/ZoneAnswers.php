@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use App\Cache\Computed;
+use App\Models\Photo;
+use App\Photos\ZoneReader;
+use App\Resources\Figures;
+use App\Resources\RecipeResource;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
+use KnottyPrism\Core\Photo\Grid\Outlines;
+use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Photo\Zones\Neighbours;
+use KnottyPrism\Core\Photo\Zones\ZoneNote;
+use KnottyPrism\Core\Photo\Zones\ZoneReading;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
+
+/** Zones as the page shows them, read from the photo that the colours follow. What a change leaves alone comes from the cache. */
+final class ZoneAnswers
+{
+    /** Raised when a zone may be read otherwise. */
+    private const VERSION = 2;
+
+    private const KEPT_SECONDS = 7 * 24 * 3600;
+
+    public function __construct(private readonly ZoneReader $reader)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function zones(Survey $survey, Photo $photo): array
+    {
+        $sheet = $survey->sheet();
+        $key = md5(serialize(['zones', self::VERSION, $sheet, $survey->whites, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]));
+
+        /** @var array<string, mixed> */
+        return Computed::kept($key, self::KEPT_SECONDS, fn (): array => $this->read($sheet, $survey, $photo));
+    }
+
+    /** @return array<string, mixed> */
+    private function read(ZoneSheet $sheet, Survey $survey, Photo $photo): array
+    {
+        $grid = $this->reader->grid($sheet, $survey, $photo);
+        $whites = $survey->whites->on($grid);
+        $outlines = new Outlines($sheet->labels);
+        $zones = [];
+        foreach ($sheet->pixels() as $number => $pixels) {
+            $note = $sheet->note($number);
+            $zones[] = ['number' => $number, ...self::shown($this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey), $note), 'outlines' => $outlines->of($number)];
+        }
+        usort($zones, static fn (array $a, array $b): int => $b['area'] <=> $a['area']);
+
+        return [
+            'list' => $zones,
+            'neighbours' => array_map(static fn (Neighbours $n): array => ['one' => $n->one, 'other' => $n->other, 'stepsApart' => round($n->stepsApart, 2), 'push' => $n->push, 'lighter' => $n->lighter, 'words' => $n->words, 'lines' => $n->lines], Neighbours::tooAlike($sheet, $grid, $outlines)),
+            'keptWhites' => ['from' => $survey->whites->from, 'share' => round(substr_count($whites, "\1") / strlen($whites), 4), 'outlines' => (new Outlines(new LabelGrid($sheet->labels->width, $sheet->labels->height, $whites)))->of(1)],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function shown(ZoneReading $read, ZoneNote $note): array
+    {
+        $targets = [];
+        foreach ($read->zone->targets as $role => $lab) {
+            $targets[] = ['role' => $role, 'place' => round($read->placeOf($lab), 4), 'moved' => isset($note->places[$role]), 'reading' => RecipeResource::reading($lab)];
+        }
+
+        return [
+            'name' => $note->name, 'importance' => $note->importance->value, 'surface' => $note->surface->value, 'distance' => $note->distance->value,
+            'area' => Figures::share($read->zone->area), 'keptWhite' => Figures::share($read->zone->keptWhite),
+            'range' => array_map(static fn (float $l): float => round($l, 1), $read->range),
+            'run' => array_map(static fn (Lab $lab): string => Srgb::ofXyz($lab->xyz())->hex(), $read->run),
+            'targets' => $targets,
+        ];
+    }
+}

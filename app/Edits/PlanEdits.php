@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Edits;
+
+use App\Drawers\DrawerKeeper;
+use App\Models\Study;
+use App\Models\User;
+use App\Plans\PlannedPictures;
+use App\Plans\PlanRepository;
+use Illuminate\Support\Fluent;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Colour\ColourReading;
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\Recolour;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
+use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\School\Mode;
+
+/** Every change that an artist can make to the plan of a picture: what each kind needs, and the sheet that comes of it. */
+final class PlanEdits
+{
+    private const ZONE = ['required', 'integer', 'min:0', 'max:255'];
+
+    private const ROLE = ['required', 'in:light,mid,dark,accent'];
+
+    public function __construct(private readonly PlanRepository $desk, private readonly DrawerKeeper $drawers, private readonly PlannedPictures $pictures)
+    {
+    }
+
+    /** @return list<string> */
+    public static function kinds(): array
+    {
+        return ['school', 'mode', 'pencils', 'lock', 'hue', 'preset', 'stack', 'remedy', 'overrule'];
+    }
+
+    /** @return array<string, mixed> */
+    public static function rules(string $kind): array
+    {
+        $target = ['zone' => self::ZONE, 'role' => self::ROLE];
+
+        return match ($kind) {
+            'school' => ['zone' => self::ZONE, 'settings' => ['present', 'nullable', 'array', 'max:7'], 'settings.*' => ['string', 'max:60']],
+            'mode' => ['mode' => ['required', Rule::enum(Mode::class)]],
+            'pencils' => ['count' => ['present', 'nullable', 'integer']],
+            'lock' => ['pencil' => ['required', 'string', 'max:130'], 'how' => ['required', 'in:in,out,free']],
+            'hue' => ['zone' => self::ZONE, 'hue' => ['present', 'nullable', Rule::in(Recolour::CHOICES)]],
+            'preset' => ['what' => ['required', 'in:exactly-three,one-colour,whole']],
+            'stack' => [...$target, 'stack' => ['present', 'nullable', 'string', 'max:2000']],
+            'remedy' => [...$target, 'code' => ['required', Rule::enum(CautionCode::class)]],
+            'overrule' => [...$target, 'code' => ['required', Rule::enum(CautionCode::class)], 'note' => ['present', 'nullable', 'string', 'max:300']],
+            default => [],
+        };
+    }
+
+    /**
+     * @param  Fluent<string, mixed>  $change
+     * @return array{PlanSheet, string} the new sheet, and in words what was done
+     *
+     * @throws ImpossibleChange
+     */
+    public function made(User $user, Study $study, PlanSheet $sheet, Fluent $change): array
+    {
+        $s = $sheet->settings;
+        $zone = $change->integer('zone');
+        $role = Role::tryFrom((string) $change->string('role')) ?? Role::Mid;
+        $with = static fn (mixed ...$changed): PlanSheet => $sheet->withSettings(new PlanSettings(...[...get_object_vars($s), ...$changed]));
+
+        return match ((string) $change->string('kind')) {
+            'school' => [$with(schools: self::replaced($s->schools, $zone, $change->get('settings'))), $this->named($study, $zone, 'another way of working')],
+            'mode' => [$with(mode: Mode::from((string) $change->string('mode'))), 'plan for '.str_replace('-', ' ', (string) $change->string('mode'))],
+            'pencils' => [$with(pencils: $change->get('count') === null ? null : $change->integer('count')), $change->get('count') === null ? 'use the whole drawer' : 'use at most '.$change->integer('count').' pencils'],
+            'lock' => $this->locked($user, $s, $with, (string) $change->string('pencil'), (string) $change->string('how')),
+            'hue' => [$with(hues: self::replaced($s->hues, $zone, $change->get('hue'))), $this->named($study, $zone, 'hues '.($change->get('hue') ?? 'as the whole'))],
+            'preset' => $this->preset($user, $with, (string) $change->string('what')),
+            'stack' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->stack($user, $change->get('stack')))), $this->named($study, $zone, ($change->get('stack') === null ? 'give back to the planner: ' : 'change ').$role->value)],
+            'remedy' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->remedied($user, $study, $zone, $role, CautionCode::from((string) $change->string('code'))))), $this->named($study, $zone, "remedy in $role->value")],
+            'overrule' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->overruling((string) $change->string('code'), $change->get('note') === null ? null : (string) $change->string('note'))), $this->named($study, $zone, "overrule a caution in $role->value")],
+            default => throw ImpossibleChange::unknown('kind of change'),
+        };
+    }
+
+    /** A stack as the shelf writes it, or nothing for the planner's. */
+    private function stack(User $user, mixed $text): ?string
+    {
+        return is_string($text) ? StackText::read($text, $this->drawers->shelfOf($user))->text() : null;
+    }
+
+    /** @throws ImpossibleChange when nothing that was tried removes the caution */
+    private function remedied(User $user, Study $study, int $zone, Role $role, CautionCode $code): string
+    {
+        $ground = $this->desk->ground($user, $study);
+        $wish = PlanRepository::wish($ground, $zone, $role);
+        $none = ImpossibleChange::because('Nothing that was tried at hand removes this; change the stack yourself, or overrule it with a note.');
+        if ($code === CautionCode::Twins || $code === CautionCode::Flat) {
+            return $this->pictures->zoneRemedy($ground, $zone, $role, $code)?->text() ?? throw $none;
+        }
+        foreach ($this->desk->planned($ground) as $planned) {
+            if ($planned->wish === $wish && $planned->stack !== null) {
+                $remedies = $this->desk->plannerOf($ground, $zone)->remediesFor($planned->stack, $wish->fitted);
+                $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned->stack, $ground->paper, $remedies);
+                $found = array_values(array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code === $code && $c->remedied !== null));
+
+                return ($found[0]->remedied ?? null)?->text() ?? throw $none;
+            }
+        }
+
+        throw ImpossibleChange::unknown('recipe');
+    }
+
+    /**
+     * @param  \Closure(mixed...): PlanSheet  $with
+     * @return array{PlanSheet, string}
+     */
+    private function locked(User $user, PlanSettings $s, \Closure $with, string $pencil, string $how): array
+    {
+        $id = $this->drawers->shelfOf($user)->pencil($pencil)->id();
+        $keep = array_values(array_diff($s->keep, [$id]));
+        $without = array_values(array_diff($s->without, [$id]));
+
+        return match ($how) {
+            'in' => [$with(keep: [...$keep, $id], without: $without), "keep $id in the palette"],
+            'out' => [$with(keep: $keep, without: [...$without, $id]), "do without $id"],
+            default => [$with(keep: $keep, without: $without), "leave $id to the planner"],
+        };
+    }
+
+    /**
+     * @param  \Closure(mixed...): PlanSheet  $with
+     * @return array{PlanSheet, string}
+     */
+    private function preset(User $user, \Closure $with, string $what): array
+    {
+        if ($what === 'whole') {
+            return [$with(pencils: null, keep: []), 'use the whole drawer'];
+        }
+        if ($what === 'exactly-three') {
+            return [$with(pencils: 3, keep: []), 'exactly three: light, mid, dark'];
+        }
+        $pencils = $this->drawers->drawerOf($user)->usable()->pencils;
+        $of = static fn (string $base): ?string => (array_values(array_filter($pencils, static fn (Pencil $p): bool => (new ColourReading(Swatch::Heavy->colourOf($p)))->family->base === $base))[0] ?? null)?->id();
+        [$black, $white] = [$of('black'), $of('white')];
+        if ($black === null || $white === null) {
+            throw ImpossibleChange::because('There is no '.($black === null ? 'black' : 'white').' at hand; note one as owned in the drawer, or choose three pencils another way.');
+        }
+
+        return [$with(pencils: 3, keep: [$black, $white]), 'one colour with black and white'];
+    }
+
+    private function named(Study $study, int $zone, string $what): string
+    {
+        $ground = $zone === PlanSettings::WHOLE ? null : $this->desk->zoneName($study, $zone);
+
+        return $ground === null ? $what : "$what, \"$ground\"";
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<int, T>  $all
+     * @param  T|null  $value
+     * @return array<int, T>
+     */
+    private static function replaced(array $all, int $zone, mixed $value): array
+    {
+        unset($all[$zone]);
+        if ($value !== null) {
+            $all[$zone] = $value;
+        }
+
+        return $all;
+    }
+}

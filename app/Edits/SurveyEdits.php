@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Edits;
+
+use App\Models\Photo;
+use App\Models\Study;
+use App\Photos\PhotoStore;
+use App\Photos\SpotReader;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Support\Fluent;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Enum;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Photo\Notes\NamedSpot;
+use KnottyPrism\Core\Photo\Notes\SpotPlace;
+use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Photo\Zones\Distance;
+use KnottyPrism\Core\Photo\Zones\Importance;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\Surface;
+use KnottyPrism\Core\Photo\Zones\ZoneNote;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
+
+/**
+ * The changes that a page can ask for: what each needs, and what the core does with it. Places are shares of the photo's width and
+ * height, 0–1; rings are pixels of the working copy.
+ *
+ * @phpstan-type Change Fluent<string, mixed>
+ */
+final class SurveyEdits
+{
+    private const MOST_POINTS = 3000;
+
+    public function __construct(private readonly PhotoStore $photos, private readonly SpotReader $spots)
+    {
+    }
+
+    /** @return list<string> */
+    public static function kinds(): array
+    {
+        return array_keys(self::needs());
+    }
+
+    /** @return array<string, mixed> validation rules of one kind of change */
+    public static function rules(string $kind): array
+    {
+        return self::needs()[$kind] ?? [];
+    }
+
+    /**
+     * @param  Change  $c  validated
+     * @return array{Survey, string} the new survey, and what was done
+     */
+    public function made(Study $study, Survey $s, Fluent $c): array
+    {
+        $quoted = static fn (string $name): string => "“{$name}”";
+        $zone = $c->integer('zone');
+        $spot = $c->integer('spot');
+        $zoneName = static fn (): string => $quoted($s->sheet()->note($zone)->name);
+
+        return match ((string) $c->string('kind')) {
+            'addSpot' => [$s->withNewSpot((string) $c->string('name'), $this->photo($study, $c)->id, $c->float('x'), $c->float('y'), $c->integer('ring')), 'keep the spot '.$quoted((string) $c->string('name'))],
+            'renameSpot' => [$s->withSpot($s->spot($spot)->named((string) $c->string('name'))), 'rename the spot '.$quoted($s->spot($spot)->name)],
+            'placeSpot' => [$s->withSpot($s->spot($spot)->placed($this->photo($study, $c)->id, new SpotPlace($c->float('x'), $c->float('y'), $c->integer('ring')))), 'move the spot '.$quoted($s->spot($spot)->name)],
+            'removeSpot' => [$s->withoutSpot($spot), 'remove the spot '.$quoted($s->spot($spot)->name)],
+            'proposeZones' => [$s->withZones(ZoneSheet::proposed($this->photos->grid($study->photo(), $s->balanceOf($study->photo()->id)), $c->integer('most'))), 'propose zones'],
+            'renameZone' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->named((string) $c->string('name')))), 'rename '.$zoneName()],
+            'mergeZones' => [$s->withZones($s->sheet()->merged($zone, $c->integer('with'))), 'merge '.$quoted($s->sheet()->note($c->integer('with'))->name).' into '.$zoneName()],
+            'splitZone' => [$s->withZones($s->sheet()->split($zone, self::points($c, 'line'))), 'split '.$zoneName()],
+            'redrawZone' => [$s->withZones($s->sheet()->redrawn($zone === 0 ? null : $zone, self::points($c, 'outline'))), $zone === 0 ? 'draw a new zone' : 'add to '.$zoneName()],
+            'takeFromZone' => [$s->withZones($s->sheet()->takenFrom($zone, self::points($c, 'outline'))), 'take from '.$zoneName()],
+            'describeZone' => [$s->withZones($s->sheet()->with($zone, self::described($s->sheet()->note($zone), $c))), 'describe '.$zoneName()],
+            'moveTarget' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withPlace(Role::from((string) $c->string('role')), $c->float('place')))), 'move the '.$c->string('role').' of '.$zoneName()],
+            'resetTargets' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withoutPlaces())), 'reset the targets of '.$zoneName()],
+            'keepWhitesFrom' => [$s->withWhites($s->whites->keptFrom($c->float('from'))), 'keep whites by value'],
+            'paintWhites' => [$s->withWhites($s->whites->painted($c->boolean('keep'), $c->float('radius'), self::points($c, 'points'))), $c->boolean('keep') ? 'paint a kept white' : 'paint a kept white out'],
+            'balance' => [$s->withNeutral($this->photo($study, $c)->id, $this->pointedAt($study, $c)), 'balance '.$quoted($this->photo($study, $c)->name)],
+            'unbalance' => [$s->withNeutral($this->photo($study, $c)->id, null), 'take the balance of '.$quoted($this->photo($study, $c)->name).' off'],
+            default => throw new \LogicException('the kind was validated'),
+        };
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private static function needs(): array
+    {
+        $number = ['required', 'integer', 'min:1', 'max:255'];
+        $share = ['required', 'numeric', 'min:0', 'max:1'];
+        $name = ['required', 'string', 'max:80'];
+        $place = ['photo' => ['required', 'integer'], 'x' => $share, 'y' => $share, 'ring' => ['required', 'integer', 'min:0', 'max:'.NamedSpot::WIDEST_RING]];
+        $points = static fn (string $field, int $least): array => [$field => ['required', 'array', "min:$least", 'max:'.self::MOST_POINTS], "$field.*" => ['list', 'size:2'], "$field.*.*" => ['numeric', 'min:-1', 'max:2']];
+
+        return [
+            'addSpot' => ['name' => $name, ...$place],
+            'renameSpot' => ['spot' => $number, 'name' => $name],
+            'placeSpot' => ['spot' => $number, ...$place],
+            'removeSpot' => ['spot' => $number],
+            'proposeZones' => ['most' => ['required', 'integer', 'min:6', 'max:20']],
+            'renameZone' => ['zone' => $number, 'name' => $name],
+            'mergeZones' => ['zone' => $number, 'with' => $number],
+            'splitZone' => ['zone' => $number, ...$points('line', 2)],
+            'redrawZone' => ['zone' => ['nullable', 'integer', 'min:1', 'max:255'], ...$points('outline', 3)],
+            'takeFromZone' => ['zone' => $number, ...$points('outline', 3)],
+            'describeZone' => ['zone' => $number, 'importance' => ['sometimes', new Enum(Importance::class)], 'surface' => ['sometimes', new Enum(Surface::class)], 'distance' => ['sometimes', new Enum(Distance::class)]],
+            'moveTarget' => ['zone' => $number, 'role' => ['required', Rule::enum(Role::class)], 'place' => $share],
+            'resetTargets' => ['zone' => $number],
+            'keepWhitesFrom' => ['from' => ['required', 'numeric', 'min:50', 'max:101']],
+            'paintWhites' => ['keep' => ['required', 'boolean'], 'radius' => ['required', 'numeric', 'min:0.001', 'max:0.2'], ...$points('points', 1)],
+            'balance' => $place,
+            'unbalance' => ['photo' => ['required', 'integer']],
+        ];
+    }
+
+    /** @param  Change  $c */
+    private static function described(ZoneNote $note, Fluent $c): ZoneNote
+    {
+        return new ZoneNote(
+            $note->name,
+            Importance::tryFrom((string) $c->string('importance')) ?? $note->importance,
+            Surface::tryFrom((string) $c->string('surface')) ?? $note->surface,
+            Distance::tryFrom((string) $c->string('distance')) ?? $note->distance,
+            $note->places,
+        );
+    }
+
+    /** @param  Change  $c */
+    private function pointedAt(Study $study, Fluent $c): Lab
+    {
+        $photo = $this->photo($study, $c);
+
+        return $this->spots->read($photo, (int) round($c->float('x') * ($photo->width - 1)), (int) round($c->float('y') * ($photo->height - 1)), $c->integer('ring'))->lab;
+    }
+
+    /** @param  Change  $c */
+    private function photo(Study $study, Fluent $c): Photo
+    {
+        return $study->photos->firstWhere('id', $c->integer('photo')) ?? throw new ModelNotFoundException;
+    }
+
+    /**
+     * @param  Change  $c
+     * @return list<array{float, float}>
+     */
+    private static function points(Fluent $c, string $field): array
+    {
+        /** @var list<array{int|float, int|float}> $points */
+        $points = $c->get($field);
+
+        return array_map(static fn (array $p): array => [(float) $p[0], (float) $p[1]], array_values($points));
+    }
+}

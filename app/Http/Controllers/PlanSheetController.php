@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Study;
+use App\Photos\PhotoStore;
+use App\Photos\Raster;
+use App\Plans\PlannedPictures;
+use App\Plans\PlanRepository;
+use App\Print\PdfPage;
+use App\Print\PlanSheets;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Formats\DrawerExport;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\Palette\PlannedPalette;
+use KnottyPrism\Core\Picture\Palette\PlannedStack;
+use KnottyPrism\Core\Picture\PlannedTarget;
+
+/** What a planned picture gives to take along: sheets to print and the palette as a file. */
+final class PlanSheetController extends Controller
+{
+    private const TYPES = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8'];
+
+    public function __construct(private readonly PlanRepository $desk)
+    {
+    }
+
+    public function sheet(Request $request, Study $study, string $kind, PlanSheets $sheets, PhotoStore $photos): Response
+    {
+        Gate::authorize('own', $study);
+        $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
+        $size = (string) $request->string('size', 'a4');
+        $ground = $this->desk->ground($this->user($request), $study);
+        $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
+        $map = $ground->map();
+        $screen = $photos->screen($study->photo());
+        $pdf = match ($kind) {
+            'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, new Raster($screen->width, $screen->height, $screen->bytes), $size),
+            'steps' => $sheets->steps($study->name, $study->paper, $map, $targets, $size),
+            default => $sheets->card($study->name, $study->paper, self::pencils($map, $targets), $size),
+        };
+
+        return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.Str::slug($study->name)."-$kind-$size.pdf\"", 'Cache-Control' => 'no-store']);
+    }
+
+    /**
+     * The pencils of the plan, lightest first, each with the zones that take it.
+     *
+     * @param  list<PlannedTarget>  $targets
+     * @return list<array{pencil: Pencil, zones: list<string>, part: ?string}>
+     */
+    private static function pencils(ZoneMap $map, array $targets): array
+    {
+        $named = [];
+        foreach (PlannedPalette::of(array_map(static fn (PlannedTarget $t): PlannedStack => new PlannedStack($t->zone, $t->recipe->stack), $targets)) as $p) {
+            $named[] = ['pencil' => $p->pencil, 'zones' => array_map(static fn (int $zone): string => $map->zones[$zone]->name, $p->zones), 'part' => $p->part];
+        }
+
+        return $named;
+    }
+
+    public function palette(Request $request, Study $study, string $kind): Response
+    {
+        Gate::authorize('own', $study);
+        $ground = $this->desk->ground($this->user($request), $study);
+        $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
+        $pencils = self::pencils($ground->map(), $targets);
+        $text = DrawerExport::text($kind, $study->name, array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils));
+
+        return new Response($text, 200, ['Content-Type' => self::TYPES[$kind], 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name)."-palette.$kind\"", 'Cache-Control' => 'no-store']);
+    }
+}

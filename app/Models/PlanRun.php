@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One planning of a picture: how far it is, and what it planned anew.
+ *
+ * @property int $id
+ * @property int $study_id
+ * @property string $state
+ * @property string $what
+ * @property int $done
+ * @property int $total
+ * @property list<array{zone: string, role: string, why: string, before: ?string, after: string}> $changes
+ * @property Study $study
+ */
+final class PlanRun extends Model
+{
+    public const WAITING = 'waiting';
+
+    public const WORKING = 'working';
+
+    public const DONE = 'done';
+
+    public const CANCELLED = 'cancelled';
+
+    public const FAILED = 'failed';
+
+    protected $fillable = ['study_id', 'state', 'what', 'done', 'total', 'changes'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['changes' => 'array'];
+    }
+
+    /** @return BelongsTo<Study, $this> */
+    public function study(): BelongsTo
+    {
+        return $this->belongsTo(Study::class);
+    }
+
+    public function isUnderWay(): bool
+    {
+        return $this->state === self::WAITING || $this->state === self::WORKING;
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Models\Study;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Reading\ToneFit;
+use KnottyPrism\Core\Photo\Zones\Zone;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Photo\Zones\ZoneReading;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+
+/** All that the plan of a study's picture stands on, read once; and the keys of what follows from it. */
+final readonly class PlanGround
+{
+    /** Raised when the parts of a plan are kept otherwise. */
+    private const VERSION = 1;
+
+    /**
+     * @param  array<int, ZoneReading>  $readings  by zone number, the largest first
+     * @param  list<Wish>  $wishes  zone by zone, the mid of each first
+     * @param  Drawer  $shelf  all known pencils, owned or not
+     * @param  string  $fingerprint  of the owned ones
+     * @param  \Closure(): PixelGrid  $readGrid
+     * @param  \Closure(PixelGrid): string  $readWhites
+     */
+    public function __construct(
+        public Study $study,
+        public PlanSheet $sheet,
+        public ZoneSheet $zones,
+        public array $readings,
+        public ToneFit $tone,
+        public array $wishes,
+        public Drawer $shelf,
+        public Paper $paper,
+        private string $fingerprint,
+        private \Closure $readGrid,
+        private \Closure $readWhites,
+    ) {
+    }
+
+    /** The photo at the size of the zones; read only where pixels matter. */
+    public function grid(): PixelGrid
+    {
+        return ($this->readGrid)();
+    }
+
+    /** A byte for every pixel of the zones, 1 where the paper is kept white. */
+    public function whites(): string
+    {
+        return ($this->readWhites)($this->grid());
+    }
+
+    /** The zones as the core maps them. */
+    public function map(): ZoneMap
+    {
+        return new ZoneMap($this->zones->labels, array_map(static fn (ZoneReading $r): Zone => $r->zone, $this->readings));
+    }
+
+    public function paletteKey(): string
+    {
+        $s = $this->sheet->settings;
+
+        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (Wish $w): array => [$w->zone, ...self::rounded($w), round($w->weight, 4)], $this->wishes));
+    }
+
+    /**
+     * What a recipe follows from, in the words in which its change is told.
+     *
+     * @param  list<string>  $inZone
+     * @return array<string, string>
+     */
+    public function basis(Wish $wish, PalettePart $palette, array $inZone): array
+    {
+        $s = $this->sheet->settings;
+
+        return [
+            'its colour' => implode(',', self::rounded($wish)), 'the way of working' => implode(',', $s->schoolOf($wish->zone)->settings()).$s->mode->value, 'the paper' => $this->paper->name,
+            'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), "its zone's mid" => implode(',', $inZone), 'the drawer' => $this->fingerprint,
+        ];
+    }
+
+    /** @param  list<string>  $inZone  identifiers of pencils that its zone takes already */
+    public function targetKey(Wish $wish, PalettePart $palette, array $inZone): string
+    {
+        $s = $this->sheet->settings;
+
+        return $this->key('target', $s->mode->value, $s->schoolOf($wish->zone)->settings(), $palette->hand, $palette->base, self::rounded($wish), $inZone);
+    }
+
+    private function key(mixed ...$parts): string
+    {
+        return md5(json_encode([self::VERSION, RecipePlanner::VERSION, $this->fingerprint, $this->paper->name, ...$parts], JSON_THROW_ON_ERROR));
+    }
+
+    /** @return list<float> */
+    private static function rounded(Wish $wish): array
+    {
+        return array_map(static fn (float $v): float => round($v, 2), $wish->fitted->toArray());
+    }
+}

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Edits\NotWanted;
+use App\Jobs\PlanPicture;
+use App\Models\PlanRun;
+use App\Models\Study;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\PlannedWish;
+use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Recipe\Recipe;
+
+/**
+ * Plans a picture part by part, each kept as soon as it is found: killed and begun again, it goes on where it was; after a change it
+ * finds most parts there. Whoever looks meanwhile sees what is there.
+ */
+final class PlanRunner
+{
+    /** Seconds that one job works before it lets others of the queue have a turn. */
+    private const AT_ONCE = 20.0;
+
+    public function __construct(private readonly PlanRepository $desk)
+    {
+    }
+
+    /** Begins, or goes on with what is under way already. */
+    public function begin(Study $study): PlanRun
+    {
+        return DB::transaction(static function () use ($study): PlanRun {
+            Study::query()->lockForUpdate()->findOrFail($study->id);
+            $underWay = PlanRun::query()->where('study_id', $study->id)->whereIn('state', [PlanRun::WAITING, PlanRun::WORKING])->max('id');
+            $run = PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PlanRun::query()->create(['study_id' => $study->id, 'state' => PlanRun::WAITING, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => []]);
+            PlanPicture::dispatch($run->id);
+
+            return $run;
+        });
+    }
+
+    /** Goes on with whatever was at work when a worker ended. */
+    public function resume(): void
+    {
+        foreach (PlanRun::query()->where('state', PlanRun::WORKING)->pluck('id') as $id) {
+            PlanPicture::dispatch((int) $id);
+        }
+    }
+
+    public function cancel(Study $study): void
+    {
+        PlanRun::query()->where('study_id', $study->id)->whereIn('state', [PlanRun::WAITING, PlanRun::WORKING])->update(['state' => PlanRun::CANCELLED]);
+    }
+
+    public function run(PlanRun $run): void
+    {
+        try {
+            $this->work($run);
+        } catch (NotWanted) {
+            // Cancelled; what was found until then is kept.
+        }
+    }
+
+    /** @throws NotWanted when it was cancelled */
+    private function work(PlanRun $run): void
+    {
+        $until = microtime(true) + self::AT_ONCE;
+        $run->update(['state' => PlanRun::WORKING]);
+        $study = $run->study;
+        $ground = $this->desk->ground(User::query()->findOrFail($study->user_id), $study);
+        $planner = $this->desk->planner($ground);
+        $palette = $this->desk->palettePart($ground);
+        if ($palette === null) {
+            $palette = $planner->palette($ground->wishes, function (int $done, int $of) use ($run): void {
+                $this->tell($run, 'choosing the pencils', $done, $of);
+            });
+            $this->desk->keepPart($study, $ground->paletteKey(), $palette->toArray());
+        }
+        while (($next = $this->next($ground, $planned)) !== null) {
+            $this->tell($run, 'finding recipes', count(array_filter($planned, static fn (PlannedWish $p): bool => $p->isPlanned())), count($planned));
+            $recipe = $planner->recipes($next->wish, $palette, $next->inZone, 1)[0];
+            $basis = $ground->basis($next->wish, $palette, $next->inZone);
+            $before = $this->desk->lastPart($study, $next->wish);
+            $this->desk->keepPart($study, (string) $next->key, [...self::value($recipe), 'target' => PlanSheet::key($next->wish->zone, $next->wish->role), 'basis' => $basis]);
+            $run->update(['changes' => [...$run->changes, self::changed($ground, $next->wish, $recipe, $before, $basis)]]);
+            if (microtime(true) > $until) {
+                PlanPicture::dispatch($run->id);
+
+                return;
+            }
+        }
+        PlanRun::query()->whereKey($run->id)->where('state', PlanRun::WORKING)->update(['state' => PlanRun::DONE, 'what' => '', 'done' => count($ground->wishes), 'total' => count($ground->wishes)]);
+    }
+
+    /**
+     * What was planned anew and why, in words.
+     *
+     * @param  array<string, mixed>|null  $before
+     * @param  array<string, string>  $basis
+     * @return array{zone: string, role: string, why: string, before: ?string, after: string}
+     */
+    private static function changed(PlanGround $ground, Wish $wish, Recipe $recipe, ?array $before, array $basis): array
+    {
+        $known = $before['basis'] ?? null;
+        $differs = is_array($known) ? array_keys(array_filter($basis, static fn (string $text, string $what): bool => ($known[$what] ?? '') !== $text, ARRAY_FILTER_USE_BOTH)) : [];
+
+        return [
+            'zone' => $ground->zones->note($wish->zone)->name, 'role' => $wish->role->value, 'why' => $before === null ? 'new' : ($differs === [] ? 'asked for again' : implode(' and ', $differs).' changed'),
+            'before' => is_string($before['stack'] ?? null) ? PlanRepository::stack($ground, $before['stack'])?->words() : null, 'after' => $recipe->stack->words(),
+        ];
+    }
+
+    /** @return array{stack: string, label: string} */
+    public static function value(Recipe $recipe): array
+    {
+        return ['stack' => $recipe->stack->text(), 'label' => $recipe->label->value];
+    }
+
+    /**
+     * The first wish that has no part yet.
+     *
+     * @param  list<PlannedWish>|null  $planned
+     *
+     * @param-out list<PlannedWish> $planned
+     */
+    private function next(PlanGround $ground, ?array &$planned): ?PlannedWish
+    {
+        $planned = $this->desk->planned($ground);
+        foreach ($planned as $p) {
+            if (! $p->isPlanned() && $p->key !== null) {
+                return $p;
+            }
+        }
+
+        return null;
+    }
+
+    /** @throws NotWanted when it was cancelled */
+    private function tell(PlanRun $run, string $what, int $done, int $of): void
+    {
+        $wanted = PlanRun::query()->whereKey($run->id)->where('state', PlanRun::WORKING)->update(['what' => $what, 'done' => $done, 'total' => $of]) > 0
+            || PlanRun::query()->whereKey($run->id)->where('state', PlanRun::WORKING)->exists();
+        if (! $wanted) {
+            throw new NotWanted;
+        }
+    }
+}

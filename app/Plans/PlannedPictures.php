@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Drawers\DrawerKeeper;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\SurveyRepository;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Palette\MadeColour;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlannedWish;
+use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Picture\ZoneCautions;
+use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\RecipeLabel;
+
+/** What is planned of a study's picture, as targets with their recipes, and what follows from all of them together. */
+final class PlannedPictures
+{
+    public function __construct(private readonly PlanRepository $desk, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
+    {
+    }
+
+    /**
+     * What is planned so far, for previews and cards;
+     *
+     * @param  list<PlannedWish>  $planned
+     * @return list<PlannedTarget>
+     */
+    public static function targets(PlanGround $ground, array $planned): array
+    {
+        $targets = [];
+        foreach ($planned as $p) {
+            if ($p->stack !== null) {
+                $targets[] = new PlannedTarget($p->wish->zone, $p->wish->role, $p->wish->seen, $p->wish->fitted, $p->wish->weight, self::recipe($ground, $p->wish, $p->stack, $p->label));
+            }
+        }
+
+        return $targets;
+    }
+
+    /** @return list<MadeColour> how each colour that is planned is made; nothing where none is */
+    public function made(User $user, Study $study): array
+    {
+        if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
+            return [];
+        }
+        $ground = $this->desk->ground($user, $study);
+
+        return array_map(static fn (PlannedTarget $t): MadeColour => $t->made(), self::targets($ground, $this->desk->planned($ground)));
+    }
+
+    /** A stack that parts two zones that end alike, or varies a flat form; nothing where none was found. */
+    public function zoneRemedy(PlanGround $ground, int $zone, Role $role, CautionCode $code): ?Stack
+    {
+        $targets = self::targets($ground, $this->desk->planned($ground));
+        $map = $ground->map();
+        $planner = $this->desk->plannerOf($ground, $zone);
+        foreach (ZoneCautions::in($map, $targets) as $caution) {
+            if ($caution->code === $code && $caution->zone === $zone && $caution->role === $role) {
+                $remedied = $caution->tried($planner, $targets)->remedied;
+                if ($remedied !== null) {
+                    return $remedied->stack;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    public static function recipe(PlanGround $ground, Wish $wish, Stack $stack, string $label): Recipe
+    {
+        return Recipe::of(RecipeLabel::tryFrom($label) ?? RecipeLabel::OtherPencils, $wish->fitted, $stack, $ground->paper);
+    }
+}

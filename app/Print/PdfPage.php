@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Print;
+
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Illuminate\Support\Facades\View;
+
+/** A page to print, from one of the card templates; nothing is fetched from anywhere. */
+final class PdfPage
+{
+    /** Name => width and height in millimetres. */
+    public const SIZES = ['a4' => [210.0, 297.0], 'a5' => [148.0, 210.0], 'letter' => [215.9, 279.4]];
+
+    private const POINTS_PER_MM = 72 / 25.4;
+
+    /** @param  array<string, mixed>  $data */
+    public static function of(string $view, array $data, string $size, bool $wide = false): string
+    {
+        [$width, $height] = $wide ? array_reverse(self::SIZES[$size]) : self::SIZES[$size];
+        $options = new Options;
+        $options->setIsRemoteEnabled(false);
+        $options->setDefaultFont('DejaVu Sans');
+        $options->setTempDir(storage_path('framework/cache'));
+        $options->setFontCache(storage_path('framework/cache'));
+        $pdf = new Dompdf($options);
+        $pdf->setPaper([0, 0, $width * self::POINTS_PER_MM, $height * self::POINTS_PER_MM]);
+        $pdf->loadHtml(View::make($view, $data)->render());
+        $pdf->render();
+
+        return (string) $pdf->output();
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Print;
+
+use App\Photos\Raster;
+use App\Photos\WorkingCopy;
+use App\Resources\ChartResource;
+use App\Resources\RecipeResource;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\LayingOrder;
+use KnottyPrism\Core\Picture\LayingStep;
+use KnottyPrism\Core\Picture\PlannedTarget;
+
+/** Sheets of a picture's plan to work from: zone by zone, and pass by pass in the order to lay them. */
+final class PlanSheets
+{
+    private const MARGIN_MM = 10.0;
+
+    /** Dots of a printed dab, to the millimetre: 300 to the inch. */
+    private const DOTS = 11.8;
+
+    private const DAB_MM = [14.0, 7.0];
+
+    /** Longest side of a zone's little picture, dots. */
+    private const THUMB = 360;
+
+    /** What lies outside a zone is printed so pale, 0–1. */
+    private const PALE = 0.75;
+
+    /** @param  list<array{pencil: Pencil, zones: list<string>, part: ?string}>  $palette  lightest first */
+    public function card(string $study, string $paper, array $palette, string $size): string
+    {
+        $dab = static fn (Pencil $p, Swatch $swatch): string => DabPicture::ofStrata(ChartResource::strata($swatch->lay($p)), (int) round(18 * self::DOTS), (int) round(9 * self::DOTS));
+
+        return PdfPage::of('cards.pencils', [
+            'study' => $study, 'paper' => $paper, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210, 'columns' => 3,
+            'pencils' => array_map(static fn (array $p): array => [
+                'number' => $p['pencil']->record->number, 'name' => $p['pencil']->record->name, 'binder' => $p['pencil']->record->binder?->value, 'zones' => implode(', ', $p['zones']), 'part' => $p['part'],
+                'words' => ChartResource::pencil($p['pencil'])['words'], 'heavy' => $dab($p['pencil'], Swatch::Heavy), 'light' => $dab($p['pencil'], Swatch::Light),
+            ], $palette),
+        ], $size);
+    }
+
+    /**
+     * @param  list<PlannedTarget>  $targets
+     * @param  Raster  $photo  at about screen size
+     */
+    public function zones(string $study, string $paper, ZoneMap $map, array $targets, Raster $photo, string $size): string
+    {
+        [$small, $width, $height] = self::smallAndPale($photo);
+        $zones = [];
+        foreach ($map->zones as $number => $zone) {
+            $own = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->zone === $number));
+            $roles = Role::cases();
+            usort($own, static fn (PlannedTarget $a, PlannedTarget $b): int => array_search($a->role, $roles, true) <=> array_search($b->role, $roles, true));
+            if ($own !== []) {
+                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(self::stack(...), $own)];
+            }
+        }
+
+        return PdfPage::of('cards.zones', ['study' => $study, 'paper' => $paper, 'zones' => $zones, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210], $size);
+    }
+
+    /** @param  list<PlannedTarget>  $targets */
+    public function steps(string $study, string $paper, ZoneMap $map, array $targets, string $size): string
+    {
+        $rows = array_map(static function (LayingStep $o) use ($map): array {
+            $prediction = $o->target->recipe->prediction->steps[$o->step - 1];
+
+            return ['step' => $o->step, 'zone' => $map->zones[$o->target->zone]->name, 'role' => $o->target->role->value, ...self::passes($o->target)[$o->step - 1], 'solvent' => $prediction->step === Finish::Solvent];
+        }, LayingOrder::of($targets));
+
+        return PdfPage::of('cards.steps', ['study' => $study, 'paper' => $paper, 'rows' => $rows, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210], $size);
+    }
+
+    /** @return array<string, mixed> */
+    private static function stack(PlannedTarget $target): array
+    {
+        return [
+            'role' => $target->role->value, 'words' => $target->recipe->comparison->words(), 'aim' => DabPicture::flat((string) RecipeResource::reading($target->fitted)['hex'], 8, 8), 'aimWords' => RecipeResource::reading($target->fitted)['words'],
+            'passes' => array_reverse(self::passes($target)), 'cautions' => array_map(static fn ($c): string => $c->text, $target->recipe->cautions),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function passes(PlannedTarget $target): array
+    {
+        [$width, $height] = array_map(static fn (float $mm): int => (int) round($mm * self::DOTS), self::DAB_MM);
+
+        return array_map(static fn (array $p): array => [...$p, 'dab' => DabPicture::ofStrata($p['strata'], $width, $height)], RecipeResource::passes($target->recipe->prediction));
+    }
+
+    /**
+     * The photo with everything but the zone made pale.
+     *
+     * @param  array{string, string}  $small  the photo at the size of the little picture, and the same made pale
+     */
+    private static function thumb(ZoneMap $map, int $zone, array $small, int $width, int $height): string
+    {
+        $column = array_map(static fn (int $x): int => intdiv($x * $map->labels->width, $width), range(0, $width - 1));
+        $own = chr($zone);
+        $bytes = '';
+        for ($y = 0, $at = 0; $y < $height; $y++) {
+            $mapRow = intdiv($y * $map->labels->height, $height) * $map->labels->width;
+            foreach ($column as $x) {
+                $bytes .= substr($small[$map->labels->bytes[$mapRow + $x] === $own ? 0 : 1], $at, 3);
+                $at += 3;
+            }
+        }
+
+        return 'data:image/jpeg;base64,'.base64_encode(Raster::encoded($width, $height, 3, $bytes, 'jpeg'));
+    }
+
+    /** @return array{array{string, string}, int, int} the photo small, and the same made pale; width and height */
+    private static function smallAndPale(Raster $photo): array
+    {
+        $small = Raster::scaled(new WorkingCopy($photo->width, $photo->height, '', $photo->pixels), self::THUMB);
+        $pale = [];
+        for ($v = 0; $v < 256; $v++) {
+            $pale[chr($v)] = chr((int) ($v + (255 - $v) * self::PALE));
+        }
+
+        return [[$small->pixels, strtr($small->pixels, $pale)], $small->width, $small->height];
+    }
+}

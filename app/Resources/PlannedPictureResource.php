@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Resources;
+
+use KnottyPrism\Core\Picture\LayingStep;
+use KnottyPrism\Core\Picture\Palette\PalettePencil;
+use KnottyPrism\Core\Picture\PlannedPicture;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\ZoneCaution;
+
+/** A whole picture's plan in the form of docs/cli.md. */
+final class PlannedPictureResource
+{
+    /** @return array<string, mixed> */
+    public static function plan(PlannedPicture $plan): array
+    {
+        return [
+            'paper' => $plan->paper->name,
+            'zones' => array_map(static fn (int $zone): array => self::zone($plan, $zone), array_keys($plan->map->zones)),
+            'palette' => array_map(static fn (PalettePencil $p): array => ['pencil' => $p->pencil->id(), 'number' => $p->pencil->record->number, 'name' => $p->pencil->record->name, 'part' => $p->part, 'assumed' => $p->pencil->assumed], $plan->palette()),
+            'paletteCurve' => array_map(static fn (int $pencils, float $cost): array => ['pencils' => $pencils, 'meanDeltaE00' => Figures::difference($cost)], array_keys($plan->curve), $plan->curve),
+            'bestPurchase' => $plan->purchases === [] ? null : ['pencil' => $plan->purchases[0]->pencil->id(), 'gain' => Figures::difference($plan->purchases[0]->gain)],
+            'toneFit' => ['darkest' => round($plan->tone->darkest, 2), 'lightest' => round($plan->tone->lightest, 2), 'tooDark' => Figures::share($plan->tone->tooDark), 'tooLight' => Figures::share($plan->tone->tooLight), 'words' => $plan->tone->words()],
+            'cautions' => array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zones' => array_map(static fn (int $z): string => $plan->map->zones[$z]->name, $c->zones), 'text' => $c->text, 'remedy' => $c->remedy], $plan->cautions),
+            'order' => array_map(static fn (LayingStep $o): array => ['step' => $o->step, 'zone' => $plan->map->zones[$o->target->zone]->name, 'role' => $o->target->role->value], $plan->order()),
+            'meanDeltaE00' => Figures::difference($plan->meanDeltaE00()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function zone(PlannedPicture $plan, int $index): array
+    {
+        $zone = $plan->map->zones[$index];
+        $targets = $plan->targetsOf($index);
+
+        return [
+            'name' => $zone->name,
+            'area' => Figures::share($zone->area),
+            'box' => array_map(Figures::share(...), $zone->box),
+            'keptWhite' => Figures::share($zone->keptWhite),
+            'meanDeltaE00' => Figures::difference(self::mean($targets, static fn (PlannedTarget $t): float => $t->recipe->comparison->deltaE00)),
+            'meanValueError' => Figures::difference(self::mean($targets, static fn (PlannedTarget $t): float => abs($t->recipe->comparison->valueError))),
+            'targets' => array_map(self::target(...), array_values($targets)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function target(PlannedTarget $target): array
+    {
+        return [
+            'role' => $target->role->value,
+            'lab' => Figures::lab($target->seen),
+            'fittedLab' => Figures::lab($target->fitted),
+            'recipe' => Figures::recipe($target->recipe),
+        ];
+    }
+
+    /**
+     * @param  array<string, PlannedTarget>  $targets
+     * @param  \Closure(PlannedTarget): float  $of
+     */
+    private static function mean(array $targets, \Closure $of): float
+    {
+        $weight = array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight, $targets));
+
+        return $weight > 0 ? array_sum(array_map(static fn (PlannedTarget $t): float => $t->weight * $of($t), $targets)) / $weight : 0.0;
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studies;
+
+use App\Models\Photo;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\PhotoIntake;
+use App\Photos\PhotoStore;
+use Illuminate\Support\Facades\DB;
+use KnottyPrism\Core\Error\ImpossibleChange;
+
+/** Studies and the photos in them: rows and files come together and go together. */
+final class StudyKeeper
+{
+    private const MOST_PHOTOS = 12;
+
+    public function __construct(private readonly PhotoIntake $intake, private readonly PhotoStore $store)
+    {
+    }
+
+    /**
+     * A new study around one photo; the drawing is taken to lie as the photo does.
+     *
+     * @param  (\Closure(\Closure(): Study): Study)|null  $making  makes the rows, once; nothing where they may simply be made
+     */
+    public function begin(User $user, string $name, string $path, string $fileName, ?\Closure $making = null): Study
+    {
+        return $this->kept($path, $fileName, Photo::ROLES[0], static function (array $columns) use ($user, $name, $making): Study {
+            $rows = static fn (): Study => DB::transaction(static function () use ($user, $name, $columns): Study {
+                $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
+                $photo = $study->photos()->create($columns);
+                $study->colourPhoto()->associate($photo)->save();
+
+                return $study;
+            });
+
+            return $making === null ? $rows() : $making($rows);
+        });
+    }
+
+    /** @param  (\Closure(\Closure(): Photo): Photo)|null  $making  makes the row, once */
+    public function addPhoto(Study $study, string $path, string $fileName, ?\Closure $making = null): Photo
+    {
+        if ($study->photos()->count() >= self::MOST_PHOTOS) {
+            throw ImpossibleChange::because(sprintf('A study holds up to %d photos; remove one first.', self::MOST_PHOTOS));
+        }
+
+        return $this->kept($path, $fileName, 'detail', static function (array $columns) use ($study, $making): Photo {
+            $row = static fn (): Photo => $study->photos()->create($columns);
+
+            return $making === null ? $row() : $making($row);
+        });
+    }
+
+    /** The files go when the row is gone for good. */
+    public function removePhoto(Study $study, Photo $photo): void
+    {
+        if ($study->colour_photo_id === $photo->id) {
+            throw ImpossibleChange::because('The colours follow this photo; let them follow another one first.');
+        }
+        $photo->delete();
+        $this->forgetLater([$photo->storage_key]);
+    }
+
+    /** With its photos, its survey, its plan and all their versions. */
+    public function remove(Study $study): void
+    {
+        DB::transaction(function () use ($study): void {
+            $keys = array_values(array_filter($study->photos()->pluck('storage_key')->all(), is_string(...)));
+            $study->delete();
+            $this->forgetLater($keys);
+        });
+    }
+
+    /** @param  list<string>  $keys */
+    private function forgetLater(array $keys): void
+    {
+        DB::afterCommit(function () use ($keys): void {
+            // What can't be removed now is found by the sweep.
+            array_map(fn (string $key): mixed => rescue(fn () => $this->store->forget($key)), $keys);
+        });
+    }
+
+    /**
+     * Keeps a photo's files and then its row; files whose row can't be made, or was made before, go again.
+     *
+     * @template T of Study|Photo
+     *
+     * @param  \Closure(array{storage_key: string, name: string, width: int, height: int, roles: list<string>}): T  $row
+     * @return T
+     */
+    private function kept(string $path, string $fileName, string $role, \Closure $row): mixed
+    {
+        $copy = $this->intake->take($path);
+        $key = $this->store->keep($path, $copy);
+        try {
+            $made = $row(['storage_key' => $key, 'name' => mb_substr($fileName, 0, 200), 'width' => $copy->width, 'height' => $copy->height, 'roles' => [$role]]);
+        } catch (\Throwable $error) {
+            $this->store->forget($key);
+
+            throw $error;
+        }
+        if (! Photo::query()->where('storage_key', $key)->exists()) {
+            $this->store->forget($key);
+        }
+
+        return $made;
+    }
+}

@@ -1,0 +1,58 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { askAnew } from './answers';
+import { ask, askFile, askWithFile } from './client';
+import { newKey } from './keptEdits';
+import type { Drawer, Me, Studies, Study, StudyChange, StudyPurchases } from './types';
+import { sendingOf, useLane } from './useOutbox';
+
+// What more than one place asks for: who one is, one's studies, one's drawer.
+
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: ({ signal }) => ask<Me>('/api/me', { signal }) });
+
+export const useStudies = () => useQuery({ queryKey: ['studies'], queryFn: ({ signal }) => ask<Studies>('/api/studies', { signal }) });
+
+export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: ({ signal }) => ask<Drawer>('/api/drawer', { signal }) });
+
+/** All that is changed about one study is sent in the order in which it was changed. */
+export const laneOf = (study: number): string => `study-${study}`;
+
+/** What follows from a study's name, paper, photo and drawing. */
+export const STUDY_ANEW = ['studies', 'survey', 'comparison', 'values'];
+
+/** New photos become studies; what is said about a study, and that it is to be deleted, is kept until it is taken in. */
+export function useStudyChanges(study: Study | undefined, onFault: (error: unknown) => void) {
+    const client = useQueryClient();
+    const lane = useLane(laneOf(study?.id ?? 0), onFault);
+    const path = `/api/studies/${study?.id ?? 0}`;
+    return {
+        open: useMutation({
+            mutationFn: (photo: File) => askWithFile<Study>('/api/studies', 'photo', photo, newKey()),
+            onSuccess: () => askAnew(client, 'studies'),
+            onError: onFault,
+        }),
+        change: sendingOf(lane, 'change the study', (json: StudyChange) => ({ method: 'PATCH', path, json, anew: STUDY_ANEW })),
+        remove: sendingOf(lane, 'delete the study', () => ({ method: 'DELETE', path, anew: ['studies'] })),
+    };
+}
+
+/** `stamp` changes with the plan of the study's picture. */
+export const usePurchases = (study: number | null, stamp = '') =>
+    useQuery({
+        queryKey: ['drawer', 'purchases', study, stamp],
+        queryFn: ({ signal }) => ask<StudyPurchases>(`/api/studies/${study ?? 0}/purchases`, { signal }),
+        enabled: study !== null,
+    });
+
+/** Saves a whole study as a file; asked for here and not by a link, so that a study too large for one says so. */
+export function useSaveStudy(onFault: (error: unknown) => void) {
+    return useMutation({
+        mutationFn: async ({ id, name }: Study) => {
+            const link = document.createElement('a');
+            link.href = URL.createObjectURL(await askFile(`/api/studies/${id}/bundle`));
+            link.download = `${name}.study.json`;
+            link.click();
+            setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+        },
+        onError: onFault,
+    });
+}

@@ -1,0 +1,92 @@
+import { useState, type ReactNode } from 'react';
+import { NavLink } from 'react-router';
+import styled from 'styled-components';
+import { ask, sentenceOf } from '../api/client';
+import { WordButton, WordChoice } from '../ui/controls';
+import { WaitingLine } from './WaitingLine';
+import { applySurround, type Surround } from '../ui/surround';
+import { useMe } from '../api/studies';
+
+const Bar = styled.header`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 14px;
+    padding: 0 16px;
+    border-bottom: 1.5px solid var(--strong-line);
+    & h1 {
+        font-weight: 700;
+    }
+    & nav {
+        display: flex;
+    }
+    & nav a {
+        display: grid;
+        place-items: center;
+        min-height: 44px;
+        padding: 0 8px;
+        border-bottom: 3px solid transparent;
+        text-decoration: none;
+    }
+    & nav a[aria-current='page'] {
+        border-bottom-color: var(--ink);
+        font-weight: 700;
+    }
+    & label {
+        display: flex;
+        align-items: center;
+        gap: 6px;
+    }
+    & .end {
+        margin-left: auto;
+        display: flex;
+        align-items: center;
+        gap: 10px;
+    }
+`;
+
+const SURROUNDS = [
+    { value: 'light', label: 'light' },
+    { value: 'middle', label: 'middle' },
+] as const;
+
+interface TopBarProps {
+    /** What the place is about: its study, its paper. */
+    children?: ReactNode;
+    onFault: (text: string) => void;
+}
+
+/** The places, what the present one is about, the surroundings and the account, in one line of words. */
+export function TopBar({ children, onFault }: TopBarProps) {
+    const me = useMe();
+    const [surround, setSurround] = useState<Surround>(() => applySurround());
+
+    const signOut = async () => {
+        try {
+            await ask('/sign-out', { method: 'POST' });
+            window.location.assign('/sign-in');
+        } catch (error) {
+            onFault(sentenceOf(error));
+        }
+    };
+
+    return (
+        <>
+            <Bar>
+                <h1>Knotty Prism</h1>
+                <nav aria-label="Places">
+                    <NavLink to="/photo">Photo</NavLink>
+                    <NavLink to="/drawer">Drawer</NavLink>
+                    <NavLink to="/plan">Plan</NavLink>
+                </nav>
+                {children}
+                <div className="end">
+                    <span>Surroundings</span>
+                    <WordChoice label="Surroundings" value={surround} options={SURROUNDS} onChange={(s) => setSurround(applySurround(s))} />
+                    {me.data !== undefined && <WordButton onPress={() => void signOut()}>Sign out {me.data.name}</WordButton>}
+                </div>
+            </Bar>
+            <WaitingLine />
+        </>
+    );
+}

@@ -1,0 +1,224 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import { sentenceOf } from '../../api/client';
+import type { ChartPencil, Study, Tray } from '../../api/types';
+import { Column, PartHead } from '../../ui/Column';
+import { NativeSelect, WordButton } from '../../ui/controls';
+import { Dab } from '../../dabs/Dab';
+import { useReach } from './queries';
+import { usePurchases } from '../../api/studies';
+
+const Facts = styled.div`
+    padding: 4px 16px 12px;
+    border-top: 1.5px solid var(--strong-line);
+    font-size: 13px;
+    & p {
+        padding-top: 4px;
+    }
+    & b {
+        font-weight: 700;
+    }
+`;
+
+const Counts = styled.dl`
+    display: grid;
+    grid-template-columns: max-content max-content 1fr;
+    gap: 2px 14px;
+    margin: 0;
+    padding: 8px 0;
+    & dd {
+        margin: 0;
+        text-align: right;
+    }
+    & span {
+        align-self: center;
+        height: 10px;
+        background: var(--ink);
+    }
+`;
+
+const Buys = styled.ol`
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    & li {
+        display: flex;
+        flex-wrap: wrap;
+        align-items: center;
+        gap: 0 10px;
+        min-height: 44px;
+        border-bottom: 1px solid var(--line);
+    }
+    & .dab {
+        width: 44px;
+        height: 32px;
+    }
+    & .end {
+        margin-left: auto;
+    }
+`;
+
+/** How gradually the pencils lie, and what the drawer lacks or holds twice. */
+export function DrawerFacts({ tray }: { tray: Tray }) {
+    const number = (id: string): string => tray.pencils.find((p) => p.id === id)?.number ?? id;
+    return (
+        <Facts aria-label="The drawer as a whole" role="region">
+            <p>
+                From each to the next ΔE00 {tray.meanStepDeltaE00.toFixed(1)} in the mean
+                {tray.largestStep !== null &&
+                    `, at most ${tray.largestStep.deltaE00.toFixed(0)}, from ${number(tray.largestStep.from)} to ${number(tray.largestStep.to)}`}
+                .{tray.notShown > 0 && ` ${tray.notShown} more are too many to lay out at once; choose a line.`}
+            </p>
+            {tray.gaps.length > 0 && (
+                <p>
+                    <b>Missing: {tray.gaps.join(', ')}.</b>
+                </p>
+            )}
+        </Facts>
+    );
+}
+
+interface BalanceViewProps {
+    tray: Tray;
+    paper: string;
+    studies: readonly Study[];
+    onPencil: (id: string) => void;
+    onWant: (id: string) => void;
+}
+
+/** What is there, lacking, there twice; what the drawer reaches on a paper, and what to buy next. */
+export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceViewProps) {
+    const [study, setStudy] = useState<number | null>(studies[0]?.id ?? null);
+    const reach = useReach(paper);
+    const purchases = usePurchases(study ?? studies[0]?.id ?? null);
+    const { balance } = tray;
+    const most = Math.max(1, ...Object.values(balance.counts));
+    const number = (id: string): string => tray.pencils.find((p) => p.id === id)?.number ?? id;
+    return (
+        <Column aria-label="Balance">
+            <p style={{ paddingTop: 10 }}>{balance.words}</p>
+            <Counts aria-label="Pencils of each family">
+                {Object.entries(balance.counts).map(([family, count]) => (
+                    <Row key={family} family={family} count={count} most={most} crowded={balance.crowded.includes(family)} />
+                ))}
+            </Counts>
+            <p>
+                {tray.gaps.length === 0
+                    ? 'A light and a dark of every family, browns, greys, an opaque white and a black: nothing is missing.'
+                    : `Missing: ${tray.gaps.join(', ')}.`}
+            </p>
+            {balance.twins.length > 0 && (
+                <p>
+                    Hardly told apart:{' '}
+                    {balance.twins
+                        .slice(0, 12)
+                        .map(
+                            (t) =>
+                                `${number(t.one)} and ${number(t.other)} (ΔE00 ${t.deltaE00.toFixed(1)}${t.waxAndOil ? ', wax and oil' : ''})`,
+                        )
+                        .join(', ')}
+                    .
+                </p>
+            )}
+            <PartHead>
+                <h2>What it reaches on {paper}</h2>
+            </PartHead>
+            <div aria-live="polite" aria-busy={reach.isPending}>
+                {reach.isPending && <p>Laying every two pencils over each other…</p>}
+                {reach.error !== null && <p role="alert">{sentenceOf(reach.error)}</p>}
+                {reach.data !== undefined && (
+                    <>
+                        <p>
+                            {reach.data.share < 0.005 ? 'Next to nothing' : `${Math.round(reach.data.share * 100)} %`} of what all the
+                            pencils known here reach together.
+                            {reach.data.purchases.length > 0 && ' Most would be added by:'}
+                        </p>
+                        <Buys>
+                            {reach.data.purchases.map((p) => (
+                                <Buy
+                                    key={p.id}
+                                    pencil={p}
+                                    words={`${(p.gain * 100).toFixed(1)} % more`}
+                                    onPencil={onPencil}
+                                    onWant={onWant}
+                                />
+                            ))}
+                        </Buys>
+                    </>
+                )}
+            </div>
+            {studies.length > 0 && (
+                <>
+                    <PartHead>
+                        <h2>For a study</h2>
+                        <NativeSelect
+                            aria-label="Purchases for the study"
+                            value={study ?? studies[0]?.id}
+                            onChange={(e) => setStudy(Number(e.target.value))}
+                        >
+                            {studies.map((s) => (
+                                <option key={s.id} value={s.id}>
+                                    {s.name}
+                                </option>
+                            ))}
+                        </NativeSelect>
+                    </PartHead>
+                    <p role="status">
+                        {purchases.data === undefined ? 'Trying every pencil that is not at hand…' : studyWords(purchases.data)}
+                    </p>
+                    <Buys>
+                        {purchases.data?.purchases.map((p) => (
+                            <Buy key={p.id} pencil={p} words={`ΔE00 ${p.deltaE00.toFixed(1)} nearer`} onPencil={onPencil} onWant={onWant} />
+                        ))}
+                    </Buys>
+                </>
+            )}
+        </Column>
+    );
+}
+
+function studyWords({ colours, purchases }: { colours: number; purchases: readonly unknown[] }): string {
+    if (colours === 0) {
+        return 'Nothing is planned in it yet: choose recipes or plan its picture first.';
+    }
+    const counted = `${colours} planned ${colours === 1 ? 'colour' : 'colours'}`;
+    return purchases.length === 0 ? `${counted}: no pencil would bring them nearer.` : `${counted}; nearer in the mean with one of:`;
+}
+
+function Row({ family, count, most, crowded }: { family: string; count: number; most: number; crowded: boolean }) {
+    return (
+        <>
+            <dt>{family}</dt>
+            <dd>{count}</dd>
+            <dd style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+                <span aria-hidden="true" style={{ width: `${(count / most) * 60}%` }} />
+                {crowded ? 'more than needed' : count === 0 ? 'none' : ''}
+            </dd>
+        </>
+    );
+}
+
+interface BuyProps {
+    pencil: ChartPencil;
+    words: string;
+    onPencil: (id: string) => void;
+    onWant: (id: string) => void;
+}
+
+function Buy({ pencil, words, onPencil, onWant }: BuyProps) {
+    return (
+        <li>
+            <span className="dab">
+                <Dab strata={pencil.strata} width={44} height={32} label="" />
+            </span>
+            <WordButton aria-label={`Show ${pencil.number}`} onPress={() => onPencil(pencil.id)}>
+                <b>{pencil.number}</b>
+            </WordButton>
+            {pencil.name}
+            <span className="end">{words}</span>
+            <WordButton aria-label={`Want ${pencil.number}`} onPress={() => onWant(pencil.id)}>
+                Want it
+            </WordButton>
+        </li>
+    );
+}

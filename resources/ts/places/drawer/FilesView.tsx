@@ -1,0 +1,149 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import { askFile, sentenceOf } from '../../api/client';
+import type { DrawerLines, Stock } from '../../api/types';
+import type { Sending } from '../../api/useOutbox';
+import { Column, PartHead } from '../../ui/Column';
+import { Button, NativeSelect, TextInput } from '../../ui/controls';
+import { remember, rememberedTray } from './drawerState';
+import { ImportPart } from './ImportPart';
+import { changedCount } from './queries';
+
+const Line = styled.form`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 6px 12px;
+    padding-bottom: 8px;
+    & input.short {
+        width: 56px;
+    }
+`;
+
+const Links = styled.p`
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 18px;
+    & a {
+        display: inline-grid;
+        place-items: center;
+        min-height: 44px;
+    }
+`;
+
+const FILES = [
+    ['csv', 'CSV', 'all of it, for a spreadsheet'],
+    ['json', 'JSON', 'all of it, with a published schema'],
+    ['gpl', 'palette', 'number, name and colour (.gpl)'],
+    ['cgats', 'measurement text', 'number, name and Lab (CGATS)'],
+    ['spectral', 'reflectances', 'number, name and spectrum (CGATS)'],
+] as const;
+
+interface FilesViewProps {
+    lines: DrawerLines['lines'];
+    order: string;
+    range: Sending<{ line: string; numbers: string; stock: Stock['state'] }>;
+    onFault: (text: string) => void;
+}
+
+/** Pencils in, from a file or by their numbers, and out, as files and as a map of the trays. */
+export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
+    const [line, setLine] = useState<string | null>(null);
+    const [numbers, setNumbers] = useState('');
+    const [stock, setStock] = useState<Stock['state']>('owned');
+    const [changed, setChanged] = useState<number | null>(null);
+    const [tray, setTray] = useState(rememberedTray);
+    const size = (key: 'rows' | 'slots') => (
+        <label>
+            {key}{' '}
+            <TextInput
+                className="short"
+                inputMode="numeric"
+                value={tray[key]}
+                onChange={(e) => {
+                    const next = { ...tray, [key]: e.target.value };
+                    setTray(next);
+                    remember('tray', `${next.rows}/${next.slots}`);
+                }}
+            />
+        </label>
+    );
+    const print = async () => {
+        const address = `/api/drawer/map.pdf?order=${order}&rows=${encodeURIComponent(tray.rows)}&slots=${encodeURIComponent(tray.slots)}`;
+        try {
+            window.open(URL.createObjectURL(await askFile(address)), '_blank', 'noopener');
+        } catch (error) {
+            onFault(sentenceOf(error));
+        }
+    };
+    return (
+        <Column aria-label="In and out">
+            <ImportPart />
+            {lines.length > 0 && (
+                <>
+                    <PartHead>
+                        <h2>By number</h2>
+                    </PartHead>
+                    <Line
+                        onSubmit={(e) => {
+                            e.preventDefault();
+                            setChanged(null);
+                            range.mutate(
+                                { line: line ?? lines[0]?.line ?? '', numbers, stock },
+                                { onSuccess: (answer) => setChanged(changedCount(answer)) },
+                            );
+                        }}
+                    >
+                        <NativeSelect aria-label="Line" value={line ?? lines[0]?.line} onChange={(e) => setLine(e.target.value)}>
+                            {lines.map((l) => (
+                                <option key={l.line} value={l.line}>
+                                    {l.line === '' ? 'no line' : l.line}
+                                </option>
+                            ))}
+                        </NativeSelect>
+                        <TextInput
+                            aria-label="Numbers"
+                            style={{ width: 140 }}
+                            placeholder="601-624, 630"
+                            value={numbers}
+                            onChange={(e) => setNumbers(e.target.value)}
+                        />
+                        <NativeSelect aria-label="are" value={stock} onChange={(e) => setStock(e.target.value as Stock['state'])}>
+                            <option value="owned">are owned</option>
+                            <option value="wanted">are wanted</option>
+                            <option value="not owned">are not owned</option>
+                        </NativeSelect>
+                        <Button type="submit" isPending={range.isPending}>
+                            Note them
+                        </Button>
+                        <span role="status">{changed === null ? '' : `${changed} changed.`}</span>
+                    </Line>
+                    <PartHead>
+                        <h2>Out</h2>
+                    </PartHead>
+                    <Links>
+                        {FILES.map(([kind, name, what]) => (
+                            <a key={kind} href={`/api/drawer/file/${kind}`} download title={what}>
+                                Save as {name}
+                            </a>
+                        ))}
+                    </Links>
+                    <PartHead>
+                        <h2>Map of the trays</h2>
+                    </PartHead>
+                    <Line
+                        onSubmit={(e) => {
+                            e.preventDefault();
+                            void print();
+                        }}
+                    >
+                        {size('rows')}
+                        {size('slots')}
+                        <Button type="submit">Print the map</Button>
+                        <span>laid {order}, as at the left</span>
+                    </Line>
+                </>
+            )}
+        </Column>
+    );
+}

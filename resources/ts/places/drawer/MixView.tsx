@@ -1,0 +1,132 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import { sentenceOf } from '../../api/client';
+import type { MixingChart } from '../../api/types';
+import { Column, PartHead } from '../../ui/Column';
+import { NativeSelect } from '../../ui/controls';
+import { Dab } from '../../dabs/Dab';
+import { MARKS } from '../../dabs/stackText';
+import { chartQuery, useMixingChart } from './queries';
+
+const Grid = styled.table`
+    border-collapse: collapse;
+    width: 100%;
+    table-layout: fixed;
+    & th {
+        font-weight: 700;
+        font-size: 14px;
+        height: 30px;
+        text-align: left;
+    }
+    & td {
+        padding: 0;
+        height: 44px;
+        border: 1px solid var(--ground);
+    }
+`;
+
+const Orders = styled.ul`
+    display: grid;
+    grid-template-columns: repeat(3, 1fr);
+    gap: 8px 12px;
+    margin: 0;
+    padding: 4px 0;
+    list-style: none;
+    font-size: 13px;
+    & div {
+        height: 40px;
+    }
+`;
+
+/** Every two of the chosen pencils over each other, both ways round; three of them in every order, too. */
+export function MixView({ ids, paper }: { ids: readonly string[]; paper: string }) {
+    const [beneath, setBeneath] = useState('medium');
+    const [above, setAbove] = useState('medium');
+    const chart = useMixingChart(ids, paper, beneath, above);
+    const mark = (label: string, value: string, onChange: (mark: string) => void) => (
+        <label>
+            {label}{' '}
+            <NativeSelect value={value} onChange={(e) => onChange(e.target.value)}>
+                {MARKS.map(([m]) => (
+                    <option key={m}>{m}</option>
+                ))}
+            </NativeSelect>
+        </label>
+    );
+    return (
+        <Column aria-label="Mixes">
+            <p style={{ padding: '10px 0 4px' }}>
+                Press pencils in the drawer to put them in or take them out; {ids.length} of at most 16 are in. Down the side what lies
+                beneath, along the top what lies over it.
+            </p>
+            <div style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: '0 16px' }}>
+                {mark('Beneath', beneath, setBeneath)}
+                {mark('Over it', above, setAbove)}
+                {ids.length >= 2 && (
+                    <a href={`/api/drawer/chart.pdf?${chartQuery(ids, paper, beneath, above)}`} target="_blank" rel="noreferrer">
+                        Print with boxes to fill in
+                    </a>
+                )}
+            </div>
+            {chart.error !== null && <p role="alert">{sentenceOf(chart.error)}</p>}
+            {ids.length < 2 && <p role="status">Two pencils or more make a chart.</p>}
+            {chart.data !== undefined && ids.length >= 2 && <Chart chart={chart.data} />}
+        </Column>
+    );
+}
+
+function Chart({ chart }: { chart: MixingChart }) {
+    const { pencils, pairs, orders } = chart;
+    return (
+        <>
+            <Grid aria-label={`Mixing chart on ${chart.paper}`}>
+                <thead>
+                    <tr>
+                        <th scope="col" aria-label="beneath" />
+                        {pencils.map((p) => (
+                            <th key={p.id} scope="col" title={p.name}>
+                                {p.number}
+                            </th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {pairs.map((row, i) => (
+                        <tr key={pencils[i]?.id}>
+                            <th scope="row" title={pencils[i]?.name}>
+                                {pencils[i]?.number}
+                            </th>
+                            {row.map((cell, j) => (
+                                <td key={pencils[j]?.id} title={cell.words}>
+                                    <Dab
+                                        strata={cell.strata}
+                                        width={Math.round(460 / pencils.length)}
+                                        height={44}
+                                        label={`${pencils[j]?.number ?? ''} over ${pencils[i]?.number ?? ''}: ${cell.words}`}
+                                    />
+                                </td>
+                            ))}
+                        </tr>
+                    ))}
+                </tbody>
+            </Grid>
+            {orders.length > 0 && (
+                <>
+                    <PartHead>
+                        <h2>All three, from the paper up</h2>
+                    </PartHead>
+                    <Orders>
+                        {orders.map((o) => (
+                            <li key={o.numbers.join()}>
+                                {o.numbers.join(', ')}
+                                <div>
+                                    <Dab strata={o.strata} width={150} height={40} label={`${o.numbers.join(', then ')}: ${o.words}`} />
+                                </div>
+                            </li>
+                        ))}
+                    </Orders>
+                </>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,139 @@
+import { useId, useState } from 'react';
+import styled from 'styled-components';
+import type { Stock, StockChange } from '../../api/types';
+import { TextInput, WordButton, WordChoice } from '../../ui/controls';
+import { useWritten } from '../../ui/useWritten';
+
+const Block = styled.div`
+    border-top: 1px solid var(--line);
+    & .line {
+        display: flex;
+        flex-wrap: wrap;
+        align-items: center;
+        gap: 0 12px;
+    }
+    & .fields {
+        display: grid;
+        grid-template-columns: max-content 1fr;
+        align-items: center;
+        gap: 4px 12px;
+        padding-bottom: 8px;
+    }
+    & input.short {
+        width: 76px;
+    }
+    & .wrong {
+        grid-column: 2;
+    }
+`;
+
+const STATES = [
+    { value: 'owned', label: 'Owned' },
+    { value: 'low', label: 'Low' },
+    { value: 'wanted', label: 'Wanted' },
+    { value: 'not owned', label: 'Not owned' },
+] as const;
+
+interface StockBlockProps {
+    stock: Stock;
+    /** How much of it was used up by the lengths noted, once that is known. */
+    used: { usedMm: number; usedTimes: number } | null;
+    onNote: (change: Omit<StockChange, 'id'>) => void;
+}
+
+/** Whether the pencil is at hand and what is left of it; what else is noted opens below. */
+export function StockBlock({ stock, used: spent, onNote }: StockBlockProps) {
+    const [open, setOpen] = useState(false);
+    const times = spent?.usedTimes ?? 0;
+    const used = spent === null || times === 0 ? '' : `${spent.usedMm.toFixed(0)} mm used so far`;
+    const more = [
+        stock.lengthLeft === null ? '' : `${stock.lengthLeft.toFixed(0)} mm left`,
+        used,
+        stock.discontinued ? 'no longer made' : '',
+        stock.formerly.length === 0 ? '' : `used to be ${stock.formerly.join(' and ')}`,
+        stock.notes,
+    ].filter((t) => t !== '');
+    return (
+        <Block>
+            <div className="line">
+                <WordChoice label="Stock" value={stock.state} options={STATES} onChange={(state) => onNote({ stock: state })} />
+                <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
+                    {open ? 'Less' : 'Notes'}
+                </WordButton>
+                {!open && more.length > 0 && <span className="soft">{more.join('; ')}</span>}
+            </div>
+            {open && (
+                <div className="fields">
+                    <Field
+                        label="Length left, mm"
+                        short
+                        value={stock.lengthLeft === null ? '' : String(stock.lengthLeft)}
+                        fault={(text) => (Number.isNaN(lengthOf(text)) ? 'A length is a number of millimetres, like 140.' : null)}
+                        onKeep={(text) => onNote({ lengthLeft: lengthOf(text) })}
+                    />
+                    <Field
+                        label="Used to be"
+                        value={stock.formerly.join('; ')}
+                        onKeep={(text) =>
+                            onNote({
+                                formerly: text
+                                    .split(';')
+                                    .map((t) => t.trim())
+                                    .filter((t) => t !== ''),
+                            })
+                        }
+                    />
+                    <Field label="Notes" value={stock.notes} onKeep={(text) => onNote({ notes: text })} />
+                    <span />
+                    <label style={{ minHeight: 44, display: 'flex', alignItems: 'center', gap: 8 }}>
+                        <input type="checkbox" checked={stock.discontinued} onChange={(e) => onNote({ discontinued: e.target.checked })} />
+                        No longer made
+                    </label>
+                    {used !== '' && (
+                        <>
+                            <span />
+                            <span>
+                                {used}, noted {times === 1 ? 'once' : `${times} times`}
+                            </span>
+                        </>
+                    )}
+                </div>
+            )}
+        </Block>
+    );
+}
+
+/** Nothing written is nothing noted; what is no number is none. */
+const lengthOf = (text: string): number | null => (text === '' ? null : Number(text.replace(',', '.')));
+
+interface FieldProps {
+    label: string;
+    value: string;
+    short?: boolean;
+    fault?: (text: string) => string | null;
+    onKeep: (text: string) => void;
+}
+
+function Field({ label, value, short = false, fault, onKeep }: FieldProps) {
+    const { wrong, field } = useWritten({ value, onKeep, mayBeEmpty: true, ...(fault === undefined ? {} : { fault }) });
+    const alert = useId();
+    return (
+        <>
+            <label style={{ display: 'contents' }}>
+                {label}
+                <TextInput
+                    className={short ? 'short' : ''}
+                    inputMode={short ? 'decimal' : 'text'}
+                    aria-invalid={wrong !== null}
+                    aria-describedby={wrong === null ? undefined : alert}
+                    {...field}
+                />
+            </label>
+            {wrong !== null && (
+                <span id={alert} role="alert" className="wrong">
+                    {wrong}
+                </span>
+            )}
+        </>
+    );
+}

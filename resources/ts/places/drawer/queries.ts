@@ -1,0 +1,101 @@
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { ask } from '../../api/client';
+import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
+import type { DrawerLines, DrawerReach, LineTable, MixingChart, PencilPortrait, StandIn, Stock, StockChange, Tray } from '../../api/types';
+
+/** How often to look whether more pencils were fitted, milliseconds: laying them anew takes the fitting's time. */
+const FITTED_AGAIN = 4000;
+
+export type OrderKind = Tray['order'];
+
+/** Which pencils lie there: those at hand, those wanted, or all of a line. */
+export type Shown = { kind: 'owned' } | { kind: 'wanted' } | { kind: 'line'; line: string };
+
+const shownQuery = (shown: Shown): string =>
+    shown.kind === 'line' ? `&line=${encodeURIComponent(shown.line)}` : shown.kind === 'wanted' ? '&wanted=1' : '';
+
+/** Asked again for as long as the queue has pencils to fit. */
+export const useTray = (order: OrderKind, shown: Shown) =>
+    useQuery({
+        queryKey: ['drawer', 'tray', order, shown],
+        queryFn: ({ signal }) => ask<Tray>(`/api/drawer/tray?order=${order}${shownQuery(shown)}`, { signal }),
+        placeholderData: keepPreviousData,
+        refetchInterval: (query) => ((query.state.data?.unfitted ?? 0) > 0 ? FITTED_AGAIN : false),
+    });
+
+export const usePencil = (id: string | null, paper: string) =>
+    useQuery({
+        queryKey: ['drawer', 'pencil', id, paper],
+        queryFn: ({ signal }) =>
+            ask<PencilPortrait>(`/api/drawer/pencil?id=${encodeURIComponent(id ?? '')}&paper=${encodeURIComponent(paper)}`, { signal }),
+        placeholderData: keepPreviousData,
+        enabled: id !== null,
+    });
+
+export const useLines = () =>
+    useQuery({ queryKey: ['drawer', 'lines'], queryFn: ({ signal }) => ask<DrawerLines>('/api/drawer/lines', { signal }) });
+
+export const useReach = (paper: string) =>
+    useQuery({
+        queryKey: ['drawer', 'reach', paper],
+        queryFn: ({ signal }) => ask<DrawerReach>(`/api/drawer/reach?paper=${encodeURIComponent(paper)}`, { signal }),
+    });
+
+export const useLineTable = (from: string | null, to: string | null) =>
+    useQuery({
+        queryKey: ['drawer', 'equivalents', from, to],
+        queryFn: ({ signal }) => ask<LineTable>(`/api/drawer/equivalents?${lineQuery(from ?? '', to ?? '')}`, { signal }),
+        enabled: from !== null && to !== null,
+    });
+
+export const lineQuery = (from: string, to: string): string => `from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}`;
+
+export const useStandIn = (id: string, paper: string, wanted: boolean) =>
+    useQuery({
+        queryKey: ['drawer', 'mix', id, paper],
+        queryFn: ({ signal }) =>
+            ask<StandIn>(`/api/drawer/mix?id=${encodeURIComponent(id)}&paper=${encodeURIComponent(paper)}`, { signal }),
+        enabled: wanted,
+    });
+
+export const chartQuery = (ids: readonly string[], paper: string, beneath: string, above: string): string =>
+    [
+        ...ids.map((id) => `ids[]=${encodeURIComponent(id)}`),
+        `paper=${encodeURIComponent(paper)}`,
+        `beneath=${beneath}`,
+        `above=${above}`,
+    ].join('&');
+
+export const useMixingChart = (ids: readonly string[], paper: string, beneath: string, above: string) =>
+    useQuery({
+        queryKey: ['drawer', 'chart', ids, paper, beneath, above],
+        queryFn: ({ signal }) => ask<MixingChart>(`/api/drawer/chart?${chartQuery(ids, paper, beneath, above)}`, { signal }),
+        placeholderData: keepPreviousData,
+        enabled: ids.length >= 2,
+    });
+
+/** Changes of the stock, one after the other; all that is shown of the drawer follows. */
+export function useStockChanges(onFault: (error: unknown) => void) {
+    const client = useQueryClient();
+    const lane = useLane('drawer', onFault);
+    const step = { history: 'drawer', anew: ['drawer'] } as const;
+    return {
+        note: sendingOf(lane, 'note on a pencil', (json: StockChange) => ({ ...step, method: 'PATCH', path: '/api/drawer/pencil', json })),
+        range: sendingOf(lane, 'note a run of numbers', (json: { line: string; numbers: string; stock: Stock['state'] }) => ({
+            ...step,
+            method: 'POST',
+            path: '/api/drawer/ranges',
+            json,
+        })),
+        undo: sendingOf(lane, 'undo', () => ({
+            ...step,
+            method: 'POST',
+            path: '/api/drawer/undo',
+            of: shownStamp(client, 'drawer', 'lines'),
+        })),
+    };
+}
+
+/** The answer to a noted run of numbers. */
+export const changedCount = (answer: unknown): number =>
+    typeof answer === 'object' && answer !== null && 'changed' in answer && typeof answer.changed === 'number' ? answer.changed : 0;

@@ -1,0 +1,62 @@
+import styled from 'styled-components';
+import { WordChoice } from '../../ui/controls';
+import { UndoRedo } from '../../ui/UndoRedo';
+import type { SurveyHandle } from './survey/useSurvey';
+
+export const COLUMNS = [
+    { value: 'recipes', label: 'Recipes' },
+    { value: 'spots', label: 'Spots' },
+    { value: 'zones', label: 'Zones' },
+    { value: 'photos', label: 'Photos' },
+] as const;
+
+export type ColumnName = (typeof COLUMNS)[number]['value'];
+
+const keyOf = (study: number): string => `column/${study}`;
+
+export const rememberedColumn = (study: number): ColumnName =>
+    COLUMNS.find((c) => c.value === localStorage.getItem(keyOf(study)))?.value ?? 'recipes';
+
+export const rememberColumn = (study: number, column: ColumnName): void => localStorage.setItem(keyOf(study), column);
+
+const Bar = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 10px;
+    padding: 0 16px;
+    border-bottom: 1px solid var(--line);
+    & .end {
+        margin-left: auto;
+        display: flex;
+        align-items: center;
+        gap: 8px;
+        min-width: 0;
+    }
+    & [role='radio'],
+    & label {
+        padding: 0 8px;
+    }
+`;
+
+interface HistoryBarProps {
+    column: ColumnName;
+    columns: typeof COLUMNS;
+    desk: SurveyHandle;
+    onColumn: (column: ColumnName) => void;
+}
+
+/** What is beside the photo, and the history of what was noted there. */
+export function HistoryBar({ column, columns, desk, onColumn }: HistoryBarProps) {
+    const { survey } = desk;
+    return (
+        <Bar>
+            <WordChoice label="Beside the photo" value={column} options={columns} onChange={onColumn} />
+            <span className="end">
+                {column !== 'recipes' && (
+                    <UndoRedo undoWords={survey?.undoWords} redoWords={survey?.redoWords} wordy onUndo={desk.undo} onRedo={desk.redo} />
+                )}
+            </span>
+        </Bar>
+    );
+}

@@ -1,0 +1,186 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Entry, Plan, Study } from '../../api/types';
+import { NativeSelect, TextInput, WordButton } from '../../ui/controls';
+import { Dab } from '../../dabs/Dab';
+import type { usePlanChanges } from './queries';
+
+const Part = styled.section`
+    padding: 0 16px 12px;
+    min-width: 0;
+    & header {
+        display: flex;
+        align-items: center;
+        gap: 6px 10px;
+        white-space: nowrap;
+        border-top: 1.5px solid var(--strong-line);
+    }
+    & h2 {
+        font-weight: 700;
+    }
+    & label {
+        margin-left: auto;
+        display: flex;
+        align-items: center;
+        gap: 6px;
+    }
+    & ol {
+        display: flex;
+        margin: 0;
+        padding: 3px 3px 8px;
+        list-style: none;
+        overflow-x: auto;
+    }
+`;
+
+const Item = styled.li`
+    flex: 0 0 112px;
+    font-size: 13px;
+    line-height: 1.2;
+    & .dab {
+        position: relative;
+        display: flex;
+        height: 46px;
+        width: 100%;
+        border: 0;
+        padding: 0;
+        background: none;
+        cursor: pointer;
+    }
+    & .dab > span {
+        flex: 0 0 18px;
+    }
+    & .words {
+        padding: 3px 8px 0 0;
+        overflow-wrap: anywhere;
+    }
+    &[data-chosen='true'] b {
+        text-decoration: underline;
+        text-decoration-thickness: 3px;
+        text-underline-offset: 3px;
+    }
+    & b {
+        font-weight: 700;
+    }
+`;
+
+interface PlanStripProps {
+    study: Study;
+    plan: Plan | undefined;
+    changes: ReturnType<typeof usePlanChanges>;
+    onShow: (entry: Entry) => void;
+}
+
+/** What is chosen so far, light to dark, each with the photo's patch beside its last dab; undo, and the card to print. */
+export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
+    const [size, setSize] = useState('a4');
+    const [renamed, setRenamed] = useState<number | null>(null);
+    const [chosen, setChosen] = useState<number | null>(null);
+    const entries = plan?.entries ?? [];
+    const current = entries.find((e) => e.id === chosen);
+    return (
+        <Part aria-label="Plan" data-testid="plan">
+            <header>
+                <h2>Plan: {entries.length === 1 ? '1 recipe' : `${entries.length} recipes`}</h2>
+                <WordButton
+                    isDisabled={plan?.undoWords == null || changes.undo.isPending}
+                    aria-label={plan?.undoWords == null ? 'Undo' : `Undo: ${plan.undoWords}`}
+                    onPress={() => changes.undo.mutate()}
+                >
+                    Undo
+                </WordButton>
+                {current !== undefined && (
+                    <>
+                        <WordButton aria-label={`Rename ${current.name}`} onPress={() => setRenamed(current.id)}>
+                            Rename
+                        </WordButton>
+                        <WordButton aria-label={`Remove ${current.name}`} onPress={() => changes.remove.mutate(current.id)}>
+                            Remove
+                        </WordButton>
+                    </>
+                )}
+                <label>
+                    Card
+                    <NativeSelect value={size} onChange={(e) => setSize(e.target.value)}>
+                        <option value="a4">A4</option>
+                        <option value="a5">A5</option>
+                        <option value="letter">Letter</option>
+                    </NativeSelect>
+                </label>
+                <a href={`/api/studies/${study.id}/palette-card?size=${size}`} target="_blank" rel="noreferrer">
+                    Print the card
+                </a>
+            </header>
+            {plan === undefined && <p aria-busy="true">Opening the plan…</p>}
+            {plan !== undefined && entries.length === 0 && (
+                <p>Nothing is chosen yet. Point at a colour in the photo and choose one of its recipes.</p>
+            )}
+            <ol>
+                {entries.map((entry) => (
+                    <Item key={entry.id} data-chosen={entry.id === chosen}>
+                        <button
+                            type="button"
+                            className="dab"
+                            aria-pressed={entry.id === chosen}
+                            onClick={() => {
+                                setChosen(entry.id);
+                                onShow(entry);
+                            }}
+                            aria-label={`Show ${entry.name} on the photo`}
+                        >
+                            <span style={{ background: entry.target.hex }} />
+                            {entry.recipe !== null && (
+                                <Dab
+                                    strata={entry.recipe.passes.at(-1)?.strata ?? []}
+                                    width={94}
+                                    height={46}
+                                    label={entry.recipe.passes.at(-1)?.colourWords ?? ''}
+                                />
+                            )}
+                        </button>
+                        <div className="words">
+                            {renamed === entry.id ? (
+                                <NameField
+                                    entry={entry}
+                                    onDone={(name) => {
+                                        setRenamed(null);
+                                        if (name !== '' && name !== entry.name) {
+                                            changes.rename.mutate({ id: entry.id, name });
+                                        }
+                                    }}
+                                />
+                            ) : (
+                                <b>{entry.name}</b>
+                            )}
+                            <p>{entry.recipe === null ? 'a pencil is missing' : numbersOf(entry)}</p>
+                        </div>
+                    </Item>
+                ))}
+            </ol>
+        </Part>
+    );
+}
+
+function NameField({ entry, onDone }: { entry: Entry; onDone: (name: string) => void }) {
+    const [name, setName] = useState(entry.name);
+    return (
+        <TextInput
+            autoFocus
+            aria-label={`New name of ${entry.name}`}
+            value={name}
+            maxLength={120}
+            style={{ width: '100%' }}
+            onChange={(e) => setName(e.target.value)}
+            onBlur={() => onDone(name.trim())}
+            onKeyDown={(e) => {
+                if (e.key === 'Enter') {
+                    onDone(name.trim());
+                } else if (e.key === 'Escape') {
+                    onDone('');
+                }
+            }}
+        />
+    );
+}
+
+const numbersOf = (entry: Entry): string => entry.recipe?.passes.map((p) => p.pencil?.number ?? p.finish ?? '').join(' · ') ?? '';

@@ -1,0 +1,157 @@
+import styled from 'styled-components';
+import type { Pass, Recipe } from '../../api/types';
+import { Button } from '../../ui/controls';
+import { Dab } from '../../dabs/Dab';
+import { Pressure } from '../../dabs/Pressure';
+import { signed } from '../../ui/signed';
+
+const ROW = 78;
+const DAB = 62;
+
+const Column = styled.article`
+    padding-right: 10px;
+    & ol {
+        list-style: none;
+        margin: 0;
+        padding: 0;
+        display: flex;
+        flex-direction: column-reverse;
+        justify-content: flex-end;
+    }
+`;
+
+const Layer = styled.li`
+    display: grid;
+    grid-template-columns: ${DAB}px minmax(0, 1fr);
+    height: ${ROW}px;
+    line-height: 1.2;
+    font-size: 13px;
+    & > div {
+        padding: 3px 0 0 7px;
+        overflow: hidden;
+        border-top: 1px solid var(--line);
+    }
+    & strong {
+        display: block;
+        font-size: 20px;
+        line-height: 1.1;
+        font-weight: 700;
+    }
+    & .binder {
+        margin-left: 4px;
+        font-size: 13px;
+        font-weight: 400;
+    }
+    & .name {
+        display: -webkit-box;
+        overflow: hidden;
+        -webkit-box-orient: vertical;
+        -webkit-line-clamp: 2;
+        overflow-wrap: anywhere;
+        margin-bottom: 2px;
+    }
+`;
+
+const BarePaper = styled.li`
+    height: 18px;
+    width: ${DAB}px;
+    font-size: 12px;
+`;
+
+const Facts = styled.div`
+    padding: 6px 0 8px;
+    min-height: 150px;
+    font-size: 13px;
+    line-height: 1.3;
+    & h2 {
+        font-weight: 700;
+        font-size: 14px;
+    }
+    & .figures {
+        color: var(--soft-ink);
+    }
+    & details summary {
+        cursor: pointer;
+        min-height: 24px;
+    }
+`;
+
+interface RecipeColumnProps {
+    place: number;
+    recipe: Recipe;
+    rows: number;
+    paperHex: string;
+    waiting: boolean;
+    onChoose: (recipe: Recipe) => void;
+}
+
+/** One recipe: its passes as dabs from the paper up, then what it is good at in words, and the figures. */
+export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose }: RecipeColumnProps) {
+    const assumed = [...new Set(recipe.passes.flatMap((p) => p.pencil?.assumed ?? []))];
+    const spare = (rows - recipe.passes.length) * ROW;
+    return (
+        <Column aria-label={`Recipe ${place}, ${recipe.label}`} data-testid={`recipe-${place}`}>
+            <ol aria-label="passes from the paper up">
+                <BarePaper style={{ background: paperHex, height: 18 + spare }} aria-hidden="true" />
+                {recipe.passes.map((pass, i) => (
+                    <LayerRow key={i} order={i + 1} pass={pass} />
+                ))}
+            </ol>
+            <Facts>
+                <h2>{recipe.label}</h2>
+                <p>{recipe.closenessWords}</p>
+                <p>{recipe.steadinessWords}</p>
+                <p>{recipe.toothWords}</p>
+                <p className="figures">
+                    ΔE00 {recipe.deltaE00.toFixed(1)}
+                    <br />
+                    value {signed(recipe.valueError)} · hand ±{recipe.steadiness.toFixed(1)}
+                    <br />
+                    tooth {Math.round(recipe.toothUsed * 100)} %
+                </p>
+                {assumed.length > 0 && <p>* assumed: {assumed.join(', ')}</p>}
+                {recipe.cautions.map((c) => (
+                    <details key={c.code}>
+                        <summary>Mind: {c.code}</summary>
+                        {c.text} {c.remedy}
+                    </details>
+                ))}
+            </Facts>
+            <Button
+                $main={place === 1}
+                isDisabled={waiting}
+                onPress={() => onChoose(recipe)}
+                aria-label={`Choose recipe ${place}, ${recipe.label}`}
+            >
+                Choose {place}
+            </Button>
+        </Column>
+    );
+}
+
+function LayerRow({ order, pass }: { order: number; pass: Pass }) {
+    return (
+        <Layer>
+            <Dab strata={pass.strata} width={DAB} height={ROW} label={`after pass ${order}: ${pass.colourWords}`} />
+            <div>
+                {pass.pencil === null ? (
+                    <strong>{pass.finish}</strong>
+                ) : (
+                    <>
+                        <strong>
+                            {pass.pencil.number}
+                            <span className="binder">
+                                {pass.pencil.binder ?? '?'}
+                                {pass.pencil.assumed.length > 0 && '*'}
+                            </span>
+                        </strong>
+                        <span className="name" title={pass.pencil.name}>
+                            {pass.pencil.name}
+                        </span>
+                        <Pressure strokes={pass.pressureStrokes ?? 0} word={pass.pressureWord ?? ''} />
+                    </>
+                )}
+            </div>
+        </Layer>
+    );
+}

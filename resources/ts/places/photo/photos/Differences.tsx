@@ -1,0 +1,79 @@
+import styled from 'styled-components';
+import { sentenceOf } from '../../../api/client';
+import type { Comparison, Difference } from '../../../api/types';
+import { Column } from '../../../ui/Column';
+
+const Pairs = styled.table`
+    border-collapse: collapse;
+    width: 100%;
+    font-size: 13px;
+    & td,
+    & th {
+        padding: 4px 8px 4px 0;
+        text-align: left;
+        font-weight: inherit;
+        border-top: 1px solid var(--line);
+    }
+    & th b {
+        font-weight: 700;
+    }
+    & .two {
+        width: 76px;
+    }
+    & .two span {
+        display: inline-block;
+        width: 34px;
+        height: 26px;
+    }
+`;
+
+const Tables = styled.div`
+    overflow-y: auto;
+    max-height: max(120px, calc(100vh - 690px));
+    & h2 {
+        font-weight: 700;
+        padding-top: 6px;
+    }
+`;
+
+/** How the photo at the side differs from the one that the colours follow: in a sentence, then spot by spot and zone by zone. */
+export function Differences({ comparison, fault }: { comparison: Comparison | undefined; fault: unknown }) {
+    return (
+        <Column aria-label="Where the two photos differ">
+            <p style={{ fontSize: 20, lineHeight: 1.25, padding: '6px 0' }} data-testid="comparison" role="status">
+                {fault === null ? (comparison?.sentence ?? 'Comparing…') : sentenceOf(fault)}
+            </p>
+            <Tables tabIndex={0} role="region" aria-label="Differences">
+                <PairTable title="Spots on both" rows={comparison?.spots ?? []} />
+                <PairTable title="Zones on both" rows={comparison?.zones ?? []} />
+            </Tables>
+        </Column>
+    );
+}
+
+function PairTable({ title, rows }: { title: string; rows: readonly Difference[] }) {
+    if (rows.length === 0) {
+        return null;
+    }
+    return (
+        <>
+            <h2>{title}</h2>
+            <Pairs>
+                <tbody>
+                    {rows.map((row) => (
+                        <tr key={row.name}>
+                            <td className="two">
+                                <span style={{ background: row.otherHex }} />
+                                <span style={{ background: row.oneHex }} />
+                            </td>
+                            <th scope="row">
+                                <b>{row.name}</b>
+                            </th>
+                            <td>{row.words}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </Pairs>
+        </>
+    );
+}

@@ -1,0 +1,85 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+
+import { ask, askWithFile } from '../../api/client';
+import { newKey } from '../../api/keptEdits';
+import type { Comparison, NewEntry, Photo, Plan, Recipes, Study, StudyChange, Survey, Values } from '../../api/types';
+import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
+
+import type { SpotState } from '../../stage/spotState';
+import { laneOf, STUDY_ANEW } from '../../api/studies';
+import { placeQuery } from '../../stage/useSpot';
+
+/** How much of a photo each value step takes, in a way of looking. */
+export const useValues = (study: Study, photo: number, query: string) =>
+    useQuery({
+        queryKey: ['values', study.id, photo, query],
+        queryFn: ({ signal }) => ask<Values>(`/api/studies/${study.id}/photos/${photo}/values?${query}`, { signal }),
+        placeholderData: keepPreviousData,
+    });
+
+/** How one photo differs from another; `stamp` changes with the survey. */
+export const useComparison = (study: Study, one: number, other: number | null, stamp: number) =>
+    useQuery({
+        queryKey: ['comparison', study.id, one, other, stamp],
+        queryFn: ({ signal }) => ask<Comparison>(`/api/studies/${study.id}/comparison?one=${other ?? 0}&other=${one}`, { signal }),
+        placeholderData: keepPreviousData,
+        enabled: other !== null,
+    });
+
+/** Recipes depend on the spot, the paper and the drawer; `drawerStamp` changes when the drawer does. */
+export const useRecipes = (study: Study, spot: SpotState, drawerStamp: string) =>
+    useQuery({
+        queryKey: ['recipes', study.id, study.photoId, study.paper, drawerStamp, spot.x, spot.y, spot.ring],
+        queryFn: ({ signal }) => ask<Recipes>(`/api/studies/${study.id}/recipes?${placeQuery(spot)}`, { signal }),
+        placeholderData: keepPreviousData,
+        enabled: drawerStamp !== '',
+    });
+
+export const usePlan = (study: Study) =>
+    useQuery({ queryKey: ['plan', study.id], queryFn: ({ signal }) => ask<Plan>(`/api/studies/${study.id}/plan`, { signal }) });
+
+/** Every change of the plan answers with the whole plan, which takes the place of the one shown. */
+export function usePlanChanges(study: Study, onFault: (error: unknown) => void) {
+    const client = useQueryClient();
+    const lane = useLane(laneOf(study.id), onFault);
+    const base = `/api/studies/${study.id}/plan`;
+    const step = { history: 'plan', put: ['plan', study.id] } as const;
+    return {
+        add: sendingOf(lane, 'keep a recipe', (json: NewEntry) => ({ ...step, method: 'POST', path: base, json })),
+        rename: sendingOf(lane, 'rename a recipe', ({ id, name }: { id: number; name: string }) => ({
+            ...step,
+            method: 'PATCH',
+            path: `${base}/${id}`,
+            json: { name },
+        })),
+        remove: sendingOf(lane, 'remove a recipe', (id: number) => ({ ...step, method: 'DELETE', path: `${base}/${id}` })),
+        undo: sendingOf(lane, 'undo', () => ({ ...step, method: 'POST', path: `${base}/undo`, of: shownStamp(client, 'plan', study.id) })),
+    };
+}
+
+/** Changes of a study's photos and of its drawing; each answers with the survey, or asks for it anew. */
+export function usePhotoChanges(study: Study, put: (survey: Survey) => Promise<void>, onFault: (error: unknown) => void) {
+    const lane = useLane(laneOf(study.id), onFault);
+    const base = `/api/studies/${study.id}/photos`;
+    const survey = ['survey', study.id];
+    return {
+        add: useMutation({
+            mutationFn: (photo: File) => askWithFile<Survey>(base, 'photo', photo, newKey()),
+            onSuccess: put,
+            onError: onFault,
+        }),
+        change: sendingOf(lane, 'describe a photo', ({ id, ...json }: { id: number; name?: string; roles?: Photo['roles'] }) => ({
+            method: 'PATCH',
+            path: `${base}/${id}`,
+            json,
+            put: survey,
+        })),
+        remove: sendingOf(lane, 'remove a photo', (id: number) => ({ method: 'DELETE', path: `${base}/${id}`, put: survey })),
+        study: sendingOf(lane, 'change the study', (json: StudyChange) => ({
+            method: 'PATCH',
+            path: `/api/studies/${study.id}`,
+            json,
+            anew: STUDY_ANEW,
+        })),
+    };
+}

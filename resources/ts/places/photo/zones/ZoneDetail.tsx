@@ -1,0 +1,122 @@
+import styled from 'styled-components';
+import type { Zone, Zones, NewChange } from '../../../api/types';
+import { NativeSelect, WordButton, WordChoice } from '../../../ui/controls';
+import { EditableName } from '../../../ui/EditableName';
+import type { Tool } from '../../../stage/drawing';
+
+import { TargetRange } from './TargetRange';
+
+const Detail = styled.div`
+    min-width: 0;
+    & .row {
+        display: flex;
+        flex-wrap: wrap;
+        align-items: center;
+        gap: 0 4px;
+    }
+    & label,
+    & .field {
+        display: grid;
+        grid-template-columns: 74px minmax(0, 1fr);
+        align-items: center;
+    }
+    & .soft {
+        color: var(--soft-ink);
+        font-size: 13px;
+    }
+`;
+
+const IMPORTANCE = (['little', 'ordinary', 'most'] as const).map((value) => ({ value, label: value }));
+const DISTANCE = (['near', 'middle', 'far'] as const).map((value) => ({ value, label: value }));
+const SURFACES = ['hard and shiny', 'smooth', 'soft and fuzzy', 'rough'] as const;
+
+interface ZoneDetailProps {
+    zone: Zone;
+    zones: Zones;
+    onChange: (change: NewChange) => void;
+    onTool: (tool: Tool) => void;
+}
+
+/** What was said about one zone, what it asks for, and what can be done to its shape. */
+export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
+    const n = zone.number;
+    const others = zones.list.filter((z) => z.number !== n);
+    return (
+        <Detail role="group" aria-label={`Zone ${zone.name}`}>
+            <EditableName label="Name of the zone" value={zone.name} onChange={(name) => onChange({ kind: 'renameZone', zone: n, name })} />
+            <p className="soft">
+                {Math.round(zone.area * 100)} % of the picture
+                {zone.keptWhite >= 0.005 && ` · ${Math.round(zone.keptWhite * 100)} % of it kept white`}
+            </p>
+            {zone.targets.map((target) => (
+                <TargetRange
+                    key={target.role}
+                    zone={zone}
+                    target={target}
+                    onMove={(place) => onChange({ kind: 'moveTarget', zone: n, role: target.role, place })}
+                />
+            ))}
+            <div className="row">
+                {zone.targets.every((t) => t.role !== 'accent') && (
+                    <WordButton onPress={() => onChange({ kind: 'moveTarget', zone: n, role: 'accent', place: 0.98 })}>
+                        Add an accent
+                    </WordButton>
+                )}
+                {zone.targets.some((t) => t.moved) && (
+                    <WordButton onPress={() => onChange({ kind: 'resetTargets', zone: n })}>Put targets back</WordButton>
+                )}
+            </div>
+            <div className="field">
+                <span>Matters</span>
+                <WordChoice
+                    label="How much it matters"
+                    value={zone.importance}
+                    options={IMPORTANCE}
+                    onChange={(importance) => onChange({ kind: 'describeZone', zone: n, importance })}
+                />
+            </div>
+            <div className="field">
+                <span>Stands</span>
+                <WordChoice
+                    label="Where it stands"
+                    value={zone.distance}
+                    options={DISTANCE}
+                    onChange={(distance) => onChange({ kind: 'describeZone', zone: n, distance })}
+                />
+            </div>
+            <label>
+                Surface
+                <NativeSelect
+                    value={zone.surface}
+                    onChange={(e) => onChange({ kind: 'describeZone', zone: n, surface: e.target.value as Zone['surface'] })}
+                >
+                    {SURFACES.map((s) => (
+                        <option key={s}>{s}</option>
+                    ))}
+                </NativeSelect>
+            </label>
+            <label>
+                Merge
+                <NativeSelect
+                    value=""
+                    onChange={(e) => onChange({ kind: 'mergeZones', zone: n, with: Number(e.target.value) })}
+                    aria-label={`Merge another zone into ${zone.name}`}
+                >
+                    <option value="" disabled>
+                        with …
+                    </option>
+                    {others.map((z) => (
+                        <option key={z.number} value={z.number}>
+                            {z.name}
+                        </option>
+                    ))}
+                </NativeSelect>
+            </label>
+            <div className="row">
+                <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Draw more</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'take', zone: n })}>Take away</WordButton>
+            </div>
+        </Detail>
+    );
+}

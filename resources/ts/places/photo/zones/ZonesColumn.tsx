@@ -1,0 +1,156 @@
+import { useState, type KeyboardEvent } from 'react';
+import styled from 'styled-components';
+import type { Zones, NewChange } from '../../../api/types';
+import { Column } from '../../../ui/Column';
+import { Button, NativeSelect, WordButton } from '../../../ui/controls';
+import type { Tool } from '../../../stage/drawing';
+
+import { ZoneDetail } from './ZoneDetail';
+
+const Two = styled.div`
+    display: grid;
+    grid-template-columns: minmax(170px, 40%) minmax(0, 1fr);
+    gap: 0 18px;
+    align-items: start;
+    @media (max-width: 620px) {
+        grid-template-columns: minmax(0, 1fr);
+    }
+`;
+
+const List = styled.ol`
+    margin: 0;
+    padding: 3px;
+    list-style: none;
+    overflow-y: auto;
+    max-height: calc(100vh - 192px);
+    min-height: 180px;
+    & button {
+        display: grid;
+        grid-template-columns: 54px minmax(0, 1fr);
+        gap: 9px;
+        align-items: center;
+        width: 100%;
+        min-height: 44px;
+        padding: 0;
+        border: 0;
+        border-top: 1px solid var(--line);
+        background: none;
+        text-align: left;
+        cursor: pointer;
+        line-height: 1.2;
+    }
+    & .run {
+        display: flex;
+        height: 34px;
+    }
+    & .run span {
+        flex: 1;
+    }
+    & button[aria-pressed='true'] {
+        font-weight: 700;
+        text-decoration: underline;
+        text-decoration-thickness: 3px;
+        text-underline-offset: 4px;
+    }
+`;
+
+const Row = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 8px;
+    & input[type='range'] {
+        accent-color: #555;
+        min-height: 44px;
+        width: 120px;
+    }
+`;
+
+interface ZonesColumnProps {
+    zones: Zones | null | undefined;
+    chosen: number | null;
+    busy: boolean;
+    onChosen: (zone: number) => void;
+    onTool: (tool: Tool) => void;
+    onChange: (change: NewChange) => void;
+}
+
+const COUNTS = [8, 11, 14, 17, 20];
+
+/** The zones by name with their values, and the chosen one written out. */
+export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }: ZonesColumnProps) {
+    const [count, setCount] = useState(14);
+    const propose = (
+        <Row>
+            <label>
+                At most{' '}
+                <NativeSelect value={count} onChange={(e) => setCount(Number(e.target.value))} aria-label="Most zones to propose">
+                    {COUNTS.map((n) => (
+                        <option key={n}>{n}</option>
+                    ))}
+                </NativeSelect>
+            </label>
+            <Button $main={zones === null} isPending={busy} onPress={() => onChange({ kind: 'proposeZones', most: count })}>
+                {busy ? 'Finding zones…' : zones === null ? 'Propose zones' : 'Propose anew'}
+            </Button>
+        </Row>
+    );
+    if (zones === undefined) {
+        return (
+            <Column aria-label="Zones" aria-busy="true">
+                <p>Opening the zones…</p>
+            </Column>
+        );
+    }
+    if (zones === null) {
+        return (
+            <Column aria-label="Zones">
+                <p style={{ padding: '14px 0' }}>
+                    A zone is an area that asks for its own light, mid and dark. Let zones be proposed, then name them, merge and split them
+                    until they are yours.
+                </p>
+                {propose}
+            </Column>
+        );
+    }
+    const current = zones.list.find((z) => z.number === chosen);
+    const walk = (event: KeyboardEvent<HTMLOListElement>) => {
+        const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+        if (by !== 0) {
+            event.preventDefault();
+            const buttons = [...event.currentTarget.querySelectorAll('button')];
+            buttons[(buttons.findIndex((b) => b === document.activeElement) + by + buttons.length) % buttons.length]?.focus();
+        }
+    };
+    return (
+        <Column aria-label="Zones">
+            <Two>
+                <div>
+                    <List onKeyDown={walk} aria-label="Zones by size">
+                        {zones.list.map((zone) => (
+                            <li key={zone.number}>
+                                <button type="button" aria-pressed={zone.number === chosen} onClick={() => onChosen(zone.number)}>
+                                    <span className="run" aria-hidden="true">
+                                        {zone.targets.map((t) => (
+                                            <span key={t.role} style={{ background: t.reading.hex }} />
+                                        ))}
+                                    </span>
+                                    {zone.name}
+                                </button>
+                            </li>
+                        ))}
+                    </List>
+                    <Row>
+                        <WordButton onPress={() => onTool({ kind: 'new' })}>Draw a new zone</WordButton>
+                    </Row>
+                    {propose}
+                </div>
+                {current === undefined ? (
+                    <p style={{ paddingTop: 14 }}>Choose a zone here or on the photo.</p>
+                ) : (
+                    <ZoneDetail key={current.number} zone={current} zones={zones} onChange={onChange} onTool={onTool} />
+                )}
+            </Two>
+        </Column>
+    );
+}

@@ -1,0 +1,188 @@
+import styled from 'styled-components';
+import type { Picture, Study } from '../../api/types';
+
+import { Column, PartHead } from '../../ui/Column';
+import { NativeSelect, WordButton } from '../../ui/controls';
+import { Dab } from '../../dabs/Dab';
+import { useDraft } from '../../ui/useDraft';
+import type { PictureChanges } from './queries';
+import { usePurchases } from '../../api/studies';
+
+const Beside = styled.ol`
+    display: grid;
+    grid-template-columns: repeat(auto-fill, 118px);
+    gap: 4px 8px;
+    margin: 0;
+    padding: 8px 0;
+    list-style: none;
+    & .dab {
+        display: block;
+        height: 44px;
+    }
+    & b {
+        font-size: 17px;
+        font-weight: 700;
+    }
+    & small {
+        display: block;
+        font-size: 12px;
+        line-height: 1.2;
+    }
+    & button {
+        font-size: 13px;
+    }
+`;
+
+const Curve = styled.div`
+    display: flex;
+    align-items: flex-end;
+    gap: 2px;
+    height: 70px;
+    & span {
+        flex: 1;
+        background: repeating-linear-gradient(-45deg, var(--ink) 0 1.5px, transparent 1.5px 5px);
+        border: 1px solid var(--ink);
+        border-bottom: 0;
+        min-height: 1px;
+    }
+    & span[data-here='true'] {
+        background: var(--ink);
+    }
+`;
+
+const FEWEST = 3;
+const MOST = 24;
+
+interface PalettePartProps {
+    study: Study;
+    picture: Picture;
+    stamp: string;
+    changes: PictureChanges;
+}
+
+/** The pencils of the plan as they would lie beside the drawing; how many there may be and what fewer cost; which must and which must not be there. */
+export function PalettePart({ study, picture, stamp, changes }: PalettePartProps) {
+    const { settings, curve, palette, left, suffering } = picture;
+    const purchases = usePurchases(picture.waiting === 0 ? study.id : null, stamp);
+    const [count, setCount] = useDraft(settings.pencils ?? MOST);
+    const most = Math.max(0.01, ...curve.map((c) => c.deltaE00));
+    const cost = curve.find((c) => c.pencils === count)?.deltaE00;
+    const keep = (n: number) =>
+        changes.change.mutate({ kind: 'pencils', count: n >= MOST ? null : n }, { onSuccess: () => changes.run.mutate() });
+    const again = (change: Parameters<PictureChanges['change']['mutate']>[0]) =>
+        changes.change.mutate(change, { onSuccess: () => changes.run.mutate() });
+    const nameOf = (zone: number): string => picture.zones.find((z) => z.number === zone)?.name ?? '';
+    return (
+        <Column aria-label="Palette">
+            <PartHead style={{ borderTop: 0 }}>
+                <h2>How many</h2>
+                <span>
+                    {count >= MOST ? 'the whole drawer' : `at most ${count}`}
+                    {cost !== undefined && `: ΔE00 ${cost.toFixed(2)} in the mean, by forecast`}
+                </span>
+            </PartHead>
+            <Curve
+                role="img"
+                aria-label={`Cost by number of pencils: ${curve.map((c) => `${c.pencils}: ΔE00 ${c.deltaE00.toFixed(2)}`).join(', ')}`}
+            >
+                {curve.map((c) => (
+                    <span
+                        key={c.pencils}
+                        data-here={c.pencils === count}
+                        style={{ height: `${(c.deltaE00 / most) * 100}%` }}
+                        title={`${c.pencils}: ΔE00 ${c.deltaE00.toFixed(2)}`}
+                    />
+                ))}
+            </Curve>
+            <input
+                type="range"
+                aria-label="Pencils of the palette"
+                min={FEWEST}
+                max={MOST}
+                value={count}
+                style={{ width: '100%', minHeight: 44 }}
+                aria-valuetext={count >= MOST ? 'the whole drawer' : `at most ${count}`}
+                onChange={(e) => setCount(Number(e.target.value))}
+                onPointerUp={(e) => keep(Number(e.currentTarget.value))}
+                onKeyUp={(e) => e.key.startsWith('Arrow') && keep(Number(e.currentTarget.value))}
+            />
+            <div style={{ display: 'flex', flexWrap: 'wrap', gap: '0 12px' }}>
+                <WordButton onPress={() => again({ kind: 'preset', what: 'exactly-three' })}>Exactly three: light, mid, dark</WordButton>
+                <WordButton onPress={() => again({ kind: 'preset', what: 'one-colour' })}>One colour with black and white</WordButton>
+                <WordButton onPress={() => again({ kind: 'preset', what: 'whole' })}>The whole drawer</WordButton>
+            </div>
+            <p style={{ paddingTop: 8 }}>
+                {palette.length} pencils beside the drawing, light to dark.
+                {suffering.length > 0 &&
+                    ` With so few, these lose most: ${suffering
+                        .slice(0, 4)
+                        .map((s) => `${s.zone} (ΔE00 ${s.deltaE00.toFixed(1)})`)
+                        .join(', ')}.`}
+            </p>
+            <Beside aria-label="Pencils of the plan">
+                {palette.map((p) => (
+                    <li key={p.id}>
+                        <span className="dab">
+                            <Dab strata={p.strata} width={118} height={44} label={p.words} />
+                        </span>
+                        <b>{p.number}</b> {p.part}
+                        {settings.keep.includes(p.id) && ' kept'}
+                        <small title={p.zones.map(nameOf).join(', ')}>
+                            {p.name}, in {p.zones.length} {p.zones.length === 1 ? 'zone' : 'zones'}
+                        </small>
+                        {settings.keep.includes(p.id) ? (
+                            <WordButton
+                                aria-label={`Let ${p.number} go`}
+                                onPress={() => again({ kind: 'lock', pencil: p.id, how: 'free' })}
+                            >
+                                Let go
+                            </WordButton>
+                        ) : (
+                            <WordButton aria-label={`Keep ${p.number}`} onPress={() => again({ kind: 'lock', pencil: p.id, how: 'in' })}>
+                                Keep
+                            </WordButton>
+                        )}
+                        <WordButton
+                            aria-label={`I don't have ${p.number}`}
+                            onPress={() => again({ kind: 'lock', pencil: p.id, how: 'out' })}
+                        >
+                            Not here
+                        </WordButton>
+                    </li>
+                ))}
+            </Beside>
+            <PartHead>
+                <h2>Not in the plan</h2>
+                <NativeSelect
+                    aria-label="Keep another pencil in the palette"
+                    value=""
+                    onChange={(e) => again({ kind: 'lock', pencil: e.target.value, how: 'in' })}
+                >
+                    <option value="">Keep one of them…</option>
+                    {left.map((p) => (
+                        <option key={p.id} value={p.id}>
+                            {p.number} {p.name}
+                        </option>
+                    ))}
+                </NativeSelect>
+            </PartHead>
+            {settings.without.map((id) => (
+                <p key={id}>
+                    Without {id}.{' '}
+                    <WordButton aria-label={`I have ${id} again`} onPress={() => again({ kind: 'lock', pencil: id, how: 'free' })}>
+                        It is here again
+                    </WordButton>
+                </p>
+            ))}
+            <p role="status">
+                {picture.waiting > 0
+                    ? 'What to buy is worked out when all is planned.'
+                    : purchases.data === undefined
+                      ? 'Trying every pencil that is not at hand…'
+                      : purchases.data.purchases[0] === undefined
+                        ? 'No pencil that could be bought would bring it nearer.'
+                        : `Most would be gained with ${purchases.data.purchases[0].number} ${purchases.data.purchases[0].name}: ΔE00 ${purchases.data.purchases[0].deltaE00.toFixed(2)} nearer in the mean.`}
+            </p>
+        </Column>
+    );
+}

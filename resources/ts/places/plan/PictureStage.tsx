@@ -1,0 +1,219 @@
+import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import styled from 'styled-components';
+import type { Picture, Study } from '../../api/types';
+import { useLoaded } from '../../stage/useLoaded';
+import { WordButton, WordChoice } from '../../ui/controls';
+import { imageOf, type Line } from './queries';
+import { RampPart } from './RampPart';
+
+const Stage = styled.div<{ $shape: number }>`
+    position: relative;
+    width: min(100%, calc(max(260px, 100vh - 300px) * ${(p) => p.$shape}));
+    aspect-ratio: ${(p) => p.$shape};
+    margin: 0 auto;
+    overflow: hidden;
+    background: var(--line);
+    @media (max-width: 1099px) {
+        width: min(100%, calc(38vh * ${(p) => p.$shape}));
+    }
+    & img {
+        position: absolute;
+        inset: 0;
+        width: 100%;
+        height: 100%;
+    }
+    & i {
+        position: absolute;
+        top: 0;
+        bottom: 0;
+        width: 3px;
+        margin-left: -1.5px;
+        background: #fff;
+        outline: 1px solid #000;
+    }
+    & svg {
+        position: absolute;
+        inset: 0;
+        width: 100%;
+        height: 100%;
+        overflow: visible;
+        pointer-events: none;
+    }
+    & > span {
+        position: absolute;
+        top: 0;
+        padding: 1px 6px;
+        background: #555;
+        color: #fff;
+        font-size: 13px;
+    }
+`;
+
+const Tools = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 16px;
+    padding: 0 16px;
+    & label {
+        display: flex;
+        align-items: center;
+        gap: 8px;
+        min-height: 44px;
+    }
+`;
+
+const LOOKS = [
+    { value: 'colour', label: 'Colour' },
+    { value: 'grey', label: 'Grey' },
+    { value: 'error', label: 'Errors' },
+] as const;
+
+const STEPS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const NEAR = 0.01;
+const FAR = 0.08;
+
+const within = (v: number): number => Math.max(0, Math.min(1, v));
+
+/** The picture after every pass, laid over the photo as far as the divider; in colour, in grey, or where it will differ. */
+export function PictureStage({ study, picture, stamp }: { study: Study; picture: Picture; stamp: string }) {
+    const [step, setStep] = useState<number | null>(null);
+    const [look, setLook] = useState<(typeof LOOKS)[number]['value']>('colour');
+    const [divider, setDivider] = useState(50);
+    const [drawing, setDrawing] = useState(false);
+    const [line, setLine] = useState<Line | null>(null);
+    const [cursor, setCursor] = useState<readonly [number, number]>([0.5, 0.5]);
+    const [begun, setBegun] = useState<readonly [number, number] | null>(null);
+    const placeOf = (event: PointerEvent<HTMLDivElement>): readonly [number, number] => {
+        const box = event.currentTarget.getBoundingClientRect();
+        return [within((event.clientX - box.left) / box.width), within((event.clientY - box.top) / box.height)];
+    };
+    const end = (from: readonly [number, number], to: readonly [number, number]) => {
+        setBegun(null);
+        if (Math.hypot(to[0] - from[0], to[1] - from[1]) > NEAR) {
+            setLine([from[0], from[1], to[0], to[1]]);
+        }
+    };
+    const onKey = (event: KeyboardEvent<HTMLDivElement>) => {
+        const by = STEPS[event.key];
+        if (by !== undefined) {
+            const far = event.shiftKey ? FAR : NEAR;
+            setCursor(([x, y]) => [within(x + by[0] * far), within(y + by[1] * far)]);
+        } else if (event.key === ' ' || event.key === 'Enter') {
+            if (begun === null) {
+                setBegun(cursor);
+            } else {
+                end(begun, cursor);
+            }
+        } else if (event.key === 'Escape') {
+            setBegun(null);
+            setDrawing(false);
+        } else {
+            return;
+        }
+        event.preventDefault();
+    };
+    const planned = picture.zones.some((z) => z.targets.some((t) => t.recipe !== null));
+    const at = Math.min(step ?? picture.steps, picture.steps);
+    // A zone of which nothing is planned has no look yet.
+    const whole = picture.waiting === 0 && picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && t.role !== 'accent'));
+    const photo = useLoaded(`/api/studies/${study.id}/photos/${study.photoId}/look?tone=${look === 'grey' ? 'grey' : 'colour'}`);
+    const laid = useLoaded(whole ? imageOf(study.id, look === 'error' ? 'error' : at, look === 'grey', stamp) : photo.shown);
+    return (
+        <section aria-label="The picture to come">
+            <Stage
+                $shape={study.photoWidth / study.photoHeight}
+                {...(drawing
+                    ? {
+                          role: 'application',
+                          tabIndex: 0,
+                          'aria-label':
+                              'Draw a line across a zone: press and drag, or move with the arrow keys and set both ends with Space.',
+                          style: { cursor: 'crosshair', touchAction: 'none' },
+                          onKeyDown: onKey,
+                          onPointerDown: (e: PointerEvent<HTMLDivElement>) => {
+                              e.currentTarget.setPointerCapture(e.pointerId);
+                              setBegun(placeOf(e));
+                              setCursor(placeOf(e));
+                          },
+                          onPointerMove: (e: PointerEvent<HTMLDivElement>) => begun !== null && setCursor(placeOf(e)),
+                          onPointerUp: (e: PointerEvent<HTMLDivElement>) => begun !== null && end(begun, placeOf(e)),
+                      }
+                    : {})}
+            >
+                <img src={photo.shown} alt={`the photo, ${look === 'grey' ? 'in grey' : 'in colour'}`} draggable={false} />
+                {whole && (
+                    <>
+                        <img
+                            src={laid.shown}
+                            alt={
+                                look === 'error'
+                                    ? 'where the plan differs from the photo: the darker, the more'
+                                    : `the picture after pass ${at} of ${picture.steps}`
+                            }
+                            style={{ clipPath: `inset(0 0 0 ${divider}%)` }}
+                            draggable={false}
+                        />
+                        <i style={{ left: `${divider}%` }} aria-hidden="true" />
+                        <span style={{ right: 0 }}>
+                            {laid.waiting ? 'Drawing it…' : look === 'error' ? 'darker: farther off' : `after ${at} of ${picture.steps}`}
+                        </span>
+                    </>
+                )}
+                <span style={{ left: 0 }}>photo</span>
+                {drawing && (
+                    <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
+                        {line !== null && begun === null && <Stroke line={line} />}
+                        {begun !== null && <Stroke line={[begun[0], begun[1], cursor[0], cursor[1]]} />}
+                        <circle cx={cursor[0] * 100} cy={cursor[1] * 100} r="0.8" fill="#fff" stroke="#000" strokeWidth="0.3" />
+                    </svg>
+                )}
+            </Stage>
+            {planned && !whole && <p style={{ padding: '0 16px' }}>The picture is drawn as soon as all is planned.</p>}
+            {whole && (
+                <Tools>
+                    <label style={{ flex: 1 }}>
+                        Divider
+                        <input
+                            type="range"
+                            min={0}
+                            max={100}
+                            value={divider}
+                            style={{ flex: 1 }}
+                            onChange={(e) => setDivider(Number(e.target.value))}
+                            aria-valuetext={`photo up to ${divider} %`}
+                        />
+                    </label>
+                    <label style={{ flex: 1 }}>
+                        Pass
+                        <input
+                            type="range"
+                            min={0}
+                            max={picture.steps}
+                            value={at}
+                            disabled={look === 'error'}
+                            style={{ flex: 1 }}
+                            onChange={(e) => setStep(Number(e.target.value))}
+                            aria-valuetext={at === 0 ? 'the bare paper' : `after pass ${at} of ${picture.steps}`}
+                        />
+                    </label>
+                    <WordChoice label="How it is looked at" value={look} options={LOOKS} onChange={setLook} />
+                    <WordButton aria-expanded={drawing} onPress={() => setDrawing(!drawing)}>
+                        {drawing ? 'Leave the fade' : 'A fade'}
+                    </WordButton>
+                </Tools>
+            )}
+            {drawing && <RampPart study={study.id} line={line} stamp={stamp} />}
+        </section>
+    );
+}
+
+function Stroke({ line: [x1, y1, x2, y2] }: { line: Line }) {
+    const place = { x1: x1 * 100, y1: y1 * 100, x2: x2 * 100, y2: y2 * 100 };
+    return (
+        <>
+            <line {...place} stroke="#000" strokeWidth="5" vectorEffect="non-scaling-stroke" />
+            <line {...place} stroke="#fff" strokeWidth="2" vectorEffect="non-scaling-stroke" />
+        </>
+    );
+}

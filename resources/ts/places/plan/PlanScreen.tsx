@@ -1,0 +1,132 @@
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { sentenceOf } from '../../api/client';
+import type { Study } from '../../api/types';
+
+import { isUnshown, StudyRescue } from '../../app/StudyRescue';
+import { usePhotoKeys } from '../../app/useKeys';
+import { WordChoice } from '../../ui/controls';
+import { UndoRedo } from '../../ui/UndoRedo';
+import { useInAddress } from '../../ui/useInAddress';
+import { PalettePart } from './PalettePart';
+import { PictureStage } from './PictureStage';
+import { RunBar } from './RunBar';
+import { SchoolPart } from './SchoolPart';
+import { TakeAlong } from './TakeAlong';
+import { ValueRunBars } from './ValueRunBars';
+import { stampOf, usePicture, usePictureChanges } from './queries';
+import { ZonesPart } from './ZonesPart';
+import { useDrawer } from '../../api/studies';
+
+const Desk = styled.main`
+    flex: 1;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(600px, 52%);
+    @media (max-width: 1099px) {
+        /* What lies below begins where the first part ends, however much of it is there yet. */
+        grid-template: auto 1fr / minmax(0, 1fr);
+    }
+`;
+
+const Side = styled.div`
+    min-width: 0;
+    border-left: 1.5px solid var(--strong-line);
+    @media (max-width: 1099px) {
+        border-left: 0;
+        border-top: 1.5px solid var(--strong-line);
+    }
+`;
+
+const Bar = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 10px;
+    padding: 0 16px;
+    border-bottom: 1px solid var(--line);
+    & .end {
+        margin-left: auto;
+        display: flex;
+        min-width: 0;
+    }
+`;
+
+const PARTS = [
+    { value: 'zones', label: 'Zones' },
+    { value: 'palette', label: 'Palette' },
+    { value: 'school', label: 'Way of working' },
+    { value: 'along', label: 'Take along' },
+] as const;
+
+type PartName = (typeof PARTS)[number]['value'];
+
+/** The plan of a study's picture: what it will look like at the left, and at the right the part of it that one is arguing with. */
+export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: string) => void }) {
+    const picture = usePicture(study.id);
+    const changes = usePictureChanges(study.id, (error) => onFault(sentenceOf(error)));
+    const [remembered] = useState<PartName>(
+        () => PARTS.find((p) => p.value === localStorage.getItem(`plan/${study.id}`))?.value ?? 'zones',
+    );
+    const [part, setPart] = useInAddress('beside', PARTS, remembered);
+    const drawer = useDrawer();
+    useEffect(() => localStorage.setItem(`plan/${study.id}`, part), [study.id, part]);
+    usePhotoKeys({
+        onUndo: () => changes.undo.mutate(),
+        onRedo: () => changes.redo.mutate(),
+        onRecipe: () => undefined,
+        onKey: () => false,
+    });
+    const data = picture.data;
+    if (data === undefined) {
+        return (
+            <main style={{ padding: 24 }}>
+                {picture.error === null ? (
+                    'Opening the plan…'
+                ) : isUnshown(picture.error) ? (
+                    <StudyRescue study={study} fault={picture.error} onUndo={() => changes.undo.mutate()} onFault={onFault} />
+                ) : (
+                    <span role="alert">{sentenceOf(picture.error)}</span>
+                )}
+            </main>
+        );
+    }
+    if (data.cannot !== null) {
+        return (
+            <main style={{ padding: 24 }}>
+                <p>{data.cannot}</p>
+                <p>
+                    <Link to={`/photo/${study.id}`}>To the photo</Link> · <Link to="/drawer">To the drawer</Link>
+                </p>
+            </main>
+        );
+    }
+    const stamp = stampOf(data);
+    const known = drawer.data?.pencils ?? [];
+    return (
+        <Desk>
+            <div>
+                <RunBar picture={data} changes={changes} />
+                <PictureStage study={study} picture={data} stamp={stamp} />
+                <ValueRunBars study={study.id} stamp={stamp} planned={data.waiting === 0} />
+            </div>
+            <Side>
+                <Bar>
+                    <WordChoice label="Beside the picture" value={part} options={PARTS} onChange={setPart} />
+                    <span className="end">
+                        <UndoRedo
+                            undoWords={data.undoWords}
+                            redoWords={data.redoWords}
+                            onUndo={() => changes.undo.mutate()}
+                            onRedo={() => changes.redo.mutate()}
+                        />
+                    </span>
+                </Bar>
+                {part === 'zones' && <ZonesPart study={study} picture={data} pencils={known} changes={changes} />}
+                {part === 'palette' && <PalettePart study={study} picture={data} stamp={stamp} changes={changes} />}
+                {part === 'school' && <SchoolPart picture={data} changes={changes} />}
+                {part === 'along' && <TakeAlong study={study} picture={data} changes={changes} />}
+            </Side>
+        </Desk>
+    );
+}

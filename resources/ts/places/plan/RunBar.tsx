@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Picture } from '../../api/types';
+import { Button, WordButton } from '../../ui/controls';
+import type { PictureChanges } from './queries';
+
+const Bar = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 14px;
+    padding: 4px 16px;
+    min-height: 54px;
+`;
+
+const Changes = styled.ol`
+    margin: 0;
+    padding: 0 16px 8px;
+    list-style: none;
+    font-size: 13px;
+    max-height: 160px;
+    overflow-y: auto;
+`;
+
+/** The one action of the place, and how far it is; afterwards what was planned anew, and why. */
+export function RunBar({ picture, changes }: { picture: Picture; changes: PictureChanges }) {
+    const [open, setOpen] = useState(false);
+    const { run, waiting } = picture;
+    const underWay = run?.state === 'waiting' || run?.state === 'working';
+    const all = picture.zones.reduce((sum, z) => sum + z.targets.length, 0);
+    const anew = run?.changes.filter((c) => c.before !== null && c.before !== c.after) ?? [];
+    return (
+        <>
+            <Bar>
+                {underWay ? (
+                    <>
+                        <Button onPress={() => changes.cancel.mutate()}>Cancel</Button>
+                        <span role="status">
+                            {run.what === '' ? 'Waiting for its turn' : run.what}
+                            {run.total > 0 && `, ${run.done} of ${run.total}`}
+                        </span>
+                        {run.total > 0 && <progress aria-label={run.what} value={run.done} max={run.total} />}
+                    </>
+                ) : (
+                    <>
+                        <Button
+                            $main={waiting > 0}
+                            isDisabled={waiting === 0}
+                            isPending={changes.run.isPending}
+                            onPress={() => changes.run.mutate()}
+                        >
+                            {waiting === all
+                                ? 'Plan the picture'
+                                : waiting > 0
+                                  ? `Plan what changed: ${waiting} of ${all}`
+                                  : 'All is planned'}
+                        </Button>
+                        <span role="status">{words(picture)}</span>
+                        {anew.length > 0 && waiting === 0 && (
+                            <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
+                                {anew.length} changed
+                            </WordButton>
+                        )}
+                    </>
+                )}
+            </Bar>
+            {open && anew.length > 0 && (
+                <Changes aria-label="What was planned anew" tabIndex={0}>
+                    {anew.map((c) => (
+                        <li key={`${c.zone}/${c.role}`}>
+                            <b>
+                                {c.zone}, {c.role}
+                            </b>
+                            : {c.after}; it was {c.before}. {c.why}.
+                        </li>
+                    ))}
+                </Changes>
+            )}
+        </>
+    );
+}
+
+function words({ run, waiting, meanDeltaE00, tone }: Picture): string {
+    if (run?.state === 'failed') {
+        return 'Planning stopped by a fault. What was found is kept; plan again to go on.';
+    }
+    if (run?.state === 'cancelled' && waiting > 0) {
+        return 'Cancelled. What was found is kept.';
+    }
+    return waiting > 0 ? tone : `ΔE00 ${meanDeltaE00.toFixed(1)} in the mean. ${tone}`;
+}

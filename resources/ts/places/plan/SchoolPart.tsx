@@ -1,0 +1,139 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Picture } from '../../api/types';
+import { Column, PartHead } from '../../ui/Column';
+import { NativeSelect, WordButton } from '../../ui/controls';
+import { Dab } from '../../dabs/Dab';
+import type { PictureChanges } from './queries';
+import { WAYS } from './ways';
+
+const Settings = styled.div`
+    display: grid;
+    grid-template-columns: 150px 190px 1fr;
+    align-items: center;
+    gap: 4px 12px;
+    & p {
+        font-size: 13px;
+        line-height: 1.3;
+    }
+`;
+
+/** The way of working, for the whole picture or for one zone: each choice with what speaks for it, and what it does to a zone as dabs. */
+export function SchoolPart({ picture, changes }: { picture: Picture; changes: PictureChanges }) {
+    const [zone, setZone] = useState(0);
+    const of = picture.zones.find((z) => z.number === zone);
+    const settings = of === undefined ? picture.settings.school : (of.school ?? picture.settings.school);
+    const chosen = (name: string): string =>
+        settings.find((s) => s.startsWith(`${name}=`))?.slice(name.length + 1) ?? picture.choices[name]?.[0] ?? '';
+    const set = (change: Parameters<PictureChanges['change']['mutate']>[0]) =>
+        changes.change.mutate(change, { onSuccess: () => changes.run.mutate() });
+    const choose = (name: string, choice: string) =>
+        set({
+            kind: 'school',
+            zone,
+            settings: [
+                ...settings.filter((s) => !s.startsWith(`${name}=`)),
+                ...(choice === picture.choices[name]?.[0] ? [] : [`${name}=${choice}`]),
+            ],
+        });
+    const shown = of ?? picture.zones[0];
+    return (
+        <Column aria-label="Way of working">
+            <PartHead style={{ borderTop: 0 }}>
+                <h2>For</h2>
+                <NativeSelect aria-label="Whole picture or zone" value={zone} onChange={(e) => setZone(Number(e.target.value))}>
+                    <option value={0}>the whole picture</option>
+                    {picture.zones.map((z) => (
+                        <option key={z.number} value={z.number}>
+                            {z.name}
+                            {z.school === null ? '' : ' (its own)'}
+                        </option>
+                    ))}
+                </NativeSelect>
+                {of !== undefined && of.school !== null && (
+                    <WordButton onPress={() => set({ kind: 'school', zone, settings: null })}>As the whole picture</WordButton>
+                )}
+            </PartHead>
+            <Settings>
+                {Object.entries(picture.choices)
+                    .filter(([name]) => name !== 'palette')
+                    .map(([name, choices]) => (
+                        <Setting key={name} name={name} choices={choices} value={chosen(name)} onChoose={(c) => choose(name, c)} />
+                    ))}
+                {zone === 0 && (
+                    <>
+                        <span>What counts</span>
+                        <NativeSelect
+                            aria-label="What counts"
+                            value={picture.settings.mode}
+                            onChange={(e) => set({ kind: 'mode', mode: e.target.value })}
+                        >
+                            <option value="colour-and-value">colour and value</option>
+                            <option value="value-first">value first</option>
+                            <option value="value-only">value alone</option>
+                        </NativeSelect>
+                        <p>A drawing with right values holds even where its hues are off.</p>
+                    </>
+                )}
+                <span>Hues</span>
+                <NativeSelect
+                    aria-label="Hues"
+                    value={of === undefined ? picture.settings.hue : (of.hue ?? picture.settings.hue)}
+                    onChange={(e) => set({ kind: 'hue', zone, hue: e.target.value })}
+                >
+                    {picture.hues.map((h) => (
+                        <option key={h}>{h}</option>
+                    ))}
+                </NativeSelect>
+                <p>Other hues for the same values: every value step stays where it is.</p>
+            </Settings>
+            {shown !== undefined && (
+                <>
+                    <PartHead>
+                        <h2>What it does to “{shown.name}”</h2>
+                    </PartHead>
+                    {shown.targets.map((t) => (
+                        <p key={t.role} style={{ display: 'flex', alignItems: 'center', gap: 10, minHeight: 44 }}>
+                            <span style={{ width: 54 }}>{t.role}</span>
+                            <span style={{ display: 'flex' }}>
+                                {t.recipe?.passes.map((p, i) => (
+                                    <span key={i} style={{ width: 48, height: 38 }}>
+                                        <Dab strata={p.strata} width={48} height={38} label={`after pass ${i + 1}: ${p.colourWords}`} />
+                                    </span>
+                                ))}
+                                <span style={{ width: 48, height: 38, background: t.aim.hex }} title="aimed at" />
+                            </span>
+                            {t.recipe === null
+                                ? 'being planned'
+                                : `${t.recipe.passes.map((p) => p.pencil?.number ?? p.finish).join(', ')} (ΔE00 ${t.recipe.deltaE00.toFixed(1)})`}
+                        </p>
+                    ))}
+                </>
+            )}
+        </Column>
+    );
+}
+
+interface SettingProps {
+    name: string;
+    choices: readonly string[];
+    value: string;
+    onChoose: (choice: string) => void;
+}
+
+function Setting({ name, choices, value, onChoose }: SettingProps) {
+    const way = WAYS[name];
+    return (
+        <>
+            <span>{way?.title ?? name}</span>
+            <NativeSelect aria-label={way?.title ?? name} value={value} onChange={(e) => onChoose(e.target.value)}>
+                {choices.map((c) => (
+                    <option key={c} value={c}>
+                        {c.replaceAll('-', ' ')}
+                    </option>
+                ))}
+            </NativeSelect>
+            <p>{way?.why[value] ?? ''}</p>
+        </>
+    );
+}

@@ -1,0 +1,116 @@
+import { useState } from 'react';
+import { FileTrigger } from 'react-aria-components';
+import { useNavigate } from 'react-router';
+import { sentenceOf } from '../../api/client';
+import type { Picture, Study } from '../../api/types';
+import { DeleteStudy } from '../../app/StudyRescue';
+import { Column, PartHead } from '../../ui/Column';
+import { Button, NativeSelect, TextInput, WordButton } from '../../ui/controls';
+import { useBringIn, type PictureChanges } from './queries';
+import { useSaveStudy } from '../../api/studies';
+
+const SHEETS = [
+    ['card', 'Palette card', 'every pencil and recipe, with boxes to dab in'],
+    ['zones', 'Zone sheets', 'zone by zone, where it is and its stacks'],
+    ['steps', 'Step sheet', 'pass by pass, in the order to lay them'],
+] as const;
+
+/** What goes to the desk: sheets to print, the palette as files, and versions of the plan with names. */
+export function TakeAlong({ study, picture, changes }: { study: Study; picture: Picture; changes: PictureChanges }) {
+    const [size, setSize] = useState('a4');
+    const [name, setName] = useState('');
+    const [fault, setFault] = useState('');
+    const navigate = useNavigate();
+    const bringIn = useBringIn(
+        (s) => void navigate(`/plan/${s.id}`),
+        (error) => setFault(sentenceOf(error)),
+    );
+    const save = useSaveStudy((error) => setFault(sentenceOf(error)));
+    const base = `/api/studies/${study.id}/picture`;
+    const ready = picture.waiting === 0;
+    return (
+        <Column aria-label="Take along">
+            <PartHead style={{ borderTop: 0 }}>
+                <h2>To print</h2>
+                <NativeSelect aria-label="Size of the paper" value={size} onChange={(e) => setSize(e.target.value)}>
+                    <option value="a4">A4</option>
+                    <option value="a5">A5</option>
+                    <option value="letter">Letter</option>
+                </NativeSelect>
+            </PartHead>
+            {!ready && <p>Not all is planned yet; the sheets hold what is there.</p>}
+            {SHEETS.map(([kind, title, what]) => (
+                <p key={kind} style={{ minHeight: 44, display: 'flex', alignItems: 'center', gap: 12 }}>
+                    <a href={`${base}/${kind}.pdf?size=${size}`} target="_blank" rel="noreferrer">
+                        {title}
+                    </a>
+                    {what}
+                </p>
+            ))}
+            <PartHead>
+                <h2>The palette as a file</h2>
+            </PartHead>
+            <p style={{ display: 'flex', gap: 18, minHeight: 44, alignItems: 'center' }}>
+                <a href={`${base}/palette.gpl`} download>
+                    Save as palette (.gpl)
+                </a>
+                <a href={`${base}/palette.csv`} download>
+                    Save as CSV
+                </a>
+            </p>
+            <PartHead>
+                <h2>The whole study</h2>
+            </PartHead>
+            <p style={{ display: 'flex', flexWrap: 'wrap', gap: 6, marginLeft: -6, minHeight: 44, alignItems: 'center' }}>
+                <WordButton isPending={save.isPending} onPress={() => save.mutate(study)}>
+                    {save.isPending ? 'Writing the file…' : 'Save it as one file'}
+                </WordButton>
+                <FileTrigger acceptedFileTypes={['.json']} onSelect={(files) => files?.[0] !== undefined && bringIn.mutate(files[0])}>
+                    <WordButton isPending={bringIn.isPending}>
+                        {bringIn.isPending ? 'Taking the study in…' : 'Bring a study in from its file'}
+                    </WordButton>
+                </FileTrigger>
+                <DeleteStudy study={study} onFault={setFault} />
+            </p>
+            <p role="alert" style={{ padding: fault === '' ? 0 : '8px 0' }}>
+                {fault}
+            </p>
+            <PartHead>
+                <h2>Versions</h2>
+            </PartHead>
+            <form
+                style={{ display: 'flex', gap: 10 }}
+                onSubmit={(e) => {
+                    e.preventDefault();
+                    if (name.trim() !== '') {
+                        changes.version.mutate({ name: name.trim() }, { onSuccess: () => setName('') });
+                    }
+                }}
+            >
+                <TextInput
+                    aria-label="Name of this version"
+                    placeholder="a name for how it is now"
+                    value={name}
+                    maxLength={80}
+                    onChange={(e) => setName(e.target.value)}
+                    style={{ flex: 1 }}
+                />
+                <Button type="submit" isDisabled={picture.version === 0}>
+                    Keep the name
+                </Button>
+            </form>
+            {picture.version === 0 && <p>Nothing was decided yet: the plan is the planner’s own.</p>}
+            <ul style={{ listStyle: 'none', padding: 0, margin: 0 }}>
+                {picture.named.map((v) => (
+                    <li key={v.number}>
+                        {v.number === picture.version ? (
+                            <b>{v.name}, shown now</b>
+                        ) : (
+                            <WordButton onPress={() => changes.version.mutate({ number: v.number })}>Go to “{v.name}”</WordButton>
+                        )}
+                    </li>
+                ))}
+            </ul>
+        </Column>
+    );
+}

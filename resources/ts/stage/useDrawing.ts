@@ -1,0 +1,56 @@
+import { useEffect, useReducer, useRef, useState } from 'react';
+
+import { drawingReducer, isBrush, isTrail, leastPoints, NOTHING, type Drawing, type DrawingAction, type Tool } from './drawing';
+import type { NewChange } from '../api/types';
+
+/** The change that a finished drawing asks for. */
+export function changeOf(tool: Tool, points: Drawing['points'], brush: number): NewChange {
+    const pairs = points.map((p) => [p.x, p.y]);
+    switch (tool.kind) {
+        case 'split':
+            return { kind: 'splitZone', zone: tool.zone, line: pairs };
+        case 'add':
+            return { kind: 'redrawZone', zone: tool.zone, outline: pairs };
+        case 'new':
+            return { kind: 'redrawZone', zone: null, outline: pairs };
+        case 'take':
+            return { kind: 'takeFromZone', zone: tool.zone, outline: pairs };
+        case 'keepWhite':
+        case 'dropWhite':
+            return { kind: 'paintWhites', keep: tool.kind === 'keepWhite', radius: brush, points: pairs };
+    }
+}
+
+/** Drawing on the photo: a trail ends when the pointer is lifted, corners when one says so; a brush stays in hand. */
+export function useDrawing(onChange: (change: NewChange) => void) {
+    const [drawing, dispatch] = useReducer(drawingReducer, NOTHING);
+    const [brush, setBrush] = useState('0.02');
+    const latest = useRef(drawing);
+    useEffect(() => {
+        latest.current = drawing;
+    });
+
+    const end = (done: Drawing = latest.current) => {
+        if (done.tool === null || done.points.length < leastPoints(done.tool)) {
+            return;
+        }
+        onChange(changeOf(done.tool, done.points, Number(brush)));
+        dispatch(isBrush(done.tool) ? { type: 'taken', tool: done.tool } : { type: 'left' });
+    };
+    const draw = (action: DrawingAction) => {
+        if (action.type === 'released' && (isTrail(latest.current) || (latest.current.tool !== null && isBrush(latest.current.tool)))) {
+            end();
+        } else {
+            dispatch(action);
+        }
+    };
+    return {
+        drawing,
+        brush,
+        setBrush,
+        draw,
+        end: () => end(),
+        take: (tool: Tool) => dispatch({ type: 'taken', tool }),
+        leave: () => dispatch({ type: 'left' }),
+    };
+}

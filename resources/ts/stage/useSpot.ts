@@ -1,0 +1,18 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { ask } from '../api/client';
+import type { Spot, Study } from '../api/types';
+import type { Look } from './look/lookState';
+import type { SpotState } from './spotState';
+
+export const placeQuery = (s: SpotState): string => `x=${s.x}&y=${s.y}&ring=${s.ring}`;
+
+/** A spot read on a scale of values. */
+export const useSpot = (study: Study, photo: number, spot: SpotState, { steps, lightest }: Pick<Look, 'steps' | 'lightest'>) =>
+    useQuery({
+        queryKey: ['spot', study.id, photo, spot.x, spot.y, spot.ring, steps, lightest],
+        queryFn: ({ signal }) =>
+            ask<Spot>(`/api/studies/${study.id}/spot?photo=${photo}&${placeQuery(spot)}&steps=${steps}&lightest=${lightest ? 1 : 0}`, {
+                signal,
+            }),
+        placeholderData: keepPreviousData,
+    });
