@@ -39,4 +39,4 @@ $photo = "/api/studies/{$study['id']}/photos/{$study['photoId']}";
 Table::row('the photo in another way of looking, worked out before', $milliseconds(Table::times(20, static fn (int $i) => $ask("$photo/look?tone=steps&steps=".[5, 9, 10][$i % 3]))), 'ms', 'under 300');
 Table::row('the survey: photos, spots, zones, neighbours', $milliseconds(Table::times(20, static fn () => $ask("/api/studies/{$study['id']}/survey"))), 'ms');
 Table::row('the plan', $milliseconds(Table::times(20, static fn () => $ask("/api/studies/{$study['id']}/plan"))), 'ms');
-Table::row('the palette card, A4', $milliseconds(Table::times(8, static fn () => $ask("/api/studies/{$study['id']}/palette-card?size=a4"))), 'ms');
+Table::row('the palette card, A4', $milliseconds(Table::times(8, static fn () => $ask("/api/studies/{$study['id']}/kept-recipes/card?size=a4"))), 'ms');

@@ -9,7 +9,7 @@ const median = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.leng
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
 const page = await browser.newPage();
-await page.goto(`${base}/plan`);
+await page.goto(`${base}/kept-recipes`);
 await page.waitForTimeout(1000);
 
 /** Asks from within the page, so that the session and its token are the page's own. */
@@ -64,8 +64,8 @@ const alls = [];
 let last = null;
 for (let i = 0; i < runs; i++) {
     const id = await study();
-    const path = `/api/studies/${id}/picture`;
-    await page.goto(`${base}/plan/${id}`);
+    const path = `/api/studies/${id}/plan`;
+    await page.goto(`${base}/kept-recipes/${id}`);
     const button = page.getByRole('button', { name: 'Plan the picture' });
     await button.waitFor();
     const began = Date.now();

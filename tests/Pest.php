@@ -10,6 +10,7 @@ use Symfony\Component\Yaml\Yaml;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
+pest()->extend(TestCase::class)->in('Upgrade');
 
 // The core marks what it refuses with an interface, which the expectation for classes does not know.
 expect()->extend('toBeRefused', function (string $says = ''): void {
@@ -39,4 +40,9 @@ function uploadOf(string $content, string $name): UploadedFile
     file_put_contents($path, $content);
 
     return new UploadedFile($path, $name, null, null, true);
+}
+
+// What more than one test is built from.
+foreach (glob(__DIR__.'/builders/*.php') ?: [] as $builder) {
+    require_once $builder;
 }

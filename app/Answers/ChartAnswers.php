@@ -63,7 +63,7 @@ final class ChartAnswers
         $shelf = $this->drawers->shelfOf($user);
         $paper = PaperShelf::named($study->paper);
         $made = $this->pictures->made($user, $study);
-        foreach ($made === [] ? $study->entries()->get() : [] as $entry) {
+        foreach ($made === [] ? $study->keptRecipes()->get() : [] as $entry) {
             try {
                 $stack = StackText::read($entry->stack, $shelf);
             } catch (UnknownPencil) {

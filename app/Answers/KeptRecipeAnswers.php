@@ -18,23 +18,23 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipeLabel;
 
-/** A study's plan with every recipe predicted anew from its stack, light to dark as a palette strip is read. */
+/** The recipes kept for spots of a study, each predicted anew from its stack, light to dark as a palette strip is read. */
 final class KeptRecipeAnswers
 {
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly KeptRecipes $desk)
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly KeptRecipes $kept)
     {
     }
 
     /** @return array<string, mixed> */
-    public function plan(User $user, Study $study): array
+    public function all(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
-        $latest = $this->desk->latest($study);
+        $latest = $this->kept->latest($study);
 
         return [
             'entries' => self::lightToDark($study)->map(fn (KeptRecipe $entry): array => $this->entry($entry, $shelf))->all(),
             'stamp' => $latest->id ?? 0,
-            'undoWords' => $latest?->words(),
+            'undoWords' => $latest?->words,
         ];
     }
 

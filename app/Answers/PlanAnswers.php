@@ -53,7 +53,7 @@ final class PlanAnswers
         $common = [
             'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
             'settings' => $this->settings($study), 'choices' => School::CHOICES, 'hues' => Recolour::CHOICES,
-            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->picture_number, 'stamp' => $this->desk->versions->current($study)->id ?? 0,
+            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->plan_number, 'stamp' => $this->desk->versions->current($study)->id ?? 0,
         ];
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';

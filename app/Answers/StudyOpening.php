@@ -18,7 +18,7 @@ final class StudyOpening
     public function check(User $user, Study $study): void
     {
         $this->survey->survey($user, $study);
-        $this->plan->plan($user, $study);
+        $this->plan->all($user, $study);
         $this->picture->picture($user, $study);
     }
 }

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Drawers;
 
-use App\Cache\Computed;
-use App\Edits\NotWanted;
-use App\History\DrawerHistory;
-use App\Jobs\FitPencils;
 use App\Models\DrawerImport;
 use App\Models\PencilRow;
 use App\Models\User;
-use Illuminate\Support\Facades\Cache;
+use App\Work\NotWanted;
+use App\Work\Progress;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerFile;
@@ -55,7 +52,8 @@ final class DrawerImports
         ];
     }
 
-    public function takeIn(DrawerImport $import): void
+    /** @return bool whether it was taken in, and not cancelled meanwhile */
+    public function takeIn(DrawerImport $import): bool
     {
         $import->update(['state' => DrawerImport::WORKING, 'done' => 0]);
         $user = User::query()->findOrFail($import->user_id);
@@ -80,9 +78,12 @@ final class DrawerImports
                 }
             });
         } catch (NotWanted) {
-            return;
+            return false;
+        } finally {
+            Progress::forget(self::key($import));
         }
-        FitPencils::dispatch($user->id);
+
+        return true;
     }
 
     /** Files of an account that were looked at and not taken in are left off when another comes; those of all accounts, after a day. */
@@ -96,9 +97,7 @@ final class DrawerImports
     /** How many rows are written, while they are. */
     public function done(DrawerImport $import): int
     {
-        $done = rescue(static fn (): mixed => Cache::store(Computed::NEAR)->get(self::key($import)));
-
-        return $import->state === DrawerImport::WORKING && is_int($done) ? $done : $import->done;
+        return $import->state === DrawerImport::WORKING ? Progress::of(self::key($import)) ?? $import->done : $import->done;
     }
 
     /** Before it was begun nothing need be stopped; later the work is told. */
@@ -130,7 +129,7 @@ final class DrawerImports
                 ];
             }, $chunk);
             DB::table('pencils')->upsert($columns, ['user_id', 'line', 'number'], array_values(array_diff(array_keys($columns[0]), ['user_id', 'line', 'number', 'created_at'])));
-            rescue(static fn (): bool => Cache::store(Computed::NEAR)->put(self::key($import), min(count($rows), ($n + 1) * self::CHUNK), 3600));
+            Progress::tell(self::key($import), min(count($rows), ($n + 1) * self::CHUNK));
         }
     }
 

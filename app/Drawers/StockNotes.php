@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Drawers;
 
-use App\History\DrawerHistory;
 use App\Models\PencilRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;

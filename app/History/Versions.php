@@ -21,7 +21,7 @@ final class Versions
 
     /**
      * @param  class-string<V>  $model
-     * @param  'survey_number'|'picture_number'  $column  of the study: the version that is shown
+     * @param  'survey_number'|'plan_number'  $column  of the study: the version that is shown
      */
     public function __construct(private readonly string $model, private readonly string $column)
     {
@@ -34,25 +34,20 @@ final class Versions
     }
 
     /**
-     * Makes a change, unless it was made before: a page that got no answer may send it again.
+     * Makes a change.
      *
-     * @param  string  $key  the change's own
      * @param  \Closure(Study): array{array<string, mixed>, string}  $change  the new document, and in words what was done
      * @return int the version that it made, by its id
      */
-    public function change(Study $study, string $key, \Closure $change): int
+    public function change(Study $study, \Closure $change): int
     {
-        $made = DB::transaction(function () use ($study, $key, $change): int {
+        $made = DB::transaction(function () use ($study, $change): int {
             $locked = Study::query()->lockForUpdate()->findOrFail($study->id);
-            $before = $this->model::query()->where('study_id', $study->id)->where('change_key', $key)->value('id');
-            if (is_numeric($before)) {
-                return (int) $before;
-            }
             [$document, $words] = $change($locked);
             $number = $locked->{$this->column} + 1;
             // What had been undone is gone once something else is done.
             $this->model::query()->where('study_id', $study->id)->where(static fn ($q) => $q->where('number', '>=', $number)->orWhere('number', '<', $number - self::KEPT))->delete();
-            $version = $this->model::query()->create(['study_id' => $study->id, 'number' => $number, 'words' => mb_substr($words, 0, 160), 'change_key' => $key, 'document' => json_encode($document, JSON_THROW_ON_ERROR)]);
+            $version = $this->model::query()->create(['study_id' => $study->id, 'number' => $number, 'words' => mb_substr($words, 0, 160), 'document' => json_encode($document, JSON_THROW_ON_ERROR)]);
             $locked->{$this->column} = $number;
             $locked->save();
 

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Models\PencilRow;
+use App\Drawers\FitDrawer;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use KnottyPrism\Core\Medium\Swatches\PencilFit;
 
 /**
  * Fits the pencils of an account that were not fitted yet, those at hand first. It works for a little while and then queues itself
@@ -28,8 +26,6 @@ final class FitPencils implements ShouldBeUniqueUntilProcessing, ShouldQueue
     /** Seconds that another of the same account waits at most for this one. */
     public int $uniqueFor = 60;
 
-    private const AT_ONCE = 100;
-
     public function __construct(private readonly int $userId)
     {
     }
@@ -39,15 +35,9 @@ final class FitPencils implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return (string) $this->userId;
     }
 
-    public function handle(): void
+    public function handle(FitDrawer $fits): void
     {
-        /** @var Collection<int, PencilRow> $rows */
-        $rows = PencilRow::query()->where('user_id', $this->userId)->whereNull('fit')->orderByDesc('owned')->orderBy('id')->limit(self::AT_ONCE)->get();
-        foreach ($rows as $row) {
-            // The drawer may have changed meanwhile: a fit of other figures is not kept.
-            PencilRow::query()->whereKey($row->id)->where('heavy', $row->heavy)->toBase()->update(['fit' => json_encode(PencilRow::fitOf(PencilFit::of($row->record())), JSON_THROW_ON_ERROR)]);
-        }
-        if ($rows->count() === self::AT_ONCE) {
+        if ($fits->some($this->userId)) {
             self::dispatch($this->userId);
         }
     }

@@ -31,7 +31,9 @@ final class PlanPicture implements ShouldQueue
     {
         $run = PlanRun::query()->with('study')->find($this->runId);
         if ($run !== null && $run->isUnderWay()) {
-            $runner->run($run);
+            if ($runner->run($run)) {
+                self::dispatch($run->id);
+            }
         }
     }
 

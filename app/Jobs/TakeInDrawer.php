@@ -31,7 +31,9 @@ final class TakeInDrawer implements ShouldQueue
     {
         $import = DrawerImport::query()->find($this->importId);
         if ($import !== null && in_array($import->state, [DrawerImport::WAITING, DrawerImport::WORKING], true)) {
-            $imports->takeIn($import);
+            if ($imports->takeIn($import)) {
+                FitPencils::dispatch($import->user_id);
+            }
         }
     }
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Database\Eloquent\SoftDeletes;
 use KnottyPrism\Core\Colour\Lab;
 
 /**
@@ -27,8 +26,6 @@ use KnottyPrism\Core\Colour\Lab;
  */
 final class KeptRecipe extends Model
 {
-    use SoftDeletes;
-
     protected $fillable = ['name', 'x', 'y', 'ring', 'target_l', 'target_a', 'target_b', 'label', 'stack', 'paper'];
 
     /** @return array<string, string> */

@@ -14,13 +14,12 @@ use KnottyPrism\Core\Picture\Decisions\PlanSheet;
  * @property int $study_id
  * @property int $number
  * @property string $words what the change was
- * @property string $change_key
  * @property ?string $name given by the artist, to find it again
  * @property string $document JSON
  */
 final class PlanVersion extends Model
 {
-    protected $fillable = ['study_id', 'number', 'words', 'change_key', 'name', 'document'];
+    protected $fillable = ['study_id', 'number', 'words', 'name', 'document'];
 
     public function sheet(): PlanSheet
     {

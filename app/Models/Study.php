@@ -19,7 +19,7 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  * @property string $name
  * @property string $paper
  * @property ?int $colour_photo_id the photo that the colours follow
- * @property int $picture_number the version of the picture's plan that is shown; 0 before the first
+ * @property int $plan_number the version of the picture's plan that is shown; 0 before the first
  * @property int $survey_number the version of the survey that is shown; 0 before the first
  * @property float $drawing_width_mm
  * @property float $drawing_height_mm
@@ -32,7 +32,7 @@ final class Study extends Model
 {
     protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
 
-    protected $attributes = ['survey_number' => 0, 'picture_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
+    protected $attributes = ['survey_number' => 0, 'plan_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -79,26 +79,20 @@ final class Study extends Model
     }
 
     /** @return HasMany<PlanVersion, $this> */
-    public function pictureVersions(): HasMany
+    public function planVersions(): HasMany
     {
         return $this->hasMany(PlanVersion::class);
     }
 
     /** @return HasMany<PlanRun, $this> */
-    public function pictureRuns(): HasMany
+    public function planRuns(): HasMany
     {
         return $this->hasMany(PlanRun::class);
     }
 
     /** @return HasMany<KeptRecipe, $this> */
-    public function entries(): HasMany
+    public function keptRecipes(): HasMany
     {
         return $this->hasMany(KeptRecipe::class);
-    }
-
-    /** @return HasMany<KeptRecipeChange, $this> */
-    public function changes(): HasMany
-    {
-        return $this->hasMany(KeptRecipeChange::class);
     }
 }

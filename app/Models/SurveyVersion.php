@@ -14,12 +14,11 @@ use KnottyPrism\Core\Photo\Notes\Survey;
  * @property int $study_id
  * @property int $number
  * @property string $words what the change was
- * @property string $change_key
  * @property string $document JSON
  */
 final class SurveyVersion extends Model
 {
-    protected $fillable = ['study_id', 'number', 'words', 'change_key', 'document'];
+    protected $fillable = ['study_id', 'number', 'words', 'document'];
 
     public function survey(): Survey
     {

@@ -38,15 +38,14 @@ final class SurveyRepository
     }
 
     /**
-     * Makes a change, unless it was made before: a page that got no answer may send it again.
+     * Makes a change.
      *
-     * @param  string  $key  the change's own
      * @param  \Closure(Survey): array{Survey, string}  $change  the new survey, and in words what was done
      * @return int the version that it made, by its id
      */
-    public function change(Study $study, string $key, \Closure $change): int
+    public function change(Study $study, \Closure $change): int
     {
-        return $this->versions->change($study, $key, function (Study $locked) use ($change): array {
+        return $this->versions->change($study, function (Study $locked) use ($change): array {
             [$survey, $words] = $change($this->current($locked));
 
             return [$survey->toArray(), $words];

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use App\History\ChangedElsewhere;
+use App\History\Reversals;
 use App\Models\KeptRecipe;
-use App\Models\KeptRecipeChange;
+use App\Models\Reversal;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 
@@ -16,31 +17,38 @@ use Illuminate\Support\Facades\DB;
  */
 final class KeptRecipes
 {
-    /** @param  array<string, mixed>  $columns of the entry */
+    private const TABLE = 'kept_recipes';
+
+    /** @param  array<string, mixed>  $columns of the recipe */
     public function add(Study $study, array $columns): int
     {
-        return $this->during($study, fn (): int => $this->note($study, $study->entries()->create($columns), KeptRecipeChange::ADDED));
+        return $this->during($study, static function (Reversals $history) use ($study, $columns): int {
+            $recipe = $study->keptRecipes()->create($columns);
+
+            return $history->note("the recipe for “{$recipe->name}” was kept", [], [self::TABLE => [$recipe->id]]);
+        });
     }
 
-    public function rename(Study $study, KeptRecipe $entry, string $name): int
+    public function rename(Study $study, KeptRecipe $recipe, string $name): int
     {
-        return $this->during($study, function () use ($study, $entry, $name): int {
-            $entry->refresh();
-            if ($entry->name === $name) {
-                return $this->latest($study)->id ?? 0;
+        return $this->during($study, function (Reversals $history) use ($recipe, $name): int {
+            $recipe->refresh();
+            if ($recipe->name === $name) {
+                return $history->latest()->id ?? 0;
             }
-            $note = $this->note($study, $entry, KeptRecipeChange::RENAMED, $entry->name);
-            $entry->update(['name' => $name]);
+            $note = $history->note("the recipe for “{$recipe->name}” was renamed to “{$name}”", [self::TABLE => [$recipe->getRawOriginal()]]);
+            $recipe->update(['name' => $name]);
 
             return $note;
         });
     }
 
-    public function remove(Study $study, KeptRecipe $entry): int
+    public function remove(Study $study, KeptRecipe $recipe): int
     {
-        return $this->during($study, function () use ($study, $entry): int {
-            $note = $this->note($study, $entry, KeptRecipeChange::REMOVED);
-            $entry->delete();
+        return $this->during($study, static function (Reversals $history) use ($recipe): int {
+            $recipe->refresh();
+            $note = $history->note("the recipe for “{$recipe->name}” was removed", [self::TABLE => [$recipe->getRawOriginal()]]);
+            $recipe->delete();
 
             return $note;
         });
@@ -55,46 +63,35 @@ final class KeptRecipes
      */
     public function undo(Study $study, ?int $of = null): int
     {
-        return $this->during($study, function () use ($study, $of): int {
-            $change = $this->latest($study);
-            ChangedElsewhere::check($of, $change->id ?? 0, $change?->words());
-            if ($change === null) {
-                return 0;
-            }
-            match ($change->kind) {
-                KeptRecipeChange::ADDED => $change->entry->delete(),
-                KeptRecipeChange::REMOVED => $change->entry->restore(),
-                KeptRecipeChange::RENAMED => $change->entry->update(['name' => $change->name_before]),
-                default => throw new \LogicException("unknown kind of change {$change->kind}"),
-            };
-            $change->delete();
+        return $this->during($study, static function (Reversals $history) use ($of): int {
+            $history->undo($of);
 
-            return $this->latest($study)->id ?? 0;
+            return $history->latest()->id ?? 0;
         });
     }
 
     /** The change that undo would take back. */
-    public function latest(Study $study): ?KeptRecipeChange
+    public function latest(Study $study): ?Reversal
     {
-        return KeptRecipeChange::query()->where('study_id', $study->id)->with('entry')->orderByDesc('id')->first();
+        return self::historyOf($study)->latest();
     }
 
     /**
      * Nobody else changes the same recipes meanwhile.
      *
-     * @param  \Closure(): int  $change
+     * @param  \Closure(Reversals): int  $change
      */
     private function during(Study $study, \Closure $change): int
     {
         return DB::transaction(static function () use ($study, $change): int {
             Study::query()->lockForUpdate()->findOrFail($study->id);
 
-            return $change();
+            return $change(self::historyOf($study));
         });
     }
 
-    private function note(Study $study, KeptRecipe $entry, string $kind, ?string $nameBefore = null): int
+    private static function historyOf(Study $study): Reversals
     {
-        return $study->changes()->create(['plan_entry_id' => $entry->id, 'kind' => $kind, 'name_before' => $nameBefore])->id;
+        return new Reversals($study->user_id, $study->id);
     }
 }

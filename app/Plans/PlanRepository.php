@@ -12,7 +12,6 @@ use App\Models\Study;
 use App\Models\User;
 use App\Photos\SurveyRepository;
 use App\Photos\ZoneReader;
-use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\UnknownPencil;
@@ -46,9 +45,9 @@ final class PlanRepository
     /** @var Versions<PlanVersion> */
     public readonly Versions $versions;
 
-    public function __construct(private readonly SurveyRepository $surveys, private readonly ZoneReader $zones, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
+    public function __construct(public readonly PlanParts $parts, private readonly SurveyRepository $surveys, private readonly ZoneReader $zones, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
     {
-        $this->versions = new Versions(PlanVersion::class, 'picture_number');
+        $this->versions = new Versions(PlanVersion::class, 'plan_number');
     }
 
     public function sheet(Study $study): PlanSheet
@@ -60,9 +59,9 @@ final class PlanRepository
      * @param  \Closure(PlanSheet): array{PlanSheet, string}  $change  the new sheet, and in words what was done
      * @return int the version that it made, by its id
      */
-    public function change(Study $study, string $key, \Closure $change): int
+    public function change(Study $study, \Closure $change): int
     {
-        return $this->versions->change($study, $key, function (Study $locked) use ($change): array {
+        return $this->versions->change($study, function (Study $locked) use ($change): array {
             [$sheet, $words] = $change($this->sheet($locked));
 
             return [$sheet->toArray(), $words];
@@ -110,7 +109,7 @@ final class PlanRepository
 
     public function palettePart(PlanGround $ground): ?PalettePart
     {
-        $value = $this->part($ground->study, $ground->paletteKey());
+        $value = $this->parts->one($ground->study, $ground->paletteKey());
 
         /** @var array{hand: list<string>, base: list<string>, curve: array<int, float>, suffering: array<int, float>}|null $value */
         return $value === null ? null : PalettePart::ofArray($value);
@@ -124,54 +123,43 @@ final class PlanRepository
     public function planned(PlanGround $ground): array
     {
         $palette = $this->palettePart($ground);
-        $all = $palette === null ? [] : $this->parts($ground->study);
-        $planned = [];
-        $inZone = [];
-        foreach ($ground->wishes as $wish) {
-            $own = $this->own($ground, $wish);
-            $taken = $wish->role === Role::Mid ? [] : $inZone[$wish->zone] ?? null;
-            $key = $palette === null || $taken === null ? null : $ground->targetKey($wish, $palette, $taken);
-            $found = $key === null ? null : ($all[$key] ?? null);
-            $stack = $own ?? ($found === null ? null : self::stack($ground, (string) $found['stack']));
-            if ($wish->role === Role::Mid && $stack !== null) {
-                $inZone[$wish->zone] = self::identifiers($stack);
-            }
-            $planned[] = new PlannedWish($wish, $stack, $own !== null ? 'your own' : (string) ($found['label'] ?? ''), $own !== null, $key, $taken ?? []);
-        }
+        // The mids first: what a zone's other colours follow from.
+        $isMid = static fn (Wish $w): bool => $w->role === Role::Mid;
+        $inZone = $planned = [];
+        foreach ([array_filter($ground->wishes, $isMid), array_filter($ground->wishes, static fn (Wish $w): bool => ! $isMid($w))] as $wishes) {
+            $keys = array_map(static function (Wish $wish) use ($ground, $palette, $isMid, $inZone): ?string {
+                $taken = $isMid($wish) ? [] : $inZone[$wish->zone] ?? null;
 
-        return $planned;
+                return $palette === null || $taken === null ? null : $ground->targetKey($wish, $palette, $taken);
+            }, $wishes);
+            $found = $this->parts->of($ground->study, array_values(array_filter($keys, is_string(...))));
+            foreach ($wishes as $i => $wish) {
+                $planned[$i] = $one = $this->plannedWish($ground, $wish, $keys[$i], $found[$keys[$i] ?? ''] ?? null, $isMid($wish) ? [] : $inZone[$wish->zone] ?? []);
+                if ($isMid($wish) && $one->stack !== null) {
+                    $inZone[$wish->zone] = self::identifiers($one->stack);
+                }
+            }
+        }
+        ksort($planned);
+
+        return array_values($planned);
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $found  the part of the plan, where there is one
+     * @param  list<string>  $taken
+     */
+    private function plannedWish(PlanGround $ground, Wish $wish, ?string $key, ?array $found, array $taken): PlannedWish
+    {
+        $own = $this->own($ground, $wish);
+
+        return new PlannedWish($wish, $own ?? ($found === null ? null : self::stack($ground, (string) $found['stack'])), $own !== null ? 'your own' : (string) ($found['label'] ?? ''), $own !== null, $key, $taken);
     }
 
     /** The name of a zone, or nothing when it is there no more. */
     public function zoneName(Study $study, int $zone): ?string
     {
         return ($this->surveys->current($study)->zones->notes[$zone] ?? null)?->name;
-    }
-
-    /** @return array<string, mixed>|null */
-    public function part(Study $study, string $key): ?array
-    {
-        $value = DB::table('picture_parts')->where('study_id', $study->id)->where('part_key', $key)->value('value');
-
-        return is_string($value) ? json_decode($value, true, flags: JSON_THROW_ON_ERROR) : null;
-    }
-
-    /** @return array<string, mixed>|null what was found last for the same colour of the same zone */
-    public function lastPart(Study $study, Wish $wish): ?array
-    {
-        $value = DB::table('picture_parts')->where('study_id', $study->id)->where('value->target', PlanSheet::key($wish->zone, $wish->role))->orderByDesc('id')->value('value');
-
-        return is_string($value) ? json_decode($value, true, flags: JSON_THROW_ON_ERROR) : null;
-    }
-
-    /**
-     * Kept once; found by two at the same time, it is the same.
-     *
-     * @param  array<string, mixed>  $value
-     */
-    public function keepPart(Study $study, string $key, array $value): void
-    {
-        DB::table('picture_parts')->upsert([['study_id' => $study->id, 'part_key' => $key, 'value' => json_encode($value, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()]], ['study_id', 'part_key'], ['value', 'updated_at']);
     }
 
     /**
@@ -218,11 +206,5 @@ final class PlanRepository
         } catch (UnknownPencil) {
             return null;
         }
-    }
-
-    /** @return array<string, array<string, mixed>> by key */
-    private function parts(Study $study): array
-    {
-        return array_map(static fn (mixed $value): array => json_decode((string) $value, true, flags: JSON_THROW_ON_ERROR), DB::table('picture_parts')->where('study_id', $study->id)->pluck('value', 'part_key')->all());
     }
 }

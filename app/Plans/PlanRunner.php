@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use App\Edits\NotWanted;
-use App\Jobs\PlanPicture;
 use App\Models\PlanRun;
 use App\Models\Study;
 use App\Models\User;
+use App\Work\NotWanted;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\PlannedWish;
@@ -35,18 +34,15 @@ final class PlanRunner
             Study::query()->lockForUpdate()->findOrFail($study->id);
             $underWay = PlanRun::query()->where('study_id', $study->id)->whereIn('state', [PlanRun::WAITING, PlanRun::WORKING])->max('id');
             $run = PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PlanRun::query()->create(['study_id' => $study->id, 'state' => PlanRun::WAITING, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => []]);
-            PlanPicture::dispatch($run->id);
 
             return $run;
         });
     }
 
-    /** Goes on with whatever was at work when a worker ended. */
-    public function resume(): void
+    /** @return list<int> whatever was at work when a worker ended */
+    public function cutOff(): array
     {
-        foreach (PlanRun::query()->where('state', PlanRun::WORKING)->pluck('id') as $id) {
-            PlanPicture::dispatch((int) $id);
-        }
+        return array_values(PlanRun::query()->where('state', PlanRun::WORKING)->get(['id'])->map(static fn (PlanRun $run): int => $run->id)->all());
     }
 
     public function cancel(Study $study): void
@@ -54,17 +50,19 @@ final class PlanRunner
         PlanRun::query()->where('study_id', $study->id)->whereIn('state', [PlanRun::WAITING, PlanRun::WORKING])->update(['state' => PlanRun::CANCELLED]);
     }
 
-    public function run(PlanRun $run): void
+    /** @return bool whether there is more to do, after others of the queue have had a turn */
+    public function run(PlanRun $run): bool
     {
         try {
-            $this->work($run);
+            return $this->work($run);
         } catch (NotWanted) {
             // Cancelled; what was found until then is kept.
+            return false;
         }
     }
 
     /** @throws NotWanted when it was cancelled */
-    private function work(PlanRun $run): void
+    private function work(PlanRun $run): bool
     {
         $until = microtime(true) + self::AT_ONCE;
         $run->update(['state' => PlanRun::WORKING]);
@@ -76,22 +74,23 @@ final class PlanRunner
             $palette = $planner->palette($ground->wishes, function (int $done, int $of) use ($run): void {
                 $this->tell($run, 'choosing the pencils', $done, $of);
             });
-            $this->desk->keepPart($study, $ground->paletteKey(), $palette->toArray());
+            $this->desk->parts->keep($study, $ground->paletteKey(), $palette->toArray());
         }
         while (($next = $this->next($ground, $planned)) !== null) {
             $this->tell($run, 'finding recipes', count(array_filter($planned, static fn (PlannedWish $p): bool => $p->isPlanned())), count($planned));
             $recipe = $planner->recipes($next->wish, $palette, $next->inZone, 1)[0];
             $basis = $ground->basis($next->wish, $palette, $next->inZone);
-            $before = $this->desk->lastPart($study, $next->wish);
-            $this->desk->keepPart($study, (string) $next->key, [...self::value($recipe), 'target' => PlanSheet::key($next->wish->zone, $next->wish->role), 'basis' => $basis]);
+            $before = $this->desk->parts->last($study, $next->wish);
+            $this->desk->parts->keep($study, (string) $next->key, [...self::value($recipe), 'target' => PlanSheet::key($next->wish->zone, $next->wish->role), 'basis' => $basis]);
             $run->update(['changes' => [...$run->changes, self::changed($ground, $next->wish, $recipe, $before, $basis)]]);
             if (microtime(true) > $until) {
-                PlanPicture::dispatch($run->id);
-
-                return;
+                return true;
             }
         }
         PlanRun::query()->whereKey($run->id)->where('state', PlanRun::WORKING)->update(['state' => PlanRun::DONE, 'what' => '', 'done' => count($ground->wishes), 'total' => count($ground->wishes)]);
+        $this->desk->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedWish $p): ?string => $p->key, $planned), is_string(...)))]);
+
+        return false;
     }
 
     /**

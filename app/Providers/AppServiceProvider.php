@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Cache\KeptAtlases;
 use App\Drawers\DrawerImports;
+use App\Jobs\PlanPicture;
 use App\Photos\Sweep;
 use App\Plans\PlanRunner;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -48,7 +49,7 @@ final class AppServiceProvider extends ServiceProvider
             if ($isFirst) {
                 // A worker that was killed left its plans half done; the queue itself would wait for them much longer.
                 $isFirst = false;
-                app(PlanRunner::class)->resume();
+                array_map(PlanPicture::dispatch(...), app(PlanRunner::class)->cutOff());
             }
             if (time() - $tidiedAt > self::TIDIES_EVERY_SECONDS) {
                 $tidiedAt = time();

@@ -49,6 +49,11 @@ return new class extends Migration
             $table->unsignedInteger('photo_height');
             $table->timestamps();
         });
+        $this->createRecipes();
+    }
+
+    private function createRecipes(): void
+    {
         Schema::create('plan_entries', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();

@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Answers\RecipeAnswers;
 use App\Models\PencilRow;
+use App\Models\Reversal;
 use App\Models\Study;
 use App\Models\User;
 use App\Photos\PhotoStore;
@@ -100,14 +101,15 @@ final class DatabaseSeeder extends Seeder
                 'label' => $recipe['label'], 'stack' => $recipe['stack'], 'paper' => $study->paper,
             ]);
         }
-        $study->changes()->delete();
+        // The demo begins here: there is nothing to take back.
+        Reversal::query()->where('study_id', $study->id)->delete();
     }
 
     /** Some spots to keep an eye on, and zones with names. */
     private function survey(Study $study, SurveyRepository $surveys, PhotoStore $photos): void
     {
         $photo = $study->photo();
-        $surveys->change($study, 'demo-begins-here', static function (Survey $survey) use ($photo): array {
+        $surveys->change($study, static function (Survey $survey) use ($photo): array {
             foreach (self::CHOSEN as [$name, $x, $y, $ring]) {
                 $survey = $survey->withNewSpot($name, $photo->id, $x / ($photo->width - 1), $y / ($photo->height - 1), $ring);
             }
@@ -115,7 +117,7 @@ final class DatabaseSeeder extends Seeder
             return [$survey, 'keep the first spots'];
         });
         $grid = $photos->grid($photo, null);
-        $surveys->change($study, 'demo-zones', static function (Survey $survey) use ($grid): array {
+        $surveys->change($study, static function (Survey $survey) use ($grid): array {
             $sheet = ZoneSheet::proposed($grid, self::ZONES);
             foreach (self::NAMED as [$name, $x, $y, $surface, $distance]) {
                 $zone = $sheet->labels->at($x, $y);

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 const photoOf = (page: Page): Locator => page.getByRole('application', { name: /^Photo/ });
 const reading = (page: Page): Locator => page.getByTestId('reading');
 const recipe = (page: Page, place: number): Locator => page.getByTestId(`recipe-${place}`);
-const plan = (page: Page): Locator => page.getByTestId('plan');
+const plan = (page: Page): Locator => page.getByTestId('kept-recipes');
 
 const fileOf = (name: string, content: string | Buffer): string => {
     const path = join(mkdtempSync(join(tmpdir(), 'kp-')), name);

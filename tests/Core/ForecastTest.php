@@ -6,52 +6,15 @@ use KnottyPrism\Core\Colour\ArtistWheel;
 use KnottyPrism\Core\Colour\Cones;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Xyz;
-use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Medium\Stack\Steadiness;
-use KnottyPrism\Core\Recipe\Cautions\Caution;
-use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
-use KnottyPrism\Core\Recipe\Search\Atlas;
-use KnottyPrism\Core\Recipe\Search\Forecast;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
-use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Pool;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Search\StackSearch;
-use Tests\Core\Pencils;
-
-const FIVE = ['yellow', 'red', 'violet', 'green', 'black'];
-
-/** @return array{Moves, Atlas} the same five pencils' for all tests */
-function fivePencils(): array
-{
-    static $made = null;
-    if ($made === null) {
-        $moves = new Moves(new Drawer(array_map(Pencils::named(...), FIVE)), Paper::whiteMedium());
-        $made = [$moves, Atlas::of($moves)];
-    }
-
-    return $made;
-}
-
-function forecastOf(Lab $target, string ...$settings): Forecast
-{
-    [$moves, $atlas] = fivePencils();
-
-    return new Forecast($moves, $atlas, $target, new Rules(School::ofSettings(array_values($settings)), $moves, $target, []));
-}
-
-/** @param  array{float, float, float}  $v */
-function squaredLength(array $v): float
-{
-    return $v[0] ** 2 + $v[1] ** 2 + $v[2] ** 2;
-}
 
 it('gives the white three equal cones, any colour three positive ones, and adds light as light adds', function () {
     expect(Cones::ofXyz(...Xyz::WHITE))->each->toEqualWithDelta(1.0, 1e-12);
@@ -192,103 +155,4 @@ it('puts out of reach whatever a school forbids', function () {
         expect($forecast->rules->allow($candidate->moves))->toBeTrue();
     }
     expect((new Rules(School::ofSettings(['beneath=neutral-grey']), $moves, $target, []))->firsts)->toBe([]);
-});
-
-it('obeys every rule of any school in every recipe and every remedy that it gives', function () {
-    mt_srand(31);
-    $recipes = 0;
-    for ($n = 0; $n < 10; $n++) {
-        $settings = [];
-        foreach (['values', 'beneath', 'darks', 'lights', 'neutralising'] as $name) {
-            $settings[] = $name.'='.School::CHOICES[$name][mt_rand(0, count(School::CHOICES[$name]) - 1)];
-        }
-        $school = School::ofSettings($settings);
-        $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), $school, Pencils::shelf());
-        $target = new Lab(mt_rand(20, 90), mt_rand(-25, 35), mt_rand(-30, 45));
-        try {
-            $answers = $planner->recipesFor($target, 3);
-        } catch (KnottyPrism\Core\Error\SchoolRefuses) {
-            continue;
-        }
-        $moves = new Moves(theDemoDrawer(), Paper::whiteMedium());
-        // The complements are the planner's own affair; what may be first besides is checked in the school's own tests.
-        $rules = new Rules($school, $moves, $target, theDemoDrawer()->usable()->pencils);
-        foreach ($answers as $recipe) {
-            $recipes++;
-            expect($rules->allow($moves->numbersOf($recipe->stack) ?? []))->toBeTrue(implode(' ', $settings).': '.$recipe->stack->text());
-            foreach (array_filter(array_map(static fn (Caution $c): ?KnottyPrism\Core\Medium\Stack\Stack => $c->code === KnottyPrism\Core\Recipe\Cautions\CautionCode::OutOfReach ? null : $c->remedied, $recipe->cautions)) as $remedied) {
-                expect($rules->allow($moves->numbersOf($remedied) ?? []))->toBeTrue(implode(' ', $settings).': remedy '.$remedied->text());
-            }
-        }
-    }
-    expect($recipes)->toBeGreaterThan(12);
-});
-
-it('foretells the spread of real hands', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
-    mt_srand(12);
-    $normal = static fn (): float => sqrt(-2 * log(mt_rand(1, mt_getrandmax()) / mt_getrandmax())) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
-    $ratios = [];
-    foreach (['#6e8f7c', '#b9a98a', '#7a4a2e', '#4a6178'] as $hex) {
-        foreach ($planner->recipesFor(Lab::ofHex($hex)) as $recipe) {
-            $sum = 0.0;
-            for ($n = 0; $n < 500; $n++) {
-                $sheet = new Sheet(Paper::whiteMedium());
-                foreach ($recipe->stack->passes() as $pass) {
-                    LayPass::onto($sheet, $pass->pencil, max(0.05, min(1.0, $pass->pressure + Steadiness::PRESSURE_DEVIATION * $normal())), max(0.1, 1 + Steadiness::LAYDOWN_DEVIATION * $normal()));
-                }
-                $sum += $recipe->prediction->lab()->deltaE00(Lab::ofReflectance($sheet->meanReflectance())) ** 2;
-            }
-            $ratios[] = $recipe->prediction->steadiness / sqrt($sum / 500);
-        }
-    }
-    sort($ratios);
-    expect($ratios[intdiv(count($ratios), 2)])->toEqualWithDelta(1.0, 0.06)->and(count(array_filter($ratios, static fn (float $r): bool => abs($r - 1) < 0.15)) / count($ratios))->toBeGreaterThanOrEqual(0.8);
-});
-
-it('answers from a drawer of both lines by a shortlist, and as well as from the demo drawer', function () {
-    $lines = array_map(static fn (string $line): array => DrawerFile::drawer((string) file_get_contents(dirname(__DIR__, 2)."/demo/lines/$line.csv"))->pencils, ['slipway', 'foghorn']);
-    $planner = new RecipePlanner(new Drawer(array_merge(...$lines)), Paper::whiteMedium(), School::free());
-    foreach (['#9c6b4a', '#3f5a4c'] as $hex) {
-        $recipes = $planner->recipesFor(Lab::ofHex($hex), 4);
-        expect($recipes)->toHaveCount(4)->and($recipes[0]->comparison->deltaE00)->toBeLessThan(0.8);
-    }
-});
-
-it('finishes what it finds, and aims so that the finish lands on the target', function (string $joining) {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(["joining=$joining"]), Pencils::shelf());
-    $closest = array_map(static fn (string $hex): float => $planner->recipesFor(Lab::ofHex($hex), 4, 1)[0]->comparison->deltaE00, ['#6e8f7c', '#b9a98a', '#7a4a2e', '#4a6178']);
-    sort($closest);
-    expect($closest[1])->toBeLessThan(1.5)->and($closest[3])->toBeLessThan(4.0);
-})->with(['solvent', 'blender', 'tissue']);
-
-it('calls nothing the steadiest that the closest or a complement beneath is steadier than', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
-    foreach (['#6b7e7d', '#d2cfbd', '#6e5342', '#8a7f70', '#5c6b73', '#b9a98a', '#9db4b0', '#3f4a3a'] as $hex) {
-        $sways = [];
-        foreach ($planner->recipesFor(Lab::ofHex($hex)) as $recipe) {
-            $sways[$recipe->label->value] = $recipe->prediction->steadiness;
-        }
-        expect($sways)->toHaveCount(4);
-        if (isset($sways['steadiest'])) {
-            expect($sways['steadiest'])->toBeLessThan($sways['closest'])->toBeLessThanOrEqual($sways['complement beneath'] ?? INF);
-        }
-    }
-});
-
-it('takes a pencil in use rather than a strange one, while that costs little', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
-    $ids = array_map(static fn ($p): string => $p->id(), theDemoDrawer()->usable()->pencils);
-    $strange = 0;
-    $before = 0;
-    foreach (['#8a7f70', '#5c6b73', '#9db4b0'] as $hex) {
-        $used = ['Slipway/735', 'Slipway/741', 'Slipway/711', 'Slipway/668', 'Slipway/678'];
-        $strangeness = array_map(static fn (string $id): float => in_array($id, $used, true) ? 0.0 : 0.4, array_combine($ids, $ids));
-        $count = static fn (Recipe $r): int => count(array_filter($r->stack->pencils(), static fn ($p): bool => ! in_array($p->id(), $used, true)));
-        $with = $planner->recipesFor(Lab::ofHex($hex), 4, 1, $strangeness)[0];
-        $before += $count($planner->recipesFor(Lab::ofHex($hex), 4, 1)[0]);
-        $strange += $count($with);
-        expect($with->comparison->deltaE00)->toBeLessThan(1.2);
-    }
-    expect($strange)->toBeLessThan($before)->and($strange)->toBeLessThanOrEqual(2);
 });

@@ -32,17 +32,17 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
     $photo = $study->photo()->id;
     $surveys = app(SurveyRepository::class);
     $grid = app(PhotoStore::class)->grid($study->photo(), null);
-    $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
+    $surveys->change($study, static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
     $change = fn (string $to, array $c) => $this->postJson("$base/$to/changes", [...$c, 'key' => bin2hex(random_bytes(8))])->assertOk();
     $zone = array_key_first($surveys->current($study->refresh())->sheet()->notes);
     $change('survey', ['kind' => 'addSpot', 'name' => 'hull', 'photo' => $photo, 'x' => 0.2, 'y' => 0.2, 'ring' => 9]);
     $change('survey', ['kind' => 'balance', 'photo' => $photo, 'x' => 0.9, 'y' => 0.2, 'ring' => 9]);
     $change('survey', ['kind' => 'paintWhites', 'keep' => true, 'radius' => 0.05, 'points' => [[0.5, 0.5]]]);
     $change('survey', ['kind' => 'moveTarget', 'zone' => $zone, 'role' => 'mid', 'place' => 0.3]);
-    $change('picture', ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => 'Slipway/624@0.55']);
-    $change('picture', ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'bloom', 'note' => 'under glass']);
-    $change('picture', ['kind' => 'school', 'zone' => $zone, 'settings' => ['darks=never-black']]);
-    $this->postJson("$base/plan", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
+    $change('plan', ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => 'Slipway/624@0.55']);
+    $change('plan', ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'bloom', 'note' => 'under glass']);
+    $change('plan', ['kind' => 'school', 'zone' => $zone, 'settings' => ['darks=never-black']]);
+    $this->postJson("$base/kept-recipes", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
     $whole = json_decode((string) $this->get("$base/bundle")->assertOk()->getContent(), true);
     $ways = waysIn($whole);
     $nonsense = [null, '', 'x', "\0", str_repeat('9', 300), -1, 0, 1e12, true, [], [[]], ['a' => 1]];
@@ -76,7 +76,7 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
         }
         $taken++;
         // What was taken can be opened, in every place.
-        foreach (['survey', 'picture', 'plan', 'bundle'] as $place) {
+        foreach (['survey', 'plan', 'kept-recipes', 'bundle'] as $place) {
             $opened = $this->getJson("/api/studies/{$answer->json('id')}/$place");
             if ($opened->status() !== 200) {
                 $faults[] = "$what: taken, but its $place is answered {$opened->status()}, ".$opened->exception?->getMessage();

@@ -23,7 +23,7 @@ function withZones(Tests\TestCase $test): Study
 {
     $study = $test->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     $grid = app(PhotoStore::class)->grid($study->photo(), null);
-    app(SurveyRepository::class)->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
+    app(SurveyRepository::class)->change($study, static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
 
     return $study;
 }
@@ -60,13 +60,13 @@ function megabytesFor(Closure $asking): float
 it('refuses a study file that could be taken in but not be opened, and leaves nothing of it', function (Closure $spoilt) {
     $study = withZones($this);
     $base = "/api/studies/$study->id";
-    $this->postJson("$base/plan", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
+    $this->postJson("$base/kept-recipes", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
     $whole = json_decode((string) $this->get("$base/bundle")->assertOk()->getContent(), true);
     $files = Storage::allFiles();
     $answer = $this->postJson('/api/studies/bundle', ['file' => uploadOf(json_encode($spoilt($whole)), 'a.study.json')]);
     if ($answer->status() === 201) {
         // What was taken in is opened.
-        foreach (['survey', 'plan', 'picture', 'bundle'] as $place) {
+        foreach (['survey', 'kept-recipes', 'plan', 'bundle'] as $place) {
             $this->getJson("/api/studies/{$answer->json('id')}/$place")->assertOk();
         }
 
@@ -89,7 +89,7 @@ it('saves, takes back and deletes what it can not show', function () {
     $this->postJson("$base/survey/changes", ['key' => 'describe-a-zone', 'kind' => 'keepWhitesFrom', 'from' => 90])->assertOk();
     $document = json_decode(SurveyVersion::query()->where('number', 2)->value('document'), true);
     SurveyVersion::query()->where('number', 2)->update(['document' => json_encode([...$document, 'spots' => [['number' => 1, 'name' => '', 'places' => []]]])]);
-    foreach (['survey', 'picture'] as $place) {
+    foreach (['survey', 'plan'] as $place) {
         $answer = $this->getJson("$base/$place")->assertUnprocessable();
         expect($answer->json('type'))->toBe('cannot-be-shown')->and($answer->json('detail'))->toContain('Take the last change back');
     }
@@ -105,10 +105,10 @@ it('saves, takes back and deletes what it can not show', function () {
 
 it('shows a recipe whose label an earlier version wrote', function () {
     $study = withZones($this);
-    $this->postJson("/api/studies/$study->id/plan", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
+    $this->postJson("/api/studies/$study->id/kept-recipes", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
     KeptRecipe::query()->update(['label' => 'prettiest']);
-    $this->getJson("/api/studies/$study->id/plan")->assertOk();
-    $this->get("/api/studies/$study->id/palette-card")->assertOk();
+    $this->getJson("/api/studies/$study->id/kept-recipes")->assertOk();
+    $this->get("/api/studies/$study->id/kept-recipes/card")->assertOk();
 });
 
 it('paints three thousand points of a wide brush, and says when it is enough', function () {

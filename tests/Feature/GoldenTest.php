@@ -14,14 +14,14 @@ it('answers about the demo as it did, by page and by command line', function () 
     $this->actingAs($user);
     $study = $user->studies()->firstOrFail();
     $base = "/api/studies/$study->id";
-    $this->postJson("$base/picture/run")->assertAccepted();
+    $this->postJson("$base/plan/run")->assertAccepted();
     $zone = $this->getJson("$base/survey")->json('zones.list.0.number');
     $differences = [];
     foreach ([
         'drawer' => '/api/drawer', 'tray' => '/api/drawer/tray?order=gradual', 'pencil' => '/api/drawer/pencil?id=Slipway/735', 'reach' => '/api/drawer/reach?paper=white+medium', 'mix' => '/api/drawer/mix?id=Foghorn/F12',
-        'survey' => "$base/survey", 'spot' => "$base/spot?x=790&y=1010&ring=9", 'recipes' => "$base/recipes?x=790&y=1010&ring=9", 'kept-recipes' => "$base/plan",
-        'picture' => "$base/picture", 'picture-answers' => "$base/picture/answers?zone=$zone&role=mid", 'picture-tried' => "$base/picture/tried?zone=$zone&role=dark&stack=Slipway/735@0.35,solvent",
-        'picture-values' => "$base/picture/values", 'picture-ramp' => "$base/picture/ramp?x1=0.1&y1=0.1&x2=0.6&y2=0.1", 'purchases' => "$base/purchases",
+        'survey' => "$base/survey", 'spot' => "$base/spot?x=790&y=1010&ring=9", 'recipes' => "$base/recipes?x=790&y=1010&ring=9", 'kept-recipes' => "$base/kept-recipes",
+        'picture' => "$base/plan", 'picture-answers' => "$base/plan/answers?zone=$zone&role=mid", 'picture-tried' => "$base/plan/tried?zone=$zone&role=dark&stack=Slipway/735@0.35,solvent",
+        'picture-values' => "$base/plan/values", 'picture-ramp' => "$base/plan/ramp?x1=0.1&y1=0.1&x2=0.6&y2=0.1", 'purchases' => "$base/purchases",
     ] as $name => $path) {
         $answer = $this->getJson($path);
         // Strata are drawn from in dabs: where the colour after a pass is the same, so are they.
@@ -35,7 +35,7 @@ it('answers about the demo as it did, by page and by command line', function () 
     $plan = json_decode((string) file_get_contents("$out/plan.json"), true);
     File::deleteDirectory($out);
     $stacks = static fn (array $zones): array => array_map(static fn (array $zone): array => collect($zone['targets'])->map(static fn (array $t): string => $t['role'].' '.$t['recipe']['stack'])->sort()->values()->all(), $zones);
-    expect(count($plan['zones']))->toBe(14)->and($stacks($this->getJson("$base/picture")->json('zones')))->toBe($stacks($plan['zones']));
+    expect(count($plan['zones']))->toBe(14)->and($stacks($this->getJson("$base/plan")->json('zones')))->toBe($stacks($plan['zones']));
 });
 
 function withoutStrata(mixed $value): mixed

@@ -73,8 +73,8 @@ it('walks the plan of a picture there and back', function () {
     $study->user->pencils()->whereNotIn('number', ['624', '661', '735', '745', 'F90'])->update(['stock' => 'not owned']);
     $surveys = app(SurveyRepository::class);
     $grid = app(PhotoStore::class)->grid($study->photo(), null);
-    $surveys->change($study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
-    $base = "/api/studies/$study->id/picture";
+    $surveys->change($study, static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
+    $base = "/api/studies/$study->id/plan";
     $this->postJson("$base/run")->assertAccepted();
     $zones = array_column($this->getJson($base)->json('zones'), 'number');
     $pick = static fn (mixed ...$of): Closure => static fn (): mixed => $of[mt_rand(0, count($of) - 1)];

@@ -45,7 +45,7 @@ beforeEach(function () {
     $this->study->user->pencils()->whereNotIn('number', ['624', '661', '745', 'F90'])->update(['stock' => 'not owned']);
     $surveys = app(SurveyRepository::class);
     $grid = app(PhotoStore::class)->grid($this->study->photo(), null);
-    $surveys->change($this->study, 'zones-for-a-test', static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
+    $surveys->change($this->study, static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
     $this->base = "/api/studies/{$this->study->id}";
     $this->photoId = $this->study->photo()->id;
     $this->zone = array_key_first($surveys->current($this->study)->sheet()->notes);
@@ -68,7 +68,7 @@ it('takes a change of the survey, or says what is wrong with it', function () {
         }
     }
     $this->getJson("$this->base/survey")->assertOk();
-    $this->getJson("$this->base/picture")->assertOk();
+    $this->getJson("$this->base/plan")->assertOk();
     expect($faults)->toBe([]);
 });
 
@@ -81,15 +81,15 @@ it('takes a change of the plan, or says what is wrong with it', function () {
         ['kind' => 'overrule', ...$target, 'code' => 'bloom', 'note' => 'under glass'],
     ] as $change) {
         foreach (spoilt($change) as $how => $data) {
-            array_push($faults, ...faultsOf($this->postJson("$this->base/picture/changes", ['key' => bin2hex(random_bytes(8)), ...$data]), "{$change['kind']}, $how"));
+            array_push($faults, ...faultsOf($this->postJson("$this->base/plan/changes", ['key' => bin2hex(random_bytes(8)), ...$data]), "{$change['kind']}, $how"));
         }
     }
     foreach (['version' => ['name' => 'evening'], 'version ' => ['number' => 1]] as $path => $valid) {
         foreach (spoilt($valid) as $how => $data) {
-            array_push($faults, ...faultsOf($this->postJson("$this->base/picture/".trim($path), $data), "version, $how"));
+            array_push($faults, ...faultsOf($this->postJson("$this->base/plan/".trim($path), $data), "version, $how"));
         }
     }
-    $this->getJson("$this->base/picture")->assertOk();
+    $this->getJson("$this->base/plan")->assertOk();
     expect($faults)->toBe([]);
 });
 
@@ -100,14 +100,14 @@ it('notes what is noted of a pencil, a run of numbers, a study or a photo, or sa
         ['POST', '/api/drawer/ranges', ['line' => 'Slipway', 'numbers' => '600-640', 'stock' => 'wanted']],
         ['PATCH', $this->base, ['name' => 'Fields', 'paper' => 'black', 'drawingWidthMm' => 200, 'drawingHeightMm' => 150, 'gridMm' => 20, 'cutPlace' => 0.5, 'colourPhoto' => $this->photoId]],
         ['PATCH', "$this->base/photos/$this->photoId", ['name' => 'fields', 'roles' => ['colour']]],
-        ['POST', "$this->base/plan", ['name' => 'rope', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => '624@0.55']],
+        ['POST', "$this->base/kept-recipes", ['name' => 'rope', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => '624@0.55']],
         ['POST', '/api/drawer/imports', ['file' => 'x']], ['POST', '/api/studies', ['photo' => 'x', 'name' => 'y']], ['POST', '/api/studies/bundle', ['file' => 'x']],
     ] as [$method, $path, $valid]) {
         foreach (spoilt($valid) as $how => $data) {
             array_push($faults, ...faultsOf($this->json($method, $path, $data), "$method $path, $how"));
         }
     }
-    foreach (['/api/drawer/tray?order=gradual', "$this->base/survey", "$this->base/plan", "$this->base/picture", '/api/drawer/file/csv'] as $path) {
+    foreach (['/api/drawer/tray?order=gradual', "$this->base/survey", "$this->base/kept-recipes", "$this->base/plan", '/api/drawer/file/csv'] as $path) {
         $this->getJson($path)->assertOk();
     }
     expect($faults)->toBe([]);
@@ -115,7 +115,7 @@ it('notes what is noted of a pencil, a run of numbers, a study or a photo, or sa
 
 it('answers whatever is asked in an address, planned or not, or says what is wrong with it', function () {
     $faults = [];
-    $whole = ['picture/values', 'picture/image?step=2', 'picture/zones.pdf', 'picture/steps.pdf', 'picture/palette.pdf', 'picture/palette.gpl', 'picture/palette.csv', 'purchases', 'palette-card', 'bundle', 'spots.csv', 'comparison'];
+    $whole = ['plan/values', 'plan/image?step=2', 'plan/zones.pdf', 'plan/steps.pdf', 'plan/palette.pdf', 'plan/palette.gpl', 'plan/palette.csv', 'purchases', 'kept-recipes/card', 'bundle', 'spots.csv', 'comparison'];
     foreach ($whole as $path) {
         array_push($faults, ...faultsOf($this->getJson("$this->base/$path"), $path));
     }
@@ -123,7 +123,7 @@ it('answers whatever is asked in an address, planned or not, or says what is wro
     foreach ([
         "$this->base/spot" => ['photo' => $this->photoId, 'x' => 4, 'y' => 4, 'ring' => 9, 'steps' => 9, 'lightest' => 0], "$this->base/comparison" => ['one' => $this->photoId, 'other' => $this->photoId],
         "$this->base/photos/$this->photoId/look" => ['tone' => 'grey', 'steps' => 9, 'lightest' => 0, 'only' => 3, 'squint' => 1, 'balanced' => 0, 'push' => 1, 'by' => '1'], "$this->base/photos/$this->photoId/values" => ['steps' => 9],
-        "$this->base/picture/tried" => [...$colour, 'stack' => '624@0.55'], "$this->base/picture/ramp" => ['x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.3], "$this->base/picture/image" => ['step' => '1', 'grey' => '0'],
+        "$this->base/plan/tried" => [...$colour, 'stack' => '624@0.55'], "$this->base/plan/ramp" => ['x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.3], "$this->base/plan/image" => ['step' => '1', 'grey' => '0'],
         '/api/drawer/pencil' => ['id' => 'Slipway/624', 'paper' => 'white medium'], '/api/drawer/tray' => ['order' => 'number', 'line' => 'Slipway', 'wanted' => 1], '/api/drawer/equivalents' => ['from' => 'Slipway', 'to' => 'Foghorn'],
         '/api/drawer/chart' => ['ids' => ['Slipway/624', 'Slipway/661'], 'paper' => 'black', 'beneath' => 'light', 'above' => 'firm'], '/api/drawer/map.pdf' => ['order' => 'number', 'rows' => 2, 'slots' => 12, 'size' => 'a5'],
     ] as $path => $valid) {

@@ -25,10 +25,10 @@ it('makes every kind of change once, however often it is sent under its key', fu
     $photo = $study->photo();
     $entry = ['name' => 'left', 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35'];
     $spot = ['kind' => 'addSpot', 'name' => 'hull', 'photo' => $photo->id, 'x' => 0.2, 'y' => 0.2, 'ring' => 9];
-    $count = fn (): array => array_map(static fn (string $table): int => DB::table($table)->count(), ['plan_entries', 'plan_changes', 'survey_versions', 'picture_versions', 'drawer_changes', 'photos', 'studies', 'pencil_uses']);
+    $count = fn (): array => array_map(static fn (string $table): int => DB::table($table)->count(), ['kept_recipes', 'reversals', 'survey_versions', 'plan_versions', 'photos', 'studies', 'pencil_uses']);
     $file = fn (): UploadedFile => $this->photo();
     foreach ([
-        'a recipe' => ['POST', "$base/plan", fn () => $entry], 'a spot' => ['POST', "$base/survey/changes", fn () => $spot], 'a decision' => ['POST', "$base/picture/changes", fn () => ['kind' => 'mode', 'mode' => 'value-first']],
+        'a recipe' => ['POST', "$base/kept-recipes", fn () => $entry], 'a spot' => ['POST', "$base/survey/changes", fn () => $spot], 'a decision' => ['POST', "$base/plan/changes", fn () => ['kind' => 'mode', 'mode' => 'value-first']],
         'a run' => ['POST', '/api/drawer/ranges', fn () => ['line' => 'Slipway', 'numbers' => '600-700', 'stock' => 'wanted']], 'a length' => ['PATCH', '/api/drawer/pencil', fn () => ['id' => 'Slipway/735', 'lengthLeft' => 120]],
         'a photo' => ['POST', "$base/photos", fn () => ['photo' => $file()]], 'a study' => ['POST', '/api/studies', fn () => ['photo' => $file(), 'name' => 'Ebb']],
     ] as $what => [$method, $path, $data]) {
@@ -43,11 +43,11 @@ it('makes every kind of change once, however often it is sent under its key', fu
         }
     }
     // Another change under another key is another change; what was refused leaves no key behind.
-    $this->postJson("$base/plan", $entry, under('another-key'))->assertCreated();
-    expect($this->getJson("$base/plan")->json('entries'))->toHaveCount(2);
-    $this->postJson("$base/plan", [...$entry, 'stack' => '999@0.35'], under('refused-key'))->assertUnprocessable();
-    $this->postJson("$base/plan", $entry, under('refused-key'))->assertCreated();
-    $this->postJson("$base/plan", $entry, under('no'))->assertUnprocessable();
+    $this->postJson("$base/kept-recipes", $entry, under('another-key'))->assertCreated();
+    expect($this->getJson("$base/kept-recipes")->json('entries'))->toHaveCount(2);
+    $this->postJson("$base/kept-recipes", [...$entry, 'stack' => '999@0.35'], under('refused-key'))->assertUnprocessable();
+    $this->postJson("$base/kept-recipes", $entry, under('refused-key'))->assertCreated();
+    $this->postJson("$base/kept-recipes", $entry, under('no'))->assertUnprocessable();
     $this->actingAs($this->artistWithDrawer('other'));
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/735', 'lengthLeft' => 60], under('key-of-a-length'))->assertSuccessful();
     expect(PencilRow::query()->where('number', '735')->pluck('length_left')->all())->toBe([120.0, 60.0]);
@@ -75,8 +75,8 @@ it('takes one change back for an undo that is sent three times, and none for one
     expect((string) $state()['stamp'])->toBe($made)->and($state()['undoWords'])->toContain($words('one'));
 })->with([
     'the survey' => ['survey', fn ($t, $at, $study, $n) => $t->postJson($at('/api/studies/{study}/survey/changes'), ['key' => "change-$n-", 'kind' => 'addSpot', 'name' => $n, 'photo' => $study->colour_photo_id, 'x' => 0.2, 'y' => 0.2, 'ring' => 9])->assertOk(), fn ($n) => "keep the spot “{$n}”"],
-    'the plan of the picture' => ['picture', fn ($t, $at, $study, $n) => $t->postJson($at('/api/studies/{study}/picture/changes'), ['key' => "change-$n-", 'kind' => 'lock', 'pencil' => ['one' => 'Slipway/624', 'two' => 'Slipway/661', 'three' => 'Slipway/745'][$n], 'how' => 'in'])->assertOk(), fn ($n) => ['one' => '624', 'two' => '661', 'three' => '745'][$n]],
-    'kept recipes' => ['plan', fn ($t, $at, $study, $n) => $t->postJson($at('/api/studies/{study}/plan'), ['name' => $n, 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35'])->assertCreated(), fn ($n) => "“{$n}”"],
+    'the plan of the picture' => ['plan', fn ($t, $at, $study, $n) => $t->postJson($at('/api/studies/{study}/plan/changes'), ['key' => "change-$n-", 'kind' => 'lock', 'pencil' => ['one' => 'Slipway/624', 'two' => 'Slipway/661', 'three' => 'Slipway/745'][$n], 'how' => 'in'])->assertOk(), fn ($n) => ['one' => '624', 'two' => '661', 'three' => '745'][$n]],
+    'kept recipes' => ['kept-recipes', fn ($t, $at, $study, $n) => $t->postJson($at('/api/studies/{study}/kept-recipes'), ['name' => $n, 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35'])->assertCreated(), fn ($n) => "“{$n}”"],
     'the drawer' => ['drawer', fn ($t, $at, $study, $n) => $t->patchJson('/api/drawer/pencil', ['id' => ['one' => 'Slipway/624', 'two' => 'Slipway/661', 'three' => 'Slipway/745'][$n], 'notes' => $n])->assertNoContent(), fn ($n) => ['one' => '624', 'two' => '661', 'three' => '745'][$n]],
 ]);
 

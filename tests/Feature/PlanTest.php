@@ -2,89 +2,212 @@
 
 declare(strict_types=1);
 
-use Symfony\Component\Process\Process;
+use App\Jobs\PlanPicture;
+use App\Models\PlanRun;
+use App\Photos\SurveyRepository;
+use App\Plans\PlanRunner;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
-it('answers in the form that the page is built on', function () {
-    $user = $this->artistWithDrawer();
-    $study = $this->study($user);
-    $this->actingAs($user);
-    expect($this->getJson('/api/me')->json())->toFitThePage('Me');
-    expect($this->getJson('/api/grain')->json())->toFitThePage('Grain');
-    expect($this->getJson('/api/drawer')->json())->toFitThePage('Drawer');
-    expect($this->getJson('/api/studies')->json())->toFitThePage('Studies');
-    expect($this->getJson("/api/studies/$study->id/spot?x=100&y=150&ring=9")->json())->toFitThePage('Spot');
-    $recipes = $this->getJson("/api/studies/$study->id/recipes?x=100&y=150&ring=9")->assertOk()->json();
-    expect($recipes)->toFitThePage('Recipes');
-    expect($recipes['recipes'])->toHaveCount(4)->and(array_unique(array_column($recipes['recipes'], 'label')))->toHaveCount(4);
-    $entry = ['name' => 'left', 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => $recipes['recipes'][0]['label'], 'stack' => $recipes['recipes'][0]['stack']];
-    expect($this->postJson("/api/studies/$study->id/plan", $entry)->assertCreated()->json())->toFitThePage('Plan');
-    expect($this->postJson("/api/studies/$study->id/plan", [...$entry, 'stack' => '735@1.4'])->assertUnprocessable()->json())->toFitThePage('Problem');
-});
-
-it('keeps what is chosen, renames, removes, and takes each change back in turn', function () {
-    $user = $this->artistWithDrawer();
-    $plan = "/api/studies/{$this->study($user)->id}/plan";
-    $this->actingAs($user);
-    $add = fn (string $name): array => $this->postJson($plan, ['name' => $name, 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35,668@0.20'])->assertCreated()->json('entries');
-    $names = fn (): array => array_column($this->getJson($plan)->json('entries'), 'name');
-    $add('first');
-    $id = collect($add('second'))->firstWhere('name', 'second')['id'];
-    $this->patchJson("$plan/$id", ['name' => 'renamed'])->assertOk();
-    $this->deleteJson("$plan/$id")->assertOk();
-    expect($names())->toBe(['first']);
-
-    $this->postJson("$plan/undo");
-    expect($names())->toBe(['first', 'renamed']);
-    $this->postJson("$plan/undo");
-    expect($names())->toBe(['first', 'second']);
-    $this->postJson("$plan/undo");
-    expect($names())->toBe(['first']);
-    $this->postJson("$plan/undo");
-    expect($names())->toBe([])->and($this->getJson($plan)->json('undoWords'))->toBeNull();
-    $this->postJson("$plan/undo")->assertOk();
-});
-
-it('refuses a pencil that is not on the shelf, a pressure of 1.4 and a missing name, and the plan stays', function (array $wrong, string $says) {
-    $user = $this->artistWithDrawer();
-    $plan = "/api/studies/{$this->study($user)->id}/plan";
-    $entry = ['name' => 'n', 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35'];
-    $this->actingAs($user)->postJson($plan, $entry)->assertCreated();
-    expect($this->postJson($plan, [...$entry, ...$wrong])->assertUnprocessable()->json('detail'))->toContain($says);
-    expect($this->getJson($plan)->json('entries'))->toHaveCount(1);
-})->with([
-    [['stack' => '999@0.35'], 'There is no pencil "999"'], [['stack' => '735@1.4'], 'Pressure must be between'], [['name' => ''], 'Give the spot a name'], [['label' => 'prettiest'], 'label'],
-]);
-
-it('keeps a plan whole when the drawer changes under it', function () {
-    $user = $this->artistWithDrawer();
-    $plan = "/api/studies/{$this->study($user)->id}/plan";
-    $this->actingAs($user)->postJson($plan, ['name' => 'n', 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35']);
-    $before = $this->getJson($plan)->json('entries.0.recipe.passes.0.hex');
-    $user->pencils()->update(['stock' => 'not owned']);
-    expect($this->getJson($plan)->json('entries.0.recipe.passes.0.hex'))->toBe($before);
-    $user->pencils()->delete();
-    expect($this->getJson($plan)->json('entries.0'))->recipe->toBeNull()->stack->toBe('Slipway/735@0.35');
-});
-
-it('prints the palette card on one page of each size, with every number, name, pressure and order', function (string $size, string $measures) {
-    $user = $this->artistWithDrawer();
-    $study = $this->study($user);
-    $this->actingAs($user);
-    foreach (['lit side', 'shadow', 'edge'] as $name) {
-        $this->postJson("/api/studies/$study->id/plan", ['name' => $name, 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35,668@0.20,F90@0.80']);
+/** Six flat fields as six zones, planned in a small drawer. */
+it('plans a picture in one action, says how it will look, and what it takes', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $before = $this->getJson($base)->assertOk()->json();
+    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Plan')->and($before['waiting'])->toBe(count($before['zones']))->and($before['run'])->toBeNull();
+    $this->postJson("$base/run")->assertAccepted();
+    $picture = $this->getJson($base)->json();
+    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Plan')->and($picture['waiting'])->toBe(0)->and($picture['run']['state'])->toBe('done')->and($picture['run']['changes'])->toHaveCount(count($picture['zones']))
+        ->and($picture['palette'])->not->toBeEmpty()->and($picture['meanDeltaE00'])->toBeLessThan(4.0);
+    foreach ($picture['zones'] as $zone) {
+        foreach ($zone['targets'] as $target) {
+            expect($target['recipe']['reasons'])->not->toBeEmpty()->and($target['own'])->toBeFalse();
+        }
     }
-    $path = (string) tempnam(sys_get_temp_dir(), 'kp');
-    file_put_contents($path, $this->get("/api/studies/$study->id/palette-card?size=$size")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent());
-    $run = static fn (string ...$command): string => (new Process($command))->mustRun()->getOutput();
-    expect($run('pdfinfo', $path))->toMatch('/Pages:\s+1\n/')->toContain($measures);
-    $text = $run('pdftotext', '-layout', $path, '-');
-    foreach (['lit side', 'shadow', 'edge', '735', '668', 'F90', 'Driftwood rail', 'light 0.35', 'whisper 0.20', 'firm 0.80', 'expected', 'yours'] as $word) {
-        expect($text)->toContain($word);
+    $this->getJson("$base/values")->assertOk();
+    // The drawer asks for the same: what would help this picture most.
+    expect($this->getJson("/api/studies/$study->id/purchases")->assertOk()->json('colours'))->toBe(count($picture['zones']));
+    $sizes = array_map(fn (string $step): string => $this->get("$base/image?step=$step")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent(), ['0', '1', '99', 'error']);
+    expect(array_unique(array_map(md5(...), $sizes)))->toHaveCount(4);
+    foreach (['card', 'zones', 'steps'] as $sheet) {
+        expect($this->get("$base/$sheet.pdf?size=a5")->assertOk()->getContent())->toStartWith('%PDF-');
     }
-    expect($run('pdffonts', $path))->not->toMatch('/ no\s+(yes|no)\s+(yes|no)\s+\d+/');
-})->with([['a4', '595.276 x 841.89'], ['a5', '419.528 x 595.276'], ['letter', '612 x 792']]);
+    expect($this->get("$base/palette.csv")->assertOk()->getContent())->toContain($picture['palette'][0]['number']);
+    $this->get("$base/palette.doc")->assertNotFound();
+});
 
-it('prints an empty card that says what to do first', function () {
-    $user = $this->artist();
-    $this->actingAs($user)->get("/api/studies/{$this->study($user)->id}/palette-card")->assertOk();
+it('plans anew only what a change touches, and says what changed and why', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $this->postJson("$base/run")->assertAccepted();
+    $zones = $this->getJson($base)->json('zones');
+    $parts = DB::table('plan_parts')->count();
+    // Another way of working for one zone.
+    $zone = $zones[0]['number'];
+    $after = changedBy($this, $study, ['kind' => 'school', 'zone' => $zone, 'settings' => ['joining=light-coats', 'beneath=nothing']])->assertOk()->json();
+    expect($after['waiting'])->toBe(1)->and(targetOf($after, $zone)['recipe'])->toBeNull()->and(targetOf($after, $zones[1]['number'])['recipe'])->not->toBeNull();
+    $this->postJson("$base/run")->assertAccepted();
+    $run = $this->getJson($base)->json('run');
+    expect($run['changes'])->toHaveCount(1)->and($run['changes'][0]['why'])->toBe('the way of working changed')->and($run['changes'][0]['before'])->not->toBeNull()->and(DB::table('plan_parts')->count())->toBe($parts + 1);
+    // Undone, the old plan is there at once, and nothing waits.
+    expect($this->postJson("$base/undo")->json('waiting'))->toBe(0)->and($this->postJson("$base/redo")->json('waiting'))->toBe(0);
+    // Fewer pencils touch the whole.
+    $fewer = changedBy($this, $study, ['kind' => 'pencils', 'count' => 3])->json();
+    expect($fewer['waiting'])->toBe(count($zones));
+    $this->postJson("$base/run");
+    $three = $this->getJson($base)->json();
+    expect(count($three['palette']))->toBeLessThanOrEqual(3)->and($three['suffering'])->not->toBeEmpty();
+    changedBy($this, $study, ['kind' => 'pencils', 'count' => 0])->assertUnprocessable();
+});
+
+it('takes the artist\'s own stacks, holds them, predicts them before they are kept, and gives them back', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $this->postJson("$base/run");
+    $zone = $this->getJson($base)->json('zones.0.number');
+    $tried = $this->getJson("$base/tried?zone=$zone&role=mid&stack=624@0.55,745@0.20")->assertOk()->json();
+    expect($tried)->toFitThePage('PlanRecipe')->and($tried['passes'])->toHaveCount(2);
+    $own = targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@0.55,745@0.20'])->assertOk()->json(), $zone);
+    expect($own['own'])->toBeTrue()->and($own['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20')->and($own['recipe']['deltaE00'])->toBe($tried['deltaE00']);
+    // Held whatever else changes.
+    changedBy($this, $study, ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']]);
+    $this->postJson("$base/run");
+    expect(targetOf($this->getJson($base)->json(), $zone)['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20');
+    $answers = $this->getJson("$base/answers?zone=$zone&role=mid")->assertOk()->json();
+    expect($answers)->toFitThePage('PlanAnswers')->and(count($answers['recipes']))->toBeGreaterThan(1);
+    expect(targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => null])->json(), $zone)['own'])->toBeFalse();
+    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '999@0.5'])->assertUnprocessable();
+    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@7'])->assertUnprocessable();
+});
+
+it('removes a caution by its remedy, or keeps the note with which it was overruled', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $this->postJson("$base/run");
+    $zone = $this->getJson($base)->json('zones.0.number');
+    // So many firm coats spend the tooth before the last pass.
+    $spent = '624@1.00,624@1.00,624@1.00,624@1.00,711@0.35';
+    $with = targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => $spent])->json(), $zone);
+    $codes = array_column($with['recipe']['cautions'], 'code');
+    expect($codes)->toContain('tooth spent');
+    $noted = targetOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent', 'note' => 'it is the last pass'])->json(), $zone);
+    expect($noted['overruled'])->toBe(['tooth spent' => 'it is the last pass'])->and(targetOf($this->postJson("$base/undo")->json(), $zone)['overruled'])->toBe([]);
+    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent']);
+    if ($answer->status() === 200) {
+        expect(array_column(targetOf($answer->json(), $zone)['recipe']['cautions'], 'code'))->not->toContain('tooth spent');
+    } else {
+        $answer->assertUnprocessable();
+    }
+    changedBy($this, $study, ['kind' => 'remedy', 'zone' => 99, 'role' => 'mid', 'code' => 'tooth spent'])->assertUnprocessable();
+});
+
+it('keeps, leaves out, presets and recolours, with the values as they were', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $seen = array_column(array_column(array_column($this->getJson($base)->json('zones'), 'targets'), 0), 'aim');
+    $grey = changedBy($this, $study, ['kind' => 'hue', 'zone' => 0, 'hue' => 'violet'])->json();
+    foreach (array_column(array_column($grey['zones'], 'targets'), 0) as $i => $target) {
+        expect($target['aim']['valueStep'])->toBe($seen[$i]['valueStep'])->and($target['aim']['lab'][0])->toEqualWithDelta($seen[$i]['lab'][0], 1e-6);
+    }
+    expect($grey['zones'][0]['targets'][0]['aim']['family'])->toStartWith('violet');
+    // Without any pencil nothing is begun, and it is said why.
+    foreach (['624', '661', '711', '735', '688', '608', '745', 'F90'] as $number) {
+        changedBy($this, $study, ['kind' => 'lock', 'pencil' => $number, 'how' => 'out'])->assertOk();
+    }
+    $this->postJson("$base/run")->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'pencils that may be used'));
+    for ($i = 0; $i < 8; $i++) {
+        $this->postJson("$base/undo")->assertOk();
+    }
+    expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'out'])->json('settings.without'))->toBe(['Slipway/624']);
+    expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'in'])->json('settings'))->toMatchArray(['keep' => ['Slipway/624'], 'without' => []]);
+    expect(changedBy($this, $study, ['kind' => 'preset', 'what' => 'one-colour'])->json('settings'))->toMatchArray(['pencils' => 3, 'keep' => ['Slipway/745', 'Foghorn/F90']]);
+    $this->postJson("$base/run");
+    $three = $this->getJson($base)->json();
+    expect(count($three['palette']))->toBeLessThanOrEqual(3);
+    // A named version is found again.
+    $this->postJson("$base/version", ['name' => 'violet evening'])->assertOk();
+    $named = $this->getJson($base)->json('named.0');
+    changedBy($this, $study, ['kind' => 'preset', 'what' => 'whole']);
+    changedBy($this, $study, ['kind' => 'mode', 'mode' => 'value-first']);
+    expect($this->postJson("$base/version", ['number' => $named['number']])->json('settings.pencils'))->toBe(3)->and($named['name'])->toBe('violet evening');
+});
+
+it('goes on where a killed worker was, repeats nothing, and stops when it is cancelled', function () {
+    Queue::fake();
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $this->postJson("$base/run")->assertAccepted();
+    $this->postJson("$base/run")->assertAccepted();
+    expect(PlanRun::query()->count())->toBe(1);
+    $run = PlanRun::query()->firstOrFail();
+    app(PlanRunner::class)->run($run->load('study'));
+    $parts = DB::table('plan_parts')->orderBy('id')->get();
+    // As if the worker had been killed after half of them.
+    DB::table('plan_parts')->whereIn('id', $parts->slice(4)->pluck('id'))->delete();
+    $kept = DB::table('plan_parts')->pluck('created_at', 'id');
+    PlanRun::query()->update(['state' => PlanRun::WORKING]);
+    expect($this->getJson($base)->json('waiting'))->toBe($parts->count() - 4);
+    array_map(PlanPicture::dispatch(...), app(PlanRunner::class)->cutOff());
+    Queue::assertPushed(PlanPicture::class, 3);
+    app()->call([new PlanPicture($run->id), 'handle']);
+    expect(DB::table('plan_parts')->count())->toBe($parts->count())->and(DB::table('plan_parts')->whereIn('id', $kept->keys())->count())->toBe(4)->and($this->getJson($base)->json('run.state'))->toBe('done')
+        ->and(DB::table('plan_parts')->orderBy('part_key')->pluck('part_key')->all())->toBe($parts->sortBy('part_key')->pluck('part_key')->values()->all());
+
+    changedBy($this, $study, ['kind' => 'pencils', 'count' => 4]);
+    $this->postJson("$base/run");
+    $this->deleteJson("$base/run")->assertOk();
+    app()->call([new PlanPicture(PlanRun::query()->max('id')), 'handle']);
+    expect($this->getJson($base)->json('run.state'))->toBe('cancelled')->and($this->getJson($base)->json('waiting'))->toBeGreaterThan(0);
+});
+
+it('says why nothing can be planned yet, and shows the plan to nobody else', function () {
+    $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
+    $base = "/api/studies/$study->id/plan";
+    expect($this->getJson($base)->assertOk()->json('cannot'))->toContain('no zones yet');
+    $this->postJson("$base/run")->assertUnprocessable();
+    $this->actingAs($this->artist('stranger'));
+    foreach (['', '/answers?zone=1&role=mid', '/tried?zone=1&role=mid&stack=x', '/values', '/image?step=1', '/card.pdf', '/palette.csv'] as $path) {
+        $this->getJson($base.$path)->assertNotFound();
+    }
+    foreach (['/run', '/undo', '/redo', '/version'] as $path) {
+        $this->postJson($base.$path, ['number' => 1])->assertNotFound();
+    }
+    $this->postJson("$base/changes", ['kind' => 'pencils', 'count' => 3, 'key' => 'a-key-of-its-own'])->assertNotFound();
+});
+
+it('fades along a line across a zone, and says how its surface is joined', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $line = 'x1=0.05&y1=0.2&x2=0.3&y2=0.3';
+    $this->getJson("$base/ramp?$line")->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'not planned yet'));
+    $this->postJson("$base/run");
+    $zone = $this->getJson($base)->json('zones.0.number');
+    foreach ($this->getJson($base)->json('zones') as $z) {
+        changedBy($this, $study, ['kind' => 'stack', 'zone' => $z['number'], 'role' => 'mid', 'stack' => '711@0.35,745@0.55'])->assertOk();
+    }
+    $ramp = $this->getJson("$base/ramp?$line")->assertOk()->json();
+    expect($ramp)->toFitThePage('PlanRamp')->and($ramp['steps'])->toHaveCount(9)->and($ramp['joiningWords'])->not->toBe('')->and(count($ramp['overlaps']))->toBe(count($ramp['pencils']) - 1)->and($zone)->toBeGreaterThan(0);
+    $this->getJson("$base/ramp?x1=2&y1=0&x2=1&y2=1")->assertUnprocessable();
+});
+
+it('parts two zones that end alike, or lets that be overruled', function () {
+    $study = $this->fields('#86807a', '#7a8286', '#3a5a8a', '#b04030', '#e0c040', '#2c2c30');
+    $surveys = app(SurveyRepository::class);
+    $grid = app(App\Photos\PhotoStore::class)->grid($study->photo(), null);
+    $surveys->change($study, static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
+    $base = "/api/studies/$study->id/plan";
+    $this->postJson("$base/run")->assertAccepted();
+    $twins = array_values(array_filter($this->getJson($base)->json('cautions'), static fn (array $c): bool => $c['code'] === 'twins'));
+    expect($twins)->not->toBeEmpty();
+    ['zone' => $zone, 'role' => $role] = $twins[0];
+    $step = targetOf($this->getJson($base)->json(), $zone, $role)['recipe']['passes'];
+    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => $role, 'code' => 'twins'])->assertOk()->json();
+    expect(array_filter($answer['cautions'], static fn (array $c): bool => $c['code'] === 'twins' && $c['zone'] === $zone))->toBe([]);
+    $after = targetOf($answer, $zone, $role)['recipe']['passes'];
+    expect(abs(end($after)['lab'][0] - end($step)['lab'][0]))->toBeGreaterThan(4.0);
+    $this->postJson("$base/undo");
+    $noted = targetOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => $role, 'code' => 'twins', 'note' => 'mist'])->json(), $zone, $role);
+    expect($noted['overruled'])->toBe(['twins' => 'mist']);
 });

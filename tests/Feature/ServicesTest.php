@@ -140,7 +140,7 @@ it('still fits a card of sixteen recipes on one page, with the safety line where
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
     for ($n = 1; $n <= 16; $n++) {
-        $study->entries()->create(['name' => "spot $n", 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 5 * $n, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35,solvent,668@0.20,711@0.35', 'paper' => 'white medium']);
+        $study->keptRecipes()->create(['name' => "spot $n", 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 5 * $n, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35,solvent,668@0.20,711@0.35', 'paper' => 'white medium']);
     }
     $recipes = app(KeptRecipeAnswers::class)->recipes($user, $study);
     $path = (string) tempnam(sys_get_temp_dir(), 'kp');

@@ -80,21 +80,21 @@ it('reads the colour that is there, in words and figures', function () {
 
 it('is not there for another account', function (string $method, string $path) {
     $study = $this->study($this->artistWithDrawer('owner'));
-    $entry = $study->entries()->create(['name' => 'n', 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 50, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35', 'paper' => 'white medium']);
+    $entry = $study->keptRecipes()->create(['name' => 'n', 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 50, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35', 'paper' => 'white medium']);
     $body = ['name' => 'mine now', 'x' => 1, 'y' => 1, 'ring' => 3, 'label' => 'closest', 'stack' => '735@0.35'];
     $address = str_replace(['{study}', '{entry}'], [(string) $study->id, (string) $entry->id], $path);
     $this->actingAs($this->artistWithDrawer('stranger'))->json($method, $address, $body)->assertNotFound();
-    expect($study->refresh()->name)->toBe('Two halves')->and($study->entries()->count())->toBe(1);
+    expect($study->refresh()->name)->toBe('Two halves')->and($study->keptRecipes()->count())->toBe(1);
 })->with([
     ['GET', '/api/studies/{study}'], ['PATCH', '/api/studies/{study}'], ['GET', '/api/studies/{study}/photo'],
     ['GET', '/api/studies/{study}/spot?x=1&y=1&ring=3'], ['GET', '/api/studies/{study}/recipes?x=1&y=1&ring=3'],
-    ['GET', '/api/studies/{study}/plan'], ['POST', '/api/studies/{study}/plan'], ['POST', '/api/studies/{study}/plan/undo'],
-    ['PATCH', '/api/studies/{study}/plan/{entry}'], ['DELETE', '/api/studies/{study}/plan/{entry}'], ['GET', '/api/studies/{study}/palette-card'],
+    ['GET', '/api/studies/{study}/kept-recipes'], ['POST', '/api/studies/{study}/kept-recipes'], ['POST', '/api/studies/{study}/kept-recipes/undo'],
+    ['PATCH', '/api/studies/{study}/kept-recipes/{entry}'], ['DELETE', '/api/studies/{study}/kept-recipes/{entry}'], ['GET', '/api/studies/{study}/kept-recipes/card'],
 ]);
 
 it('does not reach an entry through another study', function () {
     $user = $this->artistWithDrawer();
     [$one, $other] = [$this->study($user), $this->study($user)];
-    $entry = $one->entries()->create(['name' => 'n', 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 50, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35', 'paper' => 'white medium']);
-    $this->actingAs($user)->deleteJson("/api/studies/$other->id/plan/$entry->id")->assertNotFound();
+    $entry = $one->keptRecipes()->create(['name' => 'n', 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 50, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35', 'paper' => 'white medium']);
+    $this->actingAs($user)->deleteJson("/api/studies/$other->id/kept-recipes/$entry->id")->assertNotFound();
 });

@@ -84,7 +84,7 @@ it('answers what it has worked out though it can be kept nowhere', function () {
     }
     $this->postJson("/api/studies/$study->id/survey/changes", ['key' => 'propose-zones', 'kind' => 'proposeZones', 'most' => 6])->assertOk();
     $id = $study->photo()->id;
-    foreach (['survey', 'spot?x=90&y=90&ring=9', 'recipes?x=90&y=90&ring=9', "photos/$id/look?tone=grey&squint=2", "photos/$id/values?steps=9", 'picture'] as $path) {
+    foreach (['survey', 'spot?x=90&y=90&ring=9', 'recipes?x=90&y=90&ring=9', "photos/$id/look?tone=grey&squint=2", "photos/$id/values?steps=9", 'plan'] as $path) {
         $this->getJson("/api/studies/$study->id/$path")->assertOk();
     }
     $this->getJson('/api/drawer/tray?order=value')->assertOk();

@@ -15,7 +15,7 @@ for (let n = 0; n < 5; n++) {
     await artist.drawer(THREE);
     artist.at = await artist.study();
     await artist.ask('POST', `/api/studies/${artist.at}/survey/changes`, { json: { key: 'propose-zones', kind: 'proposeZones', most: 6 } });
-    await artist.ask('POST', `/api/studies/${artist.at}/plan`, { json: entry('rope') });
+    await artist.ask('POST', `/api/studies/${artist.at}/kept-recipes`, { json: entry('rope') });
     const survey = (await artist.ask('GET', `/api/studies/${artist.at}/survey`)).json();
     artist.photo = survey.colourPhoto;
     artist.zone = survey.zones.list[0].number;
@@ -26,15 +26,15 @@ const place = (a) => ({ photo: a.photo, x: 0.4, y: 0.4, ring: 9 });
 const line = [[0, 0.2], [0.5, 0.2], [0.5, 0.6]];
 /** What a page does send: method, path, and what goes with it. */
 const valid = [
-    ...['', '/survey', '/picture', '/plan', '/photo', '/picture/values', '/picture/zones.pdf', '/picture/palette.csv', '/palette-card', '/spots.csv', '/bundle', '/purchases'].map((path) => (a) => ['GET', `/api/studies/${a.at}${path}`]),
+    ...['', '/survey', '/plan', '/kept-recipes', '/photo', '/plan/values', '/plan/zones.pdf', '/plan/palette.csv', '/kept-recipes/card', '/spots.csv', '/bundle', '/purchases'].map((path) => (a) => ['GET', `/api/studies/${a.at}${path}`]),
     ...['/api/me', '/api/grain', '/api/drawer', '/api/drawer/lines', '/api/drawer/file/cgats', '/api/studies', '/health', '/', '/photo/1', '/sign-in'].map((path) => () => ['GET', path]),
     (a) => ['GET', `/api/studies/${a.at}/spot`, { photo: a.photo, x: 4, y: 4, ring: 9, steps: 9, lightest: 0 }],
     (a) => ['GET', `/api/studies/${a.at}/recipes`, { x: 4, y: 4, ring: 9 }],
     (a) => ['GET', `/api/studies/${a.at}/comparison`, { one: a.photo, other: a.photo }],
     (a) => ['GET', `/api/studies/${a.at}/photos/${a.photo}/look`, { tone: 'grey', steps: 9, lightest: 0, only: 3, squint: 1, balanced: 0, push: 1, by: '1' }],
-    (a) => ['GET', `/api/studies/${a.at}/picture/tried`, { zone: a.zone, role: 'mid', stack: 'Quay/1@0.55' }],
-    (a) => ['GET', `/api/studies/${a.at}/picture/ramp`, { x1: 0.1, y1: 0.1, x2: 0.3, y2: 0.3 }],
-    (a) => ['GET', `/api/studies/${a.at}/picture/image`, { step: '1', grey: '0' }],
+    (a) => ['GET', `/api/studies/${a.at}/plan/tried`, { zone: a.zone, role: 'mid', stack: 'Quay/1@0.55' }],
+    (a) => ['GET', `/api/studies/${a.at}/plan/ramp`, { x1: 0.1, y1: 0.1, x2: 0.3, y2: 0.3 }],
+    (a) => ['GET', `/api/studies/${a.at}/plan/image`, { step: '1', grey: '0' }],
     () => ['GET', '/api/drawer/pencil', { id: 'Quay/1', paper: 'white medium' }],
     () => ['GET', '/api/drawer/tray', { order: 'number', line: 'Quay', wanted: 1 }],
     () => ['GET', '/api/drawer/equivalents', { from: 'Quay', to: 'Quay' }],
@@ -49,12 +49,12 @@ const valid = [
     ...[
         () => ({ kind: 'school', zone: 0, settings: ['darks=never-black'] }), () => ({ kind: 'mode', mode: 'value-first' }), () => ({ kind: 'pencils', count: 3 }), () => ({ kind: 'lock', pencil: 'Quay/1', how: 'in' }),
         () => ({ kind: 'hue', zone: 0, hue: 'blue' }), () => ({ kind: 'preset', what: 'whole' }), (a) => ({ kind: 'stack', zone: a.zone, role: 'mid', stack: 'Quay/1@0.55' }), (a) => ({ kind: 'overrule', zone: a.zone, role: 'mid', code: 'bloom', note: 'under glass' }),
-    ].map((change) => (a) => ['POST', `/api/studies/${a.at}/picture/changes`, change(a)]),
-    (a) => ['POST', `/api/studies/${a.at}/picture/version`, { name: 'evening' }],
-    ...['survey/undo', 'survey/redo', 'picture/undo', 'picture/redo', 'plan/undo'].map((path) => (a) => ['POST', `/api/studies/${a.at}/${path}`, { of: 3 }]),
-    (a) => ['POST', `/api/studies/${a.at}/plan`, entry('hull')],
-    (a) => ['PATCH', `/api/studies/${a.at}/plan/1`, { name: 'hull' }],
-    (a) => ['DELETE', `/api/studies/${a.at}/plan/1`],
+    ].map((change) => (a) => ['POST', `/api/studies/${a.at}/plan/changes`, change(a)]),
+    (a) => ['POST', `/api/studies/${a.at}/plan/version`, { name: 'evening' }],
+    ...['survey/undo', 'survey/redo', 'plan/undo', 'plan/redo', 'kept-recipes/undo'].map((path) => (a) => ['POST', `/api/studies/${a.at}/${path}`, { of: 3 }]),
+    (a) => ['POST', `/api/studies/${a.at}/kept-recipes`, entry('hull')],
+    (a) => ['PATCH', `/api/studies/${a.at}/kept-recipes/1`, { name: 'hull' }],
+    (a) => ['DELETE', `/api/studies/${a.at}/kept-recipes/1`],
     (a) => ['PATCH', `/api/studies/${a.at}`, { name: 'Fields', paper: 'black', drawingWidthMm: 200, drawingHeightMm: 150, gridMm: 20, cutPlace: 0.5, colourPhoto: a.photo }],
     (a) => ['PATCH', `/api/studies/${a.at}/photos/${a.photo}`, { name: 'fields', roles: ['colour'] }],
     () => ['DELETE', '/api/studies/999999'],

@@ -19,7 +19,7 @@ let again = 0;
 const faults = [];
 for (let round = 0; round < rounds; round++) {
     const study = await artist.study();
-    const plan = `/api/studies/${study}/plan`;
+    const plan = `/api/studies/${study}/kept-recipes`;
     const until = Date.now() + seconds * 1000;
     const tab = async (n) => {
         const names = [];

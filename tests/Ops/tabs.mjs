@@ -11,15 +11,15 @@ const holds = (sentence, is) => is || faults.push(sentence);
 for (let round = 0; round < rounds; round++) {
     const study = await artist.study();
     const base = `/api/studies/${study}`;
-    const plan = async () => (await artist.ask('GET', `${base}/plan`)).json();
-    const undo = (of) => artist.ask('POST', `${base}/plan/undo`, { json: { of }, key: newKey() });
+    const plan = async () => (await artist.ask('GET', `${base}/kept-recipes`)).json();
+    const undo = (of) => artist.ask('POST', `${base}/kept-recipes/undo`, { json: { of }, key: newKey() });
 
     const key = newKey();
-    const same = await Promise.all([1, 2, 3].map(() => artist.ask('POST', `${base}/plan`, { json: entry('once'), key })));
+    const same = await Promise.all([1, 2, 3].map(() => artist.ask('POST', `${base}/kept-recipes`, { json: entry('once'), key })));
     holds(`the same change three times: ${same.map((a) => a.status)}`, same.every((a) => a.status === 201) && (await plan()).entries.length === 1);
 
     for (const name of ['two', 'three', 'four']) {
-        await artist.ask('POST', `${base}/plan`, { json: entry(name) });
+        await artist.ask('POST', `${base}/kept-recipes`, { json: entry(name) });
     }
     const { stamp } = await plan();
     const meant = await Promise.all([undo(stamp), undo(stamp)]);
@@ -36,9 +36,9 @@ for (let round = 0; round < rounds; round++) {
     const mixed = await Promise.all([
         ...[1, 2, 3].map((n) => artist.ask('POST', `${base}/survey/changes`, { json: { kind: 'addSpot', name: `spot ${n}`, photo: 0, x: 0.2, y: 0.2, ring: 9 }, key: newKey() })),
         ...[1, 2].map(() => artist.ask('POST', `${base}/survey/changes`, { json: { kind: 'proposeZones', most: 6 }, key: newKey() })),
-        ...['value-first', 'value-only'].map((mode) => artist.ask('POST', `${base}/picture/changes`, { json: { kind: 'mode', mode }, key: newKey() })),
+        ...['value-first', 'value-only'].map((mode) => artist.ask('POST', `${base}/plan/changes`, { json: { kind: 'mode', mode }, key: newKey() })),
         artist.ask('PATCH', base, { json: { paper: 'black' }, key: newKey() }),
-        artist.ask('POST', `${base}/picture/undo`, { json: {}, key: newKey() }),
+        artist.ask('POST', `${base}/plan/undo`, { json: {}, key: newKey() }),
         artist.ask('POST', `${base}/survey/undo`, { json: {}, key: newKey() }),
         artist.ask('POST', '/api/drawer/ranges', { json: { line: 'Quay', numbers: '1-3', stock: round % 2 === 0 ? 'low' : 'owned' }, key: newKey() }),
     ]);

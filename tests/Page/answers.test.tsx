@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { newQueries } from '../../resources/ts/api/newQueries';
 import type { Tray } from '../../resources/ts/api/types';
 import { useStockChanges, useTray } from '../../resources/ts/places/drawer/queries';
-import { usePicture, usePictureChanges } from '../../resources/ts/places/plan/queries';
+import { usePlan, usePlanChanges } from '../../resources/ts/places/plan/queries';
 
 /** Every request, to be answered by hand and in any order. */
 let open: { method: string; url: string; answer: (body: unknown) => void; left: () => boolean }[] = [];
@@ -64,7 +64,7 @@ describe('an answer that is older than a change', () => {
 
     it('does not take the place of the answer to the change itself', async () => {
         const client = new QueryClient();
-        const { result } = renderHook(() => ({ picture: usePicture(4), changes: usePictureChanges(4, vi.fn()) }), {
+        const { result } = renderHook(() => ({ picture: usePlan(4), changes: usePlanChanges(4, vi.fn()) }), {
             wrapper: wrapperOf(client),
         });
         const before = await nth(1);
@@ -80,16 +80,16 @@ describe('an answer that is older than a change', () => {
 
 describe('changes made faster than they are answered', () => {
     it('are sent one after the other, so that an undo takes back the one before it', async () => {
-        const { result } = renderHook(() => usePictureChanges(4, vi.fn()), { wrapper: wrapperOf(new QueryClient()) });
+        const { result } = renderHook(() => usePlanChanges(4, vi.fn()), { wrapper: wrapperOf(new QueryClient()) });
         act(() => {
             result.current.change.mutate({ kind: 'stack', zone: 3, role: 'mid', stack: 'Slipway/704@0.35' });
             result.current.undo.mutate();
         });
         const change = await nth(1);
         await act(() => new Promise((resolve) => setTimeout(resolve, 20)));
-        expect(open.map((a) => a.url)).toEqual(['/api/studies/4/picture/changes']);
+        expect(open.map((a) => a.url)).toEqual(['/api/studies/4/plan/changes']);
         change.answer({ version: 1, run: null });
-        expect((await nth(2)).url).toBe('/api/studies/4/picture/undo');
+        expect((await nth(2)).url).toBe('/api/studies/4/plan/undo');
     });
 });
 

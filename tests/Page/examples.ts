@@ -1,13 +1,13 @@
 import type {
     ChartPencil,
-    Entry,
+    KeptRecipe,
     Pass,
     Photo,
-    Picture,
-    PicturePencil,
-    PictureTarget,
-    PictureZone,
     Plan,
+    PlanPencil,
+    PlanTarget,
+    PlanZone,
+    KeptRecipes,
     Recipe,
     Spot,
     Stock,
@@ -76,7 +76,7 @@ export const recipe = (more: Partial<Recipe> = {}): Recipe => ({
     ...more,
 });
 
-export const entry = (id: number, name: string, more: Partial<Entry> = {}): Entry => ({
+export const entry = (id: number, name: string, more: Partial<KeptRecipe> = {}): KeptRecipe => ({
     id,
     name,
     x: 10 * id,
@@ -90,7 +90,7 @@ export const entry = (id: number, name: string, more: Partial<Entry> = {}): Entr
     ...more,
 });
 
-export const plan = (...entries: Entry[]): Plan => ({
+export const plan = (...entries: KeptRecipe[]): KeptRecipes => ({
     entries,
     stamp: entries.length,
     undoWords: entries.length > 0 ? 'the recipe for “rope” was kept' : null,
@@ -151,7 +151,7 @@ export const zones: Zones = {
     keptWhites: { from: 94, share: 0.03, outlines: [] },
 };
 
-export const target = (role: PictureTarget['role'], more: Partial<PictureTarget> = {}): PictureTarget => ({
+export const target = (role: PlanTarget['role'], more: Partial<PlanTarget> = {}): PlanTarget => ({
     role,
     seen: spot,
     aim: spot,
@@ -161,7 +161,7 @@ export const target = (role: PictureTarget['role'], more: Partial<PictureTarget>
     ...more,
 });
 
-export const zoneOfPlan = (number: number, name: string, targets: PictureTarget[]): PictureZone => ({
+export const zoneOfPlan = (number: number, name: string, targets: PlanTarget[]): PlanZone => ({
     number,
     name,
     area: 0.25,
@@ -184,7 +184,7 @@ export const chartPencil = (number: string, owned = true): ChartPencil => ({
     words: 'value 5 of 9',
 });
 
-export const pencilOfPlan = (number: string, more: Partial<PicturePencil> = {}): PicturePencil => ({
+export const pencilOfPlan = (number: string, more: Partial<PlanPencil> = {}): PlanPencil => ({
     ...chartPencil(number),
     zones: [3],
     part: null,
@@ -204,7 +204,7 @@ export const trayPencil = (number: string, name: string, noted: Partial<Stock> =
     lightStrata: [],
 });
 
-export const picture = (more: Partial<Picture> = {}): Picture => ({
+export const picture = (more: Partial<Plan> = {}): Plan => ({
     run: null,
     settings: { school: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
     choices: { values: ['free', 'light-to-dark'], darks: ['black-allowed', 'never-black'], palette: ['whole'] },

@@ -22,7 +22,7 @@ beforeEach(() => {
     app.says('GET', '/api/drawer', { pencils: [pass('735').pencil, pass('668').pencil] });
     app.says('GET', '/spot?', spot);
     app.says('GET', '/survey', { ...survey, zones });
-    app.says('GET', '/plan', plan(entry(1, 'rope')));
+    app.says('GET', '/kept-recipes', plan(entry(1, 'rope')));
     app.says('GET', '/recipes?', recipes);
 });
 
@@ -87,7 +87,7 @@ describe('the study that is opened', () => {
 
 describe('the keys of the photo', () => {
     it('move the ring, read anew where it stands, and take a recipe that is worked out', async () => {
-        app.says('POST', '/plan', plan(entry(1, 'rope'), entry(2, 'wall')), 201);
+        app.says('POST', '/kept-recipes', plan(entry(1, 'rope'), entry(2, 'wall')), 201);
         show('/photo/7');
         const photoStage = await stage();
         await settle();
@@ -128,13 +128,13 @@ describe('the keys of the photo', () => {
     });
 
     it('take back what belongs to the column: recipes of the plan, or what was noted of the photo', async () => {
-        app.says('POST', '/plan/undo', plan());
+        app.says('POST', '/kept-recipes/undo', plan());
         app.says('POST', '/survey/undo', { ...survey, zones, undoWords: null, redoWords: 'rename' });
         app.says('POST', '/survey/redo', { ...survey, zones });
         show('/photo/7');
         await stage();
         key('z', { ctrlKey: true });
-        await waitFor(() => expect(app.last('POST')?.path).toBe('/api/studies/7/plan/undo'));
+        await waitFor(() => expect(app.last('POST')?.path).toBe('/api/studies/7/kept-recipes/undo'));
         // The plan has nothing to be done again.
         key('y', { ctrlKey: true });
         beside('Zones');

@@ -2,8 +2,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { PictureRecipe, PictureTarget, PictureZone, Study } from '../../resources/ts/api/types';
-import type { PictureChanges } from '../../resources/ts/places/plan/queries';
+import type { PlanRecipe, PlanTarget, PlanZone, Study } from '../../resources/ts/api/types';
+import type { PlanChanges } from '../../resources/ts/places/plan/queries';
 import { StackEditor } from '../../resources/ts/places/plan/StackEditor';
 import { markOf, moved, stepsOf, textOf } from '../../resources/ts/dabs/stackText';
 import { pass, spot } from './examples';
@@ -32,7 +32,7 @@ describe('a stack as text', () => {
 });
 
 describe('a stack to argue with', () => {
-    const recipe: PictureRecipe = {
+    const recipe: PlanRecipe = {
         label: 'closest',
         stack: 'Slipway/704@0.35,Slipway/711@0.55',
         deltaE00: 0.4,
@@ -46,16 +46,16 @@ describe('a stack to argue with', () => {
         cautions: [{ code: 'bloom', step: 2, text: 'Much wax.', remedy: 'Fix it.' }],
         reasons: ['Without 704 light beneath it ends a step too light.'],
     };
-    const target: PictureTarget = { role: 'mid', seen: spot, aim: spot, own: false, overruled: {}, recipe };
-    const zone = { number: 3, name: 'rope', school: null, targets: [target] } as unknown as PictureZone;
+    const target: PlanTarget = { role: 'mid', seen: spot, aim: spot, own: false, overruled: {}, recipe };
+    const zone = { number: 3, name: 'rope', school: null, targets: [target] } as unknown as PlanZone;
     const pencils = [
         { id: 'Slipway/704', line: 'Slipway', number: '704', name: 'Old rope green', binder: 'oil', assumed: [] },
         { id: 'Slipway/711', line: 'Slipway', number: '711', name: 'Dry reed', binder: 'oil', assumed: [] },
     ];
 
-    function shown(more: Partial<PictureTarget> = {}) {
+    function shown(more: Partial<PlanTarget> = {}) {
         const mutate = vi.fn();
-        const changes = { change: { mutate }, run: { isPending: false } } as unknown as PictureChanges;
+        const changes = { change: { mutate }, run: { isPending: false } } as unknown as PlanChanges;
         const wrapper = ({ children }: { children: ReactNode }) => (
             <QueryClientProvider client={new QueryClient()}>{children}</QueryClientProvider>
         );
@@ -71,6 +71,7 @@ describe('a stack to argue with', () => {
                 cautions={[]}
                 pencils={pencils}
                 changes={changes}
+                basis=""
             />,
             { wrapper },
         );

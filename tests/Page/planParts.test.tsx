@@ -1,49 +1,18 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { readFileSync } from 'node:fs';
-import type { ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Picture } from '../../resources/ts/api/types';
-import { PalettePart } from '../../resources/ts/places/plan/PalettePart';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+
+import { describe, expect, it, vi } from 'vitest';
+
 import { PictureStage } from '../../resources/ts/places/plan/PictureStage';
-import { stampOf, type PictureChanges } from '../../resources/ts/places/plan/queries';
+import { stampOf } from '../../resources/ts/places/plan/queries';
 import { RunBar } from '../../resources/ts/places/plan/RunBar';
-import { SchoolPart } from '../../resources/ts/places/plan/SchoolPart';
+
 import { TakeAlong } from '../../resources/ts/places/plan/TakeAlong';
-import { WAYS } from '../../resources/ts/places/plan/ways';
+
 import { ZonesPart } from '../../resources/ts/places/plan/ZonesPart';
 import { pencilOfPlan as pencil, picture, recipe, spot, study, target, zoneOfPlan as zone } from './examples';
+import { fetched, first, hands, standIn, wrapper } from './planHands';
 
-const fetched = vi.fn<typeof globalThis.fetch>();
-
-beforeEach(() => {
-    vi.stubGlobal('fetch', fetched);
-    fetched.mockImplementation(() => new Promise(() => undefined));
-});
-afterEach(() => {
-    cleanup();
-    vi.unstubAllGlobals();
-    fetched.mockReset();
-    localStorage.clear();
-});
-
-function hands() {
-    const mutation = () => ({
-        mutate: vi.fn((_: unknown, options?: { onSuccess?: () => void }) => options?.onSuccess?.()),
-        isPending: false,
-    });
-    const made = { change: mutation(), run: mutation(), cancel: mutation(), undo: mutation(), redo: mutation(), version: mutation() };
-    return { made, changes: made as unknown as PictureChanges };
-}
-
-const wrapper = ({ children }: { children: ReactNode }) => (
-    <MemoryRouter>
-        <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>{children}</QueryClientProvider>
-    </MemoryRouter>
-);
-
-const first = (fn: ReturnType<typeof hands>['made']['change']): unknown => fn.mutate.mock.lastCall?.[0];
+standIn();
 
 describe('the one action of the plan', () => {
     it('plans what is not planned, and says so when all is', () => {
@@ -118,94 +87,6 @@ describe('zones and their stacks', () => {
         expect([...light.querySelectorAll('.pass b')].map((b) => b.textContent)).toEqual(['668', '735']);
         fireEvent.click(light);
         expect(light.getAttribute('aria-pressed')).toBe('true');
-    });
-});
-
-describe('the palette', () => {
-    const shown = (more: Partial<Picture> = {}) => {
-        const { made, changes } = hands();
-        render(<PalettePart study={study} picture={picture({ waiting: 0, ...more })} stamp="s" changes={changes} />, { wrapper });
-        return made;
-    };
-
-    it('keeps a pencil, does without one, lets one go, and plans again each time', () => {
-        const made = shown({ settings: { ...picture().settings, keep: ['Slipway/735'], without: ['Slipway/700'] } });
-        fireEvent.click(screen.getByRole('button', { name: 'Keep 668' }));
-        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/668', how: 'in' });
-        fireEvent.click(screen.getByRole('button', { name: "I don't have 668" }));
-        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/668', how: 'out' });
-        fireEvent.click(screen.getByRole('button', { name: 'Let 735 go' }));
-        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/735', how: 'free' });
-        fireEvent.click(screen.getByRole('button', { name: 'I have Slipway/700 again' }));
-        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/700', how: 'free' });
-        fireEvent.change(screen.getByLabelText('Keep another pencil in the palette'), { target: { value: 'Slipway/745' } });
-        expect(first(made.change)).toEqual({ kind: 'lock', pencil: 'Slipway/745', how: 'in' });
-        expect(made.run.mutate).toHaveBeenCalledTimes(5);
-    });
-
-    it('says what fewer pencils cost while the slider is drawn, and asks only when it is let go', () => {
-        const made = shown();
-        const slider = screen.getByLabelText('Pencils of the palette');
-        fireEvent.change(slider, { target: { value: '4' } });
-        expect(screen.getByText(/^at most 4: ΔE00 0.90/)).toBeTruthy();
-        expect(made.change.mutate).not.toHaveBeenCalled();
-        fireEvent.pointerUp(slider);
-        expect(first(made.change)).toEqual({ kind: 'pencils', count: 4 });
-        fireEvent.change(slider, { target: { value: '24' } });
-        fireEvent.keyUp(slider, { key: 'ArrowRight' });
-        expect(first(made.change)).toEqual({ kind: 'pencils', count: null });
-    });
-
-    it('names who suffers, and the parts of three', () => {
-        shown({
-            suffering: [{ zone: 'float', deltaE00: 0.97 }],
-            palette: [pencil('604', { part: 'light' }), pencil('721', { part: 'mid', zones: [3, 5] }), pencil('745', { part: 'dark' })],
-        });
-        expect(screen.getByText(/these lose most: float \(ΔE00 1.0\)/)).toBeTruthy();
-        expect(screen.getByRole('list', { name: 'Pencils of the plan' }).textContent).toContain('721 mid');
-        expect(screen.getByText(/in 2 zones/)).toBeTruthy();
-    });
-});
-
-describe('the way of working', () => {
-    it('has words for every choice that the planner knows', () => {
-        const text = readFileSync('core/Recipe/School/School.php', 'utf8');
-        const choices = /public const CHOICES = \[([\s\S]*?)\n {4}\];/.exec(text)?.[1] ?? '';
-        const known = [...choices.matchAll(/'([\w-]+)' => \[([^\]]*)\]/g)];
-        expect(known).toHaveLength(7);
-        for (const [, name, list] of known.filter(([, n]) => n !== 'palette')) {
-            const options = [...(list ?? '').matchAll(/'([\w-]+)'/g)].map((m) => m[1] ?? '');
-            expect(Object.keys(WAYS[name ?? '']?.why ?? {}).sort()).toEqual(options.sort());
-        }
-    });
-
-    it('is chosen for the whole or for one zone, which may follow the whole again', () => {
-        const { made, changes } = hands();
-        const own = { ...zone(3, 'rope', [target('mid')]), school: ['darks=never-black'] };
-        render(
-            <SchoolPart
-                picture={picture({
-                    zones: [own, zone(5, 'sea', [target('mid')])],
-                    settings: { ...picture().settings, school: ['values=light-to-dark'] },
-                })}
-                changes={changes}
-            />,
-            { wrapper },
-        );
-        fireEvent.change(screen.getByLabelText('Darks'), { target: { value: 'never-black' } });
-        expect(first(made.change)).toEqual({ kind: 'school', zone: 0, settings: ['values=light-to-dark', 'darks=never-black'] });
-        fireEvent.change(screen.getByLabelText('Order of value'), { target: { value: 'free' } });
-        expect(first(made.change)).toEqual({ kind: 'school', zone: 0, settings: [] });
-        fireEvent.change(screen.getByLabelText('What counts'), { target: { value: 'value-first' } });
-        expect(first(made.change)).toEqual({ kind: 'mode', mode: 'value-first' });
-        fireEvent.change(screen.getByLabelText('Whole picture or zone'), { target: { value: '3' } });
-        expect(screen.getByLabelText<HTMLSelectElement>('Darks').value).toBe('never-black');
-        expect(screen.queryByLabelText('What counts')).toBeNull();
-        fireEvent.change(screen.getByLabelText('Hues'), { target: { value: 'blue' } });
-        expect(first(made.change)).toEqual({ kind: 'hue', zone: 3, hue: 'blue' });
-        fireEvent.click(screen.getByRole('button', { name: 'As the whole picture' }));
-        expect(first(made.change)).toEqual({ kind: 'school', zone: 3, settings: null });
-        expect(made.run.mutate).toHaveBeenCalledTimes(5);
     });
 });
 
@@ -287,7 +168,7 @@ describe('what is taken along', () => {
         render(<TakeAlong study={study} picture={picture({ version: 4, named })} changes={changes} />, { wrapper });
         expect(screen.getByText(/Not all is planned yet/)).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Size of the paper'), { target: { value: 'a5' } });
-        expect(screen.getByRole('link', { name: 'Step sheet' }).getAttribute('href')).toBe('/api/studies/7/picture/steps.pdf?size=a5');
+        expect(screen.getByRole('link', { name: 'Step sheet' }).getAttribute('href')).toBe('/api/studies/7/plan/steps.pdf?size=a5');
         expect(screen.getByText('as it was, shown now')).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Go to “violet evening”' }));
         expect(first(made.version)).toEqual({ number: 2 });

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { Picture, PictureTarget } from '../../resources/ts/api/types';
+import type { Plan, PlanTarget } from '../../resources/ts/api/types';
 import { PlanPlace } from '../../resources/ts/places/plan/PlanPlace';
 import { application, wrapper } from './application';
 import { picture, recipe, study, target, zoneOfPlan } from './examples';
@@ -9,7 +9,7 @@ import { picture, recipe, study, target, zoneOfPlan } from './examples';
 const app = application();
 
 /** One zone of one colour, and all of it planned. */
-const planned = (recipes: PictureTarget['recipe'] = { ...recipe(), reasons: [] }, more: Partial<Picture> = {}): Picture =>
+const planned = (recipes: PlanTarget['recipe'] = { ...recipe(), reasons: [] }, more: Partial<Plan> = {}): Plan =>
     picture({
         zones: [zoneOfPlan(3, 'rope', [target('mid', { recipe: recipes })])],
         waiting: 0,
@@ -17,7 +17,7 @@ const planned = (recipes: PictureTarget['recipe'] = { ...recipe(), reasons: [] }
         ...more,
     });
 
-const says = (...what: Parameters<typeof planned>) => app.says('GET', /\/picture$/, planned(...what));
+const says = (...what: Parameters<typeof planned>) => app.says('GET', /\/plan$/, planned(...what));
 
 beforeEach(() => {
     app.says('GET', '/api/me', { name: 'Demo' });
@@ -36,7 +36,7 @@ const show = () =>
         { wrapper },
     );
 const parts = () => screen.findByRole('radiogroup', { name: 'Beside the picture' });
-const posted = () => app.asked.filter((a) => a.method === 'POST').map((a) => a.path.replace('/api/studies/7/picture', ''));
+const posted = () => app.asked.filter((a) => a.method === 'POST').map((a) => a.path.replace('/api/studies/7/plan', ''));
 
 describe('the plan as a place', () => {
     it('leads on where there is nothing to plan, and says what failed', async () => {
@@ -45,7 +45,7 @@ describe('the plan as a place', () => {
         expect(await screen.findByText(/^There are no zones yet/)).toBeTruthy();
         expect(screen.getByRole('link', { name: 'To the photo' }).getAttribute('href')).toBe('/photo/7');
         unmount();
-        app.says('GET', /\/picture$/, null, 0);
+        app.says('GET', /\/plan$/, null, 0);
         const failed = show();
         expect((await screen.findByText(/does not answer/)).getAttribute('role')).toBe('alert');
         failed.unmount();
@@ -89,17 +89,17 @@ describe('the plan as a place', () => {
     });
 
     it('is asked for again while the planner is at work, and shows each colour as it comes', async () => {
-        const run = { state: 'working', what: 'rope, mid', done: 0, total: 1, changes: [] } as unknown as Picture['run'];
+        const run = { state: 'working', what: 'rope, mid', done: 0, total: 1, changes: [] } as unknown as Plan['run'];
         says(null, { run, waiting: 1 });
         show();
         await screen.findByText('This colour is not planned yet.');
         expect(screen.getByRole('button', { name: 'Cancel' })).toBeTruthy();
-        says(undefined, { run: { ...run, state: 'done', done: 1 } as Picture['run'] });
+        says(undefined, { run: { ...run, state: 'done', done: 1 } as Plan['run'] });
         await screen.findByTestId('stack');
-        const before = app.asked.filter((a) => a.path.endsWith('/picture')).length;
+        const before = app.asked.filter((a) => a.path.endsWith('/plan')).length;
         await new Promise((resolve) => setTimeout(resolve, 900));
         // Done is done: nothing is asked for any more.
-        expect(app.asked.filter((a) => a.path.endsWith('/picture'))).toHaveLength(before);
+        expect(app.asked.filter((a) => a.path.endsWith('/plan'))).toHaveLength(before);
     });
 
     it('shows how the values of photo and plan are spread, in words too, once all is planned', async () => {
@@ -123,9 +123,9 @@ describe('the plan as a place', () => {
         show();
         await parts();
         app.says('GET', /\/api\/studies$/, { studies: [{ ...study, paper: 'black' }], papers: ['white medium', 'black'] });
-        const before = app.asked.filter((a) => a.path.endsWith('/picture')).length;
+        const before = app.asked.filter((a) => a.path.endsWith('/plan')).length;
         fireEvent.change(screen.getByLabelText('Paper'), { target: { value: 'black' } });
-        await waitFor(() => expect(app.asked.filter((a) => a.path.endsWith('/picture')).length).toBeGreaterThan(before));
+        await waitFor(() => expect(app.asked.filter((a) => a.path.endsWith('/plan')).length).toBeGreaterThan(before));
         expect(app.last('PATCH')?.body).toEqual({ paper: 'black' });
         expect(screen.getByLabelText('Paper')).toHaveProperty('value', 'black');
     });

@@ -1,8 +1,8 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Recipe } from '../../resources/ts/api/types';
-import { PlanStrip } from '../../resources/ts/places/photo/PlanStrip';
-import type { usePlanChanges } from '../../resources/ts/places/photo/queries';
+import { KeptStrip } from '../../resources/ts/places/photo/KeptStrip';
+import type { useKeptRecipeChanges } from '../../resources/ts/places/photo/queries';
 import { ReadingBlock } from '../../resources/ts/places/photo/ReadingBlock';
 import { RecipeColumn } from '../../resources/ts/places/photo/RecipeColumn';
 import { RecipeStrip } from '../../resources/ts/places/photo/RecipeStrip';
@@ -152,7 +152,14 @@ describe('the plan', () => {
     const show = (shown = plan(entry(1, 'rope'), entry(2, 'mug'))) => {
         const changes = changesOf();
         const onShow = vi.fn();
-        render(<PlanStrip study={study} plan={shown} changes={changes as unknown as ReturnType<typeof usePlanChanges>} onShow={onShow} />);
+        render(
+            <KeptStrip
+                study={study}
+                plan={shown}
+                changes={changes as unknown as ReturnType<typeof useKeptRecipeChanges>}
+                onShow={onShow}
+            />,
+        );
         return { changes, onShow };
     };
 
@@ -164,7 +171,7 @@ describe('the plan', () => {
 
     it('lists names with the numbers to pick up, and goes to the spot', () => {
         const { onShow } = show();
-        expect(text(screen.getByTestId('plan'))).toContain('Plan: 2 recipes');
+        expect(text(screen.getByTestId('kept-recipes'))).toContain('Kept: 2 recipes');
         expect(screen.getAllByText('735 · 668')).toHaveLength(2);
         fireEvent.click(screen.getByRole('button', { name: 'Show mug on the photo' }));
         expect(onShow).toHaveBeenCalledWith(expect.objectContaining({ id: 2 }));
@@ -203,7 +210,7 @@ describe('the plan', () => {
     it('prints the card in the size chosen', () => {
         show();
         fireEvent.change(screen.getByRole('combobox'), { target: { value: 'a5' } });
-        expect(screen.getByRole('link', { name: 'Print the card' }).getAttribute('href')).toBe('/api/studies/7/palette-card?size=a5');
+        expect(screen.getByRole('link', { name: 'Print the card' }).getAttribute('href')).toBe('/api/studies/7/kept-recipes/card?size=a5');
     });
 });
 

@@ -1,67 +1,12 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, cleanup, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
-import type { ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+
+import { describe, expect, it, vi } from 'vitest';
 import { keptEdits } from '../../resources/ts/api/keptEdits';
-import { useSurvey } from '../../resources/ts/places/photo/survey/useSurvey';
-import { DeleteStudy } from '../../resources/ts/app/StudyRescue';
-import { usePlanChanges } from '../../resources/ts/places/photo/queries';
-import { WaitingLine } from '../../resources/ts/app/WaitingLine';
-import { plan, study, survey } from './examples';
 
-/** What was sent, and how the application answers: with a survey, with a refusal, or not at all. */
-const sent: { url: string; method: string; key: string | undefined; body: Record<string, unknown> | null }[] = [];
-let answers: (() => Promise<Response>)[] = [];
-const LANE = `/study-${study.id}`;
+import { study } from './examples';
+import { allSent, answering, applicationThatAnswers, LANE, lost, problem, proxy, rename, sent, show } from './outboxBench';
 
-const json =
-    (body: unknown, status = 200, headers: Record<string, string> = {}) =>
-    () =>
-        Promise.resolve(new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json', ...headers } }));
-const problem = (status: number, detail = 'No.', headers = {}) =>
-    json({ type: 'about:blank', title: 'No', status, detail }, status, headers);
-const lost = () => Promise.reject(new TypeError('connection lost'));
-const proxy = (status: number) => () => Promise.resolve(new Response('<html>Bad gateway</html>', { status }));
-const made = (stamp: number) => json({ ...survey, stamp, number: 5 }, 200, { 'Change-Made': String(stamp) });
-
-beforeEach(() => {
-    localStorage.clear();
-    sent.length = 0;
-    answers = [];
-    vi.stubGlobal('fetch', (url: string, { method = 'GET', body, headers }: RequestInit = {}) => {
-        if (method === 'GET') {
-            return json({ ...survey, stamp: 40 })();
-        }
-        sent.push({
-            url,
-            method,
-            key: (headers as Record<string, string> | undefined)?.['Idempotency-Key'],
-            body: typeof body === 'string' ? (JSON.parse(body) as Record<string, unknown>) : null,
-        });
-        return (answers.shift() ?? json({ ...survey, number: 5 }))();
-    });
-});
-afterEach(() => {
-    cleanup();
-    vi.useRealTimers();
-    vi.unstubAllGlobals();
-    vi.restoreAllMocks();
-});
-
-const show = (onFault = vi.fn()) => {
-    const client = new QueryClient();
-    const wrapper = ({ children }: { children: ReactNode }) => (
-        <QueryClientProvider client={client}>
-            <WaitingLine />
-            {children}
-        </QueryClientProvider>
-    );
-    return { onFault, ...renderHook(() => useSurvey(study, onFault), { wrapper }) };
-};
-const rename = (name: string) => ({ kind: 'renameZone', zone: 1, name }) as const;
-const allSent = async (result: { current: { waiting: number } }, timeout = 1000) =>
-    waitFor(() => expect(result.current.waiting).toBe(0), { timeout });
+applicationThatAnswers();
 
 describe('changes', () => {
     it('are sent one after the other, each under a key of its own, and the answer is what shows', async () => {
@@ -88,7 +33,7 @@ describe('changes', () => {
         ['a 404 that the application did not say', proxy(404)],
         ['a full disk', problem(507, 'The disk of this machine is full.')],
     ])('wait on this device after %s, in order, and are sent again under the same key', async (_, answer) => {
-        answers = [answer];
+        answering(answer);
         const { result, onFault } = show();
         act(() => {
             result.current.change(rename('wall'));
@@ -106,7 +51,7 @@ describe('changes', () => {
     });
 
     it('are sent again by themselves, and not before the application asked for', async () => {
-        answers = [lost, problem(429, 'Wait.', { 'Retry-After': '3' })];
+        answering(lost, problem(429, 'Wait.', { 'Retry-After': '3' }));
         const { result } = show();
         act(() => result.current.change(rename('wall')));
         await allSent(result, 9000);
@@ -114,7 +59,7 @@ describe('changes', () => {
     }, 12_000);
 
     it('outlive a reload, those of an earlier version of the page too, but are sent for nobody else', async () => {
-        answers = [lost];
+        answering(lost);
         const { result, unmount } = show();
         act(() => result.current.change(rename('wall')));
         await waitFor(() => expect(keptEdits(LANE)).toHaveLength(1));
@@ -131,8 +76,26 @@ describe('changes', () => {
         expect(localStorage.getItem('waiting/17/study-4/x')).not.toBeNull();
     });
 
+    it('that an earlier page kept under other names go where they belong now', async () => {
+        const old = [
+            { key: 'kept-0001', words: 'keep a recipe', path: `/api/studies/${study.id}/plan`, history: 'plan', put: ['plan', study.id] },
+            { key: 'kept-0002', words: 'change the plan', path: `/api/studies/${study.id}/picture/changes`, history: 'picture' },
+            { key: 'kept-0003', words: 'undo', path: `/api/studies/${study.id}/plan/undo`, history: 'plan', of: 'before' },
+        ];
+        old.forEach((edit, at) =>
+            localStorage.setItem(`waiting/${LANE}/${edit.key}`, JSON.stringify({ ...edit, lane: LANE, at, method: 'POST', json: { at } })),
+        );
+        const { result } = show();
+        await allSent(result);
+        expect(sent.map((s) => [s.url, s.key])).toEqual([
+            [`/api/studies/${study.id}/kept-recipes`, 'kept-0001'],
+            [`/api/studies/${study.id}/plan/changes`, 'kept-0002'],
+            [`/api/studies/${study.id}/kept-recipes/undo`, 'kept-0003'],
+        ]);
+    });
+
     it('that are refused are said and dropped, and what comes after them is still made', async () => {
-        answers = [problem(422, 'The line leaves “wall” in one piece.')];
+        answering(problem(422, 'The line leaves “wall” in one piece.'));
         const { result, onFault } = show();
         act(() => {
             result.current.change({ kind: 'splitZone', zone: 1, line: [] });
@@ -145,7 +108,7 @@ describe('changes', () => {
     });
 
     it('that are refused where nothing shows them are said all the same', async () => {
-        answers = [problem(404, 'There is nothing here.')];
+        answering(problem(404, 'There is nothing here.'));
         const edit = {
             key: 'k-of-before',
             lane: '/study-9',
@@ -164,7 +127,7 @@ describe('changes', () => {
     });
 
     it('of two tabs are kept beside one another', async () => {
-        answers = [lost, lost];
+        answering(lost, lost);
         const one = show();
         const two = show();
         act(() => one.result.current.change(rename('wall')));
@@ -175,7 +138,7 @@ describe('changes', () => {
 
     it('that the application can not take in may be left out, and the rest goes on', async () => {
         vi.useFakeTimers({ shouldAdvanceTime: true });
-        answers = [1, 2, 3, 4].map(() => problem(500));
+        answering(...[1, 2, 3, 4].map(() => problem(500)));
         const { result } = show();
         act(() => {
             result.current.change(rename('wall'));
@@ -190,7 +153,7 @@ describe('changes', () => {
     });
 
     it('that this device can not keep are said to be lost with the page', async () => {
-        answers = [lost];
+        answering(lost);
         vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
             throw new DOMException('full', 'QuotaExceededError');
         });
@@ -198,81 +161,4 @@ describe('changes', () => {
         act(() => result.current.change(rename('wall')));
         await waitFor(() => expect(screen.getByTestId('waiting').textContent).toContain('leave the page open'));
     });
-});
-
-describe('an undo', () => {
-    it('stands on what is shown, or on what was made by the change that is sent before it', async () => {
-        answers = [made(39), made(51), made(52), made(51)];
-        const { result } = show();
-        await waitFor(() => expect(result.current.survey?.stamp).toBe(40));
-        act(() => result.current.undo());
-        await allSent(result);
-        act(() => {
-            result.current.change(rename('wall'));
-            result.current.change(rename('sea'));
-            result.current.undo();
-            result.current.undo();
-        });
-        await allSent(result);
-        expect(sent.filter((s) => s.url.endsWith('undo')).map((s) => s.body?.of)).toEqual([40, 52, 51]);
-    });
-
-    it('of a change that is refused is not sent: it would take back another', async () => {
-        answers = [problem(422, 'No.')];
-        const { result } = show();
-        await waitFor(() => expect(result.current.survey).toBeDefined());
-        act(() => {
-            result.current.change(rename(''));
-            result.current.undo();
-            result.current.change(rename('sea'));
-        });
-        await allSent(result);
-        expect(sent.map((s) => s.url.split('/survey/')[1])).toEqual(['changes', 'changes']);
-    });
-
-    it('that came too late is said, and what is there now is asked for', async () => {
-        answers = [problem(409, 'Changed elsewhere meanwhile: rename “sea”.')];
-        const onFault = vi.fn();
-        const { result } = show(onFault);
-        await waitFor(() => expect(result.current.survey).toBeDefined());
-        act(() => result.current.undo());
-        await waitFor(() => expect((onFault.mock.calls[0]?.[0] as Error | undefined)?.message).toContain('Changed elsewhere'));
-    });
-});
-
-it('a study is deleted when it is asked for twice, and the keyboard stays with the question', async () => {
-    const client = new QueryClient();
-    const wrapper = ({ children }: { children: ReactNode }) => (
-        <MemoryRouter>
-            <QueryClientProvider client={client}>{children}</QueryClientProvider>
-        </MemoryRouter>
-    );
-    render(<DeleteStudy study={study} onFault={vi.fn()} />, { wrapper });
-    const pressed = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
-    pressed('Delete this study…');
-    await waitFor(() => expect(document.activeElement?.textContent).toBe('Keep it'));
-    pressed('Keep it');
-    await waitFor(() => expect(document.activeElement?.textContent).toBe('Delete this study…'));
-    expect(sent).toEqual([]);
-    pressed('Delete this study…');
-    pressed('Delete it');
-    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'DELETE', url: `/api/studies/${study.id}` }));
-});
-
-it('a recipe is kept under a key, so that it is kept once', async () => {
-    answers = [lost, json(plan())];
-    const client = new QueryClient();
-    const wrapper = ({ children }: { children: ReactNode }) => (
-        <QueryClientProvider client={client}>
-            <WaitingLine />
-            {children}
-        </QueryClientProvider>
-    );
-    const { result } = renderHook(() => usePlanChanges(study, vi.fn()), { wrapper });
-    const onSuccess = vi.fn();
-    act(() => result.current.add.mutate({ name: 'rope', x: 1, y: 1, ring: 9, label: 'closest', stack: '735@0.35' }, { onSuccess }));
-    fireEvent.click(await screen.findByRole('button', { name: 'Send now' }));
-    await waitFor(() => expect(onSuccess).toHaveBeenCalledOnce());
-    expect(sent[1]).toEqual(sent[0]);
-    expect(sent[0]?.key?.length).toBeGreaterThan(8);
 });

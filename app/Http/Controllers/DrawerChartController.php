@@ -11,7 +11,6 @@ use App\Print\PdfPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
@@ -33,8 +32,6 @@ final class DrawerChartController extends Controller
 
     public function purchases(Request $request, Study $study): JsonResponse
     {
-        Gate::authorize('own', $study);
-
         return new JsonResponse($this->charts->purchasesFor($this->user($request), $study));
     }
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Answers\DrawerAnswers;
+use App\Drawers\DrawerHistory;
 use App\Drawers\DrawerKeeper;
 use App\Drawers\StockNotes;
-use App\History\DrawerHistory;
 use App\Models\PencilRow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

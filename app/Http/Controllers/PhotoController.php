@@ -18,7 +18,6 @@ use App\Studies\StudyKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Photo\Viewing\Push;
 
@@ -31,7 +30,6 @@ final class PhotoController extends Controller
 
     public function store(NewStudyRequest $request, Study $study, StudyKeeper $keeper): JsonResponse
     {
-        Gate::authorize('own', $study);
         $file = $request->photo();
         if (Once::madeBefore($request, $this->user($request)) === null) {
             $keeper->addPhoto($study, $file->getRealPath(), $file->getClientOriginalName(), fn (\Closure $row): Photo => Photo::query()->findOrFail((int) $this->once($request, static fn (): int => $row()->id)));
@@ -42,7 +40,6 @@ final class PhotoController extends Controller
 
     public function update(Request $request, Study $study, Photo $photo): JsonResponse
     {
-        Gate::authorize('own', $study);
         /** @var array<string, mixed> $columns */
         $columns = $request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:200'], 'roles' => ['sometimes', 'array', 'max:4'], 'roles.*' => [Rule::in(Photo::ROLES)]]);
         $this->once($request, static function () use ($photo, $columns): int {
@@ -57,7 +54,6 @@ final class PhotoController extends Controller
 
     public function destroy(Request $request, Study $study, int $photo, StudyKeeper $keeper): JsonResponse
     {
-        Gate::authorize('own', $study);
         $this->once($request, static function () use ($study, $photo, $keeper): int {
             $keeper->removePhoto($study, $study->photos()->findOrFail($photo));
 
@@ -69,14 +65,11 @@ final class PhotoController extends Controller
 
     public function plain(Study $study, PhotoStore $store): Response
     {
-        Gate::authorize('own', $study);
-
         return self::picture('jpeg', $store->jpeg($study->photo()));
     }
 
     public function look(LookRequest $request, Study $study, Photo $photo, Looks $desk): Response
     {
-        Gate::authorize('own', $study);
         $survey = $this->surveys->current($study);
         $push = null;
         $pushed = '';
@@ -92,7 +85,6 @@ final class PhotoController extends Controller
 
     public function values(LookRequest $request, Study $study, Photo $photo, Looks $desk): JsonResponse
     {
-        Gate::authorize('own', $study);
         $way = $request->way($this->surveys->current($study)->balanceOf($photo->id));
         $shares = array_map(static fn (float $share): float => round($share, 4), array_values($desk->shares($photo, $way)));
 

@@ -13,7 +13,6 @@ use App\Print\PdfPage;
 use App\Print\PlanSheets;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
@@ -35,7 +34,6 @@ final class PlanSheetController extends Controller
 
     public function sheet(Request $request, Study $study, string $kind, PlanSheets $sheets, PhotoStore $photos): Response
     {
-        Gate::authorize('own', $study);
         $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
         $size = (string) $request->string('size', 'a4');
         $ground = $this->desk->ground($this->user($request), $study);
@@ -69,7 +67,6 @@ final class PlanSheetController extends Controller
 
     public function palette(Request $request, Study $study, string $kind): Response
     {
-        Gate::authorize('own', $study);
         $ground = $this->desk->ground($this->user($request), $study);
         $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
         $pencils = self::pencils($ground->map(), $targets);

@@ -46,9 +46,4 @@ trait IsOneChange
 
         return new Fluent($validated);
     }
-
-    public function key(): string
-    {
-        return (string) $this->string('key');
-    }
 }

@@ -637,7 +637,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture": {
+    "/api/studies/{study}/plan": {
         parameters: {
             query?: never;
             header?: never;
@@ -646,7 +646,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        get: operations["picture"];
+        get: operations["plan"];
         put?: never;
         post?: never;
         delete?: never;
@@ -655,7 +655,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/run": {
+    "/api/studies/{study}/plan/run": {
         parameters: {
             query?: never;
             header?: never;
@@ -666,14 +666,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["planPicture"];
-        delete: operations["cancelPicture"];
+        post: operations["runPlanner"];
+        delete: operations["stopPlanner"];
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/changes": {
+    "/api/studies/{study}/plan/changes": {
         parameters: {
             query?: never;
             header?: never;
@@ -684,14 +684,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["changePicture"];
+        post: operations["changePlan"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/undo": {
+    "/api/studies/{study}/plan/undo": {
         parameters: {
             query?: never;
             header?: never;
@@ -702,14 +702,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["undoPicture"];
+        post: operations["undoPlan"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/redo": {
+    "/api/studies/{study}/plan/redo": {
         parameters: {
             query?: never;
             header?: never;
@@ -720,14 +720,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["redoPicture"];
+        post: operations["redoPlan"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/version": {
+    "/api/studies/{study}/plan/version": {
         parameters: {
             query?: never;
             header?: never;
@@ -738,14 +738,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["pictureVersion"];
+        post: operations["planVersion"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/answers": {
+    "/api/studies/{study}/plan/answers": {
         parameters: {
             query?: never;
             header?: never;
@@ -754,7 +754,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        get: operations["pictureAnswers"];
+        get: operations["planAnswers"];
         put?: never;
         post?: never;
         delete?: never;
@@ -763,7 +763,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/tried": {
+    "/api/studies/{study}/plan/tried": {
         parameters: {
             query?: never;
             header?: never;
@@ -772,7 +772,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        get: operations["pictureTried"];
+        get: operations["planTried"];
         put?: never;
         post?: never;
         delete?: never;
@@ -781,7 +781,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/values": {
+    "/api/studies/{study}/plan/values": {
         parameters: {
             query?: never;
             header?: never;
@@ -790,7 +790,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        get: operations["pictureValues"];
+        get: operations["planValues"];
         put?: never;
         post?: never;
         delete?: never;
@@ -799,7 +799,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/{kind}.pdf": {
+    "/api/studies/{study}/plan/{kind}.pdf": {
         parameters: {
             query?: {
                 size?: "a4" | "a5" | "letter";
@@ -811,7 +811,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        get: operations["pictureSheet"];
+        get: operations["planSheet"];
         put?: never;
         post?: never;
         delete?: never;
@@ -820,7 +820,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/palette.{kind}": {
+    "/api/studies/{study}/plan/palette.{kind}": {
         parameters: {
             query?: never;
             header?: never;
@@ -830,7 +830,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        get: operations["picturePalette"];
+        get: operations["planPalette"];
         put?: never;
         post?: never;
         delete?: never;
@@ -839,7 +839,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/ramp": {
+    "/api/studies/{study}/plan/ramp": {
         parameters: {
             query?: never;
             header?: never;
@@ -891,7 +891,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/picture/image": {
+    "/api/studies/{study}/plan/image": {
         parameters: {
             query?: never;
             header?: never;
@@ -900,7 +900,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        get: operations["pictureImage"];
+        get: operations["planImage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -909,7 +909,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/plan": {
+    "/api/studies/{study}/kept-recipes": {
         parameters: {
             query?: never;
             header?: never;
@@ -918,16 +918,16 @@ export interface paths {
             };
             cookie?: never;
         };
-        get: operations["plan"];
+        get: operations["keptRecipes"];
         put?: never;
-        post: operations["addToPlan"];
+        post: operations["keepRecipe"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/plan/undo": {
+    "/api/studies/{study}/kept-recipes/undo": {
         parameters: {
             query?: never;
             header?: never;
@@ -938,14 +938,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["undo"];
+        post: operations["undoKeptRecipe"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/plan/{entry}": {
+    "/api/studies/{study}/kept-recipes/{entry}": {
         parameters: {
             query?: never;
             header?: never;
@@ -958,13 +958,13 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["removeEntry"];
+        delete: operations["removeKeptRecipe"];
         options?: never;
         head?: never;
-        patch: operations["renameEntry"];
+        patch: operations["renameKeptRecipe"];
         trace?: never;
     };
-    "/api/studies/{study}/palette-card": {
+    "/api/studies/{study}/kept-recipes/card": {
         parameters: {
             query?: {
                 size?: "a4" | "a5" | "letter";
@@ -1101,13 +1101,13 @@ export interface components {
         };
         /** @enum {unknown} */
         Role: "light" | "mid" | "dark" | "accent";
-        PictureRecipe: components["schemas"]["Recipe"] & {
+        PlanRecipe: components["schemas"]["Recipe"] & {
             reasons: string[];
         };
-        PictureAnswers: {
-            recipes: components["schemas"]["PictureRecipe"][];
+        PlanAnswers: {
+            recipes: components["schemas"]["PlanRecipe"][];
         };
-        PictureTarget: {
+        PlanTarget: {
             role: components["schemas"]["Role"];
             seen: components["schemas"]["Reading"];
             aim: components["schemas"]["Reading"];
@@ -1116,9 +1116,9 @@ export interface components {
             overruled: {
                 [key: string]: string;
             };
-            recipe: components["schemas"]["PictureRecipe"] | null;
+            recipe: components["schemas"]["PlanRecipe"] | null;
         };
-        PictureZone: {
+        PlanZone: {
             number: number;
             name: string;
             area: number;
@@ -1126,9 +1126,9 @@ export interface components {
             importance: string;
             school: string[] | null;
             hue: string | null;
-            targets: components["schemas"]["PictureTarget"][];
+            targets: components["schemas"]["PlanTarget"][];
         };
-        PictureRun: {
+        PlanRun: {
             /** @enum {unknown} */
             state: "waiting" | "working" | "done" | "cancelled" | "failed";
             what: string;
@@ -1142,12 +1142,12 @@ export interface components {
                 after: string;
             }[];
         };
-        PicturePencil: components["schemas"]["ChartPencil"] & {
+        PlanPencil: components["schemas"]["ChartPencil"] & {
             zones: number[];
             part: string | null;
         };
-        Picture: {
-            run: components["schemas"]["PictureRun"] | null;
+        Plan: {
+            run: components["schemas"]["PlanRun"] | null;
             settings: {
                 school: string[];
                 mode: string;
@@ -1171,8 +1171,8 @@ export interface components {
             stamp: number;
             /** @description why nothing can be planned yet */
             cannot: string | null;
-            zones: components["schemas"]["PictureZone"][];
-            palette: components["schemas"]["PicturePencil"][];
+            zones: components["schemas"]["PlanZone"][];
+            palette: components["schemas"]["PlanPencil"][];
             left: (components["schemas"]["DrawerPencil"] & {
                 lockedOut: boolean;
             })[];
@@ -1197,7 +1197,7 @@ export interface components {
             steps: number;
             meanDeltaE00: number;
         };
-        PictureChange: {
+        PlanChange: {
             /** @enum {unknown} */
             kind: "school" | "mode" | "pencils" | "lock" | "hue" | "preset" | "stack" | "remedy" | "overrule";
             key: string;
@@ -1216,7 +1216,7 @@ export interface components {
             code?: string;
             note?: string | null;
         };
-        PictureRamp: {
+        PlanRamp: {
             zone: string;
             /** @enum {unknown} */
             joining: "burnish" | "solvent" | "leave the marks";
@@ -1605,7 +1605,7 @@ export interface components {
             nearestSingle: components["schemas"]["NearestSingle"];
             recipes: components["schemas"]["Recipe"][];
         };
-        NewEntry: {
+        NewKeptRecipe: {
             name: string;
             label: string;
             stack: string;
@@ -1613,7 +1613,7 @@ export interface components {
             y: number;
             ring: number;
         };
-        Entry: {
+        KeptRecipe: {
             id: number;
             name: string;
             x: number;
@@ -1625,8 +1625,8 @@ export interface components {
             target: components["schemas"]["Reading"];
             recipe: components["schemas"]["Recipe"] | null;
         };
-        Plan: {
-            entries: components["schemas"]["Entry"][];
+        KeptRecipes: {
+            entries: components["schemas"]["KeptRecipe"][];
             stamp: number;
             undoWords: string | null;
         };
@@ -2692,7 +2692,7 @@ export interface operations {
             };
         };
     };
-    picture: {
+    plan: {
         parameters: {
             query?: never;
             header?: never;
@@ -2709,12 +2709,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Picture"];
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
         };
     };
-    planPicture: {
+    runPlanner: {
         parameters: {
             query?: never;
             header?: never;
@@ -2731,12 +2731,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Picture"];
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
         };
     };
-    cancelPicture: {
+    stopPlanner: {
         parameters: {
             query?: never;
             header?: never;
@@ -2753,12 +2753,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Picture"];
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
         };
     };
-    changePicture: {
+    changePlan: {
         parameters: {
             query?: never;
             header?: never;
@@ -2769,7 +2769,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["PictureChange"];
+                "application/json": components["schemas"]["PlanChange"];
             };
         };
         responses: {
@@ -2779,38 +2779,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Picture"];
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
         };
     };
-    undoPicture: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                study: components["parameters"]["study"];
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": components["schemas"]["Meant"];
-            };
-        };
-        responses: {
-            /** @description the plan */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Picture"];
-                };
-            };
-        };
-    };
-    redoPicture: {
+    undoPlan: {
         parameters: {
             query?: never;
             header?: never;
@@ -2831,12 +2805,38 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Picture"];
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
         };
     };
-    pictureVersion: {
+    redoPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
+        responses: {
+            /** @description the plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+        };
+    };
+    planVersion: {
         parameters: {
             query?: never;
             header?: never;
@@ -2860,12 +2860,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Picture"];
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
         };
     };
-    pictureAnswers: {
+    planAnswers: {
         parameters: {
             query: {
                 zone: number;
@@ -2885,12 +2885,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PictureAnswers"];
+                    "application/json": components["schemas"]["PlanAnswers"];
                 };
             };
         };
     };
-    pictureTried: {
+    planTried: {
         parameters: {
             query: {
                 zone: number;
@@ -2911,12 +2911,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PictureRecipe"];
+                    "application/json": components["schemas"]["PlanRecipe"];
                 };
             };
         };
     };
-    pictureValues: {
+    planValues: {
         parameters: {
             query?: never;
             header?: never;
@@ -2938,7 +2938,7 @@ export interface operations {
             };
         };
     };
-    pictureSheet: {
+    planSheet: {
         parameters: {
             query?: {
                 size?: "a4" | "a5" | "letter";
@@ -2963,7 +2963,7 @@ export interface operations {
             };
         };
     };
-    picturePalette: {
+    planPalette: {
         parameters: {
             query?: never;
             header?: never;
@@ -3006,7 +3006,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PictureRamp"];
+                    "application/json": components["schemas"]["PlanRamp"];
                 };
             };
         };
@@ -3058,7 +3058,7 @@ export interface operations {
             };
         };
     };
-    pictureImage: {
+    planImage: {
         parameters: {
             query: {
                 step: string;
@@ -3083,7 +3083,7 @@ export interface operations {
             };
         };
     };
-    plan: {
+    keptRecipes: {
         parameters: {
             query?: never;
             header?: never;
@@ -3094,18 +3094,18 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description the plan */
+            /** @description the recipes kept */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["KeptRecipes"];
                 };
             };
         };
     };
-    addToPlan: {
+    keepRecipe: {
         parameters: {
             query?: never;
             header?: never;
@@ -3116,22 +3116,22 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["NewEntry"];
+                "application/json": components["schemas"]["NewKeptRecipe"];
             };
         };
         responses: {
-            /** @description the plan */
+            /** @description the recipes kept */
             201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["KeptRecipes"];
                 };
             };
         };
     };
-    undo: {
+    undoKeptRecipe: {
         parameters: {
             query?: never;
             header?: never;
@@ -3146,18 +3146,18 @@ export interface operations {
             };
         };
         responses: {
-            /** @description the plan */
+            /** @description the recipes kept */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["KeptRecipes"];
                 };
             };
         };
     };
-    removeEntry: {
+    removeKeptRecipe: {
         parameters: {
             query?: never;
             header?: never;
@@ -3169,18 +3169,18 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description the plan */
+            /** @description the recipes kept */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["KeptRecipes"];
                 };
             };
         };
     };
-    renameEntry: {
+    renameKeptRecipe: {
         parameters: {
             query?: never;
             header?: never;
@@ -3198,13 +3198,13 @@ export interface operations {
             };
         };
         responses: {
-            /** @description the plan */
+            /** @description the recipes kept */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["KeptRecipes"];
                 };
             };
         };

@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 
 import { ask, askWithFile } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
-import type { Comparison, NewEntry, Photo, Plan, Recipes, Study, StudyChange, Survey, Values } from '../../api/types';
+import type { Comparison, NewKeptRecipe, KeptRecipes, Photo, Recipes, Study, StudyChange, Survey, Values } from '../../api/types';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
 
 import type { SpotState } from '../../stage/spotState';
@@ -35,17 +35,20 @@ export const useRecipes = (study: Study, spot: SpotState, drawerStamp: string) =
         enabled: drawerStamp !== '',
     });
 
-export const usePlan = (study: Study) =>
-    useQuery({ queryKey: ['plan', study.id], queryFn: ({ signal }) => ask<Plan>(`/api/studies/${study.id}/plan`, { signal }) });
+export const useKeptRecipes = (study: Study) =>
+    useQuery({
+        queryKey: ['kept-recipes', study.id],
+        queryFn: ({ signal }) => ask<KeptRecipes>(`/api/studies/${study.id}/kept-recipes`, { signal }),
+    });
 
 /** Every change of the plan answers with the whole plan, which takes the place of the one shown. */
-export function usePlanChanges(study: Study, onFault: (error: unknown) => void) {
+export function useKeptRecipeChanges(study: Study, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const lane = useLane(laneOf(study.id), onFault);
-    const base = `/api/studies/${study.id}/plan`;
-    const step = { history: 'plan', put: ['plan', study.id] } as const;
+    const base = `/api/studies/${study.id}/kept-recipes`;
+    const step = { history: 'kept-recipes', put: ['kept-recipes', study.id] } as const;
     return {
-        add: sendingOf(lane, 'keep a recipe', (json: NewEntry) => ({ ...step, method: 'POST', path: base, json })),
+        add: sendingOf(lane, 'keep a recipe', (json: NewKeptRecipe) => ({ ...step, method: 'POST', path: base, json })),
         rename: sendingOf(lane, 'rename a recipe', ({ id, name }: { id: number; name: string }) => ({
             ...step,
             method: 'PATCH',
@@ -53,7 +56,12 @@ export function usePlanChanges(study: Study, onFault: (error: unknown) => void) 
             json: { name },
         })),
         remove: sendingOf(lane, 'remove a recipe', (id: number) => ({ ...step, method: 'DELETE', path: `${base}/${id}` })),
-        undo: sendingOf(lane, 'undo', () => ({ ...step, method: 'POST', path: `${base}/undo`, of: shownStamp(client, 'plan', study.id) })),
+        undo: sendingOf(lane, 'undo', () => ({
+            ...step,
+            method: 'POST',
+            path: `${base}/undo`,
+            of: shownStamp(client, 'kept-recipes', study.id),
+        })),
     };
 }
 

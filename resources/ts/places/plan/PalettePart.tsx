@@ -1,11 +1,11 @@
 import styled from 'styled-components';
-import type { Picture, Study } from '../../api/types';
+import type { Plan, Study } from '../../api/types';
 
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { useDraft } from '../../ui/useDraft';
-import type { PictureChanges } from './queries';
+import type { PlanChanges } from './queries';
 import { usePurchases } from '../../api/studies';
 
 const Beside = styled.ol`
@@ -55,9 +55,9 @@ const MOST = 24;
 
 interface PalettePartProps {
     study: Study;
-    picture: Picture;
+    picture: Plan;
     stamp: string;
-    changes: PictureChanges;
+    changes: PlanChanges;
 }
 
 /** The pencils of the plan as they would lie beside the drawing; how many there may be and what fewer cost; which must and which must not be there. */
@@ -69,7 +69,7 @@ export function PalettePart({ study, picture, stamp, changes }: PalettePartProps
     const cost = curve.find((c) => c.pencils === count)?.deltaE00;
     const keep = (n: number) =>
         changes.change.mutate({ kind: 'pencils', count: n >= MOST ? null : n }, { onSuccess: () => changes.run.mutate() });
-    const again = (change: Parameters<PictureChanges['change']['mutate']>[0]) =>
+    const again = (change: Parameters<PlanChanges['change']['mutate']>[0]) =>
         changes.change.mutate(change, { onSuccess: () => changes.run.mutate() });
     const nameOf = (zone: number): string => picture.zones.find((z) => z.number === zone)?.name ?? '';
     return (

@@ -1,6 +1,6 @@
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
-import type { Picture, Study } from '../../api/types';
+import type { Plan, Study } from '../../api/types';
 import { useLoaded } from '../../stage/useLoaded';
 import { WordButton, WordChoice } from '../../ui/controls';
 import { imageOf, type Line } from './queries';
@@ -76,7 +76,7 @@ const FAR = 0.08;
 const within = (v: number): number => Math.max(0, Math.min(1, v));
 
 /** The picture after every pass, laid over the photo as far as the divider; in colour, in grey, or where it will differ. */
-export function PictureStage({ study, picture, stamp }: { study: Study; picture: Picture; stamp: string }) {
+export function PictureStage({ study, picture, stamp }: { study: Study; picture: Plan; stamp: string }) {
     const [step, setStep] = useState<number | null>(null);
     const [look, setLook] = useState<(typeof LOOKS)[number]['value']>('colour');
     const [divider, setDivider] = useState(50);

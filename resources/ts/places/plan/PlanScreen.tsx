@@ -15,7 +15,7 @@ import { RunBar } from './RunBar';
 import { SchoolPart } from './SchoolPart';
 import { TakeAlong } from './TakeAlong';
 import { ValueRunBars } from './ValueRunBars';
-import { stampOf, usePicture, usePictureChanges } from './queries';
+import { stampOf, usePlan, usePlanChanges } from './queries';
 import { ZonesPart } from './ZonesPart';
 import { useDrawer } from '../../api/studies';
 
@@ -63,8 +63,8 @@ type PartName = (typeof PARTS)[number]['value'];
 
 /** The plan of a study's picture: what it will look like at the left, and at the right the part of it that one is arguing with. */
 export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: string) => void }) {
-    const picture = usePicture(study.id);
-    const changes = usePictureChanges(study.id, (error) => onFault(sentenceOf(error)));
+    const picture = usePlan(study.id);
+    const changes = usePlanChanges(study.id, (error) => onFault(sentenceOf(error)));
     const [remembered] = useState<PartName>(
         () => PARTS.find((p) => p.value === localStorage.getItem(`plan/${study.id}`))?.value ?? 'zones',
     );

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
-import type { PictureRamp } from '../../api/types';
+import type { PlanRamp } from '../../api/types';
 import { Dab } from '../../dabs/Dab';
 import { useRamp, type Line } from './queries';
 
@@ -77,7 +77,7 @@ export function RampPart({ study, line, stamp }: { study: number; line: Line | n
     );
 }
 
-function words({ zone, pencils, overlaps, joiningWords }: PictureRamp): string {
+function words({ zone, pencils, overlaps, joiningWords }: PlanRamp): string {
     const fade = pencils
         .slice(1)
         .map(

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Picture } from '../../api/types';
+import type { Plan } from '../../api/types';
 import { Button, WordButton } from '../../ui/controls';
-import type { PictureChanges } from './queries';
+import type { PlanChanges } from './queries';
 
 const Bar = styled.div`
     display: flex;
@@ -23,7 +23,7 @@ const Changes = styled.ol`
 `;
 
 /** The one action of the place, and how far it is; afterwards what was planned anew, and why. */
-export function RunBar({ picture, changes }: { picture: Picture; changes: PictureChanges }) {
+export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
     const [open, setOpen] = useState(false);
     const { run, waiting } = picture;
     const underWay = run?.state === 'waiting' || run?.state === 'working';
@@ -80,7 +80,7 @@ export function RunBar({ picture, changes }: { picture: Picture; changes: Pictur
     );
 }
 
-function words({ run, waiting, meanDeltaE00, tone }: Picture): string {
+function words({ run, waiting, meanDeltaE00, tone }: Plan): string {
     if (run?.state === 'failed') {
         return 'Planning stopped by a fault. What was found is kept; plan again to go on.';
     }

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Picture } from '../../api/types';
+import type { Plan } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
-import type { PictureChanges } from './queries';
+import type { PlanChanges } from './queries';
 import { WAYS } from './ways';
 
 const Settings = styled.div`
@@ -19,13 +19,13 @@ const Settings = styled.div`
 `;
 
 /** The way of working, for the whole picture or for one zone: each choice with what speaks for it, and what it does to a zone as dabs. */
-export function SchoolPart({ picture, changes }: { picture: Picture; changes: PictureChanges }) {
+export function SchoolPart({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
     const [zone, setZone] = useState(0);
     const of = picture.zones.find((z) => z.number === zone);
     const settings = of === undefined ? picture.settings.school : (of.school ?? picture.settings.school);
     const chosen = (name: string): string =>
         settings.find((s) => s.startsWith(`${name}=`))?.slice(name.length + 1) ?? picture.choices[name]?.[0] ?? '';
-    const set = (change: Parameters<PictureChanges['change']['mutate']>[0]) =>
+    const set = (change: Parameters<PlanChanges['change']['mutate']>[0]) =>
         changes.change.mutate(change, { onSuccess: () => changes.run.mutate() });
     const choose = (name: string, choice: string) =>
         set({

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Drawer, Picture, PictureTarget, PictureZone, Study } from '../../api/types';
+import type { Drawer, Plan, PlanTarget, PlanZone, Study } from '../../api/types';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { signed } from '../../ui/signed';
 import { Caution } from './Caution';
-import { useAnswers, useTried, type PictureChanges } from './queries';
+import { useAnswers, useTried, type PlanChanges } from './queries';
 import { FINISHES, stepsOf, textOf, type Step } from '../../dabs/stackText';
 import { StackSteps } from './StackSteps';
 
@@ -22,24 +22,32 @@ const Block = styled.section`
 
 interface StackEditorProps {
     study: Study;
-    zone: PictureZone;
-    target: PictureTarget;
-    cautions: Picture['cautions'];
+    zone: PlanZone;
+    target: PlanTarget;
+    cautions: Plan['cautions'];
     pencils: Drawer['pencils'];
-    changes: PictureChanges;
+    changes: PlanChanges;
+    /** What every answer follows from beside its own colour: paper, way of working, pencils. */
+    basis: string;
 }
 
 /**
  * One stack to argue with: its passes reordered by dragging or by the arrows, pencils and pressures changed, passes added and dropped. What
  * comes of it shows at once; it is kept at once too, and undone with Undo.
  */
-export function StackEditor({ study, zone, target, cautions, pencils, changes }: StackEditorProps) {
+export function StackEditor({ study, zone, target, cautions, pencils, changes, basis }: StackEditorProps) {
     const { recipe } = target;
     const [draft, setDraft] = useState<string | null>(null);
     const [compared, setCompared] = useState(false);
     const stack = draft ?? recipe?.stack ?? '';
     const tried = useTried(study.id, zone.number, target.role, draft !== null && draft !== recipe?.stack && draft !== '' ? draft : null);
-    const answers = useAnswers(study.id, zone.number, target.role, `${target.aim.lab.join()}/${zone.school?.join() ?? ''}`, compared);
+    const answers = useAnswers(
+        study.id,
+        zone.number,
+        target.role,
+        `${basis}/${target.aim.lab.join()}/${zone.school?.join() ?? ''}`,
+        compared,
+    );
     const shown = draft !== null && draft !== recipe?.stack ? (tried.data ?? recipe) : recipe;
     if (recipe === null || shown === null) {
         return <Block>{changes.run.isPending ? 'Planning…' : 'This colour is not planned yet.'}</Block>;

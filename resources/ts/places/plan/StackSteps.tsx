@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Drawer, PictureRecipe } from '../../api/types';
+import type { Drawer, PlanRecipe } from '../../api/types';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { MARKS, markOf, moved, type Step } from '../../dabs/stackText';
@@ -40,7 +40,7 @@ const Steps = styled.ol`
 interface StackStepsProps {
     steps: readonly Step[];
     /** What each of them makes. */
-    passes: PictureRecipe['passes'];
+    passes: PlanRecipe['passes'];
     pencils: Drawer['pencils'];
     onKeep: (steps: readonly Step[]) => void;
 }

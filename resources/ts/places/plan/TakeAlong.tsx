@@ -2,11 +2,11 @@ import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { useNavigate } from 'react-router';
 import { sentenceOf } from '../../api/client';
-import type { Picture, Study } from '../../api/types';
+import type { Plan, Study } from '../../api/types';
 import { DeleteStudy } from '../../app/StudyRescue';
 import { Column, PartHead } from '../../ui/Column';
 import { Button, NativeSelect, TextInput, WordButton } from '../../ui/controls';
-import { useBringIn, type PictureChanges } from './queries';
+import { useBringIn, type PlanChanges } from './queries';
 import { useSaveStudy } from '../../api/studies';
 
 const SHEETS = [
@@ -16,7 +16,7 @@ const SHEETS = [
 ] as const;
 
 /** What goes to the desk: sheets to print, the palette as files, and versions of the plan with names. */
-export function TakeAlong({ study, picture, changes }: { study: Study; picture: Picture; changes: PictureChanges }) {
+export function TakeAlong({ study, picture, changes }: { study: Study; picture: Plan; changes: PlanChanges }) {
     const [size, setSize] = useState('a4');
     const [name, setName] = useState('');
     const [fault, setFault] = useState('');
@@ -26,7 +26,7 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
         (error) => setFault(sentenceOf(error)),
     );
     const save = useSaveStudy((error) => setFault(sentenceOf(error)));
-    const base = `/api/studies/${study.id}/picture`;
+    const base = `/api/studies/${study.id}/plan`;
     const ready = picture.waiting === 0;
     return (
         <Column aria-label="Take along">

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Drawer, Picture, PictureTarget, PictureZone, Study } from '../../api/types';
+import type { Drawer, Plan, PlanTarget, PlanZone, Study } from '../../api/types';
 import { Dab } from '../../dabs/Dab';
-import type { PictureChanges } from './queries';
+import type { PlanChanges } from './queries';
 import { StackEditor } from './StackEditor';
 import { useNumberInAddress } from '../../ui/useInAddress';
 
@@ -88,15 +88,15 @@ const ROLES = { light: 'light', mid: 'mid', dark: 'dark', accent: 'accent' } as 
 
 interface ZonesPartProps {
     study: Study;
-    picture: Picture;
+    picture: Plan;
     pencils: Drawer['pencils'];
-    changes: PictureChanges;
+    changes: PlanChanges;
 }
 
 /** Every zone, and of the chosen one the stacks of its light, mid, dark and accent from the paper up; one of them to argue with. */
 export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) {
     const [number, setNumber] = useNumberInAddress('zone');
-    const [role, setRole] = useState<PictureTarget['role']>('mid');
+    const [role, setRole] = useState<PlanTarget['role']>('mid');
     const zone = picture.zones.find((z) => z.number === number) ?? picture.zones[0];
     const target = zone?.targets.find((t) => t.role === role) ?? zone?.targets.find((t) => t.role === 'mid');
     if (zone === undefined || target === undefined) {
@@ -153,13 +153,17 @@ export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) 
                     cautions={picture.cautions.filter((c) => c.zone === zone.number && c.role === target.role)}
                     pencils={pencils}
                     changes={changes}
+                    basis={basisOf(study, picture, pencils)}
                 />
             </div>
         </Two>
     );
 }
 
-function summary(zone: PictureZone, picture: Picture): string {
+const basisOf = (study: Study, { settings }: Plan, pencils: Drawer['pencils']): string =>
+    JSON.stringify([study.paper, study.photoId, settings, pencils.map((p) => p.id)]);
+
+function summary(zone: PlanZone, picture: Plan): string {
     const recipes = zone.targets.flatMap((t) => (t.recipe === null ? [] : [t.recipe]));
     if (recipes.length < zone.targets.length) {
         return recipes.length === 0 ? 'not planned yet' : `${recipes.length} of ${zone.targets.length} planned`;

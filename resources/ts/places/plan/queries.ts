@@ -3,20 +3,20 @@ import { askAnew } from '../../api/answers';
 import { ask, askWithFile } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { Picture, PictureAnswers, PictureChange, PictureRamp, PictureRecipe, Study, ValueRuns } from '../../api/types';
+import type { Plan, PlanAnswers, PlanChange, PlanRamp, PlanRecipe, Study, ValueRuns } from '../../api/types';
 import { laneOf } from '../../api/studies';
 
-export type NewPictureChange = Omit<PictureChange, 'key'>;
+export type NewPlanChange = Omit<PlanChange, 'key'>;
 
-const isUnderWay = (picture: Picture | undefined): boolean => picture?.run?.state === 'waiting' || picture?.run?.state === 'working';
+const isUnderWay = (picture: Plan | undefined): boolean => picture?.run?.state === 'waiting' || picture?.run?.state === 'working';
 
-const baseOf = (study: number): string => `/api/studies/${study}/picture`;
+const baseOf = (study: number): string => `/api/studies/${study}/plan`;
 
 /** The plan; asked again while the planner is at work, so that what it finds is shown as it comes. */
-export const usePicture = (study: number | null) =>
+export const usePlan = (study: number | null) =>
     useQuery({
-        queryKey: ['picture', study],
-        queryFn: ({ signal }) => ask<Picture>(baseOf(study ?? 0), { signal }),
+        queryKey: ['plan', study],
+        queryFn: ({ signal }) => ask<Plan>(baseOf(study ?? 0), { signal }),
         enabled: study !== null,
         // What was changed in the photo or the drawer meanwhile counts at once.
         refetchOnMount: 'always',
@@ -24,15 +24,15 @@ export const usePicture = (study: number | null) =>
     });
 
 /** Every change answers with the whole plan, which takes the place of the one shown. */
-export function usePictureChanges(study: number, onFault: (error: unknown) => void) {
+export function usePlanChanges(study: number, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const lane = useLane(laneOf(study), onFault);
     const base = baseOf(study);
-    const put = ['picture', study];
+    const put = ['plan', study];
     // Undo takes back what was changed a moment before, even where that waits still.
-    const step = { method: 'POST', history: 'picture', put } as const;
+    const step = { method: 'POST', history: 'plan', put } as const;
     return {
-        change: sendingOf(lane, 'change the plan', (json: NewPictureChange) => ({ ...step, path: `${base}/changes`, json })),
+        change: sendingOf(lane, 'change the plan', (json: NewPlanChange) => ({ ...step, path: `${base}/changes`, json })),
         run: sendingOf(lane, 'plan the picture', () => ({ method: 'POST', path: `${base}/run`, put })),
         cancel: sendingOf(lane, 'stop planning', () => ({ method: 'DELETE', path: `${base}/run`, put })),
         undo: sendingOf(lane, 'undo', () => ({ ...step, path: `${base}/undo`, of: shownStamp(client, ...put) })),
@@ -45,21 +45,21 @@ export function usePictureChanges(study: number, onFault: (error: unknown) => vo
     };
 }
 
-export type PictureChanges = ReturnType<typeof usePictureChanges>;
+export type PlanChanges = ReturnType<typeof usePlanChanges>;
 
 export const useAnswers = (study: number, zone: number, role: string, stamp: string, wanted: boolean) =>
     useQuery({
-        queryKey: ['picture-answers', study, zone, role, stamp],
-        queryFn: ({ signal }) => ask<PictureAnswers>(`${baseOf(study)}/answers?zone=${zone}&role=${role}`, { signal }),
+        queryKey: ['plan-answers', study, zone, role, stamp],
+        queryFn: ({ signal }) => ask<PlanAnswers>(`${baseOf(study)}/answers?zone=${zone}&role=${role}`, { signal }),
         enabled: wanted,
     });
 
 /** What a stack would make, before it is kept. */
 export const useTried = (study: number, zone: number, role: string, stack: string | null) =>
     useQuery({
-        queryKey: ['picture-tried', study, zone, role, stack],
+        queryKey: ['plan-tried', study, zone, role, stack],
         queryFn: ({ signal }) =>
-            ask<PictureRecipe>(`${baseOf(study)}/tried?zone=${zone}&role=${role}&stack=${encodeURIComponent(stack ?? '')}`, { signal }),
+            ask<PlanRecipe>(`${baseOf(study)}/tried?zone=${zone}&role=${role}&stack=${encodeURIComponent(stack ?? '')}`, { signal }),
         enabled: stack !== null,
         placeholderData: keepPreviousData,
     });
@@ -69,10 +69,10 @@ export type Line = readonly [x1: number, y1: number, x2: number, y2: number];
 /** An even fade along a line, in shares of the picture. */
 export const useRamp = (study: number, line: Line | null, stamp: string) =>
     useQuery({
-        queryKey: ['picture-ramp', study, line, stamp],
+        queryKey: ['plan-ramp', study, line, stamp],
         queryFn: ({ signal }) => {
             const [x1, y1, x2, y2] = line ?? [0, 0, 0, 0];
-            return ask<PictureRamp>(`${baseOf(study)}/ramp?x1=${x1}&y1=${y1}&x2=${x2}&y2=${y2}`, { signal });
+            return ask<PlanRamp>(`${baseOf(study)}/ramp?x1=${x1}&y1=${y1}&x2=${x2}&y2=${y2}`, { signal });
         },
         enabled: line !== null,
         placeholderData: keepPreviousData,
@@ -94,14 +94,14 @@ export function useBringIn(onDone: (study: Study) => void, onFault: (error: unkn
 /** Drawn from the whole picture, which takes a moment: only asked for once all is planned. */
 export const useValueRuns = (study: number, stamp: string, wanted: boolean) =>
     useQuery({
-        queryKey: ['picture-values', study, stamp],
+        queryKey: ['plan-values', study, stamp],
         queryFn: ({ signal }) => ask<ValueRuns>(`${baseOf(study)}/values`, { signal }),
         enabled: wanted,
         placeholderData: keepPreviousData,
     });
 
 /** Names all that a drawn picture depends on: every stack, and what it aims at. */
-export const stampOf = (picture: Picture): string =>
+export const stampOf = (picture: Plan): string =>
     hashed(
         picture.zones.map((z) => z.targets.map((t) => `${z.number}${t.role}${t.recipe?.stack ?? ''}${t.aim.lab.join()}`).join()).join(';'),
     );

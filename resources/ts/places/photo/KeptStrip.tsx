@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Entry, Plan, Study } from '../../api/types';
+import type { KeptRecipe, KeptRecipes, Study } from '../../api/types';
 import { NativeSelect, TextInput, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
-import type { usePlanChanges } from './queries';
+import type { useKeptRecipeChanges } from './queries';
 
 const Part = styled.section`
     padding: 0 16px 12px;
@@ -64,24 +64,24 @@ const Item = styled.li`
     }
 `;
 
-interface PlanStripProps {
+interface KeptStripProps {
     study: Study;
-    plan: Plan | undefined;
-    changes: ReturnType<typeof usePlanChanges>;
-    onShow: (entry: Entry) => void;
+    plan: KeptRecipes | undefined;
+    changes: ReturnType<typeof useKeptRecipeChanges>;
+    onShow: (entry: KeptRecipe) => void;
 }
 
 /** What is chosen so far, light to dark, each with the photo's patch beside its last dab; undo, and the card to print. */
-export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
+export function KeptStrip({ study, plan, changes, onShow }: KeptStripProps) {
     const [size, setSize] = useState('a4');
     const [renamed, setRenamed] = useState<number | null>(null);
     const [chosen, setChosen] = useState<number | null>(null);
     const entries = plan?.entries ?? [];
     const current = entries.find((e) => e.id === chosen);
     return (
-        <Part aria-label="Plan" data-testid="plan">
+        <Part aria-label="Kept recipes" data-testid="kept-recipes">
             <header>
-                <h2>Plan: {entries.length === 1 ? '1 recipe' : `${entries.length} recipes`}</h2>
+                <h2>Kept: {entries.length === 1 ? '1 recipe' : `${entries.length} recipes`}</h2>
                 <WordButton
                     isDisabled={plan?.undoWords == null || changes.undo.isPending}
                     aria-label={plan?.undoWords == null ? 'Undo' : `Undo: ${plan.undoWords}`}
@@ -107,7 +107,7 @@ export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
                         <option value="letter">Letter</option>
                     </NativeSelect>
                 </label>
-                <a href={`/api/studies/${study.id}/palette-card?size=${size}`} target="_blank" rel="noreferrer">
+                <a href={`/api/studies/${study.id}/kept-recipes/card?size=${size}`} target="_blank" rel="noreferrer">
                     Print the card
                 </a>
             </header>
@@ -161,7 +161,7 @@ export function PlanStrip({ study, plan, changes, onShow }: PlanStripProps) {
     );
 }
 
-function NameField({ entry, onDone }: { entry: Entry; onDone: (name: string) => void }) {
+function NameField({ entry, onDone }: { entry: KeptRecipe; onDone: (name: string) => void }) {
     const [name, setName] = useState(entry.name);
     return (
         <TextInput
@@ -183,4 +183,4 @@ function NameField({ entry, onDone }: { entry: Entry; onDone: (name: string) => 
     );
 }
 
-const numbersOf = (entry: Entry): string => entry.recipe?.passes.map((p) => p.pencil?.number ?? p.finish ?? '').join(' · ') ?? '';
+const numbersOf = (entry: KeptRecipe): string => entry.recipe?.passes.map((p) => p.pencil?.number ?? p.finish ?? '').join(' · ') ?? '';

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drawers;
+
+use App\Models\PencilRow;
+use Illuminate\Database\Eloquent\Collection;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+
+/** Fits pencils that were not fitted yet to their swatches, those at hand first; cut off, it has lost one pencil. */
+final class FitDrawer
+{
+    private const AT_ONCE = 100;
+
+    /** @return bool whether there may be more */
+    public function some(int $userId): bool
+    {
+        /** @var Collection<int, PencilRow> $rows */
+        $rows = PencilRow::query()->where('user_id', $userId)->whereNull('fit')->orderByDesc('owned')->orderBy('id')->limit(self::AT_ONCE)->get();
+        foreach ($rows as $row) {
+            // The drawer may have changed meanwhile: a fit of other figures is not kept.
+            PencilRow::query()->whereKey($row->id)->where('heavy', $row->heavy)->toBase()->update(['fit' => json_encode(PencilRow::fitOf(PencilFit::of($row->record())), JSON_THROW_ON_ERROR)]);
+        }
+
+        return $rows->count() === self::AT_ONCE;
+    }
+}

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studies;
+
+use App\Drawers\DrawerKeeper;
+use App\Drawers\FitDrawer;
+use App\Models\PencilRow;
+use App\Models\Photo;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\FullDisk;
+use App\Photos\PhotoStore;
+use App\Photos\SurveyRepository;
+use App\Plans\PlanRepository;
+use Illuminate\Database\QueryException;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Drawer\Stock\Stock;
+use KnottyPrism\Core\Drawer\Stock\StockNote;
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\CoreError;
+use KnottyPrism\Core\Error\UnknownPencil;
+use KnottyPrism\Core\Formats\BoundedJson;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\TargetNote;
+use KnottyPrism\Core\Recipe\RecipeLabel;
+use Opis\JsonSchema\Validator;
+
+/** Brings a study file in: every stack is held as it was, so that the plan is the same whatever drawer it comes to. */
+final class StudyFileReader
+{
+    /** Some hundred thousand points of strokes beside all that can be said of zones and spots. */
+    private const MOST_VALUES = 400_000;
+
+    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyRepository $surveys, private readonly PlanRepository $pictures, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly PhotoStore $store)
+    {
+    }
+
+    /**
+     * @param  \Closure(\Closure(): Study): Study  $making  makes the study, once
+     * @param  \Closure(Study): void  $check  opens it as its places will; throws what opening it would
+     *
+     * @throws BadFile when it is no bundle, a damaged one, or one that could be taken in but not be opened
+     */
+    public function read(User $user, string $text, \Closure $making, \Closure $check): Study
+    {
+        BoundedJson::check($text, self::MOST_VALUES, 'The study file');
+        $read = json_decode($text);
+        if (! is_object($read) || ($read->format ?? null) !== StudyFile::FORMAT) {
+            throw BadFile::because('This is no study file; one is saved under "Plan", "Take along".');
+        }
+        if (($read->version ?? 0) !== StudyFile::VERSION) {
+            throw BadFile::because('This study file is of another version; save it again with this version of Knotty Prism.');
+        }
+        $wrong = self::wrongAt($read);
+        if ($wrong !== null) {
+            throw BadFile::because("The study file is damaged at \"$wrong\"; save it again where it came from.");
+        }
+        // Photos make it large: it is not held twice.
+        unset($read);
+        $data = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
+        $keys = [];
+        try {
+            return $making(function () use ($user, $data, $check, &$keys): Study {
+                $study = $this->made($user, $data, $keys);
+                $check($study);
+
+                return $study;
+            });
+        } catch (\Throwable $error) {
+            array_map($this->store->forget(...), $keys);
+            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException || $error instanceof \LogicException && ! $error instanceof CoreError
+                || $error instanceof QueryException && ! FullDisk::isSaidBy($error);
+
+            throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
+        }
+    }
+
+    /** @return ?string the first place that is not as the schema has it */
+    private static function wrongAt(object $data): ?string
+    {
+        $result = (new Validator)->validate($data, (string) file_get_contents(base_path('docs/schemas/study.schema.json')));
+        $error = $result->error();
+        while ($error !== null && $error->subErrors() !== []) {
+            $error = $error->subErrors()[0];
+        }
+
+        return $error === null ? null : (implode('/', $error->data()->fullPath()) ?: 'its beginning');
+    }
+
+    /**
+     * @param  array<string, mixed>  $data
+     * @param  list<string>  $keys  of the photos taken in so far, whose files no transaction takes back
+     *
+     * @throws \TypeError|\ValueError|\ErrorException|\JsonException where something is missing or of another kind
+     */
+    private function made(User $user, array $data, array &$keys): Study
+    {
+        $this->addPencils($user, $data['pencils']);
+        $study = null;
+        $ids = [];
+        foreach ($data['photos'] as $photo) {
+            $path = (string) tempnam(sys_get_temp_dir(), 'kp');
+            try {
+                file_put_contents($path, (string) base64_decode((string) $photo['data'], true));
+                if ($study === null) {
+                    $study = $this->studies->begin($user, (string) $data['study']['name'], $path, (string) $photo['name']);
+                    $new = $study->photo();
+                } else {
+                    $new = $this->studies->addPhoto($study, $path, (string) $photo['name']);
+                }
+            } finally {
+                unlink($path);
+            }
+            $keys[] = $new->storage_key;
+            $new->update(['roles' => array_values(array_intersect((array) $photo['roles'], Photo::ROLES))]);
+            $ids[(int) $photo['id']] = $new->id;
+            if ($photo['isFollowed'] === true) {
+                $study->colourPhoto()->associate($new);
+            }
+        }
+        if ($study === null) {
+            throw BadFile::because('The study file holds no photo.');
+        }
+        $study->fill(array_intersect_key($data['study'], array_flip(StudyFile::STUDY)))->save();
+        // A paper or a drawing that can't be is refused here, not whenever the study is opened.
+        PaperShelf::named($study->paper);
+        $study->checkDrawing();
+        $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
+        $this->surveys->change($study, static fn (): array => [$survey, 'bring the study in']);
+        $sheet = PlanSheet::ofArray($data['plan']);
+        if (array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
+            $this->pictures->change($study, static fn (): array => [$sheet, 'bring the plan in']);
+        }
+        $shelf = $this->drawers->shelfOf($user);
+        foreach ([...array_map(static fn (TargetNote $n): ?string => $n->stack, array_values($sheet->notes)), ...array_column($data['spots'], 'stack')] as $stack) {
+            self::checkStack($stack, $shelf);
+        }
+        foreach ($data['spots'] as $entry) {
+            PaperShelf::named((string) $entry['paper']);
+            $study->keptRecipes()->create([...array_intersect_key($entry, array_flip(StudyFile::KEPT_RECIPE)), 'label' => RecipeLabel::from((string) $entry['label'])->value]);
+        }
+
+        return $study->refresh();
+    }
+
+    /** A pencil that is not there is no fault: the planner finds another. A text that is no stack is one. */
+    private static function checkStack(?string $text, Drawer $shelf): void
+    {
+        try {
+            if ($text !== null) {
+                StackText::read($text, $shelf);
+            }
+        } catch (UnknownPencil) {
+        }
+    }
+
+    /**
+     * Pencils that this account does not know are noted as not owned; those it knows stay as they are.
+     *
+     * @param  array<mixed>  $pencils
+     */
+    private function addPencils(User $user, array $pencils): void
+    {
+        if ($pencils === []) {
+            return;
+        }
+        $known = array_fill_keys(array_map(static fn (ShelfRow $r): string => mb_strtolower($r->record->id()), $this->drawers->shelfRows($user)), true);
+        foreach (DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR)) as $row) {
+            if (! isset($known[mb_strtolower($row->record->id())])) {
+                $user->pencils()->create(PencilRow::columnsOfRow(new ShelfRow($row->record, new StockNote(Stock::Absent))));
+            }
+        }
+        // A stack is read with its pencils: they are fitted before the plan is looked at.
+        while ($this->fits->some($user->id));
+    }
+
+    /**
+     * The survey speaks of photos by their numbers, which are others here.
+     *
+     * @param  array<string, mixed>  $survey
+     * @param  array<int, int>  $ids
+     * @return array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>}
+     */
+    private static function withPhotos(array $survey, array $ids): array
+    {
+        $renamed = static function (array $byPhoto) use ($ids): array {
+            $here = [];
+            foreach ($byPhoto as $photo => $value) {
+                if (isset($ids[$photo])) {
+                    $here[$ids[$photo]] = $value;
+                }
+            }
+
+            return $here;
+        };
+        $spots = array_map(static fn (array $spot): array => [...$spot, 'places' => $renamed($spot['places'])], $survey['spots']);
+        // A spot that lay only on a photo which is not in the file lies nowhere.
+        $survey['spots'] = array_values(array_filter($spots, static fn (array $spot): bool => $spot['places'] !== []));
+        $survey['neutrals'] = $renamed($survey['neutrals']);
+
+        /** @var array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>} $survey */
+        return $survey;
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studies;
+
+use App\Drawers\DrawerKeeper;
+use App\Models\KeptRecipe;
+use App\Models\Photo;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\PhotoStore;
+use App\Photos\SurveyRepository;
+use App\Plans\PlanRepository;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+
+/**
+ * A whole study as one JSON file (docs/schemas/study.schema.json): photos, survey, plan, and the pencils that it takes. Brought in elsewhere,
+ * every stack is held as it was, so that the plan is the same whatever drawer it comes to.
+ */
+final class StudyFileWriter
+{
+    /** Bytes of all photos together: as base64 they are a third larger, and the rest of a study needs room too. */
+    private const MOST_PHOTO_BYTES = 110_000_000;
+
+    public function __construct(private readonly SurveyRepository $surveys, private readonly PlanRepository $pictures, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store)
+    {
+    }
+
+    public function write(User $user, Study $study): string
+    {
+        $bytes = $study->photos->sum($this->store->originalBytes(...));
+        if ($bytes > self::MOST_PHOTO_BYTES) {
+            throw ImpossibleChange::because(sprintf('The photos of this study are %d MB together; a study file holds up to %d. Remove one that the plan does without, or bring it in smaller.', (int) ceil($bytes / 1e6), (int) (self::MOST_PHOTO_BYTES / 1e6)));
+        }
+        // What can't be read any more is written as it is kept: a study that can't be shown can be saved all the same.
+        $survey = rescue(fn (): array => $this->surveys->current($study)->toArray(), fn (): array => $this->surveys->kept($study));
+        [$sheet, $used] = rescue(fn (): array => $this->heldPlan($user, $study), fn (): array => [$this->pictures->versions->kept($study) ?? (new PlanSheet)->toArray(), []]);
+        $entries = $study->keptRecipes()->get();
+        foreach ($entries as $entry) {
+            array_push($used, ...StackText::identifiers($entry->stack));
+        }
+        $rows = array_values(array_filter($this->drawers->shelfRows($user), static fn (ShelfRow $r): bool => in_array($r->record->id(), $used, true)));
+
+        return json_encode([
+            'format' => StudyFile::FORMAT, 'version' => StudyFile::VERSION, 'study' => $study->only(StudyFile::STUDY),
+            'photos' => array_values($study->photos->map(fn (Photo $p): array => ['id' => $p->id, 'name' => $p->name, 'roles' => $p->roles, 'isFollowed' => $p->id === $study->colour_photo_id, 'data' => base64_encode($this->store->original($p))])->all()),
+            'survey' => $survey, 'plan' => $sheet,
+            'spots' => array_values($entries->map(static fn (KeptRecipe $e): array => $e->only(StudyFile::KEPT_RECIPE))->all()),
+            'pencils' => json_decode(DrawerWriter::json($rows), true, flags: JSON_THROW_ON_ERROR)['pencils'],
+        ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+    }
+
+    /**
+     * The plan with every stack held as it is now.
+     *
+     * @return array{array<string, mixed>, list<string>} and the pencils that the stacks take
+     */
+    private function heldPlan(User $user, Study $study): array
+    {
+        $sheet = $this->pictures->sheet($study);
+        $used = [];
+        if ($this->surveys->current($study)->zones !== null && $this->drawers->drawerOf($user)->usable()->pencils !== []) {
+            foreach ($this->pictures->planned($this->pictures->ground($user, $study)) as $p) {
+                if ($p->stack !== null) {
+                    $sheet = $sheet->withNote($p->wish->zone, $p->wish->role, $sheet->note($p->wish->zone, $p->wish->role)->withStack($p->stack->text()));
+                    array_push($used, ...$p->pencils());
+                }
+            }
+        }
+
+        return [$sheet->toArray(), $used];
+    }
+}

@@ -1,0 +1,129 @@
+import styled from 'styled-components';
+
+import { FrameBar } from '../../stage/look/FrameBar';
+import { LookBar } from '../../stage/look/LookBar';
+import { ValueRuler } from '../../stage/look/ValueRuler';
+import { Differences } from './photos/Differences';
+import { PhotoView } from '../../stage/PhotoView';
+import { KeptStrip } from './KeptStrip';
+
+import { DrawingBar } from '../../stage/DrawingBar';
+
+import { ZonesBelow } from './zones/ZonesBelow';
+
+import { Cross } from '../../stage/Marks';
+import { WhiteShapes, ZoneShapes } from '../../stage/ZoneShapes';
+import type { PhotoPlaceState } from './usePhotoPlace';
+
+const Along = styled.div`
+    display: flex;
+    padding: 0 16px 0 8px;
+`;
+
+/** What photo and second photo are shown with alike. */
+export function viewOf(place: PhotoPlaceState) {
+    const { study, look, column, survey, chosenSpot } = place;
+    const rooms = { recipes: '418px', spots: '268px', zones: '430px', photos: '378px' };
+    const room = look.grid || look.cut ? `${rooms[column]} - 48px` : rooms[column];
+    return {
+        study,
+        look,
+        spots: column === 'spots' || column === 'photos' ? (survey?.spots ?? []) : [],
+        chosenSpot,
+        frame: survey?.frame,
+        stamp: survey?.stamp ?? 0,
+        room,
+    };
+}
+
+/** What lies over the photo in the column that is open. */
+function OverPhoto({ place }: { place: PhotoPlaceState }) {
+    const { column, plan, zones, photo, chosenZone, setChosenZone, pair, whites, drawing } = place;
+    return (
+        <>
+            {' '}
+            {column === 'recipes' && (plan.data?.entries ?? []).map((e) => <Cross key={e.id} x={e.x} y={e.y} />)}
+            {column === 'zones' && zones !== undefined && zones !== null && (
+                <>
+                    <ZoneShapes
+                        zones={zones}
+                        extent={photo}
+                        chosen={chosenZone}
+                        pair={pair}
+                        onZone={drawing.drawing.tool === null ? setChosenZone : null}
+                    />
+                    {(whites || drawing.drawing.tool?.kind === 'keepWhite' || drawing.drawing.tool?.kind === 'dropWhite') && (
+                        <WhiteShapes zones={zones} extent={photo} />
+                    )}
+                </>
+            )}
+        </>
+    );
+}
+
+/** The photo with its ways of looking, and what is being drawn on it. */
+export function PhotoPart({ place, fresh, onPhoto }: { place: PhotoPlaceState; fresh: boolean; onPhoto: (file: File) => void }) {
+    const { look, dispatchLook, all, survey, photos, values, here, photo, spot, push, drawing, dispatch, zones } = place;
+    return (
+        <>
+            {' '}
+            <LookBar look={look} dispatch={dispatchLook} canBalance={all.some((p) => p.neutral !== null)} />
+            {(look.grid || look.cut) && survey !== undefined && <FrameBar frame={survey.frame} onChange={(c) => photos.study.mutate(c)} />}
+            <Along>
+                <ValueRuler values={values.data} only={look.only} here={here} onOnly={(step) => dispatchLook({ type: 'only', step })} />
+                <PhotoView
+                    {...viewOf(place)}
+                    takesFocus={fresh}
+                    photo={photo}
+                    spot={spot}
+                    push={push}
+                    drawing={drawing.drawing}
+                    brush={Number(drawing.brush)}
+                    draw={drawing.draw}
+                    onEnd={drawing.end}
+                    dispatch={dispatch}
+                    onPhoto={onPhoto}
+                >
+                    <OverPhoto place={place} />
+                </PhotoView>
+            </Along>
+            <DrawingBar
+                drawing={drawing.drawing}
+                brush={drawing.brush}
+                nameOf={(zone) => zones?.list.find((z) => z.number === zone)?.name ?? ''}
+                onBrush={drawing.setBrush}
+                onEnd={drawing.end}
+                onLeave={drawing.leave}
+            />
+        </>
+    );
+}
+
+/** What lies below: how photos differ, borders and whites of zones, or the recipes kept. */
+export function BelowPart({ place }: { place: PhotoPlaceState }) {
+    const { study, column, other, comparison, zones, pair, setPair, whites, setWhites, drawing, desk, plan, changes, dispatch } = place;
+    return (
+        <>
+            {column === 'photos' && other !== null && <Differences comparison={comparison.data} fault={comparison.error} />}
+            {column === 'zones' && zones != null && (
+                <ZonesBelow
+                    zones={zones}
+                    pair={pair}
+                    whites={whites}
+                    onPair={setPair}
+                    onWhites={setWhites}
+                    onTool={drawing.take}
+                    onChange={desk.change}
+                />
+            )}
+            {column === 'recipes' && (
+                <KeptStrip
+                    study={study}
+                    plan={plan.data}
+                    changes={changes}
+                    onShow={(e) => dispatch({ type: 'opened', spot: { x: e.x, y: e.y, ring: e.ring } })}
+                />
+            )}
+        </>
+    );
+}

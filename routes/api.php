@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\DrawerChartController;
+use App\Http\Controllers\DrawerController;
+use App\Http\Controllers\DrawerImportController;
+use App\Http\Controllers\GrainController;
+use App\Http\Controllers\KeptRecipeCardController;
+use App\Http\Controllers\KeptRecipeController;
+use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SpotController;
+use App\Http\Controllers\StudyController;
+use App\Http\Controllers\SurveyController;
+use App\Http\Middleware\TakesTurns;
+use Illuminate\Support\Facades\Route;
+use KnottyPrism\Core\Formats\DrawerExport;
+
+// What the page asks, behind sign-in (routes/web.php), as docs/openapi.yaml describes it. What belongs to another account is not there.
+
+Route::get('/me', [SessionController::class, 'me']);
+Route::get('/grain', GrainController::class);
+
+Route::prefix('/drawer')->controller(DrawerController::class)->group(function (): void {
+    Route::get('/', 'show');
+    Route::get('/tray', 'tray');
+    Route::get('/pencil', 'pencil');
+    Route::patch('/pencil', 'note');
+    Route::get('/lines', 'lines');
+    Route::post('/ranges', 'addRange');
+    Route::post('/undo', 'undo');
+    Route::get('/file/{kind}', 'export')->whereIn('kind', array_keys(DrawerExport::KINDS));
+});
+
+Route::prefix('/drawer')->middleware('throttle:heavy')->controller(DrawerChartController::class)->group(function (): void {
+    Route::get('/reach', 'reach');
+    Route::get('/equivalents', 'equivalents');
+    Route::get('/equivalents.pdf', 'equivalentsSheet');
+    Route::get('/mix', 'mix');
+    Route::get('/chart', 'chart');
+    Route::get('/chart.pdf', 'chartSheet');
+    Route::get('/map.pdf', 'map');
+});
+
+Route::post('/drawer/imports', [DrawerImportController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
+Route::prefix('/drawer/imports/{import}')->middleware('can:own,import')->controller(DrawerImportController::class)->group(function (): void {
+    Route::get('/', 'show');
+    Route::patch('/', 'choose');
+    Route::post('/take', 'take');
+    Route::delete('/', 'cancel');
+});
+
+Route::get('/studies', [StudyController::class, 'index']);
+Route::post('/studies', [StudyController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
+Route::post('/studies/bundle', [StudyController::class, 'bringIn'])->middleware(['throttle:heavy', TakesTurns::class]);
+// Asked for again once it is done, when the study is not there any more.
+Route::delete('/studies/{study}', [StudyController::class, 'destroy']);
+
+Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()->group(function (): void {
+    Route::get('/', [StudyController::class, 'show']);
+    Route::patch('/', [StudyController::class, 'update']);
+    Route::get('/bundle', [StudyController::class, 'bundle'])->middleware('throttle:heavy');
+    Route::get('/purchases', [DrawerChartController::class, 'purchases'])->middleware('throttle:heavy');
+    Route::get('/spot', [SpotController::class, 'read']);
+    Route::get('/recipes', [SpotController::class, 'recipes'])->middleware('throttle:heavy');
+
+    Route::get('/photo', [PhotoController::class, 'plain']);
+    Route::post('/photos', [PhotoController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
+    Route::prefix('/photos/{photo}')->controller(PhotoController::class)->group(function (): void {
+        Route::patch('/', 'update');
+        Route::delete('/', 'destroy');
+        Route::get('/look', 'look');
+        Route::get('/values', 'values');
+    });
+
+    Route::controller(SurveyController::class)->group(function (): void {
+        Route::get('/survey', 'show');
+        Route::post('/survey/changes', 'change');
+        Route::post('/survey/undo', 'undo');
+        Route::post('/survey/redo', 'redo');
+        Route::get('/spots.{kind}', 'spots')->whereIn('kind', ['gpl', 'csv', 'json']);
+        Route::get('/comparison', 'comparison');
+    });
+
+    Route::prefix('/kept-recipes')->controller(KeptRecipeController::class)->group(function (): void {
+        Route::get('/', 'index');
+        Route::post('/', 'store');
+        Route::post('/undo', 'undo');
+        Route::get('/card', KeptRecipeCardController::class);
+        Route::patch('/{keptRecipe}', 'update');
+        Route::delete('/{entry}', 'destroy');
+    });
+
+    Route::prefix('/plan')->group(__DIR__.'/plan.php');
+});

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PlanSheetController;
+use Illuminate\Support\Facades\Route;
+
+// The plan of a study's picture: routes/api.php has what is around it.
+
+Route::controller(PlanController::class)->group(function (): void {
+    Route::get('/', 'show');
+    Route::post('/run', 'plan');
+    Route::delete('/run', 'cancel');
+    Route::post('/changes', 'change');
+    Route::post('/undo', 'undo');
+    Route::post('/redo', 'redo');
+    Route::post('/version', 'version');
+    Route::get('/answers', 'answers')->middleware('throttle:heavy');
+    Route::get('/tried', 'tried')->middleware('throttle:heavy');
+    Route::get('/image', 'image');
+    Route::get('/values', 'values');
+    Route::get('/ramp', 'ramp');
+});
+
+Route::get('/{kind}.pdf', [PlanSheetController::class, 'sheet'])->whereIn('kind', ['card', 'zones', 'steps'])->middleware('throttle:heavy');
+Route::get('/palette.{kind}', [PlanSheetController::class, 'palette'])->whereIn('kind', ['gpl', 'csv']);

@@ -1,0 +1,145 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { stage, shown, zonesList, history, open } from './photoPlace';
+
+test('every way of looking has its key, they combine, and are remembered', async ({ page }) => {
+    await open(page, 'Spots');
+    await stage(page).focus();
+    await page.keyboard.press('s');
+    await expect(shown(page)).toHaveAttribute('src', /tone=steps&steps=9/);
+    await page.keyboard.press('q');
+    await page.keyboard.press('m');
+    await page.keyboard.press('5');
+    await expect(shown(page)).toHaveAttribute('src', /squint=1.*only=5/);
+    await expect(page.getByRole('button', { name: /^Value 5,/ })).toHaveAttribute('aria-pressed', 'true');
+    await expect(shown(page)).toHaveCSS('transform', 'matrix(-1, 0, 0, 1, 0, 0)');
+    await page.keyboard.press('l');
+    await expect(shown(page)).toHaveAttribute('src', /lightest=1.*only=5/);
+    await page.keyboard.press('r');
+    await expect(page.getByLabel('Side of a square of the grid in millimetres')).toBeVisible();
+    await page.reload();
+    await expect(shown(page)).toHaveAttribute('src', /tone=steps&steps=9&lightest=1&squint=1.*only=5/);
+
+    // A square that is none is refused in words, and the grid stays.
+    const square = page.getByLabel('Side of a square of the grid in millimetres');
+    await square.fill('5000');
+    await square.press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: '2 to 1000 mm' })).toBeVisible();
+    await stage(page).focus();
+    await page.keyboard.press('Escape');
+    await expect(shown(page)).toHaveAttribute('src', /tone=colour.*squint=0/);
+    await expect(shown(page)).toHaveCSS('transform', 'matrix(1, 0, 0, 1, 0, 0)');
+});
+
+test('spots are kept by name, found again, moved, saved as files, and undone', async ({ page }) => {
+    await open(page, 'Spots');
+    const rows = page.getByRole('button', { name: /^Spot \d+,/ });
+    await expect(rows.first()).toBeVisible();
+    const before = await rows.count();
+    const box = await stage(page).boundingBox();
+    await stage(page).click({ position: { x: (box?.width ?? 0) * 0.93, y: (box?.height ?? 0) * 0.15 } });
+    await page.getByLabel('Name of the new spot').fill('tar in the shade');
+    await page.getByLabel('Name of the new spot').press('Enter');
+    await expect(rows).toHaveCount(before + 1);
+    await expect(page.getByRole('button', { name: /^Spot \d+, tar in the shade: value [34] of 9/ })).toHaveCount(1);
+    await rows.first().click();
+    await expect(page.getByText(/^Ring wide at 1440/)).toBeAttached();
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Save the spots as gpl' }).click();
+    expect((await download).suggestedFilename()).toBe('low-water-spots.gpl');
+    await history(page, 'Undo: keep the spot').click();
+    await expect(rows).toHaveCount(before);
+});
+
+test('two photos lie side by side with the same spots, and their differences are said; a wrong neutral is refused', async ({ page }) => {
+    await open(page, 'Photos');
+    await expect(page.getByTestId('comparison')).toContainText('“evening” is warmer by', { timeout: 15_000 });
+    await expect(page.getByRole('application', { name: /^Photo evening/ })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Differences' })).toContainText('rope, lit side');
+    // The ring on rust: no white and no grey.
+    const box = await stage(page).boundingBox();
+    await stage(page).click({ position: { x: (box?.width ?? 0) * 0.693, y: (box?.height ?? 0) * 0.444 } });
+    await page.keyboard.press('-');
+    await page.getByRole('button', { name: 'The ring is on white or grey' }).click();
+    const alert = page.getByRole('alert').filter({ hasText: /white or grey|lighter/ });
+    const balanced = page.getByText(/^Balanced on/);
+    await expect(alert.or(balanced).first()).toBeVisible();
+    if (await balanced.isVisible()) {
+        await history(page, 'Undo').click();
+        await expect(balanced).toBeHidden();
+    }
+});
+
+test('what is done while the connection is gone is kept, said, and made when it is back', async ({ page }) => {
+    await open(page, 'Zones');
+    await zonesList(page).filter({ hasText: 'sea' }).getByRole('button').click();
+    // First no connection, then a proxy whose application is gone, then a fault: none of them is a refusal.
+    let tries = 0;
+    await page.route('**/survey/changes', (route) =>
+        [() => route.abort(), () => route.fulfill({ status: 502, body: '<html>' }), () => route.fulfill({ status: 500, body: '' })][
+            Math.min(2, tries++)
+        ]?.(),
+    );
+    const name = page.getByLabel('Name of the zone');
+    await name.fill('the sea');
+    await name.press('Enter');
+    const waiting = page.getByTestId('waiting');
+    await expect(waiting).toContainText('One change waits.');
+    await page.getByRole('button', { name: 'Send now' }).click();
+    await page.getByRole('button', { name: 'Send now' }).click();
+    await expect.poll(() => tries).toBe(3);
+    await expect(waiting).toContainText('Kept on this device, over a reload too');
+    await page.unroute('**/survey/changes');
+    // Not even a reload loses it.
+    await page.reload();
+    await expect(zonesList(page).filter({ hasText: 'the sea' })).toHaveCount(1);
+    await history(page, 'Undo: rename').click();
+    await expect(zonesList(page).filter({ hasText: 'the sea' })).toHaveCount(0);
+});
+
+test('a pasted picture becomes a study of its own', async ({ page }) => {
+    await open(page, 'Spots');
+    const taken = page.waitForResponse((r) => r.request().method() === 'POST' && r.url().endsWith('/api/studies') && r.status() === 201);
+    await page.evaluate(async () => {
+        const canvas = new OffscreenCanvas(300, 200);
+        const context = canvas.getContext('2d');
+        if (context !== null) {
+            context.fillStyle = '#5f8f86';
+            context.fillRect(0, 0, 300, 200);
+        }
+        const clipboard = new DataTransfer();
+        clipboard.items.add(new File([await canvas.convertToBlob({ type: 'image/png' })], 'pasted glass.png', { type: 'image/png' }));
+        window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: clipboard }));
+    });
+    const { id } = (await (await taken).json()) as { id: number };
+    await expect(page).toHaveURL(new RegExp(`/photo/${id}$`));
+    await expect(page.getByTestId('reading')).toContainText(/green/);
+});
+
+test('neighbours that end alike are tried in grey and left again', async ({ page }) => {
+    await open(page, 'Zones');
+    const tries = page.getByRole('button', { name: /^Try it in grey/ });
+    await tries.first().click();
+    await expect(shown(page)).toHaveAttribute('src', /tone=grey.*push=\d+&by=-?1/);
+    await tries.first().click();
+    await expect(shown(page)).toHaveAttribute('src', /tone=colour/);
+});
+
+test('has no serious accessibility faults in any of its columns, and fits the screen', async ({ page }) => {
+    for (const column of ['Spots', 'Zones', 'Photos']) {
+        await open(page, column);
+        if (column === 'Zones') {
+            await zonesList(page).first().getByRole('button').click();
+        }
+        await page.waitForTimeout(500);
+        const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+        expect(
+            found.violations
+                .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+                .map((v) => `${column} ${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`),
+        ).toEqual([]);
+        const size = await page.evaluate(() => [document.documentElement.scrollWidth, document.documentElement.scrollHeight]);
+        expect(size[0], column).toBe(1280);
+        expect(size[1], column).toBeLessThanOrEqual(800);
+    }
+});
