@@ -34,6 +34,7 @@ use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\School\Setting;
 
 /** The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is. */
 final class PlanAnswers
@@ -52,7 +53,7 @@ final class PlanAnswers
         $history = $this->desk->versions->history($study);
         $common = [
             'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
-            'settings' => $this->settings($study), 'choices' => School::CHOICES, 'hues' => Recolour::CHOICES,
+            'settings' => $this->settings($study), 'ways' => self::ways(), 'hues' => Recolour::CHOICES,
             'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->plan_number, 'stamp' => $this->desk->versions->current($study)->id ?? 0,
         ];
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
@@ -123,6 +124,17 @@ final class PlanAnswers
         $s = $this->desk->sheet($study)->settings;
 
         return ['school' => $s->schools[0] ?? [], 'mode' => $s->mode->value, 'pencils' => $s->pencils, 'keep' => $s->keep, 'without' => $s->without, 'hue' => $s->hues[0] ?? 'as seen'];
+    }
+
+    /** @return list<array<string, mixed>> what a way of working consists of, with what speaks for each choice; the number of pencils is chosen with the palette */
+    private static function ways(): array
+    {
+        $ways = array_diff_key(School::ways(), ['palette' => true]);
+
+        return array_map(static fn (string $name, string $setting): array => [
+            'name' => $name, 'title' => $setting::title(),
+            'choices' => array_map(static fn (Setting $choice): array => ['value' => $choice->value, 'why' => $choice->why()], $setting::cases()),
+        ], array_keys($ways), $ways);
     }
 
     /** @return list<array{number: int, name: string}> */

@@ -25,7 +25,7 @@ final class MatchCommand extends Command
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
             ->addOption('target', null, InputOption::VALUE_REQUIRED, 'the colour wanted, #rrggbb')
-            ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…: '.implode('; ', array_map(static fn (string $k, array $v): string => $k.'='.implode('|', $v), array_keys(School::CHOICES), School::CHOICES)), '')
+            ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…: '.implode('; ', array_map(static fn (string $k, array $v): string => $k.'='.implode('|', $v), array_keys(School::choices()), School::choices())), '')
             ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
             ->addOption('max-passes', null, InputOption::VALUE_REQUIRED, '1–8', (string) RecipePlanner::MOST_PASSES)
             ->addOption('count', null, InputOption::VALUE_REQUIRED, '1–4', '4');

@@ -18,7 +18,9 @@ use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Cautions\Remedies;
 use KnottyPrism\Core\Recipe\Complements\Complement;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
+use KnottyPrism\Core\Recipe\School\Beneath;
 use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\Neutralising;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
@@ -91,7 +93,7 @@ final class RecipePlanner
     {
         OutOfRange::check('the number of passes', $maxPasses, 1, 8);
         OutOfRange::check('the number of recipes', $count, 1, 4);
-        $neutralisers = $this->school->beneath === 'complement' || count($this->moves->pencils) > Shortlist::LENGTH ? $this->beneath($target) : [];
+        $neutralisers = $this->school->beneath === Beneath::Complement || count($this->moves->pencils) > Shortlist::LENGTH ? $this->beneath($target) : [];
         [$moves, $atlas, $sheets] = $this->groundFor($target, $neutralisers);
         $rules = new Rules($this->school, $moves, $target, $neutralisers);
         $objective = new Objective($strangeness === [] ? [] : array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $moves->pencils));
@@ -102,7 +104,7 @@ final class RecipePlanner
         if ($answers === []) {
             throw SchoolRefuses::stacks($this->school->settings());
         }
-        if ($this->school->beneath === 'any' && $maxPasses > 1 && count($answers) < $count) {
+        if ($this->school->beneath === Beneath::Any && $maxPasses > 1 && count($answers) < $count) {
             $beneath = $this->withComplementBeneath($search, $answers);
             if ($beneath !== null) {
                 $answers = $choice->withBeneath($answers, $beneath);
@@ -126,7 +128,7 @@ final class RecipePlanner
      */
     public function remediesFor(Stack $stack, Lab $target): Remedies
     {
-        $allowed = self::bound(new Rules($this->school, $this->moves, $target, $this->school->beneath === 'complement' ? $this->beneath($target) : []), $this->moves);
+        $allowed = self::bound(new Rules($this->school, $this->moves, $target, $this->school->beneath === Beneath::Complement ? $this->beneath($target) : []), $this->moves);
 
         return new Remedies($this->paper, $this->moves->pencils, $this->missing, $allowed === null || ! $allowed($stack) ? null : $allowed);
     }
@@ -211,7 +213,7 @@ final class RecipePlanner
     {
         $local = Oklch::ofLab($target);
         $local = $local->chroma >= Rules::HUELESS ? $local : Oklch::ofLab(Character::of($main)->heavy);
-        $computed = $this->school->neutralising === 'computed' ? array_map(static fn (Complement $c): Pencil => $c->pencil, $this->complements->neutralisersOf($main)) : [];
+        $computed = $this->school->neutralising === Neutralising::Computed ? array_map(static fn (Complement $c): Pencil => $c->pencil, $this->complements->neutralisersOf($main)) : [];
 
         return array_slice($computed === [] ? $this->complements->facing($local) : $computed, 0, self::COMPLEMENTS);
     }

@@ -23,7 +23,7 @@ it('obeys every rule of any school in every recipe and every remedy that it give
     for ($n = 0; $n < 10; $n++) {
         $settings = [];
         foreach (['values', 'beneath', 'darks', 'lights', 'neutralising'] as $name) {
-            $settings[] = $name.'='.School::CHOICES[$name][mt_rand(0, count(School::CHOICES[$name]) - 1)];
+            $settings[] = $name.'='.School::choices()[$name][mt_rand(0, count(School::choices()[$name]) - 1)];
         }
         $school = School::ofSettings($settings);
         $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), $school, Pencils::shelf());

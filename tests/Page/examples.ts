@@ -207,7 +207,24 @@ export const trayPencil = (number: string, name: string, noted: Partial<Stock> =
 export const picture = (more: Partial<Plan> = {}): Plan => ({
     run: null,
     settings: { school: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
-    choices: { values: ['free', 'light-to-dark'], darks: ['black-allowed', 'never-black'], palette: ['whole'] },
+    ways: [
+        {
+            name: 'values',
+            title: 'Order of value',
+            choices: [
+                { value: 'free', why: 'Whatever comes nearest.' },
+                { value: 'light-to-dark', why: 'Lights stay clean.' },
+            ],
+        },
+        {
+            name: 'darks',
+            title: 'Darks',
+            choices: [
+                { value: 'black-allowed', why: 'Black where it comes nearest.' },
+                { value: 'never-black', why: 'Mixed darks stay lively.' },
+            ],
+        },
+    ],
     hues: ['as seen', 'blue', 'grey'],
     undoWords: null,
     redoWords: null,

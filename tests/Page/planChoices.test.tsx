@@ -1,13 +1,10 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import { readFileSync } from 'node:fs';
 
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../../resources/ts/api/types';
 import { PalettePart } from '../../resources/ts/places/plan/PalettePart';
 
 import { SchoolPart } from '../../resources/ts/places/plan/SchoolPart';
-
-import { WAYS } from '../../resources/ts/places/plan/ways';
 
 import { pencilOfPlan as pencil, picture, study, target, zoneOfPlan as zone } from './examples';
 import { first, hands, standIn, wrapper } from './planHands';
@@ -61,17 +58,6 @@ describe('the palette', () => {
 });
 
 describe('the way of working', () => {
-    it('has words for every choice that the planner knows', () => {
-        const text = readFileSync('core/Recipe/School/School.php', 'utf8');
-        const choices = /public const CHOICES = \[([\s\S]*?)\n {4}\];/.exec(text)?.[1] ?? '';
-        const known = [...choices.matchAll(/'([\w-]+)' => \[([^\]]*)\]/g)];
-        expect(known).toHaveLength(7);
-        for (const [, name, list] of known.filter(([, n]) => n !== 'palette')) {
-            const options = [...(list ?? '').matchAll(/'([\w-]+)'/g)].map((m) => m[1] ?? '');
-            expect(Object.keys(WAYS[name ?? '']?.why ?? {}).sort()).toEqual(options.sort());
-        }
-    });
-
     it('is chosen for the whole or for one zone, which may follow the whole again', () => {
         const { made, changes } = hands();
         const own = { ...zone(3, 'rope', [target('mid')]), school: ['darks=never-black'] };
@@ -87,6 +73,7 @@ describe('the way of working', () => {
         );
         fireEvent.change(screen.getByLabelText('Darks'), { target: { value: 'never-black' } });
         expect(first(made.change)).toEqual({ kind: 'school', zone: 0, settings: ['values=light-to-dark', 'darks=never-black'] });
+        expect(screen.getByText('Lights stay clean.')).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Order of value'), { target: { value: 'free' } });
         expect(first(made.change)).toEqual({ kind: 'school', zone: 0, settings: [] });
         fireEvent.change(screen.getByLabelText('What counts'), { target: { value: 'value-first' } });

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Medium\Stack;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 
@@ -19,14 +20,10 @@ final readonly class Prediction
 
     public static function of(Stack $stack, Paper $paper): self
     {
-        $sheet = new Sheet($paper);
-        $steps = [];
-        foreach ($stack->steps as $step) {
-            Stack::apply($step, $sheet);
-            $steps[] = StepPrediction::of($step, $sheet);
-        }
+        $laid = LaidStack::of($stack, $paper);
+        $steps = array_map(static fn (Pass|Finish $step, int $i): StepPrediction => StepPrediction::of($step, $laid->after($i + 1)), $stack->steps, array_keys($stack->steps));
 
-        return new self($paper, $steps, Steadiness::of($stack, $paper), self::spread($sheet));
+        return new self($paper, $steps, Steadiness::of($stack, $paper), self::spread($laid));
     }
 
     /** The colour after the last step, or of the bare paper. */
@@ -41,12 +38,12 @@ final readonly class Prediction
     }
 
     /** Root-mean-square ΔE00 of the strata from the whole: 0 for a flat film, more where flecks play. */
-    private static function spread(Sheet $sheet): float
+    private static function spread(LaidStack $laid): float
     {
-        $whole = Lab::ofReflectance($sheet->meanReflectance());
+        $whole = $laid->lab($laid->steps());
         $sum = 0.0;
-        foreach ($sheet->strata() as $stratum) {
-            $sum += Lab::ofReflectance($stratum)->deltaE00($whole) ** 2;
+        foreach ($laid->strata($laid->steps()) as $stratum) {
+            $sum += $stratum->deltaE00($whole) ** 2;
         }
 
         return sqrt($sum / Tooth::STRATA);

@@ -23,12 +23,9 @@ final readonly class Stack
     /** Does the whole stack on fresh paper. */
     public function on(Paper $paper): Sheet
     {
-        $sheet = new Sheet($paper);
-        foreach ($this->steps as $step) {
-            self::apply($step, $sheet);
-        }
+        $laid = LaidStack::of($this, $paper);
 
-        return $sheet;
+        return $laid->after($laid->steps());
     }
 
     public static function apply(Pass|Finish $step, Sheet $sheet, float $laydown = 1.0): void

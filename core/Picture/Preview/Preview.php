@@ -7,10 +7,10 @@ namespace KnottyPrism\Core\Picture\Preview;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Grain;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
+use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PlannedTarget;
@@ -134,14 +134,8 @@ final class Preview
     /** @return list<list<array{float, float, float}>> by step, from the bare paper: L*, a*, b* of each stratum */
     private function afterEveryStep(Stack $stack): array
     {
-        $look = static fn (Sheet $sheet): array => array_map(static fn (array $r): array => Lab::ofReflectance($r)->toArray(), $sheet->strata());
-        $sheet = new Sheet($this->paper);
-        $after = [$look($sheet)];
-        foreach ($stack->steps as $step) {
-            Stack::apply($step, $sheet);
-            $after[] = $look($sheet);
-        }
+        $laid = LaidStack::of($stack, $this->paper);
 
-        return $after;
+        return array_map(static fn (int $step): array => array_map(static fn (Lab $lab): array => $lab->toArray(), $laid->strata($step)), range(0, $laid->steps()));
     }
 }

@@ -11,6 +11,7 @@ use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
+use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\Stack;
 
 /** A stack done step by step, with what a caution wants to know of each: colour, tooth, and how well the pass took. */
@@ -29,18 +30,16 @@ final readonly class Trace
 
     public static function of(Stack $stack, Paper $paper): self
     {
-        $sheet = new Sheet($paper);
+        $laid = LaidStack::of($stack, $paper);
         $labs = $tooth = $taken = [];
         $wax = 0.0;
-        foreach ($stack->steps as $step) {
-            $taken[] = self::share($sheet, $step);
-            $before = array_sum($sheet->fill);
-            Stack::apply($step, $sheet);
+        foreach ($stack->steps as $i => $step) {
+            $taken[] = self::share($laid->after($i), $step);
             if ($step instanceof Pass && $step->pencil->record->binder?->blooms() === true) {
-                $wax += max(0.0, array_sum($sheet->fill) - $before) / Tooth::STRATA;
+                $wax += max(0.0, array_sum($laid->after($i + 1)->fill) - array_sum($laid->after($i)->fill)) / Tooth::STRATA;
             }
-            $labs[] = Lab::ofReflectance($sheet->meanReflectance());
-            $tooth[] = $sheet->toothUsed();
+            $labs[] = $laid->lab($i + 1);
+            $tooth[] = $laid->after($i + 1)->toothUsed();
         }
 
         return new self($paper, $stack->steps, $labs, $tooth, $taken, $wax);

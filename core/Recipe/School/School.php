@@ -13,25 +13,38 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
  */
 final readonly class School
 {
-    public const CHOICES = [
-        'values' => ['free', 'light-to-dark', 'dark-to-light', 'form-first'],
-        'beneath' => ['any', 'nothing', 'complement', 'split-complement', 'dark-cool', 'neutral-grey'],
-        'darks' => ['black-allowed', 'black-last', 'never-black'],
-        'lights' => ['free', 'reserve-paper', 'pale-first', 'white-last', 'lift'],
-        'neutralising' => ['computed', 'traditional'],
-        'joining' => ['free', 'light-coats', 'solvent', 'blender', 'light-pencil', 'tissue'],
-        'palette' => ['whole', 'at-most-3', 'at-most-6', 'at-most-9', 'at-most-12', 'exactly-three'],
+    /** @var array<string, class-string<Setting>> by the name in which a setting is written */
+    private const SETTINGS = [
+        'values' => ValueOrder::class,
+        'beneath' => Beneath::class,
+        'darks' => Darks::class,
+        'lights' => Lights::class,
+        'neutralising' => Neutralising::class,
+        'joining' => Joining::class,
+        'palette' => PaletteLimit::class,
     ];
 
     private function __construct(
-        public string $values,
-        public string $beneath,
-        public string $darks,
-        public string $lights,
-        public string $neutralising,
-        public string $joining,
-        public string $palette,
+        public ValueOrder $values,
+        public Beneath $beneath,
+        public Darks $darks,
+        public Lights $lights,
+        public Neutralising $neutralising,
+        public Joining $joining,
+        public PaletteLimit $palette,
     ) {
+    }
+
+    /** @return array<string, class-string<Setting>> */
+    public static function ways(): array
+    {
+        return self::SETTINGS;
+    }
+
+    /** @return array<string, list<string>> what may be chosen, by setting; the first choice leaves the search free */
+    public static function choices(): array
+    {
+        return array_map(static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()), self::SETTINGS);
     }
 
     public static function free(): self
@@ -46,41 +59,56 @@ final readonly class School
      */
     public static function ofSettings(array $settings): self
     {
-        $chosen = array_map(static fn (array $choices): string => $choices[0], self::CHOICES);
+        $choices = self::choices();
+        $chosen = array_map(static fn (array $names): string => $names[0], $choices);
         foreach ($settings as $setting) {
             [$name, $choice] = array_map(trim(...), explode('=', $setting, 2)) + [1 => ''];
-            if (! isset(self::CHOICES[$name])) {
-                throw UnreadableText::choice('a school setting', array_map(static fn (string $k): string => $k.'=…', array_keys(self::CHOICES)), $setting);
+            if (! isset($choices[$name])) {
+                throw UnreadableText::choice('a school setting', array_map(static fn (string $k): string => $k.'=…', array_keys($choices)), $setting);
             }
-            if (! in_array($choice, self::CHOICES[$name], true)) {
-                throw UnreadableText::choice($name, self::CHOICES[$name], $choice);
+            if (! in_array($choice, $choices[$name], true)) {
+                throw UnreadableText::choice($name, $choices[$name], $choice);
             }
             $chosen[$name] = $choice;
         }
 
-        return new self(...$chosen);
+        return new self(
+            ValueOrder::from($chosen['values']),
+            Beneath::from($chosen['beneath']),
+            Darks::from($chosen['darks']),
+            Lights::from($chosen['lights']),
+            Neutralising::from($chosen['neutralising']),
+            Joining::from($chosen['joining']),
+            PaletteLimit::from($chosen['palette']),
+        );
     }
 
     /** @return list<string> the settings that differ from free, as {@see self::ofSettings()} reads them */
     public function settings(): array
     {
         $settings = [];
-        foreach (self::CHOICES as $name => $choices) {
-            if ($this->{$name} !== $choices[0]) {
-                $settings[] = $name.'='.$this->{$name};
+        foreach ($this->chosen() as $name => $choice) {
+            if ($choice !== $choice::cases()[0]) {
+                $settings[] = "$name=$choice->value";
             }
         }
 
         return $settings;
     }
 
+    /** @return array<string, Setting> by name */
+    private function chosen(): array
+    {
+        return ['values' => $this->values, 'beneath' => $this->beneath, 'darks' => $this->darks, 'lights' => $this->lights, 'neutralising' => $this->neutralising, 'joining' => $this->joining, 'palette' => $this->palette];
+    }
+
     /** What every recipe ends with, whatever its colour; lights may end otherwise, as the rules of the search say. */
     public function finish(): ?Finish
     {
         return match ($this->joining) {
-            'solvent' => Finish::Solvent,
-            'blender' => Finish::Blender,
-            'tissue' => Finish::Tissue,
+            Joining::Solvent => Finish::Solvent,
+            Joining::Blender => Finish::Blender,
+            Joining::Tissue => Finish::Tissue,
             default => null,
         };
     }
@@ -88,16 +116,12 @@ final readonly class School
     /** The firmest pressure allowed, 0–1. */
     public function mostPressure(): float
     {
-        return $this->joining === 'light-coats' ? 0.55 : 1.0;
+        return $this->joining === Joining::LightCoats ? 0.55 : 1.0;
     }
 
     /** How many pencils a whole picture may use; null for the whole drawer. */
     public function mostPencils(): ?int
     {
-        return match (true) {
-            $this->palette === 'exactly-three' => 3,
-            str_starts_with($this->palette, 'at-most-') => (int) substr($this->palette, 8),
-            default => null,
-        };
+        return $this->palette->most();
     }
 }

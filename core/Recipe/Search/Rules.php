@@ -10,7 +10,12 @@ use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Recipe\School\Beneath;
+use KnottyPrism\Core\Recipe\School\Darks;
+use KnottyPrism\Core\Recipe\School\Joining;
+use KnottyPrism\Core\Recipe\School\Lights;
 use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\School\ValueOrder;
 
 /** A school applied to one target and the moves at hand: what may begin a stack, follow in it and end it. */
 final readonly class Rules
@@ -72,15 +77,15 @@ final readonly class Rules
             if ($allowed && $this->mayLieFirst($character, in_array($character->pencil, $neutralisers, true))) {
                 $firsts[] = $move;
             }
-            if ($allowed && ($school->joining !== 'light-pencil' || ($character->isPale() && $pass->pressure >= self::BURNISHES_FROM))) {
+            if ($allowed && ($school->joining !== Joining::LightPencil || ($character->isPale() && $pass->pressure >= self::BURNISHES_FROM))) {
                 $ends[$move] = true;
             }
         }
         $this->firsts = $firsts;
         $this->mayBegin = array_fill_keys($firsts, true);
-        $this->mayEnd = $school->joining === 'light-pencil' ? $ends : null;
+        $this->mayEnd = $school->joining === Joining::LightPencil ? $ends : null;
         $this->free = array_diff($school->settings(), ['neutralising=traditional']) === [];
-        $this->finish = $school->lights === 'lift' && $this->isLight() ? Finish::Lift : $school->finish();
+        $this->finish = $school->lights === Lights::Lift && $this->isLight() ? Finish::Lift : $school->finish();
     }
 
     /** Whether one pencil (by its place) may lie anywhere over another. */
@@ -126,7 +131,7 @@ final readonly class Rules
     /** Whether something must lie beneath the local colour, so that one pencil is not enough. */
     private function wantsBeneath(): bool
     {
-        return ! in_array($this->school->beneath, ['any', 'nothing'], true);
+        return ! in_array($this->school->beneath, [Beneath::Any, Beneath::Nothing], true);
     }
 
     /** Whether the search is free: nothing to check. */
@@ -149,8 +154,8 @@ final readonly class Rules
     private function mayBeUsed(Character $c): bool
     {
         return ! match (true) {
-            $c->isBlack() => $this->school->darks === 'never-black' || ($this->school->darks === 'black-last' && $this->target->l >= self::ACCENT_BELOW),
-            $c->isWhite() => $this->school->lights === 'reserve-paper',
+            $c->isBlack() => $this->school->darks === Darks::NeverBlack || ($this->school->darks === Darks::BlackLast && $this->target->l >= self::ACCENT_BELOW),
+            $c->isWhite() => $this->school->lights === Lights::ReservePaper,
             default => false,
         };
     }
@@ -158,15 +163,15 @@ final readonly class Rules
     private function mayFollow(Character $below, Character $above): bool
     {
         $inOrder = match ($this->school->values) {
-            'light-to-dark' => $above->heavy->l <= $below->heavy->l + self::VALUE_SLACK,
-            'dark-to-light' => $above->heavy->l >= $below->heavy->l - self::VALUE_SLACK,
-            'form-first' => $below->isForm() || ! $above->isForm(),
+            ValueOrder::LightToDark => $above->heavy->l <= $below->heavy->l + self::VALUE_SLACK,
+            ValueOrder::DarkToLight => $above->heavy->l >= $below->heavy->l - self::VALUE_SLACK,
+            ValueOrder::FormFirst => $below->isForm() || ! $above->isForm(),
             default => true,
         };
 
         return $inOrder
-            && ! ($this->school->darks === 'black-last' && $below->isBlack())
-            && ! ($this->school->lights === 'white-last' && $below->isWhite());
+            && ! ($this->school->darks === Darks::BlackLast && $below->isBlack())
+            && ! ($this->school->lights === Lights::WhiteLast && $below->isWhite());
     }
 
     private function mayLieFirst(Character $c, bool $neutralises): bool
@@ -174,15 +179,15 @@ final readonly class Rules
         $local = Oklch::ofLab($this->target);
         $apart = ArtistWheel::apart($local->hueDegrees, $c->hue->hueDegrees);
         $beneath = match ($this->school->beneath) {
-            'nothing' => $local->chroma < self::HUELESS ? ! $c->isDarkCool() : $c->family->isChromatic() && $apart <= self::LOCAL,
-            'complement' => $neutralises,
-            'split-complement' => $c->hue->chroma >= self::WEAK && $apart >= self::SPLIT[0] && $apart <= self::SPLIT[1],
-            'dark-cool' => $c->isDarkCool(),
-            'neutral-grey' => $c->isGrey(),
+            Beneath::Nothing => $local->chroma < self::HUELESS ? ! $c->isDarkCool() : $c->family->isChromatic() && $apart <= self::LOCAL,
+            Beneath::Complement => $neutralises,
+            Beneath::SplitComplement => $c->hue->chroma >= self::WEAK && $apart >= self::SPLIT[0] && $apart <= self::SPLIT[1],
+            Beneath::DarkCool => $c->isDarkCool(),
+            Beneath::NeutralGrey => $c->isGrey(),
             default => true,
         };
-        $light = $this->school->lights !== 'pale-first' || ! $this->isLight() || $c->isPale();
+        $light = $this->school->lights !== Lights::PaleFirst || ! $this->isLight() || $c->isPale();
 
-        return $beneath && $light && ! ($this->school->values === 'form-first' && $this->school->beneath === 'any' && ! $this->isLight() && ! $c->isForm());
+        return $beneath && $light && ! ($this->school->values === ValueOrder::FormFirst && $this->school->beneath === Beneath::Any && ! $this->isLight() && ! $c->isForm());
     }
 }

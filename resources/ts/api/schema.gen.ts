@@ -1156,9 +1156,14 @@ export interface components {
                 without: string[];
                 hue: string;
             };
-            choices: {
-                [key: string]: string[];
-            };
+            ways: {
+                name: string;
+                title: string;
+                choices: {
+                    value: string;
+                    why: string;
+                }[];
+            }[];
             hues: string[];
             undoWords: string | null;
             redoWords: string | null;

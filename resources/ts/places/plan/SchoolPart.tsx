@@ -5,7 +5,6 @@ import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import type { PlanChanges } from './queries';
-import { WAYS } from './ways';
 
 const Settings = styled.div`
     display: grid;
@@ -23,18 +22,15 @@ export function SchoolPart({ picture, changes }: { picture: Plan; changes: PlanC
     const [zone, setZone] = useState(0);
     const of = picture.zones.find((z) => z.number === zone);
     const settings = of === undefined ? picture.settings.school : (of.school ?? picture.settings.school);
-    const chosen = (name: string): string =>
-        settings.find((s) => s.startsWith(`${name}=`))?.slice(name.length + 1) ?? picture.choices[name]?.[0] ?? '';
+    const usual = (name: string): string => picture.ways.find((w) => w.name === name)?.choices[0]?.value ?? '';
+    const chosen = (name: string): string => settings.find((s) => s.startsWith(`${name}=`))?.slice(name.length + 1) ?? usual(name);
     const set = (change: Parameters<PlanChanges['change']['mutate']>[0]) =>
         changes.change.mutate(change, { onSuccess: () => changes.run.mutate() });
     const choose = (name: string, choice: string) =>
         set({
             kind: 'school',
             zone,
-            settings: [
-                ...settings.filter((s) => !s.startsWith(`${name}=`)),
-                ...(choice === picture.choices[name]?.[0] ? [] : [`${name}=${choice}`]),
-            ],
+            settings: [...settings.filter((s) => !s.startsWith(`${name}=`)), ...(choice === usual(name) ? [] : [`${name}=${choice}`])],
         });
     const shown = of ?? picture.zones[0];
     return (
@@ -55,11 +51,9 @@ export function SchoolPart({ picture, changes }: { picture: Plan; changes: PlanC
                 )}
             </PartHead>
             <Settings>
-                {Object.entries(picture.choices)
-                    .filter(([name]) => name !== 'palette')
-                    .map(([name, choices]) => (
-                        <Setting key={name} name={name} choices={choices} value={chosen(name)} onChoose={(c) => choose(name, c)} />
-                    ))}
+                {picture.ways.map((way) => (
+                    <Setting key={way.name} way={way} value={chosen(way.name)} onChoose={(c) => choose(way.name, c)} />
+                ))}
                 {zone === 0 && (
                     <>
                         <span>What counts</span>
@@ -115,25 +109,23 @@ export function SchoolPart({ picture, changes }: { picture: Plan; changes: PlanC
 }
 
 interface SettingProps {
-    name: string;
-    choices: readonly string[];
+    way: Plan['ways'][number];
     value: string;
     onChoose: (choice: string) => void;
 }
 
-function Setting({ name, choices, value, onChoose }: SettingProps) {
-    const way = WAYS[name];
+function Setting({ way, value, onChoose }: SettingProps) {
     return (
         <>
-            <span>{way?.title ?? name}</span>
-            <NativeSelect aria-label={way?.title ?? name} value={value} onChange={(e) => onChoose(e.target.value)}>
-                {choices.map((c) => (
-                    <option key={c} value={c}>
-                        {c.replaceAll('-', ' ')}
+            <span>{way.title}</span>
+            <NativeSelect aria-label={way.title} value={value} onChange={(e) => onChoose(e.target.value)}>
+                {way.choices.map((c) => (
+                    <option key={c.value} value={c.value}>
+                        {c.value.replaceAll('-', ' ')}
                     </option>
                 ))}
             </NativeSelect>
-            <p>{way?.why[value] ?? ''}</p>
+            <p>{way.choices.find((c) => c.value === value)?.why ?? ''}</p>
         </>
     );
 }

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Cautions;
+
+use KnottyPrism\Core\Colour\Comparison;
+
+/** A colour that the pencils at hand stop short of. */
+final readonly class OutOfReach implements CautionCheck
+{
+    public function in(Laying $laying): array
+    {
+        $comparison = new Comparison($laying->trace->final(), $laying->target);
+
+        return $comparison->deltaE00 < Caution::OUT_OF_REACH ? [] : [new Caution(CautionCode::OutOfReach, 0, sprintf('The pencils at hand stop short of this colour. %s.', $comparison->words()), 'Accept the nearest, or add a pencil nearer to it.')];
+    }
+}

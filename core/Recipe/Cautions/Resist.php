@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Cautions;
+
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
+
+/** A firm pass that leaves the surface slick for the next. */
+final readonly class Resist implements CautionCheck
+{
+    /** Film a slick surface must refuse, as a share, and the pressure from which a pass is firm enough to make it so. */
+    private const REFUSED = 0.18;
+
+    private const FIRM = 0.80;
+
+    public function in(Laying $laying): array
+    {
+        $firm = null;
+        foreach ($laying->trace->steps as $i => $step) {
+            if ($firm !== null && $step instanceof Pass && $laying->trace->taken[$i] < 1 - self::REFUSED) {
+                return [new Caution(CautionCode::Resist, $firm + 1, sprintf('Pass %d leaves the surface slick; pass %d loses %.0f %% of its colour there.', $firm + 1, $i + 1, 100 * (1 - $laying->trace->taken[$i])), 'Lay the firm pass last, or more lightly.')];
+            }
+            if (($step instanceof Pass && $step->pressure >= self::FIRM) || $step === Finish::Blender) {
+                $firm = $i;
+            }
+        }
+
+        return [];
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Cautions;
+
+use KnottyPrism\Core\Medium\Finishes\Finish;
+
+/** Solvent on a sheet that takes none in. */
+final readonly class SolventOnFilm implements CautionCheck
+{
+    /** A tooth shallower than this is a film or a coated sheet. */
+    private const FILM_ROUGHNESS = 0.3;
+
+    public function in(Laying $laying): array
+    {
+        $at = array_search(Finish::Solvent, $laying->trace->steps, true);
+
+        return $at === false || $laying->trace->paper->tooth->roughness >= self::FILM_ROUGHNESS ? [] : [new Caution(CautionCode::Solvent, $at + 1, 'On a film or a coated sheet solvent floats the colour off instead of sinking it in.', 'Even it with a dry tissue; with any solvent follow the label, with air.')];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\School;
+
+/** What lies beneath the local colour. */
+enum Beneath: string implements Setting
+{
+    case Any = 'any';
+    case Nothing = 'nothing';
+    case Complement = 'complement';
+    case SplitComplement = 'split-complement';
+    case DarkCool = 'dark-cool';
+    case NeutralGrey = 'neutral-grey';
+
+    public static function title(): string
+    {
+        return 'Beneath the colour';
+    }
+
+    public function why(): string
+    {
+        return match ($this) {
+            self::Any => 'Whatever comes nearest.',
+            self::Nothing => 'The purest colour, and the most tooth left.',
+            self::Complement => 'The opposite beneath greys a colour without deadening it.',
+            self::SplitComplement => 'A neighbour of the opposite keeps more life than the opposite itself.',
+            self::DarkCool => 'Violet or indigo beneath makes deep, cool darks.',
+            self::NeutralGrey => 'Values are settled first, colour is glazed over them.',
+        };
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\School;
+
+/** What darks are made of. */
+enum Darks: string implements Setting
+{
+    case BlackAllowed = 'black-allowed';
+    case BlackLast = 'black-last';
+    case NeverBlack = 'never-black';
+
+    public static function title(): string
+    {
+        return 'Darks';
+    }
+
+    public function why(): string
+    {
+        return match ($this) {
+            self::BlackAllowed => 'Black where it comes nearest.',
+            self::BlackLast => 'Black only as the last accent, on top.',
+            self::NeverBlack => 'Darks mixed from colours stay lively.',
+        };
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\School;
+
+/** How a colour is greyed. */
+enum Neutralising: string implements Setting
+{
+    case Computed = 'computed';
+    case Traditional = 'traditional';
+
+    public static function title(): string
+    {
+        return 'Neutralising';
+    }
+
+    public function why(): string
+    {
+        return match ($this) {
+            self::Computed => 'Whichever pencil at hand greys this one on this paper, without a green cast.',
+            self::Traditional => 'Opposites on the painter’s wheel: red and green, blue and orange, yellow and violet.',
+        };
+    }
+}
