@@ -107,7 +107,7 @@ export function useDrawerPlace(onFault: (text: string) => void) {
         const onKey = (event: KeyboardEvent) => beginsSearch(event) && search.current?.focus();
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);
-    }, []);
+    }, [search]);
     const show = (id: string) => {
         remember('chosen', id);
         setWanted(id);

@@ -79,7 +79,7 @@ export function KeptStrip({ study, plan, changes, onShow }: KeptStripProps) {
     const entries = plan?.entries ?? [];
     const current = entries.find((e) => e.id === chosen);
     return (
-        <Part aria-label="Kept recipes" data-testid="kept-recipes">
+        <Part aria-label="What is kept" data-testid="kept-recipes">
             <header>
                 <h2>Kept: {entries.length === 1 ? '1 recipe' : `${entries.length} recipes`}</h2>
                 <WordButton
