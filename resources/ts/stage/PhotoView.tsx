@@ -1,11 +1,20 @@
-import { useEffect, useRef, useState, type ActionDispatch, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import {
+    useEffect,
+    useRef,
+    useState,
+    type ActionDispatch,
+    type KeyboardEvent,
+    type PointerEvent,
+    type ReactNode,
+    type RefObject,
+} from 'react';
 import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Frame, NamedSpot, Photo, Study } from '../api/types';
 
 import { lookQuery, type Look } from './look/lookState';
 import { NOTHING, type Drawing, type DrawingAction } from './drawing';
-import { cssFlip, flipOf, flipped, type Place } from './flip';
+import { cssFlip, flipOf, flipped, type Flip, type Place } from './flip';
 import { CellNumbers, SpotNumbers } from './Labels';
 import { CutAway, Draft, GridLines } from './Overlay';
 import { useLoaded } from './useLoaded';
@@ -92,44 +101,11 @@ interface PhotoViewProps {
     onPhoto: (file: File) => void;
 }
 
-/**
- * The photo with the ring on it. Pressing, touching and the arrow keys move the ring, + and − change its size, hovering only reads. While
- * something is drawn, pressing draws, Space sets a corner where the ring is, Enter ends and Escape leaves.
- */
-export function PhotoView(props: PhotoViewProps) {
-    const {
-        study,
-        photo,
-        takesFocus = false,
-        look,
-        spot,
-        spots,
-        chosenSpot,
-        frame,
-        push,
-        drawing = NOTHING,
-        brush = 0.02,
-        draw,
-        onEnd,
-        dispatch,
-        onPhoto,
-    } = props;
-    const stage = useRef<HTMLDivElement>(null);
+/** Pressing and touching move the ring, or draw; hovering only reads. */
+function usePointing(props: PhotoViewProps, stage: RefObject<HTMLDivElement | null>, flip: Flip) {
+    const { photo, spot, drawing = NOTHING, draw, dispatch } = props;
     const [held, setHeld] = useState(false);
     const [pointer, setPointer] = useState<SpotState | null>(null);
-    useEffect(() => {
-        if (takesFocus) {
-            stage.current?.focus({ preventScroll: true });
-        }
-    }, [takesFocus]);
-    const flip = flipOf(look);
-    // The address names all that the picture depends on, so that what is cached under it stays true.
-    const stamp = push === undefined || push === null ? '' : `&of=${props.stamp}`;
-    const neutral = look.balanced && photo.neutral !== null ? `&neutral=${encodeURIComponent(photo.neutral.lab.join())}` : '';
-    const picture = useLoaded(`/api/studies/${study.id}/photos/${photo.id}/look?${lookQuery(look, push)}${stamp}${neutral}`);
-    const extent = { width: photo.width, height: photo.height };
-    const cursor: Place = { x: spot.x / photo.width, y: spot.y / photo.height };
-
     const placeOf = (event: PointerEvent<HTMLDivElement>): Place | null => {
         const box = stage.current?.getBoundingClientRect();
         if (box === undefined || box.width === 0) {
@@ -165,7 +141,23 @@ export function PhotoView(props: PhotoViewProps) {
             draw?.({ type: 'released' });
         }
     };
-    const onKey = (event: KeyboardEvent<HTMLDivElement>) => {
+    const handlers = {
+        onPointerDown: (e: PointerEvent<HTMLDivElement>) => {
+            setHeld(true);
+            e.currentTarget.setPointerCapture(e.pointerId);
+            pressed(e, true);
+        },
+        onPointerMove: (e: PointerEvent<HTMLDivElement>) => (held ? pressed(e, false) : hover(e)),
+        onPointerLeave: () => setPointer(null),
+        onPointerUp: released,
+        onPointerCancel: released,
+    };
+    return { pointer, handlers };
+}
+
+/** Arrows move the ring, plus and minus change its size; while something is drawn, Space sets a corner and Enter ends. */
+function useRingKeys({ drawing = NOTHING, draw, onEnd, dispatch }: PhotoViewProps, flip: Flip, cursor: Place) {
+    return (event: KeyboardEvent<HTMLDivElement>) => {
         const step = STEPS[event.key];
         if (step !== undefined) {
             const by = event.shiftKey ? FAR : NEAR;
@@ -181,7 +173,28 @@ export function PhotoView(props: PhotoViewProps) {
         }
         event.preventDefault();
     };
+}
 
+/**
+ * The photo with the ring on it. Pressing, touching and the arrow keys move the ring, + and − change its size, hovering only reads. While
+ * something is drawn, pressing draws, Space sets a corner where the ring is, Enter ends and Escape leaves.
+ */
+export function PhotoView(props: PhotoViewProps) {
+    const { study, photo, takesFocus = false, look, spot, spots, frame, push, onPhoto } = props;
+    const stage = useRef<HTMLDivElement>(null);
+    useEffect(() => {
+        if (takesFocus) {
+            stage.current?.focus({ preventScroll: true });
+        }
+    }, [takesFocus]);
+    const flip = flipOf(look);
+    // The address names all that the picture depends on, so that what is cached under it stays true.
+    const stamp = push === undefined || push === null ? '' : `&of=${props.stamp}`;
+    const neutral = look.balanced && photo.neutral !== null ? `&neutral=${encodeURIComponent(photo.neutral.lab.join())}` : '';
+    const picture = useLoaded(`/api/studies/${study.id}/photos/${photo.id}/look?${lookQuery(look, push)}${stamp}${neutral}`);
+    const cursor: Place = { x: spot.x / photo.width, y: spot.y / photo.height };
+    const { pointer, handlers } = usePointing(props, stage, flip);
+    const onKey = useRingKeys(props, flip, cursor);
     return (
         <Target onDrop={(e) => void droppedFile(e.items).then((file) => file !== null && onPhoto(file))}>
             <Stage
@@ -194,27 +207,10 @@ export function PhotoView(props: PhotoViewProps) {
                 aria-describedby="reading"
                 aria-busy={picture.waiting}
                 onKeyDown={onKey}
-                onPointerDown={(e) => {
-                    setHeld(true);
-                    e.currentTarget.setPointerCapture(e.pointerId);
-                    pressed(e, true);
-                }}
-                onPointerMove={(e) => (held ? pressed(e, false) : hover(e))}
-                onPointerLeave={() => setPointer(null)}
-                onPointerUp={released}
-                onPointerCancel={released}
+                {...handlers}
             >
                 <img src={picture.shown} style={{ transform: cssFlip(flip) }} alt="" draggable={false} />
-                <svg viewBox={`0 0 ${photo.width} ${photo.height}`} preserveAspectRatio="none" aria-hidden="true">
-                    <g transform={flipTransform(flip, photo.width, photo.height)}>
-                        {props.children}
-                        {look.cut && frame !== undefined && <CutAway frame={frame} extent={extent} />}
-                        {look.grid && frame !== undefined && <GridLines frame={frame} extent={extent} />}
-                        <SpotMarks spots={spots} photo={photo.id} chosen={chosenSpot} extent={extent} />
-                        <Draft drawing={drawing} extent={extent} brush={brush} cursor={cursor} />
-                        <Ring spot={spot} unit={photo.width / 640} />
-                    </g>
-                </svg>
+                <OnPhoto {...props} flip={flip} cursor={cursor} />
                 <SpotNumbers spots={spots} photo={photo.id} flip={flip} />
                 {look.grid && frame !== undefined && <CellNumbers frame={frame} flip={flip} />}
                 {pointer !== null && <UnderPointer study={study} photo={photo.id} spot={pointer} look={look} />}
@@ -226,5 +222,34 @@ export function PhotoView(props: PhotoViewProps) {
                 Ring {RING_WORDS[spot.ring]} at {spot.x}, {spot.y}
             </span>
         </Target>
+    );
+}
+
+/** Shapes in pixels of the photo, turned with it. */
+function OnPhoto({
+    photo,
+    look,
+    spot,
+    spots,
+    chosenSpot,
+    frame,
+    drawing = NOTHING,
+    brush = 0.02,
+    flip,
+    cursor,
+    children,
+}: PhotoViewProps & { flip: Flip; cursor: Place }) {
+    const extent = { width: photo.width, height: photo.height };
+    return (
+        <svg viewBox={`0 0 ${photo.width} ${photo.height}`} preserveAspectRatio="none" aria-hidden="true">
+            <g transform={flipTransform(flip, photo.width, photo.height)}>
+                {children}
+                {look.cut && frame !== undefined && <CutAway frame={frame} extent={extent} />}
+                {look.grid && frame !== undefined && <GridLines frame={frame} extent={extent} />}
+                <SpotMarks spots={spots} photo={photo.id} chosen={chosenSpot} extent={extent} />
+                <Draft drawing={drawing} extent={extent} brush={brush} cursor={cursor} />
+                <Ring spot={spot} unit={photo.width / 640} />
+            </g>
+        </svg>
     );
 }

@@ -88,9 +88,6 @@ interface BalanceViewProps {
 
 /** What is there, lacking, there twice; what the drawer reaches on a paper, and what to buy next. */
 export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceViewProps) {
-    const [study, setStudy] = useState<number | null>(studies[0]?.id ?? null);
-    const reach = useReach(paper);
-    const purchases = usePurchases(study ?? studies[0]?.id ?? null);
     const { balance } = tray;
     const most = Math.max(1, ...Object.values(balance.counts));
     const number = (id: string): string => tray.pencils.find((p) => p.id === id)?.number ?? id;
@@ -123,57 +120,67 @@ export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceV
             <PartHead>
                 <h2>What it reaches on {paper}</h2>
             </PartHead>
-            <div aria-live="polite" aria-busy={reach.isPending}>
-                {reach.isPending && <p>Laying every two pencils over each other…</p>}
-                {reach.error !== null && <p role="alert">{sentenceOf(reach.error)}</p>}
-                {reach.data !== undefined && (
-                    <>
-                        <p>
-                            {reach.data.share < 0.005 ? 'Next to nothing' : `${Math.round(reach.data.share * 100)} %`} of what all the
-                            pencils known here reach together.
-                            {reach.data.purchases.length > 0 && ' Most would be added by:'}
-                        </p>
-                        <Buys>
-                            {reach.data.purchases.map((p) => (
-                                <Buy
-                                    key={p.id}
-                                    pencil={p}
-                                    words={`${(p.gain * 100).toFixed(1)} % more`}
-                                    onPencil={onPencil}
-                                    onWant={onWant}
-                                />
-                            ))}
-                        </Buys>
-                    </>
-                )}
-            </div>
-            {studies.length > 0 && (
+            <ReachPart paper={paper} onPencil={onPencil} onWant={onWant} />
+            {studies.length > 0 && <StudyPart studies={studies} onPencil={onPencil} onWant={onWant} />}
+        </Column>
+    );
+}
+
+interface Takes {
+    onPencil: (id: string) => void;
+    onWant: (id: string) => void;
+}
+
+function ReachPart({ paper, onPencil, onWant }: { paper: string } & Takes) {
+    const reach = useReach(paper);
+    return (
+        <div aria-live="polite" aria-busy={reach.isPending}>
+            {reach.isPending && <p>Laying every two pencils over each other…</p>}
+            {reach.error !== null && <p role="alert">{sentenceOf(reach.error)}</p>}
+            {reach.data !== undefined && (
                 <>
-                    <PartHead>
-                        <h2>For a study</h2>
-                        <NativeSelect
-                            aria-label="Purchases for the study"
-                            value={study ?? studies[0]?.id}
-                            onChange={(e) => setStudy(Number(e.target.value))}
-                        >
-                            {studies.map((s) => (
-                                <option key={s.id} value={s.id}>
-                                    {s.name}
-                                </option>
-                            ))}
-                        </NativeSelect>
-                    </PartHead>
-                    <p role="status">
-                        {purchases.data === undefined ? 'Trying every pencil that is not at hand…' : studyWords(purchases.data)}
+                    <p>
+                        {reach.data.share < 0.005 ? 'Next to nothing' : `${Math.round(reach.data.share * 100)} %`} of what all the pencils
+                        known here reach together.
+                        {reach.data.purchases.length > 0 && ' Most would be added by:'}
                     </p>
                     <Buys>
-                        {purchases.data?.purchases.map((p) => (
-                            <Buy key={p.id} pencil={p} words={`ΔE00 ${p.deltaE00.toFixed(1)} nearer`} onPencil={onPencil} onWant={onWant} />
+                        {reach.data.purchases.map((p) => (
+                            <Buy key={p.id} pencil={p} words={`${(p.gain * 100).toFixed(1)} % more`} onPencil={onPencil} onWant={onWant} />
                         ))}
                     </Buys>
                 </>
             )}
-        </Column>
+        </div>
+    );
+}
+
+function StudyPart({ studies, onPencil, onWant }: { studies: readonly Study[] } & Takes) {
+    const [study, setStudy] = useState<number | null>(studies[0]?.id ?? null);
+    const purchases = usePurchases(study ?? studies[0]?.id ?? null);
+    return (
+        <>
+            <PartHead>
+                <h2>For a study</h2>
+                <NativeSelect
+                    aria-label="Purchases for the study"
+                    value={study ?? studies[0]?.id}
+                    onChange={(e) => setStudy(Number(e.target.value))}
+                >
+                    {studies.map((s) => (
+                        <option key={s.id} value={s.id}>
+                            {s.name}
+                        </option>
+                    ))}
+                </NativeSelect>
+            </PartHead>
+            <p role="status">{purchases.data === undefined ? 'Trying every pencil that is not at hand…' : studyWords(purchases.data)}</p>
+            <Buys>
+                {purchases.data?.purchases.map((p) => (
+                    <Buy key={p.id} pencil={p} words={`ΔE00 ${p.deltaE00.toFixed(1)} nearer`} onPencil={onPencil} onWant={onWant} />
+                ))}
+            </Buys>
+        </>
     );
 }
 

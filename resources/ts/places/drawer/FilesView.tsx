@@ -48,10 +48,80 @@ interface FilesViewProps {
 
 /** Pencils in, from a file or by their numbers, and out, as files and as a map of the trays. */
 export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
+    return (
+        <Column aria-label="In and out">
+            <ImportPart />
+            {lines.length > 0 && (
+                <>
+                    <PartHead>
+                        <h2>By number</h2>
+                    </PartHead>
+                    <ByNumber lines={lines} range={range} />
+                    <PartHead>
+                        <h2>Out</h2>
+                    </PartHead>
+                    <Links>
+                        {FILES.map(([kind, name, what]) => (
+                            <a key={kind} href={`/api/drawer/file/${kind}`} download title={what}>
+                                Save as {name}
+                            </a>
+                        ))}
+                    </Links>
+                    <PartHead>
+                        <h2>Map of the trays</h2>
+                    </PartHead>
+                    <TrayMap order={order} onFault={onFault} />
+                </>
+            )}
+        </Column>
+    );
+}
+
+/** Pencils of a line noted by their numbers. */
+function ByNumber({ lines, range }: Pick<FilesViewProps, 'lines' | 'range'>) {
     const [line, setLine] = useState<string | null>(null);
     const [numbers, setNumbers] = useState('');
     const [stock, setStock] = useState<Stock['state']>('owned');
     const [changed, setChanged] = useState<number | null>(null);
+    return (
+        <Line
+            onSubmit={(e) => {
+                e.preventDefault();
+                setChanged(null);
+                range.mutate(
+                    { line: line ?? lines[0]?.line ?? '', numbers, stock },
+                    { onSuccess: (answer) => setChanged(changedCount(answer)) },
+                );
+            }}
+        >
+            <NativeSelect aria-label="Line" value={line ?? lines[0]?.line} onChange={(e) => setLine(e.target.value)}>
+                {lines.map((l) => (
+                    <option key={l.line} value={l.line}>
+                        {l.line === '' ? 'no line' : l.line}
+                    </option>
+                ))}
+            </NativeSelect>
+            <TextInput
+                aria-label="Numbers"
+                style={{ width: 140 }}
+                placeholder="601-624, 630"
+                value={numbers}
+                onChange={(e) => setNumbers(e.target.value)}
+            />
+            <NativeSelect aria-label="are" value={stock} onChange={(e) => setStock(e.target.value as Stock['state'])}>
+                <option value="owned">are owned</option>
+                <option value="wanted">are wanted</option>
+                <option value="not owned">are not owned</option>
+            </NativeSelect>
+            <Button type="submit" isPending={range.isPending}>
+                Note them
+            </Button>
+            <span role="status">{changed === null ? '' : `${changed} changed.`}</span>
+        </Line>
+    );
+}
+
+function TrayMap({ order, onFault }: Pick<FilesViewProps, 'order' | 'onFault'>) {
     const [tray, setTray] = useState(rememberedTray);
     const size = (key: 'rows' | 'slots') => (
         <label>
@@ -77,73 +147,16 @@ export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
         }
     };
     return (
-        <Column aria-label="In and out">
-            <ImportPart />
-            {lines.length > 0 && (
-                <>
-                    <PartHead>
-                        <h2>By number</h2>
-                    </PartHead>
-                    <Line
-                        onSubmit={(e) => {
-                            e.preventDefault();
-                            setChanged(null);
-                            range.mutate(
-                                { line: line ?? lines[0]?.line ?? '', numbers, stock },
-                                { onSuccess: (answer) => setChanged(changedCount(answer)) },
-                            );
-                        }}
-                    >
-                        <NativeSelect aria-label="Line" value={line ?? lines[0]?.line} onChange={(e) => setLine(e.target.value)}>
-                            {lines.map((l) => (
-                                <option key={l.line} value={l.line}>
-                                    {l.line === '' ? 'no line' : l.line}
-                                </option>
-                            ))}
-                        </NativeSelect>
-                        <TextInput
-                            aria-label="Numbers"
-                            style={{ width: 140 }}
-                            placeholder="601-624, 630"
-                            value={numbers}
-                            onChange={(e) => setNumbers(e.target.value)}
-                        />
-                        <NativeSelect aria-label="are" value={stock} onChange={(e) => setStock(e.target.value as Stock['state'])}>
-                            <option value="owned">are owned</option>
-                            <option value="wanted">are wanted</option>
-                            <option value="not owned">are not owned</option>
-                        </NativeSelect>
-                        <Button type="submit" isPending={range.isPending}>
-                            Note them
-                        </Button>
-                        <span role="status">{changed === null ? '' : `${changed} changed.`}</span>
-                    </Line>
-                    <PartHead>
-                        <h2>Out</h2>
-                    </PartHead>
-                    <Links>
-                        {FILES.map(([kind, name, what]) => (
-                            <a key={kind} href={`/api/drawer/file/${kind}`} download title={what}>
-                                Save as {name}
-                            </a>
-                        ))}
-                    </Links>
-                    <PartHead>
-                        <h2>Map of the trays</h2>
-                    </PartHead>
-                    <Line
-                        onSubmit={(e) => {
-                            e.preventDefault();
-                            void print();
-                        }}
-                    >
-                        {size('rows')}
-                        {size('slots')}
-                        <Button type="submit">Print the map</Button>
-                        <span>laid {order}, as at the left</span>
-                    </Line>
-                </>
-            )}
-        </Column>
+        <Line
+            onSubmit={(e) => {
+                e.preventDefault();
+                void print();
+            }}
+        >
+            {size('rows')}
+            {size('slots')}
+            <Button type="submit">Print the map</Button>
+            <span>laid {order}, as at the left</span>
+        </Line>
     );
 }

@@ -38,8 +38,27 @@ const Choices = styled.div`
 
 const isUnderWay = (i: DrawerImport | undefined): boolean => i?.state === 'waiting' || i?.state === 'working';
 
-/** A drawer file on its way in: chosen, looked at with every problem, taken in with progress; nothing happens before it is agreed to. */
-export function ImportPart() {
+/** What can be done with a file that was looked at. */
+function useImportChanges(id: number | null, put: (answer: DrawerImport) => Promise<void>, refused: (error: unknown) => void) {
+    const choose = useMutation({
+        mutationFn: (choices: ImportChoices) => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}`, { method: 'PATCH', json: choices }),
+        onSuccess: put,
+        onError: refused,
+    });
+    const take = useMutation({
+        mutationFn: () => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}/take`, { method: 'POST' }),
+        onSuccess: put,
+        onError: refused,
+    });
+    const cancel = useMutation({
+        mutationFn: () => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}`, { method: 'DELETE' }),
+        onSuccess: put,
+        onError: refused,
+    });
+    return { choose, take, cancel };
+}
+
+function useImport() {
     const client = useQueryClient();
     const [problems, setProblems] = useState<string[]>([]);
     const [id, setId] = useState<number | null>(null);
@@ -61,21 +80,7 @@ export function ImportPart() {
         },
         onError: refused,
     });
-    const choose = useMutation({
-        mutationFn: (choices: ImportChoices) => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}`, { method: 'PATCH', json: choices }),
-        onSuccess: put,
-        onError: refused,
-    });
-    const take = useMutation({
-        mutationFn: () => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}/take`, { method: 'POST' }),
-        onSuccess: put,
-        onError: refused,
-    });
-    const cancel = useMutation({
-        mutationFn: () => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}`, { method: 'DELETE' }),
-        onSuccess: put,
-        onError: refused,
-    });
+    const { choose, take, cancel } = useImportChanges(id, put, refused);
     const data = id === null ? undefined : current.data;
     const state = data?.state;
     useEffect(() => {
@@ -83,7 +88,12 @@ export function ImportPart() {
             void askAnew(client, 'drawer');
         }
     }, [state, client]);
+    return { problems, setProblems, id, begin, choose, take, cancel, data };
+}
 
+/** A drawer file on its way in: chosen, looked at with every problem, taken in with progress; nothing happens before it is agreed to. */
+export function ImportPart() {
+    const { problems, setProblems, id, begin, choose, take, cancel, data } = useImport();
     return (
         <>
             <PartHead style={{ borderTop: 0 }}>
@@ -102,20 +112,7 @@ export function ImportPart() {
                     </Button>
                 </FileTrigger>
             </PartHead>
-            <div role="alert">
-                {problems.length > 0 && (
-                    <>
-                        <p>
-                            <strong>The file was not taken; the drawer is as it was.</strong>
-                        </p>
-                        <Lines>
-                            {problems.map((p) => (
-                                <li key={p}>{p}</li>
-                            ))}
-                        </Lines>
-                    </>
-                )}
-            </div>
+            <Problems problems={problems} />
             {data?.preview != null && (
                 <Preview
                     preview={data.preview}
@@ -126,18 +123,7 @@ export function ImportPart() {
                     onLeave={() => cancel.mutate()}
                 />
             )}
-            <div role="status">
-                {isUnderWay(data) && (
-                    <p>
-                        Taking in pencil {data?.done} of {data?.total}{' '}
-                        <progress aria-label="pencils taken in" value={data?.done} max={data?.total} />{' '}
-                        <WordButton onPress={() => cancel.mutate()}>Cancel</WordButton>
-                    </p>
-                )}
-                {state === 'done' && <p>{data?.total} pencils were taken in. Undo takes them out again.</p>}
-                {state === 'cancelled' && <p>Not taken in; the drawer is as it was.</p>}
-                {state === 'failed' && <p>Taking it in failed and the drawer is as it was; try the file again.</p>}
-            </div>
+            <Standing data={data} onCancel={() => cancel.mutate()} />
             {id === null && (
                 <p>CSV, JSON, a palette (.gpl) or measurement text (CGATS). It is looked at first; nothing changes before you say so.</p>
             )}
@@ -155,8 +141,73 @@ interface PreviewProps {
 }
 
 function Preview({ preview, choices, busy, onChoose, onTake, onLeave }: PreviewProps) {
-    const { counts, problems, twice, rows } = preview;
+    const { counts, twice } = preview;
     const written = counts.new + counts.changed + counts.dropped;
+    return (
+        <section aria-label="What taking the file in would do">
+            <p>
+                <strong>
+                    {counts.new} new, {counts.changed} changed, {counts.same} as they are
+                    {counts.dropped > 0 && `, ${counts.dropped} no longer owned`}.
+                </strong>
+            </p>
+            <ImportChoice choices={choices} twice={twice.length > 0} onChoose={onChoose} />
+            <Findings preview={preview} written={written} />
+            <div style={{ display: 'flex', gap: 12, paddingBottom: 8 }}>
+                <Button $main isPending={busy} isDisabled={written === 0} onPress={onTake}>
+                    {written === 0 ? 'Nothing to take in' : `Take in ${written}`}
+                </Button>
+                <Button onPress={onLeave}>Leave it</Button>
+            </div>
+        </section>
+    );
+}
+
+function Problems({ problems }: { problems: readonly string[] }) {
+    return (
+        <div role="alert">
+            {problems.length > 0 && (
+                <>
+                    <p>
+                        <strong>The file was not taken; the drawer is as it was.</strong>
+                    </p>
+                    <Lines>
+                        {problems.map((p) => (
+                            <li key={p}>{p}</li>
+                        ))}
+                    </Lines>
+                </>
+            )}
+        </div>
+    );
+}
+
+function Standing({ data, onCancel }: { data: DrawerImport | undefined; onCancel: () => void }) {
+    return (
+        <div role="status">
+            {isUnderWay(data) && (
+                <p>
+                    Taking in pencil {data?.done} of {data?.total}{' '}
+                    <progress aria-label="pencils taken in" value={data?.done} max={data?.total} />{' '}
+                    <WordButton onPress={() => onCancel()}>Cancel</WordButton>
+                </p>
+            )}
+            {data?.state === 'done' && <p>{data?.total} pencils were taken in. Undo takes them out again.</p>}
+            {data?.state === 'cancelled' && <p>Not taken in; the drawer is as it was.</p>}
+            {data?.state === 'failed' && <p>Taking it in failed and the drawer is as it was; try the file again.</p>}
+        </div>
+    );
+}
+
+function ImportChoice({
+    choices,
+    twice,
+    onChoose,
+}: {
+    choices: ImportChoices;
+    twice: boolean;
+    onChoose: (choices: ImportChoices) => void;
+}) {
     const select = <K extends keyof ImportChoices>(key: K, label: string, options: readonly (readonly [ImportChoices[K], string])[]) => (
         <label>
             {label}
@@ -174,29 +225,29 @@ function Preview({ preview, choices, busy, onChoose, onTake, onLeave }: PreviewP
         </label>
     );
     return (
-        <section aria-label="What taking the file in would do">
-            <p>
-                <strong>
-                    {counts.new} new, {counts.changed} changed, {counts.same} as they are
-                    {counts.dropped > 0 && `, ${counts.dropped} no longer owned`}.
-                </strong>
-            </p>
-            <Choices>
-                {select('known', 'Pencils known already:', [
-                    ['renew', 'as the file says'],
-                    ['fill', 'only what is not known yet'],
-                    ['keep', 'leave as they are'],
+        <Choices>
+            {select('known', 'Pencils known already:', [
+                ['renew', 'as the file says'],
+                ['fill', 'only what is not known yet'],
+                ['keep', 'leave as they are'],
+            ])}
+            {twice &&
+                select('twice', 'Rows of one pencil:', [
+                    ['merge', 'merge them'],
+                    ['first', 'take the first'],
                 ])}
-                {twice.length > 0 &&
-                    select('twice', 'Rows of one pencil:', [
-                        ['merge', 'merge them'],
-                        ['first', 'take the first'],
-                    ])}
-                {select('others', 'Pencils the file does not name:', [
-                    ['keep', 'leave as they are'],
-                    ['not owned', 'are no longer owned'],
-                ])}
-            </Choices>
+            {select('others', 'Pencils the file does not name:', [
+                ['keep', 'leave as they are'],
+                ['not owned', 'are no longer owned'],
+            ])}
+        </Choices>
+    );
+}
+
+function Findings({ preview, written }: { preview: PreviewProps['preview']; written: number }) {
+    const { counts, problems, twice, rows } = preview;
+    return (
+        <>
             {counts.problems > 0 && (
                 <>
                     <p>
@@ -234,12 +285,6 @@ function Preview({ preview, choices, busy, onChoose, onTake, onLeave }: PreviewP
                     {written > rows.length && <li>and {written - rows.length} more</li>}
                 </Lines>
             )}
-            <div style={{ display: 'flex', gap: 12, paddingBottom: 8 }}>
-                <Button $main isPending={busy} isDisabled={written === 0} onPress={onTake}>
-                    {written === 0 ? 'Nothing to take in' : `Take in ${written}`}
-                </Button>
-                <Button onPress={onLeave}>Leave it</Button>
-            </div>
-        </section>
+        </>
     );
 }

@@ -75,65 +75,11 @@ export function PencilBody({ pencil, paper, onChosen }: PencilBodyProps) {
                 <Swatch name="light" strata={swatches.light} words={pencil.undertone} />
                 <Swatch name="over black" strata={swatches.overBlack} words={pencil.hidingWords} />
             </Swatches>
-            <Ladder aria-label={`One to six coats at each pressure on ${paper}`}>
-                <thead>
-                    <tr>
-                        <th scope="col">coats</th>
-                        {pencil.ladder[0]?.coats.map((_, i) => (
-                            <th key={i} scope="col">
-                                {i + 1}
-                            </th>
-                        ))}
-                    </tr>
-                </thead>
-                <tbody>
-                    {pencil.ladder.map((rung) => (
-                        <tr key={rung.pressureWord}>
-                            <th scope="row">
-                                <Pressure strokes={rung.pressureStrokes} word={rung.pressureWord} />
-                            </th>
-                            {rung.coats.map((coat, i) => (
-                                <td key={i}>
-                                    <Dab
-                                        strata={coat.strata}
-                                        width={62}
-                                        height={26}
-                                        label={`${i + 1} at ${rung.pressureWord}: ${coat.colourWords}`}
-                                    />
-                                </td>
-                            ))}
-                        </tr>
-                    ))}
-                </tbody>
-            </Ladder>
+            <CoatLadder pencil={pencil} paper={paper} />
             <PartHead>
                 <h2>What works with it</h2>
             </PartHead>
-            <Partners>
-                {partnersOf(pencil).map(({ what, partner }) => (
-                    <Partner
-                        key={what + partner.pencil.id}
-                        what={what}
-                        number={partner.pencil.number}
-                        words={partner.words}
-                        strata={partner.strata}
-                        onPress={() => onChosen(partner.pencil.id)}
-                    />
-                ))}
-                {pencil.standsOutBy !== null && (
-                    <li>
-                        stands out beside{' '}
-                        <NumberButton number={pencil.standsOutBy.number} onPress={() => onChosen(pencil.standsOutBy?.id ?? '')} />
-                    </li>
-                )}
-                {pencil.threes[0] !== undefined && (
-                    <li>
-                        a run of three with{' '}
-                        <NumberButton number={pencil.threes[0].light.number} onPress={() => onChosen(pencil.threes[0]?.light.id ?? '')} />{' '}
-                        and <NumberButton number={pencil.threes[0].dark.number} onPress={() => onChosen(pencil.threes[0]?.dark.id ?? '')} />
-                    </li>
-                )}
-            </Partners>
+            <WorksWith pencil={pencil} onChosen={onChosen} />
             <PartHead>
                 <h2>{pencil.nearest.some((n) => n.near) ? 'In its place' : 'Nothing near takes its place'}</h2>
                 <StandInPart key={pencil.id} pencil={pencil} paper={paper} />
@@ -204,5 +150,71 @@ function NumberButton({ number, onPress }: { number: string; onPress: () => void
         <WordButton onPress={onPress} aria-label={`Show ${number}`}>
             <b>{number}</b>
         </WordButton>
+    );
+}
+
+function CoatLadder({ pencil, paper }: { pencil: PencilPortrait; paper: string }) {
+    return (
+        <Ladder aria-label={`One to six coats at each pressure on ${paper}`}>
+            <thead>
+                <tr>
+                    <th scope="col">coats</th>
+                    {pencil.ladder[0]?.coats.map((_, i) => (
+                        <th key={i} scope="col">
+                            {i + 1}
+                        </th>
+                    ))}
+                </tr>
+            </thead>
+            <tbody>
+                {pencil.ladder.map((rung) => (
+                    <tr key={rung.pressureWord}>
+                        <th scope="row">
+                            <Pressure strokes={rung.pressureStrokes} word={rung.pressureWord} />
+                        </th>
+                        {rung.coats.map((coat, i) => (
+                            <td key={i}>
+                                <Dab
+                                    strata={coat.strata}
+                                    width={62}
+                                    height={26}
+                                    label={`${i + 1} at ${rung.pressureWord}: ${coat.colourWords}`}
+                                />
+                            </td>
+                        ))}
+                    </tr>
+                ))}
+            </tbody>
+        </Ladder>
+    );
+}
+
+function WorksWith({ pencil, onChosen }: { pencil: PencilPortrait; onChosen: (id: string) => void }) {
+    return (
+        <Partners>
+            {partnersOf(pencil).map(({ what, partner }) => (
+                <Partner
+                    key={what + partner.pencil.id}
+                    what={what}
+                    number={partner.pencil.number}
+                    words={partner.words}
+                    strata={partner.strata}
+                    onPress={() => onChosen(partner.pencil.id)}
+                />
+            ))}
+            {pencil.standsOutBy !== null && (
+                <li>
+                    stands out beside{' '}
+                    <NumberButton number={pencil.standsOutBy.number} onPress={() => onChosen(pencil.standsOutBy?.id ?? '')} />
+                </li>
+            )}
+            {pencil.threes[0] !== undefined && (
+                <li>
+                    a run of three with{' '}
+                    <NumberButton number={pencil.threes[0].light.number} onPress={() => onChosen(pencil.threes[0]?.light.id ?? '')} /> and{' '}
+                    <NumberButton number={pencil.threes[0].dark.number} onPress={() => onChosen(pencil.threes[0]?.dark.id ?? '')} />
+                </li>
+            )}
+        </Partners>
     );
 }

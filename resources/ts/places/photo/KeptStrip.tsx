@@ -73,91 +73,114 @@ interface KeptStripProps {
 
 /** What is chosen so far, light to dark, each with the photo's patch beside its last dab; undo, and the card to print. */
 export function KeptStrip({ study, plan, changes, onShow }: KeptStripProps) {
-    const [size, setSize] = useState('a4');
     const [renamed, setRenamed] = useState<number | null>(null);
     const [chosen, setChosen] = useState<number | null>(null);
     const entries = plan?.entries ?? [];
     const current = entries.find((e) => e.id === chosen);
     return (
         <Part aria-label="What is kept" data-testid="kept-recipes">
-            <header>
-                <h2>Kept: {entries.length === 1 ? '1 recipe' : `${entries.length} recipes`}</h2>
-                <WordButton
-                    isDisabled={plan?.undoWords == null || changes.undo.isPending}
-                    aria-label={plan?.undoWords == null ? 'Undo' : `Undo: ${plan.undoWords}`}
-                    onPress={() => changes.undo.mutate()}
-                >
-                    Undo
-                </WordButton>
-                {current !== undefined && (
-                    <>
-                        <WordButton aria-label={`Rename ${current.name}`} onPress={() => setRenamed(current.id)}>
-                            Rename
-                        </WordButton>
-                        <WordButton aria-label={`Remove ${current.name}`} onPress={() => changes.remove.mutate(current.id)}>
-                            Remove
-                        </WordButton>
-                    </>
-                )}
-                <label>
-                    Card
-                    <NativeSelect value={size} onChange={(e) => setSize(e.target.value)}>
-                        <option value="a4">A4</option>
-                        <option value="a5">A5</option>
-                        <option value="letter">Letter</option>
-                    </NativeSelect>
-                </label>
-                <a href={`/api/studies/${study.id}/kept-recipes/card?size=${size}`} target="_blank" rel="noreferrer">
-                    Print the card
-                </a>
-            </header>
+            <StripHead study={study} plan={plan} changes={changes} current={current} onRename={setRenamed} />
             {plan === undefined && <p aria-busy="true">Opening the plan…</p>}
             {plan !== undefined && entries.length === 0 && (
                 <p>Nothing is chosen yet. Point at a colour in the photo and choose one of its recipes.</p>
             )}
             <ol>
                 {entries.map((entry) => (
-                    <Item key={entry.id} data-chosen={entry.id === chosen}>
-                        <button
-                            type="button"
-                            className="dab"
-                            aria-pressed={entry.id === chosen}
-                            onClick={() => {
-                                setChosen(entry.id);
-                                onShow(entry);
-                            }}
-                            aria-label={`Show ${entry.name} on the photo`}
-                        >
-                            <span style={{ background: entry.target.hex }} />
-                            {entry.recipe !== null && (
-                                <Dab
-                                    strata={entry.recipe.passes.at(-1)?.strata ?? []}
-                                    width={94}
-                                    height={46}
-                                    label={entry.recipe.passes.at(-1)?.colourWords ?? ''}
-                                />
-                            )}
-                        </button>
-                        <div className="words">
-                            {renamed === entry.id ? (
-                                <NameField
-                                    entry={entry}
-                                    onDone={(name) => {
-                                        setRenamed(null);
-                                        if (name !== '' && name !== entry.name) {
-                                            changes.rename.mutate({ id: entry.id, name });
-                                        }
-                                    }}
-                                />
-                            ) : (
-                                <b>{entry.name}</b>
-                            )}
-                            <p>{entry.recipe === null ? 'a pencil is missing' : numbersOf(entry)}</p>
-                        </div>
-                    </Item>
+                    <KeptItem
+                        key={entry.id}
+                        entry={entry}
+                        isChosen={entry.id === chosen}
+                        isRenamed={renamed === entry.id}
+                        onChosen={() => {
+                            setChosen(entry.id);
+                            onShow(entry);
+                        }}
+                        onRenamed={(name) => {
+                            setRenamed(null);
+                            if (name !== '' && name !== entry.name) {
+                                changes.rename.mutate({ id: entry.id, name });
+                            }
+                        }}
+                    />
                 ))}
             </ol>
         </Part>
+    );
+}
+
+interface StripHeadProps {
+    study: Study;
+    plan: KeptRecipes | undefined;
+    changes: ReturnType<typeof useKeptRecipeChanges>;
+    current: KeptRecipe | undefined;
+    onRename: (id: number) => void;
+}
+
+function StripHead({ study, plan, changes, current, onRename }: StripHeadProps) {
+    const [size, setSize] = useState('a4');
+    const count = plan?.entries.length ?? 0;
+    return (
+        <header>
+            <h2>Kept: {count === 1 ? '1 recipe' : `${count} recipes`}</h2>
+            <WordButton
+                isDisabled={plan?.undoWords == null || changes.undo.isPending}
+                aria-label={plan?.undoWords == null ? 'Undo' : `Undo: ${plan.undoWords}`}
+                onPress={() => changes.undo.mutate()}
+            >
+                Undo
+            </WordButton>
+            {current !== undefined && (
+                <>
+                    <WordButton aria-label={`Rename ${current.name}`} onPress={() => onRename(current.id)}>
+                        Rename
+                    </WordButton>
+                    <WordButton aria-label={`Remove ${current.name}`} onPress={() => changes.remove.mutate(current.id)}>
+                        Remove
+                    </WordButton>
+                </>
+            )}
+            <label>
+                Card
+                <NativeSelect value={size} onChange={(e) => setSize(e.target.value)}>
+                    <option value="a4">A4</option>
+                    <option value="a5">A5</option>
+                    <option value="letter">Letter</option>
+                </NativeSelect>
+            </label>
+            <a href={`/api/studies/${study.id}/kept-recipes/card?size=${size}`} target="_blank" rel="noreferrer">
+                Print the card
+            </a>
+        </header>
+    );
+}
+
+interface KeptItemProps {
+    entry: KeptRecipe;
+    isChosen: boolean;
+    isRenamed: boolean;
+    onChosen: () => void;
+    onRenamed: (name: string) => void;
+}
+
+function KeptItem({ entry, isChosen, isRenamed, onChosen, onRenamed }: KeptItemProps) {
+    return (
+        <Item data-chosen={isChosen}>
+            <button type="button" className="dab" aria-pressed={isChosen} onClick={onChosen} aria-label={`Show ${entry.name} on the photo`}>
+                <span style={{ background: entry.target.hex }} />
+                {entry.recipe !== null && (
+                    <Dab
+                        strata={entry.recipe.passes.at(-1)?.strata ?? []}
+                        width={94}
+                        height={46}
+                        label={entry.recipe.passes.at(-1)?.colourWords ?? ''}
+                    />
+                )}
+            </button>
+            <div className="words">
+                {isRenamed ? <NameField entry={entry} onDone={onRenamed} /> : <b>{entry.name}</b>}
+                <p>{entry.recipe === null ? 'a pencil is missing' : numbersOf(entry)}</p>
+            </div>
+        </Item>
     );
 }
 

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import type { Plan, Study } from '../../api/types';
+import type { Plan, PlanPencil, Study, StudyPurchases } from '../../api/types';
 
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
@@ -62,18 +62,53 @@ interface PalettePartProps {
 
 /** The pencils of the plan as they would lie beside the drawing; how many there may be and what fewer cost; which must and which must not be there. */
 export function PalettePart({ study, picture, stamp, changes }: PalettePartProps) {
-    const { settings, curve, palette, left, suffering } = picture;
+    const { settings, palette, suffering } = picture;
     const purchases = usePurchases(picture.waiting === 0 ? study.id : null, stamp);
-    const [count, setCount] = useDraft(settings.pencils ?? MOST);
-    const most = Math.max(0.01, ...curve.map((c) => c.deltaE00));
-    const cost = curve.find((c) => c.pencils === count)?.deltaE00;
-    const keep = (n: number) =>
-        changes.change.mutate({ kind: 'pencils', count: n >= MOST ? null : n }, { onSuccess: () => changes.run.mutate() });
     const again = (change: Parameters<PlanChanges['change']['mutate']>[0]) =>
         changes.change.mutate(change, { onSuccess: () => changes.run.mutate() });
     const nameOf = (zone: number): string => picture.zones.find((z) => z.number === zone)?.name ?? '';
     return (
         <Column aria-label="Palette">
+            <HowMany picture={picture} changes={changes} />
+            <div style={{ display: 'flex', flexWrap: 'wrap', gap: '0 12px' }}>
+                <WordButton onPress={() => again({ kind: 'preset', what: 'exactly-three' })}>Exactly three: light, mid, dark</WordButton>
+                <WordButton onPress={() => again({ kind: 'preset', what: 'one-colour' })}>One colour with black and white</WordButton>
+                <WordButton onPress={() => again({ kind: 'preset', what: 'whole' })}>The whole drawer</WordButton>
+            </div>
+            <p style={{ paddingTop: 8 }}>
+                {palette.length} pencils beside the drawing, light to dark.
+                {suffering.length > 0 &&
+                    ` With so few, these lose most: ${suffering
+                        .slice(0, 4)
+                        .map((s) => `${s.zone} (ΔE00 ${s.deltaE00.toFixed(1)})`)
+                        .join(', ')}.`}
+            </p>
+            <Beside aria-label="Pencils of the plan">
+                {palette.map((p) => (
+                    <PencilItem
+                        key={p.id}
+                        pencil={p}
+                        kept={settings.keep.includes(p.id)}
+                        nameOf={nameOf}
+                        onLock={(how) => again({ kind: 'lock', pencil: p.id, how })}
+                    />
+                ))}
+            </Beside>
+            <NotInPlan picture={picture} onLock={(pencil, how) => again({ kind: 'lock', pencil, how })} />
+            <p role="status">{buyingWords(picture.waiting, purchases.data)}</p>
+        </Column>
+    );
+}
+
+function HowMany({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
+    const { settings, curve } = picture;
+    const [count, setCount] = useDraft(settings.pencils ?? MOST);
+    const most = Math.max(0.01, ...curve.map((c) => c.deltaE00));
+    const cost = curve.find((c) => c.pencils === count)?.deltaE00;
+    const keep = (n: number) =>
+        changes.change.mutate({ kind: 'pencils', count: n >= MOST ? null : n }, { onSuccess: () => changes.run.mutate() });
+    return (
+        <>
             <PartHead style={{ borderTop: 0 }}>
                 <h2>How many</h2>
                 <span>
@@ -106,83 +141,81 @@ export function PalettePart({ study, picture, stamp, changes }: PalettePartProps
                 onPointerUp={(e) => keep(Number(e.currentTarget.value))}
                 onKeyUp={(e) => e.key.startsWith('Arrow') && keep(Number(e.currentTarget.value))}
             />
-            <div style={{ display: 'flex', flexWrap: 'wrap', gap: '0 12px' }}>
-                <WordButton onPress={() => again({ kind: 'preset', what: 'exactly-three' })}>Exactly three: light, mid, dark</WordButton>
-                <WordButton onPress={() => again({ kind: 'preset', what: 'one-colour' })}>One colour with black and white</WordButton>
-                <WordButton onPress={() => again({ kind: 'preset', what: 'whole' })}>The whole drawer</WordButton>
-            </div>
-            <p style={{ paddingTop: 8 }}>
-                {palette.length} pencils beside the drawing, light to dark.
-                {suffering.length > 0 &&
-                    ` With so few, these lose most: ${suffering
-                        .slice(0, 4)
-                        .map((s) => `${s.zone} (ΔE00 ${s.deltaE00.toFixed(1)})`)
-                        .join(', ')}.`}
-            </p>
-            <Beside aria-label="Pencils of the plan">
-                {palette.map((p) => (
-                    <li key={p.id}>
-                        <span className="dab">
-                            <Dab strata={p.strata} width={118} height={44} label={p.words} />
-                        </span>
-                        <b>{p.number}</b> {p.part}
-                        {settings.keep.includes(p.id) && ' kept'}
-                        <small title={p.zones.map(nameOf).join(', ')}>
-                            {p.name}, in {p.zones.length} {p.zones.length === 1 ? 'zone' : 'zones'}
-                        </small>
-                        {settings.keep.includes(p.id) ? (
-                            <WordButton
-                                aria-label={`Let ${p.number} go`}
-                                onPress={() => again({ kind: 'lock', pencil: p.id, how: 'free' })}
-                            >
-                                Let go
-                            </WordButton>
-                        ) : (
-                            <WordButton aria-label={`Keep ${p.number}`} onPress={() => again({ kind: 'lock', pencil: p.id, how: 'in' })}>
-                                Keep
-                            </WordButton>
-                        )}
-                        <WordButton
-                            aria-label={`I don't have ${p.number}`}
-                            onPress={() => again({ kind: 'lock', pencil: p.id, how: 'out' })}
-                        >
-                            Not here
-                        </WordButton>
-                    </li>
-                ))}
-            </Beside>
+        </>
+    );
+}
+
+type How = 'in' | 'out' | 'free';
+
+interface PencilItemProps {
+    pencil: PlanPencil;
+    kept: boolean;
+    nameOf: (zone: number) => string;
+    onLock: (how: How) => void;
+}
+
+function PencilItem({ pencil, kept, nameOf, onLock }: PencilItemProps) {
+    return (
+        <li>
+            <span className="dab">
+                <Dab strata={pencil.strata} width={118} height={44} label={pencil.words} />
+            </span>
+            <b>{pencil.number}</b> {pencil.part}
+            {kept && ' kept'}
+            <small title={pencil.zones.map(nameOf).join(', ')}>
+                {pencil.name}, in {pencil.zones.length} {pencil.zones.length === 1 ? 'zone' : 'zones'}
+            </small>
+            {kept ? (
+                <WordButton aria-label={`Let ${pencil.number} go`} onPress={() => onLock('free')}>
+                    Let go
+                </WordButton>
+            ) : (
+                <WordButton aria-label={`Keep ${pencil.number}`} onPress={() => onLock('in')}>
+                    Keep
+                </WordButton>
+            )}
+            <WordButton aria-label={`I don't have ${pencil.number}`} onPress={() => onLock('out')}>
+                Not here
+            </WordButton>
+        </li>
+    );
+}
+
+function NotInPlan({ picture, onLock }: { picture: Plan; onLock: (pencil: string, how: How) => void }) {
+    return (
+        <>
             <PartHead>
                 <h2>Not in the plan</h2>
-                <NativeSelect
-                    aria-label="Keep another pencil in the palette"
-                    value=""
-                    onChange={(e) => again({ kind: 'lock', pencil: e.target.value, how: 'in' })}
-                >
+                <NativeSelect aria-label="Keep another pencil in the palette" value="" onChange={(e) => onLock(e.target.value, 'in')}>
                     <option value="">Keep one of them…</option>
-                    {left.map((p) => (
+                    {picture.left.map((p) => (
                         <option key={p.id} value={p.id}>
                             {p.number} {p.name}
                         </option>
                     ))}
                 </NativeSelect>
             </PartHead>
-            {settings.without.map((id) => (
+            {picture.settings.without.map((id) => (
                 <p key={id}>
                     Without {id}.{' '}
-                    <WordButton aria-label={`I have ${id} again`} onPress={() => again({ kind: 'lock', pencil: id, how: 'free' })}>
+                    <WordButton aria-label={`I have ${id} again`} onPress={() => onLock(id, 'free')}>
                         It is here again
                     </WordButton>
                 </p>
             ))}
-            <p role="status">
-                {picture.waiting > 0
-                    ? 'What to buy is worked out when all is planned.'
-                    : purchases.data === undefined
-                      ? 'Trying every pencil that is not at hand…'
-                      : purchases.data.purchases[0] === undefined
-                        ? 'No pencil that could be bought would bring it nearer.'
-                        : `Most would be gained with ${purchases.data.purchases[0].number} ${purchases.data.purchases[0].name}: ΔE00 ${purchases.data.purchases[0].deltaE00.toFixed(2)} nearer in the mean.`}
-            </p>
-        </Column>
+        </>
     );
+}
+
+function buyingWords(waiting: number, purchases: StudyPurchases | undefined): string {
+    if (waiting > 0) {
+        return 'What to buy is worked out when all is planned.';
+    }
+    if (purchases === undefined) {
+        return 'Trying every pencil that is not at hand…';
+    }
+    const best = purchases.purchases[0];
+    return best === undefined
+        ? 'No pencil that could be bought would bring it nearer.'
+        : `Most would be gained with ${best.number} ${best.name}: ΔE00 ${best.deltaE00.toFixed(2)} nearer in the mean.`;
 }

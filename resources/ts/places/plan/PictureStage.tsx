@@ -75,11 +75,8 @@ const FAR = 0.08;
 
 const within = (v: number): number => Math.max(0, Math.min(1, v));
 
-/** The picture after every pass, laid over the photo as far as the divider; in colour, in grey, or where it will differ. */
-export function PictureStage({ study, picture, stamp }: { study: Study; picture: Plan; stamp: string }) {
-    const [step, setStep] = useState<number | null>(null);
-    const [look, setLook] = useState<(typeof LOOKS)[number]['value']>('colour');
-    const [divider, setDivider] = useState(50);
+/** A line drawn across the picture, by pressing and dragging or by keys. */
+function useFadeLine() {
     const [drawing, setDrawing] = useState(false);
     const [line, setLine] = useState<Line | null>(null);
     const [cursor, setCursor] = useState<readonly [number, number]>([0.5, 0.5]);
@@ -113,6 +110,32 @@ export function PictureStage({ study, picture, stamp }: { study: Study; picture:
         }
         event.preventDefault();
     };
+    const handlers = !drawing
+        ? {}
+        : {
+              role: 'application',
+              tabIndex: 0,
+              'aria-label': 'Draw a line across a zone: press and drag, or move with the arrow keys and set both ends with Space.',
+              style: { cursor: 'crosshair', touchAction: 'none' },
+              onKeyDown: onKey,
+              onPointerDown: (e: PointerEvent<HTMLDivElement>) => {
+                  e.currentTarget.setPointerCapture(e.pointerId);
+                  setBegun(placeOf(e));
+                  setCursor(placeOf(e));
+              },
+              onPointerMove: (e: PointerEvent<HTMLDivElement>) => begun !== null && setCursor(placeOf(e)),
+              onPointerUp: (e: PointerEvent<HTMLDivElement>) => begun !== null && end(begun, placeOf(e)),
+          };
+    return { drawing, setDrawing, line, cursor, begun, handlers };
+}
+
+/** The picture after every pass, laid over the photo as far as the divider; in colour, in grey, or where it will differ. */
+export function PictureStage({ study, picture, stamp }: { study: Study; picture: Plan; stamp: string }) {
+    const [step, setStep] = useState<number | null>(null);
+    const [look, setLook] = useState<(typeof LOOKS)[number]['value']>('colour');
+    const [divider, setDivider] = useState(50);
+    const fade = useFadeLine();
+    const { drawing, setDrawing, line } = fade;
     const planned = picture.zones.some((z) => z.targets.some((t) => t.recipe !== null));
     const at = Math.min(step ?? picture.steps, picture.steps);
     // A zone of which nothing is planned has no look yet.
@@ -121,90 +144,104 @@ export function PictureStage({ study, picture, stamp }: { study: Study; picture:
     const laid = useLoaded(whole ? imageOf(study.id, look === 'error' ? 'error' : at, look === 'grey', stamp) : photo.shown);
     return (
         <section aria-label="The picture to come">
-            <Stage
-                $shape={study.photoWidth / study.photoHeight}
-                {...(drawing
-                    ? {
-                          role: 'application',
-                          tabIndex: 0,
-                          'aria-label':
-                              'Draw a line across a zone: press and drag, or move with the arrow keys and set both ends with Space.',
-                          style: { cursor: 'crosshair', touchAction: 'none' },
-                          onKeyDown: onKey,
-                          onPointerDown: (e: PointerEvent<HTMLDivElement>) => {
-                              e.currentTarget.setPointerCapture(e.pointerId);
-                              setBegun(placeOf(e));
-                              setCursor(placeOf(e));
-                          },
-                          onPointerMove: (e: PointerEvent<HTMLDivElement>) => begun !== null && setCursor(placeOf(e)),
-                          onPointerUp: (e: PointerEvent<HTMLDivElement>) => begun !== null && end(begun, placeOf(e)),
-                      }
-                    : {})}
-            >
+            <Stage $shape={study.photoWidth / study.photoHeight} {...fade.handlers}>
                 <img src={photo.shown} alt={`the photo, ${look === 'grey' ? 'in grey' : 'in colour'}`} draggable={false} />
-                {whole && (
-                    <>
-                        <img
-                            src={laid.shown}
-                            alt={
-                                look === 'error'
-                                    ? 'where the plan differs from the photo: the darker, the more'
-                                    : `the picture after pass ${at} of ${picture.steps}`
-                            }
-                            style={{ clipPath: `inset(0 0 0 ${divider}%)` }}
-                            draggable={false}
-                        />
-                        <i style={{ left: `${divider}%` }} aria-hidden="true" />
-                        <span style={{ right: 0 }}>
-                            {laid.waiting ? 'Drawing it…' : look === 'error' ? 'darker: farther off' : `after ${at} of ${picture.steps}`}
-                        </span>
-                    </>
-                )}
+                {whole && <Laid shown={laid.shown} waiting={laid.waiting} look={look} at={at} of={picture.steps} divider={divider} />}
                 <span style={{ left: 0 }}>photo</span>
-                {drawing && (
-                    <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
-                        {line !== null && begun === null && <Stroke line={line} />}
-                        {begun !== null && <Stroke line={[begun[0], begun[1], cursor[0], cursor[1]]} />}
-                        <circle cx={cursor[0] * 100} cy={cursor[1] * 100} r="0.8" fill="#fff" stroke="#000" strokeWidth="0.3" />
-                    </svg>
-                )}
+                {drawing && <FadeLine fade={fade} />}
             </Stage>
             {planned && !whole && <p style={{ padding: '0 16px' }}>The picture is drawn as soon as all is planned.</p>}
-            {whole && (
-                <Tools>
-                    <label style={{ flex: 1 }}>
-                        Divider
-                        <input
-                            type="range"
-                            min={0}
-                            max={100}
-                            value={divider}
-                            style={{ flex: 1 }}
-                            onChange={(e) => setDivider(Number(e.target.value))}
-                            aria-valuetext={`photo up to ${divider} %`}
-                        />
-                    </label>
-                    <label style={{ flex: 1 }}>
-                        Pass
-                        <input
-                            type="range"
-                            min={0}
-                            max={picture.steps}
-                            value={at}
-                            disabled={look === 'error'}
-                            style={{ flex: 1 }}
-                            onChange={(e) => setStep(Number(e.target.value))}
-                            aria-valuetext={at === 0 ? 'the bare paper' : `after pass ${at} of ${picture.steps}`}
-                        />
-                    </label>
-                    <WordChoice label="How it is looked at" value={look} options={LOOKS} onChange={setLook} />
-                    <WordButton aria-expanded={drawing} onPress={() => setDrawing(!drawing)}>
-                        {drawing ? 'Leave the fade' : 'A fade'}
-                    </WordButton>
-                </Tools>
-            )}
+            {whole && <StageTools {...{ divider, setDivider, at, setStep, look, setLook, drawing, setDrawing }} of={picture.steps} />}
             {drawing && <RampPart study={study.id} line={line} stamp={stamp} />}
         </section>
+    );
+}
+
+function FadeLine({ fade: { line, cursor, begun } }: { fade: ReturnType<typeof useFadeLine> }) {
+    return (
+        <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
+            {line !== null && begun === null && <Stroke line={line} />}
+            {begun !== null && <Stroke line={[begun[0], begun[1], cursor[0], cursor[1]]} />}
+            <circle cx={cursor[0] * 100} cy={cursor[1] * 100} r="0.8" fill="#fff" stroke="#000" strokeWidth="0.3" />
+        </svg>
+    );
+}
+
+type LookName = (typeof LOOKS)[number]['value'];
+
+interface LaidProps {
+    shown: string;
+    waiting: boolean;
+    look: LookName;
+    at: number;
+    of: number;
+    divider: number;
+}
+
+function Laid({ shown, waiting, look, at, of, divider }: LaidProps) {
+    return (
+        <>
+            <img
+                src={shown}
+                alt={
+                    look === 'error'
+                        ? 'where the plan differs from the photo: the darker, the more'
+                        : `the picture after pass ${at} of ${of}`
+                }
+                style={{ clipPath: `inset(0 0 0 ${divider}%)` }}
+                draggable={false}
+            />
+            <i style={{ left: `${divider}%` }} aria-hidden="true" />
+            <span style={{ right: 0 }}>{waiting ? 'Drawing it…' : look === 'error' ? 'darker: farther off' : `after ${at} of ${of}`}</span>
+        </>
+    );
+}
+
+interface StageToolsProps {
+    divider: number;
+    setDivider: (share: number) => void;
+    at: number;
+    of: number;
+    setStep: (step: number) => void;
+    look: LookName;
+    setLook: (look: LookName) => void;
+    drawing: boolean;
+    setDrawing: (drawing: boolean) => void;
+}
+
+function StageTools({ divider, setDivider, at, of, setStep, look, setLook, drawing, setDrawing }: StageToolsProps) {
+    return (
+        <Tools>
+            <label style={{ flex: 1 }}>
+                Divider
+                <input
+                    type="range"
+                    min={0}
+                    max={100}
+                    value={divider}
+                    style={{ flex: 1 }}
+                    onChange={(e) => setDivider(Number(e.target.value))}
+                    aria-valuetext={`photo up to ${divider} %`}
+                />
+            </label>
+            <label style={{ flex: 1 }}>
+                Pass
+                <input
+                    type="range"
+                    min={0}
+                    max={of}
+                    value={at}
+                    disabled={look === 'error'}
+                    style={{ flex: 1 }}
+                    onChange={(e) => setStep(Number(e.target.value))}
+                    aria-valuetext={at === 0 ? 'the bare paper' : `after pass ${at} of ${of}`}
+                />
+            </label>
+            <WordChoice label="How it is looked at" value={look} options={LOOKS} onChange={setLook} />
+            <WordButton aria-expanded={drawing} onPress={() => setDrawing(!drawing)}>
+                {drawing ? 'Leave the fade' : 'A fade'}
+            </WordButton>
+        </Tools>
     );
 }
 

@@ -79,17 +79,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
     });
     const data = picture.data;
     if (data === undefined) {
-        return (
-            <main style={{ padding: 24 }}>
-                {picture.error === null ? (
-                    'Opening the plan…'
-                ) : isUnshown(picture.error) ? (
-                    <StudyRescue study={study} fault={picture.error} onUndo={() => changes.undo.mutate()} onFault={onFault} />
-                ) : (
-                    <span role="alert">{sentenceOf(picture.error)}</span>
-                )}
-            </main>
-        );
+        return <NotOpen study={study} fault={picture.error} onUndo={() => changes.undo.mutate()} onFault={onFault} />;
     }
     if (data.cannot !== null) {
         return (
@@ -128,5 +118,26 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
                 {part === 'along' && <TakeAlong study={study} picture={data} changes={changes} />}
             </Side>
         </Desk>
+    );
+}
+
+interface NotOpenProps {
+    study: Study;
+    fault: unknown;
+    onUndo: () => void;
+    onFault: (text: string) => void;
+}
+
+function NotOpen({ study, fault, onUndo, onFault }: NotOpenProps) {
+    return (
+        <main style={{ padding: 24 }}>
+            {fault == null ? (
+                'Opening the plan…'
+            ) : isUnshown(fault) ? (
+                <StudyRescue study={study} fault={fault} onUndo={onUndo} onFault={onFault} />
+            ) : (
+                <span role="alert">{sentenceOf(fault)}</span>
+            )}
+        </main>
     );
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Plan } from '../../api/types';
+import type { Plan, PlanZone } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
@@ -35,40 +35,12 @@ export function SchoolPart({ picture, changes }: { picture: Plan; changes: PlanC
     const shown = of ?? picture.zones[0];
     return (
         <Column aria-label="Way of working">
-            <PartHead style={{ borderTop: 0 }}>
-                <h2>For</h2>
-                <NativeSelect aria-label="Whole picture or zone" value={zone} onChange={(e) => setZone(Number(e.target.value))}>
-                    <option value={0}>the whole picture</option>
-                    {picture.zones.map((z) => (
-                        <option key={z.number} value={z.number}>
-                            {z.name}
-                            {z.school === null ? '' : ' (its own)'}
-                        </option>
-                    ))}
-                </NativeSelect>
-                {of !== undefined && of.school !== null && (
-                    <WordButton onPress={() => set({ kind: 'school', zone, settings: null })}>As the whole picture</WordButton>
-                )}
-            </PartHead>
+            <ForWhat picture={picture} zone={zone} of={of} onZone={setZone} onWhole={() => set({ kind: 'school', zone, settings: null })} />
             <Settings>
                 {picture.ways.map((way) => (
                     <Setting key={way.name} way={way} value={chosen(way.name)} onChoose={(c) => choose(way.name, c)} />
                 ))}
-                {zone === 0 && (
-                    <>
-                        <span>What counts</span>
-                        <NativeSelect
-                            aria-label="What counts"
-                            value={picture.settings.mode}
-                            onChange={(e) => set({ kind: 'mode', mode: e.target.value })}
-                        >
-                            <option value="colour-and-value">colour and value</option>
-                            <option value="value-first">value first</option>
-                            <option value="value-only">value alone</option>
-                        </NativeSelect>
-                        <p>A drawing with right values holds even where its hues are off.</p>
-                    </>
-                )}
+                {zone === 0 && <WhatCounts mode={picture.settings.mode} onMode={(mode) => set({ kind: 'mode', mode })} />}
                 <span>Hues</span>
                 <NativeSelect
                     aria-label="Hues"
@@ -81,29 +53,7 @@ export function SchoolPart({ picture, changes }: { picture: Plan; changes: PlanC
                 </NativeSelect>
                 <p>Other hues for the same values: every value step stays where it is.</p>
             </Settings>
-            {shown !== undefined && (
-                <>
-                    <PartHead>
-                        <h2>What it does to “{shown.name}”</h2>
-                    </PartHead>
-                    {shown.targets.map((t) => (
-                        <p key={t.role} style={{ display: 'flex', alignItems: 'center', gap: 10, minHeight: 44 }}>
-                            <span style={{ width: 54 }}>{t.role}</span>
-                            <span style={{ display: 'flex' }}>
-                                {t.recipe?.passes.map((p, i) => (
-                                    <span key={i} style={{ width: 48, height: 38 }}>
-                                        <Dab strata={p.strata} width={48} height={38} label={`after pass ${i + 1}: ${p.colourWords}`} />
-                                    </span>
-                                ))}
-                                <span style={{ width: 48, height: 38, background: t.aim.hex }} title="aimed at" />
-                            </span>
-                            {t.recipe === null
-                                ? 'being planned'
-                                : `${t.recipe.passes.map((p) => p.pencil?.number ?? p.finish).join(', ')} (ΔE00 ${t.recipe.deltaE00.toFixed(1)})`}
-                        </p>
-                    ))}
-                </>
-            )}
+            {shown !== undefined && <WhatItDoes shown={shown} />}
         </Column>
     );
 }
@@ -127,5 +77,71 @@ function Setting({ way, value, onChoose }: SettingProps) {
             </NativeSelect>
             <p>{way.choices.find((c) => c.value === value)?.why ?? ''}</p>
         </>
+    );
+}
+
+function WhatItDoes({ shown }: { shown: PlanZone }) {
+    return (
+        <>
+            <PartHead>
+                <h2>What it does to “{shown.name}”</h2>
+            </PartHead>
+            {shown.targets.map((t) => (
+                <p key={t.role} style={{ display: 'flex', alignItems: 'center', gap: 10, minHeight: 44 }}>
+                    <span style={{ width: 54 }}>{t.role}</span>
+                    <span style={{ display: 'flex' }}>
+                        {t.recipe?.passes.map((p, i) => (
+                            <span key={i} style={{ width: 48, height: 38 }}>
+                                <Dab strata={p.strata} width={48} height={38} label={`after pass ${i + 1}: ${p.colourWords}`} />
+                            </span>
+                        ))}
+                        <span style={{ width: 48, height: 38, background: t.aim.hex }} title="aimed at" />
+                    </span>
+                    {t.recipe === null
+                        ? 'being planned'
+                        : `${t.recipe.passes.map((p) => p.pencil?.number ?? p.finish).join(', ')} (ΔE00 ${t.recipe.deltaE00.toFixed(1)})`}
+                </p>
+            ))}
+        </>
+    );
+}
+
+function WhatCounts({ mode, onMode }: { mode: string; onMode: (mode: string) => void }) {
+    return (
+        <>
+            <span>What counts</span>
+            <NativeSelect aria-label="What counts" value={mode} onChange={(e) => onMode(e.target.value)}>
+                <option value="colour-and-value">colour and value</option>
+                <option value="value-first">value first</option>
+                <option value="value-only">value alone</option>
+            </NativeSelect>
+            <p>A drawing with right values holds even where its hues are off.</p>
+        </>
+    );
+}
+
+interface ForWhatProps {
+    picture: Plan;
+    zone: number;
+    of: PlanZone | undefined;
+    onZone: (zone: number) => void;
+    onWhole: () => void;
+}
+
+function ForWhat({ picture, zone, of, onZone, onWhole }: ForWhatProps) {
+    return (
+        <PartHead style={{ borderTop: 0 }}>
+            <h2>For</h2>
+            <NativeSelect aria-label="Whole picture or zone" value={zone} onChange={(e) => onZone(Number(e.target.value))}>
+                <option value={0}>the whole picture</option>
+                {picture.zones.map((z) => (
+                    <option key={z.number} value={z.number}>
+                        {z.name}
+                        {z.school === null ? '' : ' (its own)'}
+                    </option>
+                ))}
+            </NativeSelect>
+            {of !== undefined && of.school !== null && <WordButton onPress={onWhole}>As the whole picture</WordButton>}
+        </PartHead>
     );
 }

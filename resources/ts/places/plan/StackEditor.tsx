@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Drawer, Plan, PlanTarget, PlanZone, Study } from '../../api/types';
+import type { Drawer, Plan, PlanAnswers, PlanRecipe, PlanTarget, PlanZone, Study } from '../../api/types';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { signed } from '../../ui/signed';
@@ -63,42 +63,12 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes, b
         changes.change.mutate({ kind: 'stack', ...at, stack: text }, { onSettled: () => setDraft((d) => (d === text ? null : d)) });
     };
     const steps = stepsOf(stack);
-    const first = pencils[0]?.id;
     return (
         <Block aria-label={`${target.role} of ${zone.name}`} data-testid="stack">
-            <p role="status">
-                <b>{shown.closenessWords}</b> (ΔE00 {shown.deltaE00.toFixed(1)}; value {signed(shown.valueError)}; tooth{' '}
-                {Math.round(shown.toothUsed * 100)} %; hand ±{shown.steadiness.toFixed(1)}).{' '}
-                {target.own ? 'Your own stack, held.' : `The planner's: ${shown.label}.`}
-            </p>
-            {shown.reasons.map((r) => (
-                <p key={r}>{r}</p>
-            ))}
+            <HowClose shown={shown} target={target} />
             <StackSteps steps={steps} passes={shown.passes} pencils={pencils} onKeep={keep} />
             <div style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: '0 12px' }}>
-                <NativeSelect
-                    aria-label="Add a pass on top"
-                    value=""
-                    style={{ width: 150 }}
-                    onChange={(e) => {
-                        const chosen = e.target.value;
-                        keep([
-                            ...steps,
-                            (FINISHES as readonly string[]).includes(chosen) ? { finish: chosen } : { pencil: chosen, pressure: 0.35 },
-                        ]);
-                    }}
-                >
-                    <option value="">Add on top…</option>
-                    {first !== undefined &&
-                        pencils.map((p) => (
-                            <option key={p.id} value={p.id}>
-                                {p.number} {p.name}
-                            </option>
-                        ))}
-                    {FINISHES.map((f) => (
-                        <option key={f}>{f}</option>
-                    ))}
-                </NativeSelect>
+                <AddOnTop pencils={pencils} onAdd={(step) => keep([...steps, step])} />
                 {target.own ? (
                     <WordButton onPress={() => changes.change.mutate({ kind: 'stack', ...at, stack: null })}>
                         Give it back to the planner
@@ -110,30 +80,95 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes, b
                     Compare answers
                 </WordButton>
             </div>
-            {compared && (
-                <div role="group" aria-label="Answers">
-                    {answers.data === undefined && <p role="status">Finding up to four answers…</p>}
-                    {answers.data?.recipes.map((r) => (
-                        <p key={r.stack} style={{ display: 'flex', alignItems: 'center', gap: 8, borderTop: '1px solid var(--line)' }}>
-                            <span style={{ display: 'flex' }}>
-                                {r.passes.map((p, i) => (
-                                    <span key={i} style={{ width: 34, height: 34 }}>
-                                        <Dab strata={p.strata} width={34} height={34} label="" />
-                                    </span>
-                                ))}
-                                <span style={{ width: 34, height: 34, background: target.aim.hex }} />
+            {compared && <Answers answers={answers.data} target={target} onTake={(taken) => keep(stepsOf(taken))} />}
+            <Mind at={at} shown={shown} target={target} cautions={cautions} changes={changes} />
+        </Block>
+    );
+}
+
+function HowClose({ shown, target }: { shown: PlanRecipe; target: PlanTarget }) {
+    return (
+        <>
+            <p role="status">
+                <b>{shown.closenessWords}</b> (ΔE00 {shown.deltaE00.toFixed(1)}; value {signed(shown.valueError)}; tooth{' '}
+                {Math.round(shown.toothUsed * 100)} %; hand ±{shown.steadiness.toFixed(1)}).{' '}
+                {target.own ? 'Your own stack, held.' : `The planner's: ${shown.label}.`}
+            </p>
+            {shown.reasons.map((r) => (
+                <p key={r}>{r}</p>
+            ))}
+        </>
+    );
+}
+
+function AddOnTop({ pencils, onAdd }: { pencils: Drawer['pencils']; onAdd: (step: Step) => void }) {
+    return (
+        <NativeSelect
+            aria-label="Add a pass on top"
+            value=""
+            style={{ width: 150 }}
+            onChange={(e) => {
+                const chosen = e.target.value;
+                onAdd((FINISHES as readonly string[]).includes(chosen) ? { finish: chosen } : { pencil: chosen, pressure: 0.35 });
+            }}
+        >
+            <option value="">Add on top…</option>
+            {pencils.map((p) => (
+                <option key={p.id} value={p.id}>
+                    {p.number} {p.name}
+                </option>
+            ))}
+            {FINISHES.map((f) => (
+                <option key={f}>{f}</option>
+            ))}
+        </NativeSelect>
+    );
+}
+
+interface AnswersProps {
+    answers: PlanAnswers | undefined;
+    target: PlanTarget;
+    onTake: (stack: string) => void;
+}
+
+function Answers({ answers, target, onTake }: AnswersProps) {
+    return (
+        <div role="group" aria-label="Answers">
+            {answers === undefined && <p role="status">Finding up to four answers…</p>}
+            {answers?.recipes.map((r) => (
+                <p key={r.stack} style={{ display: 'flex', alignItems: 'center', gap: 8, borderTop: '1px solid var(--line)' }}>
+                    <span style={{ display: 'flex' }}>
+                        {r.passes.map((p, i) => (
+                            <span key={i} style={{ width: 34, height: 34 }}>
+                                <Dab strata={p.strata} width={34} height={34} label="" />
                             </span>
-                            <span style={{ flex: 1, fontSize: 13 }}>
-                                <b>{r.label}</b>: {r.passes.map((p) => p.pencil?.number ?? p.finish).join(', ')}. {r.closenessWords} (ΔE00{' '}
-                                {r.deltaE00.toFixed(1)})
-                            </span>
-                            <WordButton aria-label={`Take ${r.label}`} onPress={() => keep(stepsOf(r.stack))}>
-                                Take
-                            </WordButton>
-                        </p>
-                    ))}
-                </div>
-            )}
+                        ))}
+                        <span style={{ width: 34, height: 34, background: target.aim.hex }} />
+                    </span>
+                    <span style={{ flex: 1, fontSize: 13 }}>
+                        <b>{r.label}</b>: {r.passes.map((p) => p.pencil?.number ?? p.finish).join(', ')}. {r.closenessWords} (ΔE00{' '}
+                        {r.deltaE00.toFixed(1)})
+                    </span>
+                    <WordButton aria-label={`Take ${r.label}`} onPress={() => onTake(r.stack)}>
+                        Take
+                    </WordButton>
+                </p>
+            ))}
+        </div>
+    );
+}
+
+interface MindProps {
+    at: { zone: number; role: PlanTarget['role'] };
+    shown: PlanRecipe;
+    target: PlanTarget;
+    cautions: Plan['cautions'];
+    changes: PlanChanges;
+}
+
+function Mind({ at, shown, target, cautions, changes }: MindProps) {
+    return (
+        <>
             {shown.cautions.map((c) => (
                 <Caution
                     key={c.code}
@@ -154,6 +189,6 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes, b
                     onOverrule={(note) => changes.change.mutate({ kind: 'overrule', ...at, code: c.code, note })}
                 />
             ))}
-        </Block>
+        </>
     );
 }

@@ -17,19 +17,31 @@ const SHEETS = [
 
 /** What goes to the desk: sheets to print, the palette as files, and versions of the plan with names. */
 export function TakeAlong({ study, picture, changes }: { study: Study; picture: Plan; changes: PlanChanges }) {
-    const [size, setSize] = useState('a4');
-    const [name, setName] = useState('');
-    const [fault, setFault] = useState('');
-    const navigate = useNavigate();
-    const bringIn = useBringIn(
-        (s) => void navigate(`/plan/${s.id}`),
-        (error) => setFault(sentenceOf(error)),
-    );
-    const save = useSaveStudy((error) => setFault(sentenceOf(error)));
     const base = `/api/studies/${study.id}/plan`;
-    const ready = picture.waiting === 0;
     return (
         <Column aria-label="Take along">
+            <ToPrint base={base} ready={picture.waiting === 0} />
+            <PartHead>
+                <h2>The palette as a file</h2>
+            </PartHead>
+            <p style={{ display: 'flex', gap: 18, minHeight: 44, alignItems: 'center' }}>
+                <a href={`${base}/palette.gpl`} download>
+                    Save as palette (.gpl)
+                </a>
+                <a href={`${base}/palette.csv`} download>
+                    Save as CSV
+                </a>
+            </p>
+            <WholeStudy study={study} />
+            <VersionsPart picture={picture} changes={changes} />
+        </Column>
+    );
+}
+
+function ToPrint({ base, ready }: { base: string; ready: boolean }) {
+    const [size, setSize] = useState('a4');
+    return (
+        <>
             <PartHead style={{ borderTop: 0 }}>
                 <h2>To print</h2>
                 <NativeSelect aria-label="Size of the paper" value={size} onChange={(e) => setSize(e.target.value)}>
@@ -47,17 +59,20 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
                     {what}
                 </p>
             ))}
-            <PartHead>
-                <h2>The palette as a file</h2>
-            </PartHead>
-            <p style={{ display: 'flex', gap: 18, minHeight: 44, alignItems: 'center' }}>
-                <a href={`${base}/palette.gpl`} download>
-                    Save as palette (.gpl)
-                </a>
-                <a href={`${base}/palette.csv`} download>
-                    Save as CSV
-                </a>
-            </p>
+        </>
+    );
+}
+
+function WholeStudy({ study }: { study: Study }) {
+    const [fault, setFault] = useState('');
+    const navigate = useNavigate();
+    const bringIn = useBringIn(
+        (s) => void navigate(`/plan/${s.id}`),
+        (error) => setFault(sentenceOf(error)),
+    );
+    const save = useSaveStudy((error) => setFault(sentenceOf(error)));
+    return (
+        <>
             <PartHead>
                 <h2>The whole study</h2>
             </PartHead>
@@ -75,6 +90,14 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
             <p role="alert" style={{ padding: fault === '' ? 0 : '8px 0' }}>
                 {fault}
             </p>
+        </>
+    );
+}
+
+function VersionsPart({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
+    const [name, setName] = useState('');
+    return (
+        <>
             <PartHead>
                 <h2>Versions</h2>
             </PartHead>
@@ -111,6 +134,6 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
                     </li>
                 ))}
             </ul>
-        </Column>
+        </>
     );
 }

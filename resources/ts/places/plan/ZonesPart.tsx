@@ -117,32 +117,7 @@ export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) 
             <div>
                 <Stacks>
                     {zone.targets.map((t) => (
-                        <button
-                            key={t.role}
-                            type="button"
-                            aria-pressed={t === target}
-                            aria-label={`${ROLES[t.role]} of ${zone.name}: ${t.recipe === null ? 'not planned yet' : `${t.recipe.closenessWords}, ${t.recipe.passes.length} passes`}`}
-                            onClick={() => setRole(t.role)}
-                        >
-                            <b>{ROLES[t.role]}</b>
-                            {t.own && ' (yours)'}
-                            <span className="touching" style={{ background: t.aim.hex }} title={`aimed at: ${t.aim.words}`} />
-                            {t.recipe === null ? (
-                                <span style={{ display: 'block', minHeight: 60 }}>not planned yet</span>
-                            ) : (
-                                <>
-                                    {[...t.recipe.passes].reverse().map((p, i) => (
-                                        <span key={i} className="pass">
-                                            <span>
-                                                <Dab strata={p.strata} width={52} height={34} label="" />
-                                            </span>
-                                            <b>{p.pencil?.number ?? p.finish}</b>
-                                        </span>
-                                    ))}
-                                    <span>{t.recipe.closenessWords}</span>
-                                </>
-                            )}
-                        </button>
+                        <StackButton key={t.role} zone={zone} target={t} chosen={t === target} onChosen={() => setRole(t.role)} />
                     ))}
                 </Stacks>
                 <StackEditor
@@ -157,6 +132,43 @@ export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) 
                 />
             </div>
         </Two>
+    );
+}
+
+interface StackButtonProps {
+    zone: PlanZone;
+    target: PlanTarget;
+    chosen: boolean;
+    onChosen: () => void;
+}
+
+function StackButton({ zone, target: t, chosen, onChosen }: StackButtonProps) {
+    return (
+        <button
+            type="button"
+            aria-pressed={chosen}
+            aria-label={`${ROLES[t.role]} of ${zone.name}: ${t.recipe === null ? 'not planned yet' : `${t.recipe.closenessWords}, ${t.recipe.passes.length} passes`}`}
+            onClick={onChosen}
+        >
+            <b>{ROLES[t.role]}</b>
+            {t.own && ' (yours)'}
+            <span className="touching" style={{ background: t.aim.hex }} title={`aimed at: ${t.aim.words}`} />
+            {t.recipe === null ? (
+                <span style={{ display: 'block', minHeight: 60 }}>not planned yet</span>
+            ) : (
+                <>
+                    {[...t.recipe.passes].reverse().map((p, i) => (
+                        <span key={i} className="pass">
+                            <span>
+                                <Dab strata={p.strata} width={52} height={34} label="" />
+                            </span>
+                            <b>{p.pencil?.number ?? p.finish}</b>
+                        </span>
+                    ))}
+                    <span>{t.recipe.closenessWords}</span>
+                </>
+            )}
+        </button>
     );
 }
 

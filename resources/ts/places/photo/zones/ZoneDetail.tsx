@@ -48,6 +48,38 @@ export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
                 {Math.round(zone.area * 100)} % of the picture
                 {zone.keptWhite >= 0.005 && ` · ${Math.round(zone.keptWhite * 100)} % of it kept white`}
             </p>
+            <Targets zone={zone} onChange={onChange} />
+            <Described zone={zone} onChange={onChange} />
+            <label>
+                Merge
+                <NativeSelect
+                    value=""
+                    onChange={(e) => onChange({ kind: 'mergeZones', zone: n, with: Number(e.target.value) })}
+                    aria-label={`Merge another zone into ${zone.name}`}
+                >
+                    <option value="" disabled>
+                        with …
+                    </option>
+                    {others.map((z) => (
+                        <option key={z.number} value={z.number}>
+                            {z.name}
+                        </option>
+                    ))}
+                </NativeSelect>
+            </label>
+            <div className="row">
+                <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Draw more</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'take', zone: n })}>Take away</WordButton>
+            </div>
+        </Detail>
+    );
+}
+
+function Targets({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'>) {
+    const n = zone.number;
+    return (
+        <>
             {zone.targets.map((target) => (
                 <TargetRange
                     key={target.role}
@@ -66,6 +98,14 @@ export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
                     <WordButton onPress={() => onChange({ kind: 'resetTargets', zone: n })}>Put targets back</WordButton>
                 )}
             </div>
+        </>
+    );
+}
+
+function Described({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'>) {
+    const n = zone.number;
+    return (
+        <>
             <div className="field">
                 <span>Matters</span>
                 <WordChoice
@@ -95,28 +135,6 @@ export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
                     ))}
                 </NativeSelect>
             </label>
-            <label>
-                Merge
-                <NativeSelect
-                    value=""
-                    onChange={(e) => onChange({ kind: 'mergeZones', zone: n, with: Number(e.target.value) })}
-                    aria-label={`Merge another zone into ${zone.name}`}
-                >
-                    <option value="" disabled>
-                        with …
-                    </option>
-                    {others.map((z) => (
-                        <option key={z.number} value={z.number}>
-                            {z.name}
-                        </option>
-                    ))}
-                </NativeSelect>
-            </label>
-            <div className="row">
-                <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
-                <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Draw more</WordButton>
-                <WordButton onPress={() => onTool({ kind: 'take', zone: n })}>Take away</WordButton>
-            </div>
-        </Detail>
+        </>
     );
 }

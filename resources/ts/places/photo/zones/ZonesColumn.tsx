@@ -79,22 +79,7 @@ const COUNTS = [8, 11, 14, 17, 20];
 
 /** The zones by name with their values, and the chosen one written out. */
 export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }: ZonesColumnProps) {
-    const [count, setCount] = useState(14);
-    const propose = (
-        <Row>
-            <label>
-                At most{' '}
-                <NativeSelect value={count} onChange={(e) => setCount(Number(e.target.value))} aria-label="Most zones to propose">
-                    {COUNTS.map((n) => (
-                        <option key={n}>{n}</option>
-                    ))}
-                </NativeSelect>
-            </label>
-            <Button $main={zones === null} isPending={busy} onPress={() => onChange({ kind: 'proposeZones', most: count })}>
-                {busy ? 'Finding zones…' : zones === null ? 'Propose zones' : 'Propose anew'}
-            </Button>
-        </Row>
-    );
+    const propose = <Propose first={zones === null} busy={busy} onPropose={(most) => onChange({ kind: 'proposeZones', most })} />;
     if (zones === undefined) {
         return (
             <Column aria-label="Zones" aria-busy="true">
@@ -114,32 +99,11 @@ export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }:
         );
     }
     const current = zones.list.find((z) => z.number === chosen);
-    const walk = (event: KeyboardEvent<HTMLOListElement>) => {
-        const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-        if (by !== 0) {
-            event.preventDefault();
-            const buttons = [...event.currentTarget.querySelectorAll('button')];
-            buttons[(buttons.findIndex((b) => b === document.activeElement) + by + buttons.length) % buttons.length]?.focus();
-        }
-    };
     return (
         <Column aria-label="Zones">
             <Two>
                 <div>
-                    <List onKeyDown={walk} aria-label="Zones by size">
-                        {zones.list.map((zone) => (
-                            <li key={zone.number}>
-                                <button type="button" aria-pressed={zone.number === chosen} onClick={() => onChosen(zone.number)}>
-                                    <span className="run" aria-hidden="true">
-                                        {zone.targets.map((t) => (
-                                            <span key={t.role} style={{ background: t.reading.hex }} />
-                                        ))}
-                                    </span>
-                                    {zone.name}
-                                </button>
-                            </li>
-                        ))}
-                    </List>
+                    <ZoneList zones={zones} chosen={chosen} onChosen={onChosen} />
                     <Row>
                         <WordButton onPress={() => onTool({ kind: 'new' })}>Draw a new zone</WordButton>
                     </Row>
@@ -152,5 +116,51 @@ export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }:
                 )}
             </Two>
         </Column>
+    );
+}
+
+function Propose({ first, busy, onPropose }: { first: boolean; busy: boolean; onPropose: (most: number) => void }) {
+    const [count, setCount] = useState(14);
+    return (
+        <Row>
+            <label>
+                At most{' '}
+                <NativeSelect value={count} onChange={(e) => setCount(Number(e.target.value))} aria-label="Most zones to propose">
+                    {COUNTS.map((n) => (
+                        <option key={n}>{n}</option>
+                    ))}
+                </NativeSelect>
+            </label>
+            <Button $main={first} isPending={busy} onPress={() => onPropose(count)}>
+                {busy ? 'Finding zones…' : first ? 'Propose zones' : 'Propose anew'}
+            </Button>
+        </Row>
+    );
+}
+
+function ZoneList({ zones, chosen, onChosen }: { zones: Zones; chosen: number | null; onChosen: (zone: number) => void }) {
+    const walk = (event: KeyboardEvent<HTMLOListElement>) => {
+        const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+        if (by !== 0) {
+            event.preventDefault();
+            const buttons = [...event.currentTarget.querySelectorAll('button')];
+            buttons[(buttons.findIndex((b) => b === document.activeElement) + by + buttons.length) % buttons.length]?.focus();
+        }
+    };
+    return (
+        <List onKeyDown={walk} aria-label="Zones by size">
+            {zones.list.map((zone) => (
+                <li key={zone.number}>
+                    <button type="button" aria-pressed={zone.number === chosen} onClick={() => onChosen(zone.number)}>
+                        <span className="run" aria-hidden="true">
+                            {zone.targets.map((t) => (
+                                <span key={t.role} style={{ background: t.reading.hex }} />
+                            ))}
+                        </span>
+                        {zone.name}
+                    </button>
+                </li>
+            ))}
+        </List>
     );
 }
