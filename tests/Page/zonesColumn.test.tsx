@@ -96,7 +96,7 @@ describe('zones', () => {
                 <ZoneShapes zones={zones} extent={photo} chosen={4} pair={0} onZone={null} />
             </svg>,
         );
-        expect(container.querySelector<SVGPathElement>('[data-zone="4"]')?.style.pointerEvents).toBe('none');
+        expect(container.querySelector<SVGPathElement>('[data-zone="4"]')?.getAttribute('pointer-events')).toBe('none');
     });
 });
 

@@ -15,7 +15,7 @@ const Form = styled.form`
     display: grid;
     gap: 14px;
     & h1 {
-        font-size: 22px;
+        font-size: var(--size-title);
     }
     & label {
         display: grid;

@@ -23,7 +23,7 @@ export function StudyBar({ studies, study, papers, opening = false, onChoose, on
             <label>
                 <span>Study</span>
                 <NativeSelect
-                    style={{ maxWidth: 190 }}
+                    $width={190}
                     value={study.id}
                     onChange={(e) => {
                         const chosen = studies.find((s) => s.id === Number(e.target.value));

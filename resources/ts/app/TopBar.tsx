@@ -25,7 +25,9 @@ const Bar = styled.header`
         place-items: center;
         min-height: 44px;
         padding: 0 8px;
-        border-bottom: 3px solid transparent;
+        /* Above as below, so that words in one line share a baseline. */
+        border: solid transparent;
+        border-width: 3px 0;
         text-decoration: none;
     }
     & nav a[aria-current='page'] {

@@ -8,7 +8,7 @@ const Tag = styled.span`
     padding: 0 3px;
     background: #fff;
     color: #000;
-    font-size: 12px;
+    font-size: var(--size-small);
     font-weight: 700;
     line-height: 16px;
     pointer-events: none;
@@ -18,7 +18,7 @@ const Cell = styled(Tag)`
     transform: none;
     font-weight: 400;
     line-height: 14px;
-    font-size: 11px;
+    font-size: var(--size-small);
 `;
 
 const at = (x: number, y: number) => ({ left: `${x * 100}%`, top: `${y * 100}%` });

@@ -7,7 +7,7 @@ import { thin, Twice, type Extent } from './lines';
 export function GridLines({ frame, extent: { width, height } }: { frame: Frame; extent: Extent }) {
     const [l, t, r, b] = [frame.left * width, frame.top * height, (frame.left + frame.width) * width, (frame.top + frame.height) * height];
     return (
-        <g style={{ pointerEvents: 'none' }}>
+        <g pointerEvents="none">
             <Twice width={0.8}>
                 <rect x={l} y={t} width={r - l} height={b - t} {...thin} />
                 {frame.across.map((x) => (
@@ -29,7 +29,7 @@ export function CutAway({ frame, extent: { width, height } }: { frame: Frame; ex
             d={`M-2 -2H${width + 2}V${height + 2}H-2ZM${l} ${t}V${t + h}H${l + w}V${t}Z`}
             fill="var(--ground)"
             fillRule="evenodd"
-            style={{ pointerEvents: 'none' }}
+            pointerEvents="none"
         />
     );
 }
@@ -69,7 +69,7 @@ export function Draft({
         );
     }
     return (
-        <g style={{ pointerEvents: 'none' }}>
+        <g pointerEvents="none">
             <Twice width={2}>
                 <path
                     d={isClosed(tool) && shown.length > 2 ? `${d}Z` : d}

@@ -1,28 +1,17 @@
-import {
-    useEffect,
-    useRef,
-    useState,
-    type ActionDispatch,
-    type KeyboardEvent,
-    type PointerEvent,
-    type ReactNode,
-    type RefObject,
-} from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Frame, NamedSpot, Photo, Study } from '../api/types';
 
-import { lookQuery, type Look } from './look/lookState';
-import { NOTHING, type Drawing, type DrawingAction } from './drawing';
+import { lookQuery } from './look/lookState';
+import { NOTHING } from './drawing';
 import { cssFlip, flipOf, flipped, type Flip, type Place } from './flip';
 import { CellNumbers, SpotNumbers } from './Labels';
-import { CutAway, Draft, GridLines } from './Overlay';
 import { useLoaded } from './useLoaded';
 import { UnderPointer } from './UnderPointer';
-import { RING_WORDS, type SpotAction, type SpotState } from './spotState';
+import { RING_WORDS, type SpotState } from './spotState';
 import { droppedFile } from '../ui/droppedFile';
-import { flipTransform } from './lines';
-import { Ring, SpotMarks } from './Marks';
+
+import { OnPhoto, PhotoViewProps } from './OnPhoto';
 
 const Target = styled(DropZone)`
     flex: 1;
@@ -67,7 +56,7 @@ const Waiting = styled.span`
     padding: 2px 8px;
     background: #777;
     color: #fff;
-    font-size: 13px;
+    font-size: var(--size-note);
     pointer-events: none;
 `;
 
@@ -76,30 +65,6 @@ const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight
 /** Pixels of the working copy that an arrow key moves the ring; with Shift, far. */
 const NEAR = 4;
 const FAR = 40;
-
-interface PhotoViewProps {
-    study: Study;
-    photo: Photo;
-    takesFocus?: boolean;
-    look: Look;
-    spot: SpotState;
-    spots: readonly NamedSpot[];
-    chosenSpot: number | null;
-    frame: Frame | undefined;
-    push?: { zone: number; lighter: boolean } | null;
-    /** The number of the survey on which a push depends. */
-    stamp: number;
-    /** Height that everything else on the screen takes. */
-    room: string;
-    drawing?: Drawing;
-    brush?: number;
-    draw?: (action: DrawingAction) => void;
-    onEnd?: () => void;
-    /** Shapes in pixels of the photo, turned with it. */
-    children?: ReactNode;
-    dispatch: ActionDispatch<[SpotAction]>;
-    onPhoto: (file: File) => void;
-}
 
 /** Pressing and touching move the ring, or draw; hovering only reads. */
 function usePointing(props: PhotoViewProps, stage: RefObject<HTMLDivElement | null>, flip: Flip) {
@@ -222,34 +187,5 @@ export function PhotoView(props: PhotoViewProps) {
                 Ring {RING_WORDS[spot.ring]} at {spot.x}, {spot.y}
             </span>
         </Target>
-    );
-}
-
-/** Shapes in pixels of the photo, turned with it. */
-function OnPhoto({
-    photo,
-    look,
-    spot,
-    spots,
-    chosenSpot,
-    frame,
-    drawing = NOTHING,
-    brush = 0.02,
-    flip,
-    cursor,
-    children,
-}: PhotoViewProps & { flip: Flip; cursor: Place }) {
-    const extent = { width: photo.width, height: photo.height };
-    return (
-        <svg viewBox={`0 0 ${photo.width} ${photo.height}`} preserveAspectRatio="none" aria-hidden="true">
-            <g transform={flipTransform(flip, photo.width, photo.height)}>
-                {children}
-                {look.cut && frame !== undefined && <CutAway frame={frame} extent={extent} />}
-                {look.grid && frame !== undefined && <GridLines frame={frame} extent={extent} />}
-                <SpotMarks spots={spots} photo={photo.id} chosen={chosenSpot} extent={extent} />
-                <Draft drawing={drawing} extent={extent} brush={brush} cursor={cursor} />
-                <Ring spot={spot} unit={photo.width / 640} />
-            </g>
-        </svg>
     );
 }

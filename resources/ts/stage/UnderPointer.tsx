@@ -17,7 +17,7 @@ const Line = styled.p`
     padding: 3px 10px 3px 3px;
     background: #777;
     color: #fff;
-    font-size: 14px;
+    font-size: var(--size-text);
     pointer-events: none;
     & i {
         width: 22px;

@@ -22,12 +22,12 @@ export function ZoneShapes({ zones, extent: { width, height }, chosen, pair, onZ
                     fill="transparent"
                     fillRule="evenodd"
                     stroke="none"
-                    style={{ pointerEvents: onZone === null ? 'none' : 'all' }}
+                    pointerEvents={onZone === null ? 'none' : 'all'}
                     onPointerDown={() => onZone?.(zone.number)}
                     data-zone={zone.number}
                 />
             ))}
-            <g style={{ pointerEvents: 'none' }}>
+            <g pointerEvents="none">
                 <Twice width={1}>
                     <path d={zones.list.map((z) => pathOf(z.outlines, width, height, true)).join('')} {...thin} />
                 </Twice>
@@ -51,7 +51,7 @@ export function ZoneShapes({ zones, extent: { width, height }, chosen, pair, onZ
 export function WhiteShapes({ zones, extent: { width, height } }: { zones: Zones; extent: Extent }) {
     const d = pathOf(zones.keptWhites.outlines, width, height, true);
     return (
-        <g style={{ pointerEvents: 'none' }}>
+        <g pointerEvents="none">
             <defs>
                 <pattern id="kept-white" width="14" height="14" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
                     <rect width="4" height="14" fill="#000" />

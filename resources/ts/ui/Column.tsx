@@ -1,17 +1,20 @@
 import styled from 'styled-components';
 
 /** A heading between two parts of a column: a line, a word, and what belongs beside it. */
-export const PartHead = styled.div`
+export const PartHead = styled.div<{ $first?: boolean }>`
     display: flex;
     align-items: center;
     gap: 0 12px;
     min-height: 44px;
-    border-top: 1.5px solid var(--strong-line);
+    border-top: ${(p) => (p.$first === true ? '0' : '1.5px solid var(--strong-line)')};
     & h2 {
         font-weight: 700;
     }
     & > .end {
         margin-left: auto;
+    }
+    & .kind {
+        margin-left: var(--space);
     }
 `;
 

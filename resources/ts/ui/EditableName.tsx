@@ -1,5 +1,5 @@
-import { TextInput } from './controls';
 import { useWritten } from './useWritten';
+import { WideInput } from './layout';
 
 interface EditableNameProps {
     label: string;
@@ -10,5 +10,5 @@ interface EditableNameProps {
 /** A name that is changed by typing over it. */
 export function EditableName({ label, value, onChange }: EditableNameProps) {
     const { field } = useWritten({ value, onKeep: onChange });
-    return <TextInput aria-label={label} maxLength={80} style={{ flex: 1, width: '100%' }} {...field} />;
+    return <WideInput aria-label={label} maxLength={80} {...field} />;
 }

@@ -21,6 +21,17 @@ export const GlobalStyle = createGlobalStyle`
         --line: #3d3d3d;
         --strong-line: #000000;
     }
+    :root {
+        --size-small: 12px;
+        --size-note: 13px;
+        --size-text: 14px;
+        --size-lead: 17px;
+        --size-title: 20px;
+        --size-number: 34px;
+        --space-small: 8px;
+        --space: 12px;
+        --space-wide: 16px;
+    }
     * { box-sizing: border-box; }
     html, body, #root { height: 100%; }
     body {
@@ -28,7 +39,7 @@ export const GlobalStyle = createGlobalStyle`
         background: var(--ground);
         color: var(--ink);
         font-family: 'Inter Variable', system-ui, sans-serif;
-        font-size: 14px;
+        font-size: var(--size-text);
         line-height: 1.35;
         font-feature-settings: 'tnum' 1, 'cv11' 1;
     }

@@ -54,14 +54,22 @@ export const WordButton = styled(AtWork)`
     }
 `;
 
-export const NativeSelect = styled.select`
+export const NativeSelect = styled.select<{ $width?: number }>`
     min-height: 44px;
     padding: 0 8px;
-    border: 0;
-    border-bottom: 1.5px solid var(--strong-line);
+    border: solid transparent;
+    border-width: 1.5px 0;
+    border-bottom-color: var(--strong-line);
     border-radius: 0;
     background: transparent;
-    max-width: 240px;
+    max-width: ${(p) => p.$width ?? 240}px;
+`;
+
+/** A range to be drawn along, or moved by arrows. */
+export const Range = styled.input.attrs({ type: 'range' })<{ $width?: number }>`
+    flex: 1;
+    width: ${(p) => (p.$width === undefined ? '100%' : `${p.$width}px`)};
+    min-height: 44px;
 `;
 
 export const TextInput = styled.input`
@@ -90,7 +98,9 @@ const Choice = styled(RadioButton)`
     display: grid;
     place-items: center;
     cursor: pointer;
-    border-bottom: 3px solid transparent;
+    /* Above as below, so that words in one line share a baseline. */
+    border: solid transparent;
+    border-width: 3px 0;
     &[data-selected] {
         border-bottom-color: var(--ink);
         font-weight: 700;

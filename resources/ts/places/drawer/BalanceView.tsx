@@ -7,11 +7,12 @@ import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { useReach } from './queries';
 import { usePurchases } from '../../api/studies';
+import { Row, Aired } from '../../ui/layout';
 
 const Facts = styled.div`
     padding: 4px 16px 12px;
     border-top: 1.5px solid var(--strong-line);
-    font-size: 13px;
+    font-size: var(--size-note);
     & p {
         padding-top: 4px;
     }
@@ -93,10 +94,10 @@ export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceV
     const number = (id: string): string => tray.pencils.find((p) => p.id === id)?.number ?? id;
     return (
         <Column aria-label="Balance">
-            <p style={{ paddingTop: 10 }}>{balance.words}</p>
+            <Aired>{balance.words}</Aired>
             <Counts aria-label="Pencils of each family">
                 {Object.entries(balance.counts).map(([family, count]) => (
-                    <Row key={family} family={family} count={count} most={most} crowded={balance.crowded.includes(family)} />
+                    <FamilyRow key={family} family={family} count={count} most={most} crowded={balance.crowded.includes(family)} />
                 ))}
             </Counts>
             <p>
@@ -192,15 +193,15 @@ function studyWords({ colours, purchases }: { colours: number; purchases: readon
     return purchases.length === 0 ? `${counted}: no pencil would bring them nearer.` : `${counted}; nearer in the mean with one of:`;
 }
 
-function Row({ family, count, most, crowded }: { family: string; count: number; most: number; crowded: boolean }) {
+function FamilyRow({ family, count, most, crowded }: { family: string; count: number; most: number; crowded: boolean }) {
     return (
         <>
             <dt>{family}</dt>
             <dd>{count}</dd>
-            <dd style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+            <Row as="dd" $tight>
                 <span aria-hidden="true" style={{ width: `${(count / most) * 60}%` }} />
                 {crowded ? 'more than needed' : count === 0 ? 'none' : ''}
-            </dd>
+            </Row>
         </>
     );
 }

@@ -12,6 +12,7 @@ import { PencilView } from './PencilView';
 import { TrayView } from './TrayView';
 
 import { type DrawerPlaceState, ORDERS, BESIDE } from './useDrawerPlace';
+import { Inset } from '../../ui/layout';
 
 const Tools = styled.div`
     display: flex;
@@ -53,7 +54,7 @@ function TrayTools({ place }: { place: DrawerPlaceState }) {
                 aria-label="Which pencils"
                 value={shownKey(shown)}
                 onChange={(e) => setShown(shownOf(e.target.value))}
-                style={{ maxWidth: 150 }}
+                $width={150}
             >
                 <option value="owned">owned</option>
                 <option value="wanted">wanted</option>
@@ -77,18 +78,18 @@ export function TrayPart({ place }: { place: DrawerPlaceState }) {
             {tray.isPending && <p aria-busy="true">Laying the drawer…</p>}
             {tray.error !== null && <p role="alert">{sentenceOf(tray.error)}</p>}
             {tray.data !== undefined && pencils.length === 0 && (
-                <p style={{ padding: 16 }}>
+                <Inset as="p">
                     {shown.kind === 'wanted'
                         ? 'No pencil is noted as wanted.'
                         : knowsNone
                           ? 'The drawer is empty. Bring in a file of pencils at the right.'
                           : 'No pencil lies here. Choose a line above to say which of it you own, or add numbers at the right.'}
-                </p>
+                </Inset>
             )}
             {(tray.data?.unfitted ?? 0) > 0 && (
-                <p role="status" style={{ padding: '4px 16px' }}>
+                <Inset as="p" role="status">
                     Fitting {tray.data?.unfitted} pencils to their swatches; they come in as they are done.
-                </p>
+                </Inset>
             )}
             <TrayView
                 pencils={pencils}

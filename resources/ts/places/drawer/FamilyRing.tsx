@@ -49,7 +49,7 @@ export function FamilyRing({ ring }: { ring: PencilPortrait['ring'] }) {
                         </text>
                     ))}
                 {ring.place === null && (
-                    <text x="50" y="50" textAnchor="middle" dominantBaseline="middle" style={{ fontWeight: 700 }}>
+                    <text x="50" y="50" textAnchor="middle" dominantBaseline="middle" fontWeight="700">
                         {ring.words.split(',')[0]}
                     </text>
                 )}

@@ -18,6 +18,9 @@ const Line = styled.form`
     & input.short {
         width: 56px;
     }
+    & input.numbers {
+        width: 140px;
+    }
 `;
 
 const Links = styled.p`
@@ -103,7 +106,7 @@ function ByNumber({ lines, range }: Pick<FilesViewProps, 'lines' | 'range'>) {
             </NativeSelect>
             <TextInput
                 aria-label="Numbers"
-                style={{ width: 140 }}
+                className="numbers"
                 placeholder="601-624, 630"
                 value={numbers}
                 onChange={(e) => setNumbers(e.target.value)}

@@ -6,6 +6,7 @@ import { Column } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { lineQuery, useLineTable } from './queries';
+import { Aired } from '../../ui/layout';
 
 const Choice = styled.div`
     display: flex;
@@ -18,11 +19,11 @@ const Choice = styled.div`
 const Table = styled.table`
     border-collapse: collapse;
     width: 100%;
-    font-size: 14px;
+    font-size: var(--size-text);
     & th {
         text-align: left;
         font-weight: 400;
-        font-size: 13px;
+        font-size: var(--size-note);
     }
     & td {
         border-bottom: 1px solid var(--line);
@@ -60,7 +61,7 @@ export function LinesView({ lines, onPencil }: LinesViewProps) {
     if (lines.length < 2) {
         return (
             <Column aria-label="Lines">
-                <p style={{ paddingTop: 10 }}>Two lines are needed to lay them side by side. Bring another in under “In and out”.</p>
+                <Aired>Two lines are needed to lay them side by side. Bring another in under “In and out”.</Aired>
             </Column>
         );
     }

@@ -7,6 +7,7 @@ import { NativeSelect } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { MARKS } from '../../dabs/stackText';
 import { chartQuery, useMixingChart } from './queries';
+import { Row, Aired } from '../../ui/layout';
 
 const Grid = styled.table`
     border-collapse: collapse;
@@ -14,7 +15,7 @@ const Grid = styled.table`
     table-layout: fixed;
     & th {
         font-weight: 700;
-        font-size: 14px;
+        font-size: var(--size-text);
         height: 30px;
         text-align: left;
     }
@@ -32,7 +33,7 @@ const Orders = styled.ul`
     margin: 0;
     padding: 4px 0;
     list-style: none;
-    font-size: 13px;
+    font-size: var(--size-note);
     & div {
         height: 40px;
     }
@@ -55,11 +56,11 @@ export function MixView({ ids, paper }: { ids: readonly string[]; paper: string 
     );
     return (
         <Column aria-label="Mixes">
-            <p style={{ padding: '10px 0 4px' }}>
+            <Aired>
                 Press pencils in the drawer to put them in or take them out; {ids.length} of at most 16 are in. Down the side what lies
                 beneath, along the top what lies over it.
-            </p>
-            <div style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: '0 16px' }}>
+            </Aired>
+            <Row>
                 {mark('Beneath', beneath, setBeneath)}
                 {mark('Over it', above, setAbove)}
                 {ids.length >= 2 && (
@@ -67,7 +68,7 @@ export function MixView({ ids, paper }: { ids: readonly string[]; paper: string 
                         Print with boxes to fill in
                     </a>
                 )}
-            </div>
+            </Row>
             {chart.error !== null && <p role="alert">{sentenceOf(chart.error)}</p>}
             {ids.length < 2 && <p role="status">Two pencils or more make a chart.</p>}
             {chart.data !== undefined && ids.length >= 2 && <Chart chart={chart.data} />}

@@ -14,7 +14,7 @@ const Swatches = styled.div`
         height: 46px;
     }
     & p {
-        font-size: 13px;
+        font-size: var(--size-note);
     }
 `;
 
@@ -24,7 +24,7 @@ const Ladder = styled.table`
     & th {
         text-align: left;
         font-weight: 400;
-        font-size: 13px;
+        font-size: var(--size-note);
         width: 96px;
     }
     & td {
@@ -43,7 +43,7 @@ const Partners = styled.ul`
     margin: 0;
     padding: 0 0 6px;
     list-style: none;
-    font-size: 13px;
+    font-size: var(--size-note);
     & li {
         display: flex;
         align-items: center;

@@ -8,17 +8,17 @@ const Sheet = styled.section`
     padding: 6px 16px;
     min-width: 0;
     & h2.number {
-        font-size: 34px;
+        font-size: var(--size-number);
         font-weight: 700;
         line-height: 1.1;
         & small {
-            font-size: 17px;
+            font-size: var(--size-lead);
             font-weight: 400;
         }
     }
     & .soft {
         color: var(--soft-ink);
-        font-size: 13px;
+        font-size: var(--size-note);
     }
 `;
 

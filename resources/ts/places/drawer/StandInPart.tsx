@@ -1,10 +1,17 @@
 import { useState } from 'react';
+import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
 import type { PencilPortrait, Recipe } from '../../api/types';
 import { WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { Pressure } from '../../dabs/Pressure';
 import { useStandIn } from './queries';
+import { Row, Dabs } from '../../ui/layout';
+
+const Passes = styled.ol`
+    margin: 0;
+    padding-left: 18px;
+`;
 
 /** The mixes of owned pencils that make another: one for its heavy swatch, one for its light. Worked out when asked for. */
 export function StandInPart({ pencil, paper }: { pencil: PencilPortrait; paper: string }) {
@@ -17,10 +24,10 @@ export function StandInPart({ pencil, paper }: { pencil: PencilPortrait; paper: 
         return <p role="status">{mix.error === null ? 'Looking for mixes…' : sentenceOf(mix.error)}</p>;
     }
     return (
-        <div aria-live="polite" style={{ display: 'flex', flexWrap: 'wrap', gap: '4px 24px' }}>
+        <Row aria-live="polite">
             <Mix name="heavy" strata={pencil.swatches.heavy} recipe={mix.data.heavy} />
             <Mix name="light" strata={pencil.swatches.light} recipe={mix.data.light} />
-        </div>
+        </Row>
     );
 }
 
@@ -31,24 +38,24 @@ function Mix({ name, strata, recipe }: { name: string; strata: readonly string[]
             <p>
                 <b>{name}</b>: ΔE00 {recipe.deltaE00.toFixed(1)}, {recipe.closenessWords}
             </p>
-            <div style={{ display: 'flex', alignItems: 'center', gap: 10 }}>
-                <span style={{ display: 'flex' }}>
-                    <span style={{ width: 44, height: 40 }}>
+            <Row>
+                <Dabs $width={44} $height={40}>
+                    <span>
                         <Dab strata={strata} width={44} height={40} label="the pencil" />
                     </span>
-                    <span style={{ width: 44, height: 40 }}>
+                    <span>
                         <Dab strata={last?.strata ?? []} width={44} height={40} label="the mix" />
                     </span>
-                </span>
-                <ol style={{ margin: 0, paddingLeft: 18 }}>
+                </Dabs>
+                <Passes>
                     {recipe.passes.map((p, i) => (
                         <li key={i}>
                             <b>{p.pencil?.number ?? p.finish}</b>{' '}
                             {p.pressureWord !== null && <Pressure strokes={p.pressureStrokes ?? 1} word={p.pressureWord} />}
                         </li>
                     ))}
-                </ol>
-            </div>
+                </Passes>
+            </Row>
         </div>
     );
 }

@@ -3,8 +3,12 @@ import styled from 'styled-components';
 import type { Stock, StockChange } from '../../api/types';
 import { TextInput, WordButton, WordChoice } from '../../ui/controls';
 import { useWritten } from '../../ui/useWritten';
+import { PressedRow } from '../../ui/layout';
 
 const Block = styled.div`
+    & .beside {
+        display: contents;
+    }
     border-top: 1px solid var(--line);
     & .line {
         display: flex;
@@ -85,10 +89,10 @@ export function StockBlock({ stock, used: spent, onNote }: StockBlockProps) {
                     />
                     <Field label="Notes" value={stock.notes} onKeep={(text) => onNote({ notes: text })} />
                     <span />
-                    <label style={{ minHeight: 44, display: 'flex', alignItems: 'center', gap: 8 }}>
+                    <PressedRow as="label" $tight>
                         <input type="checkbox" checked={stock.discontinued} onChange={(e) => onNote({ discontinued: e.target.checked })} />
                         No longer made
-                    </label>
+                    </PressedRow>
                     {used !== '' && (
                         <>
                             <span />
@@ -119,7 +123,7 @@ function Field({ label, value, short = false, fault, onKeep }: FieldProps) {
     const alert = useId();
     return (
         <>
-            <label style={{ display: 'contents' }}>
+            <label className="beside">
                 {label}
                 <TextInput
                     className={short ? 'short' : ''}

@@ -4,19 +4,23 @@ import type { TrayPencil } from '../../api/types';
 import { Dab } from '../../dabs/Dab';
 import { neighbourOf } from './drawerState';
 
-const SLOT = 66;
+/** A drawer of few pencils has room for large dabs; pixels. */
+const SIZES = { few: { slot: 90, heavy: 84, light: 50 }, many: { slot: 66, heavy: 58, light: 34 } };
+const FEW = 40;
 
-const Rows = styled.ol`
+type Size = (typeof SIZES)['few'];
+
+const Rows = styled.ol<{ $size: Size }>`
     display: grid;
-    grid-template-columns: repeat(auto-fill, ${SLOT}px);
+    grid-template-columns: repeat(auto-fill, ${(p) => p.$size.slot}px);
     margin: 0;
     padding: 4px 4px 10px;
     list-style: none;
     overflow-y: auto;
-    max-height: max(320px, calc(100vh - 300px));
+    max-height: max(320px, calc(100vh - 190px));
     & button {
         display: block;
-        width: ${SLOT}px;
+        width: 100%;
         padding: 0 0 10px;
         border: 0;
         background: none;
@@ -25,22 +29,22 @@ const Rows = styled.ol`
     }
     & .lead {
         display: block;
-        height: 58px;
+        height: ${(p) => p.$size.heavy}px;
     }
     & .light {
-        height: 34px;
+        height: ${(p) => p.$size.light}px;
     }
     & .number {
         display: block;
         padding: 2px 0 0 4px;
-        font-size: 17px;
+        font-size: var(--size-lead);
         font-weight: 700;
         line-height: 1.2;
     }
     & .step {
         display: block;
         padding-left: 4px;
-        font-size: 12px;
+        font-size: var(--size-small);
     }
     & button[aria-pressed='true'] .number {
         background: var(--ink);
@@ -69,6 +73,7 @@ interface TrayViewProps {
 /** The pencils side by side as they lie, each as it looks in a heavy hand and in a light one, with its number; arrows walk from one to the next. */
 export function TrayView({ pencils, chosen, isMeant, onChosen }: TrayViewProps) {
     const list = useRef<HTMLOListElement>(null);
+    const size = pencils.length <= FEW ? SIZES.few : SIZES.many;
     const walk = (event: KeyboardEvent<HTMLOListElement>) => {
         if (!event.key.startsWith('Arrow') || list.current === null) {
             return;
@@ -76,7 +81,7 @@ export function TrayView({ pencils, chosen, isMeant, onChosen }: TrayViewProps) 
         event.preventDefault();
         const buttons = [...list.current.querySelectorAll('button')];
         const at = buttons.findIndex((b) => b === document.activeElement);
-        const perRow = Math.max(1, Math.floor(list.current.clientWidth / SLOT));
+        const perRow = Math.max(1, Math.floor(list.current.clientWidth / size.slot));
         buttons[neighbourOf(at, event.key, buttons.length, perRow)]?.focus();
     };
     // One listener for all slots: a slot is drawn again only when it changes itself.
@@ -88,15 +93,15 @@ export function TrayView({ pencils, chosen, isMeant, onChosen }: TrayViewProps) 
         }
     };
     return (
-        <Rows ref={list} onKeyDown={walk} onClick={press} aria-label="Pencils in the drawer">
+        <Rows $size={size} ref={list} onKeyDown={walk} onClick={press} aria-label="Pencils in the drawer">
             {pencils.map((pencil) => (
-                <Slot key={pencil.id} pencil={pencil} meant={isMeant(pencil)} chosen={chosen.includes(pencil.id)} />
+                <Slot key={pencil.id} size={size} pencil={pencil} meant={isMeant(pencil)} chosen={chosen.includes(pencil.id)} />
             ))}
         </Rows>
     );
 }
 
-const Slot = memo(function Slot({ pencil, meant, chosen }: { pencil: TrayPencil; meant: boolean; chosen: boolean }) {
+const Slot = memo(function Slot({ pencil, size, meant, chosen }: { pencil: TrayPencil; size: Size; meant: boolean; chosen: boolean }) {
     return (
         <li data-meant={meant}>
             <button
@@ -106,10 +111,10 @@ const Slot = memo(function Slot({ pencil, meant, chosen }: { pencil: TrayPencil;
                 title={[pencil.name, ...notes(pencil)].join(', ')}
             >
                 <span className="lead">
-                    <Dab strata={pencil.strata} width={SLOT} height={58} label="" />
+                    <Dab strata={pencil.strata} width={size.slot} height={size.heavy} label="" />
                 </span>
                 <span className="lead light">
-                    <Dab strata={pencil.lightStrata} width={SLOT} height={34} label="" />
+                    <Dab strata={pencil.lightStrata} width={size.slot} height={size.light} label="" />
                 </span>
                 <span className="number">{pencil.number}</span>
                 <span className="step">value {pencil.reading.valueStep}</span>

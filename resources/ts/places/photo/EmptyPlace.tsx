@@ -22,7 +22,7 @@ const Place = styled.main`
         border-style: solid;
     }
     & h1 {
-        font-size: 22px;
+        font-size: var(--size-title);
     }
 `;
 

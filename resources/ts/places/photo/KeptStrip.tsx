@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { KeptRecipe, KeptRecipes, Study } from '../../api/types';
-import { NativeSelect, TextInput, WordButton } from '../../ui/controls';
+import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import type { useKeptRecipeChanges } from './queries';
+import { WideInput } from '../../ui/layout';
 
 const Part = styled.section`
     padding: 0 16px 12px;
@@ -35,7 +36,7 @@ const Part = styled.section`
 
 const Item = styled.li`
     flex: 0 0 112px;
-    font-size: 13px;
+    font-size: var(--size-note);
     line-height: 1.2;
     & .dab {
         position: relative;
@@ -187,12 +188,11 @@ function KeptItem({ entry, isChosen, isRenamed, onChosen, onRenamed }: KeptItemP
 function NameField({ entry, onDone }: { entry: KeptRecipe; onDone: (name: string) => void }) {
     const [name, setName] = useState(entry.name);
     return (
-        <TextInput
+        <WideInput
             autoFocus
             aria-label={`New name of ${entry.name}`}
             value={name}
             maxLength={120}
-            style={{ width: '100%' }}
             onChange={(e) => setName(e.target.value)}
             onBlur={() => onDone(name.trim())}
             onKeyDown={(e) => {

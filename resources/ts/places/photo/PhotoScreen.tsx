@@ -16,6 +16,7 @@ import { usePhotoKeys } from '../../app/useKeys';
 import { usePhotoPlace, type PhotoPlaceState } from './usePhotoPlace';
 import { PhotoColumns } from './PhotoColumns';
 import { PhotoPart, BelowPart } from './PhotoParts';
+import { Inset } from '../../ui/layout';
 
 /** Photo, reading and plan below one another with a column beside them; on a narrow screen the column follows the reading. */
 const Desk = styled.main`
@@ -73,9 +74,9 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
                     (isUnshown(desk.fault) ? (
                         <StudyRescue study={study} fault={desk.fault} onUndo={desk.undo} onFault={onFault} />
                     ) : (
-                        <p role="alert" style={{ padding: '8px 16px' }}>
+                        <Inset as="p" role="alert">
                             {sentenceOf(desk.fault)}
-                        </p>
+                        </Inset>
                     ))}
                 <HistoryBar column={column} columns={COLUMNS} desk={desk} onColumn={setColumn} />
                 <PhotoColumns place={place} />

@@ -24,7 +24,7 @@ const OnGrey = styled.div`
 `;
 
 const Words = styled.p`
-    font-size: 20px;
+    font-size: var(--size-title);
     line-height: 1.25;
     min-height: 25px;
 `;

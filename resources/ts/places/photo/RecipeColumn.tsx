@@ -25,7 +25,7 @@ const Layer = styled.li`
     grid-template-columns: ${DAB}px minmax(0, 1fr);
     height: ${ROW}px;
     line-height: 1.2;
-    font-size: 13px;
+    font-size: var(--size-note);
     & > div {
         padding: 3px 0 0 7px;
         overflow: hidden;
@@ -33,13 +33,13 @@ const Layer = styled.li`
     }
     & strong {
         display: block;
-        font-size: 20px;
+        font-size: var(--size-title);
         line-height: 1.1;
         font-weight: 700;
     }
     & .binder {
         margin-left: 4px;
-        font-size: 13px;
+        font-size: var(--size-note);
         font-weight: 400;
     }
     & .name {
@@ -55,17 +55,17 @@ const Layer = styled.li`
 const BarePaper = styled.li`
     height: 18px;
     width: ${DAB}px;
-    font-size: 12px;
+    font-size: var(--size-small);
 `;
 
 const Facts = styled.div`
     padding: 6px 0 8px;
     min-height: 150px;
-    font-size: 13px;
+    font-size: var(--size-note);
     line-height: 1.3;
     & h2 {
         font-weight: 700;
-        font-size: 14px;
+        font-size: var(--size-text);
     }
     & .figures {
         color: var(--soft-ink);

@@ -1,6 +1,7 @@
-import { useState } from 'react';
-import { PartHead } from '../../ui/Column';
-import { Button, TextInput, WordButton } from '../../ui/controls';
+import { useState, type SyntheticEvent } from 'react';
+
+import { Button, WordButton } from '../../ui/controls';
+import { Row, WideInput } from '../../ui/layout';
 
 interface CautionProps {
     code: string;
@@ -24,36 +25,36 @@ export function Caution({ code, words, note, onRemedy, onOverrule }: CautionProp
     }
     return (
         <div className="mind">
-            <PartHead as="p" style={{ borderTop: 0, minHeight: 0 }}>
+            <p>
                 <span>
                     <b>Mind: {code}.</b> {words}
                 </span>
-            </PartHead>
+            </p>
             {text === null ? (
                 <>
                     <WordButton onPress={onRemedy}>Try its remedy</WordButton>
                     <WordButton onPress={() => setText('')}>Overrule it…</WordButton>
                 </>
             ) : (
-                <form
-                    style={{ display: 'flex', gap: 8 }}
-                    onSubmit={(e) => {
+                <Row
+                    as="form"
+                    $tight
+                    onSubmit={(e: SyntheticEvent) => {
                         e.preventDefault();
                         if (text.trim() !== '') {
                             onOverrule(text.trim());
                         }
                     }}
                 >
-                    <TextInput
+                    <WideInput
                         autoFocus
                         aria-label={`Why ${code} does not matter here`}
                         value={text}
                         onChange={(e) => setText(e.target.value)}
-                        style={{ flex: 1 }}
                     />
                     <Button type="submit">Overrule</Button>
                     <WordButton onPress={() => setText(null)}>Leave</WordButton>
-                </form>
+                </Row>
             )}
         </div>
     );

@@ -2,11 +2,12 @@ import styled from 'styled-components';
 import type { Plan, PlanPencil, Study, StudyPurchases } from '../../api/types';
 
 import { Column, PartHead } from '../../ui/Column';
-import { NativeSelect, WordButton } from '../../ui/controls';
+import { NativeSelect, WordButton, Range } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { useDraft } from '../../ui/useDraft';
 import type { PlanChanges } from './queries';
 import { usePurchases } from '../../api/studies';
+import { Row, Aired } from '../../ui/layout';
 
 const Beside = styled.ol`
     display: grid;
@@ -20,16 +21,16 @@ const Beside = styled.ol`
         height: 44px;
     }
     & b {
-        font-size: 17px;
+        font-size: var(--size-lead);
         font-weight: 700;
     }
     & small {
         display: block;
-        font-size: 12px;
+        font-size: var(--size-small);
         line-height: 1.2;
     }
     & button {
-        font-size: 13px;
+        font-size: var(--size-note);
     }
 `;
 
@@ -70,19 +71,19 @@ export function PalettePart({ study, picture, stamp, changes }: PalettePartProps
     return (
         <Column aria-label="Palette">
             <HowMany picture={picture} changes={changes} />
-            <div style={{ display: 'flex', flexWrap: 'wrap', gap: '0 12px' }}>
+            <Row>
                 <WordButton onPress={() => again({ kind: 'preset', what: 'exactly-three' })}>Exactly three: light, mid, dark</WordButton>
                 <WordButton onPress={() => again({ kind: 'preset', what: 'one-colour' })}>One colour with black and white</WordButton>
                 <WordButton onPress={() => again({ kind: 'preset', what: 'whole' })}>The whole drawer</WordButton>
-            </div>
-            <p style={{ paddingTop: 8 }}>
+            </Row>
+            <Aired>
                 {palette.length} pencils beside the drawing, light to dark.
                 {suffering.length > 0 &&
                     ` With so few, these lose most: ${suffering
                         .slice(0, 4)
                         .map((s) => `${s.zone} (ΔE00 ${s.deltaE00.toFixed(1)})`)
                         .join(', ')}.`}
-            </p>
+            </Aired>
             <Beside aria-label="Pencils of the plan">
                 {palette.map((p) => (
                     <PencilItem
@@ -109,7 +110,7 @@ function HowMany({ picture, changes }: { picture: Plan; changes: PlanChanges }) 
         changes.change.mutate({ kind: 'pencils', count: n >= MOST ? null : n }, { onSuccess: () => changes.run.mutate() });
     return (
         <>
-            <PartHead style={{ borderTop: 0 }}>
+            <PartHead $first>
                 <h2>How many</h2>
                 <span>
                     {count >= MOST ? 'the whole drawer' : `at most ${count}`}
@@ -129,13 +130,11 @@ function HowMany({ picture, changes }: { picture: Plan; changes: PlanChanges }) 
                     />
                 ))}
             </Curve>
-            <input
-                type="range"
+            <Range
                 aria-label="Pencils of the palette"
                 min={FEWEST}
                 max={MOST}
                 value={count}
-                style={{ width: '100%', minHeight: 44 }}
                 aria-valuetext={count >= MOST ? 'the whole drawer' : `at most ${count}`}
                 onChange={(e) => setCount(Number(e.target.value))}
                 onPointerUp={(e) => keep(Number(e.currentTarget.value))}

@@ -2,9 +2,10 @@ import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import type { Plan, Study } from '../../api/types';
 import { useLoaded } from '../../stage/useLoaded';
-import { WordButton, WordChoice } from '../../ui/controls';
 import { imageOf, type Line } from './queries';
 import { RampPart } from './RampPart';
+import { Inset } from '../../ui/layout';
+import { LookName, Laid, StageTools } from './stageParts';
 
 const Stage = styled.div<{ $shape: number }>`
     position: relative;
@@ -13,6 +14,10 @@ const Stage = styled.div<{ $shape: number }>`
     margin: 0 auto;
     overflow: hidden;
     background: var(--line);
+    &[role='application'] {
+        cursor: crosshair;
+        touch-action: none;
+    }
     @media (max-width: 1099px) {
         width: min(100%, calc(38vh * ${(p) => p.$shape}));
     }
@@ -39,35 +44,21 @@ const Stage = styled.div<{ $shape: number }>`
         overflow: visible;
         pointer-events: none;
     }
+    & > .left {
+        left: 0;
+    }
+    & > .right {
+        right: 0;
+    }
     & > span {
         position: absolute;
         top: 0;
         padding: 1px 6px;
         background: #555;
         color: #fff;
-        font-size: 13px;
+        font-size: var(--size-note);
     }
 `;
-
-const Tools = styled.div`
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 0 16px;
-    padding: 0 16px;
-    & label {
-        display: flex;
-        align-items: center;
-        gap: 8px;
-        min-height: 44px;
-    }
-`;
-
-const LOOKS = [
-    { value: 'colour', label: 'Colour' },
-    { value: 'grey', label: 'Grey' },
-    { value: 'error', label: 'Errors' },
-] as const;
 
 const STEPS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 const NEAR = 0.01;
@@ -116,7 +107,6 @@ function useFadeLine() {
               role: 'application',
               tabIndex: 0,
               'aria-label': 'Draw a line across a zone: press and drag, or move with the arrow keys and set both ends with Space.',
-              style: { cursor: 'crosshair', touchAction: 'none' },
               onKeyDown: onKey,
               onPointerDown: (e: PointerEvent<HTMLDivElement>) => {
                   e.currentTarget.setPointerCapture(e.pointerId);
@@ -132,7 +122,7 @@ function useFadeLine() {
 /** The picture after every pass, laid over the photo as far as the divider; in colour, in grey, or where it will differ. */
 export function PictureStage({ study, picture, stamp }: { study: Study; picture: Plan; stamp: string }) {
     const [step, setStep] = useState<number | null>(null);
-    const [look, setLook] = useState<(typeof LOOKS)[number]['value']>('colour');
+    const [look, setLook] = useState<LookName>('colour');
     const [divider, setDivider] = useState(50);
     const fade = useFadeLine();
     const { drawing, setDrawing, line } = fade;
@@ -147,10 +137,10 @@ export function PictureStage({ study, picture, stamp }: { study: Study; picture:
             <Stage $shape={study.photoWidth / study.photoHeight} {...fade.handlers}>
                 <img src={photo.shown} alt={`the photo, ${look === 'grey' ? 'in grey' : 'in colour'}`} draggable={false} />
                 {whole && <Laid shown={laid.shown} waiting={laid.waiting} look={look} at={at} of={picture.steps} divider={divider} />}
-                <span style={{ left: 0 }}>photo</span>
+                <span className="left">photo</span>
                 {drawing && <FadeLine fade={fade} />}
             </Stage>
-            {planned && !whole && <p style={{ padding: '0 16px' }}>The picture is drawn as soon as all is planned.</p>}
+            {planned && !whole && <Inset as="p">The picture is drawn as soon as all is planned.</Inset>}
             {whole && <StageTools {...{ divider, setDivider, at, setStep, look, setLook, drawing, setDrawing }} of={picture.steps} />}
             {drawing && <RampPart study={study.id} line={line} stamp={stamp} />}
         </section>
@@ -164,84 +154,6 @@ function FadeLine({ fade: { line, cursor, begun } }: { fade: ReturnType<typeof u
             {begun !== null && <Stroke line={[begun[0], begun[1], cursor[0], cursor[1]]} />}
             <circle cx={cursor[0] * 100} cy={cursor[1] * 100} r="0.8" fill="#fff" stroke="#000" strokeWidth="0.3" />
         </svg>
-    );
-}
-
-type LookName = (typeof LOOKS)[number]['value'];
-
-interface LaidProps {
-    shown: string;
-    waiting: boolean;
-    look: LookName;
-    at: number;
-    of: number;
-    divider: number;
-}
-
-function Laid({ shown, waiting, look, at, of, divider }: LaidProps) {
-    return (
-        <>
-            <img
-                src={shown}
-                alt={
-                    look === 'error'
-                        ? 'where the plan differs from the photo: the darker, the more'
-                        : `the picture after pass ${at} of ${of}`
-                }
-                style={{ clipPath: `inset(0 0 0 ${divider}%)` }}
-                draggable={false}
-            />
-            <i style={{ left: `${divider}%` }} aria-hidden="true" />
-            <span style={{ right: 0 }}>{waiting ? 'Drawing it…' : look === 'error' ? 'darker: farther off' : `after ${at} of ${of}`}</span>
-        </>
-    );
-}
-
-interface StageToolsProps {
-    divider: number;
-    setDivider: (share: number) => void;
-    at: number;
-    of: number;
-    setStep: (step: number) => void;
-    look: LookName;
-    setLook: (look: LookName) => void;
-    drawing: boolean;
-    setDrawing: (drawing: boolean) => void;
-}
-
-function StageTools({ divider, setDivider, at, of, setStep, look, setLook, drawing, setDrawing }: StageToolsProps) {
-    return (
-        <Tools>
-            <label style={{ flex: 1 }}>
-                Divider
-                <input
-                    type="range"
-                    min={0}
-                    max={100}
-                    value={divider}
-                    style={{ flex: 1 }}
-                    onChange={(e) => setDivider(Number(e.target.value))}
-                    aria-valuetext={`photo up to ${divider} %`}
-                />
-            </label>
-            <label style={{ flex: 1 }}>
-                Pass
-                <input
-                    type="range"
-                    min={0}
-                    max={of}
-                    value={at}
-                    disabled={look === 'error'}
-                    style={{ flex: 1 }}
-                    onChange={(e) => setStep(Number(e.target.value))}
-                    aria-valuetext={at === 0 ? 'the bare paper' : `after pass ${at} of ${of}`}
-                />
-            </label>
-            <WordChoice label="How it is looked at" value={look} options={LOOKS} onChange={setLook} />
-            <WordButton aria-expanded={drawing} onPress={() => setDrawing(!drawing)}>
-                {drawing ? 'Leave the fade' : 'A fade'}
-            </WordButton>
-        </Tools>
     );
 }
 

@@ -18,6 +18,7 @@ import { ValueRunBars } from './ValueRunBars';
 import { stampOf, usePlan, usePlanChanges } from './queries';
 import { ZonesPart } from './ZonesPart';
 import { useDrawer } from '../../api/studies';
+import { Inset } from '../../ui/layout';
 
 const Desk = styled.main`
     flex: 1;
@@ -83,12 +84,12 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
     }
     if (data.cannot !== null) {
         return (
-            <main style={{ padding: 24 }}>
+            <Inset as="main">
                 <p>{data.cannot}</p>
                 <p>
                     <Link to={`/photo/${study.id}`}>To the photo</Link> · <Link to="/drawer">To the drawer</Link>
                 </p>
-            </main>
+            </Inset>
         );
     }
     const stamp = stampOf(data);
@@ -130,7 +131,7 @@ interface NotOpenProps {
 
 function NotOpen({ study, fault, onUndo, onFault }: NotOpenProps) {
     return (
-        <main style={{ padding: 24 }}>
+        <Inset as="main">
             {fault == null ? (
                 'Opening the plan…'
             ) : isUnshown(fault) ? (
@@ -138,6 +139,6 @@ function NotOpen({ study, fault, onUndo, onFault }: NotOpenProps) {
             ) : (
                 <span role="alert">{sentenceOf(fault)}</span>
             )}
-        </main>
+        </Inset>
     );
 }

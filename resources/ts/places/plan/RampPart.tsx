@@ -6,7 +6,7 @@ import { useRamp, type Line } from './queries';
 
 const Part = styled.div`
     padding: 4px 16px;
-    font-size: 14px;
+    font-size: var(--size-text);
     & .strip {
         display: grid;
         grid-template-columns: repeat(9, 1fr);
@@ -28,7 +28,7 @@ const Part = styled.div`
         height: 14px;
         border: 1.5px solid var(--ink);
         padding-left: 4px;
-        font-size: 12px;
+        font-size: var(--size-small);
         line-height: 12px;
         font-weight: 700;
     }

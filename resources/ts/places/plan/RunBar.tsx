@@ -17,7 +17,7 @@ const Changes = styled.ol`
     margin: 0;
     padding: 0 16px 8px;
     list-style: none;
-    font-size: 13px;
+    font-size: var(--size-note);
     max-height: 160px;
     overflow-y: auto;
 `;

@@ -5,6 +5,7 @@ import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import type { PlanChanges } from './queries';
+import { PressedRow, Dabs } from '../../ui/layout';
 
 const Settings = styled.div`
     display: grid;
@@ -12,8 +13,14 @@ const Settings = styled.div`
     align-items: center;
     gap: 4px 12px;
     & p {
-        font-size: 13px;
+        font-size: var(--size-note);
         line-height: 1.3;
+    }
+`;
+
+const OfRole = styled(PressedRow)`
+    & > span:first-child {
+        width: 54px;
     }
 `;
 
@@ -87,20 +94,20 @@ function WhatItDoes({ shown }: { shown: PlanZone }) {
                 <h2>What it does to “{shown.name}”</h2>
             </PartHead>
             {shown.targets.map((t) => (
-                <p key={t.role} style={{ display: 'flex', alignItems: 'center', gap: 10, minHeight: 44 }}>
-                    <span style={{ width: 54 }}>{t.role}</span>
-                    <span style={{ display: 'flex' }}>
+                <OfRole key={t.role}>
+                    <span>{t.role}</span>
+                    <Dabs $width={48} $height={38}>
                         {t.recipe?.passes.map((p, i) => (
-                            <span key={i} style={{ width: 48, height: 38 }}>
+                            <span key={i}>
                                 <Dab strata={p.strata} width={48} height={38} label={`after pass ${i + 1}: ${p.colourWords}`} />
                             </span>
                         ))}
-                        <span style={{ width: 48, height: 38, background: t.aim.hex }} title="aimed at" />
-                    </span>
+                        <span style={{ background: t.aim.hex }} title="aimed at" />
+                    </Dabs>
                     {t.recipe === null
                         ? 'being planned'
                         : `${t.recipe.passes.map((p) => p.pencil?.number ?? p.finish).join(', ')} (ΔE00 ${t.recipe.deltaE00.toFixed(1)})`}
-                </p>
+                </OfRole>
             ))}
         </>
     );
@@ -130,7 +137,7 @@ interface ForWhatProps {
 
 function ForWhat({ picture, zone, of, onZone, onWhole }: ForWhatProps) {
     return (
-        <PartHead style={{ borderTop: 0 }}>
+        <PartHead $first>
             <h2>For</h2>
             <NativeSelect aria-label="Whole picture or zone" value={zone} onChange={(e) => onZone(Number(e.target.value))}>
                 <option value={0}>the whole picture</option>

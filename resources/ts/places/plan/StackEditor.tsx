@@ -8,6 +8,7 @@ import { Caution } from './Caution';
 import { useAnswers, useTried, type PlanChanges } from './queries';
 import { FINISHES, stepsOf, textOf, type Step } from '../../dabs/stackText';
 import { StackSteps } from './StackSteps';
+import { Row, Dabs } from '../../ui/layout';
 
 const Block = styled.section`
     padding: 4px 16px 12px 12px;
@@ -16,7 +17,18 @@ const Block = styled.section`
     }
     & .mind {
         border-top: 1px solid var(--line);
-        font-size: 14px;
+        font-size: var(--size-text);
+    }
+`;
+
+const Answer = styled.p`
+    display: flex;
+    align-items: center;
+    gap: var(--space-small);
+    border-top: 1px solid var(--line);
+    & > span:nth-child(2) {
+        flex: 1;
+        font-size: var(--size-note);
     }
 `;
 
@@ -67,7 +79,7 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes, b
         <Block aria-label={`${target.role} of ${zone.name}`} data-testid="stack">
             <HowClose shown={shown} target={target} />
             <StackSteps steps={steps} passes={shown.passes} pencils={pencils} onKeep={keep} />
-            <div style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: '0 12px' }}>
+            <Row>
                 <AddOnTop pencils={pencils} onAdd={(step) => keep([...steps, step])} />
                 {target.own ? (
                     <WordButton onPress={() => changes.change.mutate({ kind: 'stack', ...at, stack: null })}>
@@ -79,7 +91,7 @@ export function StackEditor({ study, zone, target, cautions, pencils, changes, b
                 <WordButton aria-expanded={compared} onPress={() => setCompared(!compared)}>
                     Compare answers
                 </WordButton>
-            </div>
+            </Row>
             {compared && <Answers answers={answers.data} target={target} onTake={(taken) => keep(stepsOf(taken))} />}
             <Mind at={at} shown={shown} target={target} cautions={cautions} changes={changes} />
         </Block>
@@ -106,7 +118,7 @@ function AddOnTop({ pencils, onAdd }: { pencils: Drawer['pencils']; onAdd: (step
         <NativeSelect
             aria-label="Add a pass on top"
             value=""
-            style={{ width: 150 }}
+            $width={150}
             onChange={(e) => {
                 const chosen = e.target.value;
                 onAdd((FINISHES as readonly string[]).includes(chosen) ? { finish: chosen } : { pencil: chosen, pressure: 0.35 });
@@ -136,23 +148,23 @@ function Answers({ answers, target, onTake }: AnswersProps) {
         <div role="group" aria-label="Answers">
             {answers === undefined && <p role="status">Finding up to four answers…</p>}
             {answers?.recipes.map((r) => (
-                <p key={r.stack} style={{ display: 'flex', alignItems: 'center', gap: 8, borderTop: '1px solid var(--line)' }}>
-                    <span style={{ display: 'flex' }}>
+                <Answer key={r.stack}>
+                    <Dabs $width={34} $height={34}>
                         {r.passes.map((p, i) => (
-                            <span key={i} style={{ width: 34, height: 34 }}>
+                            <span key={i}>
                                 <Dab strata={p.strata} width={34} height={34} label="" />
                             </span>
                         ))}
-                        <span style={{ width: 34, height: 34, background: target.aim.hex }} />
-                    </span>
-                    <span style={{ flex: 1, fontSize: 13 }}>
+                        <span style={{ background: target.aim.hex }} />
+                    </Dabs>
+                    <span>
                         <b>{r.label}</b>: {r.passes.map((p) => p.pencil?.number ?? p.finish).join(', ')}. {r.closenessWords} (ΔE00{' '}
                         {r.deltaE00.toFixed(1)})
                     </span>
                     <WordButton aria-label={`Take ${r.label}`} onPress={() => onTake(r.stack)}>
                         Take
                     </WordButton>
-                </p>
+                </Answer>
             ))}
         </div>
     );

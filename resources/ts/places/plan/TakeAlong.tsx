@@ -1,13 +1,21 @@
-import { useState } from 'react';
+import { useState, type SyntheticEvent } from 'react';
+import styled from 'styled-components';
 import { FileTrigger } from 'react-aria-components';
 import { useNavigate } from 'react-router';
 import { sentenceOf } from '../../api/client';
 import type { Plan, Study } from '../../api/types';
 import { DeleteStudy } from '../../app/StudyRescue';
 import { Column, PartHead } from '../../ui/Column';
-import { Button, NativeSelect, TextInput, WordButton } from '../../ui/controls';
+import { Button, NativeSelect, WordButton } from '../../ui/controls';
 import { useBringIn, type PlanChanges } from './queries';
 import { useSaveStudy } from '../../api/studies';
+import { Row, PressedRow, WideInput } from '../../ui/layout';
+
+const Named = styled.ul`
+    margin: 0;
+    padding: 0;
+    list-style: none;
+`;
 
 const SHEETS = [
     ['card', 'Palette card', 'every pencil and recipe, with boxes to dab in'],
@@ -24,14 +32,14 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
             <PartHead>
                 <h2>The palette as a file</h2>
             </PartHead>
-            <p style={{ display: 'flex', gap: 18, minHeight: 44, alignItems: 'center' }}>
+            <PressedRow>
                 <a href={`${base}/palette.gpl`} download>
                     Save as palette (.gpl)
                 </a>
                 <a href={`${base}/palette.csv`} download>
                     Save as CSV
                 </a>
-            </p>
+            </PressedRow>
             <WholeStudy study={study} />
             <VersionsPart picture={picture} changes={changes} />
         </Column>
@@ -42,7 +50,7 @@ function ToPrint({ base, ready }: { base: string; ready: boolean }) {
     const [size, setSize] = useState('a4');
     return (
         <>
-            <PartHead style={{ borderTop: 0 }}>
+            <PartHead $first>
                 <h2>To print</h2>
                 <NativeSelect aria-label="Size of the paper" value={size} onChange={(e) => setSize(e.target.value)}>
                     <option value="a4">A4</option>
@@ -52,12 +60,12 @@ function ToPrint({ base, ready }: { base: string; ready: boolean }) {
             </PartHead>
             {!ready && <p>Not all is planned yet; the sheets hold what is there.</p>}
             {SHEETS.map(([kind, title, what]) => (
-                <p key={kind} style={{ minHeight: 44, display: 'flex', alignItems: 'center', gap: 12 }}>
+                <PressedRow key={kind}>
                     <a href={`${base}/${kind}.pdf?size=${size}`} target="_blank" rel="noreferrer">
                         {title}
                     </a>
                     {what}
-                </p>
+                </PressedRow>
             ))}
         </>
     );
@@ -76,7 +84,7 @@ function WholeStudy({ study }: { study: Study }) {
             <PartHead>
                 <h2>The whole study</h2>
             </PartHead>
-            <p style={{ display: 'flex', flexWrap: 'wrap', gap: 6, marginLeft: -6, minHeight: 44, alignItems: 'center' }}>
+            <PressedRow $tight>
                 <WordButton isPending={save.isPending} onPress={() => save.mutate(study)}>
                     {save.isPending ? 'Writing the file…' : 'Save it as one file'}
                 </WordButton>
@@ -86,10 +94,8 @@ function WholeStudy({ study }: { study: Study }) {
                     </WordButton>
                 </FileTrigger>
                 <DeleteStudy study={study} onFault={setFault} />
-            </p>
-            <p role="alert" style={{ padding: fault === '' ? 0 : '8px 0' }}>
-                {fault}
-            </p>
+            </PressedRow>
+            <p role="alert">{fault}</p>
         </>
     );
 }
@@ -101,29 +107,28 @@ function VersionsPart({ picture, changes }: { picture: Plan; changes: PlanChange
             <PartHead>
                 <h2>Versions</h2>
             </PartHead>
-            <form
-                style={{ display: 'flex', gap: 10 }}
-                onSubmit={(e) => {
+            <Row
+                as="form"
+                onSubmit={(e: SyntheticEvent) => {
                     e.preventDefault();
                     if (name.trim() !== '') {
                         changes.version.mutate({ name: name.trim() }, { onSuccess: () => setName('') });
                     }
                 }}
             >
-                <TextInput
+                <WideInput
                     aria-label="Name of this version"
                     placeholder="a name for how it is now"
                     value={name}
                     maxLength={80}
                     onChange={(e) => setName(e.target.value)}
-                    style={{ flex: 1 }}
                 />
                 <Button type="submit" isDisabled={picture.version === 0}>
                     Keep the name
                 </Button>
-            </form>
+            </Row>
             {picture.version === 0 && <p>Nothing was decided yet: the plan is the planner’s own.</p>}
-            <ul style={{ listStyle: 'none', padding: 0, margin: 0 }}>
+            <Named>
                 {picture.named.map((v) => (
                     <li key={v.number}>
                         {v.number === picture.version ? (
@@ -133,7 +138,7 @@ function VersionsPart({ picture, changes }: { picture: Plan; changes: PlanChange
                         )}
                     </li>
                 ))}
-            </ul>
+            </Named>
         </>
     );
 }

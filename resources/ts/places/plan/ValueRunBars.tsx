@@ -7,7 +7,7 @@ const Run = styled.div`
     gap: 0 6px;
     align-items: end;
     padding: 4px 16px;
-    font-size: 12px;
+    font-size: var(--size-small);
     & .bar {
         height: 44px;
         display: flex;

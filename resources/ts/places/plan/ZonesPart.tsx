@@ -29,7 +29,7 @@ const List = styled.ol`
         color: var(--ink);
         text-align: left;
         cursor: pointer;
-        font-size: 14px;
+        font-size: var(--size-text);
         line-height: 1.25;
     }
     & button[aria-pressed='true'] {
@@ -38,7 +38,7 @@ const List = styled.ol`
     }
     & small {
         display: block;
-        font-size: 12px;
+        font-size: var(--size-small);
         font-weight: 400;
         color: var(--soft-ink);
     }
@@ -58,11 +58,15 @@ const Stacks = styled.div`
         color: var(--ink);
         text-align: left;
         cursor: pointer;
-        font-size: 13px;
+        font-size: var(--size-note);
         line-height: 1.25;
     }
     & button[aria-pressed='true'] {
         border-bottom-color: var(--ink);
+    }
+    & .not-yet {
+        display: block;
+        min-height: 60px;
     }
     & .touching {
         display: block;
@@ -76,7 +80,7 @@ const Stacks = styled.div`
         gap: 6px;
     }
     & .pass b {
-        font-size: 16px;
+        font-size: var(--size-lead);
         font-weight: 700;
     }
     & .pass > span {
@@ -154,7 +158,7 @@ function StackButton({ zone, target: t, chosen, onChosen }: StackButtonProps) {
             {t.own && ' (yours)'}
             <span className="touching" style={{ background: t.aim.hex }} title={`aimed at: ${t.aim.words}`} />
             {t.recipe === null ? (
-                <span style={{ display: 'block', minHeight: 60 }}>not planned yet</span>
+                <span className="not-yet">not planned yet</span>
             ) : (
                 <>
                     {[...t.recipe.passes].reverse().map((p, i) => (

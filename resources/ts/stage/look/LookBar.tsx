@@ -22,7 +22,9 @@ const Way = styled(ToggleButton)`
     min-width: 44px;
     padding: 0 6px;
     border: 0;
-    border-bottom: 3px solid transparent;
+    /* Above as below, so that words in one line share a baseline. */
+    border: solid transparent;
+    border-width: 3px 0;
     background: none;
     color: var(--ink);
     cursor: pointer;

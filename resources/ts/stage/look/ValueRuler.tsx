@@ -21,7 +21,7 @@ const Ruler = styled.ol`
         padding: 0;
         border: 0;
         background: none;
-        font-size: 12px;
+        font-size: var(--size-small);
         cursor: pointer;
     }
     & .grey {
@@ -30,7 +30,7 @@ const Ruler = styled.ol`
         width: 22px;
         height: 100%;
         font-weight: 700;
-        font-size: 13px;
+        font-size: var(--size-note);
     }
     & .share {
         flex: 1;

@@ -6,7 +6,7 @@ import { Column } from '../../../ui/Column';
 const Pairs = styled.table`
     border-collapse: collapse;
     width: 100%;
-    font-size: 13px;
+    font-size: var(--size-note);
     & td,
     & th {
         padding: 4px 8px 4px 0;
@@ -36,13 +36,19 @@ const Tables = styled.div`
     }
 `;
 
+const Sentence = styled.p`
+    padding: var(--space-small) 0;
+    font-size: var(--size-title);
+    line-height: 1.25;
+`;
+
 /** How the photo at the side differs from the one that the colours follow: in a sentence, then spot by spot and zone by zone. */
 export function Differences({ comparison, fault }: { comparison: Comparison | undefined; fault: unknown }) {
     return (
         <Column aria-label="Where the two photos differ">
-            <p style={{ fontSize: 20, lineHeight: 1.25, padding: '6px 0' }} data-testid="comparison" role="status">
+            <Sentence data-testid="comparison" role="status">
                 {fault === null ? (comparison?.sentence ?? 'Comparing…') : sentenceOf(fault)}
-            </p>
+            </Sentence>
             <Tables tabIndex={0} role="region" aria-label="Differences">
                 <PairTable title="Spots on both" rows={comparison?.spots ?? []} />
                 <PairTable title="Zones on both" rows={comparison?.zones ?? []} />

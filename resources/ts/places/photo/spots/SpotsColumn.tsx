@@ -34,7 +34,7 @@ const Strip = styled.ol`
         padding: 0;
         cursor: pointer;
         font-weight: 700;
-        font-size: 20px;
+        font-size: var(--size-title);
         text-align: left;
     }
     & .patch span {
@@ -55,7 +55,7 @@ const Strip = styled.ol`
     }
     & .soft {
         color: var(--soft-ink);
-        font-size: 13px;
+        font-size: var(--size-note);
     }
     & .row {
         display: flex;
@@ -109,7 +109,7 @@ export function SpotsColumn({ study, photo, spots, reading, ring, share, chosen,
                             key={kind}
                             href={`/api/studies/${study.id}/spots.${kind}`}
                             download
-                            style={{ marginLeft: 12 }}
+                            className="kind"
                             aria-label={`Save the spots as ${kind}`}
                         >
                             .{kind}

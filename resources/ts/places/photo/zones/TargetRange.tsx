@@ -15,7 +15,7 @@ const Row = styled(Slider)`
     }
     & small {
         display: block;
-        font-size: 13px;
+        font-size: var(--size-note);
     }
     & b {
         font-weight: 700;

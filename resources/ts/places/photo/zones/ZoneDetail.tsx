@@ -22,7 +22,7 @@ const Detail = styled.div`
     }
     & .soft {
         color: var(--soft-ink);
-        font-size: 13px;
+        font-size: var(--size-note);
     }
 `;
 

@@ -2,8 +2,9 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { Zones, NewChange } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
-import { WordButton } from '../../../ui/controls';
+import { WordButton, Range } from '../../../ui/controls';
 import type { Tool } from '../../../stage/drawing';
+import { Row } from '../../../ui/layout';
 
 const Alike = styled.ol`
     margin: 0;
@@ -16,7 +17,7 @@ const Alike = styled.ol`
         align-items: baseline;
         gap: 10px;
         border-top: 1px solid var(--line);
-        font-size: 13px;
+        font-size: var(--size-note);
     }
     & p {
         flex: 1;
@@ -83,10 +84,9 @@ function WhitesFrom({ from, onFrom }: { from: number; onFrom: (from: number) => 
         setValue(null);
     };
     return (
-        <label style={{ display: 'flex', alignItems: 'center', gap: 6 }}>
+        <Row as="label" $tight>
             <span>{shown > 100 ? 'none by value' : `from L* ${Math.round(shown)}`}</span>
-            <input
-                type="range"
+            <Range
                 min={70}
                 max={101}
                 step={1}
@@ -96,8 +96,8 @@ function WhitesFrom({ from, onFrom }: { from: number; onFrom: (from: number) => 
                 onPointerUp={keep}
                 onKeyUp={keep}
                 onBlur={keep}
-                style={{ accentColor: '#444', width: 90, minHeight: 44 }}
+                $width={90}
             />
-        </label>
+        </Row>
     );
 }

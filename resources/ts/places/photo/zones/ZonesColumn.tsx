@@ -6,6 +6,7 @@ import { Button, NativeSelect, WordButton } from '../../../ui/controls';
 import type { Tool } from '../../../stage/drawing';
 
 import { ZoneDetail } from './ZoneDetail';
+import { Aired } from '../../../ui/layout';
 
 const Two = styled.div`
     display: grid;
@@ -54,7 +55,7 @@ const List = styled.ol`
     }
 `;
 
-const Row = styled.div`
+const Tools = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
@@ -90,10 +91,10 @@ export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }:
     if (zones === null) {
         return (
             <Column aria-label="Zones">
-                <p style={{ padding: '14px 0' }}>
+                <Aired>
                     A zone is an area that asks for its own light, mid and dark. Let zones be proposed, then name them, merge and split them
                     until they are yours.
-                </p>
+                </Aired>
                 {propose}
             </Column>
         );
@@ -104,13 +105,13 @@ export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }:
             <Two>
                 <div>
                     <ZoneList zones={zones} chosen={chosen} onChosen={onChosen} />
-                    <Row>
+                    <Tools>
                         <WordButton onPress={() => onTool({ kind: 'new' })}>Draw a new zone</WordButton>
-                    </Row>
+                    </Tools>
                     {propose}
                 </div>
                 {current === undefined ? (
-                    <p style={{ paddingTop: 14 }}>Choose a zone here or on the photo.</p>
+                    <Aired>Choose a zone here or on the photo.</Aired>
                 ) : (
                     <ZoneDetail key={current.number} zone={current} zones={zones} onChange={onChange} onTool={onTool} />
                 )}
@@ -122,7 +123,7 @@ export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }:
 function Propose({ first, busy, onPropose }: { first: boolean; busy: boolean; onPropose: (most: number) => void }) {
     const [count, setCount] = useState(14);
     return (
-        <Row>
+        <Tools>
             <label>
                 At most{' '}
                 <NativeSelect value={count} onChange={(e) => setCount(Number(e.target.value))} aria-label="Most zones to propose">
@@ -134,7 +135,7 @@ function Propose({ first, busy, onPropose }: { first: boolean; busy: boolean; on
             <Button $main={first} isPending={busy} onPress={() => onPropose(count)}>
                 {busy ? 'Finding zones…' : first ? 'Propose zones' : 'Propose anew'}
             </Button>
-        </Row>
+        </Tools>
     );
 }
 

@@ -1,0 +1,44 @@
+import styled from 'styled-components';
+import { TextInput } from './controls';
+
+/** Things in a row, on one line with their words; wrapped where there is no room. */
+export const Row = styled.div<{ $tight?: boolean }>`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 ${(p) => (p.$tight === true ? 'var(--space-small)' : 'var(--space)')};
+`;
+
+/** A row that a finger can press anywhere in. */
+export const PressedRow = styled(Row)`
+    min-height: 44px;
+    /* A word that can be pressed has room at its sides; the first stands with the text above. */
+    & > button:first-child {
+        margin-left: -6px;
+    }
+`;
+
+/** Text with air around it. */
+export const Aired = styled.p`
+    padding: var(--space-small) 0;
+`;
+
+/** What fills a place by itself, or stands at its edge. */
+export const Inset = styled.div`
+    padding: var(--space-wide);
+`;
+
+/** Dabs that touch, all of one size. */
+export const Dabs = styled.span<{ $width: number; $height: number }>`
+    display: flex;
+    & > span {
+        width: ${(p) => p.$width}px;
+        height: ${(p) => p.$height}px;
+    }
+`;
+
+/** As wide as its row lets it be. */
+export const WideInput = styled(TextInput)`
+    flex: 1;
+    width: 100%;
+`;
