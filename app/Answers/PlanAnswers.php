@@ -151,7 +151,7 @@ final class PlanAnswers
     /** @return array<string, mixed>|null */
     private static function run(?PlanRun $run): ?array
     {
-        return $run === null ? null : ['state' => $run->state, 'what' => $run->what, 'done' => $run->done, 'total' => $run->total, 'changes' => $run->changes];
+        return $run === null ? null : ['state' => $run->state->value, 'what' => $run->what, 'done' => $run->done, 'total' => $run->total, 'changes' => $run->changes];
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Models\PencilRow;
 use App\Models\User;
 use App\Work\NotWanted;
 use App\Work\Progress;
+use App\Work\Standing;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerFile;
@@ -55,7 +56,7 @@ final class DrawerImports
     /** @return bool whether it was taken in, and not cancelled meanwhile */
     public function takeIn(DrawerImport $import): bool
     {
-        $import->update(['state' => DrawerImport::WORKING, 'done' => 0]);
+        $import->update(['state' => Standing::Working, 'done' => 0]);
         $user = User::query()->findOrFail($import->user_id);
         $reading = DrawerFile::reading($import->text);
         $planned = fn (): ImportPlan => ImportPlan::of($reading, $this->known($user->id), $this->choices($import));
@@ -72,7 +73,7 @@ final class DrawerImports
 
                     return [];
                 });
-                $stillWanted = DrawerImport::query()->whereKey($import->id)->where('state', DrawerImport::WORKING)->update(['state' => DrawerImport::DONE, 'done' => count($rows), 'text' => '']);
+                $stillWanted = DrawerImport::query()->whereKey($import->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'done' => count($rows), 'text' => '']);
                 if ($stillWanted === 0) {
                     throw new NotWanted;
                 }
@@ -89,21 +90,21 @@ final class DrawerImports
     /** Files of an account that were looked at and not taken in are left off when another comes; those of all accounts, after a day. */
     public function forgetUntaken(?int $userId = null): void
     {
-        DrawerImport::query()->where('state', DrawerImport::PREVIEW)
+        DrawerImport::query()->where('state', Standing::Preview)
             ->where(static fn ($query) => $userId === null ? $query->where('updated_at', '<', now()->subDay()) : $query->where('user_id', $userId))
-            ->update(['state' => DrawerImport::CANCELLED, 'text' => '']);
+            ->update(['state' => Standing::Cancelled, 'text' => '']);
     }
 
     /** How many rows are written, while they are. */
     public function done(DrawerImport $import): int
     {
-        return $import->state === DrawerImport::WORKING ? Progress::of(self::key($import)) ?? $import->done : $import->done;
+        return $import->state === Standing::Working ? Progress::of(self::key($import)) ?? $import->done : $import->done;
     }
 
     /** Before it was begun nothing need be stopped; later the work is told. */
     public function cancel(DrawerImport $import): void
     {
-        DrawerImport::query()->whereKey($import->id)->whereIn('state', [DrawerImport::PREVIEW, DrawerImport::WAITING, DrawerImport::WORKING])->update(['state' => DrawerImport::CANCELLED, 'text' => '']);
+        DrawerImport::query()->whereKey($import->id)->whereIn('state', [Standing::Preview, Standing::Waiting, Standing::Working])->update(['state' => Standing::Cancelled, 'text' => '']);
     }
 
     /**
@@ -114,7 +115,7 @@ final class DrawerImports
     {
         $now = now();
         foreach (array_chunk($rows, self::CHUNK) as $n => $chunk) {
-            if (DrawerImport::query()->whereKey($import->id)->value('state') !== DrawerImport::WORKING) {
+            if (DrawerImport::query()->whereKey($import->id)->value('state') !== Standing::Working) {
                 throw new NotWanted;
             }
             $columns = array_map(static function (ShelfRow $row) use ($user, $touched, $now): array {

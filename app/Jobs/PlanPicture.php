@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Models\PlanRun;
 use App\Plans\PlanRunner;
+use App\Work\Standing;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -39,6 +40,6 @@ final class PlanPicture implements ShouldQueue
 
     public function failed(?\Throwable $error): void
     {
-        PlanRun::query()->whereKey($this->runId)->update(['state' => PlanRun::FAILED]);
+        PlanRun::query()->whereKey($this->runId)->update(['state' => Standing::Failed]);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Drawers\DrawerImports;
 use App\Models\DrawerImport;
+use App\Work\Standing;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -30,7 +31,7 @@ final class TakeInDrawer implements ShouldQueue
     public function handle(DrawerImports $imports): void
     {
         $import = DrawerImport::query()->find($this->importId);
-        if ($import !== null && in_array($import->state, [DrawerImport::WAITING, DrawerImport::WORKING], true)) {
+        if ($import !== null && $import->state->isUnderWay()) {
             if ($imports->takeIn($import)) {
                 FitPencils::dispatch($import->user_id);
             }
@@ -39,6 +40,6 @@ final class TakeInDrawer implements ShouldQueue
 
     public function failed(?\Throwable $error): void
     {
-        DrawerImport::query()->whereKey($this->importId)->update(['state' => DrawerImport::FAILED]);
+        DrawerImport::query()->whereKey($this->importId)->update(['state' => Standing::Failed]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Work\Standing;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -11,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property int $user_id
- * @property string $state
+ * @property Standing $state
  * @property int $done
  * @property int $total
  * @property string $text
@@ -19,23 +20,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class DrawerImport extends Model
 {
-    public const PREVIEW = 'preview';
-
-    public const WAITING = 'waiting';
-
-    public const WORKING = 'working';
-
-    public const DONE = 'done';
-
-    public const CANCELLED = 'cancelled';
-
-    public const FAILED = 'failed';
-
     protected $fillable = ['user_id', 'state', 'done', 'total', 'text', 'choices'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['choices' => 'array'];
+        return ['choices' => 'array', 'state' => Standing::class];
     }
 }

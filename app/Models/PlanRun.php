@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Work\Standing;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -12,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property int $study_id
- * @property string $state
+ * @property Standing $state
  * @property string $what
  * @property int $done
  * @property int $total
@@ -21,22 +22,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class PlanRun extends Model
 {
-    public const WAITING = 'waiting';
-
-    public const WORKING = 'working';
-
-    public const DONE = 'done';
-
-    public const CANCELLED = 'cancelled';
-
-    public const FAILED = 'failed';
-
     protected $fillable = ['study_id', 'state', 'what', 'done', 'total', 'changes'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['changes' => 'array'];
+        return ['changes' => 'array', 'state' => Standing::class];
     }
 
     /** @return BelongsTo<Study, $this> */
@@ -47,6 +38,6 @@ final class PlanRun extends Model
 
     public function isUnderWay(): bool
     {
-        return $this->state === self::WAITING || $this->state === self::WORKING;
+        return $this->state->isUnderWay();
     }
 }

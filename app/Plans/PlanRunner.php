@@ -8,6 +8,7 @@ use App\Models\PlanRun;
 use App\Models\Study;
 use App\Models\User;
 use App\Work\NotWanted;
+use App\Work\Standing;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\PlannedWish;
@@ -32,8 +33,8 @@ final class PlanRunner
     {
         return DB::transaction(static function () use ($study): PlanRun {
             Study::query()->lockForUpdate()->findOrFail($study->id);
-            $underWay = PlanRun::query()->where('study_id', $study->id)->whereIn('state', [PlanRun::WAITING, PlanRun::WORKING])->max('id');
-            $run = PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PlanRun::query()->create(['study_id' => $study->id, 'state' => PlanRun::WAITING, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => []]);
+            $underWay = PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->max('id');
+            $run = PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PlanRun::query()->create(['study_id' => $study->id, 'state' => Standing::Waiting, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => []]);
 
             return $run;
         });
@@ -42,12 +43,12 @@ final class PlanRunner
     /** @return list<int> whatever was at work when a worker ended */
     public function cutOff(): array
     {
-        return array_values(PlanRun::query()->where('state', PlanRun::WORKING)->get(['id'])->map(static fn (PlanRun $run): int => $run->id)->all());
+        return array_values(PlanRun::query()->where('state', Standing::Working)->get(['id'])->map(static fn (PlanRun $run): int => $run->id)->all());
     }
 
     public function cancel(Study $study): void
     {
-        PlanRun::query()->where('study_id', $study->id)->whereIn('state', [PlanRun::WAITING, PlanRun::WORKING])->update(['state' => PlanRun::CANCELLED]);
+        PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->update(['state' => Standing::Cancelled]);
     }
 
     /** @return bool whether there is more to do, after others of the queue have had a turn */
@@ -65,7 +66,7 @@ final class PlanRunner
     private function work(PlanRun $run): bool
     {
         $until = microtime(true) + self::AT_ONCE;
-        $run->update(['state' => PlanRun::WORKING]);
+        $run->update(['state' => Standing::Working]);
         $study = $run->study;
         $ground = $this->desk->ground(User::query()->findOrFail($study->user_id), $study);
         $planner = $this->desk->planner($ground);
@@ -87,7 +88,7 @@ final class PlanRunner
                 return true;
             }
         }
-        PlanRun::query()->whereKey($run->id)->where('state', PlanRun::WORKING)->update(['state' => PlanRun::DONE, 'what' => '', 'done' => count($ground->wishes), 'total' => count($ground->wishes)]);
+        PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'what' => '', 'done' => count($ground->wishes), 'total' => count($ground->wishes)]);
         $this->desk->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedWish $p): ?string => $p->key, $planned), is_string(...)))]);
 
         return false;
@@ -139,8 +140,8 @@ final class PlanRunner
     /** @throws NotWanted when it was cancelled */
     private function tell(PlanRun $run, string $what, int $done, int $of): void
     {
-        $wanted = PlanRun::query()->whereKey($run->id)->where('state', PlanRun::WORKING)->update(['what' => $what, 'done' => $done, 'total' => $of]) > 0
-            || PlanRun::query()->whereKey($run->id)->where('state', PlanRun::WORKING)->exists();
+        $wanted = PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->update(['what' => $what, 'done' => $done, 'total' => $of]) > 0
+            || PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->exists();
         if (! $wanted) {
             throw new NotWanted;
         }

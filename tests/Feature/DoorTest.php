@@ -10,6 +10,7 @@ use App\Models\SurveyVersion;
 use App\Models\User;
 use App\Photos\PhotoStore;
 use App\Photos\SurveyRepository;
+use App\Work\Standing;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
@@ -171,12 +172,12 @@ it('refuses a drawer file before it fills the memory', function (Closure $text, 
 it('forgets files that were looked at and not taken in', function () {
     $this->actingAs($this->artistWithDrawer());
     $ids = array_map(fn (int $n): int => $this->postJson('/api/drawer/imports', ['file' => uploadOf("number,heavy\n$n,#2456a8\n", 'a.csv')])->assertCreated()->json('id'), [1, 2]);
-    expect(DrawerImport::query()->pluck('text', 'id')->map(strlen(...))->all())->toBe([$ids[0] => 0, $ids[1] => 23])->and(DrawerImport::query()->find($ids[0])->state)->toBe('cancelled');
+    expect(DrawerImport::query()->pluck('text', 'id')->map(strlen(...))->all())->toBe([$ids[0] => 0, $ids[1] => 23])->and(DrawerImport::query()->find($ids[0])->state)->toBe(App\Work\Standing::Cancelled);
     app(DrawerImports::class)->forgetUntaken();
-    expect(DrawerImport::query()->find($ids[1])->state)->toBe('preview');
+    expect(DrawerImport::query()->find($ids[1])->state)->toBe(App\Work\Standing::Preview);
     DrawerImport::query()->update(['updated_at' => now()->subDays(2)]);
     app(DrawerImports::class)->forgetUntaken();
-    expect(DrawerImport::query()->find($ids[1])->only(['state', 'text']))->toBe(['state' => 'cancelled', 'text' => '']);
+    expect(DrawerImport::query()->find($ids[1])->only(['state', 'text']))->toBe(['state' => Standing::Cancelled, 'text' => '']);
 });
 
 it('takes one file of an account in at a time, and some of all', function () {

@@ -73,12 +73,12 @@ it('leaves the drawer as it was when an import is cancelled, does nothing twice,
     DrawerImport::updated(static fn (DrawerImport $i) => $i->wasChanged('total') ? DrawerImport::query()->whereKey($i->id)->update(['state' => 'cancelled']) : null);
     DrawerImport::query()->whereKey($id)->update(['total' => 0]);
     app()->call([new TakeInDrawer($id), 'handle']);
-    expect($user->pencils()->count())->toBe(24)->and(DrawerImport::query()->find($id)->state)->toBe('cancelled');
+    expect($user->pencils()->count())->toBe(24)->and(DrawerImport::query()->find($id)->state)->toBe(App\Work\Standing::Cancelled);
     DrawerImport::flushEventListeners();
     DrawerImport::query()->whereKey($id)->update(['state' => 'waiting']);
     app()->call([new TakeInDrawer($id), 'handle']);
     app()->call([new TakeInDrawer($id), 'handle']);
-    expect($user->pencils()->count())->toBe(25)->and(DrawerImport::query()->find($id)->state)->toBe('done');
+    expect($user->pencils()->count())->toBe(25)->and(DrawerImport::query()->find($id)->state)->toBe(App\Work\Standing::Done);
     $this->actingAs($this->artist('stranger'))->getJson("/api/drawer/imports/$id")->assertNotFound();
     $this->postJson("/api/drawer/imports/$id/take")->assertNotFound();
     $this->postJson('/api/drawer/undo')->assertJson(['undone' => null]);

@@ -6,6 +6,7 @@ use App\Jobs\PlanPicture;
 use App\Models\PlanRun;
 use App\Photos\SurveyRepository;
 use App\Plans\PlanRunner;
+use App\Work\Standing;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use KnottyPrism\Core\Photo\Notes\Survey;
@@ -147,7 +148,7 @@ it('goes on where a killed worker was, repeats nothing, and stops when it is can
     // As if the worker had been killed after half of them.
     DB::table('plan_parts')->whereIn('id', $parts->slice(4)->pluck('id'))->delete();
     $kept = DB::table('plan_parts')->pluck('created_at', 'id');
-    PlanRun::query()->update(['state' => PlanRun::WORKING]);
+    PlanRun::query()->update(['state' => Standing::Working]);
     expect($this->getJson($base)->json('waiting'))->toBe($parts->count() - 4);
     array_map(PlanPicture::dispatch(...), app(PlanRunner::class)->cutOff());
     Queue::assertPushed(PlanPicture::class, 3);

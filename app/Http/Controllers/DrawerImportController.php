@@ -8,6 +8,7 @@ use App\Drawers\DrawerImports;
 use App\Http\Requests\DrawerImportRequest;
 use App\Jobs\TakeInDrawer;
 use App\Models\DrawerImport;
+use App\Work\Standing;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -27,7 +28,7 @@ final class DrawerImportController extends Controller
         $text = $request->text();
         $reading = DrawerFile::reading($text);
         $this->imports->forgetUntaken($this->user($request)->id);
-        $import = DrawerImport::query()->create(['user_id' => $this->user($request)->id, 'state' => DrawerImport::PREVIEW, 'done' => 0, 'total' => count($reading->rows), 'text' => $text]);
+        $import = DrawerImport::query()->create(['user_id' => $this->user($request)->id, 'state' => Standing::Preview, 'done' => 0, 'total' => count($reading->rows), 'text' => $text]);
 
         return new JsonResponse($this->shown($import->refresh()), 201);
     }
@@ -41,7 +42,7 @@ final class DrawerImportController extends Controller
     public function choose(Request $request, DrawerImport $import): JsonResponse
     {
         $choices = $request->validate(['known' => ['required', Rule::in(ImportChoices::KNOWN)], 'twice' => ['required', Rule::in(ImportChoices::TWICE)], 'others' => ['required', Rule::in(ImportChoices::OTHERS)]]);
-        if ($import->state === DrawerImport::PREVIEW) {
+        if ($import->state === Standing::Preview) {
             $import->update(['choices' => $choices]);
         }
 
@@ -51,7 +52,7 @@ final class DrawerImportController extends Controller
     /** Said twice, it is done once. */
     public function take(DrawerImport $import): JsonResponse
     {
-        if (DrawerImport::query()->whereKey($import->id)->where('state', DrawerImport::PREVIEW)->update(['state' => DrawerImport::WAITING]) === 1) {
+        if (DrawerImport::query()->whereKey($import->id)->where('state', Standing::Preview)->update(['state' => Standing::Waiting]) === 1) {
             TakeInDrawer::dispatch($import->id);
         }
 
@@ -71,9 +72,9 @@ final class DrawerImportController extends Controller
         $choices = $this->imports->choices($import);
 
         return [
-            'id' => $import->id, 'state' => $import->state, 'done' => $this->imports->done($import), 'total' => $import->total,
+            'id' => $import->id, 'state' => $import->state->value, 'done' => $this->imports->done($import), 'total' => $import->total,
             'choices' => ['known' => $choices->known, 'twice' => $choices->twice, 'others' => $choices->others],
-            'preview' => $import->state === DrawerImport::PREVIEW ? $this->imports->preview($import) : null,
+            'preview' => $import->state === Standing::Preview ? $this->imports->preview($import) : null,
         ];
     }
 }
