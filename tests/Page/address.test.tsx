@@ -1,6 +1,6 @@
 import { act, cleanup, fireEvent, render, renderHook, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { MemoryRouter, useLocation } from 'react-router';
+import { MemoryRouter, useLocation, useNavigate } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { lookOfText, lookText, PLAIN, type Look } from '../../resources/ts/stage/look/lookState';
 import { PlaceBoundary } from '../../resources/ts/app/PlaceBoundary';
@@ -17,6 +17,7 @@ const at = (address: string) => {
             beside: useInAddress('beside', CHOICES, 'recipes'),
             zone: useNumberInAddress('zone'),
             search: useLocation().search,
+            go: useNavigate(),
         }),
         { wrapper },
     );
@@ -46,6 +47,17 @@ describe('what one looks at', () => {
             expect(result.current.zone[0]).toBeNull();
             unmount();
         }
+    });
+
+    it('is what it was where one goes back before the page has followed', () => {
+        const { result } = at('/photo/7?beside=zones');
+        act(() => {
+            result.current.beside[1]('recipes');
+            void result.current.go(-1);
+            window.dispatchEvent(new PopStateEvent('popstate'));
+        });
+        expect(result.current.search).toBe('?beside=zones');
+        expect(result.current.beside[0]).toBe('zones');
     });
 
     it('is a way of looking, too, of which the address says what is not plain', () => {

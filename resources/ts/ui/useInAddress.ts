@@ -25,6 +25,12 @@ export function useInAddress<T extends string>(
 /** What the address says, and what was chosen a moment before the address follows. */
 function useAtOnce<T>(inAddress: T): [shown: T, show: (value: T) => void] {
     const [state, setState] = useState({ shown: inAddress, inAddress });
+    // Gone back before the address had followed, what was chosen would stay: to here the address seems never to have changed.
+    useEffect(() => {
+        const onBack = () => setState((s) => ({ ...s, shown: s.inAddress }));
+        window.addEventListener('popstate', onBack);
+        return () => window.removeEventListener('popstate', onBack);
+    }, []);
     if (state.inAddress !== inAddress) {
         setState({ shown: inAddress, inAddress });
     }
@@ -57,7 +63,12 @@ function useAddress(): [params: URLSearchParams, write: (name: string, value: st
     const { pathname, search } = useLocation();
     const under = pathname + search;
     useEffect(() => {
-        written = null;
+        const forget = () => {
+            written = null;
+        };
+        forget();
+        window.addEventListener('popstate', forget);
+        return () => window.removeEventListener('popstate', forget);
     }, [under]);
     const write = (name: string, value: string | null, replace: boolean) => {
         const next = new URLSearchParams(written?.under === under ? written.params : params);
