@@ -69,7 +69,7 @@ foreach ([24 => $demo, 60 => shelf(60), 119 => shelf(119)] as $count => $drawer)
 }
 $planner = new RecipePlanner($demo, $paper, School::free(), $shelf);
 $plan = $planWith($demo);
-$targets = $plan->targetsOf(0);
+$targets = $plan->targetsOf(1);
 Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => array_map(static fn ($t) => $planner->recipesFor($t->fitted, 5, 1), $targets)), 's', 'under 1', 2);
 
 $large = photo('morning', 1154);
