@@ -43,27 +43,27 @@ final class PlanAnswers
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly PlanRepository $desk, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PlanRepository $plans, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
     {
     }
 
     /** @return array<string, mixed> */
-    public function picture(User $user, Study $study): array
+    public function plan(User $user, Study $study): array
     {
-        $history = $this->desk->versions->history($study);
+        $history = $this->plans->versions->history($study);
         $common = [
             'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
             'settings' => $this->settings($study), 'ways' => self::ways(), 'hues' => Recolour::CHOICES,
-            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->plan_number, 'stamp' => $this->desk->versions->current($study)->id ?? 0,
+            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->plan_number, 'stamp' => $this->plans->versions->current($study)->id ?? 0,
         ];
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';
 
             return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'cautions' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'meanDeltaE00' => 0.0];
         }
-        $ground = $this->desk->ground($user, $study);
-        $palette = $this->desk->palettePart($ground);
-        $planned = $this->desk->planned($ground);
+        $ground = $this->plans->ground($user, $study);
+        $palette = $this->plans->palettePart($ground);
+        $planned = $this->plans->planned($ground);
         $zones = $this->zones($ground, $planned, $this->drawers->fingerprint($user, owned: false));
 
         return [
@@ -121,7 +121,7 @@ final class PlanAnswers
     /** @return array<string, mixed> */
     private function settings(Study $study): array
     {
-        $s = $this->desk->sheet($study)->settings;
+        $s = $this->plans->sheet($study)->settings;
 
         return ['school' => $s->schools[0] ?? [], 'mode' => $s->mode->value, 'pencils' => $s->pencils, 'keep' => $s->keep, 'without' => $s->without, 'hue' => $s->hues[0] ?? 'as seen'];
     }

@@ -32,7 +32,7 @@ final class RampAnswers
     /** A place is the mean of a square of this side, pixels of the grid: strokes don't follow single pixels. */
     private const SQUARE = 3;
 
-    public function __construct(private readonly PlanRepository $desk)
+    public function __construct(private readonly PlanRepository $plans)
     {
     }
 
@@ -58,7 +58,7 @@ final class RampAnswers
         $along = array_map(static fn (int $i): Lab => $ground->tone->fitted(self::at($grid, ...$point($begin + ($end - $begin) * $i / (self::PLACES - 1)))), range(0, self::PLACES - 1));
         $note = $ground->zones->note($zone);
         $stacks = [];
-        foreach ($this->desk->planned($ground) as $p) {
+        foreach ($this->plans->planned($ground) as $p) {
             if ($p->wish->zone === $zone && $p->stack !== null) {
                 $stacks[] = $p->stack;
             }

@@ -37,19 +37,19 @@ final class SurveyAnswers
     /** Raised when spots may be read, or photos compared, otherwise. */
     private const VERSION = 1;
 
-    public function __construct(private readonly SurveyRepository $desk, private readonly SpotReader $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZoneAnswers $zones, private readonly ZoneReader $reader, private readonly AtlasShelf $atlases)
+    public function __construct(private readonly SurveyRepository $surveys, private readonly SpotReader $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZoneAnswers $zones, private readonly ZoneReader $reader, private readonly AtlasShelf $atlases)
     {
     }
 
     /** @return array<string, mixed> */
     public function survey(User $user, Study $study): array
     {
-        $survey = $this->desk->current($study);
-        ['undo' => $undo, 'redo' => $redo] = $this->desk->history($study);
+        $survey = $this->surveys->current($study);
+        ['undo' => $undo, 'redo' => $redo] = $this->surveys->history($study);
         $photo = $study->photo();
 
         return [
-            'stamp' => $this->desk->stamp($study), 'number' => $study->survey_number, 'undoWords' => $undo, 'redoWords' => $redo, 'colourPhoto' => $photo->id,
+            'stamp' => $this->surveys->stamp($study), 'number' => $study->survey_number, 'undoWords' => $undo, 'redoWords' => $redo, 'colourPhoto' => $photo->id,
             'photos' => $study->photos->map(static fn (Photo $p): array => [
                 'id' => $p->id, 'name' => $p->name, 'width' => $p->width, 'height' => $p->height, 'roles' => $p->roles,
                 'neutral' => isset($survey->neutrals[$p->id]) ? RecipeResource::reading($survey->neutrals[$p->id]) : null,
@@ -62,7 +62,7 @@ final class SurveyAnswers
 
     public function spotList(User $user, Study $study): SpotList
     {
-        $survey = $this->desk->current($study);
+        $survey = $this->surveys->current($study);
         $planner = $this->planner($user, $study);
 
         return new SpotList($study->name, array_values(array_map(function (NamedSpot $spot) use ($study, $survey, $planner): array {
@@ -76,7 +76,7 @@ final class SurveyAnswers
     /** @return array<string, mixed> how one photo differs from another: as a whole, spot by spot, zone by zone */
     public function comparison(Study $study, Photo $one, Photo $other): array
     {
-        $key = implode('/', ['comparison', self::VERSION, $study->id, $this->desk->stamp($study), $one->storage_key, $other->storage_key, md5($one->name)]);
+        $key = implode('/', ['comparison', self::VERSION, $study->id, $this->surveys->stamp($study), $one->storage_key, $other->storage_key, md5($one->name)]);
 
         /** @var array<string, mixed> */
         return Computed::kept($key, 24 * 3600, fn (): array => $this->compared($study, $one, $other));
@@ -85,7 +85,7 @@ final class SurveyAnswers
     /** @return array<string, mixed> */
     private function compared(Study $study, Photo $one, Photo $other): array
     {
-        $survey = $this->desk->current($study);
+        $survey = $this->surveys->current($study);
         $balances = [$survey->balanceOf($one->id), $survey->balanceOf($other->id)];
         $whole = new PhotoComparison($this->photos->grid($one, $balances[0]), $this->photos->grid($other, $balances[1]));
         $pairs = array_map(fn (NamedSpot $spot): array => [$spot->name, $this->labOf($spot, $one, $survey), $this->labOf($spot, $other, $survey)], array_values($survey->spots));
@@ -129,7 +129,7 @@ final class SurveyAnswers
             return [];
         }
         $colour = $study->photo();
-        $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $this->desk->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($study->paper)]);
+        $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $this->surveys->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($study->paper)]);
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {

@@ -33,7 +33,7 @@ final class PlanEdits
 
     private const ROLE = ['required', 'in:light,mid,dark,accent'];
 
-    public function __construct(private readonly PlanRepository $desk, private readonly DrawerKeeper $drawers, private readonly PlannedPictures $pictures)
+    public function __construct(private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly PlannedPictures $pictures)
     {
     }
 
@@ -98,15 +98,15 @@ final class PlanEdits
     /** @throws ImpossibleChange when nothing that was tried removes the caution */
     private function remedied(User $user, Study $study, int $zone, Role $role, CautionCode $code): string
     {
-        $ground = $this->desk->ground($user, $study);
+        $ground = $this->plans->ground($user, $study);
         $wish = PlanRepository::wish($ground, $zone, $role);
         $none = ImpossibleChange::because('Nothing that was tried at hand removes this; change the stack yourself, or overrule it with a note.');
         if ($code === CautionCode::Twins || $code === CautionCode::Flat) {
             return $this->pictures->zoneRemedy($ground, $zone, $role, $code)?->text() ?? throw $none;
         }
-        foreach ($this->desk->planned($ground) as $planned) {
+        foreach ($this->plans->planned($ground) as $planned) {
             if ($planned->wish === $wish && $planned->stack !== null) {
-                $remedies = $this->desk->plannerOf($ground, $zone)->remediesFor($planned->stack, $wish->fitted);
+                $remedies = $this->plans->plannerOf($ground, $zone)->remediesFor($planned->stack, $wish->fitted);
                 $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned->stack, $ground->paper, $remedies);
                 $found = array_values(array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code === $code && $c->remedied !== null));
 
@@ -158,7 +158,7 @@ final class PlanEdits
 
     private function named(Study $study, int $zone, string $what): string
     {
-        $ground = $zone === PlanSettings::WHOLE ? null : $this->desk->zoneName($study, $zone);
+        $ground = $zone === PlanSettings::WHOLE ? null : $this->plans->zoneName($study, $zone);
 
         return $ground === null ? $what : "$what, \"$ground\"";
     }

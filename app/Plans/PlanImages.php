@@ -22,7 +22,7 @@ final class PlanImages
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly PlanRepository $desk, private readonly PhotoStore $photos, private readonly SurveyRepository $surveys)
+    public function __construct(private readonly PlanRepository $plans, private readonly PhotoStore $photos, private readonly SurveyRepository $surveys)
     {
     }
 
@@ -55,7 +55,7 @@ final class PlanImages
 
     private function preview(PlanGround $ground): Preview
     {
-        $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
+        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground));
         $looks = array_unique(array_map(static fn (PlannedTarget $t): int => $t->zone, array_filter($targets, static fn (PlannedTarget $t): bool => $t->role->isOfValueRun())));
         if (count($looks) < count($ground->readings)) {
             throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
@@ -74,6 +74,6 @@ final class PlanImages
 
     private function key(PlanGround $ground, string $what): string
     {
-        return 'picture/'.md5(json_encode([self::VERSION, $what, PlanRepository::stackTexts($this->desk->planned($ground)), $ground->paper->name, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
+        return 'picture/'.md5(json_encode([self::VERSION, $what, PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->name, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
     }
 }

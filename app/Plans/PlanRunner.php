@@ -24,7 +24,7 @@ final class PlanRunner
     /** Seconds that one job works before it lets others of the queue have a turn. */
     private const AT_ONCE = 20.0;
 
-    public function __construct(private readonly PlanRepository $desk)
+    public function __construct(private readonly PlanRepository $plans)
     {
     }
 
@@ -68,28 +68,28 @@ final class PlanRunner
         $until = microtime(true) + self::AT_ONCE;
         $run->update(['state' => Standing::Working]);
         $study = $run->study;
-        $ground = $this->desk->ground(User::query()->findOrFail($study->user_id), $study);
-        $planner = $this->desk->planner($ground);
-        $palette = $this->desk->palettePart($ground);
+        $ground = $this->plans->ground(User::query()->findOrFail($study->user_id), $study);
+        $planner = $this->plans->planner($ground);
+        $palette = $this->plans->palettePart($ground);
         if ($palette === null) {
             $palette = $planner->palette($ground->wishes, function (int $done, int $of) use ($run): void {
                 $this->tell($run, 'choosing the pencils', $done, $of);
             });
-            $this->desk->parts->keep($study, $ground->paletteKey(), $palette->toArray());
+            $this->plans->parts->keep($study, $ground->paletteKey(), $palette->toArray());
         }
         while (($next = $this->next($ground, $planned)) !== null) {
             $this->tell($run, 'finding recipes', count(array_filter($planned, static fn (PlannedWish $p): bool => $p->isPlanned())), count($planned));
             $recipe = $planner->recipes($next->wish, $palette, $next->inZone, 1)[0];
             $basis = $ground->basis($next->wish, $palette, $next->inZone);
-            $before = $this->desk->parts->last($study, $next->wish);
-            $this->desk->parts->keep($study, (string) $next->key, [...self::value($recipe), 'target' => PlanSheet::key($next->wish->zone, $next->wish->role), 'basis' => $basis]);
+            $before = $this->plans->parts->last($study, $next->wish);
+            $this->plans->parts->keep($study, (string) $next->key, [...self::value($recipe), 'target' => PlanSheet::key($next->wish->zone, $next->wish->role), 'basis' => $basis]);
             $run->update(['changes' => [...$run->changes, self::changed($ground, $next->wish, $recipe, $before, $basis)]]);
             if (microtime(true) > $until) {
                 return true;
             }
         }
         PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'what' => '', 'done' => count($ground->wishes), 'total' => count($ground->wishes)]);
-        $this->desk->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedWish $p): ?string => $p->key, $planned), is_string(...)))]);
+        $this->plans->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedWish $p): ?string => $p->key, $planned), is_string(...)))]);
 
         return false;
     }
@@ -127,7 +127,7 @@ final class PlanRunner
      */
     private function next(PlanGround $ground, ?array &$planned): ?PlannedWish
     {
-        $planned = $this->desk->planned($ground);
+        $planned = $this->plans->planned($ground);
         foreach ($planned as $p) {
             if (! $p->isPlanned() && $p->key !== null) {
                 return $p;

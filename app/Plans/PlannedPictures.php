@@ -22,7 +22,7 @@ use KnottyPrism\Core\Recipe\RecipeLabel;
 /** What is planned of a study's picture, as targets with their recipes, and what follows from all of them together. */
 final class PlannedPictures
 {
-    public function __construct(private readonly PlanRepository $desk, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PlanRepository $plans, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
     {
     }
 
@@ -50,17 +50,17 @@ final class PlannedPictures
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             return [];
         }
-        $ground = $this->desk->ground($user, $study);
+        $ground = $this->plans->ground($user, $study);
 
-        return array_map(static fn (PlannedTarget $t): MadeColour => $t->made(), self::targets($ground, $this->desk->planned($ground)));
+        return array_map(static fn (PlannedTarget $t): MadeColour => $t->made(), self::targets($ground, $this->plans->planned($ground)));
     }
 
     /** A stack that parts two zones that end alike, or varies a flat form; nothing where none was found. */
     public function zoneRemedy(PlanGround $ground, int $zone, Role $role, CautionCode $code): ?Stack
     {
-        $targets = self::targets($ground, $this->desk->planned($ground));
+        $targets = self::targets($ground, $this->plans->planned($ground));
         $map = $ground->map();
-        $planner = $this->desk->plannerOf($ground, $zone);
+        $planner = $this->plans->plannerOf($ground, $zone);
         foreach (ZoneCautions::in($map, $targets) as $caution) {
             if ($caution->code === $code && $caution->zone === $zone && $caution->role === $role) {
                 $remedied = $caution->tried($planner, $targets)->remedied;

@@ -38,7 +38,7 @@ final class StudyFileReader
     /** Some hundred thousand points of strokes beside all that can be said of zones and spots. */
     private const MOST_VALUES = 400_000;
 
-    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyRepository $surveys, private readonly PlanRepository $pictures, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly PhotoStore $store)
+    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyRepository $surveys, private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly PhotoStore $store)
     {
     }
 
@@ -136,7 +136,7 @@ final class StudyFileReader
         $this->surveys->change($study, static fn (): array => [$survey, 'bring the study in']);
         $sheet = PlanSheet::ofArray($data['plan']);
         if (array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
-            $this->pictures->change($study, static fn (): array => [$sheet, 'bring the plan in']);
+            $this->plans->change($study, static fn (): array => [$sheet, 'bring the plan in']);
         }
         $shelf = $this->drawers->shelfOf($user);
         foreach ([...array_map(static fn (TargetNote $n): ?string => $n->stack, array_values($sheet->notes)), ...array_column($data['spots'], 'stack')] as $stack) {

@@ -27,7 +27,7 @@ final class StudyFileWriter
     /** Bytes of all photos together: as base64 they are a third larger, and the rest of a study needs room too. */
     private const MOST_PHOTO_BYTES = 110_000_000;
 
-    public function __construct(private readonly SurveyRepository $surveys, private readonly PlanRepository $pictures, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store)
+    public function __construct(private readonly SurveyRepository $surveys, private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store)
     {
     }
 
@@ -39,7 +39,7 @@ final class StudyFileWriter
         }
         // What can't be read any more is written as it is kept: a study that can't be shown can be saved all the same.
         $survey = rescue(fn (): array => $this->surveys->current($study)->toArray(), fn (): array => $this->surveys->kept($study));
-        [$sheet, $used] = rescue(fn (): array => $this->heldPlan($user, $study), fn (): array => [$this->pictures->versions->kept($study) ?? (new PlanSheet)->toArray(), []]);
+        [$sheet, $used] = rescue(fn (): array => $this->heldPlan($user, $study), fn (): array => [$this->plans->versions->kept($study) ?? (new PlanSheet)->toArray(), []]);
         $entries = $study->keptRecipes()->get();
         foreach ($entries as $entry) {
             array_push($used, ...StackText::identifiers($entry->stack));
@@ -62,10 +62,10 @@ final class StudyFileWriter
      */
     private function heldPlan(User $user, Study $study): array
     {
-        $sheet = $this->pictures->sheet($study);
+        $sheet = $this->plans->sheet($study);
         $used = [];
         if ($this->surveys->current($study)->zones !== null && $this->drawers->drawerOf($user)->usable()->pencils !== []) {
-            foreach ($this->pictures->planned($this->pictures->ground($user, $study)) as $p) {
+            foreach ($this->plans->planned($this->plans->ground($user, $study)) as $p) {
                 if ($p->stack !== null) {
                     $sheet = $sheet->withNote($p->wish->zone, $p->wish->role, $sheet->note($p->wish->zone, $p->wish->role)->withStack($p->stack->text()));
                     array_push($used, ...$p->pencils());

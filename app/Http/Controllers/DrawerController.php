@@ -31,19 +31,19 @@ final class DrawerController extends Controller
     }
 
     /** The pencils as they lie, in an order. */
-    public function tray(Request $request, DrawerAnswers $desk): JsonResponse
+    public function tray(Request $request, DrawerAnswers $answers): JsonResponse
     {
         $request->validate(['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)], 'line' => ['sometimes', 'nullable', 'string', 'max:80'], 'wanted' => ['sometimes', 'boolean']]);
         $line = $request->has('line') ? (string) $request->string('line') : null;
 
-        return new JsonResponse($desk->tray($this->user($request), (string) $request->string('order', 'gradual'), $line, $request->boolean('wanted')));
+        return new JsonResponse($answers->tray($this->user($request), (string) $request->string('order', 'gradual'), $line, $request->boolean('wanted')));
     }
 
-    public function pencil(Request $request, DrawerAnswers $desk): JsonResponse
+    public function pencil(Request $request, DrawerAnswers $answers): JsonResponse
     {
         $request->validate(['id' => ['required', 'string', 'max:130'], 'paper' => ['sometimes', Rule::in(PaperShelf::names())]]);
 
-        return new JsonResponse($desk->pencil($this->user($request), (string) $request->string('id'), (string) $request->string('paper', 'white medium')));
+        return new JsonResponse($answers->pencil($this->user($request), (string) $request->string('id'), (string) $request->string('paper', 'white medium')));
     }
 
     public function lines(Request $request, DrawerKeeper $drawers, DrawerHistory $history): JsonResponse

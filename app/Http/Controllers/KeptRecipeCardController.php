@@ -15,11 +15,11 @@ use Illuminate\Validation\Rule;
 /** The palette card of a study, to print and keep beside the drawing. */
 final class KeptRecipeCardController extends Controller
 {
-    public function __invoke(Request $request, Study $study, KeptRecipeAnswers $presenter, PaletteCard $card): Response
+    public function __invoke(Request $request, Study $study, KeptRecipeAnswers $answers, PaletteCard $card): Response
     {
         $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
         $size = (string) $request->string('size', 'a4');
-        $pdf = $card->pdf($study->name, $study->paper, $presenter->recipes($this->user($request), $study), $size);
+        $pdf = $card->pdf($study->name, $study->paper, $answers->recipes($this->user($request), $study), $size);
 
         return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="palette-card-'.$study->id.'-'.$size.'.pdf"', 'Cache-Control' => 'no-store']);
     }

@@ -24,7 +24,7 @@ use KnottyPrism\Core\Photo\Viewing\Push;
 /** The photos of a study, to its owner: never the file that came, always a copy that was encoded here. */
 final class PhotoController extends Controller
 {
-    public function __construct(private readonly SurveyRepository $surveys, private readonly SurveyAnswers $presenter)
+    public function __construct(private readonly SurveyRepository $surveys, private readonly SurveyAnswers $answers)
     {
     }
 
@@ -68,7 +68,7 @@ final class PhotoController extends Controller
         return self::picture('jpeg', $store->jpeg($study->photo()));
     }
 
-    public function look(LookRequest $request, Study $study, Photo $photo, Looks $desk): Response
+    public function look(LookRequest $request, Study $study, Photo $photo, Looks $looks): Response
     {
         $survey = $this->surveys->current($study);
         $push = null;
@@ -78,22 +78,22 @@ final class PhotoController extends Controller
             $push = new Push($survey->sheet(), $request->integer('push'), $by);
             $pushed = sprintf('%s/%d/%.2f', $survey->sheet()->labels->fingerprint(), $request->integer('push'), $by);
         }
-        ['kind' => $kind, 'bytes' => $bytes] = $desk->picture($photo, $request->way($survey->balanceOf($photo->id)), $push, $pushed);
+        ['kind' => $kind, 'bytes' => $bytes] = $looks->picture($photo, $request->way($survey->balanceOf($photo->id)), $push, $pushed);
 
         return self::picture($kind, $bytes);
     }
 
-    public function values(LookRequest $request, Study $study, Photo $photo, Looks $desk): JsonResponse
+    public function values(LookRequest $request, Study $study, Photo $photo, Looks $looks): JsonResponse
     {
         $way = $request->way($this->surveys->current($study)->balanceOf($photo->id));
-        $shares = array_map(static fn (float $share): float => round($share, 4), array_values($desk->shares($photo, $way)));
+        $shares = array_map(static fn (float $share): float => round($share, 4), array_values($looks->shares($photo, $way)));
 
-        return new JsonResponse(['steps' => $way->scale->steps, 'fromLightest' => $way->scale->fromLightest, 'shares' => $shares, 'greys' => $this->presenter->greys($way->scale)]);
+        return new JsonResponse(['steps' => $way->scale->steps, 'fromLightest' => $way->scale->fromLightest, 'shares' => $shares, 'greys' => $this->answers->greys($way->scale)]);
     }
 
     private function survey(Request $request, Study $study, int $status = 200): JsonResponse
     {
-        return CannotBeShown::orAnswer(fn (): array => $this->presenter->survey($this->user($request), $study->refresh()), $status);
+        return CannotBeShown::orAnswer(fn (): array => $this->answers->survey($this->user($request), $study->refresh()), $status);
     }
 
     private static function picture(string $kind, string $bytes): Response

@@ -31,53 +31,53 @@ final class PlanController extends Controller
 {
     private const ANSWERS = 4;
 
-    public function __construct(private readonly PlanRepository $desk, private readonly PlanAnswers $presenter, private readonly PlanRunner $runner, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PlanRepository $plans, private readonly PlanAnswers $answers, private readonly PlanRunner $runner, private readonly DrawerKeeper $drawers)
     {
     }
 
     public function show(Request $request, Study $study): JsonResponse
     {
-        return $this->picture($request, $study);
+        return $this->whole($request, $study);
     }
 
     /** Begins to plan, or goes on. */
     public function plan(Request $request, Study $study): JsonResponse
     {
         // What can't be planned is refused here, where it is asked for, and not by the queue.
-        $this->desk->planner($this->desk->ground($this->user($request), $study))->hand();
+        $this->plans->planner($this->plans->ground($this->user($request), $study))->hand();
         // Both or neither: a run that nobody was told of would wait for ever.
         DB::transaction(fn () => PlanPicture::dispatch($this->runner->begin($study)->id));
 
-        return $this->picture($request, $study, 202);
+        return $this->whole($request, $study, 202);
     }
 
     public function cancel(Request $request, Study $study): JsonResponse
     {
         $this->runner->cancel($study);
 
-        return $this->picture($request, $study);
+        return $this->whole($request, $study);
     }
 
     public function change(PlanChangeRequest $request, Study $study, PlanEdits $changes): JsonResponse
     {
         $user = $this->user($request);
-        $this->once($request, fn (): int => $this->desk->change($study, static fn (PlanSheet $sheet): array => $changes->made($user, $study, $sheet, $request->change())));
+        $this->once($request, fn (): int => $this->plans->change($study, static fn (PlanSheet $sheet): array => $changes->made($user, $study, $sheet, $request->change())));
 
-        return $this->picture($request, $study);
+        return $this->whole($request, $study);
     }
 
     public function undo(Request $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->desk->versions->move($study, -1, self::meant($request)));
+        $this->once($request, fn (): int => $this->plans->versions->move($study, -1, self::meant($request)));
 
-        return $this->picture($request, $study);
+        return $this->whole($request, $study);
     }
 
     public function redo(Request $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->desk->versions->move($study, 1, self::meant($request)));
+        $this->once($request, fn (): int => $this->plans->versions->move($study, 1, self::meant($request)));
 
-        return $this->picture($request, $study);
+        return $this->whole($request, $study);
     }
 
     /** Gives the present version a name, or goes to a version that has one. */
@@ -86,38 +86,38 @@ final class PlanController extends Controller
         $request->validate(['name' => ['required_without:number', 'string', 'max:80'], 'number' => ['required_without:name', 'integer', 'min:0']]);
         $this->once($request, function () use ($request, $study): int {
             if ($request->has('number')) {
-                return $this->desk->versions->go($study, $request->integer('number'));
+                return $this->plans->versions->go($study, $request->integer('number'));
             }
-            $current = $this->desk->versions->current($study) ?? throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
+            $current = $this->plans->versions->current($study) ?? throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
             $current->update(['name' => (string) $request->string('name')]);
 
             return $current->id;
         });
 
-        return $this->picture($request, $study);
+        return $this->whole($request, $study);
     }
 
     /** Up to four recipes for one colour of the picture. */
     public function answers(Request $request, Study $study): JsonResponse
     {
         $request->validate(['zone' => ['required', 'integer'], 'role' => ['required', Rule::enum(Role::class)]]);
-        $ground = $this->desk->ground($this->user($request), $study);
+        $ground = $this->plans->ground($this->user($request), $study);
         $wish = PlanRepository::wish($ground, $request->integer('zone'), Role::from((string) $request->string('role')));
-        $palette = $this->desk->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
-        $planned = array_values(array_filter($this->desk->planned($ground), static fn (PlannedWish $p): bool => $p->wish === $wish));
+        $palette = $this->plans->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
+        $planned = array_values(array_filter($this->plans->planned($ground), static fn (PlannedWish $p): bool => $p->wish === $wish));
         $fingerprint = $this->drawers->fingerprint($this->user($request), owned: false);
 
-        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->presenter->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->desk->planner($ground)->recipes($wish, $palette, $planned[0]->inZone, self::ANSWERS))]);
+        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->answers->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->plans->planner($ground)->recipes($wish, $palette, $planned[0]->inZone, self::ANSWERS))]);
     }
 
     /** What a stack would make of one colour of the picture, before it is kept. */
     public function tried(Request $request, Study $study): JsonResponse
     {
         $request->validate(['zone' => ['required', 'integer'], 'role' => ['required', Rule::enum(Role::class)], 'stack' => ['required', 'string', 'max:2000']]);
-        $ground = $this->desk->ground($this->user($request), $study);
+        $ground = $this->plans->ground($this->user($request), $study);
         $wish = PlanRepository::wish($ground, $request->integer('zone'), Role::from((string) $request->string('role')));
 
-        return new JsonResponse($this->presenter->shown($ground, $wish, StackText::read((string) $request->string('stack'), $ground->shelf), 'your own', $this->drawers->fingerprint($this->user($request), owned: false)));
+        return new JsonResponse($this->answers->shown($ground, $wish, StackText::read((string) $request->string('stack'), $ground->shelf), 'your own', $this->drawers->fingerprint($this->user($request), owned: false)));
     }
 
     /** The picture after a pass, or at "error" how far its end is from the photo. */
@@ -125,7 +125,7 @@ final class PlanController extends Controller
     {
         $request->validate(['step' => ['required', 'string', 'regex:/^(\d{1,2}|error)$/'], 'grey' => ['sometimes', 'in:0,1']]);
         $step = (string) $request->string('step');
-        $png = $images->after($this->desk->ground($this->user($request), $study), $step === 'error' ? null : (int) $step, $request->boolean('grey'));
+        $png = $images->after($this->plans->ground($this->user($request), $study), $step === 'error' ? null : (int) $step, $request->boolean('grey'));
 
         return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
     }
@@ -136,16 +136,16 @@ final class PlanController extends Controller
         $share = ['required', 'numeric', 'min:0', 'max:1'];
         $request->validate(['x1' => $share, 'y1' => $share, 'x2' => $share, 'y2' => $share]);
 
-        return new JsonResponse($ramps->across($this->desk->ground($this->user($request), $study), [$request->float('x1'), $request->float('y1')], [$request->float('x2'), $request->float('y2')]));
+        return new JsonResponse($ramps->across($this->plans->ground($this->user($request), $study), [$request->float('x1'), $request->float('y1')], [$request->float('x2'), $request->float('y2')]));
     }
 
     public function values(Request $request, Study $study, PlanImages $images): JsonResponse
     {
-        return new JsonResponse($images->valueRun($this->desk->ground($this->user($request), $study)));
+        return new JsonResponse($images->valueRun($this->plans->ground($this->user($request), $study)));
     }
 
-    private function picture(Request $request, Study $study, int $status = 200): JsonResponse
+    private function whole(Request $request, Study $study, int $status = 200): JsonResponse
     {
-        return CannotBeShown::orAnswer(fn (): array => $this->presenter->picture($this->user($request), $study->refresh()), $status);
+        return CannotBeShown::orAnswer(fn (): array => $this->answers->plan($this->user($request), $study->refresh()), $status);
     }
 }

@@ -28,7 +28,7 @@ final class PlanSheetController extends Controller
 {
     private const TYPES = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8'];
 
-    public function __construct(private readonly PlanRepository $desk)
+    public function __construct(private readonly PlanRepository $plans)
     {
     }
 
@@ -36,8 +36,8 @@ final class PlanSheetController extends Controller
     {
         $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
         $size = (string) $request->string('size', 'a4');
-        $ground = $this->desk->ground($this->user($request), $study);
-        $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
+        $ground = $this->plans->ground($this->user($request), $study);
+        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground));
         $map = $ground->map();
         $screen = $photos->screen($study->photo());
         $pdf = match ($kind) {
@@ -67,8 +67,8 @@ final class PlanSheetController extends Controller
 
     public function palette(Request $request, Study $study, string $kind): Response
     {
-        $ground = $this->desk->ground($this->user($request), $study);
-        $targets = PlannedPictures::targets($ground, $this->desk->planned($ground));
+        $ground = $this->plans->ground($this->user($request), $study);
+        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground));
         $pencils = self::pencils($ground->map(), $targets);
         $text = DrawerExport::text($kind, $study->name, array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils));
 

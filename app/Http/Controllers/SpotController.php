@@ -16,7 +16,7 @@ use KnottyPrism\Core\Photo\Reading\Spot;
 /** A spot of the photo: what colour it is, and how to make it. */
 final class SpotController extends Controller
 {
-    public function __construct(private readonly SpotReader $desk, private readonly SurveyRepository $surveys, private readonly RecipeAnswers $recipes)
+    public function __construct(private readonly SpotReader $spots, private readonly SurveyRepository $surveys, private readonly RecipeAnswers $recipes)
     {
     }
 
@@ -36,6 +36,6 @@ final class SpotController extends Controller
     {
         $photo = $request->photoOf($study);
 
-        return $this->desk->read($photo, ...$request->spot($photo), balance: $this->surveys->current($study)->balanceOf($photo->id));
+        return $this->spots->read($photo, ...$request->spot($photo), balance: $this->surveys->current($study)->balanceOf($photo->id));
     }
 }

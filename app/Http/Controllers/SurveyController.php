@@ -22,7 +22,7 @@ final class SurveyController extends Controller
 {
     private const KINDS = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8', 'json' => 'application/json'];
 
-    public function __construct(private readonly SurveyRepository $desk, private readonly SurveyAnswers $presenter)
+    public function __construct(private readonly SurveyRepository $surveys, private readonly SurveyAnswers $answers)
     {
     }
 
@@ -33,28 +33,28 @@ final class SurveyController extends Controller
 
     public function change(SurveyChangeRequest $request, Study $study, SurveyEdits $changes): JsonResponse
     {
-        $this->once($request, fn (): int => $this->desk->change($study, static fn (Survey $survey): array => $changes->made($study, $survey, $request->change())));
+        $this->once($request, fn (): int => $this->surveys->change($study, static fn (Survey $survey): array => $changes->made($study, $survey, $request->change())));
 
         return $this->survey($request, $study);
     }
 
     public function undo(Request $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->desk->move($study, -1, self::meant($request)));
+        $this->once($request, fn (): int => $this->surveys->move($study, -1, self::meant($request)));
 
         return $this->survey($request, $study);
     }
 
     public function redo(Request $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->desk->move($study, 1, self::meant($request)));
+        $this->once($request, fn (): int => $this->surveys->move($study, 1, self::meant($request)));
 
         return $this->survey($request, $study);
     }
 
     public function spots(Request $request, Study $study, string $kind): Response
     {
-        $list = $this->presenter->spotList($this->user($request), $study);
+        $list = $this->answers->spotList($this->user($request), $study);
         $text = match ($kind) {
             'gpl' => $list->gpl(),
             'csv' => $list->csv(),
@@ -70,11 +70,11 @@ final class SurveyController extends Controller
         $request->validate(['one' => ['required', 'integer'], 'other' => ['required', 'integer', 'different:one']]);
         $photo = static fn (string $which) => $study->photos->firstWhere('id', $request->integer($which)) ?? throw new ModelNotFoundException;
 
-        return new JsonResponse($this->presenter->comparison($study, $photo('one'), $photo('other')));
+        return new JsonResponse($this->answers->comparison($study, $photo('one'), $photo('other')));
     }
 
     private function survey(Request $request, Study $study): JsonResponse
     {
-        return CannotBeShown::orAnswer(fn (): array => $this->presenter->survey($this->user($request), $study));
+        return CannotBeShown::orAnswer(fn (): array => $this->answers->survey($this->user($request), $study));
     }
 }

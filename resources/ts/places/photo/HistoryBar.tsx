@@ -42,19 +42,19 @@ const Bar = styled.div`
 interface HistoryBarProps {
     column: ColumnName;
     columns: typeof COLUMNS;
-    desk: SurveyHandle;
+    handle: SurveyHandle;
     onColumn: (column: ColumnName) => void;
 }
 
 /** What is beside the photo, and the history of what was noted there. */
-export function HistoryBar({ column, columns, desk, onColumn }: HistoryBarProps) {
-    const { survey } = desk;
+export function HistoryBar({ column, columns, handle, onColumn }: HistoryBarProps) {
+    const { survey } = handle;
     return (
         <Bar>
             <WordChoice label="Beside the photo" value={column} options={columns} onChange={onColumn} />
             <span className="end">
                 {column !== 'recipes' && (
-                    <UndoRedo undoWords={survey?.undoWords} redoWords={survey?.redoWords} wordy onUndo={desk.undo} onRedo={desk.redo} />
+                    <UndoRedo undoWords={survey?.undoWords} redoWords={survey?.redoWords} wordy onUndo={handle.undo} onRedo={handle.redo} />
                 )}
             </span>
         </Bar>

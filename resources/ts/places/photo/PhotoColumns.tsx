@@ -13,7 +13,7 @@ const ZonesColumn = lazy(async () => ({ default: (await import('./zones/ZonesCol
 
 /** The photos of the study, with the other one to lay beside. */
 function PhotosBeside({ place }: { place: PhotoPlaceState }) {
-    const { photo, all, other, photos, desk, spot, share, setOtherId } = place;
+    const { photo, all, other, photos, handle, spot, share, setOtherId } = place;
     const view = viewOf(place);
     return (
         <PhotosColumn
@@ -27,7 +27,7 @@ function PhotosBeside({ place }: { place: PhotoPlaceState }) {
                         {...view}
                         photo={other}
                         onPhoto={(file) => photos.add.mutate(file)}
-                        onPlace={(spotNumber, place) => desk.change({ kind: 'placeSpot', spot: spotNumber, photo: other.id, ...place })}
+                        onPlace={(spotNumber, place) => handle.change({ kind: 'placeSpot', spot: spotNumber, photo: other.id, ...place })}
                     />
                 )
             }
@@ -36,14 +36,14 @@ function PhotosBeside({ place }: { place: PhotoPlaceState }) {
             onPhoto={(change) => photos.change.mutate(change)}
             onRemove={(id) => photos.remove.mutate(id)}
             onFollow={(colourPhoto) => photos.study.mutate({ colourPhoto })}
-            onNeutral={(id) => desk.change({ kind: 'balance', photo: id, ...share, ring: spot.ring })}
-            onPlain={(id) => desk.change({ kind: 'unbalance', photo: id })}
+            onNeutral={(id) => handle.change({ kind: 'balance', photo: id, ...share, ring: spot.ring })}
+            onPlain={(id) => handle.change({ kind: 'unbalance', photo: id })}
         />
     );
 }
 
 function SpotsBeside({ place }: { place: PhotoPlaceState }) {
-    const { study, photo, survey, reading, spot, share, chosenSpot, setChosenSpot, dispatch, desk } = place;
+    const { study, photo, survey, reading, spot, share, chosenSpot, setChosenSpot, dispatch, handle } = place;
     return (
         <SpotsColumn
             study={study}
@@ -67,14 +67,14 @@ function SpotsBeside({ place }: { place: PhotoPlaceState }) {
                     });
                 }
             }}
-            onChange={desk.change}
+            onChange={handle.change}
         />
     );
 }
 
 /** What lies beside the photo: recipes, spots, zones or photos. */
 export function PhotoColumns({ place }: { place: PhotoPlaceState }) {
-    const { study, column, recipes, waiting, drawer, choose, desk, zones, chosenZone, setChosenZone, drawing, survey } = place;
+    const { study, column, recipes, waiting, drawer, choose, handle, zones, chosenZone, setChosenZone, drawing, survey } = place;
     return (
         <Suspense fallback={<p aria-busy="true">Opening…</p>}>
             {column === 'recipes' && (
@@ -87,15 +87,15 @@ export function PhotoColumns({ place }: { place: PhotoPlaceState }) {
                     onChoose={choose}
                 />
             )}
-            {column === 'spots' && desk.fault == null && <SpotsBeside place={place} />}
-            {column === 'zones' && desk.fault == null && (
+            {column === 'spots' && handle.fault == null && <SpotsBeside place={place} />}
+            {column === 'zones' && handle.fault == null && (
                 <ZonesColumn
                     zones={zones}
                     chosen={chosenZone}
-                    busy={desk.waiting > 0}
+                    busy={handle.waiting > 0}
                     onChosen={setChosenZone}
                     onTool={drawing.take}
-                    onChange={desk.change}
+                    onChange={handle.change}
                 />
             )}
             {column === 'photos' && survey !== undefined && <PhotosBeside place={place} />}

@@ -101,7 +101,7 @@ export function PhotoPart({ place, fresh, onPhoto }: { place: PhotoPlaceState; f
 
 /** What lies below: how photos differ, borders and whites of zones, or the recipes kept. */
 export function BelowPart({ place }: { place: PhotoPlaceState }) {
-    const { study, column, other, comparison, zones, pair, setPair, whites, setWhites, drawing, desk, plan, changes, dispatch } = place;
+    const { study, column, other, comparison, zones, pair, setPair, whites, setWhites, drawing, handle, plan, changes, dispatch } = place;
     return (
         <>
             {column === 'photos' && other !== null && <Differences comparison={comparison.data} fault={comparison.error} />}
@@ -113,7 +113,7 @@ export function BelowPart({ place }: { place: PhotoPlaceState }) {
                     onPair={setPair}
                     onWhites={setWhites}
                     onTool={drawing.take}
-                    onChange={desk.change}
+                    onChange={handle.change}
                 />
             )}
             {column === 'recipes' && (

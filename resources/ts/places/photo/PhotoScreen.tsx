@@ -19,7 +19,7 @@ import { PhotoPart, BelowPart } from './PhotoParts';
 import { Inset } from '../../ui/layout';
 
 /** Photo, reading and plan below one another with a column beside them; on a narrow screen the column follows the reading. */
-const Desk = styled.main`
+const Sides = styled.main`
     flex: 1;
     display: grid;
     grid-template: 'photo side' auto 'reading side' auto 'plan side' 1fr / minmax(0, 1fr) minmax(560px, 50%);
@@ -52,10 +52,10 @@ interface PhotoScreenProps {
 /** The place to read a reference: ways of looking, the ring and its recipes, named spots, zones, and photos side by side. */
 export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps) {
     const place = usePhotoPlace(study, onFault);
-    const { column, setColumn, desk, reading, spot, dispatch, name, setName } = place;
+    const { column, setColumn, handle, reading, spot, dispatch, name, setName } = place;
     usePlaceKeys(place, onPhoto);
     return (
-        <Desk>
+        <Sides>
             <Area $at="photo">
                 <PhotoPart place={place} fresh={fresh} onPhoto={onPhoto} />
             </Area>
@@ -70,30 +70,30 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
                 />
             </Area>
             <Side $at="side">
-                {desk.fault != null &&
-                    (isUnshown(desk.fault) ? (
-                        <StudyRescue study={study} fault={desk.fault} onUndo={desk.undo} onFault={onFault} />
+                {handle.fault != null &&
+                    (isUnshown(handle.fault) ? (
+                        <StudyRescue study={study} fault={handle.fault} onUndo={handle.undo} onFault={onFault} />
                     ) : (
                         <Inset as="p" role="alert">
-                            {sentenceOf(desk.fault)}
+                            {sentenceOf(handle.fault)}
                         </Inset>
                     ))}
-                <HistoryBar column={column} columns={COLUMNS} desk={desk} onColumn={setColumn} />
+                <HistoryBar column={column} columns={COLUMNS} handle={handle} onColumn={setColumn} />
                 <PhotoColumns place={place} />
             </Side>
             <Area $at="plan">
                 <BelowPart place={place} />
             </Area>
-        </Desk>
+        </Sides>
     );
 }
 
 function usePlaceKeys(place: PhotoPlaceState, onPhoto: (file: File) => void): void {
-    const { column, photos, changes, desk, recipes, choose, drawing, dispatchLook } = place;
+    const { column, photos, changes, handle, recipes, choose, drawing, dispatchLook } = place;
     usePastedPhoto((file) => (column === 'photos' ? photos.add.mutate(file) : onPhoto(file)));
     usePhotoKeys({
-        onUndo: () => (column === 'recipes' ? changes.undo.mutate() : desk.undo()),
-        onRedo: () => column !== 'recipes' && desk.redo(),
+        onUndo: () => (column === 'recipes' ? changes.undo.mutate() : handle.undo()),
+        onRedo: () => column !== 'recipes' && handle.redo(),
         onRecipe: (place) => {
             const recipe = recipes.data?.recipes[place - 1];
             if (recipe !== undefined && column === 'recipes') {

@@ -81,10 +81,10 @@ function useChosen(study: Study) {
 function useAsked(study: Study, chosen: ReturnType<typeof useChosen>, onFault: (text: string) => void) {
     const { spot, look, column, otherId, pair, settled } = chosen;
     const fault = (error: unknown) => onFault(sentenceOf(error));
-    const desk = useSurvey(study, fault);
-    const { survey } = desk;
-    const photos = usePhotoChanges(study, desk.put, fault);
-    const drawing = useDrawing(desk.change);
+    const handle = useSurvey(study, fault);
+    const { survey } = handle;
+    const photos = usePhotoChanges(study, handle.put, fault);
+    const drawing = useDrawing(handle.change);
     const drawer = useDrawer();
     const stamp = drawer.data === undefined ? '' : `${drawer.dataUpdatedAt}/${drawer.data.pencils.length}`;
     const reading = useSpot(study, study.photoId, spot, look);
@@ -111,7 +111,7 @@ function useAsked(study: Study, chosen: ReturnType<typeof useChosen>, onFault: (
     const here = reading.data?.valueSteps === look.steps ? reading.data.valueStep : null;
 
     return {
-        desk,
+        handle,
         survey,
         photos,
         drawing,

@@ -20,7 +20,7 @@ import { ZonesPart } from './ZonesPart';
 import { useDrawer } from '../../api/studies';
 import { Inset } from '../../ui/layout';
 
-const Desk = styled.main`
+const Sides = styled.main`
     flex: 1;
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(600px, 52%);
@@ -95,7 +95,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
     const stamp = stampOf(data);
     const known = drawer.data?.pencils ?? [];
     return (
-        <Desk>
+        <Sides>
             <div>
                 <RunBar picture={data} changes={changes} />
                 <PictureStage study={study} picture={data} stamp={stamp} />
@@ -118,7 +118,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
                 {part === 'school' && <SchoolPart picture={data} changes={changes} />}
                 {part === 'along' && <TakeAlong study={study} picture={data} changes={changes} />}
             </Side>
-        </Desk>
+        </Sides>
     );
 }
 
