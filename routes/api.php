@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\DrawerChartController;
 use App\Http\Controllers\DrawerController;
 use App\Http\Controllers\DrawerImportController;
+use App\Http\Controllers\EarlierPageController;
 use App\Http\Controllers\GrainController;
 use App\Http\Controllers\KeptRecipeCardController;
 use App\Http\Controllers\KeptRecipeController;
@@ -93,4 +94,9 @@ Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()-
     });
 
     Route::prefix('/plan')->group(__DIR__.'/plan.php');
+
+    // What a page asks for that was opened before these were renamed: its plan of the picture, and the recipes it keeps under /plan.
+    Route::any('/picture/{rest?}', EarlierPageController::class)->where('rest', '.*');
+    Route::post('/plan', EarlierPageController::class);
+    Route::match(['patch', 'delete'], '/plan/{entry}', EarlierPageController::class);
 });

@@ -72,6 +72,7 @@ final class ProblemDetails
             413 => ['The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'],
             419 => ['The page is out of date', 'Reload the page and try again; nothing is lost.'],
             421 => ['This address does not lead here', 'Open the address that ./start prints, or set APP_HOST to the name under which this is reached.'],
+            425 => ['This page is from before an update', 'Reload the page; what waits on this device is then sent by itself.'],
             429 => ['Too many at once', $error instanceof TooManyRequestsHttpException && $error->getMessage() !== '' && ! $error instanceof ThrottleRequestsException ? $error->getMessage() : 'Wait a minute and try again.'],
             default => ['The request failed', 'Reload the page and try again.'],
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Cache\KeptAtlases;
+use App\Cache\Prune;
 use App\Drawers\DrawerImports;
 use App\Jobs\PlanPicture;
 use App\Photos\Sweep;
@@ -40,7 +41,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Password::defaults(Password::min(10));
         // Numbers of rows, none larger than the database has.
-        Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'import'], '[0-9]{1,18}'));
+        Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'keptRecipe', 'import'], '[0-9]{1,18}'));
         $this->limitRates();
         $isFirst = true;
         $tidiedAt = 0;
@@ -54,6 +55,7 @@ final class AppServiceProvider extends ServiceProvider
             if (time() - $tidiedAt > self::TIDIES_EVERY_SECONDS) {
                 $tidiedAt = time();
                 rescue(Sweep::now(...));
+                rescue(Prune::now(...));
                 rescue(static fn () => app(DrawerImports::class)->forgetUntaken());
             }
         });

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Cache\Computed;
+use App\Cache\Prune;
 use App\Models\Photo;
 use App\Photos\FullDisk;
 use App\Photos\Sweep;
@@ -70,6 +71,17 @@ it('removes what a machine left that stopped while a photo was coming in, but no
     touch(Storage::path($study->photo()->storage_key.'/original'), 1);
     expect(Sweep::now())->toBe(1);
     expect(Storage::directories('photos'))->toEqualCanonicalizing([$study->photo()->storage_key, 'photos/new'])->and(Photo::query()->count())->toBe(1);
+});
+
+it('forgets what was worked out and nobody asks for any more', function () {
+    $folder = sys_get_temp_dir().'/kp-prune-'.bin2hex(random_bytes(4));
+    config(['cache.stores' => ['array' => ['driver' => 'array'], 'looks' => ['driver' => 'file', 'path' => $folder], 'gone' => ['driver' => 'file', 'path' => "$folder/none"]]]);
+    mkdir("$folder/ab/cd", 0o777, true);
+    foreach (['old' => 9, 'new' => 6] as $name => $days) {
+        touch("$folder/ab/cd/$name", time() - $days * 86400);
+    }
+    DB::table('cache')->insert([['key' => 'over', 'value' => 'x', 'expiration' => time() - 5], ['key' => 'still', 'value' => 'x', 'expiration' => time() + 500]]);
+    expect(Prune::now())->toBe(2)->and(glob("$folder/ab/cd/*"))->toBe(["$folder/ab/cd/new"])->and(DB::table('cache')->pluck('key')->all())->toBe(['still']);
 });
 
 it('answers what it has worked out though it can be kept nowhere', function () {

@@ -89,3 +89,13 @@ it('takes in a study file of before', function () {
     expect($stacks($id))->toBe($stacks(3))->and($this->getJson("/api/studies/$id/kept-recipes")->json('entries.0.name'))->toBe('sky')
         ->and(Study::query()->findOrFail($id)->name)->toBe('Small');
 });
+
+it('tells a page of before to come back and not that it is wrong, so that what it has kept waits', function () {
+    databaseOfBefore();
+    $this->artisan('migrate', ['--force' => true])->assertSuccessful();
+    $this->actingAs(User::query()->firstOrFail());
+    foreach ([['POST', 'picture/changes'], ['GET', 'picture'], ['POST', 'picture/undo'], ['POST', 'plan'], ['PATCH', 'plan/7'], ['DELETE', 'plan/7']] as [$method, $path]) {
+        $this->json($method, "/api/studies/1/$path", ['name' => 'rope'])->assertStatus(425)->assertJsonPath('detail', 'Reload the page; what waits on this device is then sent by itself.');
+    }
+    $this->deleteJson('/api/studies/1/plan/run')->assertOk();
+});
