@@ -92,6 +92,7 @@ it('takes in a study file of before', function () {
 
 it('tells a page of before to come back and not that it is wrong, so that what it has kept waits', function () {
     databaseOfBefore();
+    photosOfBefore();
     $this->artisan('migrate', ['--force' => true])->assertSuccessful();
     $this->actingAs(User::query()->firstOrFail());
     foreach ([['POST', 'picture/changes'], ['GET', 'picture'], ['POST', 'picture/undo'], ['POST', 'plan'], ['PATCH', 'plan/7'], ['DELETE', 'plan/7']] as [$method, $path]) {
