@@ -38,7 +38,7 @@ for (const path of ['/api/studies', `/api/studies/${study}/photos`]) {
 holds(`${folders() - before} folders are left over`, folders() === before);
 const health = await artist.ask('GET', '/health');
 holds(`/health: ${health.status} ${health.text}`, health.status === 503 && health.json().diskSpace === false && health.json().database === true);
-for (const path of ['survey', 'spot?x=20&y=20&ring=9', 'recipes?x=20&y=20&ring=9', 'plan', 'picture', 'photo']) {
+for (const path of ['survey', 'spot?x=20&y=20&ring=9', 'recipes?x=20&y=20&ring=9', 'kept-recipes', 'plan', 'photo']) {
     const answer = await artist.ask('GET', `/api/studies/${study}/${path}`);
     holds(`${path} on a full disk: ${answer.status} ${answer.text.slice(0, 200)}`, answer.status === 200);
 }

@@ -137,7 +137,7 @@ async function worker() {
 }
 await Promise.all([worker(), worker(), worker(), worker()]);
 for (const artist of artists) {
-    for (const path of ['survey', 'plan', 'picture']) {
+    for (const path of ['survey', 'kept-recipes', 'plan']) {
         const answer = await artist.ask('GET', `/api/studies/${artist.at}/${path}`);
         if (answer.status !== 200) {
             faults.push(`after all that, ${path} answers ${answer.status} ${answer.text.slice(0, 200)}`);
