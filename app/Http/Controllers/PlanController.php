@@ -45,8 +45,10 @@ final class PlanController extends Controller
     {
         // What can't be planned is refused here, where it is asked for, and not by the queue.
         $this->plans->planner($this->plans->ground($this->user($request), $study))->hand();
-        // Both or neither: a run that nobody was told of would wait for ever.
-        DB::transaction(fn () => PlanPicture::dispatch($this->runner->begin($study)->id));
+        // Both or neither: a run that nobody was told of would wait for ever. What is dispatched goes when it is let go of: not returned.
+        DB::transaction(function () use ($study): void {
+            PlanPicture::dispatch($this->runner->begin($study)->id);
+        });
 
         return $this->whole($request, $study, 202);
     }

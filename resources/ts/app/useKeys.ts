@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 
-interface PhotoKeys {
+interface Keys {
     onUndo: () => void;
     onRedo: () => void;
     /** Shift and a digit. */
@@ -16,8 +16,8 @@ const isTyping = (target: EventTarget | null): boolean =>
 
 const isElsewhere = (): boolean => document.querySelector('[role="dialog"]') !== null;
 
-/** The keys of the photo's place, wherever the focus is but in a field or a dialog. */
-export function usePhotoKeys(keys: PhotoKeys): void {
+/** The keys of a place, wherever the focus is but in a field or a dialog. */
+export function useKeys(keys: Keys): void {
     const latest = useRef(keys);
     useEffect(() => {
         latest.current = keys;

@@ -1,6 +1,13 @@
 import styled from 'styled-components';
 import { TextInput } from './controls';
 
+/** A place: its bar, and what fills the rest. */
+export const Page = styled.div`
+    min-height: 100%;
+    display: flex;
+    flex-direction: column;
+`;
+
 /** Things in a row, on one line with their words; wrapped where there is no room. */
 export const Row = styled.div<{ $tight?: boolean }>`
     display: flex;

@@ -4,16 +4,11 @@ import styled from 'styled-components';
 import { TopBar } from '../../app/TopBar';
 import { GrainProvider } from '../../dabs/grain';
 
+import { Page } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 
 import { useDrawerPlace } from './useDrawerPlace';
 import { TrayPart, BesidePart } from './DrawerParts';
-
-const Page = styled.div`
-    min-height: 100%;
-    display: flex;
-    flex-direction: column;
-`;
 
 const Two = styled.main`
     flex: 1;

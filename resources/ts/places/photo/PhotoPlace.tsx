@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
 import type { Study } from '../../api/types';
 import { GrainProvider } from '../../dabs/grain';
+import { Page } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { EmptyPlace } from './EmptyPlace';
 import { PhotoScreen } from './PhotoScreen';
@@ -12,12 +13,6 @@ import { StudyBar } from '../../app/StudyBar';
 import { TopBar } from '../../app/TopBar';
 import { useStudyInHand } from '../../app/useStudyInHand';
 import { useStudyChanges } from '../../api/studies';
-
-const Page = styled.div`
-    min-height: 100%;
-    display: flex;
-    flex-direction: column;
-`;
 
 const Middle = styled.main`
     padding: 24px;

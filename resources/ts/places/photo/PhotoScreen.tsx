@@ -11,7 +11,7 @@ import { ReadingBlock } from './ReadingBlock';
 import { isUnshown, StudyRescue } from '../../app/StudyRescue';
 
 import { usePastedPhoto } from './usePastedPhoto';
-import { usePhotoKeys } from '../../app/useKeys';
+import { useKeys } from '../../app/useKeys';
 
 import { usePhotoPlace, type PhotoPlaceState } from './usePhotoPlace';
 import { PhotoColumns } from './PhotoColumns';
@@ -91,7 +91,7 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
 function usePlaceKeys(place: PhotoPlaceState, onPhoto: (file: File) => void): void {
     const { column, photos, changes, handle, recipes, choose, drawing, dispatchLook } = place;
     usePastedPhoto((file) => (column === 'photos' ? photos.add.mutate(file) : onPhoto(file)));
-    usePhotoKeys({
+    useKeys({
         onUndo: () => (column === 'recipes' ? changes.undo.mutate() : handle.undo()),
         onRedo: () => column !== 'recipes' && handle.redo(),
         onRecipe: (place) => {

@@ -7,15 +7,10 @@ import { TopBar } from '../../app/TopBar';
 
 import { useStudyInHand } from '../../app/useStudyInHand';
 import { GrainProvider } from '../../dabs/grain';
+import { Page } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { PlanScreen } from './PlanScreen';
 import { useStudyChanges } from '../../api/studies';
-
-const Page = styled.div`
-    min-height: 100%;
-    display: flex;
-    flex-direction: column;
-`;
 
 const Middle = styled.main`
     padding: 24px;

@@ -5,7 +5,7 @@ import { sentenceOf } from '../../api/client';
 import type { Study } from '../../api/types';
 
 import { isUnshown, StudyRescue } from '../../app/StudyRescue';
-import { usePhotoKeys } from '../../app/useKeys';
+import { useKeys } from '../../app/useKeys';
 import { WordChoice } from '../../ui/controls';
 import { UndoRedo } from '../../ui/UndoRedo';
 import { useInAddress } from '../../ui/useInAddress';
@@ -72,7 +72,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
     const [part, setPart] = useInAddress('beside', PARTS, remembered);
     const drawer = useDrawer();
     useEffect(() => localStorage.setItem(`plan/${study.id}`, part), [study.id, part]);
-    usePhotoKeys({
+    useKeys({
         onUndo: () => changes.undo.mutate(),
         onRedo: () => changes.redo.mutate(),
         onRecipe: () => undefined,
