@@ -17,7 +17,6 @@ Route::controller(PlanController::class)->group(function (): void {
     Route::post('/redo', 'redo');
     Route::post('/version', 'version');
     Route::get('/answers', 'answers')->middleware('throttle:heavy');
-    Route::get('/tried', 'tried')->middleware('throttle:heavy');
     Route::get('/image', 'image');
     Route::get('/values', 'values');
     Route::get('/ramp', 'ramp');

@@ -16,7 +16,7 @@ use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 /** The recipes kept for spots of a study, each predicted anew from its stack, light to dark as a palette strip is read. */
 final class KeptRecipeAnswers

@@ -17,8 +17,9 @@ use App\Plans\PlanRepository;
 use App\Resources\ChartResource;
 use App\Resources\Figures;
 use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
+use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
@@ -27,23 +28,21 @@ use KnottyPrism\Core\Picture\Palette\PalettePencil;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 use KnottyPrism\Core\Picture\Palette\PlannedStack;
 use KnottyPrism\Core\Picture\PlannedWish;
-use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\ZoneCaution;
 use KnottyPrism\Core\Picture\ZoneCautions;
-use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\School\Setting;
 
 /** The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is. */
 final class PlanAnswers
 {
-    private const VERSION = 3;
+    private const VERSION = 4;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PlanRepository $plans, private readonly PlanZoneAnswers $zones, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
     {
     }
 
@@ -53,18 +52,19 @@ final class PlanAnswers
         $history = $this->plans->versions->history($study);
         $common = [
             'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
-            'settings' => $this->settings($study), 'ways' => self::ways(), 'hues' => Recolour::CHOICES,
+            'settings' => $this->settings($study), 'ways' => self::ways(), 'hues' => Recolour::CHOICES, 'marks' => SequenceResource::vocabulary(), 'finishes' => array_column(Finish::cases(), 'value'),
             'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->plan_number, 'stamp' => $this->plans->versions->current($study)->id ?? 0,
         ];
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';
 
-            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'cautions' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'meanDeltaE00' => 0.0];
+            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'cautions' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'passes' => 0, 'meanDeltaE00' => 0.0, 'errorOnPaper' => 0.0, 'errorInHand' => 0.0];
         }
         $ground = $this->plans->ground($user, $study);
         $palette = $this->plans->palettePart($ground);
-        $planned = $this->plans->planned($ground);
-        $zones = $this->zones($ground, $planned, $this->drawers->fingerprint($user, owned: false));
+        $plannedZones = $this->plans->zones($ground);
+        $planned = $this->plans->planned($ground, $plannedZones);
+        $zones = $this->zones->zones($ground, $plannedZones, $planned, $this->drawers->fingerprint($user, owned: false));
 
         return [
             ...$common, 'cannot' => null, 'zones' => $zones,
@@ -73,49 +73,11 @@ final class PlanAnswers
             'suffering' => $palette === null ? [] : self::suffering($ground, $palette),
             'cautions' => $this->zoneCautions($ground, $planned),
             'tone' => $ground->tone->words(),
-            'waiting' => count(array_filter($planned, static fn (PlannedWish $p): bool => ! $p->isPlanned())),
+            'waiting' => count(array_filter($plannedZones, static fn (PlannedZone $z): bool => $z->sequence === null)),
             'steps' => array_reduce($planned, static fn (int $most, PlannedWish $p): int => max($most, count($p->stack->steps ?? [])), 0),
-            'meanDeltaE00' => self::mean($planned, $zones),
+            'passes' => array_sum(array_map(static fn (PlannedZone $z): int => count($z->sequence->passes ?? []), $plannedZones)),
+            'meanDeltaE00' => self::mean($planned, $zones, 'deltaE00'), 'errorOnPaper' => self::mean($planned, $zones, 'errorOnPaper'), 'errorInHand' => self::mean($planned, $zones, 'errorInHand'),
         ];
-    }
-
-    /** @return array<string, mixed> one recipe for one wish, with its reasons */
-    public function shown(PlanGround $ground, Wish $wish, Stack $stack, string $label, string $fingerprint): array
-    {
-        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->name, $label, $fingerprint], JSON_THROW_ON_ERROR));
-
-        /** @var array<string, mixed> */
-        return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [...RecipeResource::recipe(PlannedPictures::recipe($ground, $wish, $stack, $label)), 'reasons' => Reasons::for($stack, $wish->fitted, $ground->paper)]);
-    }
-
-    /**
-     * @param  list<PlannedWish>  $planned
-     * @return list<array<string, mixed>>
-     */
-    private function zones(PlanGround $ground, array $planned, string $fingerprint): array
-    {
-        $zones = [];
-        foreach ($ground->readings as $number => $reading) {
-            $note = $ground->zones->note($number);
-            $targets = [];
-            foreach ($planned as $p) {
-                $wish = $p->wish;
-                if ($wish->zone === $number) {
-                    $targets[$wish->role->value] = [
-                        'role' => $wish->role->value, 'seen' => RecipeResource::reading($wish->seen), 'aim' => RecipeResource::reading($wish->fitted),
-                        'own' => $p->own, 'overruled' => (object) $ground->sheet->note($number, $wish->role)->overruled,
-                        'recipe' => $p->stack === null ? null : [...$this->shown($ground, $wish, $p->stack, $p->label, $fingerprint), 'label' => $p->label],
-                    ];
-                }
-            }
-            $zones[] = [
-                'number' => $number, 'name' => $note->name, 'area' => Figures::share($reading->zone->area), 'surface' => $note->surface->value, 'importance' => $note->importance->value,
-                'school' => $ground->sheet->settings->schools[$number] ?? null, 'hue' => $ground->sheet->settings->hues[$number] ?? null,
-                'targets' => array_values(array_filter(array_map(static fn (Role $role): ?array => $targets[$role->value] ?? null, Role::cases()))),
-            ];
-        }
-
-        return $zones;
     }
 
     /** @return array<string, mixed> */
@@ -213,17 +175,17 @@ final class PlanAnswers
     }
 
     /**
-     * ΔE00 to what is aimed at, by area.
+     * One of the recipes' figures, by area.
      *
      * @param  list<PlannedWish>  $planned
      * @param  list<array<string, mixed>>  $zones  as they are shown
      */
-    private static function mean(array $planned, array $zones): float
+    private static function mean(array $planned, array $zones, string $figure): float
     {
         $deltaE00 = [];
         foreach ($zones as $zone) {
             foreach ($zone['targets'] as $target) {
-                $deltaE00[PlanSheet::key($zone['number'], Role::from($target['role']))] = $target['recipe']['deltaE00'] ?? null;
+                $deltaE00[PlanSheet::key($zone['number'], Role::from($target['role']))] = $target['recipe'][$figure] ?? null;
             }
         }
         $sum = $weight = 0.0;

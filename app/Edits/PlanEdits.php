@@ -14,17 +14,25 @@ use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use KnottyPrism\Core\Picture\PlannedZone;
+use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipeLabel;
 use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Regrade;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
 
 /** Every change that an artist can make to the plan of a picture: what each kind needs, and the sheet that comes of it. */
 final class PlanEdits
@@ -40,7 +48,7 @@ final class PlanEdits
     /** @return list<string> */
     public static function kinds(): array
     {
-        return ['school', 'mode', 'pencils', 'lock', 'hue', 'preset', 'stack', 'remedy', 'overrule'];
+        return ['school', 'mode', 'pencils', 'lock', 'hue', 'preset', 'sequence', 'regrade', 'stack', 'remedy', 'overrule'];
     }
 
     /** @return array<string, mixed> */
@@ -55,6 +63,11 @@ final class PlanEdits
             'lock' => ['pencil' => ['required', 'string', 'max:130'], 'how' => ['required', 'in:in,out,free']],
             'hue' => ['zone' => self::ZONE, 'hue' => ['present', 'nullable', Rule::in(Recolour::CHOICES)]],
             'preset' => ['what' => ['required', 'in:exactly-three,one-colour,whole']],
+            'sequence' => [
+                'zone' => self::ZONE, 'passes' => ['present', 'nullable', 'array', 'max:'.SequenceNote::MOST_PASSES], 'passes.*.tool' => ['required', 'string', 'max:130'],
+                'passes.*.marks' => ['present', 'array:'.implode(',', Role::values())], 'passes.*.marks.*' => ['nullable', Rule::enum(PressureMark::class)],
+            ],
+            'regrade' => ['zone' => self::ZONE, 'pass' => ['required', 'integer', 'min:0', 'max:'.SequenceNote::MOST_PASSES], 'how' => ['required', Rule::enum(Regrade::class)]],
             'stack' => [...$target, 'stack' => ['present', 'nullable', 'string', 'max:2000']],
             'remedy' => [...$target, 'code' => ['required', Rule::enum(CautionCode::class)]],
             'overrule' => [...$target, 'code' => ['required', Rule::enum(CautionCode::class)], 'note' => ['present', 'nullable', 'string', 'max:300']],
@@ -82,11 +95,45 @@ final class PlanEdits
             'lock' => $this->locked($user, $s, $with, (string) $change->string('pencil'), (string) $change->string('how')),
             'hue' => [$with(hues: self::replaced($s->hues, $zone, $change->get('hue'))), $this->named($study, $zone, 'hues '.($change->get('hue') ?? 'as the whole'))],
             'preset' => $this->preset($user, $with, (string) $change->string('what')),
+            'sequence' => [$sheet->withSequence($zone, $this->sequence($user, $change->get('passes'))), $this->named($study, $zone, $change->get('passes') === null ? 'give the sequence back to the planner' : 'change the sequence')],
+            'regrade' => [$sheet->withSequence($zone, $this->regraded($user, $study, $zone, $change->integer('pass'), Regrade::from((string) $change->string('how')))), $this->named($study, $zone, 'a pass '.$change->string('how'))],
             'stack' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->stack($user, $change->get('stack')))), $this->named($study, $zone, ($change->get('stack') === null ? 'give back to the planner: ' : 'change ').$role->value)],
             'remedy' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->remedied($user, $study, $zone, $role, CautionCode::from((string) $change->string('code'))))), $this->named($study, $zone, "remedy in $role->value")],
             'overrule' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->overruling((string) $change->string('code'), $change->get('note') === null ? null : (string) $change->string('note'))), $this->named($study, $zone, "overrule a caution in $role->value")],
             default => throw ImpossibleChange::unknown('kind of change'),
         };
+    }
+
+    /** A sequence with its pencils as the shelf writes them, or nothing for the planner's. */
+    private function sequence(User $user, mixed $passes): ?SequenceNote
+    {
+        if (! is_array($passes)) {
+            return null;
+        }
+        $shelf = $this->drawers->shelfOf($user);
+        $notes = [];
+        /** @var array{tool: string, marks: array<string, ?string>} $pass */
+        foreach ($passes as $pass) {
+            $note = PassNote::ofArray(['tool' => $pass['tool'], 'marks' => array_filter($pass['marks'], is_string(...))]);
+            $notes[] = new PassNote($note->read($shelf, [])->tool instanceof Finish ? $note->tool : $shelf->pencil($note->tool)->id(), $note->marks);
+        }
+
+        return new SequenceNote($notes);
+    }
+
+    /** @throws ImpossibleChange when there is no such pass, or nothing of it would change */
+    private function regraded(User $user, Study $study, int $zone, int $at, Regrade $how): SequenceNote
+    {
+        $planned = array_values(array_filter($this->plans->zones($this->plans->ground($user, $study)), static fn (PlannedZone $z): bool => $z->zone === $zone))[0] ?? throw ImpossibleChange::unknown('zone');
+        $passes = $planned->sequence->passes ?? [];
+        $pass = $passes[$at] ?? throw ImpossibleChange::unknown('pass');
+        $run = array_keys(array_filter($planned->wishes, static fn (Wish $w): bool => $w->role->isOfValueRun()));
+        $regraded = $pass->tool instanceof Finish ? $pass : $how->of($pass, $run);
+        if ($regraded->marks === $pass->marks || $regraded->over() === []) {
+            throw ImpossibleChange::because("This pass can't get {$how->value}; change a mark of it, or drop it.");
+        }
+
+        return SequenceNote::of(new Sequence(array_values(array_replace($passes, [$at => $regraded]))), PlannedZone::roles($planned->wishes));
     }
 
     /** A stack as the shelf writes it, or nothing for the planner's. */

@@ -15,14 +15,15 @@ use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\Wish;
-use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\FindSequences;
 
 /** All that the plan of a study's picture stands on, read once; and the keys of what follows from it. */
 final readonly class PlanGround
 {
     /** Raised when the parts of a plan are kept otherwise. */
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     /**
      * @param  array<int, ZoneReading>  $readings  by zone number, the largest first
@@ -73,32 +74,47 @@ final readonly class PlanGround
     }
 
     /**
-     * What a recipe follows from, in the words in which its change is told.
+     * A zone's colours in the order of its sequence.
      *
-     * @param  list<string>  $inZone
+     * @return list<non-empty-list<Wish>> zone by zone
+     */
+    public function byZone(): array
+    {
+        $byZone = [];
+        foreach ($this->wishes as $wish) {
+            $byZone[$wish->zone][] = $wish;
+        }
+
+        return array_values(array_map(PlannedZone::inOrder(...), $byZone));
+    }
+
+    /**
+     * What a zone's sequence follows from, in the words in which its change is told.
+     *
+     * @param  non-empty-list<Wish>  $wishes
      * @return array<string, string>
      */
-    public function basis(Wish $wish, PalettePart $palette, array $inZone): array
+    public function basis(array $wishes, PalettePart $palette): array
     {
         $s = $this->sheet->settings;
 
         return [
-            'its colour' => implode(',', self::rounded($wish)), 'the way of working' => implode(',', $s->schoolOf($wish->zone)->settings()).$s->mode->value, 'the paper' => $this->paper->name,
-            'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), "its zone's mid" => implode(',', $inZone), 'the drawer' => $this->fingerprint,
+            'its colours' => implode(';', array_map(static fn (Wish $w): string => $w->role->value.implode(',', self::rounded($w)), $wishes)), 'the way of working' => implode(',', $s->schoolOf($wishes[0]->zone)->settings()).$s->mode->value, 'the paper' => $this->paper->name,
+            'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), 'the drawer' => $this->fingerprint,
         ];
     }
 
-    /** @param  list<string>  $inZone  identifiers of pencils that its zone takes already */
-    public function targetKey(Wish $wish, PalettePart $palette, array $inZone): string
+    /** @param  non-empty-list<Wish>  $wishes  of the zone */
+    public function zoneKey(array $wishes, PalettePart $palette): string
     {
         $s = $this->sheet->settings;
 
-        return $this->key('target', $s->mode->value, $s->schoolOf($wish->zone)->settings(), $palette->hand, $palette->base, self::rounded($wish), $inZone);
+        return $this->key('zone', $s->mode->value, $s->schoolOf($wishes[0]->zone)->settings(), $palette->hand, $palette->base, array_map(static fn (Wish $w): array => [$w->role->value, ...self::rounded($w), round($w->weight, 4)], $wishes));
     }
 
     private function key(mixed ...$parts): string
     {
-        return md5(json_encode([self::VERSION, RecipePlanner::VERSION, $this->fingerprint, $this->paper->name, ...$parts], JSON_THROW_ON_ERROR));
+        return md5(json_encode([self::VERSION, FindSequences::VERSION, $this->fingerprint, $this->paper->name, ...$parts], JSON_THROW_ON_ERROR));
     }
 
     /** @return list<float> */

@@ -7,8 +7,6 @@ namespace App\Plans;
 use App\Models\PlanRun;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
-use KnottyPrism\Core\Picture\Decisions\PlanSheet;
-use KnottyPrism\Core\Picture\Wish;
 
 /** What the planner found, part by part, each under a key that names all it follows from. */
 final class PlanParts
@@ -28,10 +26,10 @@ final class PlanParts
         return is_string($value) ? json_decode($value, true, flags: JSON_THROW_ON_ERROR) : null;
     }
 
-    /** @return array<string, mixed>|null what was found last for the same colour of the same zone */
-    public function last(Study $study, Wish $wish): ?array
+    /** @return array<string, mixed>|null what was found last for the same zone */
+    public function last(Study $study, int $zone): ?array
     {
-        $value = DB::table('plan_parts')->where('study_id', $study->id)->where('value->target', PlanSheet::key($wish->zone, $wish->role))->orderByDesc('id')->value('value');
+        $value = DB::table('plan_parts')->where('study_id', $study->id)->where('value->zone', $zone)->orderByDesc('id')->value('value');
 
         return is_string($value) ? json_decode($value, true, flags: JSON_THROW_ON_ERROR) : null;
     }

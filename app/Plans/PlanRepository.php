@@ -17,20 +17,22 @@ use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
-use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlannedWish;
+use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\ReachableTone;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
 
 /**
  * The plan of a study's picture: what the artist decided, in versions, and what the planner found, in parts that are kept by all that
@@ -116,44 +118,59 @@ final class PlanRepository
     }
 
     /**
-     * What is planned so far for every wish: the artist's own stack, or what the planner found, or nothing yet.
+     * What is planned so far for every zone: the artist's own sequence, or what the planner found, or nothing yet.
      *
-     * @return list<PlannedWish>
+     * @return list<PlannedZone>
      */
-    public function planned(PlanGround $ground): array
+    public function zones(PlanGround $ground): array
     {
         $palette = $this->palettePart($ground);
-        // The mids first: what a zone's other colours follow from.
-        $isMid = static fn (Wish $w): bool => $w->role === Role::Mid;
-        $inZone = $planned = [];
-        foreach ([array_filter($ground->wishes, $isMid), array_filter($ground->wishes, static fn (Wish $w): bool => ! $isMid($w))] as $wishes) {
-            $keys = array_map(static function (Wish $wish) use ($ground, $palette, $isMid, $inZone): ?string {
-                $taken = $isMid($wish) ? [] : $inZone[$wish->zone] ?? null;
+        $byZone = $ground->byZone();
+        $keys = array_map(static fn (array $wishes): ?string => $palette === null ? null : $ground->zoneKey($wishes, $palette), $byZone);
+        $found = $this->parts->of($ground->study, array_values(array_filter($keys, is_string(...))));
 
-                return $palette === null || $taken === null ? null : $ground->targetKey($wish, $palette, $taken);
-            }, $wishes);
-            $found = $this->parts->of($ground->study, array_values(array_filter($keys, is_string(...))));
-            foreach ($wishes as $i => $wish) {
-                $planned[$i] = $one = $this->plannedWish($ground, $wish, $keys[$i], $found[$keys[$i] ?? ''] ?? null, $isMid($wish) ? [] : $inZone[$wish->zone] ?? []);
-                if ($isMid($wish) && $one->stack !== null) {
-                    $inZone[$wish->zone] = self::identifiers($one->stack);
-                }
-            }
-        }
-        ksort($planned);
+        return array_map(static function (array $wishes, ?string $key) use ($ground, $found): PlannedZone {
+            $zone = $wishes[0]->zone;
+            $own = self::sequence($ground, $ground->sheet->sequences[$zone] ?? null, $wishes);
+            $part = $found[$key ?? ''] ?? null;
+            /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
+            $passes = $part['passes'] ?? null;
 
-        return array_values($planned);
+            return new PlannedZone($zone, $wishes, $own ?? self::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $wishes), $own !== null ? 'your own' : (string) ($part['label'] ?? ''), $own !== null, $key);
+        }, $byZone, $keys);
     }
 
     /**
-     * @param  array<string, mixed>|null  $found  the part of the plan, where there is one
-     * @param  list<string>  $taken
+     * What is planned so far for every wish: a stack of the artist's own, or what the sequence of its zone leaves there, or nothing yet.
+     *
+     * @param  list<PlannedZone>|null  $zones  where they are known already
+     * @return list<PlannedWish>
      */
-    private function plannedWish(PlanGround $ground, Wish $wish, ?string $key, ?array $found, array $taken): PlannedWish
+    public function planned(PlanGround $ground, ?array $zones = null): array
     {
-        $own = $this->own($ground, $wish);
+        $planned = [];
+        foreach ($zones ?? $this->zones($ground) as $zone) {
+            foreach ($zone->wishes as $shade => $wish) {
+                $own = $this->own($ground, $wish);
+                $planned[] = new PlannedWish($wish, $own ?? $zone->sequence?->stackIn($shade), $own !== null ? 'your own' : $zone->label, $own !== null);
+            }
+        }
 
-        return new PlannedWish($wish, $own ?? ($found === null ? null : self::stack($ground, (string) $found['stack'])), $own !== null ? 'your own' : (string) ($found['label'] ?? ''), $own !== null, $key, $taken);
+        return $planned;
+    }
+
+    /**
+     * Nothing where one of its pencils has left the shelf since: then the planner finds another.
+     *
+     * @param  list<Wish>  $wishes
+     */
+    public static function sequence(PlanGround $ground, ?SequenceNote $note, array $wishes): ?Sequence
+    {
+        try {
+            return $note?->read($ground->shelf, PlannedZone::roles($wishes));
+        } catch (UnknownPencil) {
+            return null;
+        }
     }
 
     /** The name of a zone, or nothing when it is there no more. */
@@ -171,12 +188,6 @@ final class PlanRepository
     public static function stackTexts(array $planned): array
     {
         return array_map(static fn (PlannedWish $p): array => [$p->wish->zone, $p->wish->role->value, $p->stack?->text(), round($p->wish->seen->l, 2), round($p->wish->seen->a, 2), round($p->wish->seen->b, 2)], $planned);
-    }
-
-    /** @return list<string> */
-    public static function identifiers(Stack $stack): array
-    {
-        return array_map(static fn (Pencil $p): string => $p->id(), $stack->pencils());
     }
 
     /** @throws ImpossibleChange when the zone or the role is not there any more */

@@ -10,10 +10,10 @@ use App\Models\User;
 use App\Work\NotWanted;
 use App\Work\Standing;
 use Illuminate\Support\Facades\DB;
-use KnottyPrism\Core\Picture\Decisions\PlanSheet;
-use KnottyPrism\Core\Picture\PlannedWish;
-use KnottyPrism\Core\Picture\Wish;
-use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use KnottyPrism\Core\Picture\PlannedZone;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 
 /**
  * Plans a picture part by part, each kept as soon as it is found: killed and begun again, it goes on where it was; after a change it
@@ -77,19 +77,19 @@ final class PlanRunner
             });
             $this->plans->parts->keep($study, $ground->paletteKey(), $palette->toArray());
         }
-        while (($next = $this->next($ground, $planned)) !== null) {
-            $this->tell($run, 'finding recipes', count(array_filter($planned, static fn (PlannedWish $p): bool => $p->isPlanned())), count($planned));
-            $recipe = $planner->recipes($next->wish, $palette, $next->inZone, 1)[0];
-            $basis = $ground->basis($next->wish, $palette, $next->inZone);
-            $before = $this->plans->parts->last($study, $next->wish);
-            $this->plans->parts->keep($study, (string) $next->key, [...self::value($recipe), 'target' => PlanSheet::key($next->wish->zone, $next->wish->role), 'basis' => $basis]);
-            $run->update(['changes' => [...$run->changes, self::changed($ground, $next->wish, $recipe, $before, $basis)]]);
+        while (($next = $this->next($ground, $zones)) !== null) {
+            $this->tell($run, 'finding sequences', count(array_filter($zones, static fn (PlannedZone $z): bool => $z->sequence !== null)), count($zones));
+            $answer = $planner->sequences($next->wishes, $palette, 1)[0];
+            $basis = $ground->basis($next->wishes, $palette);
+            $before = $this->plans->parts->last($study, $next->zone);
+            $this->plans->parts->keep($study, (string) $next->key, ['passes' => SequenceNote::of($answer->sequence, PlannedZone::roles($next->wishes))->toArray(), 'label' => $answer->label->value, 'zone' => $next->zone, 'basis' => $basis]);
+            $run->update(['changes' => [...$run->changes, self::changed($ground, $next, $answer->sequence, $before, $basis)]]);
             if (microtime(true) > $until) {
                 return true;
             }
         }
-        PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'what' => '', 'done' => count($ground->wishes), 'total' => count($ground->wishes)]);
-        $this->plans->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedWish $p): ?string => $p->key, $planned), is_string(...)))]);
+        PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'what' => '', 'done' => count($zones), 'total' => count($zones)]);
+        $this->plans->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedZone $z): ?string => $z->key, $zones), is_string(...)))]);
 
         return false;
     }
@@ -99,38 +99,35 @@ final class PlanRunner
      *
      * @param  array<string, mixed>|null  $before
      * @param  array<string, string>  $basis
-     * @return array{zone: string, role: string, why: string, before: ?string, after: string}
+     * @return array{zone: string, why: string, before: ?string, after: string}
      */
-    private static function changed(PlanGround $ground, Wish $wish, Recipe $recipe, ?array $before, array $basis): array
+    private static function changed(PlanGround $ground, PlannedZone $zone, Sequence $after, ?array $before, array $basis): array
     {
         $known = $before['basis'] ?? null;
         $differs = is_array($known) ? array_keys(array_filter($basis, static fn (string $text, string $what): bool => ($known[$what] ?? '') !== $text, ARRAY_FILTER_USE_BOTH)) : [];
+        /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
+        $passes = $before['passes'] ?? null;
+        $words = static fn (?Sequence $s): ?string => $s === null ? null : SequenceWords::of($s, PlannedZone::shades($zone->wishes))->inShort();
 
         return [
-            'zone' => $ground->zones->note($wish->zone)->name, 'role' => $wish->role->value, 'why' => $before === null ? 'new' : ($differs === [] ? 'asked for again' : implode(' and ', $differs).' changed'),
-            'before' => is_string($before['stack'] ?? null) ? PlanRepository::stack($ground, $before['stack'])?->words() : null, 'after' => $recipe->stack->words(),
+            'zone' => $ground->zones->note($zone->zone)->name, 'why' => $before === null ? 'new' : ($differs === [] ? 'asked for again' : implode(' and ', $differs).' changed'),
+            'before' => $words(PlanRepository::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $zone->wishes)), 'after' => (string) $words($after),
         ];
     }
 
-    /** @return array{stack: string, label: string} */
-    public static function value(Recipe $recipe): array
-    {
-        return ['stack' => $recipe->stack->text(), 'label' => $recipe->label->value];
-    }
-
     /**
-     * The first wish that has no part yet.
+     * The first zone that has no part yet.
      *
-     * @param  list<PlannedWish>|null  $planned
+     * @param  list<PlannedZone>|null  $zones
      *
-     * @param-out list<PlannedWish> $planned
+     * @param-out list<PlannedZone> $zones
      */
-    private function next(PlanGround $ground, ?array &$planned): ?PlannedWish
+    private function next(PlanGround $ground, ?array &$zones): ?PlannedZone
     {
-        $planned = $this->plans->planned($ground);
-        foreach ($planned as $p) {
-            if (! $p->isPlanned() && $p->key !== null) {
-                return $p;
+        $zones = $this->plans->zones($ground);
+        foreach ($zones as $zone) {
+            if ($zone->sequence === null && $zone->key !== null) {
+                return $zone;
             }
         }
 

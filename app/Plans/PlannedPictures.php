@@ -17,7 +17,7 @@ use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Picture\ZoneCautions;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 /** What is planned of a study's picture, as targets with their recipes, and what follows from all of them together. */
 final class PlannedPictures

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Resources;
 
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Picture\LayingStep;
 use KnottyPrism\Core\Picture\Palette\PalettePencil;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\ZoneCaution;
+use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
 /** A whole picture's plan in the form of docs/cli.md. */
 final class PlannedPictureResource
@@ -26,6 +32,10 @@ final class PlannedPictureResource
             'cautions' => array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zones' => array_map(static fn (int $z): string => $plan->map->zones[$z]->name, $c->zones), 'text' => $c->text, 'remedy' => $c->remedy], $plan->cautions),
             'order' => array_map(static fn (LayingStep $o): array => ['step' => $o->step, 'zone' => $plan->map->zones[$o->target->zone]->name, 'role' => $o->target->role->value], $plan->order()),
             'meanDeltaE00' => Figures::difference($plan->meanDeltaE00()),
+            'errorOnPaper' => Figures::difference($plan->errorOnPaper()),
+            'errorInHand' => Figures::difference($plan->errorInHand()),
+            'passes' => $plan->passes(),
+            'pencils' => count($plan->palette()),
         ];
     }
 
@@ -43,6 +53,32 @@ final class PlannedPictureResource
             'meanDeltaE00' => Figures::difference(self::mean($targets, static fn (PlannedTarget $t): float => $t->recipe->comparison->deltaE00)),
             'meanValueError' => Figures::difference(self::mean($targets, static fn (PlannedTarget $t): float => abs($t->recipe->comparison->valueError))),
             'targets' => array_map(self::target(...), array_values($targets)),
+            ...self::sequence($plan, $index, array_values($targets)),
+        ];
+    }
+
+    /**
+     * @param  list<PlannedTarget>  $targets
+     * @return array<string, mixed>
+     */
+    private static function sequence(PlannedPicture $plan, int $zone, array $targets): array
+    {
+        $answer = $plan->zones[$zone];
+        $shades = array_map(static fn (ShadeOutcome $o): Shade => $o->shade, $answer->outcomes);
+        $words = SequenceWords::of($answer->sequence, $shades);
+        $whole = max(1e-9, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
+
+        return [
+            'shades' => array_map(static fn (Shade $s, PlannedTarget $t): array => ['name' => $s->name, 'role' => $s->touch ? 'touch' : $s->name, 'share' => Figures::share($s->weight / $whole), 'lab' => Figures::lab($t->seen), 'fittedLab' => Figures::lab($t->fitted)], $shades, $targets),
+            'sequence' => array_map(static fn (GradedPass $p): array => [
+                ...($p->tool instanceof Finish ? ['finish' => $p->tool->value] : ['pencil' => $p->tool->id()]), 'pressures' => (object) array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(static fn (?PressureMark $m): ?string => $m?->value, $p->marks)), 'words' => $words->pass($p),
+            ], $answer->sequence->passes),
+            'results' => array_map(static fn (ShadeOutcome $o, PlannedTarget $t): array => [
+                'shade' => $o->shade->name, 'stack' => $o->stack->text(), 'deltaE00' => Figures::difference($t->recipe->comparison->deltaE00), 'sway' => Figures::difference($o->sway), 'doubt' => Figures::difference($o->doubt),
+                'errorOnPaper' => Figures::difference($o->errorOnPaper()), 'valueError' => Figures::difference($t->recipe->comparison->valueError), 'toothUsed' => Figures::share($o->toothUsed),
+            ], $answer->outcomes, $targets),
+            'errorOnPaper' => Figures::difference($answer->errorOnPaper()),
+            'errorInHand' => Figures::difference($answer->errorInHand()),
         ];
     }
 

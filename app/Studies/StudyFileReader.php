@@ -29,7 +29,7 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\TargetNote;
-use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use Opis\JsonSchema\Validator;
 
 /** Brings a study file in: every stack is held as it was, so that the plan is the same whatever drawer it comes to. */
@@ -135,7 +135,7 @@ final class StudyFileReader
         $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
         $this->surveys->change($study, static fn (): array => [$survey, 'bring the study in']);
         $sheet = PlanSheet::ofArray($data['plan']);
-        if (array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
+        if ($sheet->sequences !== [] || array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
             $this->plans->change($study, static fn (): array => [$sheet, 'bring the plan in']);
         }
         $shelf = $this->drawers->shelfOf($user);

@@ -16,7 +16,10 @@ use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use KnottyPrism\Core\Picture\PlannedZone;
 
 /**
  * A whole study as one JSON file (docs/schemas/study.schema.json): photos, survey, plan, and the pencils that it takes. Brought in elsewhere,
@@ -56,17 +59,25 @@ final class StudyFileWriter
     }
 
     /**
-     * The plan with every stack held as it is now.
+     * The plan with every sequence and stack held as it is now.
      *
-     * @return array{array<string, mixed>, list<string>} and the pencils that the stacks take
+     * @return array{array<string, mixed>, list<string>} and the pencils that they take
      */
     private function heldPlan(User $user, Study $study): array
     {
         $sheet = $this->plans->sheet($study);
         $used = [];
         if ($this->surveys->current($study)->zones !== null && $this->drawers->drawerOf($user)->usable()->pencils !== []) {
-            foreach ($this->plans->planned($this->plans->ground($user, $study)) as $p) {
-                if ($p->stack !== null) {
+            $ground = $this->plans->ground($user, $study);
+            $zones = $this->plans->zones($ground);
+            foreach ($zones as $zone) {
+                if ($zone->sequence !== null) {
+                    $sheet = $sheet->withSequence($zone->zone, SequenceNote::of($zone->sequence, PlannedZone::roles($zone->wishes)));
+                    array_push($used, ...array_map(static fn (Pencil $p): string => $p->id(), $zone->sequence->pencils()));
+                }
+            }
+            foreach ($this->plans->planned($ground, $zones) as $p) {
+                if ($p->own && $p->stack !== null) {
                     $sheet = $sheet->withNote($p->wish->zone, $p->wish->role, $sheet->note($p->wish->zone, $p->wish->role)->withStack($p->stack->text()));
                     array_push($used, ...$p->pencils());
                 }

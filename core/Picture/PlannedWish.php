@@ -13,11 +13,9 @@ final readonly class PlannedWish
     /**
      * @param  ?Stack  $stack  the artist's own, or what the planner found; nothing where it was not planned yet
      * @param  string  $label  what the stack is good at
-     * @param  bool  $own  whether it is the artist's
-     * @param  ?string  $key  names all that the planner's answer follows from; nothing before its zone's mid is there
-     * @param  list<string>  $inZone  identifiers of the pencils that the mid takes
+     * @param  bool  $own  whether it is the artist's, held apart from the zone's sequence
      */
-    public function __construct(public Wish $wish, public ?Stack $stack, public string $label, public bool $own, public ?string $key, public array $inZone)
+    public function __construct(public Wish $wish, public ?Stack $stack, public string $label, public bool $own)
     {
     }
 

@@ -25,15 +25,13 @@ final readonly class Wish
      * The wishes of a zone, the mid first: what it takes, the others of its zone should take too.
      *
      * @param  \Closure(Lab): Lab  $fit
-     * @return list<self>
+     * @return non-empty-list<self>
      */
     public static function of(int $number, Zone $zone, float $importance, \Closure $fit): array
     {
-        $wishes = [];
-        foreach (array_merge(['mid' => $zone->targets['mid']], $zone->targets) as $role => $lab) {
-            $wishes[] = new self($number, Role::from($role), $lab, $fit($lab), $zone->area * Role::from($role)->share() * $importance);
-        }
+        $wish = static fn (Lab $lab, string $role): self => new self($number, Role::from($role), $lab, $fit($lab), $zone->area * Role::from($role)->share() * $importance);
+        $targets = array_merge(['mid' => $zone->targets['mid']], $zone->targets);
 
-        return $wishes;
+        return array_map($wish, array_values($targets), array_keys($targets));
     }
 }

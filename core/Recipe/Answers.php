@@ -11,6 +11,7 @@ use KnottyPrism\Core\Recipe\Search\Candidate;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Pool;
 use KnottyPrism\Core\Recipe\Search\Rules;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 /**
  * Chooses clearly different answers out of what a search has laid: no two with the same set of pencils, but for a steadiest that

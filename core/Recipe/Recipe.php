@@ -13,6 +13,7 @@ use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Cautions\Cautions;
 use KnottyPrism\Core\Recipe\Cautions\Remedies;
 use KnottyPrism\Core\Recipe\Cautions\Trace;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 /** An answer to "how do I make this colour": what to lay in what order, what comes of it, and what to mind. */
 final readonly class Recipe

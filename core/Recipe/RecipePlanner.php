@@ -5,39 +5,36 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
-use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Cautions\Remedies;
-use KnottyPrism\Core\Recipe\Complements\Complement;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
+use KnottyPrism\Core\Recipe\Complements\Neutralisers;
 use KnottyPrism\Core\Recipe\School\Beneath;
 use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\Neutralising;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\Candidate;
 use KnottyPrism\Core\Recipe\Search\LaidSheets;
-use KnottyPrism\Core\Recipe\Search\Look;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Objective;
 use KnottyPrism\Core\Recipe\Search\PairBook;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Search\Shortlist;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 /** Finds up to four clearly different recipes for one colour from one drawer on one paper, in one school of working. */
 final class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 9;
+    public const VERSION = 10;
 
     public const MOST_PASSES = 5;
 
@@ -51,20 +48,17 @@ final class RecipePlanner
 
     private const REFINED_STEADY = 4;
 
-    /** Complements tried beneath, and up to which pressure. */
-    private const COMPLEMENTS = 3;
-
+    /** Up to which pressure a complement is tried beneath. */
     private const BENEATH_PRESSURE = 0.55;
 
     private readonly Moves $moves;
 
     private readonly ComplementTable $complements;
 
+    private readonly Neutralisers $neutralisers;
+
     /** @var list<Pencil> known but not at hand */
     private readonly array $missing;
-
-    /** @var ?list<Lab> every pass on bare paper */
-    private ?array $onBare = null;
 
     private ?Atlas $atlas = null;
 
@@ -81,6 +75,7 @@ final class RecipePlanner
         OutOfRange::check('the number of pencils that may be used', count($this->moves->pencils), 1, 1000);
         $this->missing = array_values(array_filter($drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
         $this->complements = new ComplementTable($this->moves->pencils, $paper);
+        $this->neutralisers = new Neutralisers($this->moves, $this->complements, $school->neutralising);
     }
 
     /**
@@ -142,13 +137,13 @@ final class RecipePlanner
     /** @return list<Pencil> what may lie beneath a target's local colour to neutralise it */
     private function beneath(Lab $target): array
     {
-        return $this->neutralisersFor($target, $this->nearestPass($target)->pencil);
+        return $this->neutralisers->of($target);
     }
 
     /** The one pencil in one pass that comes nearest, for comparison. */
     public function nearestSingle(Lab $target): Recipe
     {
-        return Recipe::of(RecipeLabel::Closest, $target, new Stack([$this->nearestPass($target)]), $this->paper);
+        return Recipe::of(RecipeLabel::Closest, $target, new Stack([$this->neutralisers->nearestPass($target)]), $this->paper);
     }
 
     /** What works on what, among the pencils at hand. */
@@ -164,7 +159,7 @@ final class RecipePlanner
     private function groundFor(Lab $target, array $wanted): array
     {
         if (count($this->moves->pencils) <= Shortlist::LENGTH) {
-            return [$this->moves, $this->atlas ??= $this->atlasOfDrawer(), $this->sheets ??= new LaidSheets($this->moves)];
+            return [$this->moves, $this->atlas ??= Atlas::kept($this->moves, $this->shelf), $this->sheets ??= new LaidSheets($this->moves)];
         }
         $this->shortlist ??= new Shortlist($this->moves);
         $moves = new Moves($this->shortlist->for($target, $wanted), $this->paper);
@@ -172,24 +167,11 @@ final class RecipePlanner
         return [$moves, Atlas::of($moves, $this->book ??= new PairBook), new LaidSheets($moves)];
     }
 
-    private function atlasOfDrawer(): Atlas
-    {
-        $key = sprintf('atlas/%d/%s', self::VERSION, $this->moves->fingerprint());
-        $kept = $this->shelf?->fetch($key);
-        $atlas = $kept === null ? null : Atlas::unpack($kept, $this->moves);
-        if ($atlas === null) {
-            $atlas = Atlas::of($this->moves);
-            $this->shelf?->keep($key, $atlas->pack());
-        }
-
-        return $atlas;
-    }
-
     /** @param  array<string, Candidate>  $taken */
     private function withComplementBeneath(RecipeSearch $search, array $taken): ?Candidate
     {
         $closest = $taken[RecipeLabel::Closest->value];
-        $complements = $this->neutralisersFor($search->target, $this->strongestPencil($search->moves, $closest));
+        $complements = $this->neutralisers->ofPencil($search->target, $this->strongestPencil($search->moves, $closest));
         $moves = $search->moves;
         $firsts = array_filter(array_intersect($moves->with($complements), $search->rules->firsts), static fn (int $m): bool => $moves->passes[$m]->pressure <= self::BENEATH_PRESSURE);
         $pool = $search->run(array_values($firsts), self::REFINED_BENEATH, 0, self::LESS_EFFORT);
@@ -203,21 +185,6 @@ final class RecipePlanner
         return null;
     }
 
-    /**
-     * The pencils that neutralise a target's local colour, in the school's way: those that face it on the wheel, or those that on this
-     * paper take the chroma of its main pencil. Where the pencil has no chroma to take, or nothing takes it, the wheel decides.
-     *
-     * @return list<Pencil>
-     */
-    private function neutralisersFor(Lab $target, Pencil $main): array
-    {
-        $local = Oklch::ofLab($target);
-        $local = $local->chroma >= Rules::HUELESS ? $local : Oklch::ofLab(Character::of($main)->heavy);
-        $computed = $this->school->neutralising === Neutralising::Computed ? array_map(static fn (Complement $c): Pencil => $c->pencil, $this->complements->neutralisersOf($main)) : [];
-
-        return array_slice($computed === [] ? $this->complements->facing($local) : $computed, 0, self::COMPLEMENTS);
-    }
-
     /** The pencil of a stack with the strongest colour. */
     private function strongestPencil(Moves $moves, Candidate $candidate): Pencil
     {
@@ -225,13 +192,5 @@ final class RecipePlanner
         usort($pencils, static fn (Pencil $a, Pencil $b): int => Character::of($b)->heavy->chroma() <=> Character::of($a)->heavy->chroma());
 
         return $pencils[0];
-    }
-
-    private function nearestPass(Lab $target): Pass
-    {
-        $apart = array_map(static fn (Lab $lab): float => $lab->deltaE00($target), $this->onBare ??= array_map(fn (Pass $pass): Lab => Look::at((new Stack([$pass]))->on($this->paper))->lab, $this->moves->passes));
-        asort($apart);
-
-        return $this->moves->passes[(int) array_key_first($apart)];
     }
 }

@@ -3,8 +3,8 @@ import { expect, test, type Locator, type Page } from '@playwright/test';
 import { unseenPhoto, walkedTo } from './unseen';
 
 const zones = (page: Page): Locator => page.getByRole('list', { name: 'Zones of the plan' }).getByRole('button');
-const stack = (page: Page): Locator => page.getByTestId('stack');
-const passes = (page: Page): Locator => page.getByRole('list', { name: 'Passes from the paper up' }).getByRole('listitem');
+const sequence = (page: Page): Locator => page.getByTestId('sequence');
+const passes = (page: Page): Locator => sequence(page).getByRole('rowheader');
 const beside = (page: Page, what: string): Promise<void> =>
     page.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
 const planned = (page: Page) => expect(page.getByRole('button', { name: 'All is planned' })).toBeVisible({ timeout: 60_000 });
@@ -36,7 +36,7 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
         await begin.click();
         await expect(page.getByRole('progressbar')).toBeVisible();
         // Usable from the first zone on.
-        await expect(zones(page).filter({ hasText: 'ΔE00 up to' }).first()).toBeVisible({ timeout: 40_000 });
+        await expect(zones(page).filter({ hasText: 'within' }).first()).toBeVisible({ timeout: 40_000 });
     }
     await planned(page);
     await expect(picture(page)).toBeVisible();
@@ -54,20 +54,27 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     await page.getByRole('radiogroup', { name: 'How it is looked at' }).getByText('Colour').click();
     await expect(page.getByRole('img', { name: /^Value run, darkest first/ })).toBeVisible();
 
-    // One stack is changed; what comes of it follows; it is held, and undone.
+    // A pass is added, graded and changed in one shade; what comes of it follows; it is held, and undone.
     await beside(page, 'Zones');
     await zones(page).filter({ hasText: 'rope' }).click();
-    await expect(stack(page)).toContainText('ΔE00');
-    await expect(stack(page)).toContainText(/Without \d+|One pass/);
-    const before = await stack(page).getByRole('status').first().innerText();
+    await expect(sequence(page)).toContainText(/Within about \d/);
+    await expect(sequence(page)).toContainText(/Without it the/);
+    const before = await sequence(page).getByRole('status').first().innerText();
     const count = await passes(page).count();
-    await page.getByLabel('Add a pass on top').selectOption({ label: '745 Bollard iron' });
+    await page.getByLabel('Add a pass at the end').selectOption({ label: '745 Bollard iron' });
     await expect(passes(page)).toHaveCount(count + 1);
-    await expect(stack(page).getByRole('status').first()).not.toHaveText(before);
-    await expect(stack(page)).toContainText('Your own stack, held.');
-    await page.getByRole('button', { name: 'Undo: change mid, "rope"' }).click();
+    await expect(sequence(page).getByRole('status').first()).not.toHaveText(before);
+    await expect(sequence(page)).toContainText('Your own, held.');
+    await page.getByRole('button', { name: 'steeper' }).click();
+    await expect(page.getByRole('button', { name: 'Undo: a pass steeper, "rope"' })).toBeVisible();
+    await page.getByRole('button', { name: new RegExp(`^Pass ${count + 1} in the mid: light`) }).click();
+    await page.getByRole('radio', { name: 'firm' }).click({ force: true });
+    await expect(page.getByRole('button', { name: new RegExp(`^Pass ${count + 1} in the mid: firm, leaves`) })).toBeVisible();
+    for (const done of ['change the sequence', 'a pass steeper', 'change the sequence']) {
+        await page.getByRole('button', { name: `Undo: ${done}, "rope"` }).click();
+    }
     await expect(passes(page)).toHaveCount(count);
-    await expect(stack(page)).toContainText("The planner's");
+    await expect(sequence(page)).toContainText("The planner's");
     await page.getByRole('button', { name: 'Compare answers' }).click();
     await expect(page.getByRole('button', { name: /^Take / }).nth(1)).toBeVisible({ timeout: 20_000 });
 
@@ -120,9 +127,10 @@ test('the unseen photo goes from zones to a printed plan wholly by keyboard', as
     await walkedTo(page, page.getByRole('button', { name: 'Plan the picture' }));
     await page.keyboard.press('Enter');
     await planned(page);
-    await walkedTo(page, page.getByLabel('Pressure of pass 1'));
-    await page.keyboard.press('ArrowDown');
-    await expect(stack(page)).toContainText('Your own stack, held.');
+    await walkedTo(page, page.getByRole('button', { name: 'lighter' }));
+    await walkedTo(page, page.getByRole('button', { name: 'Hold it as it is' }));
+    await page.keyboard.press('Enter');
+    await expect(sequence(page)).toContainText('Your own, held.');
     await page.keyboard.press('Escape');
     await walkedTo(page, page.getByRole('radiogroup', { name: 'Beside the picture' }).getByRole('radio', { name: 'Zones' }));
     await page.keyboard.press('ArrowLeft');

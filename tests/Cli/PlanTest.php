@@ -24,12 +24,12 @@ function demoPhoto(): string
 it('plans the demo picture into a folder: plan, previews, card, all in the documented form', function () {
     $out = planFolder();
     $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--out', $out], timeout: 180);
-    expect($process->run())->toBe(0)->and($process->getErrorOutput())->toContain('recipes 3 of ')->toContain('preview 1 of ')
+    expect($process->run())->toBe(0)->and($process->getErrorOutput())->toContain('sequences 3 of ')->toContain('preview 1 of ')
         ->and(json_decode($process->getOutput())->out)->toBe($out);
     $plan = json_decode((string) file_get_contents("$out/plan.json"));
     expectSchema('plan', $plan);
     expect(Golden::differences('plan', array_diff_key(json_decode((string) file_get_contents("$out/plan.json"), true), ['seconds' => 0])))->toBe([]);
-    expect(count($plan->zones))->toBeLessThanOrEqual(8)->and(count($plan->palette))->toBeLessThanOrEqual(7)->and($plan->meanDeltaE00)->toBeLessThan(2.0);
+    expect(count($plan->zones))->toBeLessThanOrEqual(8)->and(count($plan->palette))->toBeLessThanOrEqual(7)->and($plan->errorOnPaper)->toBeLessThan(7.0)->and($plan->errorInHand)->toBeLessThan($plan->errorOnPaper);
     $used = [];
     $steps = 0;
     foreach ($plan->zones as $zone) {
@@ -56,7 +56,7 @@ it('leaves nothing behind when it is interrupted, and what was there before as i
     file_put_contents("$out/plan.json", 'an earlier plan');
     $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--out', $out], timeout: 60);
     $process->start();
-    $process->waitUntil(static fn (string $type, string $text): bool => str_contains($text, 'recipes 2 of'));
+    $process->waitUntil(static fn (string $type, string $text): bool => str_contains($text, 'sequences 2 of'));
     $process->signal(SIGINT);
     $process->wait();
     expect($process->getExitCode())->toBe(130)->and($process->getErrorOutput())->toContain('Interrupted')

@@ -88,7 +88,7 @@ it('plans every target of every zone, within a few pencils where few are wanted'
         $told[$what][] = $done / $of;
     });
     expect(count($few->palette()))->toBeLessThanOrEqual(3)->and($few->meanDeltaE00())->toBeGreaterThan($plan->meanDeltaE00())
-        ->and(array_map(static fn (array $shares): float => end($shares) + 0.0, $told))->toBe(['palette' => 1.0, 'recipes' => 1.0]);
+        ->and(array_map(static fn (array $shares): float => end($shares) + 0.0, $told))->toBe(['palette' => 1.0, 'sequences' => 1.0]);
 });
 
 /** @param  list<int>  $values

@@ -17,7 +17,7 @@ use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 // What holds of every stack that an artist may lay, sensible or not: pencils at any mark, finishes anywhere, one pass or eight.
 

@@ -29,9 +29,9 @@ use KnottyPrism\Core\Picture\Preview\ErrorMap;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipeLabel;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 /** Eight of the demo's pencils: quick, and enough for most colours. */
 function smallHand(): Drawer
@@ -94,8 +94,8 @@ it('chooses a palette, says who suffers by it, and plans each target within it',
     });
     expect($few->hand)->toHaveCount(3)->toContain('Slipway/745')->not->toContain('Slipway/624')->and(max($few->suffering))->toBeGreaterThan(0.0)->and(end($told))->toBe([5, 5]);
     foreach ($wishes as $wish) {
-        $recipe = $three->recipes($wish, $few, [], 1)[0];
-        expect(array_diff(array_map(static fn (Pencil $p): string => $p->id(), $recipe->stack->pencils()), $few->hand))->toBe([]);
+        $sequence = $three->sequences([$wish], $few, 1)[0]->sequence;
+        expect(array_diff(array_map(static fn (Pencil $p): string => $p->id(), $sequence->pencils()), $few->hand))->toBe([]);
     }
     expect(fn () => (new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings(without: array_map(static fn (Pencil $p): string => $p->id(), smallHand()->pencils)), new MemoryShelf))->palette($wishes))->toBeRefused('number of pencils');
 });
@@ -104,17 +104,17 @@ it('plans the same again, whatever else was planned before', function () {
     $wishes = wishesFor('#a04038', '#44608c');
     $one = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
     $palette = $one->palette($wishes);
-    $first = $one->recipes($wishes[1], $palette, [], 1)[0]->stack->text();
+    $first = $one->sequences([$wishes[1]], $palette, 1)[0]->sequence;
     $other = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
-    $other->recipes($wishes[0], $palette, [], 1);
-    expect($other->recipes($wishes[1], $palette, [], 1)[0]->stack->text())->toBe($first);
+    $other->sequences([$wishes[0]], $palette, 1);
+    expect($other->sequences([$wishes[1]], $palette, 1)[0]->sequence)->toEqual($first);
 });
 
-it('gives a target that a school refuses a recipe all the same', function () {
+it('gives a zone that a school refuses a sequence all the same', function () {
     $hand = new Drawer(array_values(array_filter(smallHand()->pencils, static fn (Pencil $p): bool => $p->record->number === '745')));
     $planner = new PlanPicture($hand, Paper::whiteMedium(), new PlanSettings([1 => ['darks=never-black']]), new MemoryShelf);
     $wishes = wishesFor('#30343a');
-    expect($planner->recipes($wishes[0], $planner->palette($wishes), [], 1)[0]->stack->steps)->not->toBeEmpty();
+    expect($planner->sequences([$wishes[0]], $planner->palette($wishes), 1)[0]->sequence->passes)->not->toBeEmpty();
 });
 
 it('gives reasons that are true of what is laid', function () {

@@ -102,7 +102,8 @@ it('writes a plan with every figure in its range and nothing left out', function
     foreach ($plan['zones'] as $zone) {
         expect($zone['targets'])->not->toBe([])->and($zone['box'][0])->toBeLessThan($zone['box'][2]);
         foreach ($zone['targets'] as $target) {
-            expect((array) $target['recipe']['assumed'])->toHaveKeys($target['recipe']['pencils'])->and($target['recipe']['passes'])->not->toBe([]);
+            // What is as good as the paper is left bare.
+            expect((array) $target['recipe']['assumed'])->toHaveKeys($target['recipe']['pencils'])->and($target['recipe']['passes'] === [])->toBe($target['fittedLab'][0] > 90.0);
         }
     }
 });

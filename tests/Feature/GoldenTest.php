@@ -20,7 +20,7 @@ it('answers about the demo as it did, by page and by command line', function () 
     foreach ([
         'drawer' => '/api/drawer', 'tray' => '/api/drawer/tray?order=gradual', 'pencil' => '/api/drawer/pencil?id=Slipway/735', 'reach' => '/api/drawer/reach?paper=white+medium', 'mix' => '/api/drawer/mix?id=Foghorn/F12',
         'survey' => "$base/survey", 'spot' => "$base/spot?x=790&y=1010&ring=9", 'recipes' => "$base/recipes?x=790&y=1010&ring=9", 'kept-recipes' => "$base/kept-recipes",
-        'picture' => "$base/plan", 'picture-answers' => "$base/plan/answers?zone=$zone&role=mid", 'picture-tried' => "$base/plan/tried?zone=$zone&role=dark&stack=Slipway/735@0.35,solvent",
+        'picture' => "$base/plan", 'picture-answers' => "$base/plan/answers?zone=$zone",
         'picture-values' => "$base/plan/values", 'picture-ramp' => "$base/plan/ramp?x1=0.1&y1=0.1&x2=0.6&y2=0.1", 'purchases' => "$base/purchases",
     ] as $name => $path) {
         $answer = $this->getJson($path);

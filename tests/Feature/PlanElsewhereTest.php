@@ -17,7 +17,7 @@ it('brings a whole study to another account with the very same plan, and refuses
     $other->pencils()->create(App\Models\PencilRow::columnsOf(KnottyPrism\Core\Medium\Swatches\PencilFit::of(new KnottyPrism\Core\Medium\Pencil\PencilRecord('', '1', 'Mine', '#804020'))));
     $id = $this->postJson('/api/studies/bundle', ['file' => uploadOf($file, 'fields.study.json')])->assertCreated()->json('id');
     $after = $this->getJson("/api/studies/$id/plan")->assertOk()->json();
-    $recipes = static fn (array $picture): array => array_map(static fn (array $z): array => [$z['name'], array_map(static fn (array $t): array => [$t['role'], $t['recipe']['stack'], $t['recipe']['passes'][0]['hex'], $t['seen']['hex']], $z['targets'])], $picture['zones']);
+    $recipes = static fn (array $picture): array => array_map(static fn (array $z): array => [$z['name'], array_map(static fn (array $t): array => [$t['role'], $t['recipe']['stack'], $t['recipe']['passes'][0]['hex'] ?? '', $t['seen']['hex']], $z['targets'])], $picture['zones']);
     expect($recipes($after))->toEqual($recipes($before))->and($after['waiting'])->toBe(0)->and($other->pencils()->where('owned', true)->count())->toBe(1);
 
     $this->postJson('/api/studies/bundle', ['file' => uploadOf('{"pencils": []}', 'x.json')])->assertUnprocessable();
@@ -99,9 +99,9 @@ it('plans, prints and carries along with pencils of no line, known by their numb
         ->and(array_column($picture['palette'], 'id'))->toContain('745')->not->toContain('688')
         ->and(collect($picture['left'])->firstWhere('id', '688')['lockedOut'])->toBeTrue()->and($picture['settings']['keep'])->toBe(['745']);
     $zone = $picture['zones'][0]['number'];
-    $answers = $this->getJson("$base/answers?zone=$zone&role=mid")->assertOk()->json('recipes');
-    $taken = changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => end($answers)['stack']])->assertOk()->json();
-    expect(targetOf($taken, $zone)['recipe']['stack'])->toBe(end($answers)['stack']);
+    $answers = $this->getJson("$base/answers?zone=$zone")->assertOk()->json('answers');
+    $taken = changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => array_map(static fn (array $p): array => ['tool' => $p['pencil']['id'], 'marks' => $p['marks']], end($answers)['passes'])])->assertOk()->json();
+    expect(sequenceOf($taken, $zone)['words'])->toBe(end($answers)['words']);
     foreach (['zones.pdf', 'steps.pdf', 'card.pdf', 'palette.gpl', 'palette.csv', 'values', 'image?step=1'] as $path) {
         $this->get("$base/$path")->assertOk();
     }

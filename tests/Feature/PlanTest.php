@@ -63,24 +63,53 @@ it('plans anew only what a change touches, and says what changed and why', funct
     changedBy($this, $study, ['kind' => 'pencils', 'count' => 0])->assertUnprocessable();
 });
 
-it('takes the artist\'s own stacks, holds them, predicts them before they are kept, and gives them back', function () {
+it('holds single stacks that an artist kept in one colour of a zone, and gives them back', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
     $this->postJson("$base/run");
     $zone = $this->getJson($base)->json('zones.0.number');
-    $tried = $this->getJson("$base/tried?zone=$zone&role=mid&stack=624@0.55,745@0.20")->assertOk()->json();
-    expect($tried)->toFitThePage('PlanRecipe')->and($tried['passes'])->toHaveCount(2);
     $own = targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@0.55,745@0.20'])->assertOk()->json(), $zone);
-    expect($own['own'])->toBeTrue()->and($own['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20')->and($own['recipe']['deltaE00'])->toBe($tried['deltaE00']);
+    expect($own['own'])->toBeTrue()->and($own['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20');
     // Held whatever else changes.
     changedBy($this, $study, ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']]);
     $this->postJson("$base/run");
     expect(targetOf($this->getJson($base)->json(), $zone)['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20');
-    $answers = $this->getJson("$base/answers?zone=$zone&role=mid")->assertOk()->json();
-    expect($answers)->toFitThePage('PlanAnswers')->and(count($answers['recipes']))->toBeGreaterThan(1);
     expect(targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => null])->json(), $zone)['own'])->toBeFalse();
     changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '999@0.5'])->assertUnprocessable();
     changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@7'])->assertUnprocessable();
+});
+
+it('takes an artist\'s own sequence, holds it whatever else changes, grades its passes, and gives it back', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $this->postJson("$base/run");
+    $plan = $this->getJson($base)->json();
+    $zone = $plan['zones'][0]['number'];
+    $found = sequenceOf($plan, $zone);
+    expect($found['own'])->toBeFalse()->and($found['label'])->toBe('surest on paper')->and($found['errorOnPaper'])->toBeGreaterThan($found['errorInHand']);
+    $mine = [['tool' => '711', 'marks' => ['mid' => 'light']], ['tool' => 'slipway/745', 'marks' => ['mid' => 'medium']], ['tool' => 'solvent', 'marks' => ['mid' => 'medium']]];
+    $own = sequenceOf(changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $mine])->assertOk()->json(), $zone);
+    expect($own['own'])->toBeTrue()->and(array_map(static fn (array $p): string => ($p['pencil']['id'] ?? $p['finish']).' '.$p['marks']['mid'], $own['passes']))->toBe(['Slipway/711 light', 'Slipway/745 medium', 'solvent medium'])
+        ->and(targetOf($this->getJson($base)->json(), $zone)['recipe']['stack'])->toBe('Slipway/711@0.35,Slipway/745@0.55,solvent');
+    changedBy($this, $study, ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']]);
+    $this->postJson("$base/run");
+    expect(sequenceOf($this->getJson($base)->json(), $zone)['passes'])->toEqual($own['passes']);
+    $firmer = sequenceOf(changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 1, 'how' => 'firmer'])->assertOk()->json(), $zone);
+    expect($firmer['passes'][1]['marks']['mid'])->toBe('firm')->and($firmer['passes'][0])->toEqual($own['passes'][0]);
+    changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 9, 'how' => 'firmer'])->assertUnprocessable();
+    changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 2, 'how' => 'firmer'])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'drop it'));
+    changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => '999', 'marks' => ['mid' => 'light']]]])->assertUnprocessable();
+    changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => '711', 'marks' => ['mid' => 'hard']]]])->assertUnprocessable();
+    // Answers to compare: clearly different, the surest first; one taken takes the place of a stack that was held in one colour.
+    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@0.55'])->assertOk();
+    $answers = $this->getJson("$base/answers?zone=$zone")->assertOk()->json();
+    expect($answers)->toFitThePage('PlanAnswers')->and($answers['answers'][0]['label'])->toBe('surest on paper')->and(array_unique(array_column($answers['answers'], 'words')))->toHaveCount(count($answers['answers']));
+    $taken = changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => array_map(static fn (array $p): array => ['tool' => $p['pencil']['id'] ?? $p['finish'], 'marks' => $p['marks']], $answers['answers'][0]['passes'])])->assertOk()->json();
+    expect(targetOf($taken, $zone)['own'])->toBeFalse()->and(sequenceOf($taken, $zone)['words'])->toBe($answers['answers'][0]['words']);
+    // Given back, it is the planner's to find again.
+    expect(changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => null])->assertOk()->json('waiting'))->toBe(1);
+    $this->postJson("$base/run");
+    expect(sequenceOf($this->getJson($base)->json(), $zone)['own'])->toBeFalse();
 });
 
 it('removes a caution by its remedy, or keeps the note with which it was overruled', function () {
@@ -169,7 +198,7 @@ it('says why nothing can be planned yet, and shows the plan to nobody else', fun
     expect($this->getJson($base)->assertOk()->json('cannot'))->toContain('no zones yet');
     $this->postJson("$base/run")->assertUnprocessable();
     $this->actingAs($this->artist('stranger'));
-    foreach (['', '/answers?zone=1&role=mid', '/tried?zone=1&role=mid&stack=x', '/values', '/image?step=1', '/card.pdf', '/palette.csv'] as $path) {
+    foreach (['', '/answers?zone=1', '/values', '/image?step=1', '/card.pdf', '/palette.csv'] as $path) {
         $this->getJson($base.$path)->assertNotFound();
     }
     foreach (['/run', '/undo', '/redo', '/version'] as $path) {

@@ -26,7 +26,7 @@ use KnottyPrism\Core\Medium\Paper\Tooth;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 it('keeps a fitted pencil in the database so that it lays exactly the same colour afterwards', function () {
     $user = $this->artist();

@@ -32,7 +32,7 @@ const valid = [
     (a) => ['GET', `/api/studies/${a.at}/recipes`, { x: 4, y: 4, ring: 9 }],
     (a) => ['GET', `/api/studies/${a.at}/comparison`, { one: a.photo, other: a.photo }],
     (a) => ['GET', `/api/studies/${a.at}/photos/${a.photo}/look`, { tone: 'grey', steps: 9, lightest: 0, only: 3, squint: 1, balanced: 0, push: 1, by: '1' }],
-    (a) => ['GET', `/api/studies/${a.at}/plan/tried`, { zone: a.zone, role: 'mid', stack: 'Quay/1@0.55' }],
+    (a) => ['GET', `/api/studies/${a.at}/plan/answers`, { zone: a.zone }],
     (a) => ['GET', `/api/studies/${a.at}/plan/ramp`, { x1: 0.1, y1: 0.1, x2: 0.3, y2: 0.3 }],
     (a) => ['GET', `/api/studies/${a.at}/plan/image`, { step: '1', grey: '0' }],
     () => ['GET', '/api/drawer/pencil', { id: 'Quay/1', paper: 'white medium' }],
@@ -48,7 +48,7 @@ const valid = [
     ].map((change) => (a) => ['POST', `/api/studies/${a.at}/survey/changes`, change(a)]),
     ...[
         () => ({ kind: 'school', zone: 0, settings: ['darks=never-black'] }), () => ({ kind: 'mode', mode: 'value-first' }), () => ({ kind: 'pencils', count: 3 }), () => ({ kind: 'lock', pencil: 'Quay/1', how: 'in' }),
-        () => ({ kind: 'hue', zone: 0, hue: 'blue' }), () => ({ kind: 'preset', what: 'whole' }), (a) => ({ kind: 'stack', zone: a.zone, role: 'mid', stack: 'Quay/1@0.55' }), (a) => ({ kind: 'overrule', zone: a.zone, role: 'mid', code: 'bloom', note: 'under glass' }),
+        () => ({ kind: 'hue', zone: 0, hue: 'blue' }), () => ({ kind: 'preset', what: 'whole' }), (a) => ({ kind: 'stack', zone: a.zone, role: 'mid', stack: 'Quay/1@0.55' }), (a) => ({ kind: 'sequence', zone: a.zone, passes: [{ tool: 'Quay/1', marks: { mid: 'light' } }] }), (a) => ({ kind: 'regrade', zone: a.zone, pass: 0, how: 'steeper' }), (a) => ({ kind: 'overrule', zone: a.zone, role: 'mid', code: 'bloom', note: 'under glass' }),
     ].map((change) => (a) => ['POST', `/api/studies/${a.at}/plan/changes`, change(a)]),
     (a) => ['POST', `/api/studies/${a.at}/plan/version`, { name: 'evening' }],
     ...['survey/undo', 'survey/redo', 'plan/undo', 'plan/redo', 'kept-recipes/undo'].map((path) => (a) => ['POST', `/api/studies/${a.at}/${path}`, { of: 3 }]),

@@ -1,13 +1,9 @@
 import type {
     ChartPencil,
     KeptRecipe,
+    KeptRecipes,
     Pass,
     Photo,
-    Plan,
-    PlanPencil,
-    PlanTarget,
-    PlanZone,
-    KeptRecipes,
     Recipe,
     Spot,
     Stock,
@@ -151,27 +147,6 @@ export const zones: Zones = {
     keptWhites: { from: 94, share: 0.03, outlines: [] },
 };
 
-export const target = (role: PlanTarget['role'], more: Partial<PlanTarget> = {}): PlanTarget => ({
-    role,
-    seen: spot,
-    aim: spot,
-    own: false,
-    overruled: {},
-    recipe: { ...recipe(), reasons: ['Without 735 light beneath it ends a step too light.'] },
-    ...more,
-});
-
-export const zoneOfPlan = (number: number, name: string, targets: PlanTarget[]): PlanZone => ({
-    number,
-    name,
-    area: 0.25,
-    surface: 'smooth',
-    importance: 'ordinary',
-    school: null,
-    hue: null,
-    targets,
-});
-
 export const chartPencil = (number: string, owned = true): ChartPencil => ({
     id: `Slipway/${number}`,
     line: 'Slipway',
@@ -182,13 +157,6 @@ export const chartPencil = (number: string, owned = true): ChartPencil => ({
     owned,
     strata: [],
     words: 'value 5 of 9',
-});
-
-export const pencilOfPlan = (number: string, more: Partial<PlanPencil> = {}): PlanPencil => ({
-    ...chartPencil(number),
-    zones: [3],
-    part: null,
-    ...more,
 });
 
 export const trayPencil = (number: string, name: string, noted: Partial<Stock> = {}): TrayPencil => ({
@@ -202,49 +170,4 @@ export const trayPencil = (number: string, name: string, noted: Partial<Stock> =
     reading: { ...spot, family: 'green, leaning yellow' },
     strata: [],
     lightStrata: [],
-});
-
-export const picture = (more: Partial<Plan> = {}): Plan => ({
-    run: null,
-    settings: { school: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
-    ways: [
-        {
-            name: 'values',
-            title: 'Order of value',
-            choices: [
-                { value: 'free', why: 'Whatever comes nearest.' },
-                { value: 'light-to-dark', why: 'Lights stay clean.' },
-            ],
-        },
-        {
-            name: 'darks',
-            title: 'Darks',
-            choices: [
-                { value: 'black-allowed', why: 'Black where it comes nearest.' },
-                { value: 'never-black', why: 'Mixed darks stay lively.' },
-            ],
-        },
-    ],
-    hues: ['as seen', 'blue', 'grey'],
-    undoWords: null,
-    redoWords: null,
-    named: [],
-    version: 0,
-    stamp: 0,
-    cannot: null,
-    zones: [zoneOfPlan(3, 'rope', [target('light'), target('mid')]), zoneOfPlan(5, 'sea', [target('mid', { recipe: null })])],
-    palette: [pencilOfPlan('668'), pencilOfPlan('735')],
-    left: [{ id: 'Slipway/745', line: 'Slipway', number: '745', name: 'Bollard iron', binder: 'oil', assumed: [], lockedOut: false }],
-    curve: [
-        { pencils: 3, deltaE00: 1.4 },
-        { pencils: 4, deltaE00: 0.9 },
-        { pencils: 24, deltaE00: 0.2 },
-    ],
-    suffering: [],
-    cautions: [],
-    tone: 'The darkest 6 % lies below your darkest mix.',
-    waiting: 1,
-    steps: 2,
-    meanDeltaE00: 0.31,
-    ...more,
 });

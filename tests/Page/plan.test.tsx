@@ -1,150 +1,142 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
-import type { ReactNode } from 'react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { PlanRecipe, PlanTarget, PlanZone, Study } from '../../resources/ts/api/types';
-import type { PlanChanges } from '../../resources/ts/places/plan/queries';
-import { StackEditor } from '../../resources/ts/places/plan/StackEditor';
-import { markOf, moved, stepsOf, textOf } from '../../resources/ts/dabs/stackText';
-import { pass, spot } from './examples';
+import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { PlanSequence, PlanTarget } from '../../resources/ts/api/types';
+import { SequenceEditor } from '../../resources/ts/places/plan/SequenceEditor';
+import { within as about, drafted, movedPass, passesOf } from '../../resources/ts/places/plan/sequence';
+import { study } from './examples';
+import { picture, planRecipe, sequence, sequencePass, target, zoneOfPlan } from './planExamples';
+import { fetched, standIn, wrapper } from './planHands';
 
-afterEach(cleanup);
+standIn();
 
-describe('a stack as text', () => {
-    it('is read and written back the same, finishes and lines with their slashes', () => {
-        for (const text of ['Slipway/624@0.55', '1@0.20,solvent,A/2@1.00,lift', '']) {
-            expect(textOf(stepsOf(text))).toBe(text);
-        }
-        expect(stepsOf('A@b/7@0.35')).toEqual([{ pencil: 'A@b/7', pressure: 0.35 }]);
-    });
-
-    it('names the nearest of five pressures', () => {
-        expect([0.05, 0.3, 0.5, 0.7, 0.95].map(markOf)).toEqual(['whisper', 'light', 'medium', 'firm', 'full']);
-    });
+describe('a sequence as it is changed', () => {
+    const passes = passesOf(sequence());
 
     it('moves a pass and never loses one', () => {
-        const steps = stepsOf('1@0.20,2@0.20,3@0.20');
-        expect(textOf(moved(steps, 0, 2))).toBe('2@0.20,3@0.20,1@0.20');
-        expect(textOf(moved(steps, 2, 0))).toBe('3@0.20,1@0.20,2@0.20');
-        expect(moved(steps, 0, 3)).toEqual(steps);
-        expect(moved(steps, 0, -1)).toEqual(steps);
+        expect(movedPass(passes, 0, 1).map((p) => p.tool)).toEqual(['Slipway/711', 'Slipway/704']);
+        expect(movedPass(passes, 0, 2)).toEqual(passes);
+        expect(movedPass(passes, 0, -1)).toEqual(passes);
+    });
+
+    it('keeps the dabs below what was changed, and waits for those above', () => {
+        const shown = sequence().passes;
+        const draft = [...passes, { tool: 'solvent', marks: { mid: 'light' as const } }];
+        expect(drafted(shown, draft, []).map((p) => Object.keys(p.dabs))).toEqual([['light', 'mid'], ['mid'], []]);
+        expect(drafted(shown, draft, [])[2]).toMatchObject({ finish: 'solvent', pencil: null });
+        expect(drafted(shown, movedPass(passes, 0, 1), []).map((p) => [p.pencil?.number, Object.keys(p.dabs).length])).toEqual([
+            ['711', 0],
+            ['704', 0],
+        ]);
+    });
+
+    it('says an error as one would: whole, and by halves where it is small', () => {
+        expect([1.2, 2.6, 3.62, 11.4].map(about)).toEqual(['1', '2.5', '4', '11']);
     });
 });
 
-describe('a stack to argue with', () => {
-    const recipe: PlanRecipe = {
-        label: 'closest',
-        stack: 'Slipway/704@0.35,Slipway/711@0.55',
-        deltaE00: 0.4,
-        valueError: 0,
-        steadiness: 2,
-        toothUsed: 0.4,
-        closenessWords: 'A match',
-        steadinessWords: 'steady',
-        toothWords: 'tooth left',
-        passes: [pass('704'), pass('711')],
-        cautions: [{ code: 'bloom', step: 2, text: 'Much wax.', remedy: 'Fix it.' }],
-        reasons: ['Without 704 light beneath it ends a step too light.'],
-    };
-    const target: PlanTarget = { role: 'mid', seen: spot, aim: spot, own: false, overruled: {}, recipe };
-    const zone = { number: 3, name: 'rope', school: null, targets: [target] } as unknown as PlanZone;
-    const pencils = [
-        { id: 'Slipway/704', line: 'Slipway', number: '704', name: 'Old rope green', binder: 'oil', assumed: [] },
-        { id: 'Slipway/711', line: 'Slipway', number: '711', name: 'Dry reed', binder: 'oil', assumed: [] },
-    ];
+describe('a sequence to argue with', () => {
+    const pencils = ['704', '711', '745'].map((number) => ({
+        id: `Slipway/${number}`,
+        line: 'Slipway',
+        number,
+        name: `Pencil ${number}`,
+        binder: 'oil',
+        assumed: [],
+    }));
+    const caution = { code: 'bloom', step: 2, text: 'Much wax.', remedy: 'Fix it.' };
 
-    function shown(more: Partial<PlanTarget> = {}) {
-        const mutate = vi.fn();
-        const changes = { change: { mutate }, run: { isPending: false } } as unknown as PlanChanges;
-        const wrapper = ({ children }: { children: ReactNode }) => (
-            <QueryClientProvider client={new QueryClient()}>{children}</QueryClientProvider>
-        );
-        vi.stubGlobal(
-            'fetch',
-            vi.fn(() => new Promise(() => undefined)),
-        );
-        render(
-            <StackEditor
-                study={{ id: 1 } as Study}
-                zone={zone}
-                target={{ ...target, ...more }}
-                cautions={[]}
-                pencils={pencils}
-                changes={changes}
-                basis=""
-            />,
-            { wrapper },
-        );
+    function shown(more: Partial<PlanSequence> = {}, mid: Partial<PlanTarget> = {}) {
+        const mutate = vi.fn<(json: unknown, options?: { onSettled: () => void }) => void>();
+        const targets = [target('light'), target('mid', mid)];
+        const zone = zoneOfPlan(3, 'rope', targets, { sequence: sequence(more) });
+        const changes = { change: { mutate }, run: { isPending: false } } as never;
+        render(<SequenceEditor {...{ study, zone, pencils, changes }} picture={picture({ zones: [zone] })} basis="" />, { wrapper });
         return mutate;
     }
-    const last = (mutate: ReturnType<typeof vi.fn>): unknown => (mutate.mock.lastCall as unknown[] | undefined)?.[0];
+    const last = (mutate: ReturnType<typeof shown>): unknown => mutate.mock.lastCall?.[0];
+    const cell = (name: RegExp) => screen.getByRole('button', { name });
+    const bar = () => within(screen.getByTestId('pass'));
 
-    it('says why it is so, and reads from the paper up', () => {
+    it('says first how far off it may be on paper, and what that is made of', () => {
         shown();
-        expect(screen.getByTestId('stack').textContent).toContain('Without 704 light beneath it ends a step too light.');
-        expect(screen.getAllByRole('listitem')).toHaveLength(2);
-        expect(screen.getByLabelText<HTMLSelectElement>('Pencil of pass 1').value).toBe('Slipway/704');
-        expect(screen.getByRole('button', { name: 'Pass 2 later' })).toHaveProperty('disabled', true);
+        expect(screen.getByRole('status').textContent).toBe(
+            "Within about 4 on your paper: it misses by 1.1, in a hand 2.9 (ΔE00). The planner's: surest on paper.",
+        );
+        expect(screen.getAllByTitle('misses by 0.4, a hand adds 2.1, the model may err by 1.8')).toHaveLength(2);
     });
 
-    it('is reordered, pressed otherwise, swapped, added to and dropped from; each is one change', () => {
+    it('reads from the paper up, each pass once, with its mark, its dab and its reason', () => {
+        shown();
+        const rows = screen.getAllByRole('row').slice(1, -1);
+        expect(rows.map((r) => r.querySelector('b')?.textContent)).toEqual(['704', '711']);
+        expect(rows[0]?.textContent).toContain('Without it the dark ends a step too light.');
+        expect(cell(/^Pass 1 in the mid: light, leaves value 5/).querySelectorAll('line')).toHaveLength(2);
+        expect(cell(/^Pass 2 in the light: left out$/).querySelectorAll('line')).toHaveLength(0);
+    });
+
+    it('has a mark changed in one shade, a pencil, the place of a pass, a pass more or less: each is one change', () => {
         const mutate = shown();
-        fireEvent.click(screen.getByRole('button', { name: 'Pass 1 later' }));
-        expect(last(mutate)).toEqual({ kind: 'stack', zone: 3, role: 'mid', stack: 'Slipway/711@0.55,Slipway/704@0.35' });
+        fireEvent.click(cell(/^Pass 2 in the light/));
+        fireEvent.click(bar().getByRole('radio', { name: 'whisper' }));
+        const marks = (n: number) => (last(mutate) as { passes: { marks: Record<string, unknown> }[] }).passes[n]?.marks;
+        expect(last(mutate)).toMatchObject({ kind: 'sequence', zone: 3 });
+        expect(marks(1)).toEqual({ light: 'whisper', mid: 'medium' });
         cleanup();
-        const pressed = shown();
-        fireEvent.change(screen.getByLabelText('Pressure of pass 2'), { target: { value: 'full' } });
-        expect(last(pressed)).toMatchObject({ stack: 'Slipway/704@0.35,Slipway/711@1.00' });
-        cleanup();
+        const tools = (m: ReturnType<typeof shown>) => (last(m) as { passes: { tool: string }[] }).passes.map((p) => p.tool);
         const swapped = shown();
-        fireEvent.change(screen.getByLabelText('Pencil of pass 1'), { target: { value: 'Slipway/711' } });
-        expect(last(swapped)).toMatchObject({ stack: 'Slipway/711@0.35,Slipway/711@0.55' });
+        fireEvent.change(screen.getByLabelText('Pencil of pass 1'), { target: { value: 'Slipway/745' } });
+        expect(tools(swapped)).toEqual(['Slipway/745', 'Slipway/711']);
+        cleanup();
+        const moved = shown();
+        expect(bar().getByRole('button', { name: 'earlier' })).toHaveProperty('disabled', true);
+        fireEvent.click(bar().getByRole('button', { name: 'later' }));
+        expect(tools(moved)).toEqual(['Slipway/711', 'Slipway/704']);
         cleanup();
         const added = shown();
-        fireEvent.change(screen.getByLabelText('Add a pass on top'), { target: { value: 'lift' } });
-        expect(last(added)).toMatchObject({ stack: 'Slipway/704@0.35,Slipway/711@0.55,lift' });
+        fireEvent.change(screen.getByLabelText('Add a pass at the end'), { target: { value: 'solvent' } });
+        expect(tools(added)).toEqual(['Slipway/704', 'Slipway/711', 'solvent']);
         cleanup();
         const dropped = shown();
-        fireEvent.click(screen.getByRole('button', { name: 'Drop pass 1' }));
-        expect(last(dropped)).toMatchObject({ stack: 'Slipway/711@0.55' });
-        cleanup();
-        const dragged = shown();
-        const rows = screen.getAllByRole('listitem');
-        const dataTransfer = { effectAllowed: '' };
-        fireEvent.dragStart(rows[1] as Element, { dataTransfer });
-        fireEvent.dragOver(rows[0] as Element, { dataTransfer });
-        fireEvent.drop(rows[0] as Element, { dataTransfer });
-        expect(last(dragged)).toMatchObject({ stack: 'Slipway/711@0.55,Slipway/704@0.35' });
+        fireEvent.click(bar().getByRole('button', { name: 'drop' }));
+        expect(tools(dropped)).toEqual(['Slipway/711']);
+    });
+
+    it('leaves to the application how a whole pass is graded', () => {
+        const mutate = shown();
+        fireEvent.click(cell(/^Pass 2: /));
+        fireEvent.click(bar().getByRole('button', { name: 'steeper' }));
+        expect(last(mutate)).toEqual({ kind: 'regrade', zone: 3, pass: 1, how: 'steeper' });
     });
 
     it('is worked on faster than the application answers: a later change stands on the one before it, and stays until it is kept', () => {
         const mutate = shown();
-        fireEvent.click(screen.getByRole('button', { name: 'Pass 1 later' }));
-        const firstKept = (mutate.mock.lastCall?.[1] as { onSettled: () => void }).onSettled;
-        fireEvent.change(screen.getByLabelText('Pressure of pass 1'), { target: { value: 'full' } });
-        expect(last(mutate)).toMatchObject({ stack: 'Slipway/711@1.00,Slipway/704@0.35' });
-        act(firstKept);
-        expect(screen.getByLabelText<HTMLSelectElement>('Pressure of pass 1').value).toBe('full');
-        fireEvent.click(screen.getByRole('button', { name: 'Drop pass 2' }));
-        expect(last(mutate)).toMatchObject({ stack: 'Slipway/711@1.00' });
-        act((mutate.mock.lastCall?.[1] as { onSettled: () => void }).onSettled);
-        // Once it is kept, what was kept shows: here the recipe as it was given.
-        expect(screen.getByLabelText<HTMLSelectElement>('Pencil of pass 1').value).toBe('Slipway/704');
+        fireEvent.click(bar().getByRole('button', { name: 'later' }));
+        const firstKept = mutate.mock.lastCall?.[1]?.onSettled;
+        fireEvent.change(screen.getByLabelText('Add a pass at the end'), { target: { value: 'lift' } });
+        expect(last(mutate)).toMatchObject({ passes: [{ tool: 'Slipway/711' }, { tool: 'Slipway/704' }, { tool: 'lift' }] });
+        act(() => firstKept?.());
+        expect(screen.getAllByRole('row')).toHaveLength(5);
+        act(() => mutate.mock.lastCall?.[1]?.onSettled());
+        // Once it is kept, what was kept shows: here the sequence as it was given.
+        expect(screen.getAllByRole('row')).toHaveLength(4);
     });
 
-    it('is compared with up to four answers, one of which can be taken', async () => {
+    it('is compared with up to three answers, one of which can be taken', async () => {
         const mutate = shown();
-        const other = { ...recipe, label: 'fewest pencils', stack: 'Slipway/704@0.80', passes: [pass('704')], deltaE00: 1.2 };
-        vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ recipes: [recipe, other] }))));
+        const fewest = {
+            ...sequence({ label: 'fewest pencils', words: '704 over all of it.', errorOnPaper: 5.2 }),
+            passes: [sequencePass('704', { mid: 'firm' })],
+        };
+        fetched.mockImplementation(() => Promise.resolve(new Response(JSON.stringify({ answers: [sequence(), fewest] }))));
         fireEvent.click(screen.getByRole('button', { name: 'Compare answers' }));
-        expect(screen.getByText('Finding up to four answers…')).toBeTruthy();
+        expect(screen.getByText('Finding up to three answers…')).toBeTruthy();
         fireEvent.click(await screen.findByRole('button', { name: 'Take fewest pencils' }));
-        expect(screen.getByRole('group', { name: 'Answers' }).textContent).toContain('fewest pencils: 704. A match (ΔE00 1.2)');
-        expect(last(mutate)).toMatchObject({ kind: 'stack', stack: 'Slipway/704@0.80' });
+        expect(screen.getByRole('group', { name: 'Answers' }).textContent).toContain('fewest pencils, within about 5: 704 over all of it.');
+        expect(last(mutate)).toMatchObject({ kind: 'sequence', passes: [{ tool: 'Slipway/704', marks: { mid: 'firm' } }] });
     });
 
     it('has its cautions remedied, or overruled with a note that is asked for', () => {
-        const mutate = shown();
+        const mutate = shown({}, { recipe: planRecipe({ cautions: [caution] }) });
         fireEvent.click(screen.getByRole('button', { name: 'Try its remedy' }));
         expect(last(mutate)).toEqual({ kind: 'remedy', zone: 3, role: 'mid', code: 'bloom' });
         fireEvent.click(screen.getByRole('button', { name: 'Overrule it…' }));
@@ -155,10 +147,21 @@ describe('a stack to argue with', () => {
         expect(last(mutate)).toEqual({ kind: 'overrule', zone: 3, role: 'mid', code: 'bloom', note: 'it is framed under glass' });
     });
 
-    it("shows what was overruled, and a stack of one's own can be given back", () => {
-        const mutate = shown({ own: true, overruled: { bloom: 'under glass' } });
+    it("shows what was overruled; a sequence of one's own can be given back, and a stack held apart let go", () => {
+        const mutate = shown(
+            { own: true },
+            { own: true, overruled: { bloom: 'under glass' }, recipe: planRecipe({ cautions: [caution] }) },
+        );
         expect(screen.getByText(/Overruled: bloom/).textContent).toContain('under glass');
-        fireEvent.click(screen.getByRole('button', { name: 'Give it back to the planner' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Follow the sequence' }));
         expect(last(mutate)).toEqual({ kind: 'stack', zone: 3, role: 'mid', stack: null });
+        fireEvent.click(screen.getByRole('button', { name: 'Give it back to the planner' }));
+        expect(last(mutate)).toEqual({ kind: 'sequence', zone: 3, passes: null });
+    });
+
+    it('says so where the paper is left bare', () => {
+        shown({ passes: [], words: 'The paper is left bare.' });
+        expect(screen.getByText('The paper is left bare.')).toBeTruthy();
+        expect(screen.queryByTestId('pass')).toBeNull();
     });
 });

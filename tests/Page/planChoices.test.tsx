@@ -6,7 +6,8 @@ import { PalettePart } from '../../resources/ts/places/plan/PalettePart';
 
 import { SchoolPart } from '../../resources/ts/places/plan/SchoolPart';
 
-import { pencilOfPlan as pencil, picture, study, target, zoneOfPlan as zone } from './examples';
+import { study } from './examples';
+import { pencilOfPlan as pencil, picture, target, zoneOfPlan as zone } from './planExamples';
 import { first, hands, standIn, wrapper } from './planHands';
 
 standIn();

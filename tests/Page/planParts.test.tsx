@@ -9,7 +9,8 @@ import { RunBar } from '../../resources/ts/places/plan/RunBar';
 import { TakeAlong } from '../../resources/ts/places/plan/TakeAlong';
 
 import { ZonesPart } from '../../resources/ts/places/plan/ZonesPart';
-import { pencilOfPlan as pencil, picture, recipe, spot, study, target, zoneOfPlan as zone } from './examples';
+import { spot, study } from './examples';
+import { pencilOfPlan as pencil, picture, planRecipe, target, zoneOfPlan as zone } from './planExamples';
 import { fetched, first, hands, standIn, wrapper } from './planHands';
 
 standIn();
@@ -17,14 +18,16 @@ standIn();
 describe('the one action of the plan', () => {
     it('plans what is not planned, and says so when all is', () => {
         const { made, changes } = hands();
-        const { rerender } = render(<RunBar picture={picture({ waiting: 3 })} changes={changes} />);
+        const { rerender } = render(<RunBar picture={picture({ waiting: 2 })} changes={changes} />);
         fireEvent.click(screen.getByRole('button', { name: 'Plan the picture' }));
         expect(made.run.mutate).toHaveBeenCalledTimes(1);
         rerender(<RunBar picture={picture({ waiting: 1 })} changes={changes} />);
-        expect(screen.getByRole('button', { name: 'Plan what changed: 1 of 3' })).toBeTruthy();
+        expect(screen.getByRole('button', { name: 'Plan what changed: 1 of 2' })).toBeTruthy();
         rerender(<RunBar picture={picture({ waiting: 0 })} changes={changes} />);
         expect(screen.getByRole('button', { name: 'All is planned' })).toHaveProperty('disabled', true);
-        expect(screen.getByRole('status').textContent).toContain('ΔE00 0.3 in the mean. The darkest 6 %');
+        expect(screen.getByRole('status').textContent).toContain(
+            '2 passes with 2 pencils, within about 4 on your paper in the mean. The darkest 6 %',
+        );
     });
 
     it('shows how far it is and can be cancelled; a fault or a cancel loses nothing and says so', () => {
@@ -44,26 +47,26 @@ describe('the one action of the plan', () => {
     });
 
     it('tells what was planned anew and why, but not what came out the same', () => {
-        const change = { zone: 'rope', role: 'mid', why: 'its colour changed', before: '711 light', after: '735 light' };
+        const change = { zone: 'rope', why: 'its colour changed', before: '711 light', after: '735 light' };
         const run = {
             state: 'done' as const,
             what: '',
             done: 2,
             total: 2,
-            changes: [change, { ...change, role: 'dark', after: '711 light' }, { ...change, role: 'light', before: null }],
+            changes: [change, { ...change, zone: 'mug', after: '711 light' }, { ...change, zone: 'sea', before: null }],
         };
         render(<RunBar picture={picture({ run, waiting: 0 })} changes={hands().changes} />);
         fireEvent.click(screen.getByRole('button', { name: '1 changed' }));
         expect(screen.getByRole('list', { name: 'What was planned anew' }).textContent).toBe(
-            'rope, mid: 735 light; it was 711 light. its colour changed.',
+            'rope: 735 light; it was 711 light. its colour changed.',
         );
     });
 });
 
-describe('zones and their stacks', () => {
-    it('says of each zone how close it comes and what there is to mind, overruled or not', () => {
+describe('zones and their sequences', () => {
+    it('says of each zone how sure it is and what there is to mind, overruled or not', () => {
         const caution = { code: 'bloom', step: 1, text: 'Much wax.', remedy: 'Fix it.' };
-        const minded = target('mid', { recipe: { ...recipe({ cautions: [caution], deltaE00: 1.24 }), reasons: [] } });
+        const minded = target('mid', { recipe: planRecipe({ cautions: [caution] }) });
         const overruled = { ...minded, overruled: { bloom: 'under glass' } };
         const zones = [zone(3, 'rope', [minded]), zone(4, 'mug', [overruled]), zone(5, 'sea', [target('mid', { recipe: null })])];
         const twins = { code: 'twins', zone: 3, role: 'mid', text: 'Alike.', remedy: 'Push.' };
@@ -72,21 +75,13 @@ describe('zones and their stacks', () => {
         });
         const list = screen.getByRole('list', { name: 'Zones of the plan' });
         expect([...list.querySelectorAll('small')].map((s) => s.textContent)).toEqual([
-            'ΔE00 up to 1.2, 2 to mind',
-            'ΔE00 up to 1.2',
+            '2 passes, within 4, 2 to mind',
+            '2 passes, within 4',
             'not planned yet',
         ]);
-        expect(screen.getByTestId('stack').textContent).toContain('Mind: twins. Alike. Push.');
+        expect(screen.getByTestId('sequence').textContent).toContain('Mind: twins. In the mid: Alike. Push.');
         fireEvent.click(screen.getByRole('button', { name: /^sea/ }));
-        expect(screen.getByText('This colour is not planned yet.')).toBeTruthy();
-    });
-
-    it('shows each role from the paper up, the last dab nearest to what it should become', () => {
-        render(<ZonesPart study={study} picture={picture()} pencils={[]} changes={hands().changes} />, { wrapper });
-        const light = screen.getByRole('button', { name: /^light of rope: A match, 2 passes/ });
-        expect([...light.querySelectorAll('.pass b')].map((b) => b.textContent)).toEqual(['668', '735']);
-        fireEvent.click(light);
-        expect(light.getAttribute('aria-pressed')).toBe('true');
+        expect(screen.getByText('This zone is not planned yet.')).toBeTruthy();
     });
 });
 
@@ -151,7 +146,7 @@ describe('the picture to come', () => {
     it('is drawn anew when a stack or a colour changes, and only then', () => {
         const stamp = stampOf(whole);
         expect(stampOf({ ...whole, meanDeltaE00: 9, palette: [] })).toBe(stamp);
-        const other = zone(3, 'rope', [target('mid', { recipe: { ...recipe({ stack: 'Slipway/735@0.55' }), reasons: [] } })]);
+        const other = zone(3, 'rope', [target('mid', { recipe: planRecipe({ stack: 'Slipway/735@0.55' }) })]);
         expect(stampOf({ ...whole, zones: [other] })).not.toBe(stamp);
         const moved = zone(3, 'rope', [target('mid', { aim: { ...spot, lab: [70, 0, 0] } })]);
         expect(stampOf({ ...whole, zones: [moved] })).not.toBe(stamp);

@@ -4,12 +4,13 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import type { Plan, PlanTarget } from '../../resources/ts/api/types';
 import { PlanPlace } from '../../resources/ts/places/plan/PlanPlace';
 import { application, wrapper } from './application';
-import { picture, recipe, study, target, zoneOfPlan } from './examples';
+import { study } from './examples';
+import { picture, planRecipe, target, zoneOfPlan } from './planExamples';
 
 const app = application();
 
 /** One zone of one colour, and all of it planned. */
-const planned = (recipes: PlanTarget['recipe'] = { ...recipe(), reasons: [] }, more: Partial<Plan> = {}): Plan =>
+const planned = (recipes: PlanTarget['recipe'] = planRecipe(), more: Partial<Plan> = {}): Plan =>
     picture({
         zones: [zoneOfPlan(3, 'rope', [target('mid', { recipe: recipes })])],
         waiting: 0,
@@ -80,22 +81,22 @@ describe('the plan as a place', () => {
 
     it('tells why a change was refused, and leaves what was there', async () => {
         app.refuses('POST', '/changes', 422, 'Nothing that was tried at hand removes this.');
-        says({ ...recipe({ cautions: [{ code: 'bloom', step: 1, text: 'Much wax.', remedy: '' }] }), reasons: [] });
+        says(planRecipe({ cautions: [{ code: 'bloom', step: 1, text: 'Much wax.', remedy: '' }] }));
         show();
         fireEvent.click(await screen.findByRole('button', { name: 'Try its remedy' }));
         expect(await screen.findByText(/Nothing that was tried at hand/)).toBeTruthy();
         expect(app.last('POST')?.body).toMatchObject({ kind: 'remedy', zone: 3, role: 'mid', code: 'bloom' });
-        expect(screen.getByTestId('stack').textContent).toContain('Much wax.');
+        expect(screen.getByTestId('sequence').textContent).toContain('Much wax.');
     });
 
-    it('is asked for again while the planner is at work, and shows each colour as it comes', async () => {
-        const run = { state: 'working', what: 'rope, mid', done: 0, total: 1, changes: [] } as unknown as Plan['run'];
+    it('is asked for again while the planner is at work, and shows each zone as it comes', async () => {
+        const run = { state: 'working', what: 'finding sequences', done: 0, total: 1, changes: [] } as unknown as Plan['run'];
         says(null, { run, waiting: 1 });
         show();
-        await screen.findByText('This colour is not planned yet.');
+        await screen.findByText('This zone is not planned yet.');
         expect(screen.getByRole('button', { name: 'Cancel' })).toBeTruthy();
         says(undefined, { run: { ...run, state: 'done', done: 1 } as Plan['run'] });
-        await screen.findByTestId('stack');
+        await screen.findByTestId('sequence');
         const before = app.asked.filter((a) => a.path.endsWith('/plan')).length;
         await new Promise((resolve) => setTimeout(resolve, 900));
         // Done is done: nothing is asked for any more.

@@ -28,6 +28,12 @@ function targetOf(array $picture, int $zone, string $role = 'mid'): array
     return array_values(array_filter($targets, static fn (array $t): bool => $t['role'] === $role))[0];
 }
 
+/** @return array<string, mixed> the sequence of a zone */
+function sequenceOf(array $plan, int $zone): array
+{
+    return array_values(array_filter($plan['zones'], static fn (array $z): bool => $z['number'] === $zone))[0]['sequence'];
+}
+
 function changedBy(TestCase $test, Study $study, array $change): Illuminate\Testing\TestResponse
 {
     return $test->postJson("/api/studies/$study->id/plan/changes", [...$change, 'key' => bin2hex(random_bytes(8))]);

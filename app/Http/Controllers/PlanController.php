@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Answers\PlanAnswers;
 use App\Answers\RampAnswers;
-use App\Drawers\DrawerKeeper;
 use App\Edits\PlanEdits;
 use App\Http\CannotBeShown;
 use App\Http\Requests\PlanChangeRequest;
@@ -15,23 +14,22 @@ use App\Models\Study;
 use App\Plans\PlanImages;
 use App\Plans\PlanRepository;
 use App\Plans\PlanRunner;
+use App\Resources\SequenceResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
-use KnottyPrism\Core\Picture\PlannedWish;
+use KnottyPrism\Core\Picture\PlannedZone;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /** The plan of a study's picture. Every change answers with the whole of it. */
 final class PlanController extends Controller
 {
-    private const ANSWERS = 4;
+    private const ANSWERS = 3;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly PlanAnswers $answers, private readonly PlanRunner $runner, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PlanRepository $plans, private readonly PlanAnswers $answers, private readonly PlanRunner $runner)
     {
     }
 
@@ -99,27 +97,15 @@ final class PlanController extends Controller
         return $this->whole($request, $study);
     }
 
-    /** Up to four recipes for one colour of the picture. */
+    /** Up to three sequences for a zone. */
     public function answers(Request $request, Study $study): JsonResponse
     {
-        $request->validate(['zone' => ['required', 'integer'], 'role' => ['required', Rule::enum(Role::class)]]);
+        $request->validate(['zone' => ['required', 'integer']]);
         $ground = $this->plans->ground($this->user($request), $study);
-        $wish = PlanRepository::wish($ground, $request->integer('zone'), Role::from((string) $request->string('role')));
+        $zone = array_values(array_filter($this->plans->zones($ground), static fn (PlannedZone $z): bool => $z->zone === $request->integer('zone')))[0] ?? throw ImpossibleChange::unknown('zone');
         $palette = $this->plans->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
-        $planned = array_values(array_filter($this->plans->planned($ground), static fn (PlannedWish $p): bool => $p->wish === $wish));
-        $fingerprint = $this->drawers->fingerprint($this->user($request), owned: false);
 
-        return new JsonResponse(['recipes' => array_map(fn ($r): array => $this->answers->shown($ground, $wish, $r->stack, $r->label->value, $fingerprint), $this->plans->planner($ground)->recipes($wish, $palette, $planned[0]->inZone, self::ANSWERS))]);
-    }
-
-    /** What a stack would make of one colour of the picture, before it is kept. */
-    public function tried(Request $request, Study $study): JsonResponse
-    {
-        $request->validate(['zone' => ['required', 'integer'], 'role' => ['required', Rule::enum(Role::class)], 'stack' => ['required', 'string', 'max:2000']]);
-        $ground = $this->plans->ground($this->user($request), $study);
-        $wish = PlanRepository::wish($ground, $request->integer('zone'), Role::from((string) $request->string('role')));
-
-        return new JsonResponse($this->answers->shown($ground, $wish, StackText::read((string) $request->string('stack'), $ground->shelf), 'your own', $this->drawers->fingerprint($this->user($request), owned: false)));
+        return new JsonResponse(['answers' => array_map(fn (SequenceAnswer $a): array => SequenceResource::answer($a, $ground->paper), $this->plans->planner($ground)->sequences($zone->wishes, $palette, self::ANSWERS))]);
     }
 
     /** The picture after a pass, or at "error" how far its end is from the photo. */

@@ -10,7 +10,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Recipe\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 /** A recipe chosen for a spot. The stack is read by the core against the account's pencils, so nothing foreign is stored. */
 final class KeptRecipeRequest extends FormRequest

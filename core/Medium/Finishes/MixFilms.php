@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Medium\Finishes;
 
-use KnottyPrism\Core\Colour\Observer;
 use KnottyPrism\Core\Medium\Laying\Deposit;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Tooth;
@@ -29,31 +28,13 @@ final class MixFilms
             $sheet->deposits = array_map(static fn (Deposit $d): Deposit => $d->withThickness(self::levelled($d->thickness, $evened)), $sheet->deposits);
         } else {
             $stains = array_map(static fn (Deposit $d): Deposit => $d->withThickness(self::scaled($d->thickness, 1 - $mixed)), $sheet->deposits);
-            $mixture = self::mixtureOf($sheet->deposits);
+            $mixture = Deposit::mixtureOf($sheet->deposits);
             $sheet->deposits = [...$stains, $mixture->withThickness(self::levelled(self::scaled($before, $mixed), $evened))];
         }
         foreach (self::heldFilm($sheet->deposits) as $m => $held) {
             $moved = $held - $before[$m];
             $sheet->fill[$m] = max(0.0, min($sheet->capacity[$m], $sheet->fill[$m] + $moved));
         }
-    }
-
-    /** @param  non-empty-list<Deposit>  $deposits */
-    public static function mixtureOf(array $deposits): Deposit
-    {
-        $film = max(1e-9, array_sum(array_map(static fn (Deposit $d): float => $d->total(), $deposits)));
-        $absorption = array_fill(0, Observer::BANDS, 0.0);
-        $scattering = 0.0;
-        foreach ($deposits as $deposit) {
-            $share = $deposit->total() / $film;
-            $scattering += $share * $deposit->scattering;
-            foreach ($deposit->a as $i => $a) {
-                $absorption[$i] += $share * ($a - 1) * $deposit->scattering;
-            }
-        }
-        [$a, $b] = Film::coefficients($absorption, max(1e-6, $scattering));
-
-        return new Deposit($a, $b, max(1e-6, $scattering), array_fill(0, Tooth::STRATA, 0.0));
     }
 
     /**

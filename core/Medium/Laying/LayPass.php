@@ -11,7 +11,8 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 /**
  * What happens when a pass is laid: one even coat of one pencil at one pressure.
  *
- * Contact, adhesion and the laid film follow docs/model.md, "One pass". The colour of the film is {@see FilmTable::over()}.
+ * Contact, adhesion and the laid film follow docs/model.md, "One pass". The colour of the film is {@see FilmTable::over()}; what a firm
+ * stroke takes up of what it goes over is {@see Drag}.
  */
 final class LayPass
 {
@@ -45,12 +46,18 @@ final class LayPass
     {
         $thickness = self::laidFilm($sheet, $pencil->laydown * $laydown, $pressure);
         $toward = $pencil->slickness * $pressure ** 1.5;
-        $sheet->reflectance = $pencil->film->over($sheet->reflectance, $thickness);
+        $dragged = Drag::share($sheet, $pencil, $pressure);
+        if ($dragged > 0) {
+            Drag::lay($sheet, $pencil, $pressure, $dragged, $thickness);
+        } else {
+            $sheet->beneath = $sheet->reflectance;
+            $sheet->reflectance = $pencil->film->over($sheet->reflectance, $thickness);
+            $sheet->deposits[] = new Deposit($pencil->a, $pencil->b, $pencil->scattering, $thickness, $pencil->laydown);
+        }
         foreach ($thickness as $m => $t) {
             $sheet->fill[$m] += $t;
             $sheet->slick[$m] += ($toward - $sheet->slick[$m]) * (1 - exp(-$t / self::SLICK_FILM));
         }
-        $sheet->deposits[] = new Deposit($pencil->a, $pencil->b, $pencil->scattering, $thickness);
         self::crush($sheet, $pressure);
     }
 
@@ -61,7 +68,7 @@ final class LayPass
      */
     public static function laidFilm(Sheet $sheet, float $laydown, float $pressure): array
     {
-        $reach = 0.25 + 1.15 * $pressure;
+        $contact = self::contact($sheet, $pressure);
         $offered = $laydown * (0.35 + 1.1 * $pressure ** 1.3);
         // A light hand can't press film as densely into the tooth as a firm one.
         $packed = self::PACKS + self::PACKS_WITH_PRESSURE * $pressure ** 3;
@@ -69,13 +76,28 @@ final class LayPass
         for ($m = 0; $m < Tooth::STRATA; $m++) {
             $fill = $sheet->fill[$m];
             $capacity = $sheet->capacity[$m];
-            $below = max(0.0, $sheet->depth[$m] - self::FILL_LIFTS * $fill);
-            $contact = 1 / (1 + exp(-($reach - $below) / self::CONTACT_SOFTNESS));
             $adhesion = max(0.0, 1 - $fill / ($capacity * $packed)) * (1 - $sheet->slick[$m]);
-            $laid[] = min($offered * $contact * $adhesion, max(0.0, $packed * $capacity - $fill));
+            $laid[] = min($offered * $contact[$m] * $adhesion, max(0.0, $packed * $capacity - $fill));
         }
 
         return $laid;
+    }
+
+    /**
+     * How fully a stroke touches each stratum, 0–1: a light hand touches only the peaks.
+     *
+     * @return array<int, float>
+     */
+    public static function contact(Sheet $sheet, float $pressure): array
+    {
+        $reach = 0.25 + 1.15 * $pressure;
+        $contact = [];
+        for ($m = 0; $m < Tooth::STRATA; $m++) {
+            $below = max(0.0, $sheet->depth[$m] - self::FILL_LIFTS * $sheet->fill[$m]);
+            $contact[] = 1 / (1 + exp(-($reach - $below) / self::CONTACT_SOFTNESS));
+        }
+
+        return $contact;
     }
 
     /** A firm stroke flattens the tooth for good: shallower valleys that hold less. Film already there is not squeezed out. */

@@ -19,6 +19,9 @@ final class Sheet
     /** @var array<int, float> reflectance 0–1, stratum after stratum, 36 bands each */
     public array $reflectance;
 
+    /** @var array<int, float> the same without the newest film: what a firm pass ploughs that into lies on this */
+    public array $beneath;
+
     /** @var array<int, float> film that fills each stratum's tooth, film units */
     public array $fill;
 
@@ -38,6 +41,7 @@ final class Sheet
     {
         $strata = Tooth::STRATA;
         $this->reflectance = array_merge(...array_fill(0, $strata, $paper->reflectance));
+        $this->beneath = $this->reflectance;
         $this->fill = array_fill(0, $strata, 0.0);
         $this->depth = $paper->tooth->depths;
         $this->capacity = array_fill(0, $strata, $paper->tooth->capacity);
@@ -101,6 +105,7 @@ final class Sheet
     {
         $this->reflectance = array_merge(...array_fill(0, Tooth::STRATA, $this->paper->reflectance));
         foreach ($this->deposits as $deposit) {
+            $this->beneath = $this->reflectance;
             foreach ($deposit->thickness as $m => $thickness) {
                 Film::lay($this->reflectance, $m * Observer::BANDS, $deposit->a, $deposit->b, $deposit->scattering * $thickness);
             }

@@ -20,6 +20,9 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
  */
 final readonly class Atlas
 {
+    /** Raised whenever the model lays otherwise. */
+    public const VERSION = 10;
+
     /** Where a pass lays next to nothing its effect says nothing either. */
     private const LEAST_SHARE = 0.05;
 
@@ -82,6 +85,20 @@ final readonly class Atlas
         }
 
         return new self($looks, $singleShares, $pairs, $pairShares, Look::at($bare)->logs);
+    }
+
+    /** The same for a whole drawer, which is worth keeping on a shelf: there it is found again, or else put. */
+    public static function kept(Moves $moves, ?AtlasShelf $shelf): self
+    {
+        $key = sprintf('atlas/%d/%s', self::VERSION, $moves->fingerprint());
+        $kept = $shelf?->fetch($key);
+        $atlas = $kept === null ? null : self::unpack($kept, $moves);
+        if ($atlas === null) {
+            $atlas = self::of($moves);
+            $shelf?->keep($key, $atlas->pack());
+        }
+
+        return $atlas;
     }
 
     /** As bytes, little-endian doubles, for {@see AtlasShelf}: exactly what was computed, so that a kept atlas changes no answer. */

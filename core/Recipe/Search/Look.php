@@ -30,6 +30,14 @@ final readonly class Look
         return self::ofXyz($lab->xyz());
     }
 
+    /** The colour that these logarithms of cone responses stand for. */
+    public static function labOf(float $long, float $middle, float $short): Lab
+    {
+        [$x, $y, $z] = Cones::toXyz(exp($long) - self::DARKEST, exp($middle) - self::DARKEST, exp($short) - self::DARKEST);
+
+        return Lab::ofXyz(new Xyz($x, $y, $z));
+    }
+
     public static function ofXyz(Xyz $xyz): self
     {
         [$l, $m, $s] = Cones::ofXyz($xyz->x, $xyz->y, $xyz->z);

@@ -94,6 +94,12 @@ final readonly class Rules
         return $this->usable[$below] && $this->usable[$above] && $this->follows[$below][$above];
     }
 
+    /** Whether a pencil (by its place) may be used at all. */
+    public function uses(int $pencil): bool
+    {
+        return $this->usable[$pencil];
+    }
+
     /**
      * Whether a stack keeps every rule.
      *
@@ -129,7 +135,7 @@ final readonly class Rules
     }
 
     /** Whether something must lie beneath the local colour, so that one pencil is not enough. */
-    private function wantsBeneath(): bool
+    public function wantsBeneath(): bool
     {
         return ! in_array($this->school->beneath, [Beneath::Any, Beneath::Nothing], true);
     }

@@ -763,24 +763,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/plan/tried": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                study: components["parameters"]["study"];
-            };
-            cookie?: never;
-        };
-        get: operations["planTried"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/studies/{study}/plan/values": {
         parameters: {
             query?: never;
@@ -1103,9 +1085,50 @@ export interface components {
         Role: "light" | "mid" | "dark" | "accent";
         PlanRecipe: components["schemas"]["Recipe"] & {
             reasons: string[];
+            missed: number;
+            /** @description what an ordinary hand adds */
+            sway: number;
+            /** @description what the model itself may err by */
+            doubt: number;
+            errorOnPaper: number;
+            errorInHand: number;
+        };
+        /** @enum {unknown} */
+        Mark: "whisper" | "light" | "medium" | "firm" | "full";
+        SequencePass: {
+            finish: string | null;
+            pencil: components["schemas"]["DrawerPencil"] | null;
+            /** @description by role; null where it is left out */
+            marks: {
+                [key: string]: components["schemas"]["Mark"] | null;
+            };
+            words: string;
+            reason: string | null;
+            /** @description by role; what it leaves there */
+            dabs: {
+                [key: string]: {
+                    hex: string;
+                    strata: string[];
+                    colourWords: string;
+                    toothUsed: number;
+                };
+            };
+        };
+        Sequence: {
+            label: string;
+            words: string;
+            passes: components["schemas"]["SequencePass"][];
+            /** @description ΔE00 that the zone is likely to be off: what is missed, what a hand adds, what the model may err by */
+            errorOnPaper: number;
+            errorInHand: number;
+            missed: number;
+        };
+        PlanSequence: components["schemas"]["Sequence"] & {
+            /** @description the artist's own */
+            own: boolean;
         };
         PlanAnswers: {
-            recipes: components["schemas"]["PlanRecipe"][];
+            answers: components["schemas"]["Sequence"][];
         };
         PlanTarget: {
             role: components["schemas"]["Role"];
@@ -1126,6 +1149,7 @@ export interface components {
             importance: string;
             school: string[] | null;
             hue: string | null;
+            sequence: components["schemas"]["PlanSequence"] | null;
             targets: components["schemas"]["PlanTarget"][];
         };
         PlanRun: {
@@ -1136,7 +1160,6 @@ export interface components {
             total: number;
             changes: {
                 zone: string;
-                role: string;
                 why: string;
                 before: string | null;
                 after: string;
@@ -1197,14 +1220,24 @@ export interface components {
                 remedy: string;
             }[];
             tone: string;
-            /** @description colours not planned yet */
+            /** @description zones not planned yet */
             waiting: number;
             steps: number;
+            /** @description over all zones */
+            passes: number;
             meanDeltaE00: number;
+            errorOnPaper: number;
+            errorInHand: number;
+            marks: {
+                mark: components["schemas"]["Mark"];
+                strokes: number;
+                pressure: number;
+            }[];
+            finishes: string[];
         };
         PlanChange: {
             /** @enum {unknown} */
-            kind: "school" | "mode" | "pencils" | "lock" | "hue" | "preset" | "stack" | "remedy" | "overrule";
+            kind: "school" | "mode" | "pencils" | "lock" | "hue" | "preset" | "sequence" | "regrade" | "stack" | "remedy" | "overrule";
             key: string;
             zone?: number;
             role?: components["schemas"]["Role"];
@@ -1213,7 +1246,14 @@ export interface components {
             count?: number | null;
             pencil?: string;
             /** @enum {unknown} */
-            how?: "in" | "out" | "free";
+            how?: "in" | "out" | "free" | "firmer" | "lighter" | "steeper" | "flatter";
+            pass?: number;
+            passes?: {
+                tool: string;
+                marks: {
+                    [key: string]: components["schemas"]["Mark"] | null;
+                };
+            }[] | null;
             hue?: string | null;
             /** @enum {unknown} */
             what?: "exactly-three" | "one-colour" | "whole";
@@ -2874,7 +2914,6 @@ export interface operations {
         parameters: {
             query: {
                 zone: number;
-                role: components["schemas"]["Role"];
             };
             header?: never;
             path: {
@@ -2884,39 +2923,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description up to four recipes */
+            /** @description up to three sequences */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswers"];
-                };
-            };
-        };
-    };
-    planTried: {
-        parameters: {
-            query: {
-                zone: number;
-                role: components["schemas"]["Role"];
-                stack: string;
-            };
-            header?: never;
-            path: {
-                study: components["parameters"]["study"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description what a stack would make */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanRecipe"];
                 };
             };
         };

@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import type { Plan } from '../../api/types';
 import { Button, WordButton } from '../../ui/controls';
 import type { PlanChanges } from './queries';
+import { within } from './sequence';
 
 const Bar = styled.div`
     display: flex;
@@ -27,7 +28,7 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
     const [open, setOpen] = useState(false);
     const { run, waiting } = picture;
     const underWay = run?.state === 'waiting' || run?.state === 'working';
-    const all = picture.zones.reduce((sum, z) => sum + z.targets.length, 0);
+    const all = picture.zones.length;
     const anew = run?.changes.filter((c) => c.before !== null && c.before !== c.after) ?? [];
     return (
         <>
@@ -67,11 +68,8 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
             {open && anew.length > 0 && (
                 <Changes aria-label="What was planned anew" tabIndex={0}>
                     {anew.map((c) => (
-                        <li key={`${c.zone}/${c.role}`}>
-                            <b>
-                                {c.zone}, {c.role}
-                            </b>
-                            : {c.after}; it was {c.before}. {c.why}.
+                        <li key={c.zone}>
+                            <b>{c.zone}</b>: {c.after}; it was {c.before}. {c.why}.
                         </li>
                     ))}
                 </Changes>
@@ -80,12 +78,14 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
     );
 }
 
-function words({ run, waiting, meanDeltaE00, tone }: Plan): string {
+function words({ run, waiting, errorOnPaper, passes, palette, tone }: Plan): string {
     if (run?.state === 'failed') {
         return 'Planning stopped by a fault. What was found is kept; plan again to go on.';
     }
     if (run?.state === 'cancelled' && waiting > 0) {
         return 'Cancelled. What was found is kept.';
     }
-    return waiting > 0 ? tone : `ΔE00 ${meanDeltaE00.toFixed(1)} in the mean. ${tone}`;
+    return waiting > 0
+        ? tone
+        : `${passes} passes with ${palette.length} pencils, within about ${within(errorOnPaper)} on your paper in the mean. ${tone}`;
 }

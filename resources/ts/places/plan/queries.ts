@@ -3,7 +3,7 @@ import { askAnew } from '../../api/answers';
 import { ask, askWithFile } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { Plan, PlanAnswers, PlanChange, PlanRamp, PlanRecipe, Study, ValueRuns } from '../../api/types';
+import type { Plan, PlanAnswers, PlanChange, PlanRamp, Study, ValueRuns } from '../../api/types';
 import { laneOf } from '../../api/studies';
 
 export type NewPlanChange = Omit<PlanChange, 'key'>;
@@ -47,21 +47,11 @@ export function usePlanChanges(study: number, onFault: (error: unknown) => void)
 
 export type PlanChanges = ReturnType<typeof usePlanChanges>;
 
-export const useAnswers = (study: number, zone: number, role: string, stamp: string, wanted: boolean) =>
+export const useAnswers = (study: number, zone: number, stamp: string, wanted: boolean) =>
     useQuery({
-        queryKey: ['plan-answers', study, zone, role, stamp],
-        queryFn: ({ signal }) => ask<PlanAnswers>(`${baseOf(study)}/answers?zone=${zone}&role=${role}`, { signal }),
+        queryKey: ['plan-answers', study, zone, stamp],
+        queryFn: ({ signal }) => ask<PlanAnswers>(`${baseOf(study)}/answers?zone=${zone}`, { signal }),
         enabled: wanted,
-    });
-
-/** What a stack would make, before it is kept. */
-export const useTried = (study: number, zone: number, role: string, stack: string | null) =>
-    useQuery({
-        queryKey: ['plan-tried', study, zone, role, stack],
-        queryFn: ({ signal }) =>
-            ask<PlanRecipe>(`${baseOf(study)}/tried?zone=${zone}&role=${role}&stack=${encodeURIComponent(stack ?? '')}`, { signal }),
-        enabled: stack !== null,
-        placeholderData: keepPreviousData,
     });
 
 export type Line = readonly [x1: number, y1: number, x2: number, y2: number];

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Picture;
+
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
+use KnottyPrism\Core\Picture\Palette\PaletteGround;
+use KnottyPrism\Core\Picture\Palette\PalettePart;
+use KnottyPrism\Core\Picture\Palette\WantedColour;
+
+/** Chooses the pencils of a picture: which it may take, which it is mostly made of, and what every number of them would cost. */
+final readonly class ChoosePalette
+{
+    private const CURVE = [3, 24];
+
+    /** The base holds the fewest pencils whose cost is within this of what all would cost, ΔE00. */
+    private const FLAT = 0.15;
+
+    /** @param  Drawer  $hand  the pencils that may be used */
+    public function __construct(private Drawer $hand, private Paper $paper, private PlanSettings $settings)
+    {
+    }
+
+    /**
+     * @param  list<Wish>  $wishes
+     * @param  ?\Closure(int, int): void  $progress  told how far, of how much
+     */
+    public function for(array $wishes, ?\Closure $progress = null): PalettePart
+    {
+        $hand = $this->hand;
+        $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): WantedColour => new WantedColour($w->fitted, $w->weight), $wishes), $this->kept($hand), $this->settings->mode, $progress);
+        $keep = $ground->placesOf($this->settings->keep);
+        $curve = $ground->search->curve(...self::CURVE);
+        $most = $this->settings->mostPencils();
+        $all = array_keys($ground->pencils);
+        $chosen = $most === null || $most >= count($hand->pencils) ? null : $ground->search->best(max($most, count($keep)), $keep);
+        $base = $chosen ?? $ground->search->best($this->flatFrom($curve, count($all)), $keep);
+        $ids = static fn (array $places): array => self::identifiers(array_map(static fn (int $p): Pencil => $ground->pencils[$p], array_values($places)));
+
+        return new PalettePart(
+            $chosen === null ? self::identifiers($hand->pencils) : $ids($chosen),
+            $ids($base),
+            $curve,
+            $chosen === null ? [] : self::suffering($wishes, $ground->clusterOf, $ground->search->costs->each($chosen), $ground->search->costs->each($all)),
+        );
+    }
+
+    /** @return list<string> kept pencils that are at hand */
+    private function kept(Drawer $hand): array
+    {
+        return array_values(array_intersect($this->settings->keep, self::identifiers($hand->pencils)));
+    }
+
+    /**
+     * @param  list<Pencil>  $pencils
+     * @return list<string>
+     */
+    private static function identifiers(array $pencils): array
+    {
+        return array_map(static fn (Pencil $p): string => $p->id(), $pencils);
+    }
+
+    /** @param  array<int, float>  $curve */
+    private function flatFrom(array $curve, int $all): int
+    {
+        $end = $curve === [] ? 0.0 : min($curve);
+        foreach ($curve as $count => $cost) {
+            if ($cost <= $end + self::FLAT) {
+                return $count;
+            }
+        }
+
+        return $all;
+    }
+
+    /**
+     * @param  list<Wish>  $wishes
+     * @param  list<int>  $clusterOf
+     * @param  list<float>  $with  ΔE00 of each cluster with the palette
+     * @param  list<float>  $whole  and with all pencils
+     * @return array<int, float>
+     */
+    private static function suffering(array $wishes, array $clusterOf, array $with, array $whole): array
+    {
+        $lost = $weight = [];
+        foreach ($wishes as $i => $wish) {
+            $lost[$wish->zone] = ($lost[$wish->zone] ?? 0.0) + $wish->weight * ($with[$clusterOf[$i]] - $whole[$clusterOf[$i]]);
+            $weight[$wish->zone] = ($weight[$wish->zone] ?? 0.0) + $wish->weight;
+        }
+
+        foreach ($lost as $zone => $sum) {
+            $lost[$zone] = $weight[$zone] > 0 ? $sum / $weight[$zone] : 0.0;
+        }
+
+        return $lost;
+    }
+}

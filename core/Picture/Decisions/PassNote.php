@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Picture\Decisions;
+
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\UnknownPencil;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+
+/** One pass of a zone's sequence as it is kept: what it is done with, and how hard in which of the zone's colours. */
+final readonly class PassNote
+{
+    /**
+     * @param  string  $tool  a pencil's identifier, or a finish
+     * @param  array<string, PressureMark>  $marks  by role; what is not there is left out
+     */
+    public function __construct(public string $tool, public array $marks)
+    {
+    }
+
+    /** @param  list<Role>  $roles  what its shades are to the zone */
+    public static function of(GradedPass $pass, array $roles): self
+    {
+        $marks = [];
+        foreach ($roles as $shade => $role) {
+            $mark = $pass->marks[$shade] ?? null;
+            if ($mark !== null) {
+                $marks[$role->value] = $mark;
+            }
+        }
+
+        return new self($pass->tool instanceof Finish ? $pass->tool->value : $pass->tool->id(), $marks);
+    }
+
+    /**
+     * @param  list<Role>  $roles
+     *
+     * @throws UnknownPencil
+     */
+    public function read(Drawer $shelf, array $roles): GradedPass
+    {
+        return new GradedPass(Finish::tryFrom($this->tool) ?? $shelf->pencil($this->tool), array_map(fn (Role $role): ?PressureMark => $this->marks[$role->value] ?? null, $roles));
+    }
+
+    /** @return array<string, mixed> for JSON */
+    public function toArray(): array
+    {
+        return ['tool' => $this->tool, 'marks' => (object) array_map(static fn (PressureMark $m): string => $m->value, $this->marks)];
+    }
+
+    /** @param  array{tool: string, marks: array<string, string>}  $data */
+    public static function ofArray(array $data): self
+    {
+        return new self($data['tool'], array_map(PressureMark::from(...), $data['marks']));
+    }
+}

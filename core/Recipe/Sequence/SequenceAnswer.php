@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Sequence;
+
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Recipe\School\Mode;
+
+/** A sequence for an area, what it is good at, and what comes of it in every shade. */
+final readonly class SequenceAnswer
+{
+    /** @param  list<ShadeOutcome>  $outcomes  by shade, in the order that was asked */
+    public function __construct(public RecipeLabel $label, public Sequence $sequence, public array $outcomes)
+    {
+    }
+
+    /** @param  list<Shade>  $shades */
+    public static function of(RecipeLabel $label, Sequence $sequence, array $shades, Paper $paper, Mode $mode): self
+    {
+        return new self($label, $sequence, array_map(static fn (Shade $shade, int $i): ShadeOutcome => ShadeOutcome::of($shade, $sequence->stackIn($i), $paper, $mode), $shades, array_keys($shades)));
+    }
+
+    /** How far off the area is likely to be on paper, ΔE00, by the weight of its shades. */
+    public function errorOnPaper(): float
+    {
+        return $this->mean(static fn (ShadeOutcome $o): float => $o->errorOnPaper());
+    }
+
+    public function errorInHand(): float
+    {
+        return $this->mean(static fn (ShadeOutcome $o): float => $o->errorInHand());
+    }
+
+    public function missed(): float
+    {
+        return $this->mean(static fn (ShadeOutcome $o): float => $o->missed);
+    }
+
+    /** @param  \Closure(ShadeOutcome): float  $of */
+    private function mean(\Closure $of): float
+    {
+        $sum = $weight = 0.0;
+        foreach ($this->outcomes as $outcome) {
+            $sum += $outcome->shade->weight * $of($outcome);
+            $weight += $outcome->shade->weight;
+        }
+
+        return $weight > 0 ? $sum / $weight : 0.0;
+    }
+}

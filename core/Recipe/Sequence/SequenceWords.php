@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Sequence;
+
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+
+/** A sequence as an artist would say it: "711 Dry reed over all of it in a whisper; 741 Slate step from the middle down, from light to firm in the darks". */
+final readonly class SequenceWords
+{
+    /** @var list<int> the value run, lightest first */
+    private array $run;
+
+    /** @param  list<Shade>  $shades */
+    private function __construct(private Sequence $sequence, private array $shades)
+    {
+        $run = array_values(array_filter(array_keys($shades), static fn (int $i): bool => ! $shades[$i]->touch));
+        usort($run, static fn (int $a, int $b): int => $shades[$b]->target->l <=> $shades[$a]->target->l);
+        $this->run = $run;
+    }
+
+    /** @param  list<Shade>  $shades */
+    public static function of(Sequence $sequence, array $shades): self
+    {
+        return new self($sequence, $shades);
+    }
+
+    /** The whole, one sentence. */
+    public function whole(): string
+    {
+        return $this->sequence->passes === [] ? 'The paper is left bare.' : implode('; ', array_map($this->pass(...), $this->sequence->passes)).'.';
+    }
+
+    /** The numbers with their hardest marks, for a list of changes. */
+    public function inShort(): string
+    {
+        $parts = array_map(static function (GradedPass $p): string {
+            if ($p->tool instanceof Finish) {
+                return $p->tool->value;
+            }
+            $strokes = array_map(static fn (int $i): int => $p->marks[$i]?->strokes() ?? 0, $p->over());
+            [$from, $to] = [PressureMark::cases()[min([5, ...$strokes]) - 1], PressureMark::cases()[max([1, ...$strokes]) - 1]];
+
+            return $p->tool->record->number.' '.($from === $to ? $from->value : "$from->value to $to->value");
+        }, $this->sequence->passes);
+
+        return $parts === [] ? 'bare paper' : implode(', ', $parts);
+    }
+
+    public function pass(GradedPass $pass): string
+    {
+        if ($pass->tool instanceof Finish) {
+            return $pass->tool->value.' '.$this->where($pass);
+        }
+
+        return sprintf('%s %s %s', trim($pass->tool->record->number.' '.$pass->tool->record->name), $this->where($pass), $this->pressure($pass));
+    }
+
+    private function where(GradedPass $pass): string
+    {
+        $over = array_values(array_filter($this->run, static fn (int $i): bool => ($pass->marks[$i] ?? null) !== null));
+        $touches = array_map(fn (int $i): string => 'the '.$this->shades[$i]->name, array_values(array_diff($pass->over(), $this->run)));
+        if ($over === []) {
+            return 'in '.implode(' and ', $touches).' alone';
+        }
+        $places = match (true) {
+            count($over) === count($this->run) => count($this->shades) - count($this->run) > 0 && $touches === [] ? 'over all but the touch' : 'over all of it',
+            $over === [$this->run[count($this->run) - 1]] => 'only in the darkest',
+            $over === [$this->run[0]] => 'only in the lights',
+            $over[0] === $this->run[0] => 'in all but the darks',
+            default => 'from the middle down',
+        };
+
+        return $places.($touches !== [] && count($over) < count($this->run) ? ' and in '.implode(' and ', $touches) : '');
+    }
+
+    private function pressure(GradedPass $pass): string
+    {
+        $marks = array_values(array_filter(array_map(static fn (int $i): ?PressureMark => $pass->marks[$i] ?? null, $this->run)));
+        if ($marks === []) {
+            $marks = array_values(array_filter($pass->marks));
+        }
+        [$light, $dark] = [$marks[0], $marks[count($marks) - 1]];
+        $how = match ($light) {
+            PressureMark::Whisper => 'in a whisper',
+            PressureMark::Light => 'lightly',
+            PressureMark::Medium => 'at medium pressure',
+            PressureMark::Firm => 'firmly',
+            PressureMark::Full => 'with full pressure',
+        };
+        if ($light === $dark) {
+            return $how;
+        }
+        if (abs($light->strokes() - $dark->strokes()) === 1) {
+            return sprintf('%s, a little %s in the darks', $how, $dark->strokes() > $light->strokes() ? 'firmer' : 'lighter');
+        }
+        $from = ($pass->marks[$this->run[0] ?? 0] ?? null) === null ? '' : ' in the lights';
+
+        return sprintf('from %s%s to %s in the darks', self::said($light), $from, self::said($dark));
+    }
+
+    private static function said(PressureMark $mark): string
+    {
+        return $mark === PressureMark::Whisper ? 'a whisper' : $mark->value;
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Sequence;
+
+use KnottyPrism\Core\Colour\Lab;
+
+/** One colour that an area asks for: a place of its value run, or a touch, which is another colour within it. */
+final readonly class Shade
+{
+    /**
+     * @param  Lab  $target  what is aimed at
+     * @param  float  $weight  share of the area that it stands for, above 0
+     * @param  bool  $touch  whether it stands beside the value run
+     */
+    public function __construct(public string $name, public Lab $target, public float $weight = 1.0, public bool $touch = false)
+    {
+    }
+
+    /**
+     * The shade that a school speaks of: the heaviest of the value run.
+     *
+     * @param  non-empty-list<self>  $shades
+     */
+    public static function main(array $shades): self
+    {
+        return array_reduce($shades, static fn (self $main, self $s): self => $s->touch < $main->touch || ($s->touch === $main->touch && $s->weight > $main->weight) ? $s : $main, $shades[0]);
+    }
+}

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\SequenceSearch;
+
+use KnottyPrism\Core\Recipe\Search\Moves;
+
+/**
+ * Builds runs pass by pass from the paper up. At every length the most promising are kept, of each set of pencils a few; what one more
+ * pass would make of them is forecast for every pencil in every grading, and the best of that is laid.
+ */
+final readonly class Beam
+{
+    /** Runs kept at every length, and of them with the same pencils. */
+    private const WIDTH = 16;
+
+    private const PER_PENCILS = 3;
+
+    /** Gradings of one pencil that are looked at further, and passes laid on every run. */
+    private const PER_PENCIL = 3;
+
+    private const LAID = 8;
+
+    public function __construct(private Ground $ground)
+    {
+    }
+
+    /** @return list<Node> runs that may be an answer, the cheapest first, one for each set of pencils */
+    public function run(): array
+    {
+        $beam = [$this->ground->node(new Run)];
+        $found = [];
+        while ($beam !== []) {
+            $next = [];
+            foreach ($beam as $node) {
+                foreach ($this->followers($node) as $key => $follower) {
+                    $next[$key] = $follower;
+                }
+            }
+            foreach ($next as $node) {
+                $set = $node->run->pencilKey();
+                if ($this->ground->craft->ends($node->run) && (! isset($found[$set]) || $node->cost < $found[$set]->cost)) {
+                    $found[$set] = $node;
+                }
+            }
+            $beam = self::kept(array_filter($next, static fn (Node $n): bool => ! $n->closed));
+        }
+        usort($found, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, Node>  $nodes
+     * @return list<Node>
+     */
+    private static function kept(array $nodes): array
+    {
+        uasort($nodes, static fn (Node $a, Node $b): int => [$a->promise, $a->cost] <=> [$b->promise, $b->cost]);
+        $kept = $sets = [];
+        foreach ($nodes as $node) {
+            $set = $node->run->pencilKey();
+            $sets[$set] = ($sets[$set] ?? 0) + 1;
+            if ($sets[$set] <= self::PER_PENCILS) {
+                $kept[] = $node;
+            }
+            if (count($kept) === self::WIDTH) {
+                break;
+            }
+        }
+
+        return $kept;
+    }
+
+    /** @return array<string, Node> by key */
+    private function followers(Node $node): array
+    {
+        $tried = $this->promising($node);
+        asort($tried);
+        $followers = [];
+        foreach (array_slice(array_keys($tried), 0, self::LAID) as $key) {
+            [$pencil, $marks] = explode(':', (string) $key);
+            $marks = array_map(intval(...), str_split($marks));
+            $laid = $node->laid;
+            foreach ($marks as $shade => $mark) {
+                if ($mark > 0) {
+                    $laid[$shade] = $this->ground->book->onto($laid[$shade], (int) $pencil * Moves::MARKS + $mark - 1);
+                }
+            }
+            $run = $node->run->with((int) $pencil, $marks);
+            if (! $this->ground->craft->comesIn($node->run->pencils, (int) $pencil, max(0, ...$marks)) || ! $this->ground->craft->burnishesOnce($run)) {
+                continue;
+            }
+            $followers[$run->key()] = $this->ground->judged($run, array_values($laid));
+        }
+
+        return $followers;
+    }
+
+    /** @return array<string, float> what is promised, by "pencil:marks" */
+    private function promising(Node $node): array
+    {
+        [$ground, $craft] = [$this->ground, $this->ground->craft];
+        [$errors, $promises] = $this->forecasts($node, $ground->mostPasses - $node->run->length() - 1);
+        $patterns = $this->patterns($node);
+        $promising = [];
+        foreach ($ground->book->moves->pencils as $pencil => $_) {
+            if (! $craft->comesIn($node->run->pencils, $pencil, Craft::FULL)) {
+                continue;
+            }
+            $price = $ground->prices->ofOneMore($node->run->pencils, $pencil);
+            // What a shade may not have is out of reach.
+            $goOn = $last = [];
+            foreach ($node->laid as $shade => $laid) {
+                $uses = $craft->uses($shade, $pencil, $laid->moves === []);
+                $goOn[] = $uses ? $promises[$shade][$pencil] : [$promises[$shade][$pencil][0], INF, INF, INF, INF, INF];
+                $last[] = $uses ? $errors[$shade][$pencil] : [$errors[$shade][$pencil][0], INF, INF, INF, INF, INF];
+            }
+            $best = [];
+            foreach ($patterns as $key => [$pattern, $isLast, $grading]) {
+                $sum = $price + $grading;
+                $of = $isLast ? $last : $goOn;
+                foreach ($pattern as $shade => $mark) {
+                    $sum += $of[$shade][$mark];
+                }
+                $best[$key] = $sum;
+            }
+            asort($best);
+            foreach (array_slice($best, 0, self::PER_PENCIL, true) as $key => $sum) {
+                if ($sum < INF) {
+                    $promising["$pencil:".substr($key, 1)] = $sum;
+                }
+            }
+        }
+
+        return $promising;
+    }
+
+    /** @return array<string, array{list<int>, bool, float}> the gradings that may follow, by "m" and their marks; whether they are the last, and their price */
+    private function patterns(Node $node): array
+    {
+        $craft = $this->ground->craft;
+        $worked = count($craft->worked);
+        $patterns = [];
+        foreach (Patterns::over(count($this->ground->aims), $craft->worked) as $pattern) {
+            $covered = count(array_filter($pattern));
+            if ($node->run->length() === 0 && $covered < $worked) {
+                continue;
+            }
+            foreach ($pattern as $shade => $mark) {
+                if ($mark > 0 && ! $craft->follows($shade, $node->laid[$shade]->marks, $mark)) {
+                    continue 2;
+                }
+            }
+            $patterns['m'.implode('', $pattern)] = [$pattern, $craft->isLast($covered), $this->ground->prices->ofGrading($pattern)];
+        }
+
+        return $patterns;
+    }
+
+    /**
+     * Errors, and what they promise with further passes, by shade, pencil and mark, weighted; mark 0 stands for leaving a shade as it is.
+     *
+     * @return array{list<list<list<float>>>, list<list<list<float>>>}
+     */
+    private function forecasts(Node $node, int $left): array
+    {
+        $errors = $promises = [];
+        foreach ($this->ground->aims as $shade => $aim) {
+            $weight = $this->ground->weights[$shade];
+            $laid = $node->laid[$shade];
+            [$error, $hope] = $aim->forecast($laid, $this->ground->outlook->from($laid), $left);
+            $now = $weight * $aim->judge($laid)->error();
+            $then = Ground::promise($now, $weight * $aim->hope($laid, $left));
+            $errorsHere = $promisesHere = [];
+            foreach (array_chunk($error, Moves::MARKS) as $pencil => $marks) {
+                $row = [$now];
+                $promise = [$then];
+                foreach ($marks as $mark => $e) {
+                    $row[] = $weight * $e;
+                    $promise[] = Ground::promise($weight * $e, $weight * $hope[$pencil * Moves::MARKS + $mark]);
+                }
+                $errorsHere[] = $row;
+                $promisesHere[] = $promise;
+            }
+            $errors[] = $errorsHere;
+            $promises[] = $promisesHere;
+        }
+
+        return [$errors, $promises];
+    }
+}

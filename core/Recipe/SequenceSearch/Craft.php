@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\SequenceSearch;
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Recipe\School\Darks;
+use KnottyPrism\Core\Recipe\School\Joining;
+use KnottyPrism\Core\Recipe\School\Lights;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Search\Rules;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+
+/**
+ * What no search does, whatever the school, because nobody with a pencil in the hand would; and what the school forbids besides.
+ * docs/model.md, "Craft", lists the rules by the same numbers. An artist may overrule each by hand.
+ */
+final readonly class Craft
+{
+    public const WHISPER = 1;
+
+    public const LIGHT = 2;
+
+    public const MEDIUM = 3;
+
+    public const FIRM = 4;
+
+    public const FULL = 5;
+
+    /** A shade this near to the bare paper, ΔE00, is left bare; one this near gets one light coat at most. */
+    private const IS_PAPER = 3.0;
+
+    private const NEAR_PAPER = 6.0;
+
+    /** A pencil whose heavy swatch is this near to the paper does nothing on it. */
+    private const PAPER_COLOURED = 6.0;
+
+    /** @var list<int> coats that each shade may get, 0, 1 or any number */
+    private array $coats;
+
+    /** @var list<int> the shades of the run that are worked, lightest first */
+    public array $worked;
+
+    /** @var list<bool> by pencil: whether it shows on bare paper */
+    private array $shows;
+
+    /** @var list<bool> by pencil: nothing comes after it */
+    private array $closes;
+
+    /** @var list<bool> by pencil */
+    private array $pale;
+
+    /** @var list<bool> by pencil: whether a run may begin with it */
+    private array $begins;
+
+    /**
+     * @param  list<Shade>  $shades  the value run from the lightest, then the touches
+     * @param  list<Rules>  $rules  the school's, by shade
+     * @param  int  $main  the shade whose local colour the school speaks of
+     */
+    public function __construct(private School $school, private Moves $moves, array $shades, public array $rules, private int $main)
+    {
+        $paper = Lab::ofReflectance($moves->paper->reflectance);
+        $reserves = $school->lights === Lights::PaleFirst;
+        $coats = [];
+        foreach ($shades as $shade) {
+            $apart = $shade->target->deltaE00($paper);
+            $coats[] = match (true) {
+                $apart < self::IS_PAPER => 0,
+                $apart < self::NEAR_PAPER => 1,
+                default => PHP_INT_MAX,
+            };
+        }
+        $this->coats = $coats;
+        $this->worked = array_values(array_filter(array_keys($shades), static fn (int $i): bool => ! $shades[$i]->touch && $coats[$i] > 0));
+        $shows = $closes = $pale = [];
+        foreach ($moves->characters() as $character) {
+            $shows[] = $reserves || $character->heavy->deltaE00($paper) > self::PAPER_COLOURED;
+            $closes[] = ($school->darks === Darks::BlackLast && $character->isBlack()) || ($school->lights === Lights::WhiteLast && $character->isWhite());
+            $pale[] = $character->isPale();
+        }
+        [$this->shows, $this->closes, $this->pale] = [$shows, $closes, $pale];
+        $this->begins = $this->beginners();
+    }
+
+    /** Whether a finish is done over so many coats: solvent wants two, others one. */
+    public static function takes(Finish $finish, int $coats): bool
+    {
+        return $coats >= ($finish === Finish::Solvent ? 2 : 1);
+    }
+
+    /**
+     * Rules 1, 2 and 4: whether a mark may follow those that a shade has.
+     *
+     * @param  list<int>  $marks  so far
+     */
+    public function follows(int $shade, array $marks, int $mark): bool
+    {
+        $n = count($marks);
+        if ($n >= $this->coats[$shade] || ($mark > self::MEDIUM && $this->school->joining === Joining::LightCoats)) {
+            return false;
+        }
+        if ($n === 0) {
+            return $mark <= ($this->coats[$shade] === 1 ? self::LIGHT : self::MEDIUM);
+        }
+        $last = $marks[$n - 1];
+        $glazed = $n > 1 && $last === self::WHISPER && $marks[$n - 2] > self::LIGHT;
+        if ($glazed || max([0, ...array_slice($marks, 0, -1)]) >= self::FIRM) {
+            return false;
+        }
+        if ($last === self::FULL) {
+            return $mark >= self::FIRM;
+        }
+
+        return $mark >= $last - 1 || $mark === self::WHISPER;
+    }
+
+    /** Whether a pencil may be used in a shade, and on the bare paper if nothing lies there. */
+    public function uses(int $shade, int $pencil, bool $bare): bool
+    {
+        return $this->rules[$shade]->uses($pencil) && (! $bare || $this->shows[$pencil]);
+    }
+
+    /**
+     * The school's order: whether a pencil may come in after those already used. Coming back to one is allowed, and so is burnishing
+     * with a pale one.
+     *
+     * @param  list<int>  $before  pencils of the passes so far
+     * @param  int  $hardest  the hardest mark of the pass
+     */
+    public function comesIn(array $before, int $pencil, int $hardest): bool
+    {
+        if ($before === []) {
+            return $this->begins[$pencil];
+        }
+        $burnishes = $this->pale[$pencil] && $hardest >= self::FIRM;
+        foreach ($before as $one) {
+            if ($this->closes[$one]) {
+                return false;
+            }
+        }
+        if ($burnishes || in_array($pencil, $before, true)) {
+            return true;
+        }
+        foreach ($before as $one) {
+            if (! $this->rules[$this->main]->follows($one, $pencil)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * The school's order for a touch: whether a pencil may lie over those beneath.
+     *
+     * @param  list<int>  $before
+     */
+    public function goesOver(int $shade, array $before, int $pencil): bool
+    {
+        foreach ($before as $one) {
+            if ($this->closes[$one] || ($one !== $pencil && ! $this->rules[$shade]->follows($one, $pencil))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Whether nothing may follow a pass over so much of the run: rule 3 has one shade alone for last accents only. */
+    public function isLast(int $shadesCovered): bool
+    {
+        return $shadesCovered === 1 && count($this->worked) > 1;
+    }
+
+    /** Rule 2: whether an area is burnished with a pale pencil at most once. */
+    public function burnishesOnce(Run $run): bool
+    {
+        $times = 0;
+        foreach ($run->pencils as $at => $pencil) {
+            $times += $at > 0 && $this->pale[$pencil] && max(0, ...$run->marks[$at]) >= self::FIRM ? 1 : 0;
+        }
+
+        return $times < 2;
+    }
+
+    /** Whether a run may end so, by the school. */
+    public function ends(Run $run): bool
+    {
+        if ($run->pencils === [] || $run->marks === []) {
+            return $this->worked === [];
+        }
+        $alone = count(array_unique($run->pencils)) < 2;
+        if ($alone && $this->rules[$this->main]->wantsBeneath()) {
+            return false;
+        }
+
+        $last = $run->pencils[array_key_last($run->pencils)];
+
+        return $this->school->joining !== Joining::LightPencil || ($this->pale[$last] && max(0, ...$run->marks[array_key_last($run->marks)]) >= self::FIRM);
+    }
+
+    /** Whether a whole run keeps every rule. */
+    public function keeps(Run $run): bool
+    {
+        $marks = array_fill(0, count($this->coats), []);
+        $worked = count($this->worked);
+        foreach ($run->pencils as $at => $pencil) {
+            $pass = $run->marks[$at];
+            $covered = count(array_filter($pass));
+            $whole = $at > 0 || $covered === $worked;
+            if ($covered === 0 || ! $whole || ! Patterns::isGraded($pass, $this->worked) || ($this->isLast($covered) && $at < $run->length() - 1) || ! $this->comesIn(array_slice($run->pencils, 0, $at), $pencil, max(0, ...$pass))) {
+                return false;
+            }
+            foreach ($pass as $shade => $mark) {
+                if ($mark > 0) {
+                    if (! $this->uses($shade, $pencil, $marks[$shade] === []) || ! $this->follows($shade, $marks[$shade], $mark)) {
+                        return false;
+                    }
+                    $marks[$shade][] = $mark;
+                }
+            }
+        }
+
+        return $this->burnishesOnce($run) && $this->ends($run);
+    }
+
+    /** @return list<bool> those with which the school begins in every worked shade; where there are none, in the main one */
+    private function beginners(): array
+    {
+        $in = [];
+        foreach ($this->rules as $shade => $rules) {
+            $in[$shade] = array_fill_keys(array_map(Moves::pencilOf(...), $rules->firsts), true);
+        }
+        $every = array_map(fn (int $pencil): bool => array_filter($this->worked, static fn (int $shade): bool => ! isset($in[$shade][$pencil])) === [], array_keys($this->moves->pencils));
+
+        return in_array(true, $every, true) ? $every : array_map(fn (int $pencil): bool => isset($in[$this->main][$pencil]), array_keys($this->moves->pencils));
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\SequenceSearch;
+
+use KnottyPrism\Core\Recipe\Search\Moves;
+
+/** All that the search for one value run stands on: its shades, the pencils, the rules, the prices, and what was laid so far. */
+final readonly class Ground
+{
+    /** @var list<float> shares of the shades in the area */
+    public array $weights;
+
+    /**
+     * @param  list<ShadeAim>  $aims  of the value run, lightest first
+     * @param  float  $whole  weight of the area with its touches
+     */
+    public function __construct(public LaidBook $book, public Outlook $outlook, public Craft $craft, public Prices $prices, public array $aims, public int $mostPasses, float $whole)
+    {
+        $this->weights = array_map(static fn (ShadeAim $a): float => $a->shade->weight / $whole, $aims);
+    }
+
+    /** What is worth going on from: half for what it is, half for what it may become. Either alone finds dearer runs. */
+    public static function promise(float $error, float $hope): float
+    {
+        return 0.5 * ($error + $hope);
+    }
+
+    /** A run laid from the paper up. */
+    public function node(Run $run): Node
+    {
+        return $this->judged($run, $this->laid($run));
+    }
+
+    /** What a run costs; more than a limit is not worked out to the end. */
+    public function cost(Run $run, float $limit): float
+    {
+        $price = $this->prices->ofRun($run);
+        $least = [];
+        $laid = $this->laid($run);
+        foreach ($this->aims as $shade => $aim) {
+            $price += $this->weights[$shade] * $this->prices->ofTooth($laid[$shade]->toothUsed);
+            $least[] = $this->weights[$shade] * $aim->leastError($laid[$shade]);
+        }
+        $cost = $price + array_sum($least);
+        foreach ($this->aims as $shade => $aim) {
+            if ($cost >= $limit) {
+                return $cost;
+            }
+            $cost += $this->weights[$shade] * $aim->judge($laid[$shade])->error() - $least[$shade];
+        }
+
+        return $cost;
+    }
+
+    /** @return list<Laid> by shade */
+    private function laid(Run $run): array
+    {
+        $laid = array_fill(0, count($this->aims), $this->book->bare);
+        foreach ($run->pencils as $at => $pencil) {
+            foreach ($run->marks[$at] as $shade => $mark) {
+                if ($mark > 0) {
+                    $laid[$shade] = $this->book->onto($laid[$shade], $pencil * Moves::MARKS + $mark - 1);
+                }
+            }
+        }
+
+        return array_values($laid);
+    }
+
+    /** @param  list<Laid>  $laid  by shade */
+    public function judged(Run $run, array $laid): Node
+    {
+        $left = $this->mostPasses - $run->length();
+        $price = $this->prices->ofRun($run);
+        $cost = $promise = $price;
+        foreach ($this->aims as $shade => $aim) {
+            $tooth = $this->prices->ofTooth($laid[$shade]->toothUsed);
+            $error = $aim->judge($laid[$shade])->error();
+            $cost += $this->weights[$shade] * ($error + $tooth);
+            $promise += $this->weights[$shade] * (self::promise($error, $aim->hope($laid[$shade], $left)) + $tooth);
+        }
+        $last = $run->length() - 1;
+        $closed = $left < 1 || ($last >= 0 && $this->craft->isLast(count(array_filter($run->marks[$last]))));
+
+        return new Node($run, $laid, $cost, $promise, $closed);
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\SequenceSearch;
+
+/** A run as it is searched: what it has laid in every shade, and what that costs. */
+final readonly class Node
+{
+    /**
+     * @param  list<Laid>  $laid  by shade
+     * @param  float  $cost  mean error on paper and prices, ΔE00
+     * @param  float  $promise  the same, counting what further passes may make of it
+     * @param  bool  $closed  whether no pass may follow
+     */
+    public function __construct(public Run $run, public array $laid, public float $cost, public float $promise, public bool $closed)
+    {
+    }
+}
