@@ -46,7 +46,7 @@ final class PlanCommand extends Command
             ->addOption('keep', null, InputOption::VALUE_REQUIRED, 'pencils that the palette must hold, ID,ID…', '')
             ->addOption('without', null, InputOption::VALUE_REQUIRED, 'pencils that it must not, ID,ID…', '')
             ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
-            ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…', '')
+            ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…; "" for free', implode(',', School::opinion()->settings()))
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
             ->addOption('out', null, InputOption::VALUE_REQUIRED, 'folder to write into');
     }
@@ -69,6 +69,8 @@ final class PlanCommand extends Command
             $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
             $plan = (new PlanPicture($drawer, $paper, $settings))->whole($grid, ZoneMap::proposed($grid, $zones), $this->progress($output));
             self::folder($staging);
+            $labels = $plan->map->labels;
+            file_put_contents("$staging/layers.png", Raster::encoded($labels->width, $labels->height, 1, $labels->bytes, 'png'));
             $this->previews($plan, $large, $staging, $output);
             $this->card($plan, pathinfo($photo, PATHINFO_FILENAME), $staging);
             $answer = [...PlannedPictureResource::plan($plan), 'seconds' => round((hrtime(true) - $start) / 1e9, 2)];

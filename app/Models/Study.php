@@ -20,6 +20,7 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  * @property string $paper
  * @property ?int $colour_photo_id the photo that the colours follow
  * @property int $plan_number the version of the picture's plan that is shown; 0 before the first
+ * @property ?string $first_school settings of the way of working that it began with; nothing for those of before there was one
  * @property int $survey_number the version of the survey that is shown; 0 before the first
  * @property float $drawing_width_mm
  * @property float $drawing_height_mm
@@ -30,7 +31,7 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  */
 final class Study extends Model
 {
-    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
+    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place', 'first_school'];
 
     protected $attributes = ['survey_number' => 0, 'plan_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
 

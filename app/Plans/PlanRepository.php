@@ -22,6 +22,7 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
@@ -54,7 +55,9 @@ final class PlanRepository
 
     public function sheet(Study $study): PlanSheet
     {
-        return $this->versions->current($study)?->sheet() ?? new PlanSheet;
+        $first = $study->first_school === null || $study->first_school === '' ? [] : [PlanSettings::WHOLE => explode(',', $study->first_school)];
+
+        return $this->versions->current($study)?->sheet() ?? new PlanSheet(new PlanSettings($first));
     }
 
     /**

@@ -13,11 +13,13 @@ use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Palette\MadeColour;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlannedWish;
+use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Picture\ZoneCautions;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /** What is planned of a study's picture, as targets with their recipes, and what follows from all of them together. */
 final class PlannedPictures
@@ -42,6 +44,22 @@ final class PlannedPictures
         }
 
         return $targets;
+    }
+
+    /**
+     * @param  list<PlannedZone>  $zones
+     * @return array<int, SequenceAnswer> of those that are planned, by number
+     */
+    public static function sequences(PlanGround $ground, array $zones): array
+    {
+        $answers = [];
+        foreach ($zones as $zone) {
+            if ($zone->sequence !== null) {
+                $answers[$zone->zone] = SequenceAnswer::of(RecipeLabel::tryFrom($zone->label) ?? RecipeLabel::OtherPencils, $zone->sequence, PlannedZone::shades($zone->wishes), $ground->paper, $ground->sheet->settings->mode);
+            }
+        }
+
+        return $answers;
     }
 
     /** @return list<MadeColour> how each colour that is planned is made; nothing where none is */

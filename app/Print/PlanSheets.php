@@ -8,14 +8,20 @@ use App\Photos\Raster;
 use App\Photos\WorkingCopy;
 use App\Resources\ChartResource;
 use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\LayingOrder;
-use KnottyPrism\Core\Picture\LayingStep;
 use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\SequenceStep;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
 /** Sheets of a picture's plan to work from: zone by zone, and pass by pass in the order to lay them. */
 final class PlanSheets
@@ -49,9 +55,10 @@ final class PlanSheets
 
     /**
      * @param  list<PlannedTarget>  $targets
+     * @param  array<int, SequenceAnswer>  $sequences  by zone
      * @param  Raster  $photo  at about screen size
      */
-    public function zones(string $study, string $paper, ZoneMap $map, array $targets, Raster $photo, string $size): string
+    public function zones(string $study, string $paper, ZoneMap $map, array $targets, array $sequences, Raster $photo, string $size): string
     {
         [$small, $width, $height] = self::smallAndPale($photo);
         $zones = [];
@@ -60,23 +67,43 @@ final class PlanSheets
             $roles = Role::cases();
             usort($own, static fn (PlannedTarget $a, PlannedTarget $b): int => array_search($a->role, $roles, true) <=> array_search($b->role, $roles, true));
             if ($own !== []) {
-                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(self::stack(...), $own)];
+                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'passes' => self::said($sequences[$number] ?? null), 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(self::stack(...), $own)];
             }
         }
 
         return PdfPage::of('cards.zones', ['study' => $study, 'paper' => $paper, 'zones' => $zones, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210], $size);
     }
 
-    /** @param  list<PlannedTarget>  $targets */
-    public function steps(string $study, string $paper, ZoneMap $map, array $targets, string $size): string
+    /** @param  array<int, SequenceAnswer>  $sequences  by zone */
+    public function steps(string $study, string $paper, ZoneMap $map, array $sequences, Paper $on, string $size): string
     {
-        $rows = array_map(static function (LayingStep $o) use ($map): array {
-            $prediction = $o->target->recipe->prediction->steps[$o->step - 1];
+        $drawn = array_map(static fn (SequenceAnswer $a): array => SequenceResource::answer($a, $on)['passes'], $sequences);
+        $rows = array_map(static function (SequenceStep $s) use ($map, $drawn): array {
+            $pass = $drawn[$s->zone][$s->step - 1];
 
-            return ['step' => $o->step, 'zone' => $map->zones[$o->target->zone]->name, 'role' => $o->target->role->value, ...self::passes($o->target)[$o->step - 1], 'solvent' => $prediction->step === Finish::Solvent];
-        }, LayingOrder::of($targets));
+            return ['step' => $s->step, 'zone' => $map->zones[$s->zone]->name, 'words' => $pass['words'], 'solvent' => $s->pass->tool === Finish::Solvent, 'dabs' => array_map(static fn (array $d): array => ['dab' => self::dab($d['strata']), 'colourWords' => $d['colourWords']], array_values((array) $pass['dabs']))];
+        }, LayingOrder::ofZones($sequences));
 
         return PdfPage::of('cards.steps', ['study' => $study, 'paper' => $paper, 'rows' => $rows, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210], $size);
+    }
+
+    /** @param  list<string>  $strata */
+    private static function dab(array $strata): string
+    {
+        [$width, $height] = array_map(static fn (float $mm): int => (int) round($mm * self::DOTS), self::DAB_MM);
+
+        return DabPicture::ofStrata($strata, $width, $height);
+    }
+
+    /** @return list<string> the passes of a sequence as one would say them */
+    private static function said(?SequenceAnswer $answer): array
+    {
+        if ($answer === null) {
+            return [];
+        }
+        $words = SequenceWords::of($answer->sequence, array_map(static fn (ShadeOutcome $o): Shade => $o->shade, $answer->outcomes));
+
+        return $answer->sequence->passes === [] ? [$words->whole()] : array_map($words->pass(...), $answer->sequence->passes);
     }
 
     /** @return array<string, mixed> */
@@ -91,9 +118,7 @@ final class PlanSheets
     /** @return list<array<string, mixed>> */
     private static function passes(PlannedTarget $target): array
     {
-        [$width, $height] = array_map(static fn (float $mm): int => (int) round($mm * self::DOTS), self::DAB_MM);
-
-        return array_map(static fn (array $p): array => [...$p, 'dab' => DabPicture::ofStrata($p['strata'], $width, $height)], RecipeResource::passes($target->recipe->prediction));
+        return array_map(static fn (array $p): array => [...$p, 'dab' => self::dab($p['strata'])], RecipeResource::passes($target->recipe->prediction));
     }
 
     /**

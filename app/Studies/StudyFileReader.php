@@ -27,6 +27,7 @@ use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Photo\Notes\Survey;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\TargetNote;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
@@ -128,14 +129,15 @@ final class StudyFileReader
         if ($study === null) {
             throw BadFile::because('The study file holds no photo.');
         }
-        $study->fill(array_intersect_key($data['study'], array_flip(StudyFile::STUDY)))->save();
+        // Its way of working is the file's, where there is none as well.
+        $study->fill([...array_intersect_key($data['study'], array_flip(StudyFile::STUDY)), 'first_school' => null])->save();
         // A paper or a drawing that can't be is refused here, not whenever the study is opened.
         PaperShelf::named($study->paper);
         $study->checkDrawing();
         $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
         $this->surveys->change($study, static fn (): array => [$survey, 'bring the study in']);
         $sheet = PlanSheet::ofArray($data['plan']);
-        if ($sheet->sequences !== [] || array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
+        if ($sheet->settings != new PlanSettings || $sheet->sequences !== [] || array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
             $this->plans->change($study, static fn (): array => [$sheet, 'bring the plan in']);
         }
         $shelf = $this->drawers->shelfOf($user);

@@ -11,6 +11,7 @@ use App\Photos\PhotoIntake;
 use App\Photos\PhotoStore;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Recipe\School\School;
 
 /** Studies and the photos in them: rows and files come together and go together. */
 final class StudyKeeper
@@ -30,7 +31,7 @@ final class StudyKeeper
     {
         return $this->kept($path, $fileName, Photo::ROLES[0], static function (array $columns) use ($user, $name, $making): Study {
             $rows = static fn (): Study => DB::transaction(static function () use ($user, $name, $columns): Study {
-                $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
+                $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', 'first_school' => implode(',', School::opinion()->settings()), ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
                 $photo = $study->photos()->create($columns);
                 $study->colourPhoto()->associate($photo)->save();
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture;
 
+use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -11,6 +12,8 @@ use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Palette\PaletteGround;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\WantedColour;
+use KnottyPrism\Core\Recipe\School\Darks;
+use KnottyPrism\Core\Recipe\School\Lights;
 
 /** Chooses the pencils of a picture: which it may take, which it is mostly made of, and what every number of them would cost. */
 final readonly class ChoosePalette
@@ -18,7 +21,7 @@ final readonly class ChoosePalette
     private const CURVE = [3, 24];
 
     /** The base holds the fewest pencils whose cost is within this of what all would cost, ΔE00. */
-    private const FLAT = 0.15;
+    private const FLAT = 0.10;
 
     /** @param  Drawer  $hand  the pencils that may be used */
     public function __construct(private Drawer $hand, private Paper $paper, private PlanSettings $settings)
@@ -31,7 +34,7 @@ final readonly class ChoosePalette
      */
     public function for(array $wishes, ?\Closure $progress = null): PalettePart
     {
-        $hand = $this->hand;
+        $hand = $this->allowed();
         $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): WantedColour => new WantedColour($w->fitted, $w->weight), $wishes), $this->kept($hand), $this->settings->mode, $progress);
         $keep = $ground->placesOf($this->settings->keep);
         $curve = $ground->search->curve(...self::CURVE);
@@ -42,11 +45,25 @@ final readonly class ChoosePalette
         $ids = static fn (array $places): array => self::identifiers(array_map(static fn (int $p): Pencil => $ground->pencils[$p], array_values($places)));
 
         return new PalettePart(
-            $chosen === null ? self::identifiers($hand->pencils) : $ids($chosen),
+            $chosen === null ? self::identifiers($this->hand->pencils) : $ids($chosen),
             $ids($base),
             $curve,
             $chosen === null ? [] : self::suffering($wishes, $ground->clusterOf, $ground->search->costs->each($chosen), $ground->search->costs->each($all)),
         );
+    }
+
+    /** What the school never uses takes no place among few; where it would leave nothing, all are chosen from. */
+    private function allowed(): Drawer
+    {
+        $school = $this->settings->schoolOf(PlanSettings::WHOLE);
+        $barred = array_filter($this->hand->pencils, function (Pencil $p) use ($school): bool {
+            $character = Character::of($p);
+
+            return ! in_array($p->id(), $this->settings->keep, true) && (($school->darks === Darks::NeverBlack && $character->isBlack()) || ($school->lights === Lights::ReservePaper && $character->isWhite()));
+        });
+        $left = $this->hand->without(self::identifiers(array_values($barred)));
+
+        return $left->pencils === [] ? $this->hand : $left;
     }
 
     /** @return list<string> kept pencils that are at hand */

@@ -35,7 +35,7 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 final class PlanPicture
 {
     /** ΔE00 that a zone may lose rather than take up a pencil that the base of the picture does without. */
-    private const NEW_IN_PICTURE = 0.25;
+    private const NEW_IN_PICTURE = 0.12;
 
     /** Of the best purchases. */
     private const PURCHASES = 3;

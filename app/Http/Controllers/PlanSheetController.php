@@ -37,12 +37,14 @@ final class PlanSheetController extends Controller
         $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
         $size = (string) $request->string('size', 'a4');
         $ground = $this->plans->ground($this->user($request), $study);
-        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground));
+        $zones = $this->plans->zones($ground);
+        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground, $zones));
+        $sequences = PlannedPictures::sequences($ground, $zones);
         $map = $ground->map();
         $screen = $photos->screen($study->photo());
         $pdf = match ($kind) {
-            'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, new Raster($screen->width, $screen->height, $screen->bytes), $size),
-            'steps' => $sheets->steps($study->name, $study->paper, $map, $targets, $size),
+            'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, $sequences, new Raster($screen->width, $screen->height, $screen->bytes), $size),
+            'steps' => $sheets->steps($study->name, $study->paper, $map, $sequences, $ground->paper, $size),
             default => $sheets->card($study->name, $study->paper, self::pencils($map, $targets), $size),
         };
 

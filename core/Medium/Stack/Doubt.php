@@ -25,7 +25,7 @@ final class Doubt
     private const FIRST = 1.5;
 
     /** What each further pass adds over something of ordinary contrast, and what a finish does. */
-    private const STEP = 0.5;
+    public const STEP = 0.5;
 
     /** What the first firm pass over a firm one adds besides; the next twice that, and so on. */
     private const FIRM = 0.5;

@@ -24,6 +24,9 @@ final readonly class School
         'palette' => PaletteLimit::class,
     ];
 
+    /** What a new study begins with: a way of working with an opinion, which every setting can be loosened from. */
+    private const OPINION = ['values=light-to-dark', 'darks=black-last', 'lights=reserve-paper', 'neutralising=computed'];
+
     private function __construct(
         public ValueOrder $values,
         public Beneath $beneath,
@@ -45,6 +48,11 @@ final readonly class School
     public static function choices(): array
     {
         return array_map(static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()), self::SETTINGS);
+    }
+
+    public static function opinion(): self
+    {
+        return self::ofSettings(self::OPINION);
     }
 
     public static function free(): self

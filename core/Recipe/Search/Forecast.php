@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\Search;
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Recipe\School\Mode;
 
@@ -176,8 +177,9 @@ final readonly class Forecast
     }
 
     /**
-     * How near every set of one, two or three pencils comes in up to three passes, by forecast. First passes are tried at every other
-     * mark only: what they miss, the passes over them make up for.
+     * How far off every set of one, two or three pencils is likely to be on paper in up to three passes, by forecast: what is missed, what
+     * an ordinary hand adds, and what the model may err by. First and second passes are tried at every other mark only: what they miss,
+     * the passes over them make up for.
      *
      * @return array<int, float> about ΔE00, by the set as bits (pencil 0 is 1)
      */
@@ -186,6 +188,8 @@ final readonly class Forecast
         $n = $this->atlas->size;
         [$p0, $p1, $p2] = $this->pairs;
         [$g0, $g1, $g2] = $this->interplay;
+        $sways = HandSway::ofMoves($this->moves, $this->atlas, $this->metric);
+        [$doubt1, $doubt2, $doubt3] = [Doubt::first() ** 2, (Doubt::first() + Doubt::STEP) ** 2, (Doubt::first() + 2 * Doubt::STEP) ** 2];
         $least = [];
         foreach ($this->rules->firsts as $a) {
             if ($a % Moves::MARKS % 2 === 1) {
@@ -195,15 +199,19 @@ final readonly class Forecast
             $h1 = $this->above($a, 1);
             $h2 = $this->above($a, 2);
             $bitA = 1 << intdiv($a, Moves::MARKS);
-            $one = self::squared($this->away($this->atlas->singles[$a]));
+            $one = self::squared($this->away($this->atlas->singles[$a])) + $doubt1 + $sways[$a];
             $least[$bitA] = min($least[$bitA] ?? INF, $one);
             for ($b = 0; $b < $n; $b++) {
+                if ($b % Moves::MARKS % 2 === 1) {
+                    continue;
+                }
                 $at = $a * $n + $b;
                 $x = $p0[$at];
                 $y = $p1[$at];
                 $z = $p2[$at];
+                $sway = $sways[$a] + $sways[$b];
                 $bits = $bitA | (1 << intdiv($b, Moves::MARKS));
-                $two = $x * $x + $y * $y + $z * $z;
+                $two = $x * $x + $y * $y + $z * $z + $doubt2 + $sway;
                 if ($two < ($least[$bits] ?? INF)) {
                     $least[$bits] = $two;
                 }
@@ -218,7 +226,7 @@ final readonly class Forecast
                     for ($mark = 0; $mark < Moves::MARKS; $mark++, $c++) {
                         $s = $shares[$mark];
                         $e = $x + $s * ($h0[$c] + $gb0[$c]);
-                        $q = $e * $e;
+                        $q = $e * $e + $doubt3 + $sway + $s * $s * $sways[$c];
                         if ($q < $best) {
                             $e = $y + $s * ($h1[$c] + $gb1[$c]);
                             $f = $z + $s * ($h2[$c] + $gb2[$c]);

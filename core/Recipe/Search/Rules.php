@@ -88,6 +88,12 @@ final readonly class Rules
         $this->finish = $school->lights === Lights::Lift && $this->isLight() ? Finish::Lift : $school->finish();
     }
 
+    /** Whether the school's order lets one pencil lie over another, wherever both may be used. */
+    public function ordered(int $below, int $above): bool
+    {
+        return $this->follows[$below][$above];
+    }
+
     /** Whether one pencil (by its place) may lie anywhere over another. */
     public function follows(int $below, int $above): bool
     {

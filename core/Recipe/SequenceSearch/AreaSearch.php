@@ -21,9 +21,9 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 final readonly class AreaSearch
 {
     /** Runs polished, each of another set of pencils, and of these those whose sway in a hand is worked out in full. */
-    private const POLISHED = 10;
+    private const POLISHED = 12;
 
-    private const JUDGED = 5;
+    private const JUDGED = 6;
 
     /** How much worse than the surest an answer of fewer pencils may be on paper, ΔE00. */
     private const FEWER_MAY_COST = 1.5;

@@ -146,7 +146,7 @@ final readonly class Craft
             return true;
         }
         foreach ($before as $one) {
-            if (! $this->rules[$this->main]->follows($one, $pencil)) {
+            if (! $this->rules[$this->main]->ordered($one, $pencil)) {
                 return false;
             }
         }
@@ -162,7 +162,7 @@ final readonly class Craft
     public function goesOver(int $shade, array $before, int $pencil): bool
     {
         foreach ($before as $one) {
-            if ($this->closes[$one] || ($one !== $pencil && ! $this->rules[$shade]->follows($one, $pencil))) {
+            if ($this->closes[$one] || ($one !== $pencil && ! $this->rules[$shade]->ordered($one, $pencil))) {
                 return false;
             }
         }

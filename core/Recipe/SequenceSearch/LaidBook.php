@@ -11,6 +11,7 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\Look;
 use KnottyPrism\Core\Recipe\Search\Moves;
 
@@ -38,7 +39,7 @@ final class LaidBook
     {
         $sheet = new Sheet($moves->paper);
         $this->bare = new Laid(null, [], [], $sheet, Look::at($sheet), 0.0, 0, 0.0, '');
-        $this->errs = self::errings($moves);
+        $this->errs = HandSway::pressures($moves);
         $this->marks = PressureMark::cases();
     }
 
@@ -120,25 +121,6 @@ final class LaidBook
         $erring[] = $sheet;
 
         return $laid->erring = $erring;
-    }
-
-    /**
-     * The pressure that stands for one deviation of a pass's film, by mark: what pressure and laydown make of it together.
-     *
-     * @return list<float>
-     */
-    private static function errings(Moves $moves): array
-    {
-        $errings = [];
-        foreach ($moves->bareFilm as $mark => $film) {
-            $up = min(Moves::MARKS - 1, $mark + 1);
-            $down = max(0, $mark - 1);
-            $slope = ($moves->bareFilm[$up] - $moves->bareFilm[$down]) / ($moves->pressures[$up] - $moves->pressures[$down]);
-            $by = hypot(Steadiness::PRESSURE_DEVIATION, Steadiness::LAYDOWN_DEVIATION * $film / $slope);
-            $errings[] = $moves->pressures[$mark] + ($mark > 2 ? -$by : $by);
-        }
-
-        return $errings;
     }
 
     /** @param  list<int>  $moves */

@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
 use KnottyPrism\Core\Recipe\Search\Look;
 use KnottyPrism\Core\Recipe\Search\Moves;
@@ -62,7 +63,7 @@ final class ShadeAim
             $directions[] = [self::SHARE_AHEAD * $x, self::SHARE_AHEAD * $y, self::SHARE_AHEAD * $z, self::SHARE_AHEAD ** 2 * ($x * $x + $y * $y + $z * $z)];
         }
         $this->directions = $directions;
-        $this->swayOfMove = $this->swayOfMoves();
+        $this->swayOfMove = HandSway::ofMoves($book->moves, $atlas, $this->metric);
     }
 
     public function judge(Laid $laid): Judged
@@ -199,23 +200,5 @@ final class ShadeAim
     private function away(array $logs, array $finish): array
     {
         return $this->metric->stretch([$logs[0] + $finish[0] - $this->logs[0], $logs[1] + $finish[1] - $this->logs[1], $logs[2] + $finish[2] - $this->logs[2]]);
-    }
-
-    /** @return list<float> by move: how its look changes from the mark below to the one above, by what a hand errs */
-    private function swayOfMoves(): array
-    {
-        $sways = [];
-        $pressures = $this->book->moves->pressures;
-        for ($move = 0; $move < $this->atlas->size; $move++) {
-            $mark = $move % Moves::MARKS;
-            $up = $mark < Moves::MARKS - 1 ? 1 : 0;
-            $down = $mark > 0 ? 1 : 0;
-            $by = abs($this->book->errs[$mark] - $pressures[$mark]) / ($pressures[$mark + $up] - $pressures[$mark - $down]);
-            $change = array_map(static fn (array $density): float => $by * ($density[$move + $up] - $density[$move - $down]), $this->atlas->densities);
-            [$x, $y, $z] = $this->metric->stretch([$change[0], $change[1], $change[2]]);
-            $sways[] = $x * $x + $y * $y + $z * $z;
-        }
-
-        return $sways;
     }
 }

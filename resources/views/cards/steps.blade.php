@@ -10,7 +10,7 @@
         td { border-bottom: 0.3pt solid #888; height: {{ $mm(8) }}; vertical-align: middle; font-size: {{ round(8 * $scale, 1) }}pt; }
         th { font-size: 6.5pt; color: #333; }
         td.tick div { width: {{ $mm(4.5) }}; height: {{ $mm(4.5) }}; border: 0.5pt solid #000; }
-        td.dab img { width: {{ $mm(14) }}; height: {{ $mm(7) }}; display: block; }
+        td.dab { white-space: nowrap; } td.dab img { width: {{ $mm(14) }}; height: {{ $mm(7) }}; }
         td .number { font-size: {{ round(11 * $scale, 1) }}pt; }
         tr.head td { font-weight: bold; border-bottom: 0.8pt solid #000; }
         tr { page-break-inside: avoid; }
@@ -20,16 +20,15 @@
     <h1>{{ $study }}: pass by pass</h1>
     <p class="under">On {{ $paper }} paper. Lay the passes from the top down; tick each when it is done, and compare it with the dab.</p>
     <table>
-        <thead><tr><th></th><th>pencil</th><th>pressure</th><th>where</th><th>then it looks like</th></tr></thead>
+        <thead><tr><th></th><th>where</th><th>what</th><th>then it looks like, from the lights to the darks</th></tr></thead>
         <tbody>
         @foreach ($rows as $i => $row)
-            @if ($i === 0 || $rows[$i - 1]['step'] !== $row['step'])<tr class="head"><td colspan="5">Pass {{ $row['step'] }}</td></tr>@endif
+            @if ($i === 0 || $rows[$i - 1]['step'] !== $row['step'])<tr class="head"><td colspan="4">Pass {{ $row['step'] }}</td></tr>@endif
             <tr>
                 <td class="tick"><div></div></td>
-                <td>@if ($row['finish'] !== null){{ $row['finish'] }}@else<span class="number">{{ $row['pencil']['number'] }}</span> {{ $row['pencil']['name'] }}@endif</td>
-                <td>@if ($row['finish'] === null){{ str_repeat('/', $row['pressureStrokes']) }} {{ $row['pressureWord'] }}@endif @if ($row['solvent'])<span class="small">open a window, no flame; follow the label and local rules; let it dry</span>@endif</td>
-                <td>{{ $row['zone'] }}, {{ $row['role'] }}</td>
-                <td class="dab"><img src="{{ $row['dab'] }}" alt="{{ $row['colourWords'] }}"></td>
+                <td>{{ $row['zone'] }}</td>
+                <td>{{ $row['words'] }} @if ($row['solvent'])<span class="small">open a window, no flame; follow the label and local rules; let it dry</span>@endif</td>
+                <td class="dab">@foreach ($row['dabs'] as $dab)<img src="{{ $dab['dab'] }}" alt="{{ $dab['colourWords'] }}"> @endforeach</td>
             </tr>
         @endforeach
         </tbody>

@@ -8,6 +8,7 @@
     <style>
         .zone { page-break-inside: avoid; margin-bottom: {{ $mm(6) }}; }
         .zone h2 { font-size: 11pt; margin: 0 0 1mm 0; }
+        ol.said { margin: 0 0 1.5mm 0; padding-left: 5mm; font-size: {{ round(9 * $scale, 1) }}pt; }
         td.thumb { width: {{ $mm(58) }}; vertical-align: top; }
         td.thumb img { width: {{ $mm(55) }}; }
         td.stack { width: {{ $mm(32) }}; vertical-align: top; }
@@ -19,10 +20,11 @@
 </head>
 <body>
     <h1>{{ $study }}: zone by zone</h1>
-    <p class="under">On {{ $paper }} paper. Every stack is read from the bottom, the paper, up; the patch on top is what it should become. / whisper · // light · /// medium · //// firm · ///// full.</p>
+    <p class="under">On {{ $paper }} paper. Lay the passes of a zone in their order. Under them, what lies in each of its colours in the end, read from the bottom, the paper, up; the patch on top is what it should become. / whisper · // light · /// medium · //// firm · ///// full.</p>
     @foreach ($zones as $zone)
         <div class="zone">
             <h2>{{ $zone['name'] }} <span class="small">{{ $zone['area'] }} % of the picture</span></h2>
+            <ol class="said">@foreach ($zone['passes'] as $pass)<li>{{ $pass }}</li>@endforeach</ol>
             <table><tr>
                 <td class="thumb"><img src="{{ $zone['thumb'] }}" alt="where it is"></td>
                 @foreach ($zone['stacks'] as $stack)

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+// One sequence a zone beside a stack of its own for every colour, as the first planner had it: on the demo's two photos, two scenes made
+// here, and whatever photographs lie in a folder. ./bench --sequences [FOLDER] runs it; it takes some minutes.
+
+use Benchmarks\Table;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
+use KnottyPrism\Core\Picture\PlannedPicture;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlanPicture;
+use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\MemoryShelf;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
+
+require __DIR__.'/../vendor/autoload.php';
+
+const WIDE = 240;
+
+/** A photo at the size in which zones are found. */
+function photoOf(string $file): PixelGrid
+{
+    $image = new Imagick($file);
+    $height = (int) round(WIDE * $image->getImageHeight() / $image->getImageWidth());
+    $image->resizeImage(WIDE, $height, Imagick::FILTER_BOX, 1);
+    $image->setImageDepth(8);
+    $image->setFormat('rgb');
+    $image->setImageFormat('rgb');
+
+    return PixelGrid::ofSrgb(WIDE, $height, $image->getImageBlob());
+}
+
+/**
+ * A scene from what is seen at every place, with grain.
+ *
+ * @param  Closure(float, float): array{float, float, float}  $seen  x and y 0–1 to red, green, blue 0–255
+ */
+function scene(Closure $seen): PixelGrid
+{
+    mt_srand(8);
+    $bytes = '';
+    for ($y = 0; $y < 180; $y++) {
+        for ($x = 0; $x < WIDE; $x++) {
+            $grain = mt_rand(-6, 6);
+            foreach ($seen($x / WIDE, $y / 180) as $channel) {
+                $bytes .= chr((int) max(0, min(255, $channel + $grain)));
+            }
+        }
+    }
+
+    return PixelGrid::ofSrgb(WIDE, 180, $bytes);
+}
+
+/** Hills behind each other under a pale sky, a red hut, a dark fir. */
+$hills = static function (float $x, float $y): array {
+    $ridge = static fn (float $at, float $swing, float $wave): float => $at + $swing * sin($wave * $x + 7 * $at);
+
+    return match (true) {
+        $x > 0.62 && $x < 0.76 && $y > 0.58 && $y < 0.72 => $y < 0.63 ? [70.0, 60, 62] : [150 - 120 * ($x - 0.62), 48.0, 40],
+        abs($x - 0.2) < 0.07 * ($y - 0.35) && $y < 0.85 => [30 + 40 * $x, 46 + 60 * $x, 36.0],
+        $y < $ridge(0.38, 0.04, 6) => [238 - 60 * $y, 240 - 30 * $y, 240.0],
+        $y < $ridge(0.5, 0.05, 9) => [150 + 40 * $y, 168 + 20 * $y, 186.0],
+        $y < $ridge(0.66, 0.04, 5) => [112 + 30 * $x, 136 + 20 * $x, 108.0],
+        default => [150 - 90 * ($y - 0.6), 150 - 60 * ($y - 0.6), 74 + 30 * $x],
+    };
+};
+
+/** A lamp on a table at dusk: warm light falling off over dark wood and a blue window. */
+$dusk = static function (float $x, float $y): array {
+    $lit = 1 / (1 + 9 * (($x - 0.6) ** 2 + ($y - 0.4) ** 2));
+
+    return match (true) {
+        ($x - 0.6) ** 2 + ($y - 0.38) ** 2 < 0.012 => [252.0, 226 - 60 * $y, 150.0],
+        $x < 0.38 && $y < 0.5 => [40 + 30 * $y, 58 + 60 * $y, 104 + 60 * $y],
+        $y > 0.7 => [150 * $lit + 24, 92 * $lit + 18, 52 * $lit + 14],
+        default => [176 * $lit + 20, 150 * $lit + 20, 112 * $lit + 24],
+    };
+};
+
+$pictures = ['demo, morning' => photoOf(__DIR__.'/../demo/photos/low-water-morning.jpg'), 'demo, evening' => photoOf(__DIR__.'/../demo/photos/low-water-evening.jpg'), 'hills' => scene($hills), 'dusk' => scene($dusk)];
+foreach (isset($argv[1]) ? glob(rtrim($argv[1], '/').'/*.{png,jpg,jpeg}', GLOB_BRACE) ?: [] : [] as $file) {
+    $pictures[pathinfo($file, PATHINFO_FILENAME)] = photoOf($file);
+}
+$paper = Paper::whiteMedium();
+$shelf = new MemoryShelf;
+$drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
+$plan = static fn (PixelGrid $grid, ZoneMap $map, School $school): PlannedPicture => (new PlanPicture($drawer, $paper, new PlanSettings([PlanSettings::WHOLE => $school->settings()]), $shelf))->whole($grid, $map);
+$mid = static fn (array $of): float => Table::quantile(array_values($of), 0.5);
+
+Table::head('one sequence a zone beside separate stacks; 24 pencils, at most 12 zones, free school; error in a hand / on paper, ΔE00');
+printf("%-16s %22s %32s %9s %22s\n", '', 'separate stacks', 'sequences (medians a zone)', '', 'the school of new studies');
+$ratios = $dearer = $seconds = [];
+foreach ($pictures as $name => $grid) {
+    $map = ZoneMap::proposed($grid, 12);
+    $start = hrtime(true);
+    $free = $plan($grid, $map, School::free());
+    $took = (hrtime(true) - $start) / 1e9;
+    $planner = new RecipePlanner($drawer, $paper, School::free(), $shelf);
+    $stacks = $hand = $onPaper = $weight = 0.0;
+    $start = hrtime(true);
+    $separate = array_map(static fn (PlannedTarget $t): Stack => $planner->recipesFor($t->fitted, 5, 1)[0]->stack, $free->targets);
+    $tookStacks = (hrtime(true) - $start) / 1e9;
+    foreach ($free->targets as $i => $target) {
+        $outcome = ShadeOutcome::of(new Shade('', $target->fitted), $separate[$i], $paper, Mode::ColourAndValue);
+        $stacks += count($separate[$i]->passes());
+        $hand += $target->weight * $outcome->errorInHand();
+        $onPaper += $target->weight * $outcome->errorOnPaper();
+        $weight += $target->weight;
+    }
+    $opinion = $plan($grid, $map, School::opinion());
+    $ratios[] = $free->errorInHand() / ($hand / $weight);
+    $dearer[] = $opinion->errorOnPaper() / $free->errorOnPaper();
+    $seconds[] = $took / $tookStacks;
+    printf(
+        "%-16s %4d passes %4.2f / %4.2f  %3d passes (%.0f, %.0f pencils; %2d) %4.2f / %4.2f %+4.0f %%   %4.2f / %4.2f %+4.0f %%   %.1f s\n",
+        $name, $stacks, $hand / $weight, $onPaper / $weight, $free->passes(),
+        $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->passes), $free->zones)), $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->pencils()), $free->zones)), count($free->palette()),
+        $free->errorInHand(), $free->errorOnPaper(), 100 * (end($ratios) - 1), $opinion->errorInHand(), $opinion->errorOnPaper(), 100 * (end($dearer) - 1), $took,
+    );
+}
+$mean = static fn (array $of): float => array_sum($of) / count($of);
+printf("%-62s %+12.1f %%   at least -15 %%, above on none: %d\n", 'error in a hand against separate stacks, mean', 100 * ($mean($ratios) - 1), count(array_filter($ratios, static fn (float $r): bool => $r > 1)));
+printf("%-62s %+12.1f %%   at most +10 %%\n", 'error on paper in the school of new studies, mean', 100 * ($mean($dearer) - 1));
+printf("%-62s %12.2f\n", 'time, sequences with their palette over separate stacks, mean', $mean($seconds));
+
+Table::head("\na spot is an area of one shade");
+$find = new FindSequences($drawer, $paper, School::free(), $shelf);
+$targets = array_merge(...array_map(static fn (PixelGrid $g): array => array_map(static fn (int $at) => $g->lab($at * 977 % $g->count()), range(1, 10)), array_values($pictures)));
+$times = array_map(static function ($target) use ($find): float {
+    $start = hrtime(true);
+    $find->for([new Shade('', $target)], 6, 4);
+
+    return (hrtime(true) - $start) / 1e6;
+}, $targets);
+printf("%-62s %12.0f ms   under 300\n", sprintf('answers for a spot, p95 of %d', count($targets)), Table::quantile($times, 0.95));
+printf("%-62s %12s\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB');

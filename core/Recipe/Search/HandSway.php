@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Search;
+
+use KnottyPrism\Core\Medium\Stack\Steadiness;
+
+/** What an ordinary hand does to a pass, estimated from single passes on bare paper; {@see Steadiness} works it out in full. */
+final class HandSway
+{
+    /**
+     * The pressure that stands for one deviation of a pass's film, by mark: what pressure and laydown make of it together; up where it is
+     * laid lightly, down where firmly.
+     *
+     * @return list<float>
+     */
+    public static function pressures(Moves $moves): array
+    {
+        $errings = [];
+        foreach ($moves->bareFilm as $mark => $film) {
+            $up = min(Moves::MARKS - 1, $mark + 1);
+            $down = max(0, $mark - 1);
+            $slope = ($moves->bareFilm[$up] - $moves->bareFilm[$down]) / ($moves->pressures[$up] - $moves->pressures[$down]);
+            $by = hypot(Steadiness::PRESSURE_DEVIATION, Steadiness::LAYDOWN_DEVIATION * $film / $slope);
+            $errings[] = $moves->pressures[$mark] + ($mark > 2 ? -$by : $by);
+        }
+
+        return $errings;
+    }
+
+    /**
+     * Squared ΔE00 that a hand sways each move by on bare paper: how its look changes from the mark below to the one above, by what a hand errs.
+     *
+     * @return list<float>
+     */
+    public static function ofMoves(Moves $moves, Atlas $atlas, LocalMetric $metric): array
+    {
+        $errs = self::pressures($moves);
+        $sways = [];
+        for ($move = 0; $move < $atlas->size; $move++) {
+            $mark = $move % Moves::MARKS;
+            $up = $mark < Moves::MARKS - 1 ? 1 : 0;
+            $down = $mark > 0 ? 1 : 0;
+            $by = abs($errs[$mark] - $moves->pressures[$mark]) / ($moves->pressures[$mark + $up] - $moves->pressures[$mark - $down]);
+            $change = array_map(static fn (array $density): float => $by * ($density[$move + $up] - $density[$move - $down]), $atlas->densities);
+            [$x, $y, $z] = $metric->stretch([$change[0], $change[1], $change[2]]);
+            $sways[] = $x * $x + $y * $y + $z * $z;
+        }
+
+        return $sways;
+    }
+}
