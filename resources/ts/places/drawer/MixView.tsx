@@ -5,7 +5,7 @@ import type { MixingChart } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
-import { MARKS } from '../../dabs/stackText';
+import { MARKS } from '../../dabs/marks';
 import { chartQuery, useMixingChart } from './queries';
 import { Row, Aired } from '../../ui/layout';
 
