@@ -57,6 +57,7 @@ const Table = styled.table`
     & .aim {
         display: block;
         height: 22px;
+        max-width: 120px;
     }
 `;
 
@@ -65,6 +66,7 @@ const Cell = styled.button`
     display: block;
     width: 100%;
     min-width: 44px;
+    max-width: 120px;
     padding: 0;
     border: 0;
     background: none;
@@ -72,8 +74,7 @@ const Cell = styled.button`
     cursor: pointer;
     & .dab {
         display: grid;
-        grid-template-columns: 1.6fr 1fr;
-        height: 28px;
+        grid-template: 28px / 1.6fr 1fr;
     }
     & .left {
         display: grid;
