@@ -9,12 +9,15 @@ use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
 use KnottyPrism\Core\Recipe\Search\Pool;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Search\StackSearch;
+use Tests\Core\Pencils;
 
 it('gives the white three equal cones, any colour three positive ones, and adds light as light adds', function () {
     expect(Cones::ofXyz(...Xyz::WHITE))->each->toEqualWithDelta(1.0, 1e-12);
@@ -98,8 +101,12 @@ it('skips no triple that trying all predictions would find', function () {
     }
 });
 
-it('knows how near every set of pencils comes, as trying all predictions of its members does', function () {
+it('knows how far off every set of pencils is likely to be on paper, as trying all predictions of its members does', function () {
     $forecast = forecastOf(Lab::ofHex('#8a5a48'));
+    [$moves, $atlas] = fivePencils();
+    // What is missed, what a hand sways by each pass as far as it still takes, and three passes' doubt.
+    $sways = HandSway::ofMoves($moves, $atlas, new LocalMetric(Lab::ofHex('#8a5a48')));
+    $doubt = Doubt::of(Pencils::stack('red@0.35'));
     $nearest = $forecast->nearestOfEverySet();
     foreach ([[0, 1, 2], [1, 3, 4], [0, 2, 4]] as $set) {
         $least = INF;
@@ -110,8 +117,10 @@ it('knows how near every set of pencils comes, as trying all predictions of its 
                         if (count(array_unique([$p, $q, $r])) < 3) {
                             continue;
                         }
-                        for ($m = 0; $m < 25; $m++) {
-                            $least = min($least, squaredLength($forecast->predicted($p * 5 + $markP, $q * 5 + intdiv($m, 5), $r * 5 + $m % 5)));
+                        for ($m = 0; $m < 15; $m++) {
+                            [$a, $b, $c] = [$p * 5 + $markP, $q * 5 + 2 * intdiv($m, 5), $r * 5 + $m % 5];
+                            $share = $atlas->pairShares[$c % 5][$a * $atlas->size + $b];
+                            $least = min($least, squaredLength($forecast->predicted($a, $b, $c)) + $sways[$a] + $sways[$b] + $share ** 2 * $sways[$c] + ($doubt + 1.0) ** 2);
                         }
                     }
                 }

@@ -96,7 +96,7 @@ function mutated([method, path, data]) {
         }
     }
     // Deleting the study that the others are about is no nonsense.
-    const deletes = (method === 'DELETE' || path.includes('_method=DELETE')) && /\/api\/studies\/\d+(\?|$|\/\.\.)/.test(path) && !path.includes('999999');
+    const deletes = (method === 'DELETE' || path.includes('_method=DELETE')) && /\/api\/studies\/\d+\/*(\?|$|\.\.)/.test(path) && !path.includes('999999');
     return [deletes ? 'OPTIONS' : method, path, sent, headers, raw];
 }
 
