@@ -9,7 +9,7 @@ const Strip = styled.section`
 `;
 
 const Patch = styled.div`
-    height: 60px;
+    height: 48px;
     margin: 0 16px;
 `;
 
