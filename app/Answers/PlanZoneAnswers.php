@@ -35,7 +35,7 @@ final class PlanZoneAnswers
     /** @return array<string, mixed> one recipe for one wish, with its reasons */
     private function shown(PlanGround $ground, Wish $wish, Stack $stack, string $label, string $fingerprint): array
     {
-        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->name, $label, $fingerprint], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->name, $ground->sheet->settings->mode->value, $label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [
