@@ -12,6 +12,7 @@ use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\Wish;
@@ -19,9 +20,7 @@ use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
-use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
@@ -44,20 +43,15 @@ final class PlanZoneAnswers
         ]);
     }
 
-    /**
-     * A zone's sequence with what comes of it in every shade.
-     *
-     * @param  non-empty-list<Wish>  $wishes
-     * @return array<string, mixed>
-     */
-    public function sequence(PlanGround $ground, array $wishes, Sequence $sequence, string $label, string $fingerprint): array
+    /** @return array<string, mixed> a zone's sequence with what comes of it in every shade */
+    private function sequence(PlanGround $ground, PlannedZone $zone, Sequence $sequence, string $fingerprint): array
     {
-        $shades = PlannedZone::shades($wishes);
+        $shades = PlannedZone::shades($zone->wishes);
         $basis = array_map(static fn (Shade $s): array => [$s->name, $s->target->toArray(), round($s->weight, 5)], $shades);
-        $key = md5(json_encode(['sequence', self::VERSION, FindSequences::VERSION, SequenceResource::passes($sequence, $shades), $basis, $ground->paper->name, $ground->sheet->settings->mode->value, $label, $fingerprint], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['sequence', self::VERSION, FindSequences::VERSION, SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->toArray(), $basis, $ground->paper->name, $ground->sheet->settings->mode->value, $zone->label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
-        return Computed::kept($key, self::KEPT_SECONDS, static fn (): array => SequenceResource::answer(SequenceAnswer::of(RecipeLabel::tryFrom($label) ?? RecipeLabel::OtherPencils, $sequence, $shades, $ground->paper, $ground->sheet->settings->mode), $ground->paper));
+        return Computed::kept($key, self::KEPT_SECONDS, static fn (): array => SequenceResource::answer(PlannedPictures::answer($ground, $zone, $sequence), $ground->paper));
     }
 
     /**
@@ -70,7 +64,7 @@ final class PlanZoneAnswers
         $sequences = [];
         foreach ($plannedZones as $zone) {
             if ($zone->sequence !== null) {
-                $sequences[$zone->zone] = [...$this->sequence($ground, $zone->wishes, $zone->sequence, $zone->label, $fingerprint), 'label' => $zone->label, 'own' => $zone->own];
+                $sequences[$zone->zone] = [...$this->sequence($ground, $zone, $zone->sequence, $fingerprint), 'label' => $zone->label, 'own' => $zone->own];
             }
         }
         $zones = [];

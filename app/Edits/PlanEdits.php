@@ -124,7 +124,7 @@ final class PlanEdits
     /** @throws ImpossibleChange when there is no such pass, or nothing of it would change */
     private function regraded(User $user, Study $study, int $zone, int $at, Regrade $how): SequenceNote
     {
-        $planned = array_values(array_filter($this->plans->zones($this->plans->ground($user, $study)), static fn (PlannedZone $z): bool => $z->zone === $zone))[0] ?? throw ImpossibleChange::unknown('zone');
+        $planned = $this->plans->zone($this->plans->ground($user, $study), $zone);
         $passes = $planned->sequence->passes ?? [];
         $pass = $passes[$at] ?? throw ImpossibleChange::unknown('pass');
         $run = array_keys(array_filter($planned->wishes, static fn (Wish $w): bool => $w->role->isOfValueRun()));

@@ -143,6 +143,18 @@ final class PlanRepository
         }, $byZone, $keys);
     }
 
+    /** @throws ImpossibleChange when the zone is not there any more */
+    public function zone(PlanGround $ground, int $number): PlannedZone
+    {
+        foreach ($this->zones($ground) as $zone) {
+            if ($zone->zone === $number) {
+                return $zone;
+            }
+        }
+
+        throw ImpossibleChange::unknown('zone');
+    }
+
     /**
      * What is planned so far for every wish: a stack of the artist's own, or what the sequence of its zone leaves there, or nothing yet.
      *

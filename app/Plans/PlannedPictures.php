@@ -19,6 +19,7 @@ use KnottyPrism\Core\Picture\ZoneCautions;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /** What is planned of a study's picture, as targets with their recipes, and what follows from all of them together. */
@@ -46,6 +47,11 @@ final class PlannedPictures
         return $targets;
     }
 
+    public static function answer(PlanGround $ground, PlannedZone $zone, Sequence $sequence): SequenceAnswer
+    {
+        return SequenceAnswer::of(RecipeLabel::tryFrom($zone->label) ?? RecipeLabel::OtherPencils, $sequence, PlannedZone::shades($zone->wishes), $ground->paper, $ground->sheet->settings->mode);
+    }
+
     /**
      * @param  list<PlannedZone>  $zones
      * @return array<int, SequenceAnswer> of those that are planned, by number
@@ -55,7 +61,7 @@ final class PlannedPictures
         $answers = [];
         foreach ($zones as $zone) {
             if ($zone->sequence !== null) {
-                $answers[$zone->zone] = SequenceAnswer::of(RecipeLabel::tryFrom($zone->label) ?? RecipeLabel::OtherPencils, $zone->sequence, PlannedZone::shades($zone->wishes), $ground->paper, $ground->sheet->settings->mode);
+                $answers[$zone->zone] = self::answer($ground, $zone, $zone->sequence);
             }
         }
 

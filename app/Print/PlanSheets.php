@@ -19,9 +19,6 @@ use KnottyPrism\Core\Picture\LayingOrder;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\SequenceStep;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
-use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
-use KnottyPrism\Core\Recipe\Sequence\Shade;
-use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
 /** Sheets of a picture's plan to work from: zone by zone, and pass by pass in the order to lay them. */
 final class PlanSheets
@@ -101,7 +98,7 @@ final class PlanSheets
         if ($answer === null) {
             return [];
         }
-        $words = SequenceWords::of($answer->sequence, array_map(static fn (ShadeOutcome $o): Shade => $o->shade, $answer->outcomes));
+        $words = $answer->words();
 
         return $answer->sequence->passes === [] ? [$words->whole()] : array_map($words->pass(...), $answer->sequence->passes);
     }

@@ -12,7 +12,6 @@ use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\ZoneCaution;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
-use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
@@ -64,8 +63,8 @@ final class PlannedPictureResource
     private static function sequence(PlannedPicture $plan, int $zone, array $targets): array
     {
         $answer = $plan->zones[$zone];
-        $shades = array_map(static fn (ShadeOutcome $o): Shade => $o->shade, $answer->outcomes);
-        $words = SequenceWords::of($answer->sequence, $shades);
+        $shades = $answer->shades();
+        $words = $answer->words();
         $whole = max(1e-9, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
 
         return [

@@ -14,7 +14,6 @@ use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\PassReasons;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
-use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
@@ -24,8 +23,8 @@ final class SequenceResource
     /** @return array<string, mixed> */
     public static function answer(SequenceAnswer $answer, Paper $paper): array
     {
-        $shades = array_map(static fn (ShadeOutcome $o): Shade => $o->shade, $answer->outcomes);
-        $words = SequenceWords::of($answer->sequence, $shades);
+        $shades = $answer->shades();
+        $words = $answer->words();
         $reasons = PassReasons::of($answer->sequence, $shades, $paper);
         $dabs = array_map(static fn (int $shade): array => self::dabs($answer->sequence, $shade, $paper), array_keys($shades));
 
@@ -47,17 +46,6 @@ final class SequenceResource
     public static function outcome(ShadeOutcome $o): array
     {
         return [...self::errors($o->errorOnPaper(), $o->errorInHand(), $o->missed), 'sway' => Figures::difference($o->sway), 'doubt' => Figures::difference($o->doubt)];
-    }
-
-    /**
-     * The passes with marks alone, as a change takes them.
-     *
-     * @param  list<Shade>  $shades
-     * @return list<array<string, mixed>>
-     */
-    public static function passes(Sequence $sequence, array $shades): array
-    {
-        return array_map(static fn (GradedPass $p): array => ['tool' => $p->tool instanceof Finish ? $p->tool->value : $p->tool->id(), 'marks' => (object) array_filter(self::marks($p, $shades))], $sequence->passes);
     }
 
     /** @return array<string, mixed> */

@@ -73,7 +73,7 @@ final class StudyFileWriter
             foreach ($zones as $zone) {
                 if ($zone->sequence !== null) {
                     $sheet = $sheet->withSequence($zone->zone, SequenceNote::of($zone->sequence, PlannedZone::roles($zone->wishes)));
-                    array_push($used, ...array_map(static fn (Pencil $p): string => $p->id(), $zone->sequence->pencils()));
+                    array_push($used, ...Pencil::identifiers($zone->sequence->pencils()));
                 }
             }
             foreach ($this->plans->planned($ground, $zones) as $p) {

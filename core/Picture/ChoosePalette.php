@@ -42,10 +42,10 @@ final readonly class ChoosePalette
         $all = array_keys($ground->pencils);
         $chosen = $most === null || $most >= count($hand->pencils) ? null : $ground->search->best(max($most, count($keep)), $keep);
         $base = $chosen ?? $ground->search->best($this->flatFrom($curve, count($all)), $keep);
-        $ids = static fn (array $places): array => self::identifiers(array_map(static fn (int $p): Pencil => $ground->pencils[$p], array_values($places)));
+        $ids = static fn (array $places): array => Pencil::identifiers(array_map(static fn (int $p): Pencil => $ground->pencils[$p], array_values($places)));
 
         return new PalettePart(
-            $chosen === null ? self::identifiers($this->hand->pencils) : $ids($chosen),
+            $chosen === null ? Pencil::identifiers($this->hand->pencils) : $ids($chosen),
             $ids($base),
             $curve,
             $chosen === null ? [] : self::suffering($wishes, $ground->clusterOf, $ground->search->costs->each($chosen), $ground->search->costs->each($all)),
@@ -61,7 +61,7 @@ final readonly class ChoosePalette
 
             return ! in_array($p->id(), $this->settings->keep, true) && (($school->darks === Darks::NeverBlack && $character->isBlack()) || ($school->lights === Lights::ReservePaper && $character->isWhite()));
         });
-        $left = $this->hand->without(self::identifiers(array_values($barred)));
+        $left = $this->hand->without(Pencil::identifiers(array_values($barred)));
 
         return $left->pencils === [] ? $this->hand : $left;
     }
@@ -69,16 +69,7 @@ final readonly class ChoosePalette
     /** @return list<string> kept pencils that are at hand */
     private function kept(Drawer $hand): array
     {
-        return array_values(array_intersect($this->settings->keep, self::identifiers($hand->pencils)));
-    }
-
-    /**
-     * @param  list<Pencil>  $pencils
-     * @return list<string>
-     */
-    private static function identifiers(array $pencils): array
-    {
-        return array_map(static fn (Pencil $p): string => $p->id(), $pencils);
+        return array_values(array_intersect($this->settings->keep, Pencil::identifiers($hand->pencils)));
     }
 
     /** @param  array<int, float>  $curve */

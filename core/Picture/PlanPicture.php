@@ -141,7 +141,7 @@ final class PlanPicture
     /** @param  list<Pencil>  $hand */
     private function finder(School $school, array $hand): FindSequences
     {
-        return $this->finders[implode(',', $school->settings()).'|'.implode(',', self::identifiers($hand))] ??= new FindSequences(new Drawer($hand), $this->paper, $school, $this->shelf, $this->settings->mode);
+        return $this->finders[implode(',', $school->settings()).'|'.implode(',', Pencil::identifiers($hand))] ??= new FindSequences(new Drawer($hand), $this->paper, $school, $this->shelf, $this->settings->mode);
     }
 
     /**
@@ -165,7 +165,7 @@ final class PlanPicture
     {
         $missing = array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned);
 
-        return $this->planners[implode(',', $school->settings()).'|'.implode(',', self::identifiers($hand))]
+        return $this->planners[implode(',', $school->settings()).'|'.implode(',', Pencil::identifiers($hand))]
             ??= new RecipePlanner(new Drawer([...$hand, ...array_values($missing)]), $this->paper, $school, $this->shelf, $this->settings->mode);
     }
 
@@ -189,14 +189,5 @@ final class PlanPicture
         $missing = array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
 
         return Purchases::for(array_map(static fn (PlannedTarget $t): MadeColour => $t->made(), $targets), $missing, $this->paper, self::PURCHASES);
-    }
-
-    /**
-     * @param  list<Pencil>  $pencils
-     * @return list<string>
-     */
-    private static function identifiers(array $pencils): array
-    {
-        return array_map(static fn (Pencil $p): string => $p->id(), $pencils);
     }
 }

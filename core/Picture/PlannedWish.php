@@ -19,14 +19,9 @@ final readonly class PlannedWish
     {
     }
 
-    public function isPlanned(): bool
-    {
-        return $this->stack !== null;
-    }
-
     /** @return list<string> identifiers of the pencils that its stack takes */
     public function pencils(): array
     {
-        return $this->stack === null ? [] : array_map(static fn (Pencil $p): string => $p->id(), $this->stack->pencils());
+        return $this->stack === null ? [] : Pencil::identifiers($this->stack->pencils());
     }
 }

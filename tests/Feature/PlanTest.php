@@ -94,6 +94,10 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
     changedBy($this, $study, ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']]);
     $this->postJson("$base/run");
     expect(sequenceOf($this->getJson($base)->json(), $zone)['passes'])->toEqual($own['passes']);
+    // What is missed follows from what counts.
+    $valueOnly = changedBy($this, $study, ['kind' => 'mode', 'mode' => 'value-only'])->assertOk()->json();
+    expect(sequenceOf($valueOnly, $zone)['missed'])->toBeLessThan($own['missed'])->and(targetOf($valueOnly, $zone)['recipe']['missed'])->toBe(sequenceOf($valueOnly, $zone)['missed']);
+    $this->postJson("$base/undo")->assertOk();
     $firmer = sequenceOf(changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 1, 'how' => 'firmer'])->assertOk()->json(), $zone);
     expect($firmer['passes'][1]['marks']['mid'])->toBe('firm')->and($firmer['passes'][0])->toEqual($own['passes'][0]);
     changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 9, 'how' => 'firmer'])->assertUnprocessable();

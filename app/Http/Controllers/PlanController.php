@@ -21,7 +21,6 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
-use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /** The plan of a study's picture. Every change answers with the whole of it. */
@@ -102,7 +101,7 @@ final class PlanController extends Controller
     {
         $request->validate(['zone' => ['required', 'integer']]);
         $ground = $this->plans->ground($this->user($request), $study);
-        $zone = array_values(array_filter($this->plans->zones($ground), static fn (PlannedZone $z): bool => $z->zone === $request->integer('zone')))[0] ?? throw ImpossibleChange::unknown('zone');
+        $zone = $this->plans->zone($ground, $request->integer('zone'));
         $palette = $this->plans->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
 
         return new JsonResponse(['answers' => array_map(fn (SequenceAnswer $a): array => SequenceResource::answer($a, $ground->paper), $this->plans->planner($ground)->sequences($zone->wishes, $palette, self::ANSWERS))]);

@@ -39,6 +39,15 @@ final readonly class Pencil
         return $this->record->id();
     }
 
+    /**
+     * @param  list<self>  $pencils
+     * @return list<string>
+     */
+    public static function identifiers(array $pencils): array
+    {
+        return array_map(static fn (self $p): string => $p->id(), $pencils);
+    }
+
     public function isBlender(): bool
     {
         return $this->record->binder === Binder::Blender;

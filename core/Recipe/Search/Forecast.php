@@ -16,7 +16,7 @@ use KnottyPrism\Core\Recipe\School\Mode;
 final readonly class Forecast
 {
     /** How much of g the pass right beneath, the one below it and all further ones contribute; fitted to random stacks. */
-    private const BENEATH = [1.0, 0.5, 0.25];
+    public const BENEATH = [1.0, 0.5, 0.25];
 
     /** Beyond this predicted distance a prediction is not worth a trial. */
     private const FARTHEST = 8.0;

@@ -21,6 +21,17 @@ final readonly class SequenceAnswer
         return new self($label, $sequence, array_map(static fn (Shade $shade, int $i): ShadeOutcome => ShadeOutcome::of($shade, $sequence->stackIn($i), $paper, $mode), $shades, array_keys($shades)));
     }
 
+    /** @return list<Shade> */
+    public function shades(): array
+    {
+        return array_map(static fn (ShadeOutcome $o): Shade => $o->shade, $this->outcomes);
+    }
+
+    public function words(): SequenceWords
+    {
+        return SequenceWords::of($this->sequence, $this->shades());
+    }
+
     /** How far off the area is likely to be on paper, ΔE00, by the weight of its shades. */
     public function errorOnPaper(): float
     {

@@ -102,8 +102,9 @@ final readonly class AreaSearch
         $least = INF;
         foreach ($nodes as $node) {
             $price = $this->ground->prices->ofRun($node->run);
+            $sequence = $this->sequence($node->run);
             foreach ($this->ground->aims as $shade => $aim) {
-                $outcome = ShadeOutcome::of($aim->shade, $this->sequence($node->run)->stackIn($this->order[$shade]), $this->kit->moves->paper, $this->mode);
+                $outcome = ShadeOutcome::of($aim->shade, $sequence->stackIn($this->order[$shade]), $this->kit->moves->paper, $this->mode);
                 $price += $this->ground->weights[$shade] * ($outcome->errorOnPaper() + $this->ground->prices->ofTooth($outcome->toothUsed));
             }
             if ($price < $least) {

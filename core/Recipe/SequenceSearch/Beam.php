@@ -82,17 +82,11 @@ final readonly class Beam
         foreach (array_slice(array_keys($tried), 0, self::LAID) as $key) {
             [$pencil, $marks] = explode(':', (string) $key);
             $marks = array_map(intval(...), str_split($marks));
-            $laid = $node->laid;
-            foreach ($marks as $shade => $mark) {
-                if ($mark > 0) {
-                    $laid[$shade] = $this->ground->book->onto($laid[$shade], (int) $pencil * Moves::MARKS + $mark - 1);
-                }
-            }
             $run = $node->run->with((int) $pencil, $marks);
             if (! $this->ground->craft->comesIn($node->run->pencils, (int) $pencil, max(0, ...$marks)) || ! $this->ground->craft->burnishesOnce($run)) {
                 continue;
             }
-            $followers[$run->key()] = $this->ground->judged($run, array_values($laid));
+            $followers[$run->key()] = $this->ground->judged($run, $this->ground->onto($node->laid, (int) $pencil, $marks));
         }
 
         return $followers;

@@ -59,10 +59,24 @@ final readonly class Ground
     {
         $laid = array_fill(0, count($this->aims), $this->book->bare);
         foreach ($run->pencils as $at => $pencil) {
-            foreach ($run->marks[$at] as $shade => $mark) {
-                if ($mark > 0) {
-                    $laid[$shade] = $this->book->onto($laid[$shade], $pencil * Moves::MARKS + $mark - 1);
-                }
+            $laid = $this->onto($laid, $pencil, $run->marks[$at]);
+        }
+
+        return $laid;
+    }
+
+    /**
+     * One more pass on what lies in every shade.
+     *
+     * @param  list<Laid>  $laid
+     * @param  list<int>  $marks
+     * @return list<Laid>
+     */
+    public function onto(array $laid, int $pencil, array $marks): array
+    {
+        foreach ($marks as $shade => $mark) {
+            if ($mark > 0) {
+                $laid[$shade] = $this->book->onto($laid[$shade], $pencil * Moves::MARKS + $mark - 1);
             }
         }
 

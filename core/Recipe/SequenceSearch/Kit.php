@@ -17,6 +17,6 @@ final readonly class Kit
     public function __construct(public Moves $moves, public Atlas $atlas)
     {
         $this->book = new LaidBook($moves);
-        $this->outlook = new Outlook($atlas, $moves);
+        $this->outlook = new Outlook($atlas, $this->book);
     }
 }

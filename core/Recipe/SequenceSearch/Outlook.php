@@ -5,19 +5,18 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\Forecast;
 use KnottyPrism\Core\Recipe\Search\Moves;
 
 /** How a stack would look after each of all passes: exactly for the first two, by what the atlas knows of pairs beyond. */
 final class Outlook
 {
-    private const BENEATH = [1.0, 0.5, 0.25];
-
     /** @var array<string, array{list<float>, list<float>, list<float>}> by stack */
     private array $known = [];
 
     private const MOST = 400;
 
-    public function __construct(private readonly Atlas $atlas, private readonly Moves $moves)
+    public function __construct(private readonly Atlas $atlas, private readonly LaidBook $book)
     {
     }
 
@@ -46,7 +45,7 @@ final class Outlook
     /** @return array{list<float>, list<float>, list<float>} */
     private function beyond(Laid $laid): array
     {
-        $shares = $laid->shares ??= $this->moves->shares($laid->sheet);
+        $shares = $this->book->shares($laid);
         $n = $this->atlas->size;
         $beneath = array_slice(array_reverse($laid->moves), 0, 4);
         $next = [];
@@ -57,7 +56,7 @@ final class Outlook
             for ($c = 0; $c < $n; $c++) {
                 $effect = $density[$c];
                 foreach ($beneath as $depth => $below) {
-                    $effect += ($depth < 2 ? self::BENEATH[$depth] : self::BENEATH[2]) * $interplay[$below * $n + $c];
+                    $effect += Forecast::BENEATH[min($depth, 2)] * $interplay[$below * $n + $c];
                 }
                 $row[] = $at + $shares[$c % Moves::MARKS] * $effect;
             }
