@@ -157,6 +157,9 @@ it('doubts as the figures of the independent sheet say', function () {
     // Firm over firm: 4.0 and 6.5.
     expect($doubt('red@0.80 orange@0.80 red@1.00'))->toEqualWithDelta(4.0, 0.4)->and($doubt('red@0.80 orange@0.80 red@1.00 orange@1.00'))->toEqualWithDelta(6.5, 0.6)
         ->and(Doubt::of(new Stack([])))->toBe(0.0);
+    // However much is laid, it is never more than knowing nothing.
+    $many = static fn (int $passes): float => Doubt::of(new Stack(array_fill(0, $passes, new Pass(Pencils::named('red'), 1.0))));
+    expect($many(5) - $many(4))->toEqualWithDelta($many(4) - $many(3), 1e-9)->and($many(30))->toBe(20.0);
 });
 
 it('drags some of the newest film into a firm pass, and loses none of it', function () {

@@ -17,7 +17,7 @@ use KnottyPrism\Core\Medium\Swatches\Swatch;
  * Laid on an independent fine-grained sheet, stacks in a light hand with at most the last pass firm came out within a median of 1.5,
  * 1.8, 2.8 and 3.0 of what is predicted here, for one to four passes; three and four firm passes over each other within 4.0 and 6.5. So
  * every pass adds {@see self::STEP}, more where it contrasts with what it is laid over, and each further firm pass over a firm one adds
- * twice what the one before it did.
+ * twice what the one before it did, as far as that was measured.
  */
 final class Doubt
 {
@@ -29,6 +29,12 @@ final class Doubt
 
     /** What the first firm pass over a firm one adds besides; the next twice that, and so on. */
     private const FIRM = 0.5;
+
+    /** It was measured up to the third of these; from there on each adds as much as that one. */
+    private const FIRM_MEASURED = 3;
+
+    /** Whoever knows nothing errs no more: two ordinary colours of one value lie so far apart. */
+    private const MOST = 20.0;
 
     /** Contrast of a pass with what it lies over, ΔE00 between their heavy swatches, that is ordinary; none counts half, twice that half as much again. */
     private const ORDINARY = 30.0;
@@ -53,7 +59,7 @@ final class Doubt
             $below = $step->pencil;
         }
 
-        return $doubt;
+        return min(self::MOST, $doubt);
     }
 
     /**
@@ -66,7 +72,7 @@ final class Doubt
     {
         $step = self::STEP * $contrast * ($mark === PressureMark::Whisper ? self::WHISPER : 1.0);
 
-        return $firm > 0 && self::isFirm($mark) ? $step + self::FIRM * 2 ** ($firm - 1) : $step;
+        return $firm > 0 && self::isFirm($mark) ? $step + self::FIRM * 2 ** (min(self::FIRM_MEASURED, $firm) - 1) : $step;
     }
 
     /** How much a pencil contrasts with the one that it is laid over: 0.5 where they are one, 1 ordinarily, up to 1.5. */
