@@ -12,17 +12,17 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
 use KnottyPrism\Core\Picture\Palette\SetCosts;
+use KnottyPrism\Core\Picture\Palette\SetForecast;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Picture\ReachableTone;
+use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
-use KnottyPrism\Core\Recipe\Search\Forecast;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;
-use KnottyPrism\Core\Recipe\Search\Rules;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -65,12 +65,12 @@ foreach ([24 => $demo, 60 => shelf(60), 119 => shelf(119)] as $count => $drawer)
     Table::row("planned cold, $count pencils", Table::times(1, static fn () => $planWith($drawer)), 's', $count === 24 ? 'under 10' : ($count > 100 ? 'under 30' : ''), 2);
     Table::row('  planned again, atlas kept', Table::times(1, static fn () => $planWith($drawer)), 's', '', 2);
     $plan = $planWith($drawer);
-    printf("%-58s %12.2f\n", sprintf('  mean ΔE00 by area, %d targets, %d pencils used', count($plan->targets), count($plan->palette())), $plan->meanDeltaE00());
+    printf("%-58s %12.2f\n", sprintf('  error on paper, %d zones, %d passes, %d pencils used', count($plan->zones), $plan->passes(), count($plan->palette())), $plan->errorOnPaper());
 }
 $planner = new RecipePlanner($demo, $paper, School::free(), $shelf);
 $plan = $planWith($demo);
-$targets = $plan->targetsOf(1);
-Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => array_map(static fn ($t) => $planner->recipesFor($t->fitted, 5, 1), $targets)), 's', 'under 1', 2);
+$find = new FindSequences($demo, $paper, School::free(), $shelf);
+Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => $find->for(array_values($plan->zones[1]->shades()) ?: throw new LogicException)), 's', 'under 1', 2);
 
 $large = photo('morning', 1154);
 $preview = new Preview($plan->paper, $plan->map, $plan->targets);
@@ -83,7 +83,7 @@ foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
     $costs = new SetCosts;
     $search = new PaletteSearch($costs, count($moves->pencils));
     foreach ($plan->targets as $target) {
-        $costs->add(new Forecast($moves, $atlas, $target->fitted, new Rules(School::free(), $moves, $target->fitted, [])), $target->weight);
+        $costs->add(new SetForecast($moves, $atlas, $target->fitted), $target->weight);
     }
     $best = [];
     $times = Table::times(1, static function () use (&$best, $search, $choose): void {
@@ -110,14 +110,14 @@ Table::head("\nnatural colours after the tone fit, 24 pencils: 120 pixels of eac
 foreach (['morning', 'evening'] as $light) {
     $pixels = photo($light, 240);
     $tone = ReachableTone::fit($demo->usable()->pencils, $paper, $pixels->l);
-    $closest = $single = [];
+    $surest = $single = [];
     mt_srand(6);
     for ($n = 0; $n < 120; $n++) {
         $target = $tone->fitted($pixels->lab(mt_rand(0, $pixels->count() - 1)));
-        $closest[] = $planner->recipesFor($target, 5, 1)[0]->comparison->deltaE00;
-        $single[] = $planner->nearestSingle($target)->comparison->deltaE00;
+        $surest[] = $planner->recipesFor($target, 5, 1)[0]->errorOnPaper();
+        $single[] = $planner->nearestSingle($target)->errorOnPaper();
     }
-    printf("%-58s %12.2f %12.2f   median under 1.5, p90 under 4\n", "$light: ΔE00 of the closest, median and p90", Table::quantile($closest, 0.5), Table::quantile($closest, 0.9));
-    printf("%-58s %12.2f %12.2f\n", "$light: ΔE00 of the nearest single pencil, median and p90", Table::quantile($single, 0.5), Table::quantile($single, 0.9));
+    printf("%-58s %12.2f %12.2f\n", "$light: error on paper of the surest, median and p90", Table::quantile($surest, 0.5), Table::quantile($surest, 0.9));
+    printf("%-58s %12.2f %12.2f\n", "$light: the same of the nearest single pencil, median and p90", Table::quantile($single, 0.5), Table::quantile($single, 0.9));
 }
 printf("%-58s %12s\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB');

@@ -27,7 +27,7 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 /** The zones of a plan as the page shows them: each with its sequence, and with what comes of it in every colour that the zone asks for. */
 final class PlanZoneAnswers
 {
-    private const VERSION = 2;
+    private const VERSION = 3;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 

@@ -7,6 +7,7 @@ namespace App\Edits;
 use App\Drawers\DrawerKeeper;
 use App\Models\Study;
 use App\Models\User;
+use App\Plans\PlanGround;
 use App\Plans\PlannedPictures;
 use App\Plans\PlanRepository;
 use Illuminate\Support\Fluent;
@@ -98,7 +99,7 @@ final class PlanEdits
             'sequence' => [$sheet->withSequence($zone, $this->sequence($user, $change->get('passes'))), $this->named($study, $zone, $change->get('passes') === null ? 'give the sequence back to the planner' : 'change the sequence')],
             'regrade' => [$sheet->withSequence($zone, $this->regraded($user, $study, $zone, $change->integer('pass'), Regrade::from((string) $change->string('how')))), $this->named($study, $zone, 'a pass '.$change->string('how'))],
             'stack' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->stack($user, $change->get('stack')))), $this->named($study, $zone, ($change->get('stack') === null ? 'give back to the planner: ' : 'change ').$role->value)],
-            'remedy' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->remedied($user, $study, $zone, $role, CautionCode::from((string) $change->string('code'))))), $this->named($study, $zone, "remedy in $role->value")],
+            'remedy' => [$this->remedied($user, $study, $sheet, $zone, $role, CautionCode::from((string) $change->string('code'))), $this->named($study, $zone, "remedy in $role->value")],
             'overrule' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->overruling((string) $change->string('code'), $change->get('note') === null ? null : (string) $change->string('note'))), $this->named($study, $zone, "overrule a caution in $role->value")],
             default => throw ImpossibleChange::unknown('kind of change'),
         };
@@ -143,25 +144,37 @@ final class PlanEdits
     }
 
     /** @throws ImpossibleChange when nothing that was tried removes the caution */
-    private function remedied(User $user, Study $study, int $zone, Role $role, CautionCode $code): string
+    private function remedied(User $user, Study $study, PlanSheet $sheet, int $zone, Role $role, CautionCode $code): PlanSheet
     {
         $ground = $this->plans->ground($user, $study);
         $wish = PlanRepository::wish($ground, $zone, $role);
-        $none = ImpossibleChange::because('Nothing that was tried at hand removes this; change the stack yourself, or overrule it with a note.');
-        if ($code === CautionCode::Twins || $code === CautionCode::Flat) {
-            return $this->pictures->zoneRemedy($ground, $zone, $role, $code)?->text() ?? throw $none;
+        if ($sheet->note($zone, $role)->stack !== null) {
+            return $sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->stackRemedied($ground, $wish, $code)));
         }
+        $remedied = $this->pictures->remedy($ground, $zone, $role, $code) ?? throw self::nothingTried();
+
+        return $sheet->withSequence($zone, SequenceNote::of($remedied->sequence, PlannedZone::roles($this->plans->zone($ground, $zone)->wishes)));
+    }
+
+    /** Of a single stack that is held apart from the sequence. */
+    private function stackRemedied(PlanGround $ground, Wish $wish, CautionCode $code): string
+    {
         foreach ($this->plans->planned($ground) as $planned) {
             if ($planned->wish === $wish && $planned->stack !== null) {
-                $remedies = $this->plans->plannerOf($ground, $zone)->remediesFor($planned->stack, $wish->fitted);
+                $remedies = $this->plans->plannerOf($ground, $wish->zone)->remediesFor($planned->stack, $wish->fitted);
                 $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned->stack, $ground->paper, $remedies);
                 $found = array_values(array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code === $code && $c->remedied !== null));
 
-                return ($found[0]->remedied ?? null)?->text() ?? throw $none;
+                return ($found[0]->remedied ?? null)?->text() ?? throw self::nothingTried();
             }
         }
 
         throw ImpossibleChange::unknown('recipe');
+    }
+
+    private static function nothingTried(): ImpossibleChange
+    {
+        return ImpossibleChange::because('Nothing that was tried at hand removes this; change the sequence yourself, or overrule it with a note.');
     }
 
     /**

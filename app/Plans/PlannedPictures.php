@@ -17,6 +17,7 @@ use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Picture\ZoneCautions;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\PassCautions\SequenceCautions;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -79,18 +80,24 @@ final class PlannedPictures
         return array_map(static fn (PlannedTarget $t): MadeColour => $t->made(), self::targets($ground, $this->plans->planned($ground)));
     }
 
-    /** A stack that parts two zones that end alike, or varies a flat form; nothing where none was found. */
-    public function zoneRemedy(PlanGround $ground, int $zone, Role $role, CautionCode $code): ?Stack
+    /** A change of a zone's sequence that parts it from one that ends alike, varies a flat form, or removes what is to mind in a shade; nothing where none was found. */
+    public function remedy(PlanGround $ground, int $zone, Role $role, CautionCode $code): ?SequenceAnswer
     {
-        $targets = self::targets($ground, $this->plans->planned($ground));
-        $map = $ground->map();
-        $planner = $this->plans->plannerOf($ground, $zone);
-        foreach (ZoneCautions::in($map, $targets) as $caution) {
+        $palette = $this->plans->palettePart($ground);
+        $answers = self::sequences($ground, $this->plans->zones($ground));
+        if ($palette === null || ! isset($answers[$zone])) {
+            return null;
+        }
+        $planner = $this->plans->planner($ground);
+        foreach (ZoneCautions::in($ground->map(), self::targets($ground, $this->plans->planned($ground))) as $caution) {
             if ($caution->code === $code && $caution->zone === $zone && $caution->role === $role) {
-                $remedied = $caution->tried($planner, $targets)->remedied;
-                if ($remedied !== null) {
-                    return $remedied->stack;
-                }
+                return $planner->tried($caution, $answers, $palette)->remedied;
+            }
+        }
+        $shade = $answers[$zone]->shadeNamed($role->value);
+        foreach (SequenceCautions::in($answers[$zone], $ground->paper) as $caution) {
+            if ($caution->code === $code && in_array($shade, $caution->shades, true)) {
+                return $planner->remedy($zone, $caution, $answers[$zone], $palette)?->answer;
             }
         }
 

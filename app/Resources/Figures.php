@@ -53,10 +53,11 @@ final class Figures
         ], $prediction->steps);
     }
 
-    /** @return array{deltaE00: float, valueError: float, steadiness: float, toothUsed: float} */
+    /** @return array{errorOnPaper: float, deltaE00: float, valueError: float, steadiness: float, toothUsed: float} */
     public static function result(Recipe $recipe): array
     {
         return [
+            'errorOnPaper' => self::difference($recipe->errorOnPaper()),
             'deltaE00' => self::difference($recipe->comparison->deltaE00),
             'valueError' => self::difference($recipe->comparison->valueError),
             'steadiness' => self::difference($recipe->prediction->steadiness),

@@ -10,6 +10,8 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\StepPrediction;
+use KnottyPrism\Core\Recipe\PassCautions\PassCaution;
+use KnottyPrism\Core\Recipe\PassCautions\SequenceCautions;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\PassReasons;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -38,8 +40,20 @@ final class SequenceResource
                 'reason' => $reasons[$at],
                 'dabs' => (object) array_filter(array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(static fn (array $of): ?array => $of[$at], $dabs))),
             ], $answer->sequence->passes, array_keys($answer->sequence->passes)),
+            'cautions' => array_map(static fn (PassCaution $c): array => self::caution($c, $shades), SequenceCautions::in($answer, $paper)),
             ...self::errors($answer->errorOnPaper(), $answer->errorInHand(), $answer->missed()),
         ];
+    }
+
+    /**
+     * @param  list<Shade>  $shades
+     * @return array<string, mixed>
+     */
+    private static function caution(PassCaution $caution, array $shades): array
+    {
+        $names = array_map(static fn (int $i): string => $shades[$i]->name, $caution->shades);
+
+        return ['code' => $caution->code->value, 'pass' => $caution->pass, 'roles' => $names, 'text' => $caution->text, 'remedy' => $caution->remedy];
     }
 
     /** @return array<string, mixed> */

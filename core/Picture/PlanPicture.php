@@ -19,13 +19,17 @@ use KnottyPrism\Core\Picture\Palette\MadeColour;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\PassCautions\PassCaution;
+use KnottyPrism\Core\Recipe\PassCautions\SequenceRemedy;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /**
  * Plans a picture, whole or part by part: first its palette, then each zone on its own. A zone's sequence follows from its colours, its
@@ -82,7 +86,7 @@ final class PlanPicture
         }
         $tell('sequences', count($zones), count($zones));
 
-        return new PlannedPicture($this->paper, $map, $tone, $zones, $targets, $palette->curve, $this->cautions($map, $targets, $palette), $this->purchases($targets));
+        return new PlannedPicture($this->paper, $map, $tone, $zones, $targets, $palette->curve, $this->cautions($map, $targets, $zones, $palette), $this->purchases($targets));
     }
 
     private function target(Wish $wish, Stack $stack, RecipeLabel $label, PalettePart $palette): PlannedTarget
@@ -170,14 +174,49 @@ final class PlanPicture
     }
 
     /**
-     * What to mind between and within zones; where a recipe can be found that removes it, with that recipe.
+     * What to mind between and within zones; where a change can be found that removes it, with that change.
      *
      * @param  list<PlannedTarget>  $targets
+     * @param  array<int, SequenceAnswer>  $answers  by zone
      * @return list<ZoneCaution>
      */
-    private function cautions(ZoneMap $map, array $targets, PalettePart $palette): array
+    private function cautions(ZoneMap $map, array $targets, array $answers, PalettePart $palette): array
     {
-        return array_map(fn (ZoneCaution $c): ZoneCaution => $c->tried($this->plannerFor($c->zone, $palette), $targets), ZoneCautions::in($map, $targets));
+        return array_map(fn (ZoneCaution $c): ZoneCaution => $this->tried($c, $answers, $palette), ZoneCautions::in($map, $targets));
+    }
+
+    /** @param  array<int, SequenceAnswer>  $answers  by zone */
+    public function tried(ZoneCaution $caution, array $answers, PalettePart $palette): ZoneCaution
+    {
+        if (! isset($answers[$caution->zone])) {
+            return $caution;
+        }
+        $hand = $this->handOf($palette);
+        /** @param  list<Shade>  $shades */
+        $anew = function (array $shades) use ($caution, $hand): ?Sequence {
+            try {
+                return $shades === [] ? null : $this->finder($this->settings->schoolOf($caution->zone), $hand)->for(array_values($shades), $this->mostPasses)[0]->sequence;
+            } catch (SchoolRefuses) {
+                return null;
+            }
+        };
+
+        return $caution->tried($answers, $this->paper, $this->settings->mode, $hand, $this->allowed($caution->zone, $answers[$caution->zone], $palette), $anew);
+    }
+
+    /** A small change of a zone's sequence that removes a caution; nothing where none that was tried does. */
+    public function remedy(int $zone, PassCaution $caution, SequenceAnswer $answer, PalettePart $palette): ?SequenceRemedy
+    {
+        return SequenceRemedy::of($caution, $answer, $this->paper, $this->settings->mode, $this->handOf($palette), $this->allowed($zone, $answer, $palette));
+    }
+
+    /** @return ?\Closure(Sequence): bool whether a change keeps craft and school; nothing where the sequence itself is laid otherwise */
+    private function allowed(int $zone, SequenceAnswer $answer, PalettePart $palette): ?\Closure
+    {
+        $shades = $answer->shades();
+        $allowed = $shades === [] ? null : $this->finder($this->settings->schoolOf($zone), $this->handOf($palette))->allowingSequences($shades);
+
+        return $allowed !== null && $allowed($answer->sequence) ? $allowed : null;
     }
 
     /**

@@ -5,22 +5,30 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Error\SchoolRefuses;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
-use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\PassCautions\SequenceRemedy;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\SequenceChanges;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** Something to mind between two zones or within one, and the other recipe for one of its targets that removes it. */
+/** Something to mind between two zones or within one, and the change of one zone's sequence that removes it. */
 final readonly class ZoneCaution
 {
-    /** L* by which a twin is pushed, a little more than one value step of 9, and how near a push must come to what it aims at. */
+    /** L* by which a twin is pushed, a little more than one value step of 9, and how much farther in ΔE00 it may end from what that aims at than it was from its own colour. */
     private const PUSH = 12.5;
 
-    private const NEAR = 4.0;
+    private const FARTHER = 4.0;
 
-    /** How much farther from its target a recipe may end that varies a flat light or dark, ΔE00. */
-    private const MAY_COST = 3.0;
+    /** How far a zone is pushed that is planned anew, in parts of that. */
+    private const FURTHER = [1.0, 1.6];
+
+    /** How much farther off on paper a zone may be that was varied, ΔE00. */
+    private const VARYING_MAY_COST = 1.0;
 
     /**
      * @param  list<int>  $zones
@@ -36,54 +44,92 @@ final readonly class ZoneCaution
         public int $zone,
         public Role $role,
         public bool $darker = false,
-        public ?Recipe $remedied = null,
+        public ?SequenceAnswer $remedied = null,
     ) {
     }
 
     /**
-     * The caution with a recipe that was found to remove it, or as it is where none was.
+     * The caution with a change of the zone's sequence that was found to remove it, or as it is where none was.
      *
-     * @param  list<PlannedTarget>  $targets
+     * @param  array<int, SequenceAnswer>  $answers  by zone
+     * @param  list<Pencil>  $pencils  at hand
+     * @param  ?\Closure(Sequence): bool  $allowed  whether craft and school allow a sequence
+     * @param  \Closure(list<Shade>): ?Sequence  $anew  plans an area
      */
-    public function tried(RecipePlanner $planner, array $targets): self
+    public function tried(array $answers, Paper $paper, Mode $mode, array $pencils, ?\Closure $allowed, \Closure $anew): self
     {
-        foreach ($targets as $target) {
-            if ($target->zone === $this->zone && $target->role === $this->role) {
-                try {
-                    $recipe = $this->code === CautionCode::Twins ? $this->pushed($planner, $target, $targets) : $this->varied($planner, $target);
-                } catch (SchoolRefuses) {
-                    return $this;
-                }
-
-                return $recipe === null ? $this : new self($this->code, $this->zones, $this->text, sprintf('%s Tried: %s, ΔE00 %.1f.', $this->remedy, $recipe->stack->text(), $recipe->comparison->deltaE00), $this->zone, $this->role, $this->darker, $recipe);
-            }
+        $answer = $answers[$this->zone] ?? null;
+        $shade = $answer === null ? null : $answer->shadeNamed($this->role->value);
+        if ($answer === null || $shade === null) {
+            return $this;
         }
+        $found = $this->code === CautionCode::Twins ? $this->parted($answer, $shade, $answers, $paper, $mode, $allowed, $anew) : $this->varied($answer, $shade, $paper, $mode, $pencils, $allowed);
 
-        return $this;
+        return $found === null ? $this : new self($this->code, $this->zones, $this->text, "$this->remedy $found->words", $this->zone, $this->role, $this->darker, $found->answer);
     }
 
-    /** @param  list<PlannedTarget>  $targets */
-    private function pushed(RecipePlanner $planner, PlannedTarget $target, array $targets): ?Recipe
+    /**
+     * One of its passes pressed otherwise there, or a last coat of a pencil that either of the two has, until an eye tells the two apart; where no
+     * such change does, the zone planned anew for colours that far darker or lighter.
+     *
+     * @param  array<int, SequenceAnswer>  $answers
+     * @param  ?\Closure(Sequence): bool  $allowed
+     * @param  \Closure(list<Shade>): ?Sequence  $anew
+     */
+    private function parted(SequenceAnswer $answer, int $shade, array $answers, Paper $paper, Mode $mode, ?\Closure $allowed, \Closure $anew): ?SequenceRemedy
     {
-        $other = array_values(array_filter($targets, fn (PlannedTarget $t): bool => $t->role === $this->role && $t->zone !== $this->zone && in_array($t->zone, $this->zones, true)))[0] ?? null;
-        if ($other === null) {
+        $other = $answers[array_values(array_diff($this->zones, [$this->zone]))[0] ?? 0] ?? null;
+        $there = $other?->shadeNamed($this->role->value);
+        if ($other === null || $there === null) {
             return null;
         }
-        $beside = $other->recipe->prediction->lab()->l;
-        $aim = new Lab(max(0.0, min(100.0, $beside + ($this->darker ? -self::PUSH : self::PUSH))), $target->fitted->a, $target->fitted->b);
-        $recipe = $planner->recipesFor($aim, RecipePlanner::MOST_PASSES, 1)[0];
+        $beside = $other->outcomes[$there]->lab->l;
+        $target = $answer->outcomes[$shade]->shade->target;
+        $aim = new Lab(max(0.0, min(100.0, $beside + ($this->darker ? -self::PUSH : self::PUSH))), $target->a, $target->b);
+        $near = $answer->outcomes[$shade]->lab->deltaE00($target) + self::FARTHER;
+        $isApart = static fn (SequenceAnswer $a): bool => abs($a->outcomes[$shade]->lab->l - $beside) / 100 * 9 >= 1;
+        $parted = static fn (SequenceAnswer $a): bool => $isApart($a) && $a->outcomes[$shade]->lab->deltaE00($aim) <= $near;
+        $small = SequenceRemedy::best($answer, self::pressed($answer, $shade, $other), $paper, $mode, $allowed, INF, $parted);
 
-        return $recipe->comparison->deltaE00 <= self::NEAR && abs($recipe->prediction->lab()->l - $beside) / 100 * 9 >= 1 ? $recipe : null;
+        // What is planned anew keeps craft and school by itself; it may stop short of what it is pushed to.
+        return $small ?? SequenceRemedy::best($answer, $this->anew($answer, $aim->l - $target->l, $anew), $paper, $mode, null, INF, $isApart);
     }
 
-    private function varied(RecipePlanner $planner, PlannedTarget $target): ?Recipe
+    /**
+     * @param  float  $by  L* by which its value run is pushed
+     * @param  \Closure(list<Shade>): ?Sequence  $anew
+     * @return iterable<string, Sequence>
+     */
+    private function anew(SequenceAnswer $answer, float $by, \Closure $anew): iterable
     {
-        foreach ($planner->recipesFor($target->fitted) as $recipe) {
-            if (count($recipe->stack->pencils()) > 1 && $recipe->comparison->deltaE00 <= $target->recipe->comparison->deltaE00 + self::MAY_COST) {
-                return $recipe;
+        foreach (self::FURTHER as $far) {
+            $pushed = static fn (Shade $s): Shade => $s->touch ? $s : new Shade($s->name, new Lab(max(0.0, min(100.0, $s->target->l + $far * $by)), $s->target->a, $s->target->b), $s->weight);
+            $sequence = $anew(array_map($pushed, $answer->shades()));
+            if ($sequence !== null) {
+                yield sprintf('Plan it %s', $this->darker ? 'darker' : 'lighter') => $sequence;
             }
         }
+    }
 
-        return null;
+    /** @return iterable<string, Sequence> */
+    private static function pressed(SequenceAnswer $answer, int $shade, SequenceAnswer $other): iterable
+    {
+        foreach (array_keys($answer->sequence->passes) as $at) {
+            yield from SequenceChanges::inShade($answer->sequence, $at, $shade, $answer->outcomes[$shade]->shade->name);
+        }
+        yield from SequenceChanges::coats($answer->sequence, $shade, $answer->outcomes[$shade]->shade->name, count($answer->outcomes), array_values(array_unique([...$answer->sequence->pencils(), ...$other->sequence->pencils()], SORT_REGULAR)));
+    }
+
+    /**
+     * A last light coat of another pencil there.
+     *
+     * @param  list<Pencil>  $pencils
+     * @param  ?\Closure(Sequence): bool  $allowed
+     */
+    private function varied(SequenceAnswer $answer, int $shade, Paper $paper, Mode $mode, array $pencils, ?\Closure $allowed): ?SequenceRemedy
+    {
+        $changes = SequenceChanges::coats($answer->sequence, $shade, $answer->outcomes[$shade]->shade->name, count($answer->outcomes), $pencils);
+
+        return SequenceRemedy::best($answer, $changes, $paper, $mode, $allowed, $answer->errorOnPaper() + self::VARYING_MAY_COST, static fn (SequenceAnswer $a): bool => count($a->sequence->stackIn($shade)->pencils()) > 1);
     }
 }

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe;
 
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
+use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
 use KnottyPrism\Core\Recipe\School\Beneath;
@@ -18,17 +21,21 @@ use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\PairBook;
+use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Search\Shortlist;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\SequenceSearch\AreaSearch;
+use KnottyPrism\Core\Recipe\SequenceSearch\Craft;
 use KnottyPrism\Core\Recipe\SequenceSearch\Kit;
+use KnottyPrism\Core\Recipe\SequenceSearch\Run;
 
 /** Finds how an area is worked: up to three clearly different sequences for its shades, from one drawer on one paper, in one school. */
 final class FindSequences
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 1;
+    public const VERSION = 3;
 
     public const MOST_PASSES = 6;
 
@@ -37,7 +44,10 @@ final class FindSequences
 
     private readonly Moves $moves;
 
-    private readonly Neutralisers $neutralisers;
+    /** What works on what, among the pencils at hand. */
+    public readonly ComplementTable $complements;
+
+    public readonly Neutralisers $neutralisers;
 
     private ?Kit $kit = null;
 
@@ -50,7 +60,8 @@ final class FindSequences
     {
         $this->moves = new Moves($drawer, $paper);
         OutOfRange::check('the number of pencils that may be used', count($this->moves->pencils), 1, 1000);
-        $this->neutralisers = new Neutralisers($this->moves, new ComplementTable($this->moves->pencils, $paper), $school->neutralising);
+        $this->complements = new ComplementTable($this->moves->pencils, $paper);
+        $this->neutralisers = new Neutralisers($this->moves, $this->complements, $school->neutralising);
     }
 
     /**
@@ -62,12 +73,77 @@ final class FindSequences
      */
     public function for(array $shades, int $mostPasses = self::MOST_PASSES, int $count = 1, array $strangeness = []): array
     {
-        OutOfRange::check('the number of passes', $mostPasses, 1, 8);
-        $wanted = $this->school->beneath === Beneath::Complement ? $this->neutralisers->of(Shade::main($shades)->target) : [];
-        $kit = $this->kitFor($shades, $wanted);
-        $search = new AreaSearch($kit, $this->school, $this->mode, $shades, $wanted, $mostPasses, array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $kit->moves->pencils));
+        return $this->search($shades, $mostPasses, $strangeness)->answers($count) ?: throw SchoolRefuses::stacks($this->school->settings());
+    }
 
-        return $search->answers($count) ?: throw SchoolRefuses::stacks($this->school->settings());
+    /**
+     * @param  non-empty-list<Shade>  $shades
+     * @param  array<string, float>  $strangeness  see {@see self::for()}
+     */
+    public function search(array $shades, int $mostPasses = self::MOST_PASSES, array $strangeness = []): AreaSearch
+    {
+        OutOfRange::check('the number of passes', $mostPasses, 1, 8);
+        $main = Shade::main($shades)->target;
+        $beneath = $this->school->beneath === Beneath::Complement ? $this->neutralisers->of($main) : [];
+        // A large drawer is shortened to what serves this area; what an answer may begin with is kept.
+        $wanted = $beneath === [] && count($this->moves->pencils) > self::LENGTH ? $this->neutralisers->of($main) : $beneath;
+        $kit = $this->kitFor($shades, $wanted);
+
+        return new AreaSearch($kit, $this->school, $this->mode, $shades, $this->neutralisers, $beneath, $mostPasses, array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $kit->moves->pencils));
+    }
+
+    /** @return \Closure(Stack): bool whether a stack for one colour keeps the craft and the school, whatever comes of it */
+    public function allowing(Lab $target): \Closure
+    {
+        $craft = $this->craft([new Shade('', $target)]);
+
+        return function (Stack $stack) use ($craft): bool {
+            $numbers = $this->moves->numbersOf($stack);
+
+            return $numbers !== null && $craft->keeps(new Run(array_map(Moves::pencilOf(...), $numbers), array_map(static fn (int $move): array => [$move % Moves::MARKS + 1], $numbers)));
+        };
+    }
+
+    /**
+     * The same for a sequence over an area: its value run is looked at, touches are the artist's.
+     *
+     * @param  non-empty-list<Shade>  $shades
+     * @return \Closure(Sequence): bool
+     */
+    public function allowingSequences(array $shades): \Closure
+    {
+        $run = array_filter($shades, static fn (Shade $s): bool => ! $s->touch);
+        uasort($run, static fn (Shade $a, Shade $b): int => $b->target->l <=> $a->target->l);
+        if ($run === []) {
+            return static fn (): bool => true;
+        }
+        $craft = $this->craft(array_values($run));
+
+        return function (Sequence $sequence) use ($craft, $run): bool {
+            $pencils = $marks = [];
+            foreach ($sequence->passes as $pass) {
+                $own = array_map(static fn (int $shade): int => ($pass->marks[$shade] ?? null)?->strokes() ?? 0, array_keys($run));
+                if ($pass->tool instanceof Finish || array_sum($own) === 0) {
+                    continue;
+                }
+                $pencil = array_search($pass->tool->id(), Pencil::identifiers($this->moves->pencils), true);
+                if (! is_int($pencil)) {
+                    return false;
+                }
+                [$pencils[], $marks[]] = [$pencil, $own];
+            }
+
+            return $craft->keeps(new Run($pencils, $marks));
+        };
+    }
+
+    /** @param  non-empty-list<Shade>  $run  lightest first */
+    private function craft(array $run): Craft
+    {
+        $main = Shade::main($run);
+        $beneath = $this->school->beneath === Beneath::Complement ? $this->neutralisers->of($main->target) : [];
+
+        return new Craft($this->school, $this->moves, $run, array_map(fn (Shade $s): Rules => new Rules($this->school, $this->moves, $s->target, $beneath), $run), (int) array_search($main, $run, true));
     }
 
     /**

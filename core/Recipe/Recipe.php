@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Recipe;
 use KnottyPrism\Core\Colour\Comparison;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Prediction;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\Cautions\Caution;
@@ -18,7 +19,10 @@ use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 /** An answer to "how do I make this colour": what to lay in what order, what comes of it, and what to mind. */
 final readonly class Recipe
 {
-    /** @param  list<Caution>  $cautions */
+    /**
+     * @param  list<Caution>  $cautions
+     * @param  float  $doubt  what the model may err by, ΔE00
+     */
     private function __construct(
         public RecipeLabel $label,
         public Lab $target,
@@ -26,6 +30,7 @@ final readonly class Recipe
         public Prediction $prediction,
         public Comparison $comparison,
         public array $cautions,
+        public float $doubt,
     ) {
     }
 
@@ -38,6 +43,12 @@ final readonly class Recipe
             $cautions = array_map(static fn (Caution $c): Caution => $remedies->for($c, $stack, $target), $cautions);
         }
 
-        return new self($label, $target, $stack, $prediction, new Comparison($prediction->lab(), $target), $cautions);
+        return new self($label, $target, $stack, $prediction, new Comparison($prediction->lab(), $target), $cautions, Doubt::of($stack));
+    }
+
+    /** How far off it is likely to be on paper, ΔE00: what is missed, what an ordinary hand adds, what the model may err by. */
+    public function errorOnPaper(): float
+    {
+        return sqrt($this->comparison->deltaE00 ** 2 + $this->prediction->steadiness ** 2 + $this->doubt ** 2);
     }
 }

@@ -147,7 +147,7 @@ test('the same by keyboard alone', async ({ page }) => {
         );
     }
     for (const label of [
-        'Choose recipe 1, closest',
+        'Choose recipe 1, surest on paper',
         'Choose recipe 4',
         'Print the card',
         'Another photo',

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Binder;
@@ -17,10 +17,19 @@ use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Cautions\Cautions;
 use KnottyPrism\Core\Recipe\Cautions\Remedies;
 use KnottyPrism\Core\Recipe\Cautions\Trace;
+use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\PassCautions\PassCaution;
+use KnottyPrism\Core\Recipe\PassCautions\SequenceCautions;
+use KnottyPrism\Core\Recipe\PassCautions\SequenceRemedy;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
 /** @return array<string, Caution> by code; the target is a colour or the stack that makes it */
@@ -55,7 +64,7 @@ it('warns at the pass that causes it, and not of what is nearly the same but har
     'tooth spent before the last pass, or by the last' => [CautionCode::ToothSpent, 3, ['red@1.00 red@1.00 red@1.00 blue@0.20', '#a03030'], ['red@1.00 red@1.00 red@1.00', '#a03030']],
     'much wax, less wax' => [CautionCode::Bloom, 1, ['red@1.00', 'red@1.00'], ['red@0.80', 'red@0.80']],
     'out of what the stack reaches, or near it' => [CautionCode::OutOfReach, 0, ['red@0.55', '#00ff66'], ['red@0.80', 'red@1.00']],
-    'a gamble, and a steady coat' => [CautionCode::Unsteady, 0, ['yellow@0.55 black@0.20', 'yellow@0.55 black@0.20'], ['yellow@0.55', 'yellow@0.55']],
+    'a gamble, and a steady coat' => [CautionCode::Unsteady, 2, ['yellow@0.55 black@0.20', 'yellow@0.55 black@0.20'], ['yellow@0.55', 'yellow@0.55']],
     'solvent on film, and on paper' => [CautionCode::Solvent, 3, ['red@0.35 blue@0.35 solvent', 'red@0.55', 'drafting film'], ['red@0.35 blue@0.35 solvent', 'red@0.55']],
 ]);
 
@@ -73,31 +82,52 @@ it('has tried the remedy that it gives', function (CautionCode $code, string $st
     [CautionCode::Unsteady, 'red@0.55 violet@0.35', 'red@0.55 violet@0.35'],
 ]);
 
-it('remedies a stack that is laid already within the way of working that it keeps, and freely where it keeps it not', function () {
+it('remedies a stack that is laid already within the craft and the way of working that it keeps, and freely where it keeps them not', function () {
     $paper = Paper::whiteMedium();
-    $stack = Pencils::stack('yellow@0.55 red@1.00 red@1.00 blue@0.20');
-    $target = Lab::ofHex('#a03030');
-    $remedied = static function (string ...$settings) use ($paper, $stack, $target): Stack {
-        $planner = new RecipePlanner(new Drawer(array_map(Pencils::named(...), Pencils::names())), $paper, School::ofSettings($settings));
-        $cautions = Recipe::of(RecipeLabel::Closest, $target, $stack, $paper, $planner->remediesFor($stack, $target))->cautions;
+    $drawer = new Drawer(array_map(Pencils::named(...), Pencils::names()));
+    $remedied = static function (string $text, string ...$settings) use ($paper, $drawer): array {
+        $stack = Pencils::stack($text);
+        $target = Lab::ofXyz($stack->on($paper)->xyz());
+        $school = School::ofSettings(array_values($settings));
+        $cautions = Recipe::of(RecipeLabel::Closest, $target, $stack, $paper, (new RecipePlanner($drawer, $paper, $school))->remediesFor($stack, $target))->cautions;
+        $allows = (new FindSequences($drawer, $paper, $school))->allowing($target);
 
-        return array_values(array_filter($cautions, static fn (Caution $c): bool => $c->code === CautionCode::ToothSpent))[0]->remedied ?? throw new LogicException('no remedy');
+        return [$allows($stack), array_values(array_filter(array_map(static fn (Caution $c): ?Stack => $c->remedied, $cautions))), $allows];
     };
-    $backwards = static function (Stack $stack): int {
-        $values = array_map(static fn (Pass $p): float => Character::of($p->pencil)->heavy->l, $stack->passes());
+    foreach (['red@0.35 violet@0.55 violet@0.80', 'orange@0.35 green@0.55 orange@0.80', 'yellow@0.35 red@0.55 violet@0.80'] as $kept) {
+        [$keeps, $remedies, $allows] = $remedied($kept, 'values=light-to-dark');
+        expect($keeps)->toBeTrue()->and($remedies)->not->toBe([])->each(static fn ($stack) => expect($allows($stack->value))->toBeTrue($stack->value->text()));
+    }
+    $text = static fn (array $stacks): array => array_map(static fn (Stack $s): string => $s->text(), $stacks);
+    [$keeps, $free] = $remedied('yellow@0.55 red@1.00 red@1.00 blue@0.20');
+    [, $bound] = $remedied('yellow@0.55 red@1.00 red@1.00 blue@0.20', 'values=dark-to-light');
+    expect($keeps)->toBeFalse()->and($text($free))->not->toBe([])->toBe($text($bound));
+});
 
-        return count(array_filter(array_keys($values), static fn (int $i): bool => $i > 0 && $values[$i] > $values[$i - 1] + 4));
-    };
-    expect($backwards($remedied()))->toBeGreaterThan(0)->and($backwards($remedied('values=light-to-dark')))->toBe(0)
-        ->and($remedied('values=dark-to-light')->text())->toBe($remedied()->text());
+it('says what there is to mind in a sequence once, by the pass that causes it, and tries small changes against it', function () {
+    $paper = Paper::whiteMedium();
+    $sequence = new Sequence([
+        new GradedPass(Pencils::named('yellow'), [PressureMark::Light, PressureMark::Light, PressureMark::Light]),
+        new GradedPass(Pencils::named('green'), [null, PressureMark::Medium, PressureMark::Medium]),
+        new GradedPass(Pencils::named('green'), [null, PressureMark::Firm, PressureMark::Firm]),
+    ]);
+    $shades = array_map(static fn (int $i): Shade => new Shade(['light', 'mid', 'dark'][$i], Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz())), [0, 1, 2]);
+    $answer = SequenceAnswer::of(RecipeLabel::Surest, $sequence, $shades, $paper, Mode::ColourAndValue);
+    $blooms = array_values(array_filter(SequenceCautions::in($answer, $paper), static fn (PassCaution $c): bool => $c->code === CautionCode::Bloom));
+    // Wax lies heavily in mid and dark by the same pass: the last of the three.
+    expect($blooms)->toHaveCount(1)->and($blooms[0]->pass)->toBe(3)->and($blooms[0]->shades)->toBe([1, 2]);
+    $remedy = SequenceRemedy::of($blooms[0], $answer, $paper, Mode::ColourAndValue, array_map(Pencils::named(...), Pencils::names()), null);
+    expect($remedy)->not->toBeNull()->and($remedy->words)->toContain('tried')->and(array_map(static fn (PassCaution $c): CautionCode => $c->code, SequenceCautions::in($remedy->answer, $paper)))->not->toContain(CautionCode::Bloom)
+        ->and($remedy->answer->errorOnPaper())->toBeLessThan($answer->errorOnPaper() + 2.5);
 });
 
 it('finds in what it has laid a remedy for nearly every caution that pencils at hand can remove', function () {
     $paper = Paper::whiteMedium();
     $planner = new RecipePlanner(theDemoDrawer(), $paper, School::free(), Pencils::shelf());
-    $cautions = $remedied = 0;
+    $recipes = $cautions = $remedied = 0;
     foreach (['#2d2a26', '#b5651d', '#e6c27a', '#3d5a80', '#402020', '#778899'] as $hex) {
         foreach ($planner->recipesFor(Lab::ofHex($hex)) as $recipe) {
+            $recipes++;
             foreach (array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code !== CautionCode::OutOfReach) as $caution) {
                 $cautions++;
                 if ($caution->remedied !== null) {
@@ -108,7 +138,8 @@ it('finds in what it has laid a remedy for nearly every caution that pencils at 
             }
         }
     }
-    expect($cautions)->toBeGreaterThan(8)->and($remedied)->toBeGreaterThanOrEqual(0.9 * $cautions);
+    // Rare enough to be read: what half of all recipes carry says nothing.
+    expect($cautions)->toBeGreaterThan(0)->toBeLessThan(0.2 * $recipes)->and($remedied)->toBeGreaterThanOrEqual(0.9 * $cautions);
 });
 
 it('warns of what fades, and offers a pencil that does not', function () {
@@ -125,7 +156,7 @@ it('names the pencil not at hand that would reach a colour out of reach', functi
     $missing = PencilFit::of(new PencilRecord('', '99', 'Wet paint', '#00b0ff', Binder::Wax, owned: false));
     $near = PencilFit::of(new PencilRecord('', '98', 'Mud', '#7a6a50', Binder::Wax, owned: false));
     $planner = new RecipePlanner(new KnottyPrism\Core\Drawer\Drawer([...$owned, $near, $missing]), Paper::whiteMedium(), School::free());
-    $cautions = array_merge(...array_map(static fn (Recipe $r): array => $r->cautions, $planner->recipesFor(Lab::ofHex('#0098ff'))));
+    $cautions = array_merge(...array_map(static fn (Recipe $r): array => $r->cautions, $planner->recipesFor(Lab::ofHex('#00aef8'))));
     $reach = array_values(array_filter($cautions, static fn (Caution $c): bool => $c->code === CautionCode::OutOfReach));
     expect($reach)->not->toBe([])->and($reach[0]->remedy)->toContain('99 Wet paint');
 });

@@ -10,13 +10,11 @@ use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Doubt;
+use KnottyPrism\Core\Picture\Palette\SetForecast;
 use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
-use KnottyPrism\Core\Recipe\Search\Pool;
-use KnottyPrism\Core\Recipe\Search\Rules;
-use KnottyPrism\Core\Recipe\Search\StackSearch;
+use KnottyPrism\Core\Recipe\Search\Look;
 use Tests\Core\Pencils;
 
 it('gives the white three equal cones, any colour three positive ones, and adds light as light adds', function () {
@@ -55,7 +53,7 @@ it('has a measure for every target, even next to black and where no pigment come
 
 it('counts value alone where only value counts', function () {
     $metric = new LocalMetric(new Lab(60, 10, 10), Mode::ValueOnly);
-    [$at, $lighter, $redder] = array_map(static fn (Lab $lab): array => KnottyPrism\Core\Recipe\Search\Look::of($lab)->logs, [new Lab(60, 10, 10), new Lab(62, 10, 10), new Lab(60, 16, 10)]);
+    [$at, $lighter, $redder] = array_map(static fn (Lab $lab): array => Look::of($lab)->logs, [new Lab(60, 10, 10), new Lab(62, 10, 10), new Lab(60, 16, 10)]);
     $length = static fn (array $to): float => sqrt(squaredLength($metric->stretch([$to[0] - $at[0], $to[1] - $at[1], $to[2] - $at[2]])));
     expect($length($lighter))->toEqualWithDelta(2.0, 0.2)->and($length($redder))->toBeLessThan(0.4)
         ->and(Mode::ValueOnly->apart(new Lab(62, 40, 0), new Lab(60, 10, 10)))->toBeLessThan(2.5)
@@ -69,7 +67,7 @@ it('keeps in its atlas exactly what laying two passes gives', function () {
         foreach ([$a, $b] as $move) {
             LayPass::onto($sheet, $moves->passes[$move]->pencil, $moves->passes[$move]->pressure);
         }
-        $look = KnottyPrism\Core\Recipe\Search\Look::at($sheet)->logs;
+        $look = Look::at($sheet)->logs;
         foreach ([0, 1, 2] as $cone) {
             expect($atlas->pairs[$cone][$a * 25 + $b])->toBe($look[$cone]);
         }
@@ -77,37 +75,21 @@ it('keeps in its atlas exactly what laying two passes gives', function () {
     }
 });
 
-it('skips no triple that trying all predictions would find', function () {
-    [, $atlas] = fivePencils();
-    foreach (['#7a4a2e', '#556b2f', '#2b2a2e', '#c2b280'] as $hex) {
-        $forecast = forecastOf(Lab::ofHex($hex));
-        $all = [];
-        for ($a = 0; $a < 25; $a++) {
-            for ($b = 0; $b < 25; $b++) {
-                for ($c = 0; $c < 25; $c++) {
-                    if ($atlas->pairShares[$c % 5][$a * 25 + $b] < 0.01) {
-                        continue;
-                    }
-                    $all[($a * 25 + $b) * 25 + $c] = squaredLength($forecast->predicted($a, $b, $c));
-                }
-            }
-        }
-        asort($all);
-        $found = $forecast->triples(range(0, 24), 40);
-        expect(array_map(static fn (float $q): float => round($q, 8), array_values($found)))->toBe(array_map(static fn (float $q): float => round($q, 8), array_values(array_slice($all, 0, count($found), true))));
-        if ($all[array_key_first($all)] < 60) {
-            expect(count($found))->toBeGreaterThan(0);
-        }
-    }
-});
-
 it('knows how far off every set of pencils is likely to be on paper, as trying all predictions of its members does', function () {
-    $forecast = forecastOf(Lab::ofHex('#8a5a48'));
     [$moves, $atlas] = fivePencils();
+    $target = Lab::ofHex('#8a5a48');
+    $metric = new LocalMetric($target);
+    // A third pass lays what the tooth still takes of it, and what lies beneath makes the more of it the nearer it is.
+    $ended = static function (int $a, int $b, int $c) use ($atlas, $metric, $target): array {
+        $at = $a * $atlas->size + $b;
+        $logs = array_map(static fn (int $cone): float => $atlas->pairs[$cone][$at] + $atlas->pairShares[$c % 5][$at] * ($atlas->densities[$cone][$c] + $atlas->interplay[$cone][$b * $atlas->size + $c] + 0.5 * $atlas->interplay[$cone][$a * $atlas->size + $c]) - Look::of($target)->logs[$cone], [0, 1, 2]);
+
+        return $metric->stretch([$logs[0], $logs[1], $logs[2]]);
+    };
     // What is missed, what a hand sways by each pass as far as it still takes, and three passes' doubt.
-    $sways = HandSway::ofMoves($moves, $atlas, new LocalMetric(Lab::ofHex('#8a5a48')));
+    $sways = HandSway::ofMoves($moves, $atlas, $metric);
     $doubt = Doubt::of(Pencils::stack('red@0.35'));
-    $nearest = $forecast->nearestOfEverySet();
+    $nearest = (new SetForecast($moves, $atlas, $target))->nearestOfEverySet();
     foreach ([[0, 1, 2], [1, 3, 4], [0, 2, 4]] as $set) {
         $least = INF;
         foreach ($set as $p) {
@@ -120,7 +102,7 @@ it('knows how far off every set of pencils is likely to be on paper, as trying a
                         for ($m = 0; $m < 15; $m++) {
                             [$a, $b, $c] = [$p * 5 + $markP, $q * 5 + 2 * intdiv($m, 5), $r * 5 + $m % 5];
                             $share = $atlas->pairShares[$c % 5][$a * $atlas->size + $b];
-                            $least = min($least, squaredLength($forecast->predicted($a, $b, $c)) + $sways[$a] + $sways[$b] + $share ** 2 * $sways[$c] + ($doubt + 1.0) ** 2);
+                            $least = min($least, squaredLength($ended($a, $b, $c)) + $sways[$a] + $sways[$b] + $share ** 2 * $sways[$c] + ($doubt + 1.0) ** 2);
                         }
                     }
                 }
@@ -129,39 +111,4 @@ it('knows how far off every set of pencils is likely to be on paper, as trying a
         expect($nearest[1 << $set[0] | 1 << $set[1] | 1 << $set[2]])->toEqualWithDelta(sqrt($least), 1e-6);
     }
     expect($nearest)->toHaveKey(1)->toHaveKey(16)->toHaveKey(17);
-});
-
-it('names for a laid stack the pass that in truth brings it nearest, or one about as good', function () {
-    [$moves] = fivePencils();
-    $good = 0;
-    foreach ([[2], [7, 12], [1, 16], [11, 1]] as $stack) {
-        $target = Lab::ofReflectance(array_reduce([...$stack, 6], static function (Sheet $sheet, int $m) use ($moves): Sheet {
-            LayPass::onto($sheet, $moves->passes[$m]->pencil, $moves->passes[$m]->pressure);
-
-            return $sheet;
-        }, new Sheet(Paper::whiteMedium()))->meanReflectance());
-        $forecast = forecastOf($target);
-        $search = new StackSearch($moves, $forecast, new Pool, $forecast->rules);
-        $laid = array_reduce($stack, $search->extend(...), $search->bare);
-        $good += in_array(6, $forecast->next($laid, 3), true) ? 1 : 0;
-        $whole = $search->extend($laid, 6);
-        expect(squaredLength($forecast->ended($whole)))->toBeLessThan(1e-6)->and($forecast->exchanged($whole, 6, [6]))->toBeLessThan(1e-6)->and($forecast->exchanged($whole, 6, []))->toBeGreaterThan(1.0);
-    }
-    expect($good)->toBeGreaterThanOrEqual(3);
-});
-
-it('puts out of reach whatever a school forbids', function () {
-    [$moves] = fivePencils();
-    $target = Lab::ofHex('#6a4a3a');
-    $forecast = forecastOf($target, 'values=light-to-dark');
-    foreach (array_keys($forecast->triples($forecast->rules->firsts, 300)) as $key) {
-        expect($forecast->rules->allow([intdiv($key, 625), intdiv($key, 25) % 25, $key % 25]))->toBeTrue();
-    }
-    $search = new StackSearch($moves, $forecast, $pool = new Pool, $forecast->rules);
-    $search->run($forecast->rules->firsts, 5);
-    expect($pool->cheapest())->not->toBe([]);
-    foreach ($pool->cheapest() as $candidate) {
-        expect($forecast->rules->allow($candidate->moves))->toBeTrue();
-    }
-    expect((new Rules(School::ofSettings(['beneath=neutral-grey']), $moves, $target, []))->firsts)->toBe([]);
 });

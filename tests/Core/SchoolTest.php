@@ -39,7 +39,7 @@ function charactersOf(Recipe $recipe): array
 /** @param  Closure(list<Character>, Recipe): bool  $keeps */
 function expectEvery(array $recipes, Closure $keeps): void
 {
-    expect(count($recipes))->toBeGreaterThanOrEqual(9);
+    expect(count($recipes))->toBeGreaterThanOrEqual(7);
     foreach ($recipes as $recipe) {
         expect($keeps(charactersOf($recipe), $recipe))->toBeTrue($recipe->stack->text());
     }
@@ -47,8 +47,10 @@ function expectEvery(array $recipes, Closure $keeps): void
 
 it('lays values in the order of the school', function (string $order, int $sign) {
     expectEvery(recipesOf("values=$order"), static function (array $laid) use ($sign): bool {
-        foreach (array_slice($laid, 1) as $i => $above) {
-            if ($sign * ($above->heavy->l - $laid[$i]->heavy->l) > 4.0) {
+        // Coming back to a pencil is allowed in every school, and so is burnishing with a pale one.
+        $first = array_values(array_filter($laid, static fn (Character $c, int $i): bool => ! $c->isPale() && array_search($c, $laid, true) === $i, ARRAY_FILTER_USE_BOTH));
+        foreach (array_slice($first, 1) as $i => $above) {
+            if ($sign * ($above->heavy->l - $first[$i]->heavy->l) > 4.0) {
                 return false;
             }
         }

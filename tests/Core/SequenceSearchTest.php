@@ -5,6 +5,7 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -135,7 +136,7 @@ it('estimates what a hand sways within a third for most stacks', function () {
     $off = [];
     for ($n = 0; $n < 60; $n++) {
         $moves = array_map(static fn (int $i): int => mt_rand(0, 5) * Moves::MARKS + mt_rand(0, $i > 1 ? 4 : 2), range(0, mt_rand(0, 4)));
-        $off[] = sqrt($kit->book->sway($kit->book->lay($moves))) / Steadiness::of(new Stack($kit->moves->passesOf($moves)), Paper::whiteMedium());
+        $off[] = sqrt($kit->book->sway($kit->book->lay($moves))) / Steadiness::of(new Stack(array_map(static fn (int $m): Pass => $kit->moves->passes[$m], $moves)), Paper::whiteMedium());
     }
     expect(count(array_filter($off, static fn (float $r): bool => $r > 0.67 && $r < 1.5)))->toBeGreaterThan(45);
 });

@@ -60,6 +60,7 @@ export const pass = (number: string, more: Partial<Pass> = {}): Pass => ({
 export const recipe = (more: Partial<Recipe> = {}): Recipe => ({
     label: 'closest',
     stack: 'Slipway/735@0.35,Slipway/668@0.35',
+    errorOnPaper: 2.8,
     deltaE00: 0.4,
     valueError: -0.31,
     steadiness: 2.6,

@@ -2,7 +2,8 @@ import { act, cleanup, fireEvent, render, screen, within } from '@testing-librar
 import { describe, expect, it, vi } from 'vitest';
 import type { PlanSequence, PlanTarget } from '../../resources/ts/api/types';
 import { SequenceEditor } from '../../resources/ts/places/plan/SequenceEditor';
-import { within as about, drafted, movedPass, passesOf } from '../../resources/ts/places/plan/sequence';
+import { drafted, movedPass, passesOf } from '../../resources/ts/places/plan/sequence';
+import { within as about } from '../../resources/ts/ui/within';
 import { study } from './examples';
 import { picture, planRecipe, sequence, sequencePass, target, zoneOfPlan } from './planExamples';
 import { fetched, standIn, wrapper } from './planHands';
@@ -43,7 +44,7 @@ describe('a sequence to argue with', () => {
         binder: 'oil',
         assumed: [],
     }));
-    const caution = { code: 'bloom', step: 2, text: 'Much wax.', remedy: 'Fix it.' };
+    const caution = { code: 'bloom', pass: 2, roles: ['mid' as const], text: 'Much wax.', remedy: 'Fix it.' };
 
     function shown(more: Partial<PlanSequence> = {}, mid: Partial<PlanTarget> = {}) {
         const mutate = vi.fn<(json: unknown, options?: { onSettled: () => void }) => void>();
@@ -136,7 +137,8 @@ describe('a sequence to argue with', () => {
     });
 
     it('has its cautions remedied, or overruled with a note that is asked for', () => {
-        const mutate = shown({}, { recipe: planRecipe({ cautions: [caution] }) });
+        const mutate = shown({ cautions: [caution] });
+        expect(screen.getByText(/In the mid: Much wax/)).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Try its remedy' }));
         expect(last(mutate)).toEqual({ kind: 'remedy', zone: 3, role: 'mid', code: 'bloom' });
         fireEvent.click(screen.getByRole('button', { name: 'Overrule it…' }));
@@ -150,7 +152,7 @@ describe('a sequence to argue with', () => {
     it("shows what was overruled; a sequence of one's own can be given back, and a stack held apart let go", () => {
         const mutate = shown(
             { own: true },
-            { own: true, overruled: { bloom: 'under glass' }, recipe: planRecipe({ cautions: [caution] }) },
+            { own: true, overruled: { bloom: 'under glass' }, recipe: planRecipe({ cautions: [{ ...caution, step: 2 }] }) },
         );
         expect(screen.getByText(/Overruled: bloom/).textContent).toContain('under glass');
         fireEvent.click(screen.getByRole('button', { name: 'Follow the sequence' }));

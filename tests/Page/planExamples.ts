@@ -30,6 +30,7 @@ export const sequence = (more: Partial<PlanSequence> = {}): PlanSequence => ({
     label: 'surest on paper',
     words: '704 over all of it lightly; 711 from the middle down, at medium pressure.',
     passes: [sequencePass('704', { light: 'whisper', mid: 'light' }), sequencePass('711', { light: null, mid: 'medium' })],
+    cautions: [],
     errorOnPaper: 3.62,
     errorInHand: 2.9,
     missed: 1.1,

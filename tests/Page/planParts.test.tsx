@@ -10,7 +10,7 @@ import { TakeAlong } from '../../resources/ts/places/plan/TakeAlong';
 
 import { ZonesPart } from '../../resources/ts/places/plan/ZonesPart';
 import { spot, study } from './examples';
-import { pencilOfPlan as pencil, picture, planRecipe, target, zoneOfPlan as zone } from './planExamples';
+import { pencilOfPlan as pencil, picture, planRecipe, sequence, target, zoneOfPlan as zone } from './planExamples';
 import { fetched, first, hands, standIn, wrapper } from './planHands';
 
 standIn();
@@ -65,10 +65,14 @@ describe('the one action of the plan', () => {
 
 describe('zones and their sequences', () => {
     it('says of each zone how sure it is and what there is to mind, overruled or not', () => {
-        const caution = { code: 'bloom', step: 1, text: 'Much wax.', remedy: 'Fix it.' };
-        const minded = target('mid', { recipe: planRecipe({ cautions: [caution] }) });
-        const overruled = { ...minded, overruled: { bloom: 'under glass' } };
-        const zones = [zone(3, 'rope', [minded]), zone(4, 'mug', [overruled]), zone(5, 'sea', [target('mid', { recipe: null })])];
+        const cautions = [{ code: 'bloom', pass: 1, roles: ['mid' as const, 'dark' as const], text: 'Much wax.', remedy: 'Fix it.' }];
+        const minded = { sequence: sequence({ cautions }) };
+        const overruled = target('mid', { overruled: { bloom: 'under glass' } });
+        const zones = [
+            zone(3, 'rope', [target('mid'), target('dark')], minded),
+            zone(4, 'mug', [overruled], minded),
+            zone(5, 'sea', [target('mid', { recipe: null })]),
+        ];
         const twins = { code: 'twins', zone: 3, role: 'mid', text: 'Alike.', remedy: 'Push.' };
         render(<ZonesPart study={study} picture={picture({ zones, cautions: [twins] })} pencils={[]} changes={hands().changes} />, {
             wrapper,
@@ -80,6 +84,7 @@ describe('zones and their sequences', () => {
             'not planned yet',
         ]);
         expect(screen.getByTestId('sequence').textContent).toContain('Mind: twins. In the mid: Alike. Push.');
+        expect(screen.getAllByText(/In the mid and dark: Much wax/)).toHaveLength(1);
         fireEvent.click(screen.getByRole('button', { name: /^sea/ }));
         expect(screen.getByText('This zone is not planned yet.')).toBeTruthy();
     });

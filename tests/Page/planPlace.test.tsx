@@ -5,7 +5,7 @@ import type { Plan, PlanTarget } from '../../resources/ts/api/types';
 import { PlanPlace } from '../../resources/ts/places/plan/PlanPlace';
 import { application, wrapper } from './application';
 import { study } from './examples';
-import { picture, planRecipe, target, zoneOfPlan } from './planExamples';
+import { picture, planRecipe, sequence, target, zoneOfPlan } from './planExamples';
 
 const app = application();
 
@@ -81,7 +81,8 @@ describe('the plan as a place', () => {
 
     it('tells why a change was refused, and leaves what was there', async () => {
         app.refuses('POST', '/changes', 422, 'Nothing that was tried at hand removes this.');
-        says(planRecipe({ cautions: [{ code: 'bloom', step: 1, text: 'Much wax.', remedy: '' }] }));
+        const cautions = [{ code: 'bloom', pass: 1, roles: ['mid' as const], text: 'Much wax.', remedy: '' }];
+        says(undefined, { zones: [zoneOfPlan(3, 'rope', [target('mid')], { sequence: sequence({ cautions }) })] });
         show();
         fireEvent.click(await screen.findByRole('button', { name: 'Try its remedy' }));
         expect(await screen.findByText(/Nothing that was tried at hand/)).toBeTruthy();

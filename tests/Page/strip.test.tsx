@@ -33,7 +33,15 @@ describe('a recipe', () => {
     it('says it in words first and figures second', () => {
         show(recipe());
         const words = text(screen.getByTestId('recipe-2'));
-        expect(words).toMatch(/closestA matchsteadytooth left.*ΔE00 0\.4.*value −0\.3 · hand ±2\.6.*tooth 35 %/);
+        expect(words).toMatch(
+            /closestWithin about 3 on your paper\.A matchsteadytooth left.*missed 0\.4 \(ΔE00\).*value −0\.3 · hand ±2\.6.*tooth 35 %/,
+        );
+    });
+
+    it('says so where the paper is left bare, and has nothing to choose there', () => {
+        show(recipe({ passes: [], stack: '' }));
+        expect(text(screen.getByTestId('recipe-2'))).toContain('Leave the paper bare');
+        expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
     });
 
     it('does not dress up a value error that nobody sees', () => {
@@ -93,8 +101,8 @@ describe('the strip of recipes', () => {
 
     it.each([
         ['an empty drawer', { empty: true }, /drawer is empty/],
-        ['the first question', {}, /Working out four recipes/],
-        ['a newer question', { answer, waiting: true }, /Working out four recipes/],
+        ['the first question', {}, /Working out recipes/],
+        ['a newer question', { answer, waiting: true }, /Working out recipes/],
         ['an answer', { answer }, /Nearest single pencil: 735 Pencil 735\. Near \(ΔE00 3\.7\)/],
         ['a fault', { fault: new Error('x') }, /Reload/],
     ])('says where it is: %s', (_, props, expected) => {

@@ -2,14 +2,10 @@
 
 declare(strict_types=1);
 
-use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
-use KnottyPrism\Core\Recipe\Search\Forecast;
 use KnottyPrism\Core\Recipe\Search\Moves;
-use KnottyPrism\Core\Recipe\Search\Rules;
 use Tests\Core\Pencils;
 
 const FIVE = ['yellow', 'red', 'violet', 'green', 'black'];
@@ -24,13 +20,6 @@ function fivePencils(): array
     }
 
     return $made;
-}
-
-function forecastOf(Lab $target, string ...$settings): Forecast
-{
-    [$moves, $atlas] = fivePencils();
-
-    return new Forecast($moves, $atlas, $target, new Rules(School::ofSettings(array_values($settings)), $moves, $target, []));
 }
 
 /** @param  array{float, float, float}  $v */

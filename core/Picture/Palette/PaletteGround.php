@@ -8,11 +8,8 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
-use KnottyPrism\Core\Recipe\Search\Forecast;
 use KnottyPrism\Core\Recipe\Search\Moves;
-use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Search\Shortlist;
 
 /** What a palette for a whole picture is chosen from: the pencils that promise most, and the forecast of every set of them for every colour. */
@@ -48,7 +45,7 @@ final readonly class PaletteGround
             if ($progress !== null) {
                 $progress($i, count($clusters));
             }
-            $costs->add(new Forecast($moves, $atlas, $cluster->fitted, new Rules(School::free(), $moves, $cluster->fitted, []), $mode), $cluster->weight);
+            $costs->add(new SetForecast($moves, $atlas, $cluster->fitted, $mode), $cluster->weight);
         }
         if ($progress !== null) {
             $progress(count($clusters), count($clusters));

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture\Palette;
 
-use KnottyPrism\Core\Recipe\Search\Forecast;
-
 /**
  * What a set of pencils costs a picture. Once for every target the forecast gives the nearest stack of every one, two or three pencils;
  * the cost of a set is then a look-up: for each target the nearest stack whose pencils are all in the set, weighted by area.
@@ -24,7 +22,7 @@ final class SetCosts
     private float $weight = 0.0;
 
     /** @param  float  $weight  area of the target times its importance, above 0 */
-    public function add(Forecast $forecast, float $weight): void
+    public function add(SetForecast $forecast, float $weight): void
     {
         $nearest = $forecast->nearestOfEverySet();
         asort($nearest);

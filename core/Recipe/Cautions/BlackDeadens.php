@@ -13,6 +13,6 @@ final readonly class BlackDeadens implements CautionCheck
     {
         $at = $laying->lastOf(static fn (Character $c): bool => $c->isBlack());
 
-        return $at === null || ! $laying->hasLostChroma() ? [] : [new Caution(CautionCode::BlackDeadens, $at + 1, sprintf('The black of pass %d takes colour as well as light: the target is stronger by %.0f C*.', $at + 1, $laying->chromaMissing()), 'Darken with a mix of strong darks.')];
+        return $at === null || ! $laying->hasLostChroma() ? [] : [new Caution(CautionCode::BlackDeadens, $laying->trace->number($at), sprintf('The black of pass %d takes colour as well as light: the target is stronger by %.0f C*.', $laying->trace->number($at), $laying->chromaMissing()), 'Darken with a mix of strong darks.')];
     }
 }

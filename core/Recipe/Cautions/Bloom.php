@@ -22,6 +22,6 @@ final readonly class Bloom implements CautionCheck
             }
         }
 
-        return [new Caution(CautionCode::Bloom, ($heaviest ?? 0) + 1, 'Wax lies heavily here; a pale haze can rise after some days.', 'Wipe it softly and fix the finished drawing; spray outdoors, as the label says.')];
+        return [new Caution(CautionCode::Bloom, $laying->trace->number($heaviest ?? 0), 'Wax lies heavily here; a pale haze can rise after some days.', 'Wipe it softly and fix the finished drawing; spray outdoors, as the label says.')];
     }
 }

@@ -27,6 +27,6 @@ final readonly class GreenCast implements CautionCheck
             $at = $step;
         }
 
-        return [new Caution(CautionCode::GreenCast, $at + 1, sprintf('Pass %d meets what lies beneath in green, though neither is green and the target is not.', $at + 1), 'Neutralise with a violet or a brown instead.')];
+        return [new Caution(CautionCode::GreenCast, $laying->trace->number($at), sprintf('Pass %d meets what lies beneath in green, though neither is green and the target is not.', $laying->trace->number($at)), 'Neutralise with a violet or a brown instead.')];
     }
 }

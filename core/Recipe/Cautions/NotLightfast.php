@@ -15,7 +15,7 @@ final readonly class NotLightfast implements CautionCheck
         $cautions = [];
         foreach ($laying->trace->passes() as $i => $pass) {
             if (in_array(mb_strtolower((string) $pass->pencil->record->lightfast), self::FUGITIVE, true)) {
-                $cautions[$pass->pencil->id()] ??= new Caution(CautionCode::NotLightfast, $i + 1, sprintf('Pencil %s fades in light.', $pass->pencil->record->number), 'For work that hangs in light use another pencil of the family.');
+                $cautions[$pass->pencil->id()] ??= new Caution(CautionCode::NotLightfast, $laying->trace->number($i), sprintf('Pencil %s fades in light.', $pass->pencil->record->number), 'For work that hangs in light use another pencil of the family.');
             }
         }
 

@@ -16,6 +16,6 @@ final readonly class PastelShift implements CautionCheck
             return [];
         }
 
-        return [new Caution(CautionCode::PastelShift, $at + 1, sprintf('The white of pass %d turns the colour to a pastel: the target is stronger by %.0f C*.', $at + 1, $laying->chromaMissing()), 'Lighten with a yellow or a paler neighbour, or leave paper.')];
+        return [new Caution(CautionCode::PastelShift, $laying->trace->number($at), sprintf('The white of pass %d turns the colour to a pastel: the target is stronger by %.0f C*.', $laying->trace->number($at), $laying->chromaMissing()), 'Lighten with a yellow or a paler neighbour, or leave paper.')];
     }
 }

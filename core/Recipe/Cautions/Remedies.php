@@ -42,7 +42,7 @@ final readonly class Remedies
      * @param  list<Pencil>  $pencils  at hand
      * @param  list<Pencil>  $missing  known but not at hand: what could be bought
      * @param  ?\Closure(Stack): bool  $allowed  whether the school allows a stack
-     * @param  ?\Closure(CautionCode, float): list<Stack>  $otherwise  what else a search has laid up to some ΔE00, the likeliest to be free of a caution first
+     * @param  ?\Closure(CautionCode): list<Stack>  $otherwise  what else a search has laid, the likeliest to be free of a caution first
      */
     public function __construct(private Paper $paper, private array $pencils, private array $missing = [], private ?\Closure $allowed = null, private ?\Closure $otherwise = null)
     {
@@ -60,7 +60,7 @@ final readonly class Remedies
         $changed = $free($this->changes($stack, $caution));
         usort($changed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return $this->remedied($caution, $changed) ?? $this->remedied($caution, $free($this->otherwise($caution->code, $limit))) ?? $caution;
+        return $this->remedied($caution, $changed) ?? $this->remedied($caution, $free($this->otherwise($caution->code))) ?? $caution;
     }
 
     /**
@@ -98,9 +98,9 @@ final readonly class Remedies
     }
 
     /** @return iterable<string, Stack> */
-    private function otherwise(CautionCode $code, float $limit): iterable
+    private function otherwise(CautionCode $code): iterable
     {
-        foreach ($this->otherwise === null ? [] : ($this->otherwise)($code, $limit) as $stack) {
+        foreach ($this->otherwise === null ? [] : ($this->otherwise)($code) as $stack) {
             yield "Lay {$stack->words()} instead" => $stack;
         }
     }

@@ -20,7 +20,7 @@ final readonly class Resist implements CautionCheck
         $firm = null;
         foreach ($laying->trace->steps as $i => $step) {
             if ($firm !== null && $step instanceof Pass && $laying->trace->taken[$i] < 1 - self::REFUSED) {
-                return [new Caution(CautionCode::Resist, $firm + 1, sprintf('Pass %d leaves the surface slick; pass %d loses %.0f %% of its colour there.', $firm + 1, $i + 1, 100 * (1 - $laying->trace->taken[$i])), 'Lay the firm pass last, or more lightly.')];
+                return [new Caution(CautionCode::Resist, $laying->trace->number($firm), sprintf('Pass %d leaves the surface slick; pass %d loses %.0f %% of its colour there.', $laying->trace->number($firm), $laying->trace->number($i), 100 * (1 - $laying->trace->taken[$i])), 'Lay the firm pass last, or more lightly.')];
             }
             if (($step instanceof Pass && $step->pressure >= self::FIRM) || $step === Finish::Blender) {
                 $firm = $i;

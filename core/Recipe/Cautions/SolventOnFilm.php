@@ -16,6 +16,6 @@ final readonly class SolventOnFilm implements CautionCheck
     {
         $at = array_search(Finish::Solvent, $laying->trace->steps, true);
 
-        return $at === false || $laying->trace->paper->tooth->roughness >= self::FILM_ROUGHNESS ? [] : [new Caution(CautionCode::Solvent, $at + 1, 'On a film or a coated sheet solvent floats the colour off instead of sinking it in.', 'Even it with a dry tissue; with any solvent follow the label, with air.')];
+        return $at === false || $laying->trace->paper->tooth->roughness >= self::FILM_ROUGHNESS ? [] : [new Caution(CautionCode::Solvent, $laying->trace->number($at), 'On a film or a coated sheet solvent floats the colour off instead of sinking it in.', 'Even it with a dry tissue; with any solvent follow the label, with air.')];
     }
 }

@@ -11,7 +11,7 @@ final readonly class ToothSpent implements CautionCheck
     {
         foreach ($laying->trace->toothUsed as $i => $used) {
             if ($used > Caution::TOOTH_SPENT && $i < count($laying->trace->steps) - 1) {
-                return [new Caution(CautionCode::ToothSpent, $i + 1, sprintf('Pass %d leaves %d %% of the tooth; what follows will hardly take.', $i + 1, round(100 * (1 - $used))), 'Lay the early passes more lightly.')];
+                return [new Caution(CautionCode::ToothSpent, $laying->trace->number($i), sprintf('Pass %d leaves %d %% of the tooth; what follows will hardly take.', $laying->trace->number($i), round(100 * (1 - $used))), 'Lay the early passes more lightly.')];
             }
         }
 

@@ -23,12 +23,14 @@ final readonly class Trace
      * @param  list<float>  $toothUsed  after each step, 0–1
      * @param  list<float>  $taken  film that each pass laid, relative to what it would lay on the same fill without slickness; 1 for finishes
      * @param  float  $waxFilm  mean film of wax pencils in the end, film units
+     * @param  list<int>  $numbers  what each step is called, see {@see self::of()}
      */
-    private function __construct(public Paper $paper, public array $steps, public array $labs, public array $toothUsed, public array $taken, public float $waxFilm)
+    private function __construct(public Paper $paper, public array $steps, public array $labs, public array $toothUsed, public array $taken, public float $waxFilm, private array $numbers)
     {
     }
 
-    public static function of(Stack $stack, Paper $paper): self
+    /** @param  ?list<int>  $numbers  which pass of a sequence each step is, 1 the first; null where they are the only ones */
+    public static function of(Stack $stack, Paper $paper, ?array $numbers = null): self
     {
         $laid = LaidStack::of($stack, $paper);
         $labs = $tooth = $taken = [];
@@ -42,7 +44,13 @@ final readonly class Trace
             $tooth[] = $laid->after($i + 1)->toothUsed();
         }
 
-        return new self($paper, $stack->steps, $labs, $tooth, $taken, $wax);
+        return new self($paper, $stack->steps, $labs, $tooth, $taken, $wax, $numbers ?? range(1, max(1, count($stack->steps))));
+    }
+
+    /** What a step (0 the first) is called. */
+    public function number(int $step): int
+    {
+        return $this->numbers[$step];
     }
 
     /** The colour before a step (0 the first). */

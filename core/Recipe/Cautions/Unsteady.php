@@ -4,11 +4,37 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\Cautions;
 
-/** A result that hangs on the hand. */
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Stack\Steadiness;
+
+/** A result that hangs on the hand, and the pass on which it hangs most. */
 final readonly class Unsteady implements CautionCheck
 {
     public function in(Laying $laying): array
     {
-        return $laying->steadiness === null || $laying->steadiness < Caution::UNSTEADY ? [] : [new Caution(CautionCode::Unsteady, 0, 'A slightly firmer or lighter hand changes this result much.', 'Test it on a scrap first, or take the steadiest recipe.')];
+        if ($laying->steadiness === null || $laying->steadiness < Caution::UNSTEADY) {
+            return [];
+        }
+        $pass = $laying->trace->number(self::decisive($laying->trace));
+
+        return [new Caution(CautionCode::Unsteady, $pass, sprintf('A slightly firmer or lighter hand in pass %d changes this result much.', $pass), 'Try that pass on a scrap first, or build it up in lighter coats.')];
+    }
+
+    /** The step whose pressure moves the result most. */
+    private static function decisive(Trace $trace): int
+    {
+        $decisive = 0;
+        $most = -1.0;
+        foreach ($trace->passes() as $i => $pass) {
+            $firmer = array_values(array_replace($trace->steps, [$i => new Pass($pass->pencil, min(1.0, $pass->pressure + Steadiness::PRESSURE_DEVIATION))]));
+            $moved = Lab::ofReflectance((new Stack($firmer))->on($trace->paper)->meanReflectance())->deltaE00($trace->final());
+            if ($moved > $most) {
+                [$decisive, $most] = [$i, $moved];
+            }
+        }
+
+        return $decisive;
     }
 }

@@ -21,7 +21,7 @@ final readonly class ValueJump implements CautionCheck
         foreach ($laying->trace->passes() as $i => $pass) {
             $jump = Character::of($pass->pencil)->heavy->l - $laying->trace->before($i)->l;
             if ($i > 0 && $jump > self::JUMP && $laying->trace->labs[$i]->l - $laying->trace->before($i)->l > self::LIFTS) {
-                return [new Caution(CautionCode::ValueJump, $i + 1, sprintf('Pass %d lays a very light pencil straight onto a dark: the result swings with the hand.', $i + 1), 'Step there by a middle value.')];
+                return [new Caution(CautionCode::ValueJump, $laying->trace->number($i), sprintf('Pass %d lays a very light pencil straight onto a dark: the result swings with the hand.', $laying->trace->number($i)), 'Step there by a middle value.')];
             }
         }
 

@@ -13,7 +13,7 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
  *
  * A pass c on bare paper changes the log cone responses by its density d(c). On one pass a it changes them by
  * share·(d(c) + g(a, c)): the share of its film that the filled tooth still takes, and what the colour below makes of that film.
- * g is solved from the exact pair. {@see Forecast} adds up the g of all passes beneath, which predicts three passes to about
+ * g is solved from the exact pair. The g of all passes beneath add up, by {@see self::BENEATH}, which predicts three passes to about
  * ΔE00 2 without laying them.
  *
  * Flat arrays, pair (a, b) at a·n + b: they are read some million times a second.
@@ -22,6 +22,9 @@ final readonly class Atlas
 {
     /** Raised whenever the model lays otherwise. */
     public const VERSION = 10;
+
+    /** How much of g the pass right beneath, the one below it and all further ones contribute; fitted to random stacks. */
+    public const BENEATH = [1.0, 0.5, 0.25];
 
     /** Where a pass lays next to nothing its effect says nothing either. */
     private const LEAST_SHARE = 0.05;

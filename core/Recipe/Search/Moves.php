@@ -79,24 +79,6 @@ final readonly class Moves
         return md5(serialize([$pencils, $this->pressures, $this->paper->reflectance, $this->paper->tooth]));
     }
 
-    /** The moves of some pencils.
-     *
-     * @param  list<Pencil>  $pencils
-     * @return list<int>
-     */
-    public function with(array $pencils): array
-    {
-        return array_values(array_filter(array_keys($this->passes), fn (int $m): bool => in_array($this->passes[$m]->pencil, $pencils, true)));
-    }
-
-    /** @param  list<int>  $moves
-     * @return list<Pass>
-     */
-    public function passesOf(array $moves): array
-    {
-        return array_map(fn (int $m): Pass => $this->passes[$m], $moves);
-    }
-
     /**
      * The moves that a stack's passes are, its finishes left out; null when one of them is none of these.
      *

@@ -10,14 +10,15 @@ enum RecipeLabel: string
     /** The answer to take: least far off on paper, with the hand's errors and the model's own. */
     case Surest = 'surest on paper';
 
+    /** What recipes kept from earlier were called, and a single pencil that comes nearest. */
     case Closest = 'closest';
-    case FewestPencils = 'fewest pencils';
     case Steadiest = 'steadiest';
+    case FewestPencils = 'fewest pencils';
     case ComplementBeneath = 'complement beneath';
 
     /** Nearest in theory, and said so: a hand and the model's own errors come on top. */
     case PerfectHand = 'closest in a perfect hand';
 
-    /** Only where one of the four above has no answer of its own, as when the closest is the steadiest too. */
+    /** What shares least with the surest, where one of the others has no answer of its own. */
     case OtherPencils = 'other pencils';
 }

@@ -27,6 +27,18 @@ final readonly class SequenceAnswer
         return array_map(static fn (ShadeOutcome $o): Shade => $o->shade, $this->outcomes);
     }
 
+    /** The place of a shade by its name; nothing where there is none. */
+    public function shadeNamed(string $name): ?int
+    {
+        foreach ($this->outcomes as $i => $outcome) {
+            if ($outcome->shade->name === $name) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
     public function words(): SequenceWords
     {
         return SequenceWords::of($this->sequence, $this->shades());

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
+use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Recipe\Complements\Neutralisers;
+use KnottyPrism\Core\Recipe\School\Beneath;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Rules;
@@ -17,78 +20,123 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
-/** One area's search: its value run as a whole, then its touches into that, then the choice of clearly different answers. */
-final readonly class AreaSearch
+/** One area's search: its value run as a whole, then the choice of clearly different answers, and its touches into each of them. */
+final class AreaSearch
 {
     /** Runs polished, each of another set of pencils, and of these those whose sway in a hand is worked out in full. */
     private const POLISHED = 12;
 
     private const JUDGED = 6;
 
-    /** How much worse than the surest an answer of fewer pencils may be on paper, ΔE00. */
-    private const FEWER_MAY_COST = 1.5;
+    /** Of a drawer so small every pencil is tried in every place of the best few. */
+    private const SMALL = 12;
 
-    /** An answer is closest in theory when it misses by so much less. */
-    private const CLEARLY_CLOSER = 0.4;
+    private const DEEPENED = 4;
+
+    /** Of those that begin with a complement, which are one answer among others. */
+    private const POLISHED_BENEATH = 2;
 
     /** @var list<int> places of the given shades: the run from the lightest, then the touches */
-    private array $order;
+    private readonly array $order;
+
+    /** @var list<Shade> in that order */
+    private readonly array $sorted;
+
+    /** @var list<Rules> in that order */
+    private readonly array $rules;
 
     /** @var list<ShadeAim> in that order */
-    private array $aims;
+    private readonly array $aims;
 
-    private Ground $ground;
+    private readonly Ground $ground;
 
-    private float $weight;
+    private readonly float $weight;
+
+    private ?Found $found = null;
 
     /**
      * @param  non-empty-list<Shade>  $shades
-     * @param  list<Pencil>  $neutralisers  of its local colour, in the school's way
+     * @param  list<Pencil>  $beneath  the neutralisers of its local colour, where the school begins with them
      * @param  list<float>  $strangeness  by pencil
      */
-    public function __construct(private Kit $kit, private School $school, private Mode $mode, private array $shades, array $neutralisers, int $mostPasses, array $strangeness)
+    public function __construct(private readonly Kit $kit, private readonly School $school, private readonly Mode $mode, private readonly array $shades, private readonly Neutralisers $neutralisers, array $beneath, int $mostPasses, array $strangeness)
     {
         $order = array_keys($shades);
         usort($order, static fn (int $a, int $b): int => [$shades[$a]->touch, -$shades[$a]->target->l] <=> [$shades[$b]->touch, -$shades[$b]->target->l]);
         $this->order = $order;
-        $sorted = array_map(static fn (int $i): Shade => $shades[$i], $order);
-        $rules = array_map(static fn (Shade $s): Rules => new Rules($school, $kit->moves, $s->target, $neutralisers), $sorted);
-        $this->aims = array_map(static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, $mode, $r->finish), $sorted, $rules);
+        $this->sorted = array_map(static fn (int $i): Shade => $shades[$i], $order);
+        $this->rules = array_map(static fn (Shade $s): Rules => new Rules($school, $kit->moves, $s->target, $beneath), $this->sorted);
+        $this->aims = array_map(static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, $mode, $r->finish), $this->sorted, $this->rules);
         $this->weight = array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades));
-        $craft = new Craft($school, $kit->moves, $sorted, $rules, (int) array_search(Shade::main($shades), $sorted, true));
+        $this->ground = $this->ground($strangeness, $mostPasses, null);
+    }
+
+    /**
+     * @param  list<float>  $strangeness  by pencil
+     * @param  ?list<int>  $firsts  see {@see Craft}
+     */
+    private function ground(array $strangeness, int $mostPasses, ?array $firsts): Ground
+    {
+        $craft = new Craft($this->school, $this->kit->moves, $this->sorted, $this->rules, (int) array_search(Shade::main($this->shades), $this->sorted, true), $firsts);
         $run = array_values(array_filter($this->aims, static fn (ShadeAim $a): bool => ! $a->shade->touch));
-        $this->ground = new Ground($kit->book, $kit->outlook, $craft, new Prices($strangeness), $run, $mostPasses, $this->weight);
+
+        return new Ground($this->kit->book, $this->kit->outlook, $craft, new Prices($strangeness), $run, $mostPasses, $this->weight);
     }
 
     /** @return list<SequenceAnswer> up to so many, the surest first; none where the school leaves nothing */
     public function answers(int $count): array
     {
-        $found = $this->ground->craft->worked === [] ? [$this->ground->node(new Run)] : (new Beam($this->ground))->run();
-        $polish = new Polish($this->ground);
-        $done = [];
-        foreach (array_slice($found, 0, self::POLISHED) as $node) {
-            $better = $polish->improved($node);
-            $done[$better->run->key()] = $better;
-        }
-        usort($done, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
-        $surest = $this->surest(array_slice($done, 0, self::JUDGED));
-        if ($surest === null) {
+        $found = $this->found();
+        if ($found->surest === null) {
             return [];
         }
-        $answers = [$this->answer(RecipeLabel::Surest, $surest->run)];
-        $taken = [$surest->run->pencilKey()];
-        $others = $count < 2 ? [] : array_filter([
-            RecipeLabel::FewestPencils->value => $this->fewest($surest, $done, $found),
-            RecipeLabel::PerfectHand->value => $this->closest($surest, $done),
-        ]);
-        foreach ($others as $label => $node) {
-            if (count($answers) < $count && ! in_array($node->run->pencilKey(), $taken, true)) {
+        $answers = [$this->answer(RecipeLabel::Surest, $found->surest->run)];
+        $taken = [$found->surest->run->pencilKey()];
+        foreach ([
+            RecipeLabel::FewestPencils->value => $found->fewest(...),
+            RecipeLabel::PerfectHand->value => $found->closest(...),
+            RecipeLabel::ComplementBeneath->value => $this->complementBeneath(...),
+            RecipeLabel::OtherPencils->value => static function () use ($found, &$taken): ?Node {
+                return $found->other($taken);
+            },
+        ] as $label => $find) {
+            $node = count($answers) < $count ? $find() : null;
+            if ($node !== null && ! in_array($node->run->pencilKey(), $taken, true)) {
                 $answers[] = $this->answer(RecipeLabel::from($label), $node->run);
                 $taken[] = $node->run->pencilKey();
             }
         }
 
         return $answers;
+    }
+
+    /** @return list<Node> all that was found, the cheapest first */
+    public function nodes(): array
+    {
+        return $this->found()->nodes();
+    }
+
+    private function found(): Found
+    {
+        return $this->found ??= $this->search($this->ground, self::POLISHED);
+    }
+
+    private function search(Ground $ground, int $polished): Found
+    {
+        $found = $ground->craft->worked === [] ? [$ground->node(new Run)] : (new Beam($ground))->run();
+        $polish = new Polish($ground);
+        $done = [];
+        foreach (array_slice($found, 0, $polished) as $node) {
+            $better = $polish->improved($node);
+            $done[$better->run->key()] = $better;
+        }
+        usort($done, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
+        if (count($this->kit->moves->pencils) <= self::SMALL) {
+            $done = [...array_map($polish->deepened(...), array_slice($done, 0, self::DEEPENED)), ...array_slice($done, self::DEEPENED)];
+            usort($done, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
+        }
+
+        return new Found($ground, $polish, $this->surest(array_slice($done, 0, self::JUDGED)), $done, $found);
     }
 
     /**
@@ -115,25 +163,24 @@ final readonly class AreaSearch
         return $surest;
     }
 
-    /**
-     * @param  list<Node>  $done
-     * @param  list<Node>  $found
-     */
-    private function fewest(Node $surest, array $done, array $found): ?Node
+    /** What begins with what neutralises the strongest pencil of the surest, as many like to work; nothing where the school says what lies beneath. */
+    private function complementBeneath(): ?Node
     {
-        $few = array_filter([...$done, ...$found], static fn (Node $n): bool => $n->run->pencilCount() < $surest->run->pencilCount() && $n->cost <= $surest->cost + self::FEWER_MAY_COST);
-        usort($few, static fn (Node $a, Node $b): int => [$a->run->pencilCount(), $a->cost] <=> [$b->run->pencilCount(), $b->cost]);
+        $surest = $this->found()->surest;
+        if ($surest === null || $surest->run->pencils === [] || $this->school->beneath !== Beneath::Any || $this->ground->mostPasses < 2) {
+            return null;
+        }
+        $pencils = $this->kit->moves->pencils;
+        $laid = array_map(static fn (int $p): Pencil => $pencils[$p], $surest->run->pencils);
+        usort($laid, static fn (Pencil $a, Pencil $b): int => Character::of($b)->heavy->chroma() <=> Character::of($a)->heavy->chroma());
+        $wanted = $this->neutralisers->ofPencil(Shade::main($this->shades)->target, $laid[0]);
+        $firsts = array_keys(array_filter($pencils, static fn (Pencil $p): bool => in_array($p, $wanted, true)));
+        if ($firsts === []) {
+            return null;
+        }
+        $nodes = $this->search($this->ground($this->ground->prices->strangeness, $this->ground->mostPasses, $firsts), self::POLISHED_BENEATH)->nodes();
 
-        return $few === [] ? null : (new Polish($this->ground))->improved($few[0]);
-    }
-
-    /** @param  list<Node>  $done */
-    private function closest(Node $surest, array $done): ?Node
-    {
-        $missed = fn (Node $n): float => array_sum(array_map(fn (ShadeAim $aim, Laid $laid, float $weight): float => $weight * $aim->judge($laid)->missed, $this->ground->aims, $n->laid, $this->ground->weights));
-        usort($done, static fn (Node $a, Node $b): int => $missed($a) <=> $missed($b));
-
-        return $done !== [] && $missed($done[0]) < $missed($surest) - self::CLEARLY_CLOSER * array_sum($this->ground->weights) ? $done[0] : null;
+        return array_values(array_filter($nodes, static fn (Node $n): bool => $n->run->pencilCount() > 1 && $n->run->pencilKey() !== $surest->run->pencilKey() && $n->cost <= $surest->cost + Found::OTHERWISE_MAY_COST))[0] ?? null;
     }
 
     private function answer(RecipeLabel $label, Run $run): SequenceAnswer
@@ -148,7 +195,7 @@ final readonly class AreaSearch
     }
 
     /** As passes over the shades in the order in which they were given, with the finish that the school wants at the end. */
-    private function sequence(Run $run): Sequence
+    public function sequence(Run $run): Sequence
     {
         $marks = PressureMark::cases();
         $none = array_fill(0, count($this->shades), null);

@@ -22,6 +22,12 @@ final readonly class Beam
 
     private const LAID = 8;
 
+    /** From a small drawer, where forecasts cost little and few ways lead anywhere, twice as many of both. */
+    private const SMALL = 12;
+
+    /** Passes laid besides that end a run as the school wants it: few promise anything by themselves. */
+    private const ENDINGS = 2;
+
     public function __construct(private Ground $ground)
     {
     }
@@ -44,7 +50,7 @@ final readonly class Beam
                     $found[$set] = $node;
                 }
             }
-            $beam = self::kept(array_filter($next, static fn (Node $n): bool => ! $n->closed));
+            $beam = $this->kept(array_filter($next, static fn (Node $n): bool => ! $n->closed));
         }
         usort($found, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
 
@@ -55,7 +61,7 @@ final readonly class Beam
      * @param  array<string, Node>  $nodes
      * @return list<Node>
      */
-    private static function kept(array $nodes): array
+    private function kept(array $nodes): array
     {
         uasort($nodes, static fn (Node $a, Node $b): int => [$a->promise, $a->cost] <=> [$b->promise, $b->cost]);
         $kept = $sets = [];
@@ -65,12 +71,17 @@ final readonly class Beam
             if ($sets[$set] <= self::PER_PENCILS) {
                 $kept[] = $node;
             }
-            if (count($kept) === self::WIDTH) {
+            if (count($kept) === $this->more() * self::WIDTH) {
                 break;
             }
         }
 
         return $kept;
+    }
+
+    private function more(): int
+    {
+        return count($this->ground->book->moves->pencils) > self::SMALL ? 1 : 2;
     }
 
     /** @return array<string, Node> by key */
@@ -79,9 +90,16 @@ final readonly class Beam
         $tried = $this->promising($node);
         asort($tried);
         $followers = [];
-        foreach (array_slice(array_keys($tried), 0, self::LAID) as $key) {
+        $most = $this->more() * self::LAID;
+        $endings = $this->ground->craft->endsPale ? self::ENDINGS : 0;
+        foreach (array_keys($tried) as $key) {
             [$pencil, $marks] = explode(':', (string) $key);
             $marks = array_map(intval(...), str_split($marks));
+            $ends = $endings > 0 && $this->ground->craft->burnishes((int) $pencil, $marks);
+            if ($most-- <= 0 && ! $ends) {
+                continue;
+            }
+            $endings -= $ends ? 1 : 0;
             $run = $node->run->with((int) $pencil, $marks);
             if (! $this->ground->craft->comesIn($node->run->pencils, (int) $pencil, max(0, ...$marks)) || ! $this->ground->craft->burnishesOnce($run)) {
                 continue;
@@ -121,9 +139,11 @@ final readonly class Beam
                 $best[$key] = $sum;
             }
             asort($best);
-            foreach (array_slice($best, 0, self::PER_PENCIL, true) as $key => $sum) {
-                if ($sum < INF) {
-                    $promising["$pencil:".substr($key, 1)] = $sum;
+            // The best few, and where the school ends with burnishing the best that does.
+            $ending = $craft->endsPale ? array_values(array_filter(array_keys($best), static fn (string $key): bool => $craft->burnishes($pencil, $patterns[$key][0]))) : [];
+            foreach ([...array_slice(array_keys($best), 0, self::PER_PENCIL), ...array_slice($ending, 0, 1)] as $key) {
+                if ($best[$key] < INF) {
+                    $promising["$pencil:".substr($key, 1)] = $best[$key];
                 }
             }
         }

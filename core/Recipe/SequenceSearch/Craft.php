@@ -53,6 +53,9 @@ final readonly class Craft
     /** @var list<bool> by pencil */
     private array $pale;
 
+    /** Whether the school ends with a pale pencil that burnishes all. */
+    public bool $endsPale;
+
     /** @var list<bool> by pencil: whether a run may begin with it */
     private array $begins;
 
@@ -60,8 +63,9 @@ final readonly class Craft
      * @param  list<Shade>  $shades  the value run from the lightest, then the touches
      * @param  list<Rules>  $rules  the school's, by shade
      * @param  int  $main  the shade whose local colour the school speaks of
+     * @param  ?list<int>  $firsts  pencils with which a run is to begin; null for all that the school begins with
      */
-    public function __construct(private School $school, private Moves $moves, array $shades, public array $rules, private int $main)
+    public function __construct(private School $school, Moves $moves, array $shades, public array $rules, private int $main, ?array $firsts = null)
     {
         $paper = Lab::ofReflectance($moves->paper->reflectance);
         $reserves = $school->lights === Lights::PaleFirst;
@@ -83,7 +87,9 @@ final readonly class Craft
             $pale[] = $character->isPale();
         }
         [$this->shows, $this->closes, $this->pale] = [$shows, $closes, $pale];
-        $this->begins = $this->beginners();
+        $this->endsPale = $school->joining === Joining::LightPencil;
+        $begins = $this->beginners();
+        $this->begins = $firsts === null ? $begins : array_map(static fn (bool $may, int $pencil): bool => $may && in_array($pencil, $firsts, true), $begins, array_keys($begins));
     }
 
     /** Whether a finish is done over so many coats: solvent wants two, others one. */
@@ -136,13 +142,10 @@ final readonly class Craft
         if ($before === []) {
             return $this->begins[$pencil];
         }
-        $burnishes = $this->pale[$pencil] && $hardest >= self::FIRM;
-        foreach ($before as $one) {
-            if ($this->closes[$one]) {
-                return false;
-            }
+        if (array_filter($before, fn (int $one): bool => $this->closes[$one]) !== []) {
+            return false;
         }
-        if ($burnishes || in_array($pencil, $before, true)) {
+        if (in_array($pencil, $before, true) || $this->burnishes($pencil, [$hardest])) {
             return true;
         }
         foreach ($before as $one) {
@@ -181,7 +184,7 @@ final readonly class Craft
     {
         $times = 0;
         foreach ($run->pencils as $at => $pencil) {
-            $times += $at > 0 && $this->pale[$pencil] && max(0, ...$run->marks[$at]) >= self::FIRM ? 1 : 0;
+            $times += $at > 0 && $this->burnishes($pencil, $run->marks[$at]) ? 1 : 0;
         }
 
         return $times < 2;
@@ -198,9 +201,17 @@ final readonly class Craft
             return false;
         }
 
-        $last = $run->pencils[array_key_last($run->pencils)];
+        return ! $this->endsPale || $this->burnishes($run->pencils[array_key_last($run->pencils)], $run->marks[array_key_last($run->marks)]);
+    }
 
-        return $this->school->joining !== Joining::LightPencil || ($this->pale[$last] && max(0, ...$run->marks[array_key_last($run->marks)]) >= self::FIRM);
+    /**
+     * Whether a pass burnishes what lies beneath with a pale pencil.
+     *
+     * @param  list<int>  $marks
+     */
+    public function burnishes(int $pencil, array $marks): bool
+    {
+        return $this->pale[$pencil] && max(0, ...$marks) >= self::FIRM;
     }
 
     /** Whether a whole run keeps every rule. */
@@ -231,12 +242,8 @@ final readonly class Craft
     /** @return list<bool> those with which the school begins in every worked shade; where there are none, in the main one */
     private function beginners(): array
     {
-        $in = [];
-        foreach ($this->rules as $shade => $rules) {
-            $in[$shade] = array_fill_keys(array_map(Moves::pencilOf(...), $rules->firsts), true);
-        }
-        $every = array_map(fn (int $pencil): bool => array_filter($this->worked, static fn (int $shade): bool => ! isset($in[$shade][$pencil])) === [], array_keys($this->moves->pencils));
+        $every = array_map(fn (int $pencil): bool => array_filter($this->worked, fn (int $shade): bool => ! $this->rules[$shade]->begins[$pencil]) === [], array_keys($this->shows));
 
-        return in_array(true, $every, true) ? $every : array_map(fn (int $pencil): bool => isset($in[$this->main][$pencil]), array_keys($this->moves->pencils));
+        return in_array(true, $every, true) ? $every : $this->rules[$this->main]->begins;
     }
 }

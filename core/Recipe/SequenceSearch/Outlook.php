@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Recipe\Search\Atlas;
-use KnottyPrism\Core\Recipe\Search\Forecast;
 use KnottyPrism\Core\Recipe\Search\Moves;
 
 /** How a stack would look after each of all passes: exactly for the first two, by what the atlas knows of pairs beyond. */
@@ -56,7 +55,7 @@ final class Outlook
             for ($c = 0; $c < $n; $c++) {
                 $effect = $density[$c];
                 foreach ($beneath as $depth => $below) {
-                    $effect += Forecast::BENEATH[min($depth, 2)] * $interplay[$below * $n + $c];
+                    $effect += Atlas::BENEATH[min($depth, 2)] * $interplay[$below * $n + $c];
                 }
                 $row[] = $at + $shares[$c % Moves::MARKS] * $effect;
             }

@@ -14,6 +14,8 @@ final class Polish
 
     private const MOST_ROUNDS = 6;
 
+    private const DEEPER = 3;
+
     /** A change must lower the cost by so much. */
     private const LEAST_GAIN = 0.003;
 
@@ -44,6 +46,61 @@ final class Polish
         }
 
         return $run === $node->run ? $node : $this->ground->node($run);
+    }
+
+    /** As {@see self::improved()}, and besides with every pencil in every place: worth its time for the best few. */
+    public function deepened(Node $node): Node
+    {
+        $best = $this->improved($node);
+        for ($round = 0; $round < self::DEEPER; $round++) {
+            $this->known = [];
+            [$run, $least] = $this->best($best->run, $best->cost, $this->inEveryPlace($best->run));
+            if ($best->cost - $least < self::LEAST_GAIN) {
+                break;
+            }
+            $best = $this->improved($this->ground->node($run));
+        }
+
+        return $best;
+    }
+
+    /** @return iterable<Run> every pencil in place of every pass, a mark firmer or lighter too, and as a pass more */
+    private function inEveryPlace(Run $run): iterable
+    {
+        $rising = $this->rising();
+        foreach (array_keys($this->ground->book->moves->pencils) as $pencil) {
+            foreach ($run->marks as $at => $marks) {
+                if ($pencil !== $run->pencils[$at]) {
+                    foreach ([0, 1, -1] as $by) {
+                        yield $run->exchanged($at, $pencil, array_map(static fn (int $m): int => $m === 0 ? 0 : max(Craft::WHISPER, min(Craft::FULL, $m + $by)), $marks));
+                    }
+                }
+            }
+            for ($at = 0; $at <= $run->length(); $at++) {
+                foreach ($rising as $marks) {
+                    yield $run->inserted($at, $pencil, $marks);
+                }
+            }
+        }
+    }
+
+    /** @return list<list<int>> gradings that rise evenly from the lightest shade that is worked to the darkest, and none of them firm but in the dark */
+    private function rising(): array
+    {
+        $worked = $this->ground->craft->worked;
+        $last = max(1, count($worked) - 1);
+        $gradings = [];
+        for ($from = 0; $from <= Craft::LIGHT; $from++) {
+            for ($to = max($from, Craft::WHISPER); $to <= Craft::FIRM; $to++) {
+                $marks = array_fill(0, count($this->ground->aims), 0);
+                foreach ($worked as $i => $shade) {
+                    $marks[$shade] = (int) round($from + ($to - $from) * ($last === $i || count($worked) === 1 ? 1 : $i / $last));
+                }
+                $gradings[implode($marks)] = array_values($marks);
+            }
+        }
+
+        return array_values($gradings);
     }
 
     /**

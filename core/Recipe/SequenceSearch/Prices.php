@@ -7,8 +7,11 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 /** What a sequence costs besides its error, in ΔE00: every weight of the search in one place. docs/model.md says why. */
 final readonly class Prices
 {
-    /** A pass must earn its time at the desk, */
-    private const PER_PASS = 0.03;
+    /** A pass must earn its time at the desk: what it brings is seen, or a hand would press the one before it firmer. */
+    private const PER_PASS = 0.12;
+
+    /** Another coat of the same pencil, right on the one before, is what firmer pressure does at once. */
+    private const PER_COAT = 0.05;
 
     /** a further pencil its being found, sharpened and put back, */
     private const PER_PENCIL = 0.06;
@@ -22,7 +25,7 @@ final readonly class Prices
     private const PER_FALL = 0.05;
 
     /** @param  list<float>  $strangeness  ΔE00 that each pencil costs besides, by its place: for those the picture does without */
-    public function __construct(private array $strangeness)
+    public function __construct(public array $strangeness)
     {
     }
 
@@ -40,8 +43,8 @@ final readonly class Prices
     public function ofRun(Run $run): float
     {
         $price = $this->ofPasses($run->pencils);
-        foreach ($run->marks as $marks) {
-            $price += $this->ofGrading($marks);
+        foreach ($run->marks as $at => $marks) {
+            $price += $this->ofGrading($marks) + ($at > 0 ? self::ofCoat($run->pencils[$at - 1], $run->pencils[$at]) : 0.0);
         }
 
         return $price;
@@ -56,7 +59,14 @@ final readonly class Prices
     /** @param  list<int>  $before  pencils in use already */
     public function ofOneMore(array $before, int $pencil): float
     {
-        return self::PER_PASS + (in_array($pencil, $before, true) ? 0.0 : self::PER_PENCIL + $this->strangeness[$pencil]);
+        $coat = $before === [] ? 0.0 : self::ofCoat($before[count($before) - 1], $pencil);
+
+        return self::PER_PASS + $coat + (in_array($pencil, $before, true) ? 0.0 : self::PER_PENCIL + $this->strangeness[$pencil]);
+    }
+
+    private static function ofCoat(int $below, int $above): float
+    {
+        return $below === $above ? self::PER_COAT : 0.0;
     }
 
     public function ofTooth(float $used): float

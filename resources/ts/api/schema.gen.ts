@@ -1118,10 +1118,20 @@ export interface components {
             label: string;
             words: string;
             passes: components["schemas"]["SequencePass"][];
+            cautions: components["schemas"]["PassCaution"][];
             /** @description ΔE00 that the zone is likely to be off: what is missed, what a hand adds, what the model may err by */
             errorOnPaper: number;
             errorInHand: number;
             missed: number;
+        };
+        PassCaution: {
+            code: string;
+            /** @description 1 the first; 0 all of them together */
+            pass: number;
+            /** @description the colours of the zone in which it is */
+            roles: components["schemas"]["Role"][];
+            text: string;
+            remedy: string;
         };
         PlanSequence: components["schemas"]["Sequence"] & {
             /** @description the artist's own */
@@ -1628,6 +1638,8 @@ export interface components {
         Recipe: {
             label: string;
             stack: string;
+            /** @description ΔE00 that it is likely to be off: what is missed, what a hand adds, what the model may err by */
+            errorOnPaper: number;
             deltaE00: number;
             /** @description value steps of 9 (positive when too light) */
             valueError: number;

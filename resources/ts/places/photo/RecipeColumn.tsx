@@ -4,6 +4,7 @@ import { Button } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import { Pressure } from '../../dabs/Pressure';
 import { signed } from '../../ui/signed';
+import { within } from '../../ui/within';
 
 const ROW = 78;
 const DAB = 62;
@@ -88,6 +89,7 @@ interface RecipeColumnProps {
 /** One recipe: its passes as dabs from the paper up, then what it is good at in words, and the figures. */
 export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose }: RecipeColumnProps) {
     const assumed = [...new Set(recipe.passes.flatMap((p) => p.pencil?.assumed ?? []))];
+    const bare = recipe.passes.length === 0;
     const spare = (rows - recipe.passes.length) * ROW;
     return (
         <Column aria-label={`Recipe ${place}, ${recipe.label}`} data-testid={`recipe-${place}`}>
@@ -99,11 +101,15 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
             </ol>
             <Facts>
                 <h2>{recipe.label}</h2>
+                {bare && <p>Leave the paper bare: it has this colour already.</p>}
+                <p>
+                    <b>Within about {within(recipe.errorOnPaper)} on your paper.</b>
+                </p>
                 <p>{recipe.closenessWords}</p>
                 <p>{recipe.steadinessWords}</p>
                 <p>{recipe.toothWords}</p>
                 <p className="figures">
-                    ΔE00 {recipe.deltaE00.toFixed(1)}
+                    missed {recipe.deltaE00.toFixed(1)} (ΔE00)
                     <br />
                     value {signed(recipe.valueError)} · hand ±{recipe.steadiness.toFixed(1)}
                     <br />
@@ -117,14 +123,16 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
                     </details>
                 ))}
             </Facts>
-            <Button
-                $main={place === 1}
-                isDisabled={waiting}
-                onPress={() => onChoose(recipe)}
-                aria-label={`Choose recipe ${place}, ${recipe.label}`}
-            >
-                Choose {place}
-            </Button>
+            {!bare && (
+                <Button
+                    $main={place === 1}
+                    isDisabled={waiting}
+                    onPress={() => onChoose(recipe)}
+                    aria-label={`Choose recipe ${place}, ${recipe.label}`}
+                >
+                    Choose {place}
+                </Button>
+            )}
         </Column>
     );
 }

@@ -78,7 +78,7 @@ function statusOf(answer: Recipes | undefined, fault: unknown, waiting: boolean,
         return sentenceOf(fault);
     }
     if (waiting || answer === undefined) {
-        return 'Working out four recipes…';
+        return 'Working out recipes…';
     }
     const { pencil, deltaE00, closenessWords } = answer.nearestSingle;
     return `Nearest single pencil: ${pencil.number} ${pencil.name}. ${closenessWords} (ΔE00 ${deltaE00.toFixed(1)}).`;

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import type { Plan } from '../../api/types';
 import { Button, WordButton } from '../../ui/controls';
 import type { PlanChanges } from './queries';
-import { within } from './sequence';
+import { within } from '../../ui/within';
 
 const Bar = styled.div`
     display: flex;

@@ -3,10 +3,12 @@ import styled from 'styled-components';
 import type { Drawer, Plan, PlanAnswers, PlanSequence, PlanTarget, PlanZone, Sequence, Study } from '../../api/types';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Row } from '../../ui/layout';
+import { within } from '../../ui/within';
 import { Caution } from './Caution';
 import { PassBar } from './PassBar';
 import { useAnswers, type PlanChanges } from './queries';
-import { drafted, passesOf, within, withMore, type Chosen, type Pass } from './sequence';
+import { mindedApart } from './minded';
+import { drafted, passesOf, withMore, type Chosen, type Pass } from './sequence';
 import { SequenceTable } from './SequenceTable';
 
 const Block = styled.section`
@@ -158,13 +160,9 @@ interface MindProps {
     changes: PlanChanges;
 }
 
-/** What to mind in one shade, and a single stack that is held there apart from the sequence. */
+/** What to mind in one colour beside its neighbours and beside the sequence's passes, and a single stack that is held there apart. */
 function Mind({ zone, target, picture, changes }: MindProps) {
     const at = { zone: zone.number, role: target.role };
-    const own = (target.recipe?.cautions ?? []).map((c) => ({ code: c.code, words: `${c.text} ${c.remedy}` }));
-    const between = picture.cautions
-        .filter((c) => c.zone === zone.number && c.role === target.role)
-        .map((c) => ({ code: c.code, words: `${c.text} ${c.remedy}` }));
     return (
         <>
             {target.own && target.recipe !== null && (
@@ -176,10 +174,10 @@ function Mind({ zone, target, picture, changes }: MindProps) {
                     </WordButton>
                 </p>
             )}
-            {[...own, ...between].map((c) => (
+            {mindedApart(zone, target, picture).map((c) => (
                 <Caution
                     key={c.words}
-                    words={`In the ${target.role}: ${c.words}`}
+                    words={c.words}
                     code={c.code}
                     note={target.overruled[c.code] ?? null}
                     onRemedy={() => changes.change.mutate({ kind: 'remedy', ...at, code: c.code })}

@@ -2,8 +2,9 @@ import styled from 'styled-components';
 import type { Drawer, Plan, PlanZone, Study } from '../../api/types';
 import type { PlanChanges } from './queries';
 import { SequenceEditor } from './SequenceEditor';
-import { within } from './sequence';
+import { toMind } from './minded';
 import { useNumberInAddress } from '../../ui/useInAddress';
+import { within } from '../../ui/within';
 
 const Two = styled.div`
     display: grid;
@@ -85,13 +86,12 @@ export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) 
 const basisOf = (study: Study, { settings }: Plan, pencils: Drawer['pencils']): string =>
     JSON.stringify([study.paper, study.photoId, settings, pencils.map((p) => p.id)]);
 
-function summary({ sequence, targets, number }: PlanZone, picture: Plan): string {
+function summary(zone: PlanZone, picture: Plan): string {
+    const { sequence } = zone;
     if (sequence === null) {
         return 'not planned yet';
     }
-    const mind =
-        targets.reduce((sum, t) => sum + (t.recipe?.cautions.filter((c) => t.overruled[c.code] === undefined).length ?? 0), 0) +
-        picture.cautions.filter((c) => c.zone === number && targets.find((t) => t.role === c.role)?.overruled[c.code] === undefined).length;
+    const mind = toMind(zone, picture);
     const passes = sequence.passes.length === 1 ? '1 pass' : `${sequence.passes.length} passes`;
     return `${sequence.passes.length === 0 ? 'paper left bare' : passes}, within ${within(sequence.errorOnPaper)}${mind > 0 ? `, ${mind} to mind` : ''}`;
 }

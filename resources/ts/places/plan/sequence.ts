@@ -13,9 +13,6 @@ export interface Chosen {
     role: Role;
 }
 
-/** An error as one would say it: whole ΔE00, half ones where they are small. */
-export const within = (error: number): string => (error < 3 ? (Math.round(error * 2) / 2).toString() : Math.round(error).toString());
-
 export const toolOf = (pass: SequencePass): string => pass.pencil?.id ?? pass.finish ?? '';
 
 export const passesOf = (sequence: Sequence): Pass[] => sequence.passes.map((p) => ({ tool: toolOf(p), marks: p.marks }));

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\SequenceSearch;
+
+/** What a search has found for one value run, and which of it may stand beside the surest as a clearly different answer. */
+final readonly class Found
+{
+    /** How much worse than the surest an answer of fewer pencils may be on paper, ΔE00. */
+    private const FEWER_MAY_COST = 1.5;
+
+    /** The same for one that begins with a complement, or takes other pencils. */
+    public const OTHERWISE_MAY_COST = 2.5;
+
+    /** An answer is closest in theory when it misses by so much less. */
+    private const CLEARLY_CLOSER = 0.4;
+
+    /**
+     * @param  list<Node>  $done  polished, the cheapest first
+     * @param  list<Node>  $built  as they were built, one for each set of pencils, the cheapest first
+     */
+    public function __construct(private Ground $ground, private Polish $polish, public ?Node $surest, private array $done, private array $built)
+    {
+    }
+
+    /** @return list<Node> the cheapest first */
+    public function nodes(): array
+    {
+        $all = [...$this->done, ...$this->built];
+        usort($all, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
+
+        return $all;
+    }
+
+    public function fewest(): ?Node
+    {
+        $surest = $this->surest;
+        $few = array_filter($this->nodes(), static fn (Node $n): bool => $surest !== null && $n->run->pencilCount() < $surest->run->pencilCount() && $n->cost <= $surest->cost + self::FEWER_MAY_COST);
+        usort($few, static fn (Node $a, Node $b): int => [$a->run->pencilCount(), $a->cost] <=> [$b->run->pencilCount(), $b->cost]);
+
+        if ($few === []) {
+            return null;
+        }
+        $better = $this->polish->improved($few[0]);
+
+        return $better->run->pencilCount() > $few[0]->run->pencilCount() ? $few[0] : $better;
+    }
+
+    /** What misses clearly less than the surest, in a perfect hand. */
+    public function closest(): ?Node
+    {
+        $done = $this->done;
+        usort($done, fn (Node $a, Node $b): int => $this->missed($a) <=> $this->missed($b));
+
+        return $this->surest !== null && $done !== [] && $this->missed($done[0]) < $this->missed($this->surest) - self::CLEARLY_CLOSER * array_sum($this->ground->weights) ? $done[0] : null;
+    }
+
+    /**
+     * What shares least with the surest, and of that the cheapest: for who has lent a pencil away.
+     *
+     * @param  list<string>  $taken  sets of pencils that are answers already
+     */
+    public function other(array $taken): ?Node
+    {
+        $best = null;
+        $fewest = PHP_INT_MAX;
+        $surest = $this->surest;
+        if ($surest === null) {
+            return null;
+        }
+        foreach ($this->nodes() as $node) {
+            $shared = count(array_intersect(array_unique($node->run->pencils), $surest->run->pencils));
+            if ($shared < $fewest && $node->cost <= $surest->cost + self::OTHERWISE_MAY_COST && ! in_array($node->run->pencilKey(), $taken, true)) {
+                [$best, $fewest] = [$node, $shared];
+            }
+        }
+
+        return $best;
+    }
+
+    private function missed(Node $node): float
+    {
+        return array_sum(array_map(static fn (ShadeAim $aim, Laid $laid, float $weight): float => $weight * $aim->judge($laid)->missed, $this->ground->aims, $node->laid, $this->ground->weights));
+    }
+}
