@@ -115,7 +115,7 @@ it('names the pencil whose purchase would help the picture most', function () {
 });
 
 it('marks zones that touch and end alike, and forms that one pencil makes alone', function () {
-    $twins = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [52, 10, 20] : [53, 8, 20]);
+    $twins = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [52, 10, 20] : [52, 9, 20]);
     $map = ZoneMap::ofLabels($twins, array_map(static fn (int $at): int => $at % 60 < 30 ? 0 : 1, range(0, 2399)));
     $codes = static fn (ZoneMap $m, $grid, Drawer $drawer): array => array_map(static function (ZoneCaution $c): CautionCode {
         expect($c->remedied)->not->toBeNull($c->text)->and($c->remedy)->toContain('tried');
