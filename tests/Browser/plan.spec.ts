@@ -127,7 +127,7 @@ test('the unseen photo goes from zones to a printed plan wholly by keyboard', as
     await walkedTo(page, page.getByRole('button', { name: 'Plan the picture' }));
     await page.keyboard.press('Enter');
     await planned(page);
-    await walkedTo(page, page.getByRole('button', { name: 'lighter' }));
+    await walkedTo(page, page.getByRole('button', { name: 'lighter', exact: true }));
     await walkedTo(page, page.getByRole('button', { name: 'Hold it as it is' }));
     await page.keyboard.press('Enter');
     await expect(sequence(page)).toContainText('Your own, held.');

@@ -102,10 +102,9 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
             <Facts>
                 <h2>{recipe.label}</h2>
                 {bare && <p>Leave the paper bare: it has this colour already.</p>}
-                <p>
-                    <b>Within about {within(recipe.errorOnPaper)} on your paper.</b>
+                <p title="how far off it is likely to be on your paper, ΔE00">
+                    <b>Within about {within(recipe.errorOnPaper)}.</b> {recipe.closenessWords}
                 </p>
-                <p>{recipe.closenessWords}</p>
                 <p>{recipe.steadinessWords}</p>
                 <p>{recipe.toothWords}</p>
                 <p className="figures">
