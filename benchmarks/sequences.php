@@ -5,6 +5,7 @@ declare(strict_types=1);
 // One sequence a zone beside a stack of its own for every colour, as the first planner had it: on the demo's two photos, two scenes made
 // here, and whatever photographs lie in a folder. What separate stacks came to is what was measured while they could still be planned. ./bench --sequences [FOLDER] runs it; it takes some minutes.
 
+use Benchmarks\Scenes;
 use Benchmarks\Table;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -22,8 +23,6 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 require __DIR__.'/../vendor/autoload.php';
 
-const WIDE = 240;
-
 /** Separate stacks by picture: passes, error in a hand and on paper, ΔE00. */
 const SEPARATE = [
     'demo, morning' => [179, 4.55, 5.59],
@@ -34,70 +33,7 @@ const SEPARATE = [
     'cup' => [173, 4.29, 5.42],
 ];
 
-/** A photo at the size in which zones are found. */
-function photoOf(string $file): PixelGrid
-{
-    $image = new Imagick($file);
-    $height = (int) round(WIDE * $image->getImageHeight() / $image->getImageWidth());
-    $image->resizeImage(WIDE, $height, Imagick::FILTER_BOX, 1);
-    $image->setImageDepth(8);
-    $image->setFormat('rgb');
-    $image->setImageFormat('rgb');
-
-    return PixelGrid::ofSrgb(WIDE, $height, $image->getImageBlob());
-}
-
-/**
- * A scene from what is seen at every place, with grain.
- *
- * @param  Closure(float, float): array{float, float, float}  $seen  x and y 0–1 to red, green, blue 0–255
- */
-function scene(Closure $seen): PixelGrid
-{
-    mt_srand(8);
-    $bytes = '';
-    for ($y = 0; $y < 180; $y++) {
-        for ($x = 0; $x < WIDE; $x++) {
-            $grain = mt_rand(-6, 6);
-            foreach ($seen($x / WIDE, $y / 180) as $channel) {
-                $bytes .= chr((int) max(0, min(255, $channel + $grain)));
-            }
-        }
-    }
-
-    return PixelGrid::ofSrgb(WIDE, 180, $bytes);
-}
-
-/** Hills behind each other under a pale sky, a red hut, a dark fir. */
-$hills = static function (float $x, float $y): array {
-    $ridge = static fn (float $at, float $swing, float $wave): float => $at + $swing * sin($wave * $x + 7 * $at);
-
-    return match (true) {
-        $x > 0.62 && $x < 0.76 && $y > 0.58 && $y < 0.72 => $y < 0.63 ? [70.0, 60, 62] : [150 - 120 * ($x - 0.62), 48.0, 40],
-        abs($x - 0.2) < 0.07 * ($y - 0.35) && $y < 0.85 => [30 + 40 * $x, 46 + 60 * $x, 36.0],
-        $y < $ridge(0.38, 0.04, 6) => [238 - 60 * $y, 240 - 30 * $y, 240.0],
-        $y < $ridge(0.5, 0.05, 9) => [150 + 40 * $y, 168 + 20 * $y, 186.0],
-        $y < $ridge(0.66, 0.04, 5) => [112 + 30 * $x, 136 + 20 * $x, 108.0],
-        default => [150 - 90 * ($y - 0.6), 150 - 60 * ($y - 0.6), 74 + 30 * $x],
-    };
-};
-
-/** A lamp on a table at dusk: warm light falling off over dark wood and a blue window. */
-$dusk = static function (float $x, float $y): array {
-    $lit = 1 / (1 + 9 * (($x - 0.6) ** 2 + ($y - 0.4) ** 2));
-
-    return match (true) {
-        ($x - 0.6) ** 2 + ($y - 0.38) ** 2 < 0.012 => [252.0, 226 - 60 * $y, 150.0],
-        $x < 0.38 && $y < 0.5 => [40 + 30 * $y, 58 + 60 * $y, 104 + 60 * $y],
-        $y > 0.7 => [150 * $lit + 24, 92 * $lit + 18, 52 * $lit + 14],
-        default => [176 * $lit + 20, 150 * $lit + 20, 112 * $lit + 24],
-    };
-};
-
-$pictures = ['demo, morning' => photoOf(__DIR__.'/../demo/photos/low-water-morning.jpg'), 'demo, evening' => photoOf(__DIR__.'/../demo/photos/low-water-evening.jpg'), 'hills' => scene($hills), 'dusk' => scene($dusk)];
-foreach (isset($argv[1]) ? glob(rtrim($argv[1], '/').'/*.{png,jpg,jpeg}', GLOB_BRACE) ?: [] : [] as $file) {
-    $pictures[pathinfo($file, PATHINFO_FILENAME)] = photoOf($file);
-}
+$pictures = Scenes::all($argv[1] ?? null);
 $paper = Paper::whiteMedium();
 $shelf = new MemoryShelf;
 $drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));

@@ -67,6 +67,34 @@ it('finds the areas that anyone would name, with clean borders, and names each d
     expect(count(array_unique($pieces)))->toBe(count($map->zones));
 });
 
+it('cuts no gradient, follows edges, and swallows nothing thin that stands out', function () {
+    mt_srand(3);
+    $sky = static fn (int $x, int $y): array => [60 + 0.4 * $y + 0.05 * $x, -4 + 0.02 * $x, -30 + 0.3 * $y];
+    $wall = static fn (int $x): array => [88 - 0.25 * $x, 4 + 0.03 * $x, 22 - 0.2 * $x];
+    $grid = gridOf(160, 120, static function (int $x, int $y) use ($sky, $wall): array {
+        $lab = match (true) {
+            $x >= 120 && $x < 124 && $y > 10 => [18, 0, -4],
+            $y < 62 => $sky($x, $y),
+            default => $wall($x),
+        };
+
+        return [$lab[0] + mt_rand(-10, 10) / 10, $lab[1] + mt_rand(-10, 10) / 10, $lab[2] + mt_rand(-10, 10) / 10];
+    });
+    $map = ZoneMap::proposed($grid, 12);
+    $at = static fn (int $x, int $y): int => $map->labels->numbers()[$y * 160 + $x];
+    // The sky is one zone from top to bottom and the wall from sun to shade, cut by nothing but the post, which is a zone of its own.
+    expect($map->zones)->toHaveCount(count(array_unique([$at(20, 4), $at(100, 55), $at(140, 30), $at(20, 100), $at(110, 70), $at(140, 110), $at(121, 60)])))
+        ->and($at(20, 4))->toBe($at(100, 55))->and($at(20, 100))->toBe($at(110, 70))->and($at(121, 60))->not->toBe($at(20, 4))->not->toBe($at(20, 100));
+    // Its border lies on the photo's edges to a pixel nearly everywhere.
+    $off = 0;
+    for ($y = 20; $y < 115; $y++) {
+        for ($x = 112; $x < 132; $x++) {
+            $off += ($x >= 120 && $x < 124) === ($at($x, $y) === $at(121, 60)) ? 0 : 1;
+        }
+    }
+    expect($off)->toBeLessThan(20);
+});
+
 it('keeps to the number of zones asked for, on any picture', function () {
     mt_srand(2);
     $noise = gridOf(64, 48, static fn (): array => [mt_rand(0, 100), mt_rand(-40, 40), mt_rand(-40, 40)]);

@@ -18,7 +18,7 @@ final readonly class ZoneMap
 
     private const PATCHES = 420;
 
-    private const SMOOTHING_ROUNDS = 4;
+    private const SMOOTHING_ROUNDS = 2;
 
     /** Pieces smaller than this share of the picture are joined to what surrounds them. */
     private const LEAST_PIECE = 0.002;
@@ -40,7 +40,7 @@ final readonly class ZoneMap
         OutOfRange::check('the number of zones', $most, 1, self::MOST);
         $patches = Superpixels::of($grid, self::PATCHES);
         $regions = (new RegionMerge($grid, $patches))->to(min($most, self::FEWEST), $most);
-        $smooth = Patchwork::smoothed($regions, $grid->width, $grid->height, self::SMOOTHING_ROUNDS);
+        $smooth = Patchwork::smoothed(BorderFit::of($grid, $regions), $grid->width, $grid->height, self::SMOOTHING_ROUNDS);
 
         $pieces = Patchwork::joined($smooth, $grid->width, $grid->height, (int) ceil(self::LEAST_PIECE * $grid->count()));
 
