@@ -38,7 +38,7 @@ use KnottyPrism\Core\Recipe\School\Setting;
 /** The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is. */
 final class PlanAnswers
 {
-    private const VERSION = 4;
+    private const VERSION = 5;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 

@@ -27,7 +27,7 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 /** The zones of a plan as the page shows them: each with its sequence, and with what comes of it in every colour that the zone asks for. */
 final class PlanZoneAnswers
 {
-    private const VERSION = 3;
+    private const VERSION = 4;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
@@ -47,7 +47,7 @@ final class PlanZoneAnswers
     private function sequence(PlanGround $ground, PlannedZone $zone, Sequence $sequence, string $fingerprint): array
     {
         $shades = PlannedZone::shades($zone->wishes);
-        $basis = array_map(static fn (Shade $s): array => [$s->name, $s->target->toArray(), round($s->weight, 5)], $shades);
+        $basis = array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $shades);
         $key = md5(json_encode(['sequence', self::VERSION, FindSequences::VERSION, SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->toArray(), $basis, $ground->paper->name, $ground->sheet->settings->mode->value, $zone->label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
@@ -75,7 +75,7 @@ final class PlanZoneAnswers
                 $wish = $p->wish;
                 if ($wish->zone === $number) {
                     $targets[$wish->role->value] = [
-                        'role' => $wish->role->value, 'seen' => RecipeResource::reading($wish->seen), 'aim' => RecipeResource::reading($wish->fitted),
+                        'role' => $wish->role->value, 'name' => $wish->name === '' ? $wish->role->value : $wish->name, 'seen' => RecipeResource::reading($wish->seen), 'aim' => RecipeResource::reading($wish->fitted),
                         'own' => $p->own, 'overruled' => (object) $ground->sheet->note($number, $wish->role)->overruled,
                         'recipe' => $p->stack === null ? null : [...$this->shown($ground, $wish, $p->stack, $p->label, $fingerprint), 'label' => $p->label],
                     ];

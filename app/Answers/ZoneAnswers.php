@@ -15,6 +15,8 @@ use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
@@ -23,7 +25,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class ZoneAnswers
 {
     /** Raised when a zone may be read otherwise. */
-    private const VERSION = 2;
+    private const VERSION = 3;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
@@ -50,7 +52,7 @@ final class ZoneAnswers
         $zones = [];
         foreach ($sheet->pixels() as $number => $pixels) {
             $note = $sheet->note($number);
-            $zones[] = ['number' => $number, ...self::shown($this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey), $note), 'outlines' => $outlines->of($number)];
+            $zones[] = ['number' => $number, ...self::shown($reading = $this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey), $note), 'touches' => self::touches($reading, $sheet), 'placed' => $note->touches !== null, 'outlines' => $outlines->of($number)];
         }
         usort($zones, static fn (array $a, array $b): int => $b['area'] <=> $a['area']);
 
@@ -61,11 +63,32 @@ final class ZoneAnswers
         ];
     }
 
+    /** @return list<array<string, mixed>> each with the outlines of where it lies */
+    private static function touches(ZoneReading $read, ZoneSheet $sheet): array
+    {
+        [$width, $height] = [$sheet->labels->width, $sheet->labels->height];
+
+        return array_map(static function (Touch $touch) use ($width, $height): array {
+            $mask = str_repeat("\2", $width * $height);
+            foreach ($touch->pixels as $at) {
+                $mask[$at] = "\1";
+            }
+
+            return [
+                'role' => $touch->role->value, 'name' => $touch->name, 'share' => Figures::share($touch->share), 'x' => round($touch->at[0], 4), 'y' => round($touch->at[1], 4),
+                'reading' => RecipeResource::reading($touch->lab), 'outlines' => $touch->pixels === [] ? [] : (new Outlines(new LabelGrid($width, $height, $mask)))->of(1),
+            ];
+        }, $read->zone->touches);
+    }
+
     /** @return array<string, mixed> */
     private static function shown(ZoneReading $read, ZoneNote $note): array
     {
         $targets = [];
         foreach ($read->zone->targets as $role => $lab) {
+            if (! Role::from($role)->isOfValueRun()) {
+                continue;
+            }
             $targets[] = ['role' => $role, 'place' => round($read->placeOf($lab), 4), 'moved' => isset($note->places[$role]), 'reading' => RecipeResource::reading($lab)];
         }
 

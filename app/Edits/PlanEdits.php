@@ -40,7 +40,7 @@ final class PlanEdits
 {
     private const ZONE = ['required', 'integer', 'min:0', 'max:255'];
 
-    private const ROLE = ['required', 'in:light,mid,dark,accent'];
+    private const ROLE = ['required', 'in:light,mid,dark,touch,touch-2,touch-3'];
 
     public function __construct(private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly PlannedPictures $pictures)
     {

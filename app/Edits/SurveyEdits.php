@@ -20,6 +20,7 @@ use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Surface;
+use KnottyPrism\Core\Photo\Zones\TouchNote;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -73,6 +74,7 @@ final class SurveyEdits
             'takeFromZone' => [$s->withZones($s->sheet()->takenFrom($zone, self::points($c, 'outline'))), 'take from '.$zoneName()],
             'describeZone' => [$s->withZones($s->sheet()->with($zone, self::described($s->sheet()->note($zone), $c))), 'describe '.$zoneName()],
             'moveTarget' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withPlace(Role::from((string) $c->string('role')), $c->float('place')))), 'move the '.$c->string('role').' of '.$zoneName()],
+            'setTouches' => $this->touched($s, $zone, $c),
             'resetTargets' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withoutPlaces())), 'reset the targets of '.$zoneName()],
             'keepWhitesFrom' => [$s->withWhites($s->whites->keptFrom($c->float('from'))), 'keep whites by value'],
             'paintWhites' => [$s->withWhites($s->whites->painted($c->boolean('keep'), $c->float('radius'), self::points($c, 'points'))), $c->boolean('keep') ? 'paint a kept white' : 'paint a kept white out'],
@@ -103,7 +105,8 @@ final class SurveyEdits
             'redrawZone' => ['zone' => ['nullable', 'integer', 'min:1', 'max:255'], ...$points('outline', 3)],
             'takeFromZone' => ['zone' => $number, ...$points('outline', 3)],
             'describeZone' => ['zone' => $number, 'importance' => ['sometimes', new Enum(Importance::class)], 'surface' => ['sometimes', new Enum(Surface::class)], 'distance' => ['sometimes', new Enum(Distance::class)]],
-            'moveTarget' => ['zone' => $number, 'role' => ['required', Rule::enum(Role::class)], 'place' => $share],
+            'moveTarget' => ['zone' => $number, 'role' => ['required', Rule::enum(Role::class)->only([Role::Light, Role::Mid, Role::Dark])], 'place' => $share],
+            'setTouches' => ['zone' => $number, 'touches' => ['present', 'list', 'max:'.count(Role::touches())], 'touches.*.name' => ['required', 'string', 'max:40'], 'touches.*.x' => $share, 'touches.*.y' => $share],
             'resetTargets' => ['zone' => $number],
             'keepWhitesFrom' => ['from' => ['required', 'numeric', 'min:50', 'max:101']],
             'paintWhites' => ['keep' => ['required', 'boolean'], 'radius' => ['required', 'numeric', 'min:0.001', 'max:0.2'], ...$points('points', 1)],
@@ -121,7 +124,21 @@ final class SurveyEdits
             Surface::tryFrom((string) $c->string('surface')) ?? $note->surface,
             Distance::tryFrom((string) $c->string('distance')) ?? $note->distance,
             $note->places,
+            $note->touches,
         );
+    }
+
+    /**
+     * @param  Change  $c
+     * @return array{Survey, string}
+     */
+    private function touched(Survey $s, int $zone, Fluent $c): array
+    {
+        $note = $s->sheet()->note($zone);
+        /** @var list<array{name: string, x: int|float, y: int|float}> $touches */
+        $touches = $c->get('touches');
+
+        return [$s->withZones($s->sheet()->with($zone, $note->withTouches(array_map(TouchNote::ofArray(...), $touches)))), "change the touches of “{$note->name}”"];
     }
 
     /** @param  Change  $c */

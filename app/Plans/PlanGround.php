@@ -23,7 +23,7 @@ use KnottyPrism\Core\Recipe\FindSequences;
 final readonly class PlanGround
 {
     /** Raised when the parts of a plan are kept otherwise. */
-    private const VERSION = 2;
+    private const VERSION = 3;
 
     /**
      * @param  array<int, ZoneReading>  $readings  by zone number, the largest first

@@ -41,7 +41,7 @@ use KnottyPrism\Core\Recipe\Sequence\Sequence;
  */
 final class PlanRepository
 {
-    private const VERSION = 2;
+    private const VERSION = 3;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 

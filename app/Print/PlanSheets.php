@@ -64,7 +64,7 @@ final class PlanSheets
             $roles = Role::cases();
             usort($own, static fn (PlannedTarget $a, PlannedTarget $b): int => array_search($a->role, $roles, true) <=> array_search($b->role, $roles, true));
             if ($own !== []) {
-                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'passes' => self::said($sequences[$number] ?? null), 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(self::stack(...), $own)];
+                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'passes' => self::said($sequences[$number] ?? null), 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(static fn (PlannedTarget $t): array => self::stack($t, $zone->touch($t->role)->name ?? $t->role->value), $own)];
             }
         }
 
@@ -104,10 +104,10 @@ final class PlanSheets
     }
 
     /** @return array<string, mixed> */
-    private static function stack(PlannedTarget $target): array
+    private static function stack(PlannedTarget $target, string $called): array
     {
         return [
-            'role' => $target->role->value, 'words' => $target->recipe->comparison->words(), 'aim' => DabPicture::flat((string) RecipeResource::reading($target->fitted)['hex'], 8, 8), 'aimWords' => RecipeResource::reading($target->fitted)['words'],
+            'role' => $called, 'words' => $target->recipe->comparison->words(), 'aim' => DabPicture::flat((string) RecipeResource::reading($target->fitted)['hex'], 8, 8), 'aimWords' => RecipeResource::reading($target->fitted)['words'],
             'passes' => array_reverse(self::passes($target)), 'cautions' => array_map(static fn ($c): string => $c->text, $target->recipe->cautions),
         ];
     }

@@ -68,7 +68,7 @@ final class PlannedPictureResource
         $whole = max(1e-9, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
 
         return [
-            'shades' => array_map(static fn (Shade $s, PlannedTarget $t): array => ['name' => $s->name, 'role' => $s->touch ? 'touch' : $s->name, 'share' => Figures::share($s->weight / $whole), 'lab' => Figures::lab($t->seen), 'fittedLab' => Figures::lab($t->fitted)], $shades, $targets),
+            'shades' => array_map(static fn (Shade $s, PlannedTarget $t): array => ['name' => $s->name, 'called' => $s->called(), 'role' => $s->touch ? 'touch' : $s->name, 'share' => Figures::share($s->weight / $whole), 'lab' => Figures::lab($t->seen), 'fittedLab' => Figures::lab($t->fitted)], $shades, $targets),
             'sequence' => array_map(static fn (GradedPass $p): array => [
                 ...($p->tool instanceof Finish ? ['finish' => $p->tool->value] : ['pencil' => $p->tool->id()]), 'pressures' => (object) array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(static fn (?PressureMark $m): ?string => $m?->value, $p->marks)), 'words' => $words->pass($p),
             ], $answer->sequence->passes),

@@ -53,7 +53,7 @@ final class SequenceResource
     {
         $names = array_map(static fn (int $i): string => $shades[$i]->name, $caution->shades);
 
-        return ['code' => $caution->code->value, 'pass' => $caution->pass, 'roles' => $names, 'text' => $caution->text, 'remedy' => $caution->remedy];
+        return ['code' => $caution->code->value, 'pass' => $caution->pass, 'roles' => $names, 'where' => implode(' and ', array_map(static fn (int $i): string => $shades[$i]->called(), $caution->shades)), 'text' => $caution->text, 'remedy' => $caution->remedy];
     }
 
     /** @return array<string, mixed> */

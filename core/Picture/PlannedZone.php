@@ -41,7 +41,7 @@ final readonly class PlannedZone
      */
     public static function shades(array $wishes): array
     {
-        return array_map(static fn (Wish $w): Shade => new Shade($w->role->value, $w->fitted, $w->weight, ! $w->role->isOfValueRun()), $wishes);
+        return array_map(static fn (Wish $w): Shade => new Shade($w->role->value, $w->fitted, $w->weight, ! $w->role->isOfValueRun(), $w->name), $wishes);
     }
 
     /**

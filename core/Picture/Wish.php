@@ -16,8 +16,9 @@ final readonly class Wish
      * @param  Lab  $seen  in the photo
      * @param  Lab  $fitted  what is aimed at, after the tone fit
      * @param  float  $weight  share of the picture it stands for, times how much it matters
+     * @param  string  $name  of a touch
      */
-    public function __construct(public int $zone, public Role $role, public Lab $seen, public Lab $fitted, public float $weight)
+    public function __construct(public int $zone, public Role $role, public Lab $seen, public Lab $fitted, public float $weight, public string $name = '')
     {
     }
 
@@ -29,7 +30,7 @@ final readonly class Wish
      */
     public static function of(int $number, Zone $zone, float $importance, \Closure $fit): array
     {
-        $wish = static fn (Lab $lab, string $role): self => new self($number, Role::from($role), $lab, $fit($lab), $zone->area * Role::from($role)->share() * $importance);
+        $wish = static fn (Lab $lab, string $role): self => new self($number, Role::from($role), $lab, $fit($lab), $zone->area * $zone->shareOf(Role::from($role)) * $importance, $zone->touch(Role::from($role))->name ?? '');
         $targets = array_merge(['mid' => $zone->targets['mid']], $zone->targets);
 
         return array_map($wish, array_values($targets), array_keys($targets));

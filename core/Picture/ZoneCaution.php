@@ -115,9 +115,9 @@ final readonly class ZoneCaution
     private static function pressed(SequenceAnswer $answer, int $shade, SequenceAnswer $other): iterable
     {
         foreach (array_keys($answer->sequence->passes) as $at) {
-            yield from SequenceChanges::inShade($answer->sequence, $at, $shade, $answer->outcomes[$shade]->shade->name);
+            yield from SequenceChanges::inShade($answer->sequence, $at, $shade, $answer->outcomes[$shade]->shade->called());
         }
-        yield from SequenceChanges::coats($answer->sequence, $shade, $answer->outcomes[$shade]->shade->name, count($answer->outcomes), array_values(array_unique([...$answer->sequence->pencils(), ...$other->sequence->pencils()], SORT_REGULAR)));
+        yield from SequenceChanges::coats($answer->sequence, $shade, $answer->outcomes[$shade]->shade->called(), count($answer->outcomes), array_values(array_unique([...$answer->sequence->pencils(), ...$other->sequence->pencils()], SORT_REGULAR)));
     }
 
     /**
@@ -128,7 +128,7 @@ final readonly class ZoneCaution
      */
     private function varied(SequenceAnswer $answer, int $shade, Paper $paper, Mode $mode, array $pencils, ?\Closure $allowed): ?SequenceRemedy
     {
-        $changes = SequenceChanges::coats($answer->sequence, $shade, $answer->outcomes[$shade]->shade->name, count($answer->outcomes), $pencils);
+        $changes = SequenceChanges::coats($answer->sequence, $shade, $answer->outcomes[$shade]->shade->called(), count($answer->outcomes), $pencils);
 
         return SequenceRemedy::best($answer, $changes, $paper, $mode, $allowed, $answer->errorOnPaper() + self::VARYING_MAY_COST, static fn (SequenceAnswer $a): bool => count($a->sequence->stackIn($shade)->pencils()) > 1);
     }

@@ -162,7 +162,7 @@ it('keeps a zone\'s sequence by the roles of its colours, whatever becomes of th
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
     expect($back)->toEqual($note)->and($back->read($drawer, [Role::Light, Role::Mid, Role::Dark]))->toEqual($sequence);
     // The light is gone and an accent has come: it is left out there.
-    expect($back->read($drawer, [Role::Mid, Role::Accent])->passes[0]->marks)->toBe([$light, null]);
+    expect($back->read($drawer, [Role::Mid, Role::Touch])->passes[0]->marks)->toBe([$light, null]);
     $sheet = (new PlanSheet)->withNote(3, Role::Dark, new TargetNote('red@0.35', ['bloom' => 'under glass']))->withSequence(3, $note);
     // It takes the place of a stack that was held in one colour, but not of what was overruled.
     expect($sheet->note(3, Role::Dark)->stack)->toBeNull()->and($sheet->note(3, Role::Dark)->overruled)->toBe(['bloom' => 'under glass'])

@@ -33,7 +33,7 @@ function anyArea(): array
         new Shade('dark', $lab($dark, $chroma * 0.8, $hue + mt_rand(-25, 25)), 0.2),
     ];
 
-    return mt_rand(0, 1) === 0 ? $shades : [...$shades, new Shade('accent', $lab(mt_rand(25, 80), mt_rand(20, 50), $hue + 150), 0.05, true)];
+    return mt_rand(0, 1) === 0 ? $shades : [...$shades, new Shade('touch', $lab(mt_rand(25, 80), mt_rand(20, 50), $hue + 150), 0.05, true)];
 }
 
 /** @return list<string> which craft rules an answer breaks, told from its marks alone */

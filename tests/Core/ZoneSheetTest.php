@@ -134,13 +134,13 @@ it('reads a zone along its own values, and moves a target where it is dragged', 
     expect($read->range[0])->toEqualWithDelta(20, 2.5)->and($read->range[1])->toEqualWithDelta(78, 2.5)
         ->and($read->zone->targets['dark']->l)->toBeLessThan($read->zone->targets['mid']->l)->and($read->zone->targets['mid']->l)->toBeLessThan($read->zone->targets['light']->l)
         ->and($read->placeOf($read->zone->targets['mid']))->toEqualWithDelta(0.5, 0.1);
-    $moved = ZoneReading::of($grid, $pixels, (new ZoneNote('ramp'))->withPlace(Role::Mid, 0.2)->withPlace(Role::Accent, 1.0), $whites);
-    expect($moved->placeOf($moved->zone->targets['mid']))->toEqualWithDelta(0.2, 0.02)->and($moved->placeOf($moved->zone->targets['accent']))->toEqualWithDelta(1.0, 0.02)
+    $moved = ZoneReading::of($grid, $pixels, (new ZoneNote('ramp'))->withPlace(Role::Mid, 0.2)->withPlace(Role::Touch, 1.0), $whites);
+    expect($moved->placeOf($moved->zone->targets['mid']))->toEqualWithDelta(0.2, 0.02)->and($moved->placeOf($moved->zone->targets['touch']))->toEqualWithDelta(1.0, 0.02)
         ->and($moved->zone->targets['light']->l)->toBe($read->zone->targets['light']->l);
     $run = array_map(static fn (Lab $lab): float => $lab->l, $read->run);
     $sorted = $run;
     sort($sorted);
-    expect($run)->toBe($sorted)->and(fn () => new ZoneNote('a', places: ['middle' => 0.5]))->toBeRefused('light, mid, dark, accent');
+    expect($run)->toBe($sorted)->and(fn () => new ZoneNote('a', places: ['middle' => 0.5]))->toBeRefused('light, mid, dark, touch');
 });
 
 it('keeps whites by value and by hand, the last word being the brush', function () {

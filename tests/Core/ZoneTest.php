@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
+use KnottyPrism\Core\Photo\Zones\KeptWhites;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\Touch;
+use KnottyPrism\Core\Photo\Zones\TouchNote;
 use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Photo\Zones\ZoneNote;
+use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneTargets;
 
 /** A picture made of places: L*, a*, b* at each pixel as a function of x and y. */
@@ -100,7 +107,7 @@ it('keeps to the number of zones asked for, on any picture', function () {
     $noise = gridOf(64, 48, static fn (): array => [mt_rand(0, 100), mt_rand(-40, 40), mt_rand(-40, 40)]);
     expect(count(ZoneMap::proposed($noise, 8)->zones))->toBeLessThanOrEqual(8);
     $flat = ZoneMap::proposed(gridOf(40, 30, static fn (): array => [60, 5, 5]));
-    expect($flat->zones)->not->toBe([])->and($flat->zones[1]->targets)->toHaveKey('mid')->not->toHaveKey('accent');
+    expect($flat->zones)->not->toBe([])->and($flat->zones[1]->targets)->toHaveKey('mid')->not->toHaveKey('touch');
     expect(fn () => ZoneMap::proposed($noise, 21))->toThrow(OutOfRange::class)->and(fn () => PixelGrid::ofSrgb(4, 4, 'abc'))->toThrow(OutOfRange::class);
     expect(ZoneMap::proposed(gridOf(3, 2, static fn (int $x): array => [30 * $x, 0, 0]))->zones)->not->toBe([]);
 });
@@ -116,7 +123,7 @@ it('takes its targets from bands of value that no glint and no speck can move', 
     }
     expect($before['light']->l)->toBeGreaterThan($before['mid']->l + 8)->and($before['dark']->l)->toBeLessThan($before['mid']->l - 8);
     $patch = gridOf(100, 40, static fn (int $x, int $y): array => $x < 10 && $y < 10 ? [55, 60, 40] : [60, 0, 0]);
-    expect(ZoneTargets::of($patch, $all)['accent']->a)->toBeGreaterThan(50.0)->and(ZoneTargets::of($clean, $all))->not->toHaveKey('accent');
+    expect(Zone::measured($patch, $all)->targets['touch']->a)->toBeGreaterThan(50.0)->and(Zone::measured($clean, $all)->targets)->not->toHaveKey('touch');
 });
 
 it('fits tones without turning their order round or moving the middle, and says what is out of reach', function () {
@@ -131,4 +138,47 @@ it('fits tones without turning their order round or moving the middle, and says 
     expect($fit->fitted(new Lab(57, 0, 0))->l)->toBe(57.0)->and($fit->words())->toContain('darkest 17 %')->toContain('lightest 4 %')
         ->and((new ToneFit([30.0, 60.0, 90.0], 20.0, 95.0))->words())->toBe('')
         ->and((new ToneFit([30.0, 60.0, 90.0], 20.0, 95.0))->fitted(new Lab(30, 0, 0))->l)->toBe(30.0);
+});
+
+/** A dark roof, graded, with a red row of columns and a teal trim. */
+function roof(): PixelGrid
+{
+    mt_srand(5);
+
+    return gridOf(120, 60, static function (int $x, int $y): array {
+        $lab = match (true) {
+            $y > 48 && $x % 12 < 6 => [36, 42, 28],
+            $y > 8 && $y < 12 => [48, -26, -6],
+            default => [34 - 0.2 * $y, 3, 1 - 0.03 * $x],
+        };
+
+        return [$lab[0] + mt_rand(-10, 10) / 10, $lab[1] + mt_rand(-10, 10) / 10, $lab[2] + mt_rand(-10, 10) / 10];
+    });
+}
+
+it('finds other colours within a zone and where they lie, but no touch in what light and shade alone make', function () {
+    $grid = roof();
+    $zone = Zone::measured($grid, range(0, 7199));
+    expect(array_map(static fn (Touch $t): Role => $t->role, $zone->touches))->toBe([Role::Touch, Role::SecondTouch]);
+    [$red, $teal] = $zone->touches;
+    expect($red->lab->a)->toBeGreaterThan(35.0)->and($red->name)->toContain('red')->and($red->share)->toEqualWithDelta(0.092, 0.02)
+        ->and($teal->lab->a)->toBeLessThan(-20.0)->and($teal->share)->toEqualWithDelta(0.05, 0.01)
+        ->and(min(array_map(static fn (int $at): int => intdiv($at, 120), $red->pixels)))->toBeGreaterThan(48)
+        ->and($zone->shareOf(Role::Light) + $zone->shareOf(Role::Mid) + $zone->shareOf(Role::Dark) + $red->share + $teal->share)->toEqualWithDelta(1.0, 1e-9);
+    $lit = gridOf(100, 40, static fn (int $x): array => [15 + 0.7 * $x, 6 + 0.1 * $x, 10 + 0.15 * $x]);
+    expect(Zone::measured($lit, range(0, 3999))->touches)->toBe([]);
+});
+
+it('takes touches where someone placed them, in their order and under their names, and reads what was kept before', function () {
+    $grid = roof();
+    $note = (new ZoneNote('roof'))->withTouches([new TouchNote('trim', 0.5, 0.17), new TouchNote('columns', 0.02, 0.9)]);
+    $read = static fn (ZoneNote $n): array => ZoneReading::of($grid, range(0, 7199), $n, (new KeptWhites)->on($grid))->zone->touches;
+    [$trim, $columns] = $read(ZoneNote::ofArray(json_decode((string) json_encode($note->toArray()), true)));
+    expect($trim->name)->toBe('trim')->and($trim->role)->toBe(Role::Touch)->and($trim->lab->a)->toBeLessThan(-20.0)->and($columns->name)->toBe('columns')->and($columns->lab->a)->toBeGreaterThan(35.0);
+    expect($read($note->withTouches([])))->toBe([])->and($read($note->withoutPlaces()))->toHaveCount(2)
+        ->and(fn () => new TouchNote(' ', 0, 0))->toThrow(ImpossibleChange::class)->and(fn () => $note->withTouches(array_fill(0, 4, new TouchNote('x', 0, 0))))->toThrow(OutOfRange::class);
+    // An accent of before is the first touch, in notes of the zone and of the plan.
+    $before = ZoneNote::ofArray(['name' => 'roof', 'importance' => 'ordinary', 'surface' => 'smooth', 'distance' => 'far', 'places' => ['accent' => 0.9, 'mid' => 0.4]]);
+    expect($before->places)->toBe(['touch' => 0.9, 'mid' => 0.4])->and($read($before))->toHaveCount(1)
+        ->and(Role::ofToday(['3/accent' => 1, '4/mid' => 2]))->toBe(['3/touch' => 1, '4/mid' => 2]);
 });

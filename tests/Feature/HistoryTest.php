@@ -80,7 +80,7 @@ it('walks the plan of a picture there and back', function () {
     $pick = static fn (mixed ...$of): Closure => static fn (): mixed => $of[mt_rand(0, count($of) - 1)];
     $change = fn (array $c): Closure => fn () => $this->postJson("$base/changes", ['key' => bin2hex(random_bytes(8)), ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v() : $v, $c)]);
     $zone = $pick(0, ...$zones);
-    $target = ['zone' => $pick(...$zones), 'role' => $pick('light', 'mid', 'dark', 'accent')];
+    $target = ['zone' => $pick(...$zones), 'role' => $pick('light', 'mid', 'dark', 'touch')];
     walked($this, $base, [
         $change(['kind' => 'school', 'zone' => $zone, 'settings' => $pick(null, ['darks=never-black'], ['values=light-to-dark', 'joining=light-coats'])]), $change(['kind' => 'mode', 'mode' => $pick('value-first', 'value-only', 'colour-and-value')]),
         $change(['kind' => 'pencils', 'count' => $pick(null, 3, 4)]), $change(['kind' => 'lock', 'pencil' => $pick('Slipway/624', 'Slipway/745'), 'how' => $pick('in', 'out', 'free')]), $change(['kind' => 'hue', 'zone' => $zone, 'hue' => $pick(null, 'blue', 'grey')]),

@@ -129,6 +129,13 @@ export const zone = (number: number, name: string): Zone => ({
     range: [20, 80],
     run: ['#222222', '#777777', '#cccccc'],
     targets: (['light', 'mid', 'dark'] as const).map((role, i) => ({ role, place: 0.9 - 0.4 * i, moved: role === 'mid', reading: spot })),
+    touches: (
+        [
+            ['touch', 'red', 0.2, 0.3],
+            ['touch-2', 'teal', 0.7, 0.6],
+        ] as const
+    ).map(([role, called, x, y]) => ({ role, name: called, x, y, share: 0.06, reading: spot, outlines: [[x, y, x + 0.1, y, x, y + 0.1]] })),
+    placed: true,
     outlines: [[0, 0, 0.5, 0, 0.5, 0.5]],
 });
 

@@ -44,7 +44,7 @@ describe('a sequence to argue with', () => {
         binder: 'oil',
         assumed: [],
     }));
-    const caution = { code: 'bloom', pass: 2, roles: ['mid' as const], text: 'Much wax.', remedy: 'Fix it.' };
+    const caution = { code: 'bloom', pass: 2, roles: ['mid' as const], where: 'mid', text: 'Much wax.', remedy: 'Fix it.' };
 
     function shown(more: Partial<PlanSequence> = {}, mid: Partial<PlanTarget> = {}) {
         const mutate = vi.fn<(json: unknown, options?: { onSettled: () => void }) => void>();

@@ -40,6 +40,7 @@ export const sequence = (more: Partial<PlanSequence> = {}): PlanSequence => ({
 
 export const target = (role: PlanTarget['role'], more: Partial<PlanTarget> = {}): PlanTarget => ({
     role,
+    name: role,
     seen: spot,
     aim: spot,
     own: false,

@@ -65,7 +65,16 @@ describe('the one action of the plan', () => {
 
 describe('zones and their sequences', () => {
     it('says of each zone how sure it is and what there is to mind, overruled or not', () => {
-        const cautions = [{ code: 'bloom', pass: 1, roles: ['mid' as const, 'dark' as const], text: 'Much wax.', remedy: 'Fix it.' }];
+        const cautions = [
+            {
+                code: 'bloom',
+                pass: 1,
+                roles: ['mid' as const, 'dark' as const],
+                where: 'mid and dark',
+                text: 'Much wax.',
+                remedy: 'Fix it.',
+            },
+        ];
         const minded = { sequence: sequence({ cautions }) };
         const overruled = target('mid', { overruled: { bloom: 'under glass' } });
         const zones = [

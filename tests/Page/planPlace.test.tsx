@@ -81,7 +81,7 @@ describe('the plan as a place', () => {
 
     it('tells why a change was refused, and leaves what was there', async () => {
         app.refuses('POST', '/changes', 422, 'Nothing that was tried at hand removes this.');
-        const cautions = [{ code: 'bloom', pass: 1, roles: ['mid' as const], text: 'Much wax.', remedy: '' }];
+        const cautions = [{ code: 'bloom', pass: 1, roles: ['mid' as const], where: 'mid', text: 'Much wax.', remedy: '' }];
         says(undefined, { zones: [zoneOfPlan(3, 'rope', [target('mid')], { sequence: sequence({ cautions }) })] });
         show();
         fireEvent.click(await screen.findByRole('button', { name: 'Try its remedy' }));

@@ -45,23 +45,41 @@ describe('zones', () => {
         fireEvent.click(detail.getByText('far'));
         fireEvent.change(detail.getByDisplayValue('smooth'), { target: { value: 'soft and fuzzy' } });
         fireEvent.change(detail.getByLabelText('Merge another zone into rope'), { target: { value: '1' } });
-        press('Add an accent');
+        press('Drop red');
+        fireEvent.change(detail.getByLabelText('Name of touch 1'), { target: { value: 'columns' } });
+        fireEvent.blur(detail.getByLabelText('Name of touch 1'));
         press('Put targets back');
         act(() => detail.getByRole('slider', { name: /^dark/ }).focus());
         fireEvent.keyDown(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
         fireEvent.keyUp(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
-        expect(onChange.mock.calls.slice(0, 5).map(([c]) => c as unknown)).toEqual([
+        expect(onChange.mock.calls.slice(0, 6).map(([c]) => c as unknown)).toEqual([
             { kind: 'describeZone', zone: 4, distance: 'far' },
             { kind: 'describeZone', zone: 4, surface: 'soft and fuzzy' },
             { kind: 'mergeZones', zone: 4, with: 1 },
-            { kind: 'moveTarget', zone: 4, role: 'accent', place: 0.98 },
+            { kind: 'setTouches', zone: 4, touches: [{ name: 'teal', x: 0.7, y: 0.6 }] },
+            {
+                kind: 'setTouches',
+                zone: 4,
+                touches: [
+                    { name: 'columns', x: 0.2, y: 0.3 },
+                    { name: 'teal', x: 0.7, y: 0.6 },
+                ],
+            },
             { kind: 'resetTargets', zone: 4 },
         ]);
         press('Split by a line');
         press('Take away');
+        press('Move red');
+        press('Add a touch');
+        const [red, teal] = [
+            { name: 'red', x: 0.2, y: 0.3 },
+            { name: 'teal', x: 0.7, y: 0.6 },
+        ];
         expect(onTool.mock.calls.map(([t]) => t as unknown)).toEqual([
             { kind: 'split', zone: 4 },
             { kind: 'take', zone: 4 },
+            { kind: 'touch', zone: 4, name: 'red', before: [], after: [teal] },
+            { kind: 'touch', zone: 4, name: 'touch 3', before: [red, teal], after: [] },
         ]);
     });
 

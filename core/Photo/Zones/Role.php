@@ -4,34 +4,63 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Photo\Zones;
 
-/** What a colour is to its zone: a place of the value run, or another colour within it. */
+/** What a shade is to its zone: a place of the value run, or a touch, which is another colour within it. */
 enum Role: string
 {
     case Light = 'light';
     case Mid = 'mid';
     case Dark = 'dark';
-    case Accent = 'accent';
+    case Touch = 'touch';
+    case SecondTouch = 'touch-2';
+    case ThirdTouch = 'touch-3';
 
-    /** Share of a zone that it stands for. */
+    /** What the first touch was called before a zone could have several. */
+    private const BEFORE = 'accent';
+
+    /** Share that it has of what a zone's touches leave. */
     public function share(): float
     {
         return match ($this) {
-            self::Light => 0.25,
-            self::Mid => 0.5,
-            self::Dark => 0.2,
-            self::Accent => 0.05,
+            self::Light => 0.26,
+            self::Mid => 0.53,
+            self::Dark => 0.21,
+            default => 0.0,
         };
     }
 
     /** Whether it is a place of the zone's own values, which a preview grades between. */
     public function isOfValueRun(): bool
     {
-        return $this !== self::Accent;
+        return in_array($this, [self::Light, self::Mid, self::Dark], true);
+    }
+
+    /** @return non-empty-list<self> in the order in which they are found */
+    public static function touches(): array
+    {
+        return [self::Touch, self::SecondTouch, self::ThirdTouch];
     }
 
     /** @return list<string> */
     public static function values(): array
     {
         return array_column(self::cases(), 'value');
+    }
+
+    /**
+     * What was kept by role, by the roles of today.
+     *
+     * @template T
+     *
+     * @param  array<string, T>  $kept
+     * @return array<string, T>
+     */
+    public static function ofToday(array $kept): array
+    {
+        $today = [];
+        foreach ($kept as $key => $value) {
+            $today[preg_replace('~(^|/)'.self::BEFORE.'$~', '$1'.self::Touch->value, $key)] = $value;
+        }
+
+        return $today;
     }
 }

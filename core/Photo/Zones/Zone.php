@@ -13,11 +13,12 @@ final readonly class Zone
     /**
      * @param  float  $area  share of the picture, 0–1
      * @param  array{float, float, float, float}  $box  left, top, right, bottom as shares of the picture
-     * @param  array<string, Lab>  $targets  by role: light, mid, dark, and where there is one accent
+     * @param  array<string, Lab>  $targets  by role: light, mid, dark, and its touches
+     * @param  list<Touch>  $touches
      * @param  float  $keptWhite  share of the zone that is the paper's own white
      * @param  float  $texture  standard deviation of L* within
      */
-    public function __construct(public string $name, public float $area, public array $box, public array $targets, public float $keptWhite, public float $texture)
+    public function __construct(public string $name, public float $area, public array $box, public array $targets, public float $keptWhite, public float $texture, public array $touches = [])
     {
     }
 
@@ -27,8 +28,9 @@ final readonly class Zone
      * @param  list<string>  $taken  names that others have
      * @param  array<string, float>  $places  of targets that were moved; see {@see ZoneTargets::of()}
      * @param  ?string  $whites  see {@see KeptWhites::on()}
+     * @param  ?list<TouchNote>  $placed  touches that someone placed; null for those found
      */
-    public static function measured(PixelGrid $grid, array $pixels, ?string $name = null, array $taken = [], array $places = [], ?string $whites = null): self
+    public static function measured(PixelGrid $grid, array $pixels, ?string $name = null, array $taken = [], array $places = [], ?string $whites = null, ?array $placed = null): self
     {
         $n = max(1, count($pixels));
         $x = array_map(static fn (int $at): int => $at % $grid->width, $pixels);
@@ -37,7 +39,14 @@ final readonly class Zone
         $mean = array_sum($l) / $n;
         $whites ??= (new KeptWhites)->on($grid);
         $white = array_filter($pixels, static fn (int $at): bool => $whites[$at] === "\1");
-        $targets = ZoneTargets::of($grid, $pixels, $places);
+        $touches = self::touchesOf($grid, $pixels, $places, $placed, $whites);
+        // What a touch is made of is no part of the value run, unless nothing else is left.
+        $touched = array_fill_keys(array_merge(...array_map(static fn (Touch $t): array => $t->pixels, $touches)), true);
+        $rest = array_values(array_filter($pixels, static fn (int $at): bool => ! isset($touched[$at])));
+        $targets = ZoneTargets::of($grid, count($rest) > count($pixels) / 4 ? $rest : $pixels, $places);
+        foreach ($touches as $touch) {
+            $targets[$touch->role->value] = $touch->lab;
+        }
         $centre = [(array_sum($x) / $n + 0.5) / $grid->width, (array_sum($y) / $n + 0.5) / $grid->height];
 
         return new self(
@@ -47,6 +56,38 @@ final readonly class Zone
             $targets,
             count($white) / $n,
             sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $l)) / $n),
+            $touches,
         );
+    }
+
+    /**
+     * @param  list<int>  $pixels
+     * @param  array<string, float>  $places
+     * @param  ?list<TouchNote>  $placed
+     * @return list<Touch>
+     */
+    private static function touchesOf(PixelGrid $grid, array $pixels, array $places, ?array $placed, string $whites): array
+    {
+        $find = new FindTouches($grid);
+        if ($placed !== null) {
+            return $find->placed($pixels, $placed);
+        }
+        if (isset($places[Role::Touch->value])) {
+            return [$find->atValue($pixels, ZoneTargets::atPlace($grid, $pixels, $places[Role::Touch->value]))];
+        }
+
+        // What is kept white is no colour to lay.
+        return $find->in(array_values(array_filter($pixels, static fn (int $at): bool => $whites[$at] !== "\1")));
+    }
+
+    public function touch(Role $role): ?Touch
+    {
+        return array_values(array_filter($this->touches, static fn (Touch $t): bool => $t->role === $role))[0] ?? null;
+    }
+
+    /** Share of the zone that a shade stands for. */
+    public function shareOf(Role $role): float
+    {
+        return $this->touch($role)->share ?? $role->share() * (1.0 - min(0.6, array_sum(array_map(static fn (Touch $t): float => $t->share, $this->touches))));
     }
 }

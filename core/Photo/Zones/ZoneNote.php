@@ -14,11 +14,12 @@ final readonly class ZoneNote
     public string $name;
 
     /**
+     * @param  ?list<TouchNote>  $touches  as someone placed them; null for those found
      * @param  array<string, float>  $places  where in the zone's own values, 0 its darkest and 1 its lightest pixel, a role's target is read, for roles that were moved
      *
      * @throws OutOfRange|UnreadableText|ImpossibleChange
      */
-    public function __construct(string $name, public Importance $importance = Importance::Ordinary, public Surface $surface = Surface::Smooth, public Distance $distance = Distance::Middle, public array $places = [])
+    public function __construct(string $name, public Importance $importance = Importance::Ordinary, public Surface $surface = Surface::Smooth, public Distance $distance = Distance::Middle, public array $places = [], public ?array $touches = null)
     {
         $this->name = mb_substr(trim($name), 0, 80);
         if ($this->name === '') {
@@ -34,14 +35,27 @@ final readonly class ZoneNote
 
     public function named(string $name): self
     {
-        return new self($name, $this->importance, $this->surface, $this->distance, $this->places);
+        return new self($name, $this->importance, $this->surface, $this->distance, $this->places, $this->touches);
     }
 
     public function withPlace(Role $role, float $place): self
     {
-        return new self($this->name, $this->importance, $this->surface, $this->distance, [...$this->places, $role->value => $place]);
+        return new self($this->name, $this->importance, $this->surface, $this->distance, [...$this->places, $role->value => $place], $this->touches);
     }
 
+    /**
+     * @param  list<TouchNote>  $touches
+     *
+     * @throws OutOfRange
+     */
+    public function withTouches(array $touches): self
+    {
+        OutOfRange::check('the number of touches', count($touches), 0, count(Role::touches()));
+
+        return new self($this->name, $this->importance, $this->surface, $this->distance, array_diff_key($this->places, [Role::Touch->value => 0]), $touches);
+    }
+
+    /** All as it is found again. */
     public function withoutPlaces(): self
     {
         return new self($this->name, $this->importance, $this->surface, $this->distance);
@@ -50,12 +64,12 @@ final readonly class ZoneNote
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'importance' => $this->importance->value, 'surface' => $this->surface->value, 'distance' => $this->distance->value, 'places' => $this->places];
+        return ['name' => $this->name, 'importance' => $this->importance->value, 'surface' => $this->surface->value, 'distance' => $this->distance->value, 'places' => $this->places, ...($this->touches === null ? [] : ['touches' => array_map(static fn (TouchNote $t): array => $t->toArray(), $this->touches)])];
     }
 
-    /** @param  array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}  $data */
+    /** @param  array{name: string, importance: string, surface: string, distance: string, places: array<string, float>, touches?: list<array{name: string, x: int|float, y: int|float}>}  $data */
     public static function ofArray(array $data): self
     {
-        return new self($data['name'], Importance::from($data['importance']), Surface::from($data['surface']), Distance::from($data['distance']), $data['places']);
+        return new self($data['name'], Importance::from($data['importance']), Surface::from($data['surface']), Distance::from($data['distance']), Role::ofToday($data['places']), isset($data['touches']) ? array_map(TouchNote::ofArray(...), $data['touches']) : null);
     }
 }

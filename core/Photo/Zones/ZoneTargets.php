@@ -16,11 +16,6 @@ final class ZoneTargets
     /** Roles closer than this, ΔE00, are one. */
     private const ALIKE = 2.0;
 
-    /** An accent is this far from every other target, ΔE00, and this share of the zone, at least. */
-    private const ACCENT_APART = 13.0;
-
-    private const ACCENT_SHARE = 0.015;
-
     /** The ends of a zone's own values, as shares of its pixels by L*: beyond them lie glints and stray pixels. */
     private const ENDS = [0.02, 0.98];
 
@@ -49,26 +44,20 @@ final class ZoneTargets
                 $targets[$role] = $lab;
             }
         }
-        if (isset($places['accent'])) {
-            $targets['accent'] = self::at($grid, $pixels, $places['accent']);
-        }
-        $far = isset($places['accent']) ? [] : array_values(array_filter($pixels, static function (int $at) use ($grid, $targets): bool {
-            foreach ($targets as $target) {
-                if ($grid->lab($at)->deltaE00($target) < self::ACCENT_APART) {
-                    return false;
-                }
-            }
-
-            return true;
-        }));
-        if (count($far) >= self::ACCENT_SHARE * count($pixels) && count($far) > 3) {
-            $targets['accent'] = self::median($grid, $far);
-        }
-
         $order = array_flip(Role::values());
         uksort($targets, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
 
         return $targets;
+    }
+
+    /**
+     * The colour of a zone at a place of its own values, 0 its darkest and 1 its lightest.
+     *
+     * @param  list<int>  $pixels  at least one
+     */
+    public static function atPlace(PixelGrid $grid, array $pixels, float $place): Lab
+    {
+        return self::at($grid, self::byValue($grid, $pixels), $place);
     }
 
     /**
@@ -171,7 +160,7 @@ final class ZoneTargets
     }
 
     /** @param  non-empty-list<int>  $pixels */
-    private static function median(PixelGrid $grid, array $pixels): Lab
+    public static function median(PixelGrid $grid, array $pixels): Lab
     {
         $of = static function (array $channel) use ($pixels): float {
             $values = array_map(static fn (int $at): float => $channel[$at], $pixels);

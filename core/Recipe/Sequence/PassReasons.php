@@ -46,7 +46,7 @@ final class PassReasons
                 $most = $worse;
                 $words = (new Comparison($look, $shades[$i]->target))->words();
                 $at = strpos($words, ': ');
-                $sentence = sprintf('Without it the %s ends %s.', $shades[$i]->name, str_replace('leans', 'leaning', $at === false ? lcfirst($words) : substr($words, $at + 2)));
+                $sentence = sprintf('Without it the %s ends %s.', $shades[$i]->called(), str_replace('leans', 'leaning', $at === false ? lcfirst($words) : substr($words, $at + 2)));
             }
         }
 

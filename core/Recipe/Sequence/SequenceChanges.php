@@ -31,7 +31,7 @@ final class SequenceChanges
             yield "Lay pass $number a mark $word" => self::with($sequence, $at, self::marked($pass, array_map(static fn (?PressureMark $m): ?PressureMark => $m === null ? null : self::moved($m, $by) ?? $m, $pass->marks)));
         }
         foreach (array_keys($shades) as $shade) {
-            yield from self::inShade($sequence, $at, $shade, $shades[$shade]->name);
+            yield from self::inShade($sequence, $at, $shade, $shades[$shade]->called());
         }
         foreach ([$at - 1 => 'earlier', $at + 1 => 'later'] as $to => $word) {
             if (isset($sequence->passes[$to])) {

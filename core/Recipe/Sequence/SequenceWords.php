@@ -61,12 +61,12 @@ final readonly class SequenceWords
     private function where(GradedPass $pass): string
     {
         $over = array_values(array_filter($this->run, static fn (int $i): bool => ($pass->marks[$i] ?? null) !== null));
-        $touches = array_map(fn (int $i): string => 'the '.$this->shades[$i]->name, array_values(array_diff($pass->over(), $this->run)));
+        $touches = array_map(fn (int $i): string => 'the '.$this->shades[$i]->called(), array_values(array_diff($pass->over(), $this->run)));
         if ($over === []) {
             return 'in '.implode(' and ', $touches).' alone';
         }
         $places = match (true) {
-            count($over) === count($this->run) => count($this->shades) - count($this->run) > 0 && $touches === [] ? 'over all but the touch' : 'over all of it',
+            count($over) === count($this->run) => count($this->shades) - count($this->run) > 0 && $touches === [] ? (count($this->shades) - count($this->run) > 1 ? 'over all but the touches' : 'over all but the '.$this->touch()->called()) : 'over all of it',
             $over === [$this->run[count($this->run) - 1]] => 'only in the darkest',
             $over === [$this->run[0]] => 'only in the lights',
             $over[0] === $this->run[0] => 'in all but the darks',
@@ -74,6 +74,11 @@ final readonly class SequenceWords
         };
 
         return $places.($touches !== [] && count($over) < count($this->run) ? ' and in '.implode(' and ', $touches) : '');
+    }
+
+    private function touch(): Shade
+    {
+        return array_values(array_filter($this->shades, static fn (Shade $s): bool => $s->touch))[0];
     }
 
     private function pressure(GradedPass $pass): string

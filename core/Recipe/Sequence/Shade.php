@@ -13,9 +13,16 @@ final readonly class Shade
      * @param  Lab  $target  what is aimed at
      * @param  float  $weight  share of the area that it stands for, above 0
      * @param  bool  $touch  whether it stands beside the value run
+     * @param  string  $called  what an artist calls it, where that is not its name
      */
-    public function __construct(public string $name, public Lab $target, public float $weight = 1.0, public bool $touch = false)
+    public function __construct(public string $name, public Lab $target, public float $weight = 1.0, public bool $touch = false, private string $called = '')
     {
+    }
+
+    /** As one would say it. */
+    public function called(): string
+    {
+        return $this->called === '' ? $this->name : $this->called;
     }
 
     /**

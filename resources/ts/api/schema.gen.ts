@@ -1082,7 +1082,7 @@ export interface components {
             }[];
         };
         /** @enum {unknown} */
-        Role: "light" | "mid" | "dark" | "accent";
+        Role: "light" | "mid" | "dark" | "touch" | "touch-2" | "touch-3";
         PlanRecipe: components["schemas"]["Recipe"] & {
             reasons: string[];
             missed: number;
@@ -1130,6 +1130,8 @@ export interface components {
             pass: number;
             /** @description the colours of the zone in which it is */
             roles: components["schemas"]["Role"][];
+            /** @description the same in words */
+            where: string;
             text: string;
             remedy: string;
         };
@@ -1142,6 +1144,8 @@ export interface components {
         };
         PlanTarget: {
             role: components["schemas"]["Role"];
+            /** @description what it is called */
+            name: string;
             seen: components["schemas"]["Reading"];
             aim: components["schemas"]["Reading"];
             /** @description the artist's own stack */
@@ -1472,7 +1476,18 @@ export interface components {
             places: components["schemas"]["SpotPlace"][];
         };
         /** @enum {unknown} */
-        ZoneRole: "light" | "mid" | "dark" | "accent";
+        ZoneRole: "light" | "mid" | "dark";
+        NewTouch: {
+            name: string;
+            x: number;
+            y: number;
+        };
+        Touch: components["schemas"]["NewTouch"] & {
+            role: components["schemas"]["Role"];
+            share: number;
+            reading: components["schemas"]["Reading"];
+            outlines: components["schemas"]["Line"][];
+        };
         ZoneTarget: {
             role: components["schemas"]["ZoneRole"];
             /** @description 0 the zone's darkest and 1 its lightest */
@@ -1499,6 +1514,9 @@ export interface components {
             /** @description what it looks like from dark to light */
             run: string[];
             targets: components["schemas"]["ZoneTarget"][];
+            touches: components["schemas"]["Touch"][];
+            /** @description whether someone placed its touches */
+            placed: boolean;
             outlines: components["schemas"]["Line"][];
         };
         Neighbours: {
@@ -1546,7 +1564,7 @@ export interface components {
         /** @description What a kind needs besides is refused with a sentence where it is missing. */
         SurveyChange: {
             /** @enum {unknown} */
-            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
+            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "setTouches" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
             /** @description the change's own */
             key: string;
             name?: string;
@@ -1565,6 +1583,7 @@ export interface components {
             surface?: components["schemas"]["Surface"];
             distance?: components["schemas"]["Distance"];
             role?: components["schemas"]["ZoneRole"];
+            touches?: components["schemas"]["NewTouch"][];
             place?: number;
             from?: number;
             keep?: boolean;

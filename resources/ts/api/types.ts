@@ -35,6 +35,7 @@ export type NamedSpot = Schemas['NamedSpot'];
 export type Zone = Schemas['Zone'];
 export type Zones = Schemas['Zones'];
 export type ZoneTarget = Schemas['ZoneTarget'];
+export type NewTouch = Schemas['NewTouch'];
 export type Neighbours = Schemas['Neighbours'];
 export type Frame = Schemas['Frame'];
 export type Values = Schemas['Values'];

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import { Button, WordButton, WordChoice } from '../ui/controls';
-import { isBrush, leastPoints, toolWords, type Drawing } from './drawing';
+import { isBrush, isPoint, leastPoints, toolWords, type Drawing } from './drawing';
 
 const Bar = styled.div`
     display: flex;
@@ -37,8 +37,10 @@ export function DrawingBar({ drawing, brush, nameOf, onBrush, onEnd, onLeave }: 
     return (
         <Bar role="status">
             <p>
-                <b>{toolWords(drawing.tool, nameOf)}</b> Press and drag, or press corner after corner. With keys: arrows move the ring,
-                Space sets a corner, Enter ends.
+                <b>{toolWords(drawing.tool, nameOf)}</b>{' '}
+                {isPoint(drawing.tool)
+                    ? 'With keys: arrows move the ring, Space sets the place, Enter ends.'
+                    : 'Press and drag, or press corner after corner. With keys: arrows move the ring, Space sets a corner, Enter ends.'}
             </p>
             {isBrush(drawing.tool) && <WordChoice label="Brush" value={brush} options={BRUSHES} onChange={onBrush} />}
             <Button isDisabled={drawing.points.length < leastPoints(drawing.tool)} onPress={onEnd}>

@@ -10,7 +10,7 @@ interface ZoneShapesProps {
     onZone: ((zone: number) => void) | null;
 }
 
-/** Zones as clean outlines; the chosen one heavier. Borders where two zones end alike are marked with a dashed line beside. */
+/** Zones as clean outlines; the chosen one heavier, with its touches in dashes where they lie. Borders where two zones end alike are marked with a dashed line beside. */
 export function ZoneShapes({ zones, extent: { width, height }, chosen, pair, onZone }: ZoneShapesProps) {
     const current = zones.list.find((z) => z.number === chosen);
     return (
@@ -36,6 +36,11 @@ export function ZoneShapes({ zones, extent: { width, height }, chosen, pair, onZ
                         <path d={pathOf(current.outlines, width, height, true)} {...thin} />
                     </Twice>
                 )}
+                {current?.touches.map((touch) => (
+                    <Twice key={touch.role} width={1.6}>
+                        <path d={pathOf(touch.outlines, width, height, true)} strokeDasharray="3 3" {...thin} />
+                    </Twice>
+                ))}
                 {zones.neighbours.map((n, i) => (
                     <g key={`${n.one}/${n.other}`} fill="none" strokeDasharray="1 8" strokeLinecap="square">
                         <path d={pathOf(n.lines, width, height, false)} stroke="#fff" strokeWidth={i === pair ? 9 : 5} {...thin} />

@@ -1,3 +1,4 @@
+import type { NewTouch } from '../api/types';
 import type { Place } from './flip';
 
 /** What is being drawn on the photo, and what it is for. */
@@ -6,6 +7,8 @@ export type Tool =
     | { kind: 'add'; zone: number }
     | { kind: 'new' }
     | { kind: 'take'; zone: number }
+    /** One point: where the colour of a touch is seen; the others stay as they are. */
+    | { kind: 'touch'; zone: number; name: string; before: readonly NewTouch[]; after: readonly NewTouch[] }
     | { kind: 'keepWhite' }
     | { kind: 'dropWhite' };
 
@@ -65,10 +68,12 @@ export function drawingReducer(drawing: Drawing, action: DrawingAction): Drawing
 /** Whether what was just drawn in one go is enough to be used without being asked to end it. */
 export const isTrail = (drawing: Drawing): boolean => drawing.trailing && drawing.points.length - drawing.from >= TRAIL;
 
-export const leastPoints = (tool: Tool): number =>
-    tool.kind === 'split' ? 2 : tool.kind === 'keepWhite' || tool.kind === 'dropWhite' ? 1 : 3;
+export const leastPoints = (tool: Tool): number => (tool.kind === 'split' ? 2 : isBrush(tool) || isPoint(tool) ? 1 : 3);
 
 export const isClosed = (tool: Tool): boolean => tool.kind === 'add' || tool.kind === 'new' || tool.kind === 'take';
+
+/** Whether one press is all it takes. */
+export const isPoint = (tool: Tool): boolean => tool.kind === 'touch';
 
 export const isBrush = (tool: Tool): boolean => tool.kind === 'keepWhite' || tool.kind === 'dropWhite';
 
@@ -83,6 +88,8 @@ export function toolWords(tool: Tool, nameOf: (zone: number) => string): string 
             return `Draw round what does not belong to “${nameOf(tool.zone)}”.`;
         case 'new':
             return 'Draw round the new zone.';
+        case 'touch':
+            return `Press the colour of “${tool.name}” in “${nameOf(tool.zone)}”.`;
         case 'keepWhite':
             return 'Paint where the paper stays bare.';
         case 'dropWhite':

@@ -1,6 +1,6 @@
 import { useEffect, useReducer, useRef, useState } from 'react';
 
-import { drawingReducer, isBrush, isTrail, leastPoints, NOTHING, type Drawing, type DrawingAction, type Tool } from './drawing';
+import { drawingReducer, isBrush, isPoint, isTrail, leastPoints, NOTHING, type Drawing, type DrawingAction, type Tool } from './drawing';
 import type { NewChange } from '../api/types';
 
 /** The change that a finished drawing asks for. */
@@ -15,6 +15,10 @@ export function changeOf(tool: Tool, points: Drawing['points'], brush: number): 
             return { kind: 'redrawZone', zone: null, outline: pairs };
         case 'take':
             return { kind: 'takeFromZone', zone: tool.zone, outline: pairs };
+        case 'touch': {
+            const at = points[0] ?? { x: 0, y: 0 };
+            return { kind: 'setTouches', zone: tool.zone, touches: [...tool.before, { name: tool.name, x: at.x, y: at.y }, ...tool.after] };
+        }
         case 'keepWhite':
         case 'dropWhite':
             return { kind: 'paintWhites', keep: tool.kind === 'keepWhite', radius: brush, points: pairs };
@@ -38,7 +42,8 @@ export function useDrawing(onChange: (change: NewChange) => void) {
         dispatch(isBrush(done.tool) ? { type: 'taken', tool: done.tool } : { type: 'left' });
     };
     const draw = (action: DrawingAction) => {
-        if (action.type === 'released' && (isTrail(latest.current) || (latest.current.tool !== null && isBrush(latest.current.tool)))) {
+        const { tool } = latest.current;
+        if (action.type === 'released' && (isTrail(latest.current) || (tool !== null && (isBrush(tool) || isPoint(tool))))) {
             end();
         } else {
             dispatch(action);

@@ -26,6 +26,7 @@ interface PassBarProps {
 
 /** What can be done to the chosen pass: its mark in one shade, its whole run, its pencil, its place. */
 export function PassBar({ zone, picture, pass, passes, at, role, pencils, changes, keep }: PassBarProps) {
+    const name = zone.targets.find((t) => t.role === role)?.name ?? role;
     const regrade = (how: 'firmer' | 'lighter' | 'steeper' | 'flatter') =>
         changes.change.mutate({ kind: 'regrade', zone: zone.number, pass: at, how });
     const options = [LEFT_OUT, ...picture.marks.map((m) => m.mark)].map((m) => ({ value: m, label: m }));
@@ -33,9 +34,9 @@ export function PassBar({ zone, picture, pass, passes, at, role, pencils, change
         <Bar role="group" aria-label={`Pass ${at + 1}`} data-testid="pass">
             {pass.pencil !== null && (
                 <Row $tight>
-                    <b>in the {role}:</b>
+                    <b>in the {name}:</b>
                     <WordChoice
-                        label={`Pressure of pass ${at + 1} in the ${role}`}
+                        label={`Pressure of pass ${at + 1} in the ${name}`}
                         value={pass.marks[role] ?? LEFT_OUT}
                         options={options}
                         onChange={(m) => keep(withMark(passes, at, role, picture.marks.find((v) => v.mark === m)?.mark ?? null))}

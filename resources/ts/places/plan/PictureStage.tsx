@@ -129,7 +129,8 @@ export function PictureStage({ study, picture, stamp }: { study: Study; picture:
     const planned = picture.zones.some((z) => z.targets.some((t) => t.recipe !== null));
     const at = Math.min(step ?? picture.steps, picture.steps);
     // A zone of which nothing is planned has no look yet.
-    const whole = picture.waiting === 0 && picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && t.role !== 'accent'));
+    const whole =
+        picture.waiting === 0 && picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && !t.role.startsWith('touch')));
     const photo = useLoaded(`/api/studies/${study.id}/photos/${study.photoId}/look?tone=${look === 'grey' ? 'grey' : 'colour'}`);
     const laid = useLoaded(whole ? imageOf(study.id, look === 'error' ? 'error' : at, look === 'grey', stamp) : photo.shown);
     return (

@@ -95,7 +95,7 @@ function WhatItDoes({ shown }: { shown: PlanZone }) {
             </PartHead>
             {shown.targets.map((t) => (
                 <OfRole key={t.role}>
-                    <span>{t.role}</span>
+                    <span>{t.name}</span>
                     <Dabs $width={48} $height={38}>
                         {t.recipe?.passes.map((p, i) => (
                             <span key={i}>

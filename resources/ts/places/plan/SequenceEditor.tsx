@@ -167,7 +167,7 @@ function Mind({ zone, target, picture, changes }: MindProps) {
         <>
             {target.own && target.recipe !== null && (
                 <p className="mind">
-                    In the {target.role} a stack of your own is held apart:{' '}
+                    In the {target.name} a stack of your own is held apart:{' '}
                     {target.recipe.passes.map((p) => `${p.pencil?.number ?? p.finish ?? ''} ${p.pressureWord ?? ''}`.trim()).join(', ')}.{' '}
                     <WordButton onPress={() => changes.change.mutate({ kind: 'stack', ...at, stack: null })}>
                         Follow the sequence

@@ -111,7 +111,7 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen }: Sequenc
                     </th>
                     {zone.targets.map((t) => (
                         <th key={t.role} scope="col">
-                            {t.role}
+                            {t.name}
                             <span className="aim" style={{ background: t.aim.hex }} title={`aimed at: ${t.aim.words}`} />
                         </th>
                     ))}

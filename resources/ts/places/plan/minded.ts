@@ -11,13 +11,13 @@ export interface Minded {
  */
 export function mindedApart({ sequence, number }: PlanZone, target: PlanTarget, { cautions }: Plan): Minded[] {
     const own = target.own
-        ? (target.recipe?.cautions ?? []).map((c) => ({ code: c.code, words: `In the ${target.role}: ${c.text} ${c.remedy}` }))
+        ? (target.recipe?.cautions ?? []).map((c) => ({ code: c.code, words: `In the ${target.name}: ${c.text} ${c.remedy}` }))
         : (sequence?.cautions ?? [])
               .filter((c) => c.roles[0] === target.role)
-              .map((c) => ({ code: c.code, words: `In the ${c.roles.join(' and ')}: ${c.text} ${c.remedy}` }));
+              .map((c) => ({ code: c.code, words: `In the ${c.where}: ${c.text} ${c.remedy}` }));
     const between = cautions
         .filter((c) => c.zone === number && c.role === target.role)
-        .map((c) => ({ code: c.code, words: `In the ${target.role}: ${c.text} ${c.remedy}` }));
+        .map((c) => ({ code: c.code, words: `In the ${target.name}: ${c.text} ${c.remedy}` }));
     return [...own, ...between];
 }
 

@@ -5,6 +5,7 @@ import { EditableName } from '../../../ui/EditableName';
 import type { Tool } from '../../../stage/drawing';
 
 import { TargetRange } from './TargetRange';
+import { Touches } from './Touches';
 
 const Detail = styled.div`
     min-width: 0;
@@ -49,6 +50,7 @@ export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
                 {zone.keptWhite >= 0.005 && ` · ${Math.round(zone.keptWhite * 100)} % of it kept white`}
             </p>
             <Targets zone={zone} onChange={onChange} />
+            <Touches zone={zone} onChange={onChange} onTool={onTool} />
             <Described zone={zone} onChange={onChange} />
             <label>
                 Merge
@@ -89,12 +91,7 @@ function Targets({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'>)
                 />
             ))}
             <div className="row">
-                {zone.targets.every((t) => t.role !== 'accent') && (
-                    <WordButton onPress={() => onChange({ kind: 'moveTarget', zone: n, role: 'accent', place: 0.98 })}>
-                        Add an accent
-                    </WordButton>
-                )}
-                {zone.targets.some((t) => t.moved) && (
+                {(zone.placed || zone.targets.some((t) => t.moved)) && (
                     <WordButton onPress={() => onChange({ kind: 'resetTargets', zone: n })}>Put targets back</WordButton>
                 )}
             </div>
