@@ -11,6 +11,9 @@ use KnottyPrism\Core\Photo\Zones\Zone;
 /** One colour that a picture asks for. */
 final readonly class Wish
 {
+    /** A touch is looked at more than its area says: a few red columns make a roof. */
+    private const TOUCH_COUNTS = 2.5;
+
     /**
      * @param  int  $zone  its number
      * @param  Lab  $seen  in the photo
@@ -30,7 +33,7 @@ final readonly class Wish
      */
     public static function of(int $number, Zone $zone, float $importance, \Closure $fit): array
     {
-        $wish = static fn (Lab $lab, string $role): self => new self($number, Role::from($role), $lab, $fit($lab), $zone->area * $zone->shareOf(Role::from($role)) * $importance, $zone->touch(Role::from($role))->name ?? '');
+        $wish = static fn (Lab $lab, string $role): self => new self($number, Role::from($role), $lab, $fit($lab), $zone->area * $zone->shareOf(Role::from($role)) * $importance * (Role::from($role)->isOfValueRun() ? 1.0 : self::TOUCH_COUNTS), $zone->touch(Role::from($role))->name ?? '');
         $targets = array_merge(['mid' => $zone->targets['mid']], $zone->targets);
 
         return array_map($wish, array_values($targets), array_keys($targets));

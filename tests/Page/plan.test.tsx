@@ -85,7 +85,13 @@ describe('a sequence to argue with', () => {
         cleanup();
         const tools = (m: ReturnType<typeof shown>) => (last(m) as { passes: { tool: string }[] }).passes.map((p) => p.tool);
         const swapped = shown();
-        fireEvent.change(screen.getByLabelText('Pencil of pass 1'), { target: { value: 'Slipway/745' } });
+        const pencil = screen.getByLabelText('Pencil of pass 1');
+        fireEvent.change(pencil, { target: { value: '74' } });
+        fireEvent.keyDown(pencil, { key: 'Escape' });
+        expect(pencil).toHaveProperty('value', '704 Pencil 704');
+        expect(swapped).not.toHaveBeenCalled();
+        fireEvent.change(pencil, { target: { value: '745' } });
+        fireEvent.keyDown(pencil, { key: 'Enter' });
         expect(tools(swapped)).toEqual(['Slipway/745', 'Slipway/711']);
         cleanup();
         const moved = shown();
@@ -132,7 +138,9 @@ describe('a sequence to argue with', () => {
         fireEvent.click(screen.getByRole('button', { name: 'Compare answers' }));
         expect(screen.getByText('Finding up to three answers…')).toBeTruthy();
         fireEvent.click(await screen.findByRole('button', { name: 'Take fewest pencils' }));
-        expect(screen.getByRole('group', { name: 'Answers' }).textContent).toContain('fewest pencils, within about 5: 704 over all of it.');
+        expect(screen.getByRole('group', { name: 'Answers' }).textContent).toContain(
+            'fewest pencils, within about 5704 over all of it lightly',
+        );
         expect(last(mutate)).toMatchObject({ kind: 'sequence', passes: [{ tool: 'Slipway/704', marks: { mid: 'firm' } }] });
     });
 

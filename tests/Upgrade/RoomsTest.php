@@ -90,8 +90,8 @@ it('takes in a study file of before', function () {
     $id = $this->postJson('/api/studies/bundle', ['file' => uploadOf((string) file_get_contents(BEFORE_ROOMS.'/study.json'), 'small.study.json')])->assertCreated()->json('id');
     $stacks = fn (int $study): array => array_map(static fn (array $z): array => array_map(static fn (array $t): ?string => $t['recipe']['stack'] ?? null, $z['targets']), $this->getJson("/api/studies/$study/plan")->assertOk()->json('zones'));
     $then = json_decode((string) file_get_contents(BEFORE_ROOMS.'/answers.json'), true);
-    // A study file holds every stack as it was: so does the study that comes of it.
-    expect(array_merge(...$stacks($id)))->toBe(array_column($then['3']['stacks'], 2))->and($this->getJson("/api/studies/$id/kept-recipes")->json('entries.0.name'))->toBe('sky')
+    // A study file holds every stack as it was: so does the study that comes of it. A touch that was not found before has none yet.
+    expect(array_values(array_filter(array_merge(...$stacks($id)), is_string(...))))->toBe(array_column($then['3']['stacks'], 2))->and($this->getJson("/api/studies/$id/kept-recipes")->json('entries.0.name'))->toBe('sky')
         ->and(Study::query()->findOrFail($id)->name)->toBe('Small');
 });
 

@@ -1,9 +1,10 @@
 import styled from 'styled-components';
 import type { Drawer, Plan, PlanTarget, PlanZone, SequencePass } from '../../api/types';
-import { NativeSelect, WordButton, WordChoice } from '../../ui/controls';
+import { WordButton, WordChoice } from '../../ui/controls';
 import { Row } from '../../ui/layout';
 import type { PlanChanges } from './queries';
-import { movedPass, toolOf, without, withMark, withTool, type Pass } from './sequence';
+import { choiceOfPencil, movedPass, toolOf, without, withMark, withTool, type Pass } from './sequence';
+import { ToolBox } from './ToolBox';
 
 const Bar = styled.div`
     border-top: 1px solid var(--line);
@@ -46,18 +47,13 @@ export function PassBar({ zone, picture, pass, passes, at, role, pencils, change
             <Row $tight>
                 {pass.pencil !== null && (
                     <>
-                        <NativeSelect
-                            aria-label={`Pencil of pass ${at + 1}`}
-                            value={toolOf(pass)}
-                            $width={150}
-                            onChange={(e) => keep(withTool(passes, at, e.target.value))}
-                        >
-                            {pencilsWith(pencils, pass).map((p) => (
-                                <option key={p.id} value={p.id}>
-                                    {p.number} {p.name}
-                                </option>
-                            ))}
-                        </NativeSelect>
+                        <ToolBox
+                            key={toolOf(pass)}
+                            label={`Pencil of pass ${at + 1}`}
+                            value={`${pass.pencil.number} ${pass.pencil.name}`}
+                            choices={pencils.map(choiceOfPencil)}
+                            onChosen={(id) => keep(withTool(passes, at, id))}
+                        />
                         <span>whole pass:</span>
                         {(['firmer', 'lighter', 'steeper', 'flatter'] as const).map((how) => (
                             <WordButton key={how} onPress={() => regrade(how)}>
@@ -77,6 +73,3 @@ export function PassBar({ zone, picture, pass, passes, at, role, pencils, change
         </Bar>
     );
 }
-
-const pencilsWith = (pencils: Drawer['pencils'], { pencil }: SequencePass) =>
-    pencil === null || pencils.some((p) => p.id === pencil.id) ? pencils : [...pencils, pencil];

@@ -1,15 +1,17 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Drawer, Plan, PlanAnswers, PlanSequence, PlanTarget, PlanZone, Sequence, Study } from '../../api/types';
-import { NativeSelect, WordButton } from '../../ui/controls';
+import type { Drawer, Plan, PlanSequence, PlanTarget, PlanZone, Study } from '../../api/types';
+import { WordButton } from '../../ui/controls';
 import { Row } from '../../ui/layout';
 import { within } from '../../ui/within';
+import { Answers } from './Answers';
 import { Caution } from './Caution';
 import { PassBar } from './PassBar';
 import { useAnswers, type PlanChanges } from './queries';
 import { mindedApart } from './minded';
-import { drafted, passesOf, withMore, type Chosen, type Pass } from './sequence';
+import { choiceOfPencil, drafted, passesOf, withMore, type Chosen, type Pass } from './sequence';
 import { SequenceTable } from './SequenceTable';
+import { ToolBox } from './ToolBox';
 
 const Block = styled.section`
     padding: 4px 16px 12px 12px;
@@ -20,17 +22,6 @@ const Block = styled.section`
     & .mind {
         border-top: 1px solid var(--line);
         font-size: var(--size-text);
-    }
-`;
-
-const Answer = styled.div`
-    display: flex;
-    align-items: center;
-    gap: var(--space-small);
-    border-top: 1px solid var(--line);
-    & > p {
-        flex: 1;
-        font-size: var(--size-note);
     }
 `;
 
@@ -78,7 +69,7 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
                     Compare answers
                 </WordButton>
             </Row>
-            {compared && <Answers answers={answers.data} onTake={(taken) => keep(passesOf(taken), 0)} />}
+            {compared && <Answers zone={zone} answers={answers.data} onTake={(taken) => keep(passesOf(taken), 0)} />}
             {zone.targets.map((t) => (
                 <Mind key={t.role} zone={zone} target={t} picture={picture} changes={changes} />
             ))}
@@ -120,37 +111,8 @@ function HowSure({ sequence }: { sequence: PlanSequence }) {
 }
 
 function AddPass({ pencils, finishes, onAdd }: { pencils: Drawer['pencils']; finishes: readonly string[]; onAdd: (tool: string) => void }) {
-    return (
-        <NativeSelect aria-label="Add a pass at the end" value="" $width={150} onChange={(e) => onAdd(e.target.value)}>
-            <option value="">Add a pass…</option>
-            {pencils.map((p) => (
-                <option key={p.id} value={p.id}>
-                    {p.number} {p.name}
-                </option>
-            ))}
-            {finishes.map((f) => (
-                <option key={f}>{f}</option>
-            ))}
-        </NativeSelect>
-    );
-}
-
-function Answers({ answers, onTake }: { answers: PlanAnswers | undefined; onTake: (taken: Sequence) => void }) {
-    return (
-        <div role="group" aria-label="Answers">
-            {answers === undefined && <p role="status">Finding up to three answers…</p>}
-            {answers?.answers.map((a) => (
-                <Answer key={a.label}>
-                    <p>
-                        <b>{a.label}</b>, within about {within(a.errorOnPaper)}: {a.words}
-                    </p>
-                    <WordButton aria-label={`Take ${a.label}`} onPress={() => onTake(a)}>
-                        Take
-                    </WordButton>
-                </Answer>
-            ))}
-        </div>
-    );
+    const choices = [...pencils.map(choiceOfPencil), ...finishes.map((f) => ({ id: f, words: f }))];
+    return <ToolBox label="Add a pass at the end" value="" placeholder="Add a pass…" choices={choices} onChosen={onAdd} />;
 }
 
 interface MindProps {

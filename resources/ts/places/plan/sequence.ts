@@ -13,6 +13,9 @@ export interface Chosen {
     role: Role;
 }
 
+/** A pencil as it is found and shown in a list. */
+export const choiceOfPencil = (p: { id: string; number: string; name: string }) => ({ id: p.id, words: `${p.number} ${p.name}` });
+
 export const toolOf = (pass: SequencePass): string => pass.pencil?.id ?? pass.finish ?? '';
 
 export const passesOf = (sequence: Sequence): Pass[] => sequence.passes.map((p) => ({ tool: toolOf(p), marks: p.marks }));
