@@ -11,6 +11,9 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** One zone of a picture with the sequence that it is worked in. */
 final readonly class PlannedZone
 {
+    /** What a touch weighs at least against the value run: one that is there at all is worth a pass. */
+    private const LEAST_TOUCH = 0.1;
+
     /**
      * @param  non-empty-list<Wish>  $wishes  its colours, the lightest first, a touch last
      * @param  ?Sequence  $sequence  over them; the artist's own, or what the planner found; nothing where it was not planned yet
@@ -41,7 +44,9 @@ final readonly class PlannedZone
      */
     public static function shades(array $wishes): array
     {
-        return array_map(static fn (Wish $w): Shade => new Shade($w->role->value, $w->fitted, $w->weight, ! $w->role->isOfValueRun(), $w->name), $wishes);
+        $run = array_sum(array_map(static fn (Wish $w): float => $w->role->isOfValueRun() ? $w->weight : 0.0, $wishes));
+
+        return array_map(static fn (Wish $w): Shade => new Shade($w->role->value, $w->fitted, $w->role->isOfValueRun() ? $w->weight : max($w->weight, self::LEAST_TOUCH * $run), ! $w->role->isOfValueRun(), $w->name), $wishes);
     }
 
     /**

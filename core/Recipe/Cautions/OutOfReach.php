@@ -13,6 +13,6 @@ final readonly class OutOfReach implements CautionCheck
     {
         $comparison = new Comparison($laying->trace->final(), $laying->target);
 
-        return $comparison->deltaE00 < Caution::OUT_OF_REACH ? [] : [new Caution(CautionCode::OutOfReach, 0, sprintf('The pencils at hand stop short of this colour. %s.', $comparison->words()), 'Accept the nearest, or add a pencil nearer to it.')];
+        return $comparison->deltaE00 < Caution::OUT_OF_REACH ? [] : [new Caution(CautionCode::OutOfReach, 0, sprintf('This stops short of its colour. %s.', $comparison->words()), 'Accept it, lay another pencil there, or add one that is nearer.')];
     }
 }
