@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { stage, shown, zonesList, history, open } from './photoPlace';
+import { focused, history, open, saved, shown, stage, zonesList } from './photoPlace';
 
 test('every way of looking has its key, they combine, and are remembered', async ({ page }) => {
     await open(page, 'Spots');
@@ -68,6 +68,41 @@ test('two photos lie side by side with the same spots, and their differences are
         await history(page, 'Undo').click();
         await expect(balanced).toBeHidden();
     }
+});
+
+test('a touch is put on the photo, named, moved by keys, dropped, and every step taken back', async ({ page }) => {
+    await open(page, 'Zones');
+    await zonesList(page).filter({ hasText: 'plank' }).getByRole('button').click();
+    const touches = page.getByRole('group', { name: 'Touches' });
+    const names = touches.getByRole('textbox');
+    const before = await names.count();
+    await page.getByRole('button', { name: 'Add a touch' }).click();
+    await expect(page.getByText(/^Press the colour of/)).toBeVisible();
+    const box = (await stage(page).boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+    const put = saved(page);
+    await page.mouse.click(box.x + 0.8 * box.width, box.y + 0.5 * box.height);
+    await put;
+    await expect(names).toHaveCount(before + 1);
+    const renamed = saved(page);
+    await names.last().fill('rust on it');
+    await names.last().press('Enter');
+    await renamed;
+    await page.getByRole('button', { name: 'Move rust on it' }).press('Enter');
+    await focused(page, stage(page));
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Space');
+    const moved = saved(page);
+    await page.keyboard.press('Enter');
+    await moved;
+    await expect(page.getByRole('button', { name: 'Drop rust on it' })).toBeVisible();
+    await page.getByRole('button', { name: 'Drop rust on it' }).press('Enter');
+    await expect(names).toHaveCount(before);
+    for (let i = 0; i < 4; i++) {
+        const undone = saved(page);
+        await history(page, 'Undo: change the touches').click();
+        await undone;
+    }
+    await expect(names).toHaveCount(before);
 });
 
 test('what is done while the connection is gone is kept, said, and made when it is back', async ({ page }) => {

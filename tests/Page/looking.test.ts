@@ -104,6 +104,11 @@ describe('drawing on the photo', () => {
     });
 
     it('does nothing while no tool is in hand', () => {
+        // A touch is one press, and leaves the others as they are.
+        const red = { name: 'red', x: 0.1, y: 0.2 };
+        const touch = { kind: 'touch' as const, zone: 4, name: 'trim', before: [red], after: [] };
+        expect(leastPoints(touch)).toBe(1);
+        expect(changeOf(touch, [at(0.5)], 0.02)).toEqual({ kind: 'setTouches', zone: 4, touches: [red, { name: 'trim', ...at(0.5) }] });
         expect(drawingReducer(NOTHING, { type: 'pressed', at: at(0.1) })).toBe(NOTHING);
         expect(drawingReducer(NOTHING, { type: 'dropped', at: at(0.1) })).toBe(NOTHING);
     });
