@@ -114,7 +114,7 @@ final class ChartAnswers
         $on = PaperShelf::named($paper);
 
         return [
-            'paper' => $paper, 'beneath' => $beneath->value, 'above' => $above->value,
+            'paper' => $paper, 'beneath' => $beneath->value, 'above' => $above->value, 'marks' => array_column(PressureMark::cases(), 'value'),
             'pencils' => array_map(ChartResource::pencil(...), $pencils),
             'pairs' => array_map(static fn (array $row): array => array_map(ChartResource::sheet(...), $row), MixingChart::pairs($pencils, $on, $beneath, $above)),
             'orders' => count($pencils) !== 3 ? [] : array_map(static fn (MixedOrder $o): array => ['numbers' => array_map(static fn (Pencil $p): string => $p->record->number, $o->pencils), ...ChartResource::sheet($o->sheet)], MixingChart::orders($pencils, $on, $above)),

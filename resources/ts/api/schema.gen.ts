@@ -1376,6 +1376,8 @@ export interface components {
             words: string;
         };
         MixingChart: {
+            /** @description the pressures that a hand tells apart */
+            marks: string[];
             paper: string;
             beneath: string;
             above: string;

@@ -5,7 +5,6 @@ import type { MixingChart } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
-import { MARKS } from '../../dabs/marks';
 import { chartQuery, useMixingChart } from './queries';
 import { Row, Aired } from '../../ui/layout';
 
@@ -48,7 +47,7 @@ export function MixView({ ids, paper }: { ids: readonly string[]; paper: string 
         <label>
             {label}{' '}
             <NativeSelect value={value} onChange={(e) => onChange(e.target.value)}>
-                {MARKS.map(([m]) => (
+                {(chart.data?.marks ?? [value]).map((m) => (
                     <option key={m}>{m}</option>
                 ))}
             </NativeSelect>
