@@ -8,6 +8,9 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Regions\BorderFit;
+use KnottyPrism\Core\Photo\Regions\RegionMerge;
+use KnottyPrism\Core\Photo\Regions\Superpixels;
 
 /** A picture divided into zones: which zone each pixel belongs to, and what each zone asks for; the largest first. */
 final readonly class ZoneMap

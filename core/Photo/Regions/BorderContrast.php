@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Photo\Zones;
+namespace KnottyPrism\Core\Photo\Regions;
 
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
