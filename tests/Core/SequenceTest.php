@@ -187,7 +187,7 @@ it('is said as an artist would, and says why each pass is there', function () {
         new GradedPass(Pencils::named('blue'), [$light, $medium, $firm, $light]), new GradedPass(Pencils::named('black'), [null, null, $firm, null]), new GradedPass(Pencils::named('red'), [null, null, null, $medium]),
     ]);
     $words = SequenceWords::of($sequence, $shades);
-    expect($words->whole())->toBe('black black over all but the touch in a whisper; black black from the middle down lightly, a little firmer in the darks; blue blue over all of it from light in the lights to firm in the darks; black black only in the darkest firmly; red red in the red door alone at medium pressure.')
+    expect($words->whole())->toBe('black black over all but the red door in a whisper; black black from the middle down lightly, a little firmer in the darks; blue blue over all of it from light in the lights to firm in the darks; black black only in the darkest firmly; red red in the red door alone at medium pressure.')
         ->and($words->inShort())->toContain('black whisper, black light to medium')
         ->and(SequenceWords::of(new Sequence([]), $shades)->whole())->toBe('The paper is left bare.');
     $reasons = PassReasons::of($sequence, $shades, Paper::whiteMedium());
