@@ -49,17 +49,17 @@ final class DatabaseSeeder extends Seeder
         ['sea', 0.43, 0.14, Surface::Smooth, Distance::Far],
         ['stone, top', 0.29, 0.74, Surface::Rough, Distance::Middle],
         ['stone, front', 0.45, 0.92, Surface::Rough, Distance::Near],
-        ['float, upper glass', 0.22, 0.34, Surface::HardAndShiny, Distance::Middle],
-        ['float, lower glass', 0.22, 0.55, Surface::HardAndShiny, Distance::Middle],
+        ['stone, left', 0.1, 0.78, Surface::Rough, Distance::Middle],
+        ['stone, right', 0.85, 0.9, Surface::Rough, Distance::Near],
+        ['float', 0.22, 0.45, Surface::HardAndShiny, Distance::Middle],
         ['iron ring', 0.645, 0.53, Surface::Rough, Distance::Near],
         ['post, tar', 0.94, 0.2, Surface::Smooth, Distance::Middle],
         ['rope', 0.39, 0.68, Surface::SoftAndFuzzy, Distance::Near],
-        ['mug, lit side', 0.74, 0.35, Surface::HardAndShiny, Distance::Near],
-        ['mug, shaded side', 0.84, 0.3, Surface::HardAndShiny, Distance::Near],
+        ['mug', 0.74, 0.35, Surface::HardAndShiny, Distance::Near],
+        ['mug, inside', 0.79, 0.15, Surface::HardAndShiny, Distance::Near],
         ['plank', 0.4, 0.48, Surface::Rough, Distance::Middle],
         ['shadow in the ring', 0.86, 0.5917, Surface::Rough, Distance::Middle],
-        ['stake, left', 0.455, 0.25, Surface::Rough, Distance::Far],
-        ['stake, right', 0.58, 0.2, Surface::Rough, Distance::Far],
+        ['stakes', 0.58, 0.2, Surface::Rough, Distance::Far],
     ];
 
     public function run(StudyKeeper $studies, PhotoStore $store, SpotReader $spots, RecipeAnswers $recipes, KeptRecipes $plans, SurveyRepository $surveys, ShippedPlan $shipped): void
