@@ -46,6 +46,19 @@ final readonly class Character
         return $known[$pencil] ??= new self($pencil);
     }
 
+    /**
+     * @param  list<Pencil>  $pencils
+     * @return list<Pencil> all but the one, by how near their heavy swatches are to its own
+     */
+    public static function othersByColour(Pencil $pencil, array $pencils): array
+    {
+        $own = self::of($pencil)->heavy;
+        $others = array_values(array_filter($pencils, static fn (Pencil $p): bool => $p !== $pencil));
+        usort($others, static fn (Pencil $a, Pencil $b): int => self::of($a)->heavy->deltaE00($own) <=> self::of($b)->heavy->deltaE00($own));
+
+        return $others;
+    }
+
     public function isBlack(): bool
     {
         return $this->family->base === 'black';

@@ -156,10 +156,7 @@ final readonly class Remedies
      */
     private function otherPencils(array $steps, int $at, Pass $step, int $count): iterable
     {
-        $own = Character::of($step->pencil)->heavy;
-        $others = array_values(array_filter($this->pencils, static fn (Pencil $p): bool => $p !== $step->pencil));
-        usort($others, static fn (Pencil $a, Pencil $b): int => Character::of($a)->heavy->deltaE00($own) <=> Character::of($b)->heavy->deltaE00($own));
-        foreach (array_slice($others, 0, $count) as $other) {
+        foreach (array_slice(Character::othersByColour($step->pencil, $this->pencils), 0, $count) as $other) {
             foreach (PressureMark::pressures() as $pressure) {
                 yield sprintf('Take %s (%s) for pass %d', $other->record->number, PressureMark::nearest($pressure)->value, $at + 1) => new Stack(array_values(array_replace($steps, [$at => new Pass($other, $pressure)])));
             }

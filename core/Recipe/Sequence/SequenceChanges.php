@@ -28,7 +28,7 @@ final class SequenceChanges
         $number = $at + 1;
         yield "Leave out pass $number" => self::without($sequence, $at);
         foreach ([1 => 'firmer', -1 => 'lighter'] as $by => $word) {
-            yield "Lay pass $number a mark $word" => self::with($sequence, $at, self::marked($pass, array_map(static fn (?PressureMark $m): ?PressureMark => $m === null ? null : self::moved($m, $by) ?? $m, $pass->marks)));
+            yield "Lay pass $number a mark $word" => self::with($sequence, $at, new GradedPass($pass->tool, array_map(static fn (?PressureMark $m): ?PressureMark => $m === null ? null : self::moved($m, $by) ?? $m, $pass->marks)));
         }
         foreach (array_keys($shades) as $shade) {
             yield from self::inShade($sequence, $at, $shade, $shades[$shade]->called());
@@ -39,7 +39,7 @@ final class SequenceChanges
             }
         }
         if ($pass->tool instanceof Pencil) {
-            foreach (self::alike($pass->tool, $pencils) as $other) {
+            foreach (array_slice(Character::othersByColour($pass->tool, $pencils), 0, self::SUBSTITUTES) as $other) {
                 yield "Take {$other->record->number} for pass $number" => self::with($sequence, $at, new GradedPass($other, $pass->marks));
             }
         }
@@ -60,10 +60,10 @@ final class SequenceChanges
         foreach ([1, 2, -1, -2] as $by) {
             $moved = self::moved($mark, $by);
             if ($moved !== null) {
-                yield sprintf('Lay pass %d %s in the %s', $at + 1, $moved->value, $name) => self::with($sequence, $at, self::marked($pass, array_values(array_replace($pass->marks, [$shade => $moved]))));
+                yield sprintf('Lay pass %d %s in the %s', $at + 1, $moved->value, $name) => self::with($sequence, $at, new GradedPass($pass->tool, array_values(array_replace($pass->marks, [$shade => $moved]))));
             }
         }
-        yield sprintf('Leave pass %d out in the %s', $at + 1, $name) => self::with($sequence, $at, self::marked($pass, array_values(array_replace($pass->marks, [$shade => null]))));
+        yield sprintf('Leave pass %d out in the %s', $at + 1, $name) => self::with($sequence, $at, new GradedPass($pass->tool, array_values(array_replace($pass->marks, [$shade => null]))));
     }
 
     /**
@@ -95,27 +95,8 @@ final class SequenceChanges
         return new Sequence(array_values($passes));
     }
 
-    /** @param  list<?PressureMark>  $marks */
-    private static function marked(GradedPass $pass, array $marks): GradedPass
-    {
-        return new GradedPass($pass->tool, $marks);
-    }
-
     private static function moved(PressureMark $mark, int $by): ?PressureMark
     {
         return PressureMark::cases()[$mark->strokes() - 1 + $by] ?? null;
-    }
-
-    /**
-     * @param  list<Pencil>  $pencils
-     * @return list<Pencil> of nearest colour
-     */
-    private static function alike(Pencil $pencil, array $pencils): array
-    {
-        $own = Character::of($pencil)->heavy;
-        $others = array_values(array_filter($pencils, static fn (Pencil $p): bool => $p->id() !== $pencil->id()));
-        usort($others, static fn (Pencil $a, Pencil $b): int => Character::of($a)->heavy->deltaE00($own) <=> Character::of($b)->heavy->deltaE00($own));
-
-        return array_slice($others, 0, self::SUBSTITUTES);
     }
 }
