@@ -46,7 +46,7 @@ final class EverySequence
     public function ground(array $shades): Ground
     {
         $rules = array_map(fn (Shade $s): Rules => new Rules(School::free(), $this->kit->moves, $s->target, []), $shades);
-        $aims = array_map(fn (Shade $s): ShadeAim => new ShadeAim($s, $this->kit->atlas, $this->kit->book, Mode::ColourAndValue, null), $shades);
+        $aims = array_map(fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $this->kit->atlas, $this->kit->book, Mode::ColourAndValue, $r), $shades, $rules);
 
         return new Ground($this->kit->book, $this->kit->outlook, new Craft(School::free(), $this->kit->moves, $shades, $rules, 1), new Prices(array_fill(0, count($this->kit->moves->pencils), 0.0)), $aims, 3, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
     }

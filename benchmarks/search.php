@@ -21,7 +21,6 @@ use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\SequenceSearch\Beam;
 use KnottyPrism\Core\Recipe\SequenceSearch\Kit;
-use KnottyPrism\Core\Recipe\SequenceSearch\Node;
 use KnottyPrism\Core\Recipe\SequenceSearch\Polish;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -71,10 +70,7 @@ foreach (SMALL as $numbers) {
         $least = $found = INF;
         [$times[]] = Table::times(1, static function () use ($ground, &$found): void {
             // As AreaSearch does it.
-            $polish = new Polish($ground);
-            $done = array_map($polish->improved(...), array_slice((new Beam($ground))->run(), 0, 12));
-            usort($done, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
-            $found = min(INF, ...array_map(static fn (Node $node): float => $polish->deepened($node)->cost, array_slice($done, 0, 4)));
+            $found = (new Polish($ground))->all(array_slice((new Beam($ground))->run(), 0, 12))[0]->cost;
         });
         [$trying[]] = Table::times(1, static function () use ($every, $ground, &$least): void {
             $least = $every->least($ground);

@@ -38,7 +38,9 @@ final class Drag
             return 0.0;
         }
 
-        return self::MOST * (($pressure - self::FROM) / (1 - self::FROM)) ** self::GROWS * max(self::HARDEST, min(self::SOFTEST, $newest->laydown / self::SOFT));
+        $share = $sheet->paper->hand->drag * self::MOST * (($pressure - self::FROM) / (1 - self::FROM)) ** self::GROWS * max(self::HARDEST, min(self::SOFTEST, $newest->laydown / self::SOFT));
+
+        return min(1.0, $share);
     }
 
     /**

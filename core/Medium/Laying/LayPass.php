@@ -39,12 +39,14 @@ final class LayPass
     private const PACKS_WITH_PRESSURE = 0.40;
 
     /**
-     * @param  float  $pressure  0–1, trusted
-     * @param  float  $laydown  the hand's factor on the laid film, 1 for an even hand
+     * @param  float  $pressure  0–1 as it is meant, trusted; the sheet's hand makes of it what it does
+     * @param  float  $laydown  a factor on the laid film, for a hand that errs
      */
     public static function onto(Sheet $sheet, Pencil $pencil, float $pressure, float $laydown = 1.0): void
     {
-        $thickness = self::laidFilm($sheet, $pencil->laydown * $laydown, $pressure);
+        $hand = $sheet->paper->hand;
+        $pressure = $hand->presses($pressure);
+        $thickness = self::laidFilm($sheet, $pencil->laydown * $laydown * $hand->lays($pencil), $pressure);
         $toward = $pencil->slickness * $pressure ** 1.5;
         $dragged = Drag::share($sheet, $pencil, $pressure);
         if ($dragged > 0) {
@@ -62,7 +64,7 @@ final class LayPass
     }
 
     /**
-     * The film a pass would leave in each stratum, in film units.
+     * The film a pass would leave in each stratum, in film units, at a pressure as it comes out.
      *
      * @return array<int, float>
      */
@@ -71,7 +73,7 @@ final class LayPass
         $contact = self::contact($sheet, $pressure);
         $offered = $laydown * (0.35 + 1.1 * $pressure ** 1.3);
         // A light hand can't press film as densely into the tooth as a firm one.
-        $packed = self::PACKS + self::PACKS_WITH_PRESSURE * $pressure ** 3;
+        $packed = min(1.0, $sheet->paper->hand->packing * (self::PACKS + self::PACKS_WITH_PRESSURE * $pressure ** 3));
         $laid = [];
         for ($m = 0; $m < Tooth::STRATA; $m++) {
             $fill = $sheet->fill[$m];
@@ -91,10 +93,11 @@ final class LayPass
     public static function contact(Sheet $sheet, float $pressure): array
     {
         $reach = 0.25 + 1.15 * $pressure;
+        $softness = self::CONTACT_SOFTNESS * $sheet->paper->hand->contact;
         $contact = [];
         for ($m = 0; $m < Tooth::STRATA; $m++) {
             $below = max(0.0, $sheet->depth[$m] - self::FILL_LIFTS * $sheet->fill[$m]);
-            $contact[] = 1 / (1 + exp(-($reach - $below) / self::CONTACT_SOFTNESS));
+            $contact[] = 1 / (1 + exp(-($reach - $below) / $softness));
         }
 
         return $contact;

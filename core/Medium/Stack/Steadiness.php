@@ -69,14 +69,15 @@ final class Steadiness
      */
     private static function wander(Pass $pass, array $hands, int $erring, array $sheets, array &$past): array
     {
+        $spread = $sheets[$past[0]]->paper->hand->spread * self::STEP;
         $laid = [];
         foreach ($hands as $i => $hand) {
             $before = $past[$i];
             $past[$i] = "$before $hand[$erring] {$hand[$erring + 1]}";
             if (! isset($laid[$past[$i]])) {
-                $pressure = $pass->pressure + self::PRESSURE_DEVIATION * self::STEP * $hand[$erring];
+                $pressure = $pass->pressure + self::PRESSURE_DEVIATION * $spread * $hand[$erring];
                 $laid[$past[$i]] = $sheet = clone $sheets[$before];
-                Stack::apply(new Pass($pass->pencil, max(self::LEAST_PRESSURE, min(1.0, $pressure))), $sheet, 1 + self::LAYDOWN_DEVIATION * self::STEP * $hand[$erring + 1]);
+                Stack::apply(new Pass($pass->pencil, max(self::LEAST_PRESSURE, min(1.0, $pressure))), $sheet, 1 + self::LAYDOWN_DEVIATION * $spread * $hand[$erring + 1]);
             }
         }
 

@@ -75,10 +75,11 @@ final readonly class Trace
         if (! $step instanceof Pass || $step->pencil->isBlender()) {
             return 1.0;
         }
+        $pressure = $sheet->paper->hand->presses($step->pressure);
         $matt = clone $sheet;
         $matt->slick = array_fill(0, Tooth::STRATA, 0.0);
-        $could = array_sum(LayPass::laidFilm($matt, $step->pencil->laydown, $step->pressure));
+        $could = array_sum(LayPass::laidFilm($matt, $step->pencil->laydown, $pressure));
 
-        return $could < 1e-6 ? 1.0 : array_sum(LayPass::laidFilm($sheet, $step->pencil->laydown, $step->pressure)) / $could;
+        return $could < 1e-6 ? 1.0 : array_sum(LayPass::laidFilm($sheet, $step->pencil->laydown, $pressure)) / $could;
     }
 }

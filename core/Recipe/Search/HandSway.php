@@ -22,7 +22,7 @@ final class HandSway
             $up = min(Moves::MARKS - 1, $mark + 1);
             $down = max(0, $mark - 1);
             $slope = ($moves->bareFilm[$up] - $moves->bareFilm[$down]) / ($moves->pressures[$up] - $moves->pressures[$down]);
-            $by = hypot(Steadiness::PRESSURE_DEVIATION, Steadiness::LAYDOWN_DEVIATION * $film / $slope);
+            $by = $moves->paper->hand->spread * hypot(Steadiness::PRESSURE_DEVIATION, Steadiness::LAYDOWN_DEVIATION * $film / $slope);
             $errings[] = $moves->pressures[$mark] + ($mark > 2 ? -$by : $by);
         }
 

@@ -35,7 +35,7 @@ final readonly class Moves
     {
         $this->pencils = $drawer->usable()->pencils;
         $this->pressures = PressureMark::pressures();
-        $this->bareFilm = array_map(static fn (float $p): float => array_sum(LayPass::laidFilm(new Sheet($paper), 1.0, $p)), $this->pressures);
+        $this->bareFilm = array_map(static fn (float $p): float => array_sum(LayPass::laidFilm(new Sheet($paper), 1.0, $paper->hand->presses($p))), $this->pressures);
         $passes = [];
         foreach ($this->pencils as $pencil) {
             foreach ($this->pressures as $pressure) {
@@ -59,7 +59,7 @@ final readonly class Moves
     {
         $shares = [];
         foreach ($this->bareFilm as $mark => $film) {
-            $shares[] = array_sum(LayPass::laidFilm($sheet, 1.0, $this->pressures[$mark])) / $film;
+            $shares[] = array_sum(LayPass::laidFilm($sheet, 1.0, $this->paper->hand->presses($this->pressures[$mark]))) / $film;
         }
 
         return $shares;
@@ -76,7 +76,7 @@ final readonly class Moves
     {
         $pencils = array_map(static fn (Pencil $p): array => [$p->absorption, $p->scattering, $p->laydown, $p->slickness], $this->pencils);
 
-        return md5(serialize([$pencils, $this->pressures, $this->paper->reflectance, $this->paper->tooth]));
+        return md5(serialize([$pencils, $this->pressures, $this->paper->reflectance, $this->paper->tooth, $this->paper->hand->fingerprint()]));
     }
 
     /**

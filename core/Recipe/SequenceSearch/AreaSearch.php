@@ -28,11 +28,6 @@ final class AreaSearch
 
     private const JUDGED = 6;
 
-    /** Of a drawer so small every pencil is tried in every place of the best few. */
-    private const SMALL = 12;
-
-    private const DEEPENED = 4;
-
     /** Of those that begin with a complement, which are one answer among others. */
     private const POLISHED_BENEATH = 2;
 
@@ -66,7 +61,7 @@ final class AreaSearch
         $this->order = $order;
         $this->sorted = array_map(static fn (int $i): Shade => $shades[$i], $order);
         $this->rules = array_map(static fn (Shade $s): Rules => new Rules($school, $kit->moves, $s->target, $beneath), $this->sorted);
-        $this->aims = array_map(static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, $mode, $r->finish), $this->sorted, $this->rules);
+        $this->aims = array_map(static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, $mode, $r), $this->sorted, $this->rules);
         $this->weight = array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades));
         $this->ground = $this->ground($strangeness, $mostPasses, null);
     }
@@ -125,16 +120,7 @@ final class AreaSearch
     {
         $found = $ground->craft->worked === [] ? [$ground->node(new Run)] : (new Beam($ground))->run();
         $polish = new Polish($ground);
-        $done = [];
-        foreach (array_slice($found, 0, $polished) as $node) {
-            $better = $polish->improved($node);
-            $done[$better->run->key()] = $better;
-        }
-        usort($done, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
-        if (count($this->kit->moves->pencils) <= self::SMALL) {
-            $done = [...array_map($polish->deepened(...), array_slice($done, 0, self::DEEPENED)), ...array_slice($done, self::DEEPENED)];
-            usort($done, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
-        }
+        $done = $polish->all(array_slice($found, 0, $polished));
 
         return new Found($ground, $polish, $this->surest(array_slice($done, 0, self::JUDGED)), $done, $found);
     }
@@ -213,8 +199,9 @@ final class AreaSearch
         }
         $finished = [];
         foreach ($this->aims as $i => $aim) {
-            if ($aim->finish !== null && Craft::takes($aim->finish, $coats[$i])) {
-                $finished[$aim->finish->value][$this->order[$i]] = PressureMark::Medium;
+            $finish = $aim->rules->finish;
+            if ($finish !== null && Craft::takes($finish, $coats[$i])) {
+                $finished[$finish->value][$this->order[$i]] = PressureMark::Medium;
             }
         }
         foreach ($finished as $finish => $where) {

@@ -22,9 +22,6 @@ final readonly class Beam
 
     private const LAID = 8;
 
-    /** From a small drawer, where forecasts cost little and few ways lead anywhere, twice as many of both. */
-    private const SMALL = 12;
-
     /** Passes laid besides that end a run as the school wants it: few promise anything by themselves. */
     private const ENDINGS = 2;
 
@@ -71,17 +68,12 @@ final readonly class Beam
             if ($sets[$set] <= self::PER_PENCILS) {
                 $kept[] = $node;
             }
-            if (count($kept) === $this->more() * self::WIDTH) {
+            if (count($kept) === self::WIDTH) {
                 break;
             }
         }
 
         return $kept;
-    }
-
-    private function more(): int
-    {
-        return count($this->ground->book->moves->pencils) > self::SMALL ? 1 : 2;
     }
 
     /** @return array<string, Node> by key */
@@ -90,7 +82,7 @@ final readonly class Beam
         $tried = $this->promising($node);
         asort($tried);
         $followers = [];
-        $most = $this->more() * self::LAID;
+        $most = self::LAID;
         $endings = $this->ground->craft->endsPale ? self::ENDINGS : 0;
         foreach (array_keys($tried) as $key) {
             [$pencil, $marks] = explode(':', (string) $key);

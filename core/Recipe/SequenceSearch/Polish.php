@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
-use KnottyPrism\Core\Recipe\Search\Moves;
-
 /** Improves a run by small changes while its cost falls: a mark, a steeper or flatter pass, another pencil, a pass more, less or elsewhere. */
 final class Polish
 {
-    /** Other pencils tried in place of a pass's. */
-    private const ALIKE = 4;
+    /** Of a drawer so small every pencil is tried in every place of the best few. */
+    private const SMALL = 12;
+
+    private const DEEPENED = 4;
+
+    /** Of a larger one a further pass of any pencil in the best of all. */
+    private const WIDENED = 2;
 
     private const MOST_ROUNDS = 6;
 
-    private const DEEPER = 3;
+    private const DEEPER = 2;
 
     /** A change must lower the cost by so much. */
     private const LEAST_GAIN = 0.003;
@@ -22,11 +25,44 @@ final class Polish
     /** @var array<string, float> the cost of runs, or what it is at least */
     private array $known = [];
 
-    /** @var array<int, list<int>> by pencil */
-    private array $alike = [];
+    private readonly Marking $marking;
+
+    private readonly RunChanges $changes;
 
     public function __construct(private readonly Ground $ground)
     {
+        $this->marking = new Marking($ground);
+        $this->changes = new RunChanges($ground);
+    }
+
+    /**
+     * All of them improved, and the best of those looked into further.
+     *
+     * @param  list<Node>  $nodes
+     * @return list<Node> the cheapest first
+     */
+    public function all(array $nodes): array
+    {
+        $done = [];
+        foreach ($nodes as $node) {
+            $better = $this->improved($node);
+            $done[$better->run->key()] = $better;
+        }
+        $done = self::sorted($done);
+        [$further, $most] = count($this->ground->book->moves->pencils) <= self::SMALL ? [$this->deepened(...), self::DEEPENED] : [$this->widened(...), self::WIDENED];
+
+        return self::sorted([...array_map($further, array_slice($done, 0, $most)), ...array_slice($done, $most)]);
+    }
+
+    /**
+     * @param  array<Node>  $nodes
+     * @return list<Node>
+     */
+    private static function sorted(array $nodes): array
+    {
+        usort($nodes, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
+
+        return $nodes;
     }
 
     public function improved(Node $node): Node
@@ -37,7 +73,7 @@ final class Polish
         $least = $node->cost;
         for ($round = 0; $round < self::MOST_ROUNDS; $round++) {
             $before = $least;
-            foreach ([$this->regraded(...), $this->exchanged(...), $this->moved(...)] as $changes) {
+            foreach ([$this->changes->regraded(...), $this->changes->exchanged(...), $this->changes->moved(...)] as $changes) {
                 [$run, $least] = $this->best($run, $least, $changes($run));
             }
             if ($before - $least < self::LEAST_GAIN) {
@@ -48,13 +84,16 @@ final class Polish
         return $run === $node->run ? $node : $this->ground->node($run);
     }
 
-    /** As {@see self::improved()}, and besides with every pencil in every place: worth its time for the best few. */
-    public function deepened(Node $node): Node
+    /**
+     * As {@see self::improved()}, and besides with a pencil more, any, anywhere: a base that promises nothing by itself is not built on,
+     * yet carries what lies over it, above all where a school has an order.
+     */
+    private function widened(Node $node): Node
     {
         $best = $this->improved($node);
         for ($round = 0; $round < self::DEEPER; $round++) {
             $this->known = [];
-            [$run, $least] = $this->best($best->run, $best->cost, $this->inEveryPlace($best->run));
+            [$run, $least] = $this->best($best->run, $best->cost, $this->changes->oneMore($best->run));
             if ($best->cost - $least < self::LEAST_GAIN) {
                 break;
             }
@@ -64,43 +103,29 @@ final class Polish
         return $best;
     }
 
-    /** @return iterable<Run> every pencil in place of every pass, a mark firmer or lighter too, and as a pass more */
-    private function inEveryPlace(Run $run): iterable
+    /**
+     * As {@see self::improved()}, and besides with every pencil in every place, the passes around it marked anew: two changes that only
+     * together are better are found so. Worth its time for the best few.
+     */
+    private function deepened(Node $node): Node
     {
-        $rising = $this->rising();
-        foreach (array_keys($this->ground->book->moves->pencils) as $pencil) {
-            foreach ($run->marks as $at => $marks) {
-                if ($pencil !== $run->pencils[$at]) {
-                    foreach ([0, 1, -1] as $by) {
-                        yield $run->exchanged($at, $pencil, array_map(static fn (int $m): int => $m === 0 ? 0 : max(Craft::WHISPER, min(Craft::FULL, $m + $by)), $marks));
-                    }
+        [$best, $least] = [$node->run, $node->cost];
+        $tried = [];
+        for ($round = 0; $round < self::DEEPER; $round++) {
+            $before = $least;
+            foreach ($this->changes->orders($best) as [$run, $free]) {
+                $key = $run->key().'/'.implode(',', $free);
+                if (! isset($tried[$key])) {
+                    $tried[$key] = true;
+                    [$best, $least] = $this->marking->of($run, $free, $least) ?? [$best, $least];
                 }
             }
-            for ($at = 0; $at <= $run->length(); $at++) {
-                foreach ($rising as $marks) {
-                    yield $run->inserted($at, $pencil, $marks);
-                }
-            }
-        }
-    }
-
-    /** @return list<list<int>> gradings that rise evenly from the lightest shade that is worked to the darkest, and none of them firm but in the dark */
-    private function rising(): array
-    {
-        $worked = $this->ground->craft->worked;
-        $last = max(1, count($worked) - 1);
-        $gradings = [];
-        for ($from = 0; $from <= Craft::LIGHT; $from++) {
-            for ($to = max($from, Craft::WHISPER); $to <= Craft::FIRM; $to++) {
-                $marks = array_fill(0, count($this->ground->aims), 0);
-                foreach ($worked as $i => $shade) {
-                    $marks[$shade] = (int) round($from + ($to - $from) * ($last === $i || count($worked) === 1 ? 1 : $i / $last));
-                }
-                $gradings[implode($marks)] = array_values($marks);
+            if ($before - $least < self::LEAST_GAIN) {
+                break;
             }
         }
 
-        return array_values($gradings);
+        return $best === $node->run ? $node : $this->ground->node($best);
     }
 
     /**
@@ -120,71 +145,5 @@ final class Polish
         }
 
         return [$run, $least];
-    }
-
-    /** @return iterable<Run> one pass graded otherwise: one or more of its marks a step up or down */
-    private function regraded(Run $run): iterable
-    {
-        foreach ($run->pencils as $at => $pencil) {
-            foreach (Patterns::over(count($this->ground->aims), $this->ground->craft->worked) as $marks) {
-                $far = max(0, ...array_map(static fn (int $a, int $b): int => abs($a - $b), $marks, $run->marks[$at]));
-                if ($far === 1) {
-                    yield $run->exchanged($at, $pencil, $marks);
-                }
-            }
-        }
-    }
-
-    /** @return iterable<Run> one pass with another pencil: one like it, or one that the run has already */
-    private function exchanged(Run $run): iterable
-    {
-        foreach ($run->pencils as $at => $pencil) {
-            foreach (array_unique([...$this->alike($pencil), ...$run->pencils]) as $other) {
-                if ($other !== $pencil) {
-                    yield $run->exchanged($at, $other, $run->marks[$at]);
-                }
-            }
-        }
-    }
-
-    /** @return iterable<Run> one pass left out, moved, or laid once more in a light hand */
-    private function moved(Run $run): iterable
-    {
-        $n = $run->length();
-        for ($at = 0; $at < $n; $at++) {
-            yield $run->without($at);
-            if ($at < $n - 1) {
-                yield $run->swapped($at);
-            }
-        }
-        $light = array_fill(0, count($this->ground->aims), 0);
-        foreach ($this->ground->craft->worked as $shade) {
-            $light[$shade] = Craft::LIGHT;
-        }
-        foreach (array_unique($run->pencils) as $pencil) {
-            for ($at = 0; $at <= $n; $at++) {
-                yield $run->inserted($at, $pencil, array_values($light));
-                yield $run->inserted($at, $pencil, array_values(array_map(static fn (int $m): int => $m > 0 ? Craft::WHISPER : 0, $light)));
-            }
-        }
-    }
-
-    /** @return list<int> pencils that change a bare paper most like this one */
-    private function alike(int $pencil): array
-    {
-        if (isset($this->alike[$pencil])) {
-            return $this->alike[$pencil];
-        }
-        $of = fn (int $p): array => $this->ground->book->onto($this->ground->book->bare, $p * Moves::MARKS + Craft::MEDIUM - 1)->look->logs;
-        $own = $of($pencil);
-        $apart = [];
-        foreach (array_keys($this->ground->book->moves->pencils) as $other) {
-            if ($other !== $pencil) {
-                $apart[$other] = array_sum(array_map(static fn (float $a, float $b): float => ($a - $b) ** 2, $own, $of($other)));
-            }
-        }
-        asort($apart);
-
-        return $this->alike[$pencil] = array_slice(array_keys($apart), 0, self::ALIKE);
     }
 }

@@ -11,6 +11,7 @@ use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
 use KnottyPrism\Core\Recipe\Search\Look;
 use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** What stacks are worth in one shade: exactly for those laid, by forecast for those that one more pass would make. */
@@ -38,8 +39,11 @@ final class ShadeAim
     /** @var array{float, float, float} */
     private readonly array $logs;
 
-    /** @var list<array{float, float, float, float}> per pencil: where it leads in the metric, and the square of its length */
+    /** @var array<int, array{float, float, float, float}> per pencil: where it leads in the metric, and the square of its length */
     private readonly array $directions;
+
+    /** @var array<string, list<array{float, float, float, float}>> those of the pencils that may come after others, by these */
+    private array $ahead = [];
 
     /** @var list<float> squared ΔE00 that an ordinary hand sways each move by on bare paper */
     private readonly array $swayOfMove;
@@ -53,7 +57,7 @@ final class ShadeAim
     /** @var array<string, array{list<float>, list<float>}> by stack and passes left */
     private array $forecasts = [];
 
-    public function __construct(public readonly Shade $shade, private readonly Atlas $atlas, private readonly LaidBook $book, private readonly Mode $mode, public readonly ?Finish $finish)
+    public function __construct(public readonly Shade $shade, private readonly Atlas $atlas, private readonly LaidBook $book, private readonly Mode $mode, public readonly Rules $rules)
     {
         $this->metric = new LocalMetric($shade->target, $mode);
         $this->logs = Look::of($shade->target)->logs;
@@ -87,7 +91,7 @@ final class ShadeAim
 
     private function finishOf(Laid $laid): ?Finish
     {
-        return $this->finish !== null && Craft::takes($this->finish, count($laid->moves)) ? $this->finish : null;
+        return $this->rules->finish !== null && Craft::takes($this->rules->finish, count($laid->moves)) ? $this->rules->finish : null;
     }
 
     private function doubt(Laid $laid): float
@@ -117,7 +121,7 @@ final class ShadeAim
         }
         [$x, $y, $z] = $this->away($laid->look->logs, $judged->finishMoves);
 
-        return min($now, sqrt($judged->missed ** 2 * $this->leftAhead($x, $y, $z, self::MOST_AHEAD * $passesLeft) + $judged->sway + ($judged->doubt + self::DOUBT_AHEAD) ** 2));
+        return min($now, sqrt($judged->missed ** 2 * self::leftAhead($x, $y, $z, self::MOST_AHEAD * $passesLeft, $this->ahead(array_map(Moves::pencilOf(...), $laid->moves))) + $judged->sway + ($judged->doubt + self::DOUBT_AHEAD) ** 2));
     }
 
     /**
@@ -145,8 +149,12 @@ final class ShadeAim
         [$n0, $n1, $n2] = $next;
         $most = self::MOST_AHEAD * $passesLeft;
         $share = $this->book->shares($laid);
-        $errors = $hopes = [];
+        $pencils = array_map(Moves::pencilOf(...), $laid->moves);
+        $errors = $hopes = $ahead = [];
         foreach ($n0 as $move => $log0) {
+            if ($passesLeft > 0 && $move % Moves::MARKS === 0) {
+                $ahead = $this->ahead([...$pencils, Moves::pencilOf($move)]);
+            }
             $log0 += $fin0;
             $log1 = $n1[$move] + $fin1;
             $log2 = $n2[$move] + $fin2;
@@ -164,19 +172,41 @@ final class ShadeAim
             $u = $log0 - $to0;
             $v = $log1 - $to1;
             $w = $log2 - $to2;
-            $left = $this->leftAhead($a * $u + $b * $v + $c * $w, $d * $v + $e * $w, $f * $w, $most);
+            $left = self::leftAhead($a * $u + $b * $v + $c * $w, $d * $v + $e * $w, $f * $w, $most, $ahead);
             $hopes[] = min($error, sqrt($missed * $missed * $left + $sway + ($doubt + self::DOUBT_AHEAD) ** 2));
         }
 
         return [$errors, $hopes];
     }
 
-    /** The share of a squared distance that is left when the pencil that leads nearest goes as far as it helps. */
-    private function leftAhead(float $x, float $y, float $z, float $most): float
+    /**
+     * Where pencils lead that the school lets come after others: a hope for what it forbids leads astray.
+     *
+     * @param  list<int>  $before
+     * @return list<array{float, float, float, float}>
+     */
+    private function ahead(array $before): array
+    {
+        $before = array_unique($before);
+        sort($before);
+
+        return $this->ahead[implode(',', $before)] ??= array_values(array_filter(
+            $this->directions,
+            fn (int $pencil): bool => $this->rules->uses($pencil) && (in_array($pencil, $before, true) || array_filter($before, fn (int $one): bool => ! $this->rules->ordered($one, $pencil)) === []),
+            ARRAY_FILTER_USE_KEY,
+        ));
+    }
+
+    /**
+     * The share of a squared distance that is left when the pencil that leads nearest goes as far as it helps.
+     *
+     * @param  list<array{float, float, float, float}>  $ahead
+     */
+    private static function leftAhead(float $x, float $y, float $z, float $most, array $ahead): float
     {
         $here = $x * $x + $y * $y + $z * $z;
         $least = $here;
-        foreach ($this->directions as [$p, $q, $r, $square]) {
+        foreach ($ahead as [$p, $q, $r, $square]) {
             $along = -($x * $p + $y * $q + $z * $r);
             if ($along <= 0.0) {
                 continue;
