@@ -33,6 +33,7 @@ final class PrismApplication extends Application
         $this->addCommand(new DrawerCommand);
         $this->addCommand(new ConvertCommand);
         $this->addCommand(new ColourCommand);
+        $this->addCommand(new ChartCommand);
         $this->addCommand(new HealthCommand);
     }
 

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Error;
+
+/** A photograph that can't be read, with the one thing to do about it. */
+final class BadPhoto extends \DomainException implements CoreError
+{
+    public const NO_SHEET = 'no sheet';
+
+    public const CORNER_OUTSIDE = 'corner outside';
+
+    public const BLURRED = 'blurred';
+
+    public const DARK = 'dark';
+
+    public const LAMP = 'coloured lamp';
+
+    public const OTHER_SHEET = 'another sheet';
+
+    public const GLARE = 'glare';
+
+    private const WORDS = [
+        self::NO_SHEET => 'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the picture.',
+        self::CORNER_OUTSIDE => 'A corner of the sheet is outside the photo or covered: all four ring marks must be seen. Step back a little and take it again.',
+        self::BLURRED => 'The photo is blurred. Hold the camera still or rest it on something, let it focus on the sheet, and take it again.',
+        self::DARK => 'The photo is too dark to tell colours by. Take it in daylight near a window, without sun on the sheet.',
+        self::LAMP => 'A coloured lamp lights the sheet: its paper looks far from white. Take it in daylight, with the lamp off.',
+        self::OTHER_SHEET => 'This is another sheet than the one that is asked for: its row of squares names other pencils or another page. Choose the sheet that was printed.',
+        self::GLARE => 'Glare lies over more than a third of the sheet. Turn it away from the window or the lamp, and take it again without flash.',
+    ];
+
+    private function __construct(public readonly string $reason)
+    {
+        parent::__construct(self::WORDS[$reason]);
+    }
+
+    /** @param  key-of<self::WORDS>  $reason */
+    public static function because(string $reason): self
+    {
+        return new self($reason);
+    }
+}
