@@ -9,6 +9,7 @@ use App\Http\Controllers\EarlierPageController;
 use App\Http\Controllers\GrainController;
 use App\Http\Controllers\KeptRecipeCardController;
 use App\Http\Controllers\KeptRecipeController;
+use App\Http\Controllers\MeasuringSheetController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;
@@ -29,6 +30,7 @@ Route::prefix('/drawer')->controller(DrawerController::class)->group(function ()
     Route::get('/pencil', 'pencil');
     Route::patch('/pencil', 'note');
     Route::get('/lines', 'lines');
+    Route::get('/sample.csv', 'sample');
     Route::post('/ranges', 'addRange');
     Route::post('/undo', 'undo');
     Route::get('/file/{kind}', 'export')->whereIn('kind', array_keys(DrawerExport::KINDS));
@@ -50,6 +52,16 @@ Route::prefix('/drawer/imports/{import}')->middleware('can:own,import')->control
     Route::patch('/', 'choose');
     Route::post('/take', 'take');
     Route::delete('/', 'cancel');
+});
+
+Route::get('/drawer/sheets', [MeasuringSheetController::class, 'index']);
+Route::post('/drawer/sheets', [MeasuringSheetController::class, 'store']);
+Route::prefix('/drawer/sheets/{sheet}')->middleware('can:own,sheet')->controller(MeasuringSheetController::class)->group(function (): void {
+    Route::patch('/', 'correct');
+    Route::get('/file.pdf', 'pdf')->middleware('throttle:heavy');
+    Route::get('/drawer.csv', 'csv');
+    Route::post('/photo', 'photo')->middleware(['throttle:heavy', TakesTurns::class]);
+    Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
 });
 
 Route::get('/studies', [StudyController::class, 'index']);

@@ -16,6 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Error\CoreError;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
@@ -44,6 +45,7 @@ final class ProblemDetails
         return match (true) {
             $error instanceof ValidationException => self::answer(422, 'Something in the form is not right', (string) collect($error->errors())->flatten()->first(), ['errors' => $error->errors()]),
             $error instanceof BadFile => self::answer(422, 'The file can not be used', $error->getMessage(), ['problems' => $error->problems]),
+            $error instanceof BadPhoto => self::answer(422, 'The photo can not be read', $error->getMessage(), ['reason' => $error->reason]),
             $error instanceof ChangedElsewhere => self::answer(409, 'Changed elsewhere meanwhile', $error->getMessage()),
             $error instanceof CoreError => self::answer(422, 'That is outside what the model knows', $error->getMessage()),
             $error instanceof AuthenticationException => self::answer(401, 'Not signed in', 'Sign in and try again; nothing is lost.'),

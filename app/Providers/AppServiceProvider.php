@@ -41,7 +41,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Password::defaults(Password::min(10));
         // Numbers of rows, none larger than the database has.
-        Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'keptRecipe', 'import'], '[0-9]{1,18}'));
+        Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'keptRecipe', 'import', 'sheet'], '[0-9]{1,18}'));
         $this->limitRates();
         $isFirst = true;
         $tidiedAt = 0;

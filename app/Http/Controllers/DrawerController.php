@@ -46,6 +46,12 @@ final class DrawerController extends Controller
         return new JsonResponse($answers->pencil($this->user($request), (string) $request->string('id'), (string) $request->string('paper', 'white medium')));
     }
 
+    /** Invented pencils to begin with, as a drawer file. */
+    public function sample(): Response
+    {
+        return new Response((string) file_get_contents(base_path('demo/drawer.csv')), 200, ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
     public function lines(Request $request, DrawerKeeper $drawers, DrawerHistory $history): JsonResponse
     {
         $lines = [];

@@ -332,6 +332,128 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drawer/sample.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sampleDrawer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheets"];
+        put?: never;
+        post: operations["newSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/sheets/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["correctSheet"];
+        trace?: never;
+    };
+    "/api/drawer/sheets/{sheet}/file.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        get: operations["sheetToPrint"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/sheets/{sheet}/drawer.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        get: operations["measuredDrawer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/sheets/{sheet}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["photographSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/sheets/{sheet}/made-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeUpSheetPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies": {
         parameters: {
             query?: never;
@@ -1429,6 +1551,50 @@ export interface components {
             choices: components["schemas"]["ImportChoices"];
             preview: components["schemas"]["ImportPreview"] | null;
         };
+        NewSheet: {
+            /** @description one a row, number and name */
+            pencils: string;
+            line: string | null;
+            /** @enum {unknown} */
+            size: "a4" | "a5" | "letter";
+        };
+        SheetColour: {
+            pencil: string;
+            /** @enum {unknown} */
+            kind: "heavy" | "light" | "black";
+            hex: string | null;
+        };
+        SheetBox: {
+            /** @enum {unknown} */
+            kind: "heavy" | "light" | "black";
+            hex: string;
+            filled: boolean;
+            /** @description ΔE00 that it may be off by */
+            doubt: number;
+            doubtful: boolean;
+            note: string | null;
+            corrected: boolean;
+        };
+        Sheet: {
+            id: number;
+            /** @enum {unknown} */
+            size: "a4" | "a5" | "letter";
+            pages: number;
+            pagesRead: number;
+            line: string;
+            measured: number;
+            /** @description a made-up photo as a data address */
+            photo?: string;
+            pencils: {
+                id: string;
+                number: string;
+                name: string;
+                boxes: components["schemas"]["SheetBox"][];
+            }[];
+        };
+        Sheets: {
+            sheets: components["schemas"]["Sheet"][];
+        };
         Study: {
             id: number;
             name: string;
@@ -1738,6 +1904,7 @@ export interface components {
         by: "-1" | "1";
         entry: number;
         import: number;
+        sheet: number;
         x: number;
         y: number;
         ring: number;
@@ -2275,6 +2442,191 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrawerImport"];
+                };
+            };
+        };
+    };
+    sampleDrawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description invented pencils to begin with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+        };
+    };
+    sheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheets"];
+                };
+            };
+        };
+    };
+    newSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["NewSheet"];
+            };
+        };
+        responses: {
+            /** @description the sheet to print */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
+                };
+            };
+        };
+    };
+    correctSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SheetColour"];
+            };
+        };
+        responses: {
+            /** @description the sheet with a colour put right */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
+                };
+            };
+        };
+    };
+    sheetToPrint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description its pages */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    measuredDrawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what was measured as a drawer file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+        };
+    };
+    photographSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    photo: string;
+                };
+            };
+        };
+        responses: {
+            /** @description the sheet with what the photo says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
+                };
+            };
+        };
+    };
+    makeUpSheetPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: components["parameters"]["sheet"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the sheet with what a made-up photo says and that photo */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
                 };
             };
         };

@@ -1,11 +1,12 @@
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
 
-import { NativeSelect, TextInput, WordButton, WordChoice } from '../../ui/controls';
+import { Button, NativeSelect, TextInput, WordButton, WordChoice } from '../../ui/controls';
 
 import { BalanceView, DrawerFacts } from './BalanceView';
 import { isMeant, likeliest, shownKey, shownOf } from './drawerState';
 import { FilesView } from './FilesView';
+import { MeasureView } from './MeasureView';
 import { LinesView } from './LinesView';
 import { MixView } from './MixView';
 import { PencilView } from './PencilView';
@@ -69,6 +70,33 @@ function TrayTools({ place }: { place: DrawerPlaceState }) {
     );
 }
 
+const Ways = styled.div`
+    display: grid;
+    grid-template-columns: max-content 1fr;
+    gap: 10px 14px;
+    align-items: center;
+    margin-top: 12px;
+`;
+
+/** What a new account sees: the three ways to a drawer, and what comes of it. */
+function FirstPencils({ onWay }: { onWay: (way: 'measure' | 'files') => void }) {
+    return (
+        <>
+            <p>The drawer is empty. With a dozen pencils in it, a photo gives recipes at once. There are three ways:</p>
+            <Ways>
+                <Button $main onPress={() => onWay('measure')}>
+                    Photograph my pencils
+                </Button>
+                <span>Print a sheet, colour three boxes a pencil, take one photo: your own pencils, measured.</span>
+                <Button onPress={() => onWay('files')}>Bring a file</Button>
+                <span>A list of numbers and colours that you have already.</span>
+                <Button onPress={() => onWay('files')}>Begin with the sample lines</Button>
+                <span>Invented pencils, to look around with.</span>
+            </Ways>
+        </>
+    );
+}
+
 /** The pencils as they lie. */
 export function TrayPart({ place }: { place: DrawerPlaceState }) {
     const { tray, pencils, shown, knowsNone, beside, mix, chosen, typed, choose } = place;
@@ -78,12 +106,14 @@ export function TrayPart({ place }: { place: DrawerPlaceState }) {
             {tray.isPending && <p aria-busy="true">Laying the drawer…</p>}
             {tray.error !== null && <p role="alert">{sentenceOf(tray.error)}</p>}
             {tray.data !== undefined && pencils.length === 0 && (
-                <Inset as="p">
-                    {shown.kind === 'wanted'
-                        ? 'No pencil is noted as wanted.'
-                        : knowsNone
-                          ? 'The drawer is empty. Bring in a file of pencils at the right.'
-                          : 'No pencil lies here. Choose a line above to say which of it you own, or add numbers at the right.'}
+                <Inset as="div">
+                    {shown.kind === 'wanted' ? (
+                        'No pencil is noted as wanted.'
+                    ) : knowsNone ? (
+                        <FirstPencils onWay={place.setBeside} />
+                    ) : (
+                        'No pencil lies here. Choose a line above to say which of it you own, or add numbers at the right.'
+                    )}
                 </Inset>
             )}
             {(tray.data?.unfitted ?? 0) > 0 && (
@@ -156,6 +186,7 @@ export function BesidePart({ place }: { place: DrawerPlaceState }) {
             )}
             {beside === 'mixes' && <MixView ids={mix} paper={paper} />}
             {beside === 'lines' && <LinesView lines={lines.data?.lines ?? []} onPencil={showPencil} />}
+            {beside === 'measure' && <MeasureView known={pencils} onFault={onFault} />}
             {beside === 'files' && <FilesView lines={lines.data?.lines ?? []} order={order} range={changes.range} onFault={onFault} />}
         </>
     );

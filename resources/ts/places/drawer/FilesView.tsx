@@ -53,7 +53,7 @@ interface FilesViewProps {
 export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
     return (
         <Column aria-label="In and out">
-            <ImportPart />
+            <ImportPart isFirst={lines.length === 0} />
             {lines.length > 0 && (
                 <>
                     <PartHead>

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { askAnew, putAnswer } from '../../api/answers';
-import { ask, askWithFile, RequestFailed, sentenceOf } from '../../api/client';
+import { ask, askFile, askWithFile, RequestFailed, sentenceOf } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import type { DrawerImport, ImportChoices } from '../../api/types';
 import { PartHead } from '../../ui/Column';
@@ -32,7 +32,7 @@ function useImportChanges(id: number | null, put: (answer: DrawerImport) => Prom
     return { choose, take, cancel };
 }
 
-function useImport() {
+export function useImport() {
     const client = useQueryClient();
     const [problems, setProblems] = useState<string[]>([]);
     const [id, setId] = useState<number | null>(null);
@@ -66,8 +66,13 @@ function useImport() {
 }
 
 /** A drawer file on its way in: chosen, looked at with every problem, taken in with progress; nothing happens before it is agreed to. */
-export function ImportPart() {
-    const { problems, setProblems, id, begin, choose, take, cancel, data } = useImport();
+export function ImportPart({ isFirst }: { isFirst: boolean }) {
+    const bringing = useImport();
+    const { setProblems, id, begin, data } = bringing;
+    const sample = async () => {
+        setProblems([]);
+        begin.mutate(new File([await askFile('/api/drawer/sample.csv')], 'sample.csv'));
+    };
     return (
         <>
             <PartHead $first>
@@ -86,6 +91,26 @@ export function ImportPart() {
                     </Button>
                 </FileTrigger>
             </PartHead>
+            <Bringing bringing={bringing} />
+            {isFirst && id === null && (
+                <p>
+                    <Button onPress={() => void sample().catch((error: unknown) => setProblems([sentenceOf(error)]))}>
+                        Begin with the sample lines
+                    </Button>
+                </p>
+            )}
+            {id === null && (
+                <p>CSV, JSON, a palette (.gpl) or measurement text (CGATS). It is looked at first; nothing changes before you say so.</p>
+            )}
+        </>
+    );
+}
+
+/** What comes of a file: its problems, what taking it in would do, and how far that is. */
+export function Bringing({ bringing }: { bringing: ReturnType<typeof useImport> }) {
+    const { problems, choose, take, cancel, data } = bringing;
+    return (
+        <>
             <Problems problems={problems} />
             {data?.preview != null && (
                 <Preview
@@ -98,9 +123,6 @@ export function ImportPart() {
                 />
             )}
             <Standing data={data} onCancel={() => cancel.mutate()} />
-            {id === null && (
-                <p>CSV, JSON, a palette (.gpl) or measurement text (CGATS). It is looked at first; nothing changes before you say so.</p>
-            )}
         </>
     );
 }

@@ -32,6 +32,7 @@ export const BESIDE = [
     { value: 'balance', label: 'Balance' },
     { value: 'mixes', label: 'Mixes' },
     { value: 'lines', label: 'Lines' },
+    { value: 'measure', label: 'Measure' },
     { value: 'files', label: 'In and out' },
 ] as const;
 

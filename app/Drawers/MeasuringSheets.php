@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Drawers;
+
+use App\Models\MeasuringSheet;
+use App\Models\PencilRow;
+use App\Models\User;
+use App\Photos\Raster;
+use App\Photos\SheetPhotos;
+use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
+use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
+use KnottyPrism\Core\Chart\BenchCamera\Shot;
+use KnottyPrism\Core\Chart\ReadChart;
+use KnottyPrism\Core\Chart\Reading\BoxReading;
+use KnottyPrism\Core\Chart\Reading\ChartReading;
+use KnottyPrism\Core\Chart\Sheet\BoxKind;
+use KnottyPrism\Core\Chart\Sheet\SheetPencil;
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\BadPhoto;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+
+/** Pencils on their way into a drawer by camera: written down, printed, photographed, looked over; nothing enters the drawer from here. */
+final class MeasuringSheets
+{
+    /** Sheets that an account keeps. */
+    private const KEPT = 12;
+
+    /** Longer side of a made-up photo, pixels. */
+    private const SIDE = 1400;
+
+    /** @param  non-empty-list<SheetPencil>  $pencils */
+    public function begin(User $user, array $pencils, string $size): MeasuringSheet
+    {
+        $sheet = MeasuringSheet::query()->create([
+            'user_id' => $user->id, 'size' => $size, 'pages' => [],
+            'pencils' => array_map(static fn (SheetPencil $p): array => ['line' => $p->line, 'number' => $p->number, 'name' => $p->name], $pencils),
+        ]);
+        $older = MeasuringSheet::query()->where('user_id', $user->id)->latest('id')->skip(self::KEPT)->take(100)->pluck('id');
+        MeasuringSheet::query()->whereKey($older)->delete();
+
+        return $sheet;
+    }
+
+    /** @return list<MeasuringSheet> the newest first */
+    public function of(User $user): array
+    {
+        return array_values(MeasuringSheet::query()->where('user_id', $user->id)->latest('id')->get()->all());
+    }
+
+    /**
+     * Reads the photo of a page; what was read of that page before is replaced.
+     *
+     * @throws BadPhoto|BadFile
+     */
+    public function read(MeasuringSheet $row, string $path): MeasuringSheet
+    {
+        return $this->noted($row, ReadChart::page(SheetPhotos::read($path), $row->sheet(), Paper::whiteMedium()));
+    }
+
+    /**
+     * The same with a photo that the bench camera makes up, of the page after the last that was read.
+     *
+     * @return array{MeasuringSheet, string} and the photo as JPEG
+     */
+    public function madeUp(MeasuringSheet $row, int $seed): array
+    {
+        $sheet = $row->sheet();
+        $page = count(array_diff_key($sheet->pages, $row->pages)) === 0 ? 0 : (int) min(array_keys(array_diff_key($sheet->pages, $row->pages)));
+        $photo = BenchCamera::photograph(new FilledSheet($sheet, $page, $this->standIns($row), Paper::whiteMedium(), 1.0, $seed), Shot::ordinary($seed), self::SIDE, $seed);
+
+        return [$this->noted($row, ReadChart::page($photo, $sheet, Paper::whiteMedium())), Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg')];
+    }
+
+    /** Puts a colour right by hand; nothing leaves the box out. */
+    public function correct(MeasuringSheet $row, string $pencil, BoxKind $kind, ?string $hex): MeasuringSheet
+    {
+        $pages = $row->pages;
+        foreach ($pages as $p => $boxes) {
+            foreach ($boxes as $b => $box) {
+                if ($box['pencil'] === $pencil && $box['kind'] === $kind->value) {
+                    $pages[$p][$b] = [...$box, 'filled' => $hex !== null, 'hex' => strtolower($hex ?? $box['hex']), 'corrected' => true];
+                }
+            }
+        }
+        $row->update(['pages' => $pages]);
+
+        return $row;
+    }
+
+    /** What was measured, as a drawer file; pencils without a heavy swatch are left out. */
+    public function csv(MeasuringSheet $row): string
+    {
+        $hexes = [];
+        foreach ($row->pages as $boxes) {
+            foreach ($boxes as $box) {
+                if ($box['filled']) {
+                    $hexes[$box['pencil']][$box['kind']] = $box['hex'];
+                }
+            }
+        }
+        $rows = [];
+        foreach ($row->listed() as $id => $pencil) {
+            if (isset($hexes[$id][BoxKind::Heavy->value])) {
+                $rows[] = ShelfRow::of(new PencilRecord($pencil->line, $pencil->number, $pencil->name, $hexes[$id][BoxKind::Heavy->value], light: $hexes[$id][BoxKind::Light->value] ?? null, overBlack: $hexes[$id][BoxKind::Black->value] ?? null));
+            }
+        }
+
+        return $rows === [] ? throw BadFile::because('Nothing was measured on this sheet yet; photograph a page first.') : DrawerWriter::csv($rows);
+    }
+
+    private function noted(MeasuringSheet $row, ChartReading $reading): MeasuringSheet
+    {
+        $boxes = array_map(static fn (BoxReading $b): array => ['pencil' => $b->box->pencil, 'kind' => $b->box->kind->value, 'hex' => $b->hex(), 'filled' => $b->filled, 'doubt' => round($b->doubt, 1), 'note' => $b->note, 'corrected' => false], $reading->boxes);
+        $row->update(['pages' => array_replace($row->pages, [$reading->page => $boxes])]);
+
+        return $row;
+    }
+
+    /** @return array<string, Pencil> pencils for a made-up photo: the artist's own where they are known, the demo's in turn for the others */
+    private function standIns(MeasuringSheet $row): array
+    {
+        $own = PencilRow::query()->where('user_id', $row->user_id)->get()->keyBy(static fn (PencilRow $p): string => $p->identifier());
+        $demo = DrawerFile::drawer((string) file_get_contents(base_path('demo/drawer.csv')))->pencils;
+        $found = [];
+        foreach (array_keys($row->listed()) as $i => $id) {
+            $found[(string) $id] = $own->get((string) $id)?->toPencil() ?? $demo[$i % count($demo)];
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,161 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { FileTrigger } from 'react-aria-components';
+import { putAnswer } from '../../api/answers';
+import { ask, askFile, askWithFile, sentenceOf } from '../../api/client';
+import { newKey } from '../../api/keptEdits';
+import type { Sheet, SheetBox, Sheets, TrayPencil } from '../../api/types';
+import { Column, PartHead } from '../../ui/Column';
+import { Button, WordButton } from '../../ui/controls';
+import { Row } from '../../ui/layout';
+import { Bringing, useImport } from './ImportPart';
+import { MeasuredBoxes } from './MeasuredBoxes';
+import { SheetForm } from './SheetForm';
+
+const KEY = ['sheets'];
+
+/** The sheets of the account and what can be done with the one at hand. */
+function useSheets() {
+    const client = useQueryClient();
+    const [made, setMade] = useState<string | null>(null);
+    const [fault, setFault] = useState<string | null>(null);
+    const sheets = useQuery({ queryKey: KEY, queryFn: ({ signal }) => ask<Sheets>('/api/drawer/sheets', { signal }) });
+    const put = async (sheet: Sheet) => {
+        const others = (client.getQueryData<Sheets>(KEY)?.sheets ?? []).filter((s) => s.id !== sheet.id);
+        await putAnswer(client, KEY, { sheets: [sheet, ...others].sort((a, b) => b.id - a.id) });
+        setFault(null);
+        if (sheet.photo !== undefined) {
+            setMade(sheet.photo);
+        }
+    };
+    const onError = (error: unknown) => setFault(sentenceOf(error));
+    const changing = { onSuccess: put, onError };
+    const begin = useMutation({
+        mutationFn: (json: { pencils: string; line: string; size: string }) =>
+            ask<Sheet>('/api/drawer/sheets', { method: 'POST', json, key: newKey() }),
+        ...changing,
+    });
+    const photograph = useMutation({
+        mutationFn: ({ id, file }: { id: number; file: File }) =>
+            askWithFile<Sheet>(`/api/drawer/sheets/${id}/photo`, 'photo', file, newKey()),
+        ...changing,
+        onMutate: () => setMade(null),
+    });
+    const makeUp = useMutation({
+        mutationFn: (id: number) => ask<Sheet>(`/api/drawer/sheets/${id}/made-up`, { method: 'POST' }),
+        ...changing,
+    });
+    const correct = useMutation({
+        mutationFn: ({ id, ...json }: { id: number; pencil: string; kind: SheetBox['kind']; hex: string | null }) =>
+            ask<Sheet>(`/api/drawer/sheets/${id}`, { method: 'PATCH', json }),
+        ...changing,
+    });
+    return { sheets, begin, photograph, makeUp, correct, made, fault, setFault };
+}
+
+type SheetsState = ReturnType<typeof useSheets>;
+
+interface MeasureViewProps {
+    known: readonly TrayPencil[];
+    onFault: (text: string) => void;
+}
+
+/** One's own pencils by camera: written down, printed, coloured in, photographed, looked over, taken in. */
+export function MeasureView({ known, onFault }: MeasureViewProps) {
+    const state = useSheets();
+    const [isNew, setNew] = useState(false);
+    const [chosen, setChosen] = useState<number | null>(null);
+    const all = state.sheets.data?.sheets ?? [];
+    const sheet = isNew ? undefined : (all.find((s) => s.id === chosen) ?? all[0]);
+    if (state.sheets.isPending) {
+        return <Column aria-busy="true">Looking for your sheets…</Column>;
+    }
+    return (
+        <Column aria-label="Measure my pencils">
+            <PartHead $first>
+                <h2>Measure my pencils</h2>
+                {sheet !== undefined && <WordButton onPress={() => setNew(true)}>Another sheet</WordButton>}
+                {isNew && all.length > 0 && <WordButton onPress={() => setNew(false)}>Back to the last sheet</WordButton>}
+            </PartHead>
+            {state.sheets.error !== null && <p role="alert">{sentenceOf(state.sheets.error)}</p>}
+            {sheet === undefined ? (
+                <SheetForm
+                    known={known}
+                    isPending={state.begin.isPending}
+                    onMake={(list) =>
+                        state.begin.mutate(list, {
+                            onSuccess: (answer) => {
+                                setNew(false);
+                                setChosen(answer.id);
+                            },
+                        })
+                    }
+                />
+            ) : (
+                <SheetAtHand key={sheet.id} sheet={sheet} state={state} onFault={onFault} />
+            )}
+            <div role="alert">{state.fault !== null && <p>{state.fault}</p>}</div>
+        </Column>
+    );
+}
+
+function SheetAtHand({ sheet, state, onFault }: { sheet: Sheet; state: SheetsState; onFault: (text: string) => void }) {
+    const bringing = useImport();
+    const isReading = state.photograph.isPending || state.makeUp.isPending;
+    const takeIn = async () => {
+        try {
+            bringing.setProblems([]);
+            bringing.begin.mutate(new File([await askFile(`/api/drawer/sheets/${sheet.id}/drawer.csv`)], 'measured.csv'));
+        } catch (error) {
+            onFault(sentenceOf(error));
+        }
+    };
+    return (
+        <>
+            <p>
+                {sheet.pencils.length} pencils on {sheet.pages === 1 ? 'one page' : `${sheet.pages} pages`}: print at 100 %, colour in, and
+                photograph each page whole, from above, in daylight.
+            </p>
+            <Row>
+                <a href={`/api/drawer/sheets/${sheet.id}/file.pdf`} target="_blank" rel="noreferrer">
+                    Print the sheet
+                </a>
+                <FileTrigger
+                    acceptedFileTypes={['image/*']}
+                    onSelect={(files) => files?.[0] !== undefined && state.photograph.mutate({ id: sheet.id, file: files[0] })}
+                >
+                    <Button $main={sheet.measured === 0} isPending={isReading}>
+                        Choose a photo of it
+                    </Button>
+                </FileTrigger>
+                <WordButton isPending={isReading} onPress={() => state.makeUp.mutate(sheet.id)}>
+                    Try with a made-up photo
+                </WordButton>
+            </Row>
+            <div role="status">
+                {isReading && <p>Reading the photo…</p>}
+                {!isReading && sheet.measured > 0 && (
+                    <p>
+                        {sheet.measured} of {sheet.pencils.length} pencils measured
+                        {sheet.pagesRead < sheet.pages && `; ${sheet.pages - sheet.pagesRead} more to photograph`}. Nothing is in the drawer
+                        yet.
+                    </p>
+                )}
+            </div>
+            <MeasuredBoxes
+                sheet={sheet}
+                photo={state.made}
+                onCorrect={(pencil, kind, hex) => state.correct.mutate({ id: sheet.id, pencil, kind, hex })}
+            />
+            {sheet.measured > 0 && bringing.id === null && (
+                <Row>
+                    <Button $main isPending={bringing.begin.isPending} onPress={() => void takeIn()}>
+                        Take {sheet.measured} into the drawer
+                    </Button>
+                    <span>You see first what it would change.</span>
+                </Row>
+            )}
+            <Bringing bringing={bringing} />
+        </>
+    );
+}

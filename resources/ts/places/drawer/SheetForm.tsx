@@ -1,0 +1,86 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { TrayPencil } from '../../api/types';
+import { Button, NativeSelect, TextInput, WordButton } from '../../ui/controls';
+import { Row } from '../../ui/layout';
+
+const Form = styled.form`
+    display: grid;
+    gap: 8px;
+    & textarea {
+        width: 100%;
+        min-height: 220px;
+        padding: 8px;
+        border: 1.5px solid var(--strong-line);
+        border-radius: 0;
+        background: var(--ground);
+        color: var(--ink);
+        font: inherit;
+    }
+`;
+
+const DRAFT = 'measure-draft';
+
+interface SheetFormProps {
+    known: readonly TrayPencil[];
+    isPending: boolean;
+    onMake: (list: { pencils: string; line: string; size: string }) => void;
+}
+
+/** The pencils to be measured, typed or pasted once; what was typed is kept on this device until the sheet is made. */
+export function SheetForm({ known, isPending, onMake }: SheetFormProps) {
+    const [pencils, setPencils] = useState(() => localStorage.getItem(DRAFT) ?? '');
+    const [line, setLine] = useState('');
+    const [size, setSize] = useState('a4');
+    const write = (text: string) => {
+        localStorage.setItem(DRAFT, text);
+        setPencils(text);
+    };
+    const again = () => {
+        const own = known[0]?.line ?? '';
+        setLine(own);
+        write(
+            known
+                .filter((p) => p.line === own)
+                .slice(0, 60)
+                .map((p) => `${p.number} ${p.name}`)
+                .join('\n'),
+        );
+    };
+    return (
+        <Form
+            onSubmit={(e) => {
+                e.preventDefault();
+                onMake({ pencils, line, size });
+                localStorage.removeItem(DRAFT);
+            }}
+        >
+            <p>Write down the pencils, one a row: the number and, if you like, its name. Up to sixty.</p>
+            <textarea
+                aria-label="Pencils, one a row"
+                placeholder={'12 moss\n14 brick\n17'}
+                value={pencils}
+                onChange={(e) => write(e.target.value)}
+            />
+            <Row>
+                <label>
+                    of the line <TextInput value={line} placeholder="none" onChange={(e) => setLine(e.target.value)} />
+                </label>
+                <label>
+                    on{' '}
+                    <NativeSelect value={size} onChange={(e) => setSize(e.target.value)}>
+                        <option value="a4">A4</option>
+                        <option value="a5">A5</option>
+                        <option value="letter">Letter</option>
+                    </NativeSelect>
+                </label>
+            </Row>
+            <Row>
+                <Button $main type="submit" isPending={isPending}>
+                    Make the sheet
+                </Button>
+                {known.length > 0 && <WordButton onPress={again}>Measure those of the drawer again</WordButton>}
+            </Row>
+        </Form>
+    );
+}
