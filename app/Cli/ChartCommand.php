@@ -17,7 +17,6 @@ use KnottyPrism\Core\Chart\ReadChart;
 use KnottyPrism\Core\Chart\Reading\BoxReading;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Medium\Hand\Hand;
@@ -105,14 +104,6 @@ final class ChartCommand extends Command
     private function byId(Drawer $drawer): array
     {
         return array_combine(Pencil::identifiers($drawer->pencils), $drawer->pencils);
-    }
-
-    /** @throws BadFile when it can't be written */
-    private function write(string $path, string $bytes): void
-    {
-        if (@file_put_contents($path, $bytes) !== strlen($bytes)) {
-            throw BadFile::because("The file \"$path\" can't be written: is the folder there, and is there room?");
-        }
     }
 
     /**

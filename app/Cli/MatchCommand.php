@@ -24,6 +24,7 @@ final class MatchCommand extends Command
         $this->setName('match')->setDescription('Up to four recipes for one colour')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
+            ->addOption('hand', null, InputOption::VALUE_REQUIRED, 'what prism hand has written of one')
             ->addOption('target', null, InputOption::VALUE_REQUIRED, 'the colour wanted, #rrggbb')
             ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…: '.implode('; ', array_map(static fn (string $k, array $v): string => $k.'='.implode('|', $v), array_keys(School::choices()), School::choices())), '')
             ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)

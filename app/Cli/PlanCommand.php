@@ -42,6 +42,7 @@ final class PlanCommand extends Command
             ->addOption('photo', null, InputOption::VALUE_REQUIRED, 'JPEG, PNG, WebP or TIFF')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
+            ->addOption('hand', null, InputOption::VALUE_REQUIRED, 'what prism hand has written of one')
             ->addOption('pencils', null, InputOption::VALUE_REQUIRED, 'at most so many for the whole picture')
             ->addOption('keep', null, InputOption::VALUE_REQUIRED, 'pencils that the palette must hold, ID,ID…', '')
             ->addOption('without', null, InputOption::VALUE_REQUIRED, 'pencils that it must not, ID,ID…', '')

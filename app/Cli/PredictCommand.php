@@ -22,6 +22,7 @@ final class PredictCommand extends Command
         $this->setName('predict')->setDescription('The colour after every pass of a stack')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
+            ->addOption('hand', null, InputOption::VALUE_REQUIRED, 'what prism hand has written of one')
             ->addOption('stack', null, InputOption::VALUE_REQUIRED, 'steps from the paper up, like 101@0.35,114@0.55,solvent');
     }
 

@@ -34,6 +34,7 @@ final class PrismApplication extends Application
         $this->addCommand(new ConvertCommand);
         $this->addCommand(new ColourCommand);
         $this->addCommand(new ChartCommand);
+        $this->addCommand(new HandCommand);
         $this->addCommand(new HealthCommand);
     }
 

@@ -9,6 +9,7 @@ use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\HandJson;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
@@ -50,12 +51,15 @@ trait Reads
         return DrawerFile::drawer($this->file($this->required($input, 'drawer')));
     }
 
-    /** A paper's name, or a JSON file. */
+    /** A paper's name, or a JSON file; under the hand of a file, where the call names one. */
     private function paper(InputInterface $input): Paper
     {
         $paper = $this->required($input, 'paper');
 
-        return is_file($paper) ? PaperJson::read($this->file($paper)) : PaperShelf::named($paper);
+        $found = is_file($paper) ? PaperJson::read($this->file($paper)) : PaperShelf::named($paper);
+        $hand = $input->hasOption('hand') ? $input->getOption('hand') : null;
+
+        return is_string($hand) ? $found->under(HandJson::hand($this->file($hand))) : $found;
     }
 
     private function mode(InputInterface $input): Mode
@@ -81,6 +85,14 @@ trait Reads
         }
 
         return (int) OutOfRange::check("--$option", (float) $text, 1, $most);
+    }
+
+    /** @throws BadFile when it can't be written */
+    private function write(string $path, string $bytes): void
+    {
+        if (str_contains($path, "\0") || @file_put_contents($path, $bytes) !== strlen($bytes)) {
+            throw BadFile::because("The file \"$path\" can't be written: is the folder there, and is there room?");
+        }
     }
 
     /** @param  array<mixed>  $data */

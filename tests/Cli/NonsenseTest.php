@@ -32,6 +32,9 @@ it('answers any call with a result or with one plain sentence', function (array 
     $folder = sys_get_temp_dir().'/kp-nonsense-'.bin2hex(random_bytes(4));
     mkdir($folder);
     $nonsense = ['', ' ', 'x', '-1', '0', '1e9', '7.5', '#12', ',', '@,@', "\0", "\xC3\x28", str_repeat('9', 400), $folder, temporaryFile(''), temporaryFile("\0\1\2"), temporaryFile('{"name": 3}'), temporaryFile('[[1]]')];
+    // What a call writes under a nonsensical name lands here.
+    $back = (string) getcwd();
+    chdir($folder);
     $faults = [];
     foreach (array_keys($call) as $option) {
         if ($option === 'command') {
@@ -42,7 +45,8 @@ it('answers any call with a result or with one plain sentence', function (array 
             array_push($faults, ...callFaults([...$call, $option => $value], "$option = ".json_encode(mb_convert_encoding(mb_substr($value, 0, 40), 'UTF-8', 'UTF-8'))));
         }
     }
-    array_map(unlink(...), glob("$folder/*") ?: []);
+    chdir($back);
+    array_map(unlink(...), glob("$folder/{,.}*[!.]*", GLOB_BRACE) ?: []);
     rmdir($folder);
     expect($faults)->toBe([]);
 })->with([
@@ -55,6 +59,8 @@ it('answers any call with a result or with one plain sentence', function (array 
     'convert' => fn () => ['command' => 'convert', '--from' => threePencils(), '--to' => 'cgats'],
     'colour, pairs' => fn () => ['command' => 'colour', '--file' => temporaryFile("50,0,0,51,1,1\n")],
     'colour, sRGB' => fn () => ['command' => 'colour', '--srgb' => temporaryFile("#808080\n")],
+    'chart read' => fn () => ['command' => 'chart', 'what' => 'read', '--photo' => temporaryFile('no photo'), '--layout' => temporaryFile('{"sheet": {"width": 148, "height": 210}, "pages": [{"boxes": [{"pencil": "1", "kind": "heavy", "x": 1, "y": 1, "w": 9, "h": 9}]}]}'), '--drawer' => threePencils(), '--paper' => 'black', '--out' => '/nowhere/at/all'],
+    'hand' => fn () => ['command' => 'hand', '--drawer' => threePencils(), '--paper' => 'black', '--strips' => temporaryFile('[{"stack": "1@0.35", "lab": [40, 1, 2]}]'), '--out' => '/nowhere/at/all'],
     'plan' => fn () => ['command' => 'plan', '--photo' => temporaryFile('no photo'), '--drawer' => threePencils(), '--paper' => 'black', '--pencils' => '2', '--keep' => '1', '--without' => '2', '--mode' => 'value-only', '--school' => '', '--zones' => '2', '--out' => '/nowhere/at/all'],
 ]);
 
