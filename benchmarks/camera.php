@@ -8,6 +8,7 @@ declare(strict_types=1);
 use App\Photos\Raster;
 use Benchmarks\Table;
 use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
+use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
 use KnottyPrism\Core\Chart\BenchCamera\Shot;
 use KnottyPrism\Core\Chart\ReadChart;
@@ -18,9 +19,6 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Hand\Hand;
-use KnottyPrism\Core\Medium\Hand\LearnHand;
-use KnottyPrism\Core\Medium\Hand\Strip;
-use KnottyPrism\Core\Medium\Hand\SuggestedStrips;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
@@ -29,6 +27,9 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Medium\Strips\LearnHand;
+use KnottyPrism\Core\Medium\Strips\Strip;
+use KnottyPrism\Core\Medium\Strips\SuggestedStrips;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -87,6 +88,8 @@ printf("%-58s %12.2f %15s   wanted ≤ 1.5\n", '  what the disturbances cost in 
 Table::row('reading a photo', $times, 's', '< 5', 2);
 printf("%-58s %12s %15s   wanted < 500\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB', '');
 
+mt_srand(5);
+$chance = new Chance(5);
 /** A stack as a plan has them: one to three passes, light hand first. */
 $craft = static function () use ($drawer): Stack {
     $marks = PressureMark::pressures();
@@ -95,15 +98,15 @@ $craft = static function () use ($drawer): Stack {
     return new Stack(array_map(static fn (int $i): Pass => new Pass($drawer->pencils[mt_rand(0, count($drawer->pencils) - 1)], $marks[min(3, $first + ($i > 0 ? mt_rand(0, 1) : 0))]), range(0, mt_rand(0, 2))));
 };
 /** The same as a hand that wanders lays it, read off with a small error. */
-$laid = static function (Stack $stack, Paper $paper): Strip {
+$laid = static function (Stack $stack, Paper $paper) use ($chance): Strip {
     $sheet = new Sheet($paper);
     $spread = $paper->hand->spread;
     foreach ($stack->passes() as $pass) {
-        LayPass::onto($sheet, $pass->pencil, max(0.05, min(1.0, $pass->pressure + $spread * Steadiness::PRESSURE_DEVIATION * FilledSheet::normal())), max(0.1, 1 + $spread * Steadiness::LAYDOWN_DEVIATION * FilledSheet::normal()));
+        LayPass::onto($sheet, $pass->pencil, max(0.05, min(1.0, $pass->pressure + $spread * Steadiness::PRESSURE_DEVIATION * $chance->normal())), max(0.1, 1 + $spread * Steadiness::LAYDOWN_DEVIATION * $chance->normal()));
     }
     $lab = Lab::ofXyz($sheet->xyz());
 
-    return new Strip($stack, new Lab($lab->l + 0.6 * FilledSheet::normal(), $lab->a + 0.6 * FilledSheet::normal(), $lab->b + 0.6 * FilledSheet::normal()));
+    return new Strip($stack, new Lab($lab->l + 0.6 * $chance->normal(), $lab->a + 0.6 * $chance->normal(), $lab->b + 0.6 * $chance->normal()));
 };
 $looks = static fn (Stack $stack, Paper $paper): Lab => Lab::ofXyz($stack->on($paper)->xyz());
 $tried = static function (Hand $true, int $count) use ($drawer, $paper, $laid, $craft, $looks): array {
@@ -118,7 +121,6 @@ $tried = static function (Hand $true, int $count) use ($drawer, $paper, $laid, $
 
     return [$learnt, $after / max(1e-6, $before)];
 };
-mt_srand(5);
 foreach ([6, 12] as $count) {
     Table::head("\n$count strips, 40 hands from 30 % lighter to 40 % heavier, half to twice as uneven");
     $pressure = $later = $spread = $invented = $quarter = [];

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Cli;
 
 use KnottyPrism\Core\Formats\HandJson;
-use KnottyPrism\Core\Medium\Hand\LearnHand;
-use KnottyPrism\Core\Medium\Hand\SuggestedStrips;
 use KnottyPrism\Core\Medium\Stack\Prediction;
 use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Strips\LearnHand;
+use KnottyPrism\Core\Medium\Strips\SuggestedStrips;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;

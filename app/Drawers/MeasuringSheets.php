@@ -106,7 +106,7 @@ final class MeasuringSheets
             }
         }
         $rows = [];
-        foreach ($row->listed() as $id => $pencil) {
+        foreach ($row->byId() as $id => $pencil) {
             if (isset($hexes[$id][BoxKind::Heavy->value])) {
                 $rows[] = ShelfRow::of(new PencilRecord($pencil->line, $pencil->number, $pencil->name, $hexes[$id][BoxKind::Heavy->value], light: $hexes[$id][BoxKind::Light->value] ?? null, overBlack: $hexes[$id][BoxKind::Black->value] ?? null));
             }
@@ -129,7 +129,7 @@ final class MeasuringSheets
         $own = PencilRow::query()->where('user_id', $row->user_id)->get()->keyBy(static fn (PencilRow $p): string => $p->identifier());
         $demo = DrawerFile::drawer((string) file_get_contents(base_path('demo/drawer.csv')))->pencils;
         $found = [];
-        foreach (array_keys($row->listed()) as $i => $id) {
+        foreach (array_keys($row->byId()) as $i => $id) {
             $found[(string) $id] = $own->get((string) $id)?->toPencil() ?? $demo[$i % count($demo)];
         }
 

@@ -27,20 +27,24 @@ final class MeasuringSheet extends Model
         return ['pencils' => 'array', 'pages' => 'array'];
     }
 
-    /** @return array<string, SheetPencil> by identifier */
+    /** @return non-empty-list<SheetPencil> */
     public function listed(): array
     {
-        $listed = [];
-        foreach ($this->pencils as $p) {
-            $pencil = new SheetPencil($p['line'], $p['number'], $p['name']);
-            $listed[$pencil->id()] = $pencil;
-        }
+        $listed = array_map(static fn (array $p): SheetPencil => new SheetPencil($p['line'], $p['number'], $p['name']), $this->pencils);
 
-        return $listed;
+        return $listed === [] ? throw new \LogicException('a sheet has a pencil at least') : $listed;
+    }
+
+    /** @return array<string, SheetPencil> */
+    public function byId(): array
+    {
+        $listed = $this->listed();
+
+        return array_combine(array_map(static fn (SheetPencil $p): string => $p->id(), $listed), $listed);
     }
 
     public function sheet(): ChartSheet
     {
-        return ChartSheet::of(array_map(strval(...), array_keys($this->listed())), $this->size);
+        return ChartSheet::of(array_map(static fn (SheetPencil $p): string => $p->id(), $this->listed()), $this->size);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Chart;
 
+use KnottyPrism\Core\Chart\Reading\BoxFigures;
 use KnottyPrism\Core\Chart\Reading\BoxReading;
 use KnottyPrism\Core\Chart\Reading\CameraColour;
 use KnottyPrism\Core\Chart\Reading\ChartReading;
@@ -56,7 +57,7 @@ final class ReadChart
         foreach ($sheet->pages[$squared->page] as $box) {
             $read = ReadBox::in($squared, $box) ?? throw BadPhoto::because(BadPhoto::CORNER_OUTSIDE);
             $figures = $read->measured();
-            $ratio = $whole->unveiled($figures['ratio']);
+            $ratio = $whole->unveiled($figures->ratio);
             $measured[] = [$box, [$ratio[0] * $white[0], $ratio[1] * $white[1], $ratio[2] * $white[2]], $figures];
         }
         $camera = CameraColour::by(array_map(static fn (array $m): array => [$m[0], $m[1]], $measured), $known);
@@ -65,15 +66,14 @@ final class ReadChart
         return new ChartReading($squared->page, self::rows($readings, Lab::ofXyz($xyz)), $whole->edge);
     }
 
-    /** @param  array{ratio: array{float, float, float}, glints: float, full: float, grain: float, evenness: float}  $figures */
-    private static function reading(ChartBox $box, Lab $lab, array $figures, SheetPhoto $whole, Lab $paper): BoxReading
+    private static function reading(ChartBox $box, Lab $lab, BoxFigures $figures, SheetPhoto $whole, Lab $paper): BoxReading
     {
-        $y = max(0.01, $figures['ratio'][1]);
+        $y = max(0.01, $figures->ratio[1]);
         $causes = [
-            'grain' => 116 / 3 * $y ** (-2 / 3) * $figures['grain'],
+            'grain' => 116 / 3 * $y ** (-2 / 3) * $figures->grain,
             'blur' => 0.8 * max(0.0, $whole->edge - self::SHARP),
-            'glare' => 12 * $figures['glints'] + 10 * $figures['full'],
-            'shadow' => 5 * max(0.0, 0.9 - $figures['evenness']),
+            'glare' => 12 * $figures->glints + 10 * $figures->full,
+            'shadow' => 5 * max(0.0, 0.9 - $figures->evenness),
             'veil' => $lab->l < 30 ? 4 * max($whole->veil) : 0.0,
         ];
         $doubt = sqrt(self::LEAST_DOUBT ** 2 + array_sum(array_map(static fn (float $d): float => $d * $d, $causes)));

@@ -8,8 +8,8 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Medium\Hand\Hand;
-use KnottyPrism\Core\Medium\Hand\LearnHand;
-use KnottyPrism\Core\Medium\Hand\Strip;
+use KnottyPrism\Core\Medium\Strips\LearnHand;
+use KnottyPrism\Core\Medium\Strips\Strip;
 
 /** A hand as JSON, {"hand": {"pressure": 1.2, …}}, and the strips that teach one, [{"stack": "711@0.35", "lab": [L, a, b]}, …]. */
 final class HandJson

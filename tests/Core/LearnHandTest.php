@@ -8,15 +8,15 @@ use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Formats\HandJson;
 use KnottyPrism\Core\Medium\Hand\Hand;
-use KnottyPrism\Core\Medium\Hand\LearnHand;
-use KnottyPrism\Core\Medium\Hand\LearntHand;
-use KnottyPrism\Core\Medium\Hand\Strip;
-use KnottyPrism\Core\Medium\Hand\SuggestedStrips;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Medium\Strips\LearnHand;
+use KnottyPrism\Core\Medium\Strips\LearntHand;
+use KnottyPrism\Core\Medium\Strips\Strip;
+use KnottyPrism\Core\Medium\Strips\SuggestedStrips;
 use Tests\Core\Pencils;
 
 /** @return list<Strip> the suggested strips as a hand that wanders lays them */

@@ -26,7 +26,7 @@ final class MeasuringSheetController extends Controller
 
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['sheets' => array_map(SheetResource::of(...), $this->sheets->of($this->user($request)))]);
+        return new JsonResponse(['sheets' => array_map(self::shown(...), $this->sheets->of($this->user($request)))]);
     }
 
     public function store(NewSheetRequest $request): JsonResponse
@@ -34,37 +34,43 @@ final class MeasuringSheetController extends Controller
         $pencils = $request->pencils();
         $id = $this->once($request, fn (): int => $this->sheets->begin($this->user($request), $pencils, (string) $request->string('size'))->id);
 
-        return new JsonResponse(SheetResource::of(MeasuringSheet::query()->findOrFail((int) $id)), 201);
+        return new JsonResponse(self::shown(MeasuringSheet::query()->findOrFail((int) $id)), 201);
     }
 
     public function pdf(MeasuringSheet $sheet, ChartPages $pages): Response
     {
-        $labels = array_map(static fn (SheetPencil $p): array => ['number' => $p->number, 'name' => $p->name], $sheet->listed());
+        $labels = array_map(static fn (SheetPencil $p): array => ['number' => $p->number, 'name' => $p->name], $sheet->byId());
 
         return new Response($pages->pdf($sheet->sheet(), $labels), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="pencils-to-measure.pdf"']);
     }
 
     public function photo(SheetPhotoRequest $request, MeasuringSheet $sheet): JsonResponse
     {
-        return new JsonResponse(SheetResource::of($this->sheets->read($sheet, $request->photoPath())));
+        return new JsonResponse(self::shown($this->sheets->read($sheet, $request->photoPath())));
     }
 
     public function madeUp(MeasuringSheet $sheet): JsonResponse
     {
         [$read, $jpeg] = $this->sheets->madeUp($sheet, random_int(1, 100_000));
 
-        return new JsonResponse([...SheetResource::of($read), 'photo' => 'data:image/jpeg;base64,'.base64_encode($jpeg)]);
+        return new JsonResponse([...self::shown($read), 'photo' => 'data:image/jpeg;base64,'.base64_encode($jpeg)]);
     }
 
     public function correct(SheetColourRequest $request, MeasuringSheet $sheet): JsonResponse
     {
         $hex = $request->filled('hex') ? (string) $request->string('hex') : null;
 
-        return new JsonResponse(SheetResource::of($this->sheets->correct($sheet, (string) $request->string('pencil'), BoxKind::from((string) $request->string('kind')), $hex)));
+        return new JsonResponse(self::shown($this->sheets->correct($sheet, (string) $request->string('pencil'), BoxKind::from((string) $request->string('kind')), $hex)));
     }
 
     public function csv(MeasuringSheet $sheet): Response
     {
         return new Response($this->sheets->csv($sheet), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="measured.csv"']);
+    }
+
+    /** @return array<string, mixed> */
+    private static function shown(MeasuringSheet $sheet): array
+    {
+        return SheetResource::of($sheet->id, $sheet->size, $sheet->listed(), count($sheet->sheet()->pages), $sheet->pages);
     }
 }

@@ -24,11 +24,11 @@ final class BenchCamera
     /** The longer side in pixels; the other follows from a phone's four to three. */
     public static function photograph(FilledSheet $sheet, Shot $shot, int $side, int $seed): Photograph
     {
-        mt_srand($seed);
+        $chance = new Chance($seed);
         $tall = abs(cos(deg2rad($shot->turn))) > 0.7;
         [$width, $height] = $tall ? [(int) ($side * 3 / 4), $side] : [$side, (int) ($side * 3 / 4)];
         $view = self::view($sheet, $shot, $width, $height);
-        $noise = array_map(static fn (): float => $shot->noise * FilledSheet::normal(), range(0, 4095));
+        $noise = array_map(static fn (): float => $shot->noise * $chance->normal(), range(0, 4095));
         $bytes = array_map(static fn (int $i): float => 255 * Srgb::encode($i / self::LEVELS) ** $shot->contrast, range(0, self::LEVELS));
         $linear = Photograph::decoded();
         $turned = deg2rad(25.0);
@@ -37,6 +37,7 @@ final class BenchCamera
         $count = count($taps);
         $half = hypot($width, $height) / 2;
         $pixels = '';
+        $dice = $seed;
         for ($v = 0; $v < $height; $v++) {
             for ($u = 0; $u < $width; $u++) {
                 $bend = 1 + $shot->barrel * (($u - $width / 2) ** 2 + ($v - $height / 2) ** 2) / ($half * $half);
@@ -68,7 +69,8 @@ final class BenchCamera
                 foreach ([$r, $g, $b] as $c => $seen) {
                     $seen = $grey + $shot->saturation * ($seen - $grey);
                     $value = $shot->lamp[$c] * ($light * $seen / $count + $shot->veil) + $mirrored;
-                    $byte = $bytes[(int) (self::LEVELS * ($value > 1 ? 1 : ($value < 0 ? 0 : $value)))] + $noise[mt_rand(0, 4095)];
+                    $dice = ($dice * 1103515245 + 12345) & 0x7FFFFFFF;
+                    $byte = $bytes[(int) (self::LEVELS * ($value > 1 ? 1 : ($value < 0 ? 0 : $value)))] + $noise[$dice >> 16 & 4095];
                     $pixels .= chr((int) ($byte < 0 ? 0 : ($byte > 255 ? 255 : $byte + 0.5)));
                 }
             }

@@ -41,6 +41,8 @@ final class FilledSheet
     /** sRGB, three bytes a dot, row after row */
     public string $dots;
 
+    private readonly Chance $chance;
+
     /** @var list<array{ChartBox, Lab}> what lies in each box that was coloured in, on the whole */
     public array $truth = [];
 
@@ -50,7 +52,7 @@ final class FilledSheet
      */
     public function __construct(public readonly ChartSheet $sheet, public readonly int $page, array $pencils, private readonly Paper $paper, private readonly float $wander, int $seed)
     {
-        mt_srand($seed);
+        $this->chance = new Chance($seed);
         $this->width = (int) round($sheet->width * self::FINE);
         $this->height = (int) round($sheet->height * self::FINE);
         $this->dots = str_repeat("\0", 3 * $this->width * $this->height);
@@ -91,11 +93,11 @@ final class FilledSheet
             $sheet->reflectance = array_fill(0, count($sheet->reflectance), Swatch::INK_REFLECTANCE);
         }
         foreach ($box->kind->swatch()->pressures() as $pressure) {
-            LayPass::onto($sheet, $pencil, max(0.05, min(1.0, $pressure + $this->wander * Steadiness::PRESSURE_DEVIATION * self::normal())), max(0.3, 1 + $this->wander * Steadiness::LAYDOWN_DEVIATION * self::normal()));
+            LayPass::onto($sheet, $pencil, max(0.05, min(1.0, $pressure + $this->wander * Steadiness::PRESSURE_DEVIATION * $this->chance->normal())), max(0.3, 1 + $this->wander * Steadiness::LAYDOWN_DEVIATION * $this->chance->normal()));
         }
         $linear = self::linear($sheet->meanReflectance());
         // Strokes end a little inside or outside the box.
-        $off = fn (): float => 0.5 * self::normal();
+        $off = fn (): float => 0.5 * $this->chance->normal();
         $this->paint($box->x + $off(), $box->y + $off(), $box->width + $off(), $box->height + $off(), $linear, self::SWATCH_GRAIN * (1 - $sheet->toothUsed() * 0.7), self::STREAKS);
         $this->truth[] = [$box, Lab::ofReflectance($sheet->meanReflectance())];
     }
@@ -108,7 +110,7 @@ final class FilledSheet
      */
     private function paint(float $x, float $y, float $width, float $height, array $linear, float $grain, float $streaks, ?\Closure $where = null): void
     {
-        $strokes = array_map(static fn (): float => $streaks * self::normal(), range(0, 63));
+        $strokes = array_map(fn (): float => $streaks * $this->chance->normal(), range(0, 63));
         $right = min($this->width, (int) round(($x + $width) * self::FINE));
         $bottom = min($this->height, (int) round(($y + $height) * self::FINE));
         for ($v = max(0, (int) round($y * self::FINE)); $v < $bottom; $v++) {
@@ -116,7 +118,7 @@ final class FilledSheet
                 if ($where !== null && ! $where(($u + 0.5) / self::FINE, ($v + 0.5) / self::FINE)) {
                     continue;
                 }
-                $factor = 1.0 + ($grain > 0 ? $grain * self::normal() : 0.0) + ($streaks > 0 ? $strokes[intdiv($u + $v, 3) & 63] : 0.0);
+                $factor = 1.0 + ($grain > 0 ? $grain * $this->chance->normal() : 0.0) + ($streaks > 0 ? $strokes[intdiv($u + $v, 3) & 63] : 0.0);
                 $at = 3 * ($v * $this->width + $u);
                 $this->dots[$at] = self::byte($linear[0] * $factor);
                 $this->dots[$at + 1] = self::byte($linear[1] * $factor);
@@ -132,12 +134,6 @@ final class FilledSheet
         $table ??= array_map(static fn (int $i): string => chr((int) round(255 * Srgb::encode($i / 4095))), range(0, 4095));
 
         return $table[(int) (4095 * ($linear < 0 ? 0.0 : ($linear > 1 ? 1.0 : $linear)))];
-    }
-
-    /** About normal, of deviation 1: three even throws together. */
-    public static function normal(): float
-    {
-        return 2 * (mt_rand() + mt_rand() + mt_rand()) / mt_getrandmax() - 3.0;
     }
 
     /**

@@ -46,8 +46,7 @@ final readonly class Shot
     /** Every disturbance at the strength that a phone at a desk has. */
     public static function ordinary(int $seed): self
     {
-        mt_srand($seed);
-        $between = static fn (float $low, float $high): float => $low + ($high - $low) * mt_rand() / mt_getrandmax();
+        $between = (new Chance($seed))->between(...);
         $bright = $between(0.6, 0.85);
 
         return new self(

@@ -43,11 +43,7 @@ final readonly class ReadBox
         return $light === null ? null : new self($box, $sheet, $light);
     }
 
-    /**
-     * @return array{ratio: array{float, float, float}, glints: float, full: float, grain: float, evenness: float} light over that of paper; the
-     *                                                                                                     shares of places that glint and that are full; how far places differ, over the root of how many there are
-     */
-    public function measured(): array
+    public function measured(): BoxFigures
     {
         $seen = $greens = [];
         $full = 0;
@@ -76,6 +72,6 @@ final readonly class ReadBox
         $m = max(1, count($kept));
         $mean = [$sum[0] / $m, $sum[1] / $m, $sum[2] / $m];
 
-        return ['ratio' => $mean, 'glints' => count($glints) / $n, 'full' => $full / $n, 'grain' => sqrt(max(0.0, $squares[1] / $m - $mean[1] ** 2) / $m), 'evenness' => $this->light->evenness()];
+        return new BoxFigures($mean, count($glints) / $n, $full / $n, sqrt(max(0.0, $squares[1] / $m - $mean[1] ** 2) / $m), $this->light->evenness());
     }
 }

@@ -9,7 +9,7 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /**
  * How one artist lays a pass on one paper, beside the even hand that plans are made for: every figure is a factor on what the model
- * takes for granted, 1 for no difference. Test strips teach it ({@see LearnHand}); docs/model.md, "A hand of one's own".
+ * takes for granted, 1 for no difference. Test strips teach it ({@see \KnottyPrism\Core\Medium\Strips\LearnHand}); docs/model.md, "A hand of one's own".
  */
 final readonly class Hand
 {

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Medium\Hand;
+namespace KnottyPrism\Core\Medium\Strips;
 
+use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Laying\Sheet;

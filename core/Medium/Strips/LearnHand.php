@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Medium\Hand;
+namespace KnottyPrism\Core\Medium\Strips;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Medium\Hand;
+namespace KnottyPrism\Core\Medium\Strips;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Stack\Stack;
