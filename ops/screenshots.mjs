@@ -66,10 +66,17 @@ for (const [what, name] of [
     ['Mixes', 'mixes'],
     ['Lines', 'lines'],
     ['In and out', 'files'],
+    ['Measure', 'measure'],
 ]) {
     await desk.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText(what, { exact: true }).click();
     if (what === 'Balance') {
         await desk.getByRole('combobox', { name: 'Purchases for the study' }).selectOption({ label: 'Low water' });
+    }
+    if (what === 'Measure') {
+        await desk.getByLabel('Pencils, one a row').fill('21 moss\n22 brick\n23 plum\n24 chalk\n25 ember\n26 harbour\n27 heath\n28 slate');
+        await desk.getByRole('button', { name: 'Make the sheet' }).click();
+        await desk.getByRole('button', { name: 'Try with a made-up photo' }).click();
+        await desk.getByText('8 of 8 pencils measured').waitFor({ timeout: 30_000 });
     }
     await desk.waitForTimeout(what === 'Balance' ? 6000 : 2000);
     await desk.screenshot({ path: `${folder}drawer-${name}.png` });
