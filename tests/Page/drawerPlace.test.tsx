@@ -121,7 +121,7 @@ describe('the drawer as a place', () => {
     });
 
     it.each([
-        ['owned', [], 'The drawer is empty. Bring in a file'],
+        ['owned', [], 'The drawer is empty. With a dozen'],
         ['owned', ['Slipway'], 'No pencil lies here. Choose a line above'],
         ['wanted', ['Slipway'], 'No pencil is noted as wanted.'],
     ])('says what to do where nothing lies (%s, lines %j)', async (shown, lines, words) => {

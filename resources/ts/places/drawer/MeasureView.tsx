@@ -82,9 +82,10 @@ export function MeasureView({ known, onFault }: MeasureViewProps) {
                 <SheetForm
                     known={known}
                     isPending={state.begin.isPending}
-                    onMake={(list) =>
+                    onMake={(list, onMade) =>
                         state.begin.mutate(list, {
                             onSuccess: (answer) => {
+                                onMade();
                                 setNew(false);
                                 setChosen(answer.id);
                             },

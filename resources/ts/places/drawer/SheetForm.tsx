@@ -24,7 +24,7 @@ const DRAFT = 'measure-draft';
 interface SheetFormProps {
     known: readonly TrayPencil[];
     isPending: boolean;
-    onMake: (list: { pencils: string; line: string; size: string }) => void;
+    onMake: (list: { pencils: string; line: string; size: string }, onMade: () => void) => void;
 }
 
 /** The pencils to be measured, typed or pasted once; what was typed is kept on this device until the sheet is made. */
@@ -51,8 +51,7 @@ export function SheetForm({ known, isPending, onMake }: SheetFormProps) {
         <Form
             onSubmit={(e) => {
                 e.preventDefault();
-                onMake({ pencils, line, size });
-                localStorage.removeItem(DRAFT);
+                onMake({ pencils, line, size }, () => localStorage.removeItem(DRAFT));
             }}
         >
             <p>Write down the pencils, one a row: the number and, if you like, its name. Up to sixty.</p>
