@@ -9,6 +9,7 @@ use App\Models\PencilRow;
 use App\Models\User;
 use App\Photos\Raster;
 use App\Photos\SheetPhotos;
+use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
 use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
 use KnottyPrism\Core\Chart\BenchCamera\Shot;
@@ -81,17 +82,17 @@ final class MeasuringSheets
     /** Puts a colour right by hand; nothing leaves the box out. */
     public function correct(MeasuringSheet $row, string $pencil, BoxKind $kind, ?string $hex): MeasuringSheet
     {
-        $pages = $row->pages;
-        foreach ($pages as $p => $boxes) {
-            foreach ($boxes as $b => $box) {
-                if ($box['pencil'] === $pencil && $box['kind'] === $kind->value) {
-                    $pages[$p][$b] = [...$box, 'filled' => $hex !== null, 'hex' => strtolower($hex ?? $box['hex']), 'corrected' => true];
+        return self::changed($row, static function (array $pages) use ($pencil, $kind, $hex): array {
+            foreach ($pages as $p => $boxes) {
+                foreach ($boxes as $b => $box) {
+                    if ($box['pencil'] === $pencil && $box['kind'] === $kind->value) {
+                        $pages[$p][$b] = [...$box, 'filled' => $hex !== null, 'hex' => strtolower($hex ?? $box['hex']), 'corrected' => true];
+                    }
                 }
             }
-        }
-        $row->update(['pages' => $pages]);
 
-        return $row;
+            return $pages;
+        });
     }
 
     /** What was measured, as a drawer file; pencils without a heavy swatch are left out. */
@@ -118,9 +119,23 @@ final class MeasuringSheets
     private function noted(MeasuringSheet $row, ChartReading $reading): MeasuringSheet
     {
         $boxes = array_map(static fn (BoxReading $b): array => ['pencil' => $b->box->pencil, 'kind' => $b->box->kind->value, 'hex' => $b->hex(), 'filled' => $b->filled, 'doubt' => round($b->doubt, 1), 'note' => $b->note, 'corrected' => false], $reading->boxes);
-        $row->update(['pages' => array_replace($row->pages, [$reading->page => $boxes])]);
 
-        return $row;
+        return self::changed($row, static fn (array $pages): array => array_replace($pages, [$reading->page => $boxes]));
+    }
+
+    /**
+     * Two changes at a time each find what the other has done.
+     *
+     * @param  \Closure(array<int, list<array{pencil: string, kind: string, hex: string, filled: bool, doubt: float, note: ?string, corrected: bool}>>): array<int, mixed>  $change
+     */
+    private static function changed(MeasuringSheet $row, \Closure $change): MeasuringSheet
+    {
+        return DB::transaction(static function () use ($row, $change): MeasuringSheet {
+            $locked = MeasuringSheet::query()->lockForUpdate()->findOrFail($row->id);
+            $locked->update(['pages' => $change($locked->pages)]);
+
+            return $locked;
+        });
     }
 
     /** @return array<string, Pencil> pencils for a made-up photo: the artist's own where they are known, the demo's in turn for the others */

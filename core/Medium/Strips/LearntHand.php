@@ -19,7 +19,7 @@ final readonly class LearntHand
     /**
      * @param  float  $before  RMS ΔE00 of the strips from what an even hand would have laid
      * @param  float  $after  the same from what this hand would
-     * @param  float  $sureness  deviation of the film that it lays, as a share
+     * @param  float  $sureness  deviation of the pressure that was found, as a share
      */
     public function __construct(public Hand $hand, public int $strips, public float $before, public float $after, public float $sureness)
     {
