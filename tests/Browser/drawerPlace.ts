@@ -37,6 +37,8 @@ export async function chooseFile(page: Page, name: string, content: string): Pro
 /** A new account with an empty drawer. */
 export async function newAccount(page: Page): Promise<void> {
     await page.goto('/drawer');
+    // An answer to the demo that is still under way would bring its session back after the new account's.
+    await page.waitForLoadState('networkidle');
     await page.getByRole('button', { name: 'Sign out Demo' }).click();
     await page.getByText('New account').click();
     await page.getByLabel('Your name').fill('Ebb');

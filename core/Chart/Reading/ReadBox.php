@@ -12,7 +12,7 @@ use KnottyPrism\Core\Chart\Sheet\ChartBox;
  */
 final readonly class ReadBox
 {
-    /** Share of the box on each side where a hand turns its strokes, millimetres. */
+    /** On each side of the box, where a hand turns its strokes, millimetres. */
     private const EDGE = 2.2;
 
     /** Places between two looks, millimetres. */
