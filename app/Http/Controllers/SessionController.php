@@ -29,7 +29,8 @@ final class SessionController extends Controller
     public function register(RegisterRequest $request): JsonResponse
     {
         $user = User::query()->create($request->validated());
-        Auth::login($user);
+        // As after signing in: an answer that was on its way may put another session in the place of this one.
+        Auth::login($user, remember: true);
         $request->session()->regenerate();
 
         return (new JsonResponse(['name' => $user->name], 201))->withoutCookie(SignInLocalVisitor::STAYS_OUT);
