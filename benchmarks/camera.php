@@ -65,7 +65,7 @@ Table::head('24 pencils on A4, made-up photos of 1600 × 1200');
 $found = 0;
 $off = $plain = $times = $doubts = [];
 for ($seed = 1; $seed <= SEEDS; $seed++) {
-    $filled = new FilledSheet($sheet, 0, $pencils, $paper, 1.0, $seed);
+    $filled = new FilledSheet($sheet, 0, $pencils, $paper, $seed);
     $plain = [...$plain, ...offOf($filled, ReadChart::page(asJpeg(BenchCamera::photograph($filled, new Shot, 1600, $seed)), $sheet, $paper))];
     $photo = asJpeg(BenchCamera::photograph($filled, Shot::ordinary($seed), 1600, $seed));
     $start = hrtime(true);

@@ -16,10 +16,10 @@ use KnottyPrism\Core\Chart\MeasuredPencils;
 use KnottyPrism\Core\Chart\ReadChart;
 use KnottyPrism\Core\Chart\Reading\BoxReading;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
+use KnottyPrism\Core\Chart\Sheet\SheetPencil;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\DrawerWriter;
-use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -78,7 +78,7 @@ final class ChartCommand extends Command
         $known = $input->getOption('drawer') === null ? [] : $this->byId($this->drawer($input));
         $out = $this->required($input, 'out');
         $reading = ReadChart::page(SheetPhotos::read($this->readable($this->required($input, 'photo'))), $sheet, $this->paper($input), $known);
-        $this->write($out, DrawerWriter::csv(MeasuredPencils::rows($reading->swatches(), array_map(static fn (Pencil $p): string => $p->record->name, $known))));
+        $this->write($out, DrawerWriter::csv(MeasuredPencils::rows(array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, isset($known[$id]) ? $known[$id]->record->name : ''), $sheet->pencils()), $reading->colours())));
         $this->json($output, [
             'out' => $out, 'page' => $reading->page + 1, 'measured' => count($reading->swatches()), 'empty' => $reading->empty(),
             'boxes' => array_map(static fn (BoxReading $b): array => ['pencil' => $b->box->pencil, 'kind' => $b->box->kind->value, 'filled' => $b->filled, ...Figures::colour($b->lab), 'doubt' => Figures::difference($b->doubt), 'note' => $b->note], $reading->boxes),
@@ -93,7 +93,7 @@ final class ChartCommand extends Command
         $page = (int) $this->whole($input, 'page', count($sheet->pages));
         $seed = (int) $this->whole($input, 'seed', 1_000_000);
         $out = $this->required($input, 'out');
-        $photo = BenchCamera::photograph(new FilledSheet($sheet, $page - 1, $this->byId($this->drawer($input)), $this->paper($input)->under(Hand::even()), 1.0, $seed), Shot::ordinary($seed), self::SIDE, $seed);
+        $photo = BenchCamera::photograph(new FilledSheet($sheet, $page - 1, $this->byId($this->drawer($input)), $this->paper($input), $seed), Shot::ordinary($seed), self::SIDE, $seed);
         $this->write($out, Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg'));
         $this->json($output, ['out' => $out, 'width' => $photo->width, 'height' => $photo->height]);
 

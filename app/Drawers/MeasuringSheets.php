@@ -13,19 +13,18 @@ use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
 use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
 use KnottyPrism\Core\Chart\BenchCamera\Shot;
+use KnottyPrism\Core\Chart\MeasuredPencils;
 use KnottyPrism\Core\Chart\ReadChart;
 use KnottyPrism\Core\Chart\Reading\BoxReading;
 use KnottyPrism\Core\Chart\Reading\ChartReading;
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
-use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 /** Pencils on their way into a drawer by camera: written down, printed, photographed, looked over; nothing enters the drawer from here. */
 final class MeasuringSheets
@@ -73,8 +72,8 @@ final class MeasuringSheets
     public function madeUp(MeasuringSheet $row, int $seed): array
     {
         $sheet = $row->sheet();
-        $page = count(array_diff_key($sheet->pages, $row->pages)) === 0 ? 0 : (int) min(array_keys(array_diff_key($sheet->pages, $row->pages)));
-        $photo = BenchCamera::photograph(new FilledSheet($sheet, $page, $this->standIns($row), Paper::whiteMedium(), 1.0, $seed), Shot::ordinary($seed), self::SIDE, $seed);
+        $page = array_key_first(array_diff_key($sheet->pages, $row->pages)) ?? 0;
+        $photo = BenchCamera::photograph(new FilledSheet($sheet, $page, $this->standIns($row), Paper::whiteMedium(), $seed), Shot::ordinary($seed), self::SIDE, $seed);
 
         return [$this->noted($row, ReadChart::page($photo, $sheet, Paper::whiteMedium())), Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg')];
     }
@@ -106,12 +105,7 @@ final class MeasuringSheets
                 }
             }
         }
-        $rows = [];
-        foreach ($row->byId() as $id => $pencil) {
-            if (isset($hexes[$id][BoxKind::Heavy->value])) {
-                $rows[] = ShelfRow::of(new PencilRecord($pencil->line, $pencil->number, $pencil->name, $hexes[$id][BoxKind::Heavy->value], light: $hexes[$id][BoxKind::Light->value] ?? null, overBlack: $hexes[$id][BoxKind::Black->value] ?? null));
-            }
-        }
+        $rows = MeasuredPencils::rows($row->listed(), $hexes);
 
         return $rows === [] ? throw BadFile::because('Nothing was measured on this sheet yet; photograph a page first.') : DrawerWriter::csv($rows);
     }

@@ -19,7 +19,7 @@ final class ChartPages
     /** @param  array<string, array{number: string, name: string}>  $labels  by identifier */
     public function pdf(ChartSheet $sheet, array $labels): string
     {
-        $size = array_search([$sheet->width, $sheet->height], array_map(static fn (array $s): array => $s, ChartSheet::SIZES), true);
+        $size = array_search([$sheet->width, $sheet->height], ChartSheet::SIZES, true);
 
         return PdfPage::of('cards.measure', [
             'sheet' => $sheet, 'labels' => $labels, 'rows' => array_map(self::rows(...), $sheet->pages),

@@ -7,12 +7,13 @@ namespace App\Print;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Illuminate\Support\Facades\View;
+use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 
 /** A page to print, from one of the card templates; nothing is fetched from anywhere. */
 final class PdfPage
 {
     /** Name => width and height in millimetres. */
-    public const SIZES = ['a4' => [210.0, 297.0], 'a5' => [148.0, 210.0], 'letter' => [215.9, 279.4]];
+    public const SIZES = ChartSheet::SIZES;
 
     private const POINTS_PER_MM = 72 / 25.4;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Chart;
 
-use KnottyPrism\Core\Chart\Reading\BoxReading;
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
+use KnottyPrism\Core\Chart\Sheet\SheetPencil;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
@@ -13,18 +13,18 @@ use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 final class MeasuredPencils
 {
     /**
-     * @param  array<string, array<string, BoxReading>>  $swatches  by pencil and kind
-     * @param  array<string, string>  $names  by pencil
-     * @return list<ShelfRow>
+     * @param  iterable<SheetPencil>  $pencils
+     * @param  array<string, array<string, string>>  $colours  #rrggbb, by pencil and kind of box
+     * @return list<ShelfRow> of those with a heavy swatch
      */
-    public static function rows(array $swatches, array $names): array
+    public static function rows(iterable $pencils, array $colours): array
     {
         $rows = [];
-        foreach ($swatches as $id => $kinds) {
-            $slash = strrpos((string) $id, '/');
-            [$line, $number] = $slash === false ? ['', (string) $id] : [substr((string) $id, 0, $slash), substr((string) $id, $slash + 1)];
-            $hex = static fn (BoxKind $kind): ?string => ($kinds[$kind->value] ?? null)?->hex();
-            $rows[] = ShelfRow::of(new PencilRecord($line, $number, $names[$id] ?? '', $kinds[BoxKind::Heavy->value]->hex(), light: $hex(BoxKind::Light), overBlack: $hex(BoxKind::Black)));
+        foreach ($pencils as $pencil) {
+            $own = $colours[$pencil->id()] ?? [];
+            if (isset($own[BoxKind::Heavy->value])) {
+                $rows[] = ShelfRow::of(new PencilRecord($pencil->line, $pencil->number, $pencil->name, $own[BoxKind::Heavy->value], light: $own[BoxKind::Light->value] ?? null, overBlack: $own[BoxKind::Black->value] ?? null));
+            }
         }
 
         return $rows;

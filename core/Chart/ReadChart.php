@@ -21,6 +21,7 @@ use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
 
 /**
  * Reads the photo of a coloured-in chart sheet: squares it by its marks, weighs every box against the bare paper around it, takes the
@@ -85,7 +86,7 @@ final class ReadChart
             'veil' => 'It is too dark to tell in this light: photograph it again near a window.',
             default => 'It is very uneven: colour it in again, or photograph it from nearer.',
         };
-        $ink = BoxReading::labOf([0.03, 0.03, 0.03]);
+        $ink = BoxReading::labOf([Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE]);
         $filled = $box->kind === BoxKind::Black ? $lab->deltaE00($ink) > self::EMPTY_OVER_BLACK : $lab->deltaE00($paper) > self::EMPTY;
 
         return new BoxReading($box, $lab, $filled, $doubt, $note);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Colour;
 
+use KnottyPrism\Core\Colour\Equations\Matrix3;
+
 /**
  * Long, middle and short cone responses, 0–1, each 1 for the white: three broad bands in which any real colour stays positive,
  * so that logarithms of them behave like densities even for colours no screen can show.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Colour;
 
+use KnottyPrism\Core\Colour\Equations\Tridiagonal;
+
 /**
  * The smoothest reflectance within (0, 1) that has a given colour.
  *

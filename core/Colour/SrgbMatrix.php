@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Colour;
 
+use KnottyPrism\Core\Colour\Equations\Matrix3;
+
 /**
  * Linear sRGB ↔ XYZ, derived from the primaries and the white so that both directions are exact inverses and
  * (1, 1, 1) is exactly the white of {@see Xyz::WHITE}; published four-digit matrices are not.

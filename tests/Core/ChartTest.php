@@ -31,7 +31,7 @@ function filledSheet(string $size = 'a4', ?array $coloured = null, int $page = 0
     static $known = [];
     $pencils = chartPencils();
 
-    return $known[$size.$page.json_encode($coloured)] ??= new FilledSheet(ChartSheet::of(array_keys($pencils), $size), $page, $coloured === null ? $pencils : array_intersect_key($pencils, array_flip($coloured)), Paper::whiteMedium(), 1.0, 4);
+    return $known[$size.$page.json_encode($coloured)] ??= new FilledSheet(ChartSheet::of(array_keys($pencils), $size), $page, $coloured === null ? $pencils : array_intersect_key($pencils, array_flip($coloured)), Paper::whiteMedium(), 4);
 }
 
 function chartRead(FilledSheet $filled, Shot $shot, int $side = 1100, array $known = []): ChartReading
@@ -94,7 +94,7 @@ it('takes in what was coloured, and a white pencil with it', function () {
     $some = ['Foghorn/F90', 'Slipway/711', 'Slipway/745'];
     $reading = chartRead(filledSheet('a4', $some), Shot::ordinary(5));
     $names = array_map(static fn (Pencil $p): string => $p->record->name, chartPencils());
-    $rows = MeasuredPencils::rows($reading->swatches(), $names);
+    $rows = MeasuredPencils::rows(array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, $names[$id]), array_keys($names)), $reading->colours());
     expect(array_keys($reading->swatches()))->toEqualCanonicalizing($some)
         ->and($reading->empty())->toHaveCount(21)
         ->and($rows)->toHaveCount(3)

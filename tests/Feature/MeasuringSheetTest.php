@@ -16,7 +16,7 @@ function sheetPhoto(int $id, Shot $shot, int $page = 0): string
     $sheet = MeasuringSheet::query()->findOrFail($id)->sheet();
     $demo = DrawerFile::drawer((string) file_get_contents(base_path('demo/drawer.csv')))->pencils;
     $pencils = array_combine($sheet->pencils(), array_slice($demo, 0, count($sheet->pencils())));
-    $photo = BenchCamera::photograph(new FilledSheet($sheet, $page, $pencils, Paper::whiteMedium(), 1.0, 2), $shot, 1200, 2);
+    $photo = BenchCamera::photograph(new FilledSheet($sheet, $page, $pencils, Paper::whiteMedium(), 2), $shot, 1200, 2);
 
     return Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg');
 }

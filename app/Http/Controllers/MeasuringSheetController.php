@@ -46,7 +46,7 @@ final class MeasuringSheetController extends Controller
 
     public function photo(SheetPhotoRequest $request, MeasuringSheet $sheet): JsonResponse
     {
-        return new JsonResponse(self::shown($this->sheets->read($sheet, $request->photoPath())));
+        return new JsonResponse(self::shown($this->sheets->read($sheet, $request->photo()->getRealPath())));
     }
 
     public function madeUp(MeasuringSheet $sheet): JsonResponse

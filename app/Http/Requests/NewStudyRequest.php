@@ -5,33 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Http\UploadedFile;
 
 final class NewStudyRequest extends FormRequest
 {
-    private const MOST_KILOBYTES = 61_440;
+    use CarriesPhoto;
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['photo' => ['required', 'file', 'max:'.self::MOST_KILOBYTES], 'name' => ['sometimes', 'nullable', 'string', 'max:120']];
+        return ['photo' => self::photoRules(), 'name' => ['sometimes', 'nullable', 'string', 'max:120']];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [
-            'photo.required' => 'Choose a photo: JPEG, PNG, WebP, TIFF or HEIC.',
-            'photo.uploaded' => 'The photo did not arrive whole, or is larger than 60 MB; try again, or save a smaller copy.',
-            'photo.max' => 'A photo may be up to 60 MB; save a smaller copy and try again.',
-        ];
-    }
-
-    public function photo(): UploadedFile
-    {
-        $file = $this->file('photo');
-
-        return $file instanceof UploadedFile ? $file : throw new \LogicException('validated above');
+        return self::photoMessages('Choose a photo: JPEG, PNG, WebP, TIFF or HEIC.');
     }
 
     /** As given, or from the file's name. */

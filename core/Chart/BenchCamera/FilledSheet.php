@@ -25,8 +25,6 @@ final class FilledSheet
     /** Dots to the millimetre. */
     public const FINE = 4;
 
-    private const INK = 0.03;
-
     /** How far a printed page and a swatch differ from dot to dot, of their light. */
     private const PAPER_GRAIN = 0.015;
 
@@ -48,9 +46,9 @@ final class FilledSheet
 
     /**
      * @param  array<string, Pencil>  $pencils  by identifier; rows of others are left empty
-     * @param  float  $wander  how much the hand wanders, 1 for an ordinary one; with its bias it is the hand of the paper
+     * @param  Paper  $paper  under the hand that colours it in
      */
-    public function __construct(public readonly ChartSheet $sheet, public readonly int $page, array $pencils, private readonly Paper $paper, private readonly float $wander, int $seed)
+    public function __construct(public readonly ChartSheet $sheet, public readonly int $page, array $pencils, private readonly Paper $paper, int $seed)
     {
         $this->chance = new Chance($seed);
         $this->width = (int) round($sheet->width * self::FINE);
@@ -60,7 +58,7 @@ final class FilledSheet
         $this->print();
         foreach ($sheet->pages[$page] as $box) {
             if ($box->kind === BoxKind::Black) {
-                $this->paint($box->x, $box->y, $box->width, $box->height, [self::INK, self::INK, self::INK], 0.0, 0.0);
+                $this->paint($box->x, $box->y, $box->width, $box->height, [Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE], 0.0, 0.0);
             }
             if (isset($pencils[$box->pencil])) {
                 $this->colour($box, $pencils[$box->pencil]);
@@ -70,7 +68,7 @@ final class FilledSheet
 
     private function print(): void
     {
-        $ink = [self::INK, self::INK, self::INK];
+        $ink = [Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE];
         foreach (SheetMarks::centres($this->sheet->width, $this->sheet->height) as $i => [$x, $y]) {
             $this->paint($x - SheetMarks::RING, $y - SheetMarks::RING, 2 * SheetMarks::RING, 2 * SheetMarks::RING, $ink, 0.0, 0.0, static function (float $u, float $v) use ($x, $y, $i): bool {
                 $r = hypot($u - $x, $v - $y);
@@ -89,11 +87,12 @@ final class FilledSheet
     private function colour(ChartBox $box, Pencil $pencil): void
     {
         $sheet = new Sheet($this->paper);
+        $wander = $this->paper->hand->spread;
         if ($box->kind === BoxKind::Black) {
             $sheet->reflectance = array_fill(0, count($sheet->reflectance), Swatch::INK_REFLECTANCE);
         }
         foreach ($box->kind->swatch()->pressures() as $pressure) {
-            LayPass::onto($sheet, $pencil, max(0.05, min(1.0, $pressure + $this->wander * Steadiness::PRESSURE_DEVIATION * $this->chance->normal())), max(0.3, 1 + $this->wander * Steadiness::LAYDOWN_DEVIATION * $this->chance->normal()));
+            LayPass::onto($sheet, $pencil, max(0.05, min(1.0, $pressure + $wander * Steadiness::PRESSURE_DEVIATION * $this->chance->normal())), max(0.3, 1 + $wander * Steadiness::LAYDOWN_DEVIATION * $this->chance->normal()));
         }
         $linear = self::linear($sheet->meanReflectance());
         // Strokes end a little inside or outside the box.

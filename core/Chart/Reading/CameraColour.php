@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Chart\Reading;
 
 use KnottyPrism\Core\Chart\Sheet\ChartBox;
+use KnottyPrism\Core\Colour\Equations\Matrix3;
 use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -47,9 +48,9 @@ final readonly class CameraColour
      */
     public function corrected(array $seen): array
     {
-        $of = fn (int $c): float => max(0.0, $this->matrix[$c][0] * $seen[0] + $this->matrix[$c][1] * $seen[1] + $this->matrix[$c][2] * $seen[2]);
+        [$r, $g, $b] = Matrix3::times($this->matrix, ...$seen);
 
-        return [$of(0), $of(1), $of(2)];
+        return [max(0.0, $r), max(0.0, $g), max(0.0, $b)];
     }
 
     /**
@@ -73,17 +74,8 @@ final readonly class CameraColour
                 }
             }
         }
-        $det = static fn (array $m): float => $m[0][0] * ($m[1][1] * $m[2][2] - $m[1][2] * $m[2][1]) - $m[0][1] * ($m[1][0] * $m[2][2] - $m[1][2] * $m[2][0]) + $m[0][2] * ($m[1][0] * $m[2][1] - $m[1][1] * $m[2][0]);
-        $whole = $det($a);
-        $row = [];
-        for ($k = 0; $k < 3; $k++) {
-            $with = $a;
-            for ($i = 0; $i < 3; $i++) {
-                $with[$i][$k] = $b[$i];
-            }
-            $row[] = $belief[$k] + $det($with) / $whole;
-        }
+        $by = Matrix3::times(Matrix3::inverse($a), $b[0], $b[1], $b[2]);
 
-        return [$row[0], $row[1], $row[2]];
+        return [$belief[0] + $by[0], $belief[1] + $by[1], $belief[2] + $by[2]];
     }
 }

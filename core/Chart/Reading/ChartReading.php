@@ -31,6 +31,12 @@ final readonly class ChartReading
         return array_filter($found, static fn (array $kinds): bool => isset($kinds[BoxKind::Heavy->value]));
     }
 
+    /** @return array<string, array<string, string>> the same as #rrggbb */
+    public function colours(): array
+    {
+        return array_map(static fn (array $kinds): array => array_map(static fn (BoxReading $r): string => $r->hex(), $kinds), $this->swatches());
+    }
+
     /** @return list<string> pencils whose row nothing was laid in */
     public function empty(): array
     {

@@ -39,15 +39,6 @@ final readonly class SquaredSheet
         return $this->photo->at(...$this->view->to($x, $y));
     }
 
-    /** Pixels of the photo that a millimetre in the middle of the sheet takes. */
-    public function pixelsPerMillimetre(ChartSheet $sheet): float
-    {
-        [$x, $y] = $this->view->to($sheet->width / 2, $sheet->height / 2);
-        [$u, $v] = $this->view->to($sheet->width / 2 + 1, $sheet->height / 2 + 1);
-
-        return hypot($u - $x, $v - $y) / M_SQRT2;
-    }
-
     /**
      * The mean of a small round area.
      *

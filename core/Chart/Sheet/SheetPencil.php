@@ -49,6 +49,14 @@ final readonly class SheetPencil
         return $pencils === [] ? throw new \LogicException('there is at least one') : array_values($pencils);
     }
 
+    /** From an identifier, line and number. */
+    public static function ofId(string $id, string $name): self
+    {
+        $slash = strrpos($id, '/');
+
+        return $slash === false ? new self('', $id, $name) : new self(substr($id, 0, $slash), substr($id, $slash + 1), $name);
+    }
+
     public function id(): string
     {
         return $this->line === '' ? $this->number : $this->line.'/'.$this->number;

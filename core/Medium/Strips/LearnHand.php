@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Medium\Strips;
 
+use KnottyPrism\Core\Colour\Equations\LinearSystem;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Hand\Hand;
@@ -53,7 +54,7 @@ final class LearnHand
         $normal = [];
         for ($step = 0; $step < self::STEPS; $step++) {
             [$normal, $right] = self::equations($strips, $paper, $names, $at, $weights);
-            $move = self::solved($normal, $right);
+            $move = LinearSystem::solved($normal, $right);
             $at = array_map(static fn (float $was, float $by): float => max(-self::FARTHEST, min(self::FARTHEST, $was + $by)), $at, $move);
             if (max(0.0, ...array_map(abs(...), $move)) < 1e-3) {
                 break;
@@ -65,7 +66,7 @@ final class LearnHand
         }
         $hand = self::hand($names, $at, 1.0);
         [$before, $after] = [self::rms($strips, $paper, Hand::even()), self::rms($strips, $paper, $hand)];
-        $covariance = self::solved($normal, [1.0, 0.0, 0.0, 0.0, 0.0]);
+        $covariance = LinearSystem::solved($normal, [1.0, 0.0, 0.0, 0.0, 0.0]);
 
         return new LearntHand(self::hand($names, $at, self::spread($strips, $paper, $hand)), count($strips), $before, $after, sqrt(max(0.0, $covariance[0])));
     }
@@ -173,30 +174,5 @@ final class LearnHand
         $ratio = $left / max(1e-6, $ordinary) * $n / max(1.0, $n - 1.5);
 
         return max(Hand::RANGES['spread'][0], min(Hand::RANGES['spread'][1], sqrt((self::SPREAD_BELIEF + $n * $ratio) / (self::SPREAD_BELIEF + $n))));
-    }
-
-    /**
-     * Cholesky would do; Gauss is shorter, and five by five.
-     *
-     * @param  list<list<float>>  $a  symmetric and positive
-     * @param  list<float>  $b
-     * @return list<float>
-     */
-    private static function solved(array $a, array $b): array
-    {
-        $n = count($b);
-        for ($i = 0; $i < $n; $i++) {
-            for ($j = 0; $j < $n; $j++) {
-                if ($j !== $i) {
-                    $factor = $a[$j][$i] / $a[$i][$i];
-                    for ($k = $i; $k < $n; $k++) {
-                        $a[$j][$k] -= $factor * $a[$i][$k];
-                    }
-                    $b[$j] -= $factor * $b[$i];
-                }
-            }
-        }
-
-        return array_map(static fn (float $right, int $i): float => $right / $a[$i][$i], $b, range(0, $n - 1));
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Colour;
+namespace KnottyPrism\Core\Colour\Equations;
 
 /** Linear systems whose matrix has one constant beside its diagonal (Thomas algorithm). */
 final class Tridiagonal

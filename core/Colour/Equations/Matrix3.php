@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Colour;
+namespace KnottyPrism\Core\Colour\Equations;
 
 /** Products and inverses of 3 × 3 matrices, given as rows. */
 final class Matrix3
