@@ -21,6 +21,9 @@ const Table = styled.table`
         border-bottom: 1px solid var(--line);
         vertical-align: middle;
     }
+    & tbody th {
+        min-width: 130px;
+    }
     & input[type='color'] {
         width: 62px;
         height: 44px;
