@@ -66,8 +66,8 @@ $found = 0;
 $off = $plain = $times = $doubts = [];
 for ($seed = 1; $seed <= SEEDS; $seed++) {
     $filled = new FilledSheet($sheet, 0, $pencils, $paper, $seed);
-    $plain = [...$plain, ...offOf($filled, ReadChart::page(asJpeg(BenchCamera::photograph($filled, new Shot, 1600, $seed)), $sheet, $paper))];
-    $photo = asJpeg(BenchCamera::photograph($filled, Shot::ordinary($seed), 1600, $seed));
+    $plain = [...$plain, ...offOf($filled, ReadChart::page(asJpeg(BenchCamera::photograph($filled->flat, new Shot, 1600, $seed)), $sheet, $paper))];
+    $photo = asJpeg(BenchCamera::photograph($filled->flat, Shot::ordinary($seed), 1600, $seed));
     $start = hrtime(true);
     try {
         $reading = ReadChart::page($photo, $sheet, $paper);

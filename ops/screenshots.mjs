@@ -29,11 +29,6 @@ async function open(width, height) {
 
 const desk = await open(1280, 800);
 await desk.screenshot({ path: `${folder}photo-desk.png` });
-await desk.getByRole('radiogroup', { name: 'Surroundings' }).getByText('middle').click();
-await desk.getByLabel('Show float, upper glass on the photo').click();
-await desk.waitForTimeout(2500);
-await desk.screenshot({ path: `${folder}photo-desk-middle.png` });
-await desk.getByRole('radiogroup', { name: 'Surroundings' }).getByText('light').click();
 
 const beside = (column) => desk.getByRole('radiogroup', { name: 'Beside the photo' }).getByText(column, { exact: true }).click();
 const pressed = async (...keys) => {
@@ -67,6 +62,7 @@ for (const [what, name] of [
     ['Lines', 'lines'],
     ['In and out', 'files'],
     ['Measure', 'measure'],
+    ['My hand', 'hand'],
 ]) {
     await desk.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText(what, { exact: true }).click();
     if (what === 'Balance') {
@@ -78,8 +74,19 @@ for (const [what, name] of [
         await desk.getByRole('button', { name: 'Try with a made-up photo' }).click();
         await desk.getByText('8 of 8 pencils measured').waitFor({ timeout: 30_000 });
     }
+    if (what === 'My hand') {
+        await desk.getByRole('button', { name: 'Try with a made-up photo' }).click();
+        await desk.getByAltText('The made-up photo that was read').waitFor({ timeout: 30_000 });
+        await desk.getByRole('button', { name: /^Learn from/ }).click();
+        await desk.getByRole('list', { name: 'What the strips came to' }).waitFor({ timeout: 30_000 });
+        await desk.evaluate(() => window.scrollTo(0, 0));
+    }
     await desk.waitForTimeout(what === 'Balance' ? 6000 : 2000);
     await desk.screenshot({ path: `${folder}drawer-${name}.png` });
+    if (what === 'My hand') {
+        await desk.getByRole('button', { name: 'Go by the even hand' }).click();
+        await desk.waitForTimeout(2000);
+    }
 }
 await desk.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText('Pencil', { exact: true }).click();
 await desk.getByRole('navigation', { name: 'Places' }).getByText('Photo').click();
@@ -101,9 +108,15 @@ for (const [what, name] of [
     ['Zones', 'zones'],
     ['Palette', 'palette'],
     ['Way of working', 'school'],
+    ['Check', 'check'],
     ['Take along', 'along'],
 ]) {
     await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
+    if (what === 'Check') {
+        await desk.getByLabel('Laid so far').selectOption('2');
+        await desk.getByRole('button', { name: 'Try with a made-up photo' }).click();
+        await desk.getByRole('list', { name: 'What to do next, zone by zone' }).waitFor({ timeout: 60_000 });
+    }
     await desk.waitForTimeout(4000);
     await desk.screenshot({ path: `${folder}plan-${name}.png` });
 }
@@ -119,7 +132,4 @@ const card = await desk.request.get(address + href);
 writeFileSync('/tmp/palette-card.pdf', await card.body());
 execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '/tmp/palette-card.pdf', `${folder}palette-card`]);
 
-await desk.getByRole('button', { name: /^Sign out/ }).click();
-await desk.getByText('New account').waitFor();
-await desk.screenshot({ path: `${folder}sign-in.png` });
 await browser.close();

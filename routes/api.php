@@ -7,6 +7,7 @@ use App\Http\Controllers\DrawerController;
 use App\Http\Controllers\DrawerImportController;
 use App\Http\Controllers\EarlierPageController;
 use App\Http\Controllers\GrainController;
+use App\Http\Controllers\HandController;
 use App\Http\Controllers\KeptRecipeCardController;
 use App\Http\Controllers\KeptRecipeController;
 use App\Http\Controllers\MeasuringSheetController;
@@ -60,6 +61,15 @@ Route::prefix('/drawer/sheets/{sheet}')->middleware('can:own,sheet')->controller
     Route::patch('/', 'correct');
     Route::get('/file.pdf', 'pdf')->middleware('throttle:heavy');
     Route::get('/drawer.csv', 'csv');
+    Route::post('/photo', 'photo')->middleware(['throttle:heavy', TakesTurns::class]);
+    Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
+});
+
+Route::prefix('/hand')->controller(HandController::class)->group(function (): void {
+    Route::get('/', 'show')->middleware('throttle:heavy');
+    Route::post('/', 'learn')->middleware('throttle:heavy');
+    Route::patch('/', 'use');
+    Route::get('/strips.pdf', 'pdf')->middleware('throttle:heavy');
     Route::post('/photo', 'photo')->middleware(['throttle:heavy', TakesTurns::class]);
     Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
 });

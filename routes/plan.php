@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\DrawingCheckController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PlanSheetController;
+use App\Http\Middleware\TakesTurns;
 use Illuminate\Support\Facades\Route;
 
 // The plan of a study's picture: routes/api.php has what is around it.
@@ -20,6 +22,15 @@ Route::controller(PlanController::class)->group(function (): void {
     Route::get('/image', 'image');
     Route::get('/values', 'values');
     Route::get('/ramp', 'ramp');
+});
+
+Route::prefix('/checks')->controller(DrawingCheckController::class)->group(function (): void {
+    Route::get('/', 'index');
+    Route::post('/', 'store')->middleware(['throttle:heavy', TakesTurns::class]);
+    Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
+    Route::delete('/{check}', 'destroy')->whereNumber('check');
+    Route::get('/{check}/photo', 'photo')->whereNumber('check');
+    Route::get('/{check}/map', 'map')->whereNumber('check');
 });
 
 Route::get('/{kind}.pdf', [PlanSheetController::class, 'sheet'])->whereIn('kind', ['card', 'zones', 'steps'])->middleware('throttle:heavy');

@@ -36,7 +36,7 @@ abstract class TestCase extends BaseTestCase
 
     public function artist(string $name = 'artist'): User
     {
-        return User::query()->create(['name' => $name, 'email' => "$name@example.org", 'password' => 'long enough 10']);
+        return User::factory()->create(['name' => $name]);
     }
 
     /** An artist with the demo's drawer of 24, fitted once for all tests. */
@@ -45,7 +45,7 @@ abstract class TestCase extends BaseTestCase
         static $pencils = null;
         $pencils ??= DrawerFile::drawer((string) file_get_contents(base_path('demo/drawer.csv')))->pencils;
         $user = $this->artist($name);
-        array_map(static fn (Pencil $p) => $user->pencils()->create(PencilRow::columnsOf($p)), $pencils);
+        array_map(static fn (Pencil $p) => PencilRow::factory()->for($user)->fitted($p)->create(), $pencils);
 
         return $user;
     }

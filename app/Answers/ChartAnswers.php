@@ -6,6 +6,7 @@ namespace App\Answers;
 
 use App\Cache\Computed;
 use App\Drawers\DrawerKeeper;
+use App\Hands\HandKeeper;
 use App\Models\Study;
 use App\Models\User;
 use App\Plans\PlannedPictures;
@@ -23,7 +24,6 @@ use KnottyPrism\Core\Drawer\TrayMap;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
-use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Palette\MadeColour;
 use KnottyPrism\Core\Picture\Palette\Purchases;
@@ -39,15 +39,17 @@ final class ChartAnswers
 
     private const PURCHASES = 3;
 
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly PlannedPictures $pictures)
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly PlannedPictures $pictures, private readonly HandKeeper $hands)
     {
     }
 
     /** @return array<string, mixed> what is reached of all that the known pencils reach, and the pencils that would add most */
     public function reach(User $user, string $paper): array
     {
-        return $this->kept("reach/$paper", $user, function () use ($user, $paper): array {
-            $survey = new ReachSurvey($this->colours($user), PaperShelf::named($paper));
+        $on = $this->hands->paper($user, $paper);
+
+        return $this->kept('reach/'.$on->key(), $user, function () use ($user, $paper, $on): array {
+            $survey = new ReachSurvey($this->colours($user), $on);
 
             return [
                 'paper' => $paper,
@@ -61,7 +63,7 @@ final class ChartAnswers
     public function purchasesFor(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
-        $paper = PaperShelf::named($study->paper);
+        $paper = $this->hands->paper($user, $study->paper);
         $made = $this->pictures->made($user, $study);
         foreach ($made === [] ? $study->keptRecipes()->get() : [] as $entry) {
             try {
@@ -92,9 +94,11 @@ final class ChartAnswers
     /** @return array<string, mixed> what stands in for a pencil: the nearest owned one, and mixes of owned ones */
     public function mix(User $user, string $id, string $paper): array
     {
-        return $this->kept("mix/$id/$paper", $user, function () use ($user, $id, $paper): array {
+        $on = $this->hands->paper($user, $paper);
+
+        return $this->kept("mix/$id/".$on->key(), $user, function () use ($user, $id, $on): array {
             $shelf = $this->drawers->shelfOf($user);
-            $mix = Substitute::for($shelf->pencil($id), $shelf, PaperShelf::named($paper), $this->atlases);
+            $mix = Substitute::for($shelf->pencil($id), $shelf, $on, $this->atlases);
 
             return [
                 'nearest' => [...ChartResource::pencil($mix->nearest), 'heavyDeltaE00' => Figures::difference($mix->nearestHeavy), 'lightDeltaE00' => Figures::difference($mix->nearestLight)],
@@ -111,7 +115,7 @@ final class ChartAnswers
     {
         $shelf = $this->drawers->shelfOf($user);
         $pencils = array_map($shelf->pencil(...), $ids);
-        $on = PaperShelf::named($paper);
+        $on = $this->hands->paper($user, $paper);
 
         return [
             'paper' => $paper, 'beneath' => $beneath->value, 'above' => $above->value, 'marks' => array_column(PressureMark::cases(), 'value'),

@@ -6,6 +6,7 @@ namespace App\Answers;
 
 use App\Cache\Computed;
 use App\Drawers\DrawerKeeper;
+use App\Hands\HandKeeper;
 use App\Models\User;
 use App\Resources\ChartResource;
 use App\Resources\DrawerResource;
@@ -24,7 +25,6 @@ use KnottyPrism\Core\Drawer\Threes;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Prediction;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -53,7 +53,7 @@ final class DrawerAnswers
 
     private const AT_HAND = 120;
 
-    public function __construct(private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly HandKeeper $hands)
     {
     }
 
@@ -98,9 +98,9 @@ final class DrawerAnswers
         $shelf = $this->drawers->shelfOf($user);
         $pencil = $shelf->pencil($id);
 
+        $on = $this->hands->paper($user, $paper);
         /** @var array<string, mixed> $shown */
-        $shown = Computed::kept($this->key('pencil', $user, $pencil->id(), $paper), self::KEPT_SECONDS, function () use ($shelf, $pencil, $paper): array {
-            $on = PaperShelf::named($paper);
+        $shown = Computed::kept($this->key('pencil', $user, $pencil->id(), $on->key()), self::KEPT_SECONDS, function () use ($shelf, $pencil, $on): array {
             $portrait = new Portrait($pencil);
             $others = array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->isBlender() && $p->id() !== $pencil->id()));
             // In its place stands a pencil of another line; where there is no other, one of its own.

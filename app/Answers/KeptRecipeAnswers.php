@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Answers;
 
 use App\Drawers\DrawerKeeper;
+use App\Hands\HandKeeper;
 use App\Models\KeptRecipe;
 use App\Models\Study;
 use App\Models\User;
@@ -14,14 +15,13 @@ use Illuminate\Database\Eloquent\Collection;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
 /** The recipes kept for spots of a study, each predicted anew from its stack, light to dark as a palette strip is read. */
 final class KeptRecipeAnswers
 {
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly KeptRecipes $kept)
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly KeptRecipes $kept, private readonly HandKeeper $hands)
     {
     }
 
@@ -32,7 +32,7 @@ final class KeptRecipeAnswers
         $latest = $this->kept->latest($study);
 
         return [
-            'entries' => self::lightToDark($study)->map(fn (KeptRecipe $entry): array => $this->entry($entry, $shelf))->all(),
+            'entries' => self::lightToDark($study)->map(fn (KeptRecipe $entry): array => $this->entry($user, $entry, $shelf))->all(),
             'stamp' => $latest->id ?? 0,
             'undoWords' => $latest?->words,
         ];
@@ -44,7 +44,7 @@ final class KeptRecipeAnswers
         $shelf = $this->drawers->shelfOf($user);
         $recipes = [];
         foreach (self::lightToDark($study) as $entry) {
-            $recipe = self::predicted($entry, $shelf);
+            $recipe = $this->predicted($user, $entry, $shelf);
             if ($recipe !== null) {
                 $recipes[] = ['name' => $entry->name, 'recipe' => $recipe];
             }
@@ -54,9 +54,9 @@ final class KeptRecipeAnswers
     }
 
     /** @return array<string, mixed> */
-    private function entry(KeptRecipe $entry, Drawer $shelf): array
+    private function entry(User $user, KeptRecipe $entry, Drawer $shelf): array
     {
-        $recipe = self::predicted($entry, $shelf);
+        $recipe = $this->predicted($user, $entry, $shelf);
 
         return [
             'id' => $entry->id, 'name' => $entry->name, 'x' => $entry->x, 'y' => $entry->y, 'ring' => $entry->ring,
@@ -73,10 +73,10 @@ final class KeptRecipeAnswers
     }
 
     /** Nothing when a pencil has left the shelf since; the entry stays, with its stack as text. */
-    private static function predicted(KeptRecipe $entry, Drawer $shelf): ?Recipe
+    private function predicted(User $user, KeptRecipe $entry, Drawer $shelf): ?Recipe
     {
         try {
-            return Recipe::of(RecipeLabel::tryFrom($entry->label) ?? RecipeLabel::Closest, $entry->target(), StackText::read($entry->stack, $shelf), PaperShelf::named($entry->paper));
+            return Recipe::of(RecipeLabel::tryFrom($entry->label) ?? RecipeLabel::Closest, $entry->target(), StackText::read($entry->stack, $shelf), $this->hands->paper($user, $entry->paper));
         } catch (CoreError) {
             return null;
         }

@@ -164,7 +164,7 @@ final class PlanAnswers
      */
     private function zoneCautions(PlanGround $ground, array $planned): array
     {
-        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, $ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->name, PlanRepository::stackTexts($planned)], JSON_THROW_ON_ERROR));
+        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, $ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->key(), PlanRepository::stackTexts($planned)], JSON_THROW_ON_ERROR));
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {

@@ -34,7 +34,7 @@ final class PlanZoneAnswers
     /** @return array<string, mixed> one recipe for one wish, with its reasons */
     private function shown(PlanGround $ground, Wish $wish, Stack $stack, string $label, string $fingerprint): array
     {
-        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->name, $ground->sheet->settings->mode->value, $label, $fingerprint], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->key(), $ground->sheet->settings->mode->value, $label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [
@@ -48,7 +48,7 @@ final class PlanZoneAnswers
     {
         $shades = PlannedZone::shades($zone->wishes);
         $basis = array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $shades);
-        $key = md5(json_encode(['sequence', self::VERSION, FindSequences::VERSION, SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->toArray(), $basis, $ground->paper->name, $ground->sheet->settings->mode->value, $zone->label, $fingerprint], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['sequence', self::VERSION, FindSequences::VERSION, SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->toArray(), $basis, $ground->paper->key(), $ground->sheet->settings->mode->value, $zone->label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, static fn (): array => SequenceResource::answer(PlannedPictures::answer($ground, $zone, $sequence), $ground->paper));

@@ -6,11 +6,11 @@ namespace App\Answers;
 
 use App\Cache\Computed;
 use App\Drawers\DrawerKeeper;
+use App\Hands\HandKeeper;
 use App\Models\Study;
 use App\Models\User;
 use App\Resources\RecipeResource;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
@@ -20,18 +20,19 @@ final class RecipeAnswers
 {
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly HandKeeper $hands)
     {
     }
 
     /** @return array<string, mixed> the target, the nearest single pencil and up to four recipes, as the API shows them */
     public function recipes(User $user, Study $study, Lab $target): array
     {
-        $key = implode('/', ['recipes', RecipePlanner::VERSION, $this->drawers->fingerprint($user), md5($study->paper), sprintf('%.2f,%.2f,%.2f', ...$target->toArray())]);
+        $paper = $this->hands->paper($user, $study->paper);
+        $key = implode('/', ['recipes', RecipePlanner::VERSION, $this->drawers->fingerprint($user), md5($paper->key()), sprintf('%.2f,%.2f,%.2f', ...$target->toArray())]);
 
         /** @var array<string, mixed> */
-        return Computed::kept($key, self::KEPT_SECONDS, function () use ($user, $study, $target): array {
-            $planner = new RecipePlanner($this->drawers->drawerOf($user), PaperShelf::named($study->paper), School::free(), $this->atlases);
+        return Computed::kept($key, self::KEPT_SECONDS, function () use ($user, $paper, $target): array {
+            $planner = new RecipePlanner($this->drawers->drawerOf($user), $paper, School::free(), $this->atlases);
 
             return [
                 'nearestSingle' => RecipeResource::nearest($planner->nearestSingle($target)),

@@ -6,6 +6,7 @@ namespace App\Answers;
 
 use App\Cache\Computed;
 use App\Drawers\DrawerKeeper;
+use App\Hands\HandKeeper;
 use App\Models\Photo;
 use App\Models\Study;
 use App\Models\User;
@@ -22,7 +23,6 @@ use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\ValueScale;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\SpotList;
-use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Photo\Notes\NamedSpot;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Reading\PhotoComparison;
@@ -37,7 +37,7 @@ final class SurveyAnswers
     /** Raised when spots may be read, or photos compared, otherwise. */
     private const VERSION = 1;
 
-    public function __construct(private readonly SurveyRepository $surveys, private readonly SpotReader $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZoneAnswers $zones, private readonly ZoneReader $reader, private readonly AtlasShelf $atlases)
+    public function __construct(private readonly SurveyRepository $surveys, private readonly SpotReader $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZoneAnswers $zones, private readonly ZoneReader $reader, private readonly AtlasShelf $atlases, private readonly HandKeeper $hands)
     {
     }
 
@@ -129,7 +129,7 @@ final class SurveyAnswers
             return [];
         }
         $colour = $study->photo();
-        $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $this->surveys->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($study->paper)]);
+        $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $this->surveys->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($this->hands->paper($user, $study->paper)->key())]);
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {
@@ -161,7 +161,7 @@ final class SurveyAnswers
     private function planner(User $user, Study $study): ?RecipePlanner
     {
         try {
-            return new RecipePlanner($this->drawers->drawerOf($user), PaperShelf::named($study->paper), School::free(), $this->atlases);
+            return new RecipePlanner($this->drawers->drawerOf($user), $this->hands->paper($user, $study->paper), School::free(), $this->atlases);
         } catch (CoreError) {
             return null;
         }

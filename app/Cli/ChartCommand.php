@@ -93,7 +93,7 @@ final class ChartCommand extends Command
         $page = (int) $this->whole($input, 'page', count($sheet->pages));
         $seed = (int) $this->whole($input, 'seed', 1_000_000);
         $out = $this->required($input, 'out');
-        $photo = BenchCamera::photograph(new FilledSheet($sheet, $page - 1, $this->byId($this->drawer($input)), $this->paper($input), $seed), Shot::ordinary($seed), self::SIDE, $seed);
+        $photo = BenchCamera::photograph((new FilledSheet($sheet, $page - 1, $this->byId($this->drawer($input)), $this->paper($input), $seed))->flat, Shot::ordinary($seed), self::SIDE, $seed);
         $this->write($out, Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg'));
         $this->json($output, ['out' => $out, 'width' => $photo->width, 'height' => $photo->height]);
 

@@ -35,6 +35,7 @@ final class PrismApplication extends Application
         $this->addCommand(new ColourCommand);
         $this->addCommand(new ChartCommand);
         $this->addCommand(new HandCommand);
+        $this->addCommand(new CheckCommand);
         $this->addCommand(new HealthCommand);
     }
 

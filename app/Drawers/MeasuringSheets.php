@@ -73,7 +73,7 @@ final class MeasuringSheets
     {
         $sheet = $row->sheet();
         $page = array_key_first(array_diff_key($sheet->pages, $row->pages)) ?? 0;
-        $photo = BenchCamera::photograph(new FilledSheet($sheet, $page, $this->standIns($row), Paper::whiteMedium(), $seed), Shot::ordinary($seed), self::SIDE, $seed);
+        $photo = BenchCamera::photograph((new FilledSheet($sheet, $page, $this->standIns($row), Paper::whiteMedium(), $seed))->flat, Shot::ordinary($seed), self::SIDE, $seed);
 
         return [$this->noted($row, ReadChart::page($photo, $sheet, Paper::whiteMedium())), Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg')];
     }

@@ -67,7 +67,7 @@ final class StockNotes
         if ($rows->isEmpty()) {
             throw ImpossibleChange::because(sprintf('%s has no number in "%s"; look at the line to see which it has.', $line === '' ? 'That line' : $line, mb_substr($numbers, 0, 60)));
         }
-        $changed = array_values($rows->filter(static fn (PencilRow $row): bool => $row->stock !== $state->value)->all());
+        $changed = array_values($rows->filter(static fn (PencilRow $row): bool => $row->stock !== $state)->all());
         if ($changed !== []) {
             $this->history->during($user, sprintf('make %d of %s %s', count($changed), $line === '' ? 'no line' : $line, $state->value), $changed, static function () use ($changed, $state): array {
                 foreach ($changed as $row) {

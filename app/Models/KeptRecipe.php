@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\KeptRecipeFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use KnottyPrism\Core\Colour\Lab;
@@ -26,6 +28,9 @@ use KnottyPrism\Core\Colour\Lab;
  */
 final class KeptRecipe extends Model
 {
+    /** @use HasFactory<KeptRecipeFactory> */
+    use HasFactory;
+
     protected $fillable = ['name', 'x', 'y', 'ring', 'target_l', 'target_a', 'target_b', 'label', 'stack', 'paper'];
 
     /** @return array<string, string> */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\PencilRowFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
@@ -23,15 +26,15 @@ use KnottyPrism\Core\Medium\Swatches\PencilFit;
  * @property string $line
  * @property string $number
  * @property string $name
- * @property ?string $binder
+ * @property ?Binder $binder
  * @property string $heavy
  * @property ?string $light
  * @property ?string $over_black
- * @property ?string $opacity
+ * @property ?Opacity $opacity
  * @property ?float $laydown
  * @property ?string $lightfast
  * @property bool $owned follows from the stock
- * @property string $stock
+ * @property Stock $stock
  * @property ?float $length_left millimetres
  * @property bool $discontinued
  * @property ?list<string> $formerly
@@ -40,6 +43,9 @@ use KnottyPrism\Core\Medium\Swatches\PencilFit;
  */
 final class PencilRow extends Model
 {
+    /** @use HasFactory<PencilRowFactory> */
+    use HasFactory;
+
     /** Columns that the fit follows from. */
     public const MEASURED = ['binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown'];
 
@@ -50,7 +56,13 @@ final class PencilRow extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['fit' => 'array', 'owned' => 'boolean', 'laydown' => 'float', 'length_left' => 'float', 'discontinued' => 'boolean', 'formerly' => 'array'];
+        return ['binder' => Binder::class, 'opacity' => Opacity::class, 'stock' => Stock::class, 'fit' => 'array', 'owned' => 'boolean', 'laydown' => 'float', 'length_left' => 'float', 'discontinued' => 'boolean', 'formerly' => 'array'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
     }
 
     /** @return HasMany<PencilUse, $this> */
@@ -73,16 +85,16 @@ final class PencilRow extends Model
     {
         return new PencilRecord(
             $this->line, $this->number, $this->name, $this->heavy,
-            $this->binder === null ? null : Binder::from($this->binder),
+            $this->binder,
             $this->light, $this->over_black,
-            $this->opacity === null ? null : Opacity::from($this->opacity),
+            $this->opacity,
             $this->laydown, $this->lightfast, $this->stockNote()->state->isOwned(),
         );
     }
 
     public function stockNote(): StockNote
     {
-        return new StockNote(Stock::from($this->stock), $this->length_left, $this->discontinued, $this->formerly ?? [], $this->notes ?? '');
+        return new StockNote($this->stock, $this->length_left, $this->discontinued, $this->formerly ?? [], $this->notes ?? '');
     }
 
     public function shelfRow(): ShelfRow

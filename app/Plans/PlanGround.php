@@ -99,7 +99,7 @@ final readonly class PlanGround
         $s = $this->sheet->settings;
 
         return [
-            'its colours' => implode(';', array_map(static fn (Wish $w): string => $w->role->value.implode(',', self::rounded($w)), $wishes)), 'the way of working' => implode(',', $s->schoolOf($wishes[0]->zone)->settings()).$s->mode->value, 'the paper' => $this->paper->name,
+            'its colours' => implode(';', array_map(static fn (Wish $w): string => $w->role->value.implode(',', self::rounded($w)), $wishes)), 'the way of working' => implode(',', $s->schoolOf($wishes[0]->zone)->settings()).$s->mode->value, 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
             'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), 'the drawer' => $this->fingerprint,
         ];
     }
@@ -114,7 +114,7 @@ final readonly class PlanGround
 
     private function key(mixed ...$parts): string
     {
-        return md5(json_encode([self::VERSION, FindSequences::VERSION, $this->fingerprint, $this->paper->name, ...$parts], JSON_THROW_ON_ERROR));
+        return md5(json_encode([self::VERSION, FindSequences::VERSION, $this->fingerprint, $this->paper->key(), ...$parts], JSON_THROW_ON_ERROR));
     }
 
     /** @return list<float> */

@@ -74,6 +74,6 @@ final class PlanImages
 
     private function key(PlanGround $ground, string $what): string
     {
-        return 'picture/'.md5(json_encode([self::VERSION, $what, PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->name, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
+        return 'picture/'.md5(json_encode([self::VERSION, $what, PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
     }
 }

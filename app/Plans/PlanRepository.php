@@ -6,6 +6,7 @@ namespace App\Plans;
 
 use App\Cache\Computed;
 use App\Drawers\DrawerKeeper;
+use App\Hands\HandKeeper;
 use App\History\Versions;
 use App\Models\PlanVersion;
 use App\Models\Study;
@@ -16,7 +17,6 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
@@ -48,7 +48,7 @@ final class PlanRepository
     /** @var Versions<PlanVersion> */
     public readonly Versions $versions;
 
-    public function __construct(public readonly PlanParts $parts, private readonly SurveyRepository $surveys, private readonly ZoneReader $zones, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases)
+    public function __construct(public readonly PlanParts $parts, private readonly SurveyRepository $surveys, private readonly ZoneReader $zones, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly HandKeeper $hands)
     {
         $this->versions = new Versions(PlanVersion::class, 'plan_number');
     }
@@ -81,7 +81,7 @@ final class PlanRepository
         $zones = $survey->sheet();
         $photo = $study->photo();
         $shelf = $this->drawers->shelfOf($user);
-        $paper = PaperShelf::named($study->paper);
+        $paper = $this->hands->paper($user, $study->paper);
         $usable = $shelf->usable()->pencils;
         if ($usable === []) {
             throw ImpossibleChange::because('The drawer is empty. Bring pencils in under "Drawer" before you plan.');
@@ -90,7 +90,7 @@ final class PlanRepository
         $grid = fn (): PixelGrid => $this->zones->grid($zones, $survey, $photo);
         // Reading zones from the photo takes most of the time, and changes with the survey, the paper and the drawer alone.
         /** @var array{array<int, ZoneReading>, ToneFit} $read */
-        $read = Computed::kept('picture-ground/'.md5(json_encode([self::VERSION, $this->surveys->stamp($study), $photo->storage_key, $paper->name, $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
+        $read = Computed::kept('picture-ground/'.md5(json_encode([self::VERSION, $this->surveys->stamp($study), $photo->storage_key, $paper->key(), $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
         [$readings, $tone] = $read;
         $wishes = [];
         foreach ($readings as $number => $reading) {

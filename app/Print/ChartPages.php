@@ -5,27 +5,47 @@ declare(strict_types=1);
 namespace App\Print;
 
 use App\Photos\Raster;
-use KnottyPrism\Core\Chart\Sheet\BoxKind;
 use KnottyPrism\Core\Chart\Sheet\ChartBox;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Chart\Sheet\SheetMarks;
+use KnottyPrism\Core\Medium\Stack\Stack;
 
-/** The sheet on which pencils are coloured in to be measured, to print at its own size. */
+/** Sheets for the camera, to print at their own size: pencils to be measured, and strips that tell a hand. */
 final class ChartPages
 {
     /** Dots of a printed ring, to the millimetre. */
     private const DOTS = 24;
 
+    private const PENCILS = 'Print at 100 %. Colour inside the dots, evenly, to the edge; leave the paper between bare. Then photograph the whole sheet from above, in daylight, all four rings in the picture.';
+
+    private const STRIPS = 'Print at 100 % on the paper of the drawing. Lay every strip as it says, as you would in a drawing, and then a second time beside it; leave the paper between bare. Photograph the whole sheet from above, in daylight, all four rings in the picture.';
+
     /** @param  array<string, array{number: string, name: string}>  $labels  by identifier */
     public function pdf(ChartSheet $sheet, array $labels): string
+    {
+        return self::printed($sheet, $labels, ChartSheet::LABEL, self::PENCILS);
+    }
+
+    /** @param  array<string, Stack>  $strips  by their text */
+    public function ofStrips(ChartSheet $sheet, array $strips): string
+    {
+        $labels = [];
+        foreach (array_values($strips) as $i => $strip) {
+            $labels[$strip->text()] = ['number' => (string) ($i + 1), 'name' => $strip->words()];
+        }
+
+        return self::printed($sheet, $labels, ChartSheet::STRIP_LABEL, self::STRIPS);
+    }
+
+    /** @param  array<string, array{number: string, name: string}>  $labels */
+    private static function printed(ChartSheet $sheet, array $labels, float $label, string $what): string
     {
         $size = array_search([$sheet->width, $sheet->height], ChartSheet::SIZES, true);
 
         return PdfPage::of('cards.measure', [
-            'sheet' => $sheet, 'labels' => $labels, 'rows' => array_map(self::rows(...), $sheet->pages),
+            'sheet' => $sheet, 'labels' => $labels, 'rows' => array_map(self::rows(...), $sheet->pages), 'what' => $what, 'label' => $label,
             'rings' => ['dotted' => self::ring(true), 'plain' => self::ring(false)], 'marks' => SheetMarks::centres($sheet->width, $sheet->height), 'ring' => SheetMarks::RING,
             'squares' => array_map(static fn (int $page): array => array_keys(array_filter($sheet->bits($page))), array_keys($sheet->pages)), 'places' => SheetMarks::squares(), 'square' => SheetMarks::SQUARE,
-            'kinds' => BoxKind::cases(), 'label' => ChartSheet::LABEL,
         ], is_string($size) ? $size : 'a4');
     }
 

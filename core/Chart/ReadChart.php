@@ -111,6 +111,9 @@ final class ReadChart
 
         return array_map(static function (BoxReading $r) use ($filled, $pale): BoxReading {
             $pencil = $r->box->pencil;
+            if ($r->box->kind->swatch() === null) {
+                return $r;
+            }
             $counts = $filled[$pencil] && ($r->filled || $r->box->kind === BoxKind::Heavy || ($r->box->kind === BoxKind::Light && ($pale[$pencil] ?? false)));
 
             return new BoxReading($r->box, $r->lab, $counts, $r->doubt, $counts ? $r->note : ($filled[$pencil] ? 'Nothing is coloured in here; what it would tell is assumed.' : null));

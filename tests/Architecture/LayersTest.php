@@ -30,6 +30,10 @@ arch('controllers stay thin: the search and the medium are reached through a des
     ->expect('App\Http\Controllers')
     ->not->toUse(['KnottyPrism\Core\Recipe\Search\StackSearch', 'KnottyPrism\Core\Medium\Laying\LayPass', 'KnottyPrism\Core\Medium\Pencil\Film']);
 
+it('keeps the rules of a request in the request', function () {
+    expect(array_filter((array) glob(base('app/Http/Controllers/*.php')), static fn (string $file): bool => str_contains((string) file_get_contents($file), '$request->validate(')))->toBe([]);
+});
+
 arch('resources ask no model, cache or action: values in, JSON out')
     ->expect('App\Resources')
     ->toOnlyUse(['KnottyPrism\Core', 'App\Resources']);
@@ -40,7 +44,7 @@ arch('jobs call actions, never the other way round')
 
 // The house: what a folder may know. A room above may use those below it, never the other way round.
 it('builds the core from the bottom up', function () {
-    $floor = ['Error' => 0, 'Colour' => 1, 'Medium' => 2, 'Drawer' => 3, 'Photo' => 3, 'Recipe' => 4, 'Chart' => 4, 'Picture' => 5, 'Formats' => 6];
+    $floor = ['Error' => 0, 'Colour' => 1, 'Medium' => 2, 'Drawer' => 3, 'Photo' => 3, 'Recipe' => 4, 'Picture' => 5, 'Chart' => 6, 'Formats' => 7];
     $room = static fn (string $folder): string => explode('\\', $folder)[2];
     $wrong = [];
     foreach ((new Imports(base('core'), 'KnottyPrism\\Core\\'))->edges as $from => $needs) {
@@ -57,9 +61,10 @@ it('has no two folders that need each other, by whatever detour', function (stri
     expect((new Imports(base($folder), $prefix))->cycles())->toBe([]);
 })->with(['the core' => ['core', 'KnottyPrism\\Core\\'], 'the application' => ['app', 'App\\']]);
 
-it('keeps folders small enough to be looked through', function (string $folder, string $prefix) {
-    expect(array_filter((new Imports(base($folder), $prefix))->files, static fn (int $files): bool => $files > 20))->toBe([]);
-})->with(['the core' => ['core', 'KnottyPrism\\Core\\'], 'the application' => ['app', 'App\\']]);
+it('keeps folders small enough to be looked through', function () {
+    $full = array_filter(array_count_values(array_map(dirname(...), sourceFiles())), static fn (int $files): bool => $files > 20);
+    expect($full)->toBe([]);
+});
 
 it('keeps files short enough to be read, but for what is generated', function () {
     $long = [];

@@ -142,6 +142,84 @@ test('the unseen photo goes from zones to a printed plan wholly by keyboard', as
     await expect(page.getByText('Nothing was decided yet: the plan is the planner’s own.')).toBeVisible();
 });
 
+test('a pass is put where another one is, by the mouse and by the keyboard', async ({ page }) => {
+    await open(page);
+    await planned(page);
+    await zones(page).filter({ hasText: 'rope' }).click();
+    const numbers = () => passes(page).locator('b').allInnerTexts();
+    const before = await numbers();
+    await page.getByLabel('Add a pass at the end').fill('745 Bollard iron');
+    await expect.poll(numbers).toEqual([...before, '745']);
+    const grip = (at: number): Locator => page.getByRole('button', { name: `Move pass ${at}`, exact: true });
+    const middle = async (at: number): Promise<[number, number]> => {
+        const box = await grip(at).boundingBox();
+        return [(box?.x ?? 0) + 8, (box?.y ?? 0) + 20];
+    };
+    await grip(before.length + 1).scrollIntoViewIfNeeded();
+    await page.mouse.move(...(await middle(before.length + 1)));
+    await page.mouse.down();
+    await page.mouse.move(...(await middle(2)), { steps: 4 });
+    await page.mouse.move(...(await middle(1)), { steps: 4 });
+    await page.mouse.up();
+    await expect.poll(numbers).toEqual(['745', ...before]);
+
+    const place = (at: number) => expect(page.getByRole('row', { name: `Place of pass ${at}` })).toBeFocused();
+    await grip(1).focus();
+    await page.keyboard.press('Enter');
+    await place(1);
+    await page.keyboard.press('Tab');
+    await place(2);
+    await page.keyboard.press('Enter');
+    await expect.poll(numbers).toEqual([before[0], '745', ...before.slice(1)]);
+    // Let go of with Escape, it stays.
+    await grip(1).focus();
+    await page.keyboard.press('Enter');
+    await place(1);
+    await page.keyboard.press('Escape');
+    await expect.poll(numbers).toEqual([before[0], '745', ...before.slice(1)]);
+    for (let i = 0; i < 3; i++) {
+        await page.getByRole('button', { name: 'Undo: change the sequence, "rope"' }).click();
+    }
+    await expect.poll(numbers).toEqual(before);
+});
+
+test('a photo of the drawing is held against the plan, and one of something else is not', async ({ page }) => {
+    test.setTimeout(240_000);
+    await open(page);
+    await planned(page);
+    await beside(page, 'Check');
+    const part = page.getByRole('region', { name: 'Check the drawing' });
+    await expect(part.getByRole('button', { name: 'Try with a made-up photo' })).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const begun = await part.getByRole('region', { name: /^Check of/ }).count();
+    await part.getByLabel('Laid so far').selectOption('2');
+    await part.getByRole('button', { name: 'Try with a made-up photo' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(part.getByRole('status')).toHaveText('Holding the photo against the plan…');
+    const checks = part.getByRole('region', { name: /^Check of/ });
+    await expect(checks).toHaveCount(begun + 1, { timeout: 90_000 });
+    await expect(checks.first().getByRole('list', { name: 'What to do next, zone by zone' }).getByRole('listitem').first()).toContainText(
+        /Go on: |in place of|eave|ift/,
+    );
+    await expect(checks.first().getByAltText('where it differs from the plan so far')).toBeVisible();
+    const result = await new AxeBuilder({ page }).include('main').withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+    expect(result.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')).toEqual([]);
+
+    // Another photo is said to be another; its corners can be set by keyboard and mouse, and that does not help.
+    const chooser = page.waitForEvent('filechooser');
+    await part.getByRole('button', { name: 'Choose a photo of the drawing' }).click();
+    await (await chooser).setFiles(unseenPhoto());
+    await expect(part.getByRole('alert')).toContainText(/does not look like|No sheet of paper/, { timeout: 60_000 });
+    const corner = part.getByRole('button', { name: /^Corner at the drawing's top left: 15 % across/ });
+    await corner.focus();
+    await page.keyboard.press('ArrowLeft');
+    await expect(part.getByRole('button', { name: /^Corner at the drawing's top left: 1[0-4] % across/ })).toBeFocused();
+    await part.getByRole('button', { name: 'Read it with these corners' }).click();
+    await expect(part.getByRole('alert')).toContainText(/does not look like|bare paper/, { timeout: 60_000 });
+    await checks.first().getByRole('button', { name: 'Remove' }).click();
+    await expect(checks).toHaveCount(begun);
+});
+
 test('has no serious accessibility faults beside any of its parts, and fits the screen', async ({ page }) => {
     test.slow();
     await open(page);

@@ -21,6 +21,26 @@ function demoPhoto(): string
     return dirname(__DIR__, 2).'/demo/photos/low-water-morning.jpg';
 }
 
+/** A drawing of a plan, made up and photographed at two passes, is held against it; what can't be is said in a sentence. */
+function holdsDrawingsAgainst(string $plan): void
+{
+    $zone = json_decode((string) file_get_contents("$plan/plan.json"))->zones[0]->name;
+    $call = ['check', '--plan', $plan, '--drawer', demoDrawer(), '--photo', "$plan/drawing.jpg"];
+    file_put_contents("$plan/done.json", json_encode(['passes' => 2, 'zones' => [$zone => 1]], JSON_THROW_ON_ERROR));
+    [$status, $check, , $errors] = prism(...[...$call, '--done', "$plan/done.json", '--made-up', '4', '--out', "$plan/differences.png"]);
+    expect($status)->toBe(0, $errors)->and($check->alike)->toBeGreaterThan(0.7)->and(count($check->findings))->toBeGreaterThan(8)->and(getimagesize("$plan/differences.png")[0])->toBe(240);
+    expectSchema('check', $check);
+    foreach ([
+        [['--done', demoDrawer()], 'What is laid is JSON'], [['--corners', '0,0,1'], 'eight shares'], [['--photo', demoPhoto()], 'another drawing|does not look like'],
+        [['--plan', "$plan-gone"], 'no readable file'], [['--paper', 'vellum'], 'vellum'],
+    ] as [$wrong, $says]) {
+        [$status, , , $errors] = prism(...[...$call, ...$wrong]);
+        expect($status)->toBe(2)->and($errors)->toMatch("/$says/");
+    }
+    file_put_contents("$plan/done.json", '{"zones": {"a zone that is none": 1}}');
+    expect(prism(...[...$call, '--done', "$plan/done.json"])[3])->toContain('no zone called "a zone that is none"');
+}
+
 it('plans the demo picture into a folder: plan, previews, card, all in the documented form', function () {
     $out = planFolder();
     $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--out', $out], timeout: 180);
@@ -48,6 +68,7 @@ it('plans the demo picture into a folder: plan, previews, card, all in the docum
         expect(getimagesize("$out/$picture"))->toMatchArray([0 => 1000, 1 => 750, 'mime' => 'image/png']);
     }
     expect(substr((string) file_get_contents("$out/palette-card.pdf"), 0, 5))->toBe('%PDF-')->and(glob("$out*.partial"))->toBe([]);
+    holdsDrawingsAgainst($out);
 });
 
 it('leaves nothing behind when it is interrupted, and what was there before as it was', function () {

@@ -14,7 +14,7 @@ it('brings a whole study to another account with the very same plan, and refuses
     $other = $this->artist('other');
     $this->actingAs($other);
     // A drawer with one pencil of its own, or nothing could be planned on.
-    $other->pencils()->create(App\Models\PencilRow::columnsOf(KnottyPrism\Core\Medium\Swatches\PencilFit::of(new KnottyPrism\Core\Medium\Pencil\PencilRecord('', '1', 'Mine', '#804020'))));
+    App\Models\PencilRow::factory()->for($other)->create();
     $id = $this->postJson('/api/studies/bundle', ['file' => uploadOf($file, 'fields.study.json')])->assertCreated()->json('id');
     $after = $this->getJson("/api/studies/$id/plan")->assertOk()->json();
     $recipes = static fn (array $picture): array => array_map(static fn (array $z): array => [$z['name'], array_map(static fn (array $t): array => [$t['role'], $t['recipe']['stack'], $t['recipe']['passes'][0]['hex'] ?? '', $t['seen']['hex']], $z['targets'])], $picture['zones']);

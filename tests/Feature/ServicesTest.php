@@ -31,7 +31,7 @@ use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 it('keeps a fitted pencil in the database so that it lays exactly the same colour afterwards', function () {
     $user = $this->artist();
     $pencil = PencilFit::of(new PencilRecord('Slipway', '721', 'Rust flake', '#a0522d', light: '#e0b090', overBlack: '#6a4030'));
-    $user->pencils()->create(PencilRow::columnsOf($pencil));
+    PencilRow::factory()->for($user)->fitted($pencil)->create();
     $again = PencilRow::query()->firstOrFail()->toPencil();
     expect($again->record)->toEqual($pencil->record)->and($again->assumed)->toBe($pencil->assumed)
         ->and($again->absorption)->toBe($pencil->absorption)->and($again->scattering)->toBe($pencil->scattering);
@@ -140,7 +140,7 @@ it('still fits a card of sixteen recipes on one page, with the safety line where
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
     for ($n = 1; $n <= 16; $n++) {
-        $study->keptRecipes()->create(['name' => "spot $n", 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 5 * $n, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35,solvent,668@0.20,711@0.35', 'paper' => 'white medium']);
+        KeptRecipe::factory()->for($study)->create(['name' => "spot $n", 'target_l' => 5 * $n, 'stack' => '735@0.35,solvent,668@0.20,711@0.35']);
     }
     $recipes = app(KeptRecipeAnswers::class)->recipes($user, $study);
     $path = (string) tempnam(sys_get_temp_dir(), 'kp');

@@ -35,7 +35,7 @@ it('limits how often a sign-in can be tried', function () {
 
 it('lets the local visitor into the demo account, but nobody else and only in demo mode', function (bool $demo, array $server, int $status) {
     config(['app.demo' => $demo]);
-    User::query()->create(['name' => 'Demo', 'email' => config('app.demo_email'), 'password' => 'x']);
+    User::factory()->create(['name' => 'Demo', 'email' => config('app.demo_email')]);
     $this->withServerVariables($server)->getJson('/api/me')->assertStatus($status);
 })->with([
     'local in demo mode' => [true, ['REMOTE_ADDR' => '127.0.0.1'], 200],
@@ -47,7 +47,7 @@ it('lets the local visitor into the demo account, but nobody else and only in de
 
 it('keeps out who has signed out of the demo on purpose', function () {
     config(['app.demo' => true]);
-    User::query()->create(['name' => 'Demo', 'email' => config('app.demo_email'), 'password' => 'x']);
+    User::factory()->create(['name' => 'Demo', 'email' => config('app.demo_email')]);
     $this->getJson('/api/me')->assertOk();
     $this->postJson('/sign-out')->assertNoContent();
     $this->getJson('/api/me')->assertUnauthorized();
@@ -55,7 +55,7 @@ it('keeps out who has signed out of the demo on purpose', function () {
 
 it('does not sign in again by a request that was on its way while its session ended, nor by a page opened after that', function () {
     config(['app.demo' => true]);
-    User::query()->create(['name' => 'Demo', 'email' => config('app.demo_email'), 'password' => 'x']);
+    User::factory()->create(['name' => 'Demo', 'email' => config('app.demo_email')]);
     $this->withCredentials()->withCookie((string) config('session.cookie'), 'of-a-session-that-has-ended')->getJson('/api/me')->assertUnauthorized();
     $this->withCookie(App\Http\Middleware\SignInLocalVisitor::STAYS_OUT, '1')->get('/sign-in')->assertOk();
     $this->get('/')->assertRedirect('/sign-in');

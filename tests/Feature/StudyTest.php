@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\KeptRecipe;
 use App\Models\Study;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
@@ -80,7 +81,7 @@ it('reads the colour that is there, in words and figures', function () {
 
 it('is not there for another account', function (string $method, string $path) {
     $study = $this->study($this->artistWithDrawer('owner'));
-    $entry = $study->keptRecipes()->create(['name' => 'n', 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 50, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35', 'paper' => 'white medium']);
+    $entry = KeptRecipe::factory()->for($study)->create();
     $body = ['name' => 'mine now', 'x' => 1, 'y' => 1, 'ring' => 3, 'label' => 'closest', 'stack' => '735@0.35'];
     $address = str_replace(['{study}', '{entry}'], [(string) $study->id, (string) $entry->id], $path);
     $this->actingAs($this->artistWithDrawer('stranger'))->json($method, $address, $body)->assertNotFound();
@@ -95,6 +96,6 @@ it('is not there for another account', function (string $method, string $path) {
 it('does not reach an entry through another study', function () {
     $user = $this->artistWithDrawer();
     [$one, $other] = [$this->study($user), $this->study($user)];
-    $entry = $one->keptRecipes()->create(['name' => 'n', 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 50, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35', 'paper' => 'white medium']);
+    $entry = KeptRecipe::factory()->for($one)->create();
     $this->actingAs($user)->deleteJson("/api/studies/$other->id/kept-recipes/$entry->id")->assertNotFound();
 });

@@ -21,6 +21,7 @@ export const study: Study = {
     name: 'Low water',
     paper: 'white medium',
     paperHex: '#f6f4ee',
+    hand: null,
     photoId: 3,
     photoName: 'low-water.jpg',
     photoWidth: 1920,

@@ -27,12 +27,4 @@ abstract class Controller
     {
         return Once::make($request, $this->user($request), $change);
     }
-
-    /** What an undo or redo was asked for on; nothing where the request does not say. */
-    protected static function meant(Request $request): ?int
-    {
-        $request->validate(['of' => ['sometimes', 'nullable', 'integer', 'min:0']]);
-
-        return $request->filled('of') ? $request->integer('of') : null;
-    }
 }

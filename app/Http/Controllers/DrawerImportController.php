@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drawers\DrawerImports;
-use App\Http\Requests\DrawerImportRequest;
+use App\Http\Requests\Drawer\DrawerImportRequest;
+use App\Http\Requests\Drawer\ImportChoicesRequest;
 use App\Jobs\TakeInDrawer;
 use App\Models\DrawerImport;
 use App\Work\Standing;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Formats\Import\ImportChoices;
 
 /** Bringing a drawer file in: looked at first, then taken in by the queue. */
 final class DrawerImportController extends Controller
@@ -39,11 +37,10 @@ final class DrawerImportController extends Controller
     }
 
     /** Other choices, and with them another preview. */
-    public function choose(Request $request, DrawerImport $import): JsonResponse
+    public function choose(ImportChoicesRequest $request, DrawerImport $import): JsonResponse
     {
-        $choices = $request->validate(['known' => ['required', Rule::in(ImportChoices::KNOWN)], 'twice' => ['required', Rule::in(ImportChoices::TWICE)], 'others' => ['required', Rule::in(ImportChoices::OTHERS)]]);
         if ($import->state === Standing::Preview) {
-            $import->update(['choices' => $choices]);
+            $import->update(['choices' => $request->choices()]);
         }
 
         return new JsonResponse($this->shown($import));

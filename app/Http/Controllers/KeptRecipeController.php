@@ -6,7 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Answers\KeptRecipeAnswers;
 use App\Http\CannotBeShown;
-use App\Http\Requests\KeptRecipeRequest;
+use App\Http\Requests\Photo\KeptRecipeNameRequest;
+use App\Http\Requests\Photo\KeptRecipeRequest;
+use App\Http\Requests\UndoRequest;
 use App\Models\KeptRecipe;
 use App\Models\Study;
 use App\Photos\SpotReader;
@@ -41,10 +43,9 @@ final class KeptRecipeController extends Controller
         return $this->all($request, $study, 201);
     }
 
-    public function update(Request $request, Study $study, KeptRecipe $keptRecipe): JsonResponse
+    public function update(KeptRecipeNameRequest $request, Study $study, KeptRecipe $keptRecipe): JsonResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:120']]);
-        $this->once($request, fn (): int => $this->kept->rename($study, $keptRecipe, trim((string) $request->string('name'))));
+        $this->once($request, fn (): int => $this->kept->rename($study, $keptRecipe, $request->entryName()));
 
         return $this->all($request, $study);
     }
@@ -57,9 +58,9 @@ final class KeptRecipeController extends Controller
         return $this->all($request, $study);
     }
 
-    public function undo(Request $request, Study $study): JsonResponse
+    public function undo(UndoRequest $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->kept->undo($study, self::meant($request)));
+        $this->once($request, fn (): int => $this->kept->undo($study, $request->meant()));
 
         return $this->all($request, $study);
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Drawers\MeasuringSheets;
-use App\Http\Requests\NewSheetRequest;
-use App\Http\Requests\SheetColourRequest;
-use App\Http\Requests\SheetPhotoRequest;
+use App\Http\Requests\Drawer\NewSheetRequest;
+use App\Http\Requests\Drawer\SheetColourRequest;
+use App\Http\Requests\Drawer\SheetPhotoRequest;
 use App\Models\MeasuringSheet;
 use App\Print\ChartPages;
 use App\Resources\SheetResource;

@@ -7,8 +7,9 @@ namespace App\Http\Controllers;
 use App\Answers\SurveyAnswers;
 use App\Edits\Once;
 use App\Http\CannotBeShown;
-use App\Http\Requests\LookRequest;
-use App\Http\Requests\NewStudyRequest;
+use App\Http\Requests\Photo\LookRequest;
+use App\Http\Requests\Photo\PhotoNotesRequest;
+use App\Http\Requests\Study\NewStudyRequest;
 use App\Models\Photo;
 use App\Models\Study;
 use App\Photos\Looks;
@@ -18,7 +19,6 @@ use App\Studies\StudyKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Photo\Viewing\Push;
 
 /** The photos of a study, to its owner: never the file that came, always a copy that was encoded here. */
@@ -38,10 +38,9 @@ final class PhotoController extends Controller
         return $this->survey($request, $study, 201);
     }
 
-    public function update(Request $request, Study $study, Photo $photo): JsonResponse
+    public function update(PhotoNotesRequest $request, Study $study, Photo $photo): JsonResponse
     {
-        /** @var array<string, mixed> $columns */
-        $columns = $request->validate(['name' => ['sometimes', 'string', 'min:1', 'max:200'], 'roles' => ['sometimes', 'array', 'max:4'], 'roles.*' => [Rule::in(Photo::ROLES)]]);
+        $columns = $request->columns();
         $this->once($request, static function () use ($photo, $columns): int {
             // Read anew: tried again after a deadlock, it would be taken for saved already.
             $photo->refresh()->update($columns);

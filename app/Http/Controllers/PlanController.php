@@ -8,7 +8,12 @@ use App\Answers\PlanAnswers;
 use App\Answers\RampAnswers;
 use App\Edits\PlanEdits;
 use App\Http\CannotBeShown;
-use App\Http\Requests\PlanChangeRequest;
+use App\Http\Requests\Plan\PictureRequest;
+use App\Http\Requests\Plan\PlanChangeRequest;
+use App\Http\Requests\Plan\RampRequest;
+use App\Http\Requests\Plan\VersionRequest;
+use App\Http\Requests\Plan\ZoneRequest;
+use App\Http\Requests\UndoRequest;
 use App\Jobs\PlanPicture;
 use App\Models\Study;
 use App\Plans\PlanImages;
@@ -65,30 +70,30 @@ final class PlanController extends Controller
         return $this->whole($request, $study);
     }
 
-    public function undo(Request $request, Study $study): JsonResponse
+    public function undo(UndoRequest $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->plans->versions->move($study, -1, self::meant($request)));
+        $this->once($request, fn (): int => $this->plans->versions->move($study, -1, $request->meant()));
 
         return $this->whole($request, $study);
     }
 
-    public function redo(Request $request, Study $study): JsonResponse
+    public function redo(UndoRequest $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->plans->versions->move($study, 1, self::meant($request)));
+        $this->once($request, fn (): int => $this->plans->versions->move($study, 1, $request->meant()));
 
         return $this->whole($request, $study);
     }
 
     /** Gives the present version a name, or goes to a version that has one. */
-    public function version(Request $request, Study $study): JsonResponse
+    public function version(VersionRequest $request, Study $study): JsonResponse
     {
-        $request->validate(['name' => ['required_without:number', 'string', 'max:80'], 'number' => ['required_without:name', 'integer', 'min:0']]);
         $this->once($request, function () use ($request, $study): int {
-            if ($request->has('number')) {
-                return $this->plans->versions->go($study, $request->integer('number'));
+            $number = $request->number();
+            if ($number !== null) {
+                return $this->plans->versions->go($study, $number);
             }
             $current = $this->plans->versions->current($study) ?? throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
-            $current->update(['name' => (string) $request->string('name')]);
+            $current->update(['name' => $request->versionName()]);
 
             return $current->id;
         });
@@ -97,33 +102,27 @@ final class PlanController extends Controller
     }
 
     /** Up to three sequences for a zone. */
-    public function answers(Request $request, Study $study): JsonResponse
+    public function answers(ZoneRequest $request, Study $study): JsonResponse
     {
-        $request->validate(['zone' => ['required', 'integer']]);
         $ground = $this->plans->ground($this->user($request), $study);
-        $zone = $this->plans->zone($ground, $request->integer('zone'));
+        $zone = $this->plans->zone($ground, $request->zone());
         $palette = $this->plans->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
 
         return new JsonResponse(['answers' => array_map(fn (SequenceAnswer $a): array => SequenceResource::answer($a, $ground->paper), $this->plans->planner($ground)->sequences($zone->wishes, $palette, self::ANSWERS))]);
     }
 
     /** The picture after a pass, or at "error" how far its end is from the photo. */
-    public function image(Request $request, Study $study, PlanImages $images): Response
+    public function image(PictureRequest $request, Study $study, PlanImages $images): Response
     {
-        $request->validate(['step' => ['required', 'string', 'regex:/^(\d{1,2}|error)$/'], 'grey' => ['sometimes', 'in:0,1']]);
-        $step = (string) $request->string('step');
-        $png = $images->after($this->plans->ground($this->user($request), $study), $step === 'error' ? null : (int) $step, $request->boolean('grey'));
+        $png = $images->after($this->plans->ground($this->user($request), $study), $request->step(), $request->grey());
 
         return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
     }
 
     /** An even fade along a line across a zone. */
-    public function ramp(Request $request, Study $study, RampAnswers $ramps): JsonResponse
+    public function ramp(RampRequest $request, Study $study, RampAnswers $ramps): JsonResponse
     {
-        $share = ['required', 'numeric', 'min:0', 'max:1'];
-        $request->validate(['x1' => $share, 'y1' => $share, 'x2' => $share, 'y2' => $share]);
-
-        return new JsonResponse($ramps->across($this->plans->ground($this->user($request), $study), [$request->float('x1'), $request->float('y1')], [$request->float('x2'), $request->float('y2')]));
+        return new JsonResponse($ramps->across($this->plans->ground($this->user($request), $study), $request->from(), $request->to()));
     }
 
     public function values(Request $request, Study $study, PlanImages $images): JsonResponse

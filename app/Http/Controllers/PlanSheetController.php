@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\PrintRequest;
 use App\Models\Study;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
 use App\Plans\PlannedPictures;
 use App\Plans\PlanRepository;
-use App\Print\PdfPage;
 use App\Print\PlanSheets;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -32,10 +31,9 @@ final class PlanSheetController extends Controller
     {
     }
 
-    public function sheet(Request $request, Study $study, string $kind, PlanSheets $sheets, PhotoStore $photos): Response
+    public function sheet(PrintRequest $request, Study $study, string $kind, PlanSheets $sheets, PhotoStore $photos): Response
     {
-        $request->validate(['size' => ['sometimes', Rule::in(array_keys(PdfPage::SIZES))]]);
-        $size = (string) $request->string('size', 'a4');
+        $size = $request->size();
         $ground = $this->plans->ground($this->user($request), $study);
         $zones = $this->plans->zones($ground);
         $targets = PlannedPictures::targets($ground, $this->plans->planned($ground, $zones));

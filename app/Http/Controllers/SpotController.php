@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Answers\RecipeAnswers;
-use App\Http\Requests\SpotRequest;
+use App\Http\Requests\Photo\SpotRequest;
 use App\Models\Study;
 use App\Photos\SpotReader;
 use App\Photos\SurveyRepository;

@@ -6,29 +6,35 @@ namespace App\Http\Controllers;
 
 use App\Answers\StudyOpening;
 use App\Edits\Once;
-use App\Http\Requests\NewStudyRequest;
-use App\Http\Requests\StudyChangeRequest;
+use App\Hands\HandKeeper;
+use App\Http\Requests\Study\NewStudyRequest;
+use App\Http\Requests\Study\StudyChangeRequest;
+use App\Http\Requests\Study\StudyFileRequest;
 use App\Models\Study;
 use App\Models\User;
-use App\Studies\StudyFile;
 use App\Studies\StudyFileReader;
 use App\Studies\StudyFileWriter;
 use App\Studies\StudyKeeper;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 
 /** Studies of the account: one picture each. */
 final class StudyController extends Controller
 {
+    public function __construct(private readonly HandKeeper $hands)
+    {
+    }
+
     public function index(Request $request): JsonResponse
     {
         $studies = Study::query()->with('colourPhoto')->where('user_id', $this->user($request)->id)->orderByDesc('updated_at')->orderByDesc('id')->get();
 
-        return new JsonResponse(['studies' => $studies->map(self::shown(...))->all(), 'papers' => PaperShelf::names()]);
+        $words = $this->hands->words($this->user($request));
+
+        return new JsonResponse(['studies' => $studies->map(fn (Study $study): array => self::shown($study, $words))->all(), 'papers' => PaperShelf::names()]);
     }
 
     public function store(NewStudyRequest $request, StudyKeeper $keeper): JsonResponse
@@ -38,12 +44,12 @@ final class StudyController extends Controller
         $before = Once::madeBefore($request, $user);
         $study = $before !== null ? self::studyOf($user, $before) : $keeper->begin($user, $request->studyName(), $file->getRealPath(), $file->getClientOriginalName(), $this->making($request));
 
-        return new JsonResponse(self::shown($study), 201);
+        return new JsonResponse($this->of($study), 201);
     }
 
     public function show(Study $study): JsonResponse
     {
-        return new JsonResponse(self::shown($study));
+        return new JsonResponse($this->of($study));
     }
 
     public function update(StudyChangeRequest $request, Study $study): JsonResponse
@@ -57,7 +63,7 @@ final class StudyController extends Controller
         });
         $study->refresh();
 
-        return new JsonResponse(self::shown($study));
+        return new JsonResponse($this->of($study));
     }
 
     /** The whole study as one file. */
@@ -66,15 +72,13 @@ final class StudyController extends Controller
         return new Response($bundles->write($this->user($request), $study), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name).'.study.json"', 'Cache-Control' => 'no-store']);
     }
 
-    public function bringIn(Request $request, StudyFileReader $bundles, StudyOpening $opening): JsonResponse
+    public function bringIn(StudyFileRequest $request, StudyFileReader $bundles, StudyOpening $opening): JsonResponse
     {
-        $request->validate(['file' => ['required', 'file', 'max:'.StudyFile::MOST_KILOBYTES]], ['file.max' => 'A study file may be up to 150 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.']);
         $user = $this->user($request);
-        $file = $request->file('file');
         $before = Once::madeBefore($request, $user);
-        $study = $before !== null ? self::studyOf($user, $before) : $bundles->read($user, $file instanceof UploadedFile ? $file->getContent() : '', $this->making($request), static fn (Study $taken) => $opening->check($user, $taken));
+        $study = $before !== null ? self::studyOf($user, $before) : $bundles->read($user, $request->text(), $this->making($request), static fn (Study $taken) => $opening->check($user, $taken));
 
-        return new JsonResponse(self::shown($study), 201);
+        return new JsonResponse($this->of($study), 201);
     }
 
     /** With all that belongs to it; sent again, it is still gone. */
@@ -106,10 +110,19 @@ final class StudyController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private static function shown(Study $study): array
+    private function of(Study $study): array
+    {
+        return self::shown($study, $this->hands->words($study->user()->firstOrFail()));
+    }
+
+    /**
+     * @param  array<string, string>  $hands  what is said of the artist's hand, by paper
+     * @return array<string, mixed>
+     */
+    private static function shown(Study $study, array $hands): array
     {
         $photo = $study->photo();
 
-        return ['id' => $study->id, 'name' => $study->name, 'paper' => $study->paper, 'paperHex' => PaperShelf::named($study->paper)->hex, 'photoId' => $photo->id, 'photoName' => $photo->name, 'photoWidth' => $photo->width, 'photoHeight' => $photo->height];
+        return ['id' => $study->id, 'name' => $study->name, 'paper' => $study->paper, 'paperHex' => PaperShelf::named($study->paper)->hex, 'hand' => $hands[$study->paper] ?? null, 'photoId' => $photo->id, 'photoName' => $photo->name, 'photoWidth' => $photo->width, 'photoHeight' => $photo->height];
     }
 }

@@ -7,10 +7,11 @@ namespace App\Http\Controllers;
 use App\Answers\SurveyAnswers;
 use App\Edits\SurveyEdits;
 use App\Http\CannotBeShown;
-use App\Http\Requests\SurveyChangeRequest;
+use App\Http\Requests\Photo\ComparisonRequest;
+use App\Http\Requests\Photo\SurveyChangeRequest;
+use App\Http\Requests\UndoRequest;
 use App\Models\Study;
 use App\Photos\SurveyRepository;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -38,16 +39,16 @@ final class SurveyController extends Controller
         return $this->survey($request, $study);
     }
 
-    public function undo(Request $request, Study $study): JsonResponse
+    public function undo(UndoRequest $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->surveys->move($study, -1, self::meant($request)));
+        $this->once($request, fn (): int => $this->surveys->move($study, -1, $request->meant()));
 
         return $this->survey($request, $study);
     }
 
-    public function redo(Request $request, Study $study): JsonResponse
+    public function redo(UndoRequest $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->surveys->move($study, 1, self::meant($request)));
+        $this->once($request, fn (): int => $this->surveys->move($study, 1, $request->meant()));
 
         return $this->survey($request, $study);
     }
@@ -65,12 +66,9 @@ final class SurveyController extends Controller
         return new Response($text, 200, ['Content-Type' => self::KINDS[$kind], 'Content-Disposition' => sprintf('attachment; filename="%s-spots.%s"', Str::slug($study->name) ?: 'study', $kind)]);
     }
 
-    public function comparison(Request $request, Study $study): JsonResponse
+    public function comparison(ComparisonRequest $request, Study $study): JsonResponse
     {
-        $request->validate(['one' => ['required', 'integer'], 'other' => ['required', 'integer', 'different:one']]);
-        $photo = static fn (string $which) => $study->photos->firstWhere('id', $request->integer($which)) ?? throw new ModelNotFoundException;
-
-        return new JsonResponse($this->answers->comparison($study, $photo('one'), $photo('other')));
+        return new JsonResponse($this->answers->comparison($study, $request->one($study), $request->other($study)));
     }
 
     private function survey(Request $request, Study $study): JsonResponse

@@ -8,7 +8,7 @@ use KnottyPrism\Core\Chart\Reading\Homography;
 use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Colour\Srgb;
 
-/** Stands in for a phone: photographs a filled sheet on a table, with all that goes wrong in a {@see Shot}. */
+/** Stands in for a phone: photographs what lies flat on a table, with all that goes wrong in a {@see Shot}. */
 final class BenchCamera
 {
     /** Distance of the camera, in half diagonals of the sheet. */
@@ -22,7 +22,7 @@ final class BenchCamera
     private const LEVELS = 4096;
 
     /** The longer side in pixels; the other follows from a phone's four to three. */
-    public static function photograph(FilledSheet $sheet, Shot $shot, int $side, int $seed): Photograph
+    public static function photograph(Flat $sheet, Shot $shot, int $side, int $seed): Photograph
     {
         $chance = new Chance($seed);
         $tall = abs(cos(deg2rad($shot->turn))) > 0.7;
@@ -44,8 +44,8 @@ final class BenchCamera
                 [$x, $y] = $view->to($width / 2 + ($u + 0.5 - $width / 2) * $bend, $height / 2 + ($v + 0.5 - $height / 2) * $bend);
                 $r = $g = $b = 0.0;
                 foreach ($taps as [$dx, $dy]) {
-                    $i = (int) floor(($x + $dx) * FilledSheet::FINE);
-                    $j = (int) floor(($y + $dy) * FilledSheet::FINE);
+                    $i = (int) floor(($x + $dx) * Flat::FINE);
+                    $j = (int) floor(($y + $dy) * Flat::FINE);
                     if ($i < 0 || $j < 0 || $i >= $sheet->width || $j >= $sheet->height) {
                         $r += self::TABLE[0];
                         $g += self::TABLE[1];
@@ -57,8 +57,8 @@ final class BenchCamera
                         $b += $linear[ord($sheet->dots[$at + 2])];
                     }
                 }
-                $across = $x / $sheet->sheet->width;
-                $down = $y / $sheet->sheet->height;
+                $across = $x / $sheet->acrossMm;
+                $down = $y / $sheet->downMm;
                 $light = 1 - $shot->fallOff * (0.6 * $across * $across + 0.4 * $down);
                 if ($shot->shadow > 0) {
                     $beyond = ($across - $shot->shadowAt) * $cos + ($down - 0.5) * $sin;
@@ -80,9 +80,9 @@ final class BenchCamera
     }
 
     /** From the photo's pixels to the sheet's millimetres: a pinhole that sees the whole sheet. */
-    private static function view(FilledSheet $sheet, Shot $shot, int $width, int $height): Homography
+    private static function view(Flat $sheet, Shot $shot, int $width, int $height): Homography
     {
-        [$w, $h] = [$sheet->sheet->width, $sheet->sheet->height];
+        [$w, $h] = [$sheet->acrossMm, $sheet->downMm];
         $half = hypot($w, $h) / 2;
         [$turn, $tilt, $pan] = [deg2rad($shot->turn), deg2rad($shot->tilt), deg2rad($shot->pan)];
         $corners = [[0.0, 0.0], [$w, 0.0], [$w, $h], [0.0, $h]];

@@ -9,22 +9,19 @@ use KnottyPrism\Core\Chart\Sheet\ChartBox;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Chart\Sheet\SheetMarks;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
-use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 
 /** A chart page as somebody has coloured it in: paper with its grain, printed marks, and swatches laid by a hand that wanders. */
 final class FilledSheet
 {
-    /** Dots to the millimetre. */
-    public const FINE = 4;
-
     /** How far a printed page and a swatch differ from dot to dot, of their light. */
     private const PAPER_GRAIN = 0.015;
 
@@ -32,12 +29,7 @@ final class FilledSheet
 
     private const STREAKS = 0.06;
 
-    public readonly int $width;
-
-    public readonly int $height;
-
-    /** sRGB, three bytes a dot, row after row */
-    public string $dots;
+    public readonly Flat $flat;
 
     private readonly Chance $chance;
 
@@ -45,23 +37,21 @@ final class FilledSheet
     public array $truth = [];
 
     /**
-     * @param  array<string, Pencil>  $pencils  by identifier; rows of others are left empty
+     * @param  array<string, Pencil|Stack>  $laid  pencils by identifier, strips by their text; other rows are left empty
      * @param  Paper  $paper  under the hand that colours it in
      */
-    public function __construct(public readonly ChartSheet $sheet, public readonly int $page, array $pencils, private readonly Paper $paper, int $seed)
+    public function __construct(public readonly ChartSheet $sheet, public readonly int $page, array $laid, private readonly Paper $paper, int $seed)
     {
         $this->chance = new Chance($seed);
-        $this->width = (int) round($sheet->width * self::FINE);
-        $this->height = (int) round($sheet->height * self::FINE);
-        $this->dots = str_repeat("\0", 3 * $this->width * $this->height);
+        $this->flat = new Flat($sheet->width, $sheet->height);
         $this->paint(0, 0, $sheet->width, $sheet->height, self::linear($paper->reflectance), self::PAPER_GRAIN, 0.0);
         $this->print();
         foreach ($sheet->pages[$page] as $box) {
             if ($box->kind === BoxKind::Black) {
                 $this->paint($box->x, $box->y, $box->width, $box->height, [Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE], 0.0, 0.0);
             }
-            if (isset($pencils[$box->pencil])) {
-                $this->colour($box, $pencils[$box->pencil]);
+            if (isset($laid[$box->pencil])) {
+                $this->colour($box, $laid[$box->pencil]);
             }
         }
     }
@@ -84,15 +74,18 @@ final class FilledSheet
         }
     }
 
-    private function colour(ChartBox $box, Pencil $pencil): void
+    private function colour(ChartBox $box, Pencil|Stack $what): void
     {
         $sheet = new Sheet($this->paper);
-        $wander = $this->paper->hand->spread;
         if ($box->kind === BoxKind::Black) {
             $sheet->reflectance = array_fill(0, count($sheet->reflectance), Swatch::INK_REFLECTANCE);
         }
-        foreach ($box->kind->swatch()->pressures() as $pressure) {
-            LayPass::onto($sheet, $pencil, max(0.05, min(1.0, $pressure + $wander * Steadiness::PRESSURE_DEVIATION * $this->chance->normal())), max(0.3, 1 + $wander * Steadiness::LAYDOWN_DEVIATION * $this->chance->normal()));
+        $steps = $what instanceof Stack ? $what->steps : array_map(static fn (float $pressure): Pass => new Pass($what, $pressure), $box->kind->swatch()?->pressures() ?? []);
+        $wander = $this->paper->hand->spread;
+        foreach ($steps as $step) {
+            $firmer = $wander * Steadiness::PRESSURE_DEVIATION * $this->chance->normal();
+            $more = max(0.3, 1 + $wander * Steadiness::LAYDOWN_DEVIATION * $this->chance->normal());
+            Stack::apply($step instanceof Pass ? new Pass($step->pencil, max(0.05, min(1.0, $step->pressure + $firmer))) : $step, $sheet, $more);
         }
         $linear = self::linear($sheet->meanReflectance());
         // Strokes end a little inside or outside the box.
@@ -110,29 +103,17 @@ final class FilledSheet
     private function paint(float $x, float $y, float $width, float $height, array $linear, float $grain, float $streaks, ?\Closure $where = null): void
     {
         $strokes = array_map(fn (): float => $streaks * $this->chance->normal(), range(0, 63));
-        $right = min($this->width, (int) round(($x + $width) * self::FINE));
-        $bottom = min($this->height, (int) round(($y + $height) * self::FINE));
-        for ($v = max(0, (int) round($y * self::FINE)); $v < $bottom; $v++) {
-            for ($u = max(0, (int) round($x * self::FINE)); $u < $right; $u++) {
-                if ($where !== null && ! $where(($u + 0.5) / self::FINE, ($v + 0.5) / self::FINE)) {
+        $right = min($this->flat->width, (int) round(($x + $width) * Flat::FINE));
+        $bottom = min($this->flat->height, (int) round(($y + $height) * Flat::FINE));
+        for ($v = max(0, (int) round($y * Flat::FINE)); $v < $bottom; $v++) {
+            for ($u = max(0, (int) round($x * Flat::FINE)); $u < $right; $u++) {
+                if ($where !== null && ! $where(($u + 0.5) / Flat::FINE, ($v + 0.5) / Flat::FINE)) {
                     continue;
                 }
                 $factor = 1.0 + ($grain > 0 ? $grain * $this->chance->normal() : 0.0) + ($streaks > 0 ? $strokes[intdiv($u + $v, 3) & 63] : 0.0);
-                $at = 3 * ($v * $this->width + $u);
-                $this->dots[$at] = self::byte($linear[0] * $factor);
-                $this->dots[$at + 1] = self::byte($linear[1] * $factor);
-                $this->dots[$at + 2] = self::byte($linear[2] * $factor);
+                $this->flat->dot($v * $this->flat->width + $u, [$linear[0] * $factor, $linear[1] * $factor, $linear[2] * $factor]);
             }
         }
-    }
-
-    /** A byte of linear light as sRGB. */
-    private static function byte(float $linear): string
-    {
-        static $table = null;
-        $table ??= array_map(static fn (int $i): string => chr((int) round(255 * Srgb::encode($i / 4095))), range(0, 4095));
-
-        return $table[(int) (4095 * ($linear < 0 ? 0.0 : ($linear > 1 ? 1.0 : $linear)))];
     }
 
     /**

@@ -32,8 +32,9 @@ final readonly class CameraColour
     {
         $pairs = [];
         foreach ($measured as [$box, $seen]) {
-            if (isset($known[$box->pencil])) {
-                $xyz = Xyz::ofReflectance($box->kind->swatch()->lay($known[$box->pencil])->meanReflectance());
+            $swatch = $box->kind->swatch();
+            if (isset($known[$box->pencil]) && $swatch !== null) {
+                $xyz = Xyz::ofReflectance($swatch->lay($known[$box->pencil])->meanReflectance());
                 $pairs[] = [$seen, SrgbMatrix::linearOfXyz($xyz->x, $xyz->y, $xyz->z)];
             }
         }

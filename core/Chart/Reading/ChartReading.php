@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Chart\Reading;
 
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Strips\Strip;
 
 /** All that a photo of one page of a chart says. */
 final readonly class ChartReading
@@ -35,6 +37,25 @@ final readonly class ChartReading
     public function colours(): array
     {
         return array_map(static fn (array $kinds): array => array_map(static fn (BoxReading $r): string => $r->hex(), $kinds), $this->swatches());
+    }
+
+    /**
+     * The strips that were laid, each try by itself.
+     *
+     * @param  array<string, Stack>  $stacks  by their text
+     * @return list<Strip>
+     */
+    public function strips(array $stacks): array
+    {
+        $strips = [];
+        foreach ($this->boxes as $reading) {
+            $stack = $stacks[$reading->box->pencil] ?? null;
+            if ($stack !== null && $reading->filled) {
+                $strips[] = new Strip($stack, $reading->lab);
+            }
+        }
+
+        return $strips;
     }
 
     /** @return list<string> pencils whose row nothing was laid in */

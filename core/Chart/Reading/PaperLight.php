@@ -29,6 +29,19 @@ final readonly class PaperLight
     {
     }
 
+    /**
+     * From what was seen of the paper along each side, evenly spaced, as often on each.
+     *
+     * @param  list<array{float, float, float}>  $top  from left to right; so the others, or from top to bottom
+     * @param  list<array{float, float, float}>  $bottom
+     * @param  list<array{float, float, float}>  $left
+     * @param  list<array{float, float, float}>  $right
+     */
+    public static function ofSides(array $top, array $bottom, array $left, array $right): self
+    {
+        return new self(self::withoutStrokes($top), self::withoutStrokes($bottom), self::withoutStrokes($left), self::withoutStrokes($right));
+    }
+
     /** Nothing where the paper around it is not in the photo. */
     public static function over(SquaredSheet $sheet, ChartBox $box): ?self
     {
@@ -45,10 +58,10 @@ final readonly class PaperLight
                 }
                 $along[] = $seen;
             }
-            $sides[] = self::withoutStrokes($along);
+            $sides[] = $along;
         }
 
-        return new self(...$sides);
+        return self::ofSides(...$sides);
     }
 
     /**
@@ -62,7 +75,7 @@ final readonly class PaperLight
         for ($c = 0; $c < 3; $c++) {
             $rows = (1 - $u) * self::along($this->left, $v, $c) + $u * self::along($this->right, $v, $c);
             $columns = (1 - $v) * self::along($this->top, $u, $c) + $v * self::along($this->bottom, $u, $c);
-            $corner = fn (int $x, int $y): float => ($this->{$y === 0 ? 'top' : 'bottom'}[$x === 0 ? 0 : self::STEPS][$c] + $this->{$x === 0 ? 'left' : 'right'}[$y === 0 ? 0 : self::STEPS][$c]) / 2;
+            $corner = fn (int $x, int $y): float => ($this->{$y === 0 ? 'top' : 'bottom'}[$x === 0 ? 0 : count($this->top) - 1][$c] + $this->{$x === 0 ? 'left' : 'right'}[$y === 0 ? 0 : count($this->left) - 1][$c]) / 2;
             $corners = (1 - $u) * ((1 - $v) * $corner(0, 0) + $v * $corner(0, 1)) + $u * ((1 - $v) * $corner(1, 0) + $v * $corner(1, 1));
             $light[] = max(1e-4, $rows + $columns - $corners);
         }
@@ -81,8 +94,9 @@ final readonly class PaperLight
     /** @param  list<array{float, float, float}>  $side */
     private static function along(array $side, float $share, int $c): float
     {
-        $at = $share * self::STEPS;
-        $low = min(self::STEPS - 1, (int) $at);
+        $steps = count($side) - 1;
+        $at = $share * $steps;
+        $low = min($steps - 1, (int) $at);
 
         return $side[$low][$c] + ($at - $low) * ($side[$low + 1][$c] - $side[$low][$c]);
     }

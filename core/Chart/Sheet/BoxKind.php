@@ -12,13 +12,24 @@ enum BoxKind: string
     case Heavy = 'heavy';
     case Light = 'light';
     case Black = 'black';
+    /** A strip is laid twice: how far two tries differ tells how even a hand is. */
+    case First = 'first';
+    case Second = 'second';
 
-    public function swatch(): Swatch
+    /** What is laid of every pencil that is measured. */
+    public const OF_PENCIL = [self::Heavy, self::Light, self::Black];
+
+    /** What is laid of every strip. */
+    public const OF_STRIP = [self::First, self::Second];
+
+    /** Nothing for a strip, which is a stack of its own. */
+    public function swatch(): ?Swatch
     {
         return match ($this) {
             self::Heavy => Swatch::Heavy,
             self::Light => Swatch::Light,
             self::Black => Swatch::OverBlack,
+            self::First, self::Second => null,
         };
     }
 
@@ -29,6 +40,8 @@ enum BoxKind: string
             self::Heavy => 'two coats, full pressure',
             self::Light => 'one light coat',
             self::Black => 'one firm coat over black',
+            self::First => 'once',
+            self::Second => 'and again',
         };
     }
 }

@@ -7,8 +7,9 @@ namespace KnottyPrism\Core\Chart\Sheet;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Medium\Strips\SuggestedStrips;
 
-/** A sheet to print and colour in, a row of three boxes a pencil, over as many pages as the pencils need. */
+/** A sheet to print and colour in, a row of three boxes a pencil or of two a test strip, over as many pages as these need. */
 final readonly class ChartSheet
 {
     public const MOST_PENCILS = 60;
@@ -23,6 +24,9 @@ final readonly class ChartSheet
 
     /** Room for the number and the name, beside a row. */
     public const LABEL = 24.0;
+
+    /** The same beside a strip, whose passes are written there. */
+    public const STRIP_LABEL = 72.0;
 
     private const TOP = 34.0;
 
@@ -43,25 +47,50 @@ final readonly class ChartSheet
      */
     public static function of(array $pencils, string $size): self
     {
-        [$width, $height] = self::SIZES[$size] ?? throw UnreadableText::choice('the size of the sheet', array_keys(self::SIZES), $size);
         OutOfRange::check('the number of pencils on the chart', count($pencils), 1, self::MOST_PENCILS);
-        $block = self::LABEL + 3 * self::BOX[0] + 2 * self::GAP[0];
+
+        return self::laidOut($pencils, $size, BoxKind::OF_PENCIL, self::LABEL);
+    }
+
+    /**
+     * Test strips: a row each, to be laid twice.
+     *
+     * @param  list<string>  $stacks  as text, each once
+     *
+     * @throws OutOfRange|UnreadableText
+     */
+    public static function ofStrips(array $stacks, string $size): self
+    {
+        OutOfRange::check('the number of strips', count($stacks), 1, SuggestedStrips::MOST);
+
+        return self::laidOut($stacks, $size, BoxKind::OF_STRIP, self::STRIP_LABEL);
+    }
+
+    /**
+     * @param  list<string>  $rows  what each row is of
+     * @param  non-empty-list<BoxKind>  $kinds
+     * @param  float  $label  room beside a row, millimetres
+     */
+    private static function laidOut(array $rows, string $size, array $kinds, float $label): self
+    {
+        [$width, $height] = self::SIZES[$size] ?? throw UnreadableText::choice('the size of the sheet', array_keys(self::SIZES), $size);
+        $block = $label + count($kinds) * self::BOX[0] + (count($kinds) - 1) * self::GAP[0];
         $columns = max(1, (int) floor(($width - 2 * self::SIDE + self::GAP[0]) / ($block + self::GAP[0])));
-        $rows = max(1, (int) floor(($height - self::TOP - self::BOTTOM + self::GAP[1]) / (self::BOX[1] + self::GAP[1])));
+        $down = max(1, (int) floor(($height - self::TOP - self::BOTTOM + self::GAP[1]) / (self::BOX[1] + self::GAP[1])));
         $pages = [];
-        foreach (array_chunk(array_values(array_unique($pencils)), $columns * $rows) as $own) {
+        foreach (array_chunk(array_values(array_unique($rows)), $columns * $down) as $own) {
             $boxes = [];
-            foreach ($own as $i => $pencil) {
-                $left = self::SIDE + intdiv($i, $rows) * ($block + self::GAP[0]) + self::LABEL;
-                $top = self::TOP + $i % $rows * (self::BOX[1] + self::GAP[1]);
-                foreach (BoxKind::cases() as $k => $kind) {
-                    $boxes[] = new ChartBox($pencil, $kind, $left + $k * (self::BOX[0] + self::GAP[0]), $top, ...self::BOX);
+            foreach ($own as $i => $of) {
+                $left = self::SIDE + intdiv($i, $down) * ($block + self::GAP[0]) + $label;
+                $top = self::TOP + $i % $down * (self::BOX[1] + self::GAP[1]);
+                foreach ($kinds as $k => $kind) {
+                    $boxes[] = new ChartBox($of, $kind, $left + $k * (self::BOX[0] + self::GAP[0]), $top, ...self::BOX);
                 }
             }
             $pages[] = $boxes;
         }
 
-        return $pages === [] ? throw new \LogicException('there is at least one pencil') : new self($width, $height, $pages);
+        return $pages === [] ? throw new \LogicException('there is at least one row') : new self($width, $height, $pages);
     }
 
     /** @throws BadFile when it is not what {@see self::toArray()} gives */

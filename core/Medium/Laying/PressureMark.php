@@ -31,6 +31,18 @@ enum PressureMark: string
         return 1 + (int) array_search($this, self::cases(), true);
     }
 
+    /** As one lays a pass: "711 lightly". */
+    public function adverb(): string
+    {
+        return match ($this) {
+            self::Whisper => 'in a whisper',
+            self::Light => 'lightly',
+            self::Medium => 'at medium pressure',
+            self::Firm => 'firmly',
+            self::Full => 'with full pressure',
+        };
+    }
+
     public static function nearest(float $pressure): self
     {
         $best = self::Whisper;

@@ -35,6 +35,12 @@ final readonly class Paper
         return new self($this->name, $this->hex, $this->tooth, $hand);
     }
 
+    /** What is kept for this paper is kept under: its name, and with it any hand but the even one. */
+    public function key(): string
+    {
+        return $this->name.($this->hand->isEven() ? '' : '/'.$this->hand->fingerprint());
+    }
+
     /** Names everything a prediction on this paper depends on. */
     public function fingerprint(): string
     {

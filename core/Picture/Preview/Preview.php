@@ -12,6 +12,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Photo\Zones\BetweenValues;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PlannedTarget;
 
@@ -93,7 +94,8 @@ final class Preview
         usort($ends, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $colours = [];
         for ($level = 0; $level < self::LEVELS; $level++) {
-            [$below, $above, $share] = self::between($ends, $level);
+            [$from, $to, $share] = BetweenValues::of(array_column($ends, 0), $level);
+            [$below, $above] = [$ends[$from][1], $ends[$to][1]];
             $row = [];
             for ($m = 0; $m < Tooth::STRATA; $m++) {
                 $lab = new Lab(...array_map(static fn (float $u, float $v): float => $u + $share * ($v - $u), $below[$m], $above[$m]));
@@ -110,25 +112,6 @@ final class Preview
         $srgb = Srgb::ofXyz(($grey ? new Lab($lab->l, 0, 0) : $lab)->xyz());
 
         return chr((int) round(255 * $srgb->red)).chr((int) round(255 * $srgb->green)).chr((int) round(255 * $srgb->blue));
-    }
-
-    /**
-     * @param  list<array{float, list<array{float, float, float}>}>  $ends  darkest first
-     * @return array{list<array{float, float, float}>, list<array{float, float, float}>, float}
-     */
-    private static function between(array $ends, int $level): array
-    {
-        $last = count($ends) - 1;
-        if ($level <= $ends[0][0]) {
-            return [$ends[0][1], $ends[0][1], 0.0];
-        }
-        for ($i = 0; $i < $last; $i++) {
-            if ($level < $ends[$i + 1][0]) {
-                return [$ends[$i][1], $ends[$i + 1][1], ($level - $ends[$i][0]) / ($ends[$i + 1][0] - $ends[$i][0])];
-            }
-        }
-
-        return [$ends[$last][1], $ends[$last][1], 0.0];
     }
 
     /** @return list<list<array{float, float, float}>> by step, from the bare paper: L*, a*, b* of each stratum */

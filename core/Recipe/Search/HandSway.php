@@ -9,6 +9,9 @@ use KnottyPrism\Core\Medium\Stack\Steadiness;
 /** What an ordinary hand does to a pass, estimated from single passes on bare paper; {@see Steadiness} works it out in full. */
 final class HandSway
 {
+    /** A hand so heavy that it presses its firm marks alike still lays more or less of them: no flatter than this share of the film for each unit of pressure. */
+    private const FLATTEST = 0.25;
+
     /**
      * The pressure that stands for one deviation of a pass's film, by mark: what pressure and laydown make of it together; up where it is
      * laid lightly, down where firmly.
@@ -21,7 +24,7 @@ final class HandSway
         foreach ($moves->bareFilm as $mark => $film) {
             $up = min(Moves::MARKS - 1, $mark + 1);
             $down = max(0, $mark - 1);
-            $slope = ($moves->bareFilm[$up] - $moves->bareFilm[$down]) / ($moves->pressures[$up] - $moves->pressures[$down]);
+            $slope = max(self::FLATTEST * $film, ($moves->bareFilm[$up] - $moves->bareFilm[$down]) / ($moves->pressures[$up] - $moves->pressures[$down]));
             $by = $moves->paper->hand->spread * hypot(Steadiness::PRESSURE_DEVIATION, Steadiness::LAYDOWN_DEVIATION * $film / $slope);
             $errings[] = $moves->pressures[$mark] + ($mark > 2 ? -$by : $by);
         }

@@ -88,13 +88,7 @@ final readonly class SequenceWords
             $marks = array_values(array_filter($pass->marks));
         }
         [$light, $dark] = [$marks[0], $marks[count($marks) - 1]];
-        $how = match ($light) {
-            PressureMark::Whisper => 'in a whisper',
-            PressureMark::Light => 'lightly',
-            PressureMark::Medium => 'at medium pressure',
-            PressureMark::Firm => 'firmly',
-            PressureMark::Full => 'with full pressure',
-        };
+        $how = $light->adverb();
         if ($light === $dark) {
             return $how;
         }

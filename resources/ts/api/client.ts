@@ -57,9 +57,16 @@ export async function askMade<T>(path: string, options: Options = {}): Promise<[
 }
 
 /** Sends a file; where files are taken in one at a time it is sent again when its turn may have come. */
-export async function askWithFile<T>(path: string, name: string, file: File, key: string): Promise<T> {
+export async function askWithFile<T>(
+    path: string,
+    name: string,
+    file: File,
+    key: string,
+    more: Readonly<Record<string, string>> = {},
+): Promise<T> {
     const form = new FormData();
     form.set(name, file);
+    Object.entries(more).forEach(([field, value]) => form.set(field, value));
     for (let tries = 1; ; tries++) {
         try {
             return await ask<T>(path, { method: 'POST', form, key });

@@ -454,6 +454,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hand": {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hand"];
+        put?: never;
+        post: operations["learnHand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["useHand"];
+        trace?: never;
+    };
+    "/api/hand/strips.pdf": {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stripsToPrint"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand/photo": {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["photographStrips"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hand/made-up": {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeUpStripsPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies": {
         parameters: {
             query?: never;
@@ -935,6 +1015,99 @@ export interface paths {
             cookie?: never;
         };
         get: operations["planPalette"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/plan/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["drawingChecks"];
+        put?: never;
+        post: operations["checkDrawing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/plan/checks/made-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeUpDrawingPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/plan/checks/{check}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                check: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeDrawingCheck"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/plan/checks/{check}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                check: number;
+            };
+            cookie?: never;
+        };
+        get: operations["drawingPhoto"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/plan/checks/{check}/map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                check: number;
+            };
+            cookie?: never;
+        };
+        get: operations["drawingMap"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1595,11 +1768,132 @@ export interface components {
         Sheets: {
             sheets: components["schemas"]["Sheet"][];
         };
+        CheckedColour: {
+            hex: string;
+            lab: number[];
+        };
+        DrawingFinding: {
+            zone: string;
+            number: number;
+            /** @enum {unknown} */
+            shade: "light" | "mid" | "dark";
+            name: string;
+            /** @description share of the drawing */
+            area: number;
+            expected: components["schemas"]["CheckedColour"];
+            found: components["schemas"]["CheckedColour"];
+            aim: components["schemas"]["CheckedColour"];
+            deltaE00: number;
+            valueError: number;
+            words: string;
+            move: {
+                words: string;
+                asPlanned: boolean;
+                lifts: number;
+                pencil: string | null;
+                pressure: string | null;
+                endDeltaE00: number;
+            };
+        };
+        DrawingCheck: {
+            id: number;
+            passes: number;
+            /** Format: date-time */
+            made: string;
+            summary: string;
+            alike: number;
+            meanDeltaE00: number;
+            /** @description shares of the photo */
+            corners: number[][];
+            findings: components["schemas"]["DrawingFinding"][];
+        };
+        DrawingChecks: {
+            checks: components["schemas"]["DrawingCheck"][];
+        };
+        Rung: {
+            words: string;
+            hex: string;
+            strata: components["schemas"]["Strata"];
+        };
+        StripAsked: {
+            stack: string;
+            words: string;
+            /** @description dabs a step either way, the lightest hand first */
+            ladder: components["schemas"]["Rung"][];
+        };
+        StripCame: {
+            stack: string;
+            words: string;
+            meantHex: string;
+            foundHex: string;
+            deltaE00: number;
+            fault: string;
+            /** @description what to do next there */
+            move: string;
+            toothUsed: number;
+        };
+        HandVersion: {
+            number: number;
+            words: string;
+            strips: number;
+            /** Format: date-time */
+            made: string;
+            inUse: boolean;
+        };
+        HandFigures: {
+            number: number;
+            words: string;
+            strips: number;
+            /** @description factors on the even hand's */
+            pressure: number;
+            laydown: number;
+            spread: number;
+            drag: number;
+            packing: number;
+            contact: number;
+            rmsBeforeDeltaE00: number;
+            rmsAfterDeltaE00: number;
+        };
+        Hand: {
+            paper: string;
+            /** @description nothing for the even hand */
+            hand: components["schemas"]["HandFigures"] | null;
+            versions: components["schemas"]["HandVersion"][];
+            strips: components["schemas"]["StripAsked"][];
+            came: components["schemas"]["StripCame"][];
+        };
+        StripsSaid: {
+            strips: {
+                stack: string;
+                /** @description place on its ladder, from 0 */
+                rung?: number;
+                hex?: string;
+            }[];
+        };
+        HandChoice: {
+            /** @description 0 for the even hand */
+            number: number;
+        };
+        StripsRead: {
+            boxes: {
+                stack: string;
+                /** @enum {unknown} */
+                try: "first" | "second";
+                hex: string;
+                filled: boolean;
+                doubt: number;
+                note: string | null;
+            }[];
+            /** @description a made-up photo as a data address */
+            photo?: string;
+        };
         Study: {
             id: number;
             name: string;
             paper: string;
             paperHex: string;
+            /** @description what is known of the artist's hand on this paper */
+            hand: string | null;
             photoId: number;
             photoName: string;
             photoWidth: number;
@@ -1903,6 +2197,9 @@ export interface components {
         push: number;
         by: "-1" | "1";
         entry: number;
+        paper: string;
+        /** @description the study whose plan the strips are of */
+        planOf: number;
         import: number;
         sheet: number;
         x: number;
@@ -2627,6 +2924,165 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"];
+                };
+            };
+        };
+    };
+    hand: {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the artist's hand on a paper and the strips that would teach it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Hand"];
+                };
+            };
+        };
+    };
+    learnHand: {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["StripsSaid"];
+            };
+        };
+        responses: {
+            /** @description the hand as it was learned */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Hand"];
+                };
+            };
+        };
+    };
+    useHand: {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["HandChoice"];
+            };
+        };
+        responses: {
+            /** @description the version gone to */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Hand"];
+                };
+            };
+        };
+    };
+    stripsToPrint: {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a sheet to lay the strips on */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    photographStrips: {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    photo: string;
+                };
+            };
+        };
+        responses: {
+            /** @description what the photo says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StripsRead"];
+                };
+            };
+        };
+    };
+    makeUpStripsPhoto: {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+                /** @description the study whose plan the strips are of */
+                study?: components["parameters"]["planOf"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what a made-up photo says and that photo */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StripsRead"];
                 };
             };
         };
@@ -3384,6 +3840,160 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    drawingChecks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawingChecks"];
+                };
+            };
+        };
+    };
+    checkDrawing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    photo: string;
+                    /** @description laid of every zone */
+                    passes: number;
+                    /** @description of the drawing, eight shares of the photo from its top left clockwise */
+                    corners?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description what the photo says */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawingCheck"];
+                };
+            };
+        };
+    };
+    makeUpDrawingPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    passes: number;
+                    /** @description the same one makes the same photo */
+                    seed?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description what a made-up photo says */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawingCheck"];
+                };
+            };
+        };
+    };
+    removeDrawingCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                check: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description those that are left */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawingChecks"];
+                };
+            };
+        };
+    };
+    drawingPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                check: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the photo */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+        };
+    };
+    drawingMap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                check: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description where it differs: grey where not, lighter, darker and tinted as it does */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": unknown;
+                };
             };
         };
     };

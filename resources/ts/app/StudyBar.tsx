@@ -1,4 +1,5 @@
 import { FileTrigger } from 'react-aria-components';
+import { Link } from 'react-router';
 import type { Study } from '../api/types';
 import { NativeSelect, WordButton } from '../ui/controls';
 
@@ -47,6 +48,11 @@ export function StudyBar({ studies, study, papers, opening = false, onChoose, on
                     ))}
                 </NativeSelect>
             </label>
+            {study.hand !== null && (
+                <Link to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}`} title={study.hand}>
+                    in your hand
+                </Link>
+            )}
             {onPhoto !== undefined && (
                 <FileTrigger
                     acceptedFileTypes={['image/*', '.heic', '.heif']}

@@ -25,6 +25,33 @@ export const PressedRow = styled(Row)`
     }
 `;
 
+/** What stands beside the photo; below it where there is no room. */
+export const Side = styled.div`
+    min-width: 0;
+    border-left: 1.5px solid var(--strong-line);
+    @media (max-width: 1099px) {
+        border-left: 0;
+        border-top: 1.5px solid var(--strong-line);
+    }
+`;
+
+/** The row above it: what it shows, and at the end the history of what was changed there. */
+export const SideBar = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 10px;
+    padding: 0 16px;
+    border-bottom: 1px solid var(--line);
+    & .end {
+        margin-left: auto;
+        display: flex;
+        align-items: center;
+        gap: 8px;
+        min-width: 0;
+    }
+`;
+
 /** Text with air around it. */
 export const Aired = styled.p`
     padding: var(--space-small) 0;

@@ -23,9 +23,9 @@
         @foreach ($squares[$page] as $i)
             <div class="black" style="left: {{ $places[$i][0] - $square / 2 }}mm; top: {{ $places[$i][1] - $square / 2 }}mm; width: {{ $square }}mm; height: {{ $square }}mm"></div>
         @endforeach
-        <div style="left: 12mm; top: 19.5mm; width: {{ $sheet->width - 24 }}mm">Print at 100 %. Colour inside the dots, evenly, to the edge; leave the paper between bare. Then photograph the whole sheet from above, in daylight, all four rings in the picture. Page {{ $page + 1 }} of {{ count($rows) }}.</div>
+        <div style="left: 12mm; top: 19.5mm; width: {{ $sheet->width - 24 }}mm">{{ $what }} Page {{ $page + 1 }} of {{ count($rows) }}.</div>
         @foreach ($pencils as $id => $boxes)
-            <div style="left: {{ $boxes[0]->x - $label }}mm; top: {{ $boxes[0]->y + 2 }}mm; width: {{ $label - 2 }}mm; height: {{ $boxes[0]->height - 2 }}mm; overflow: hidden"><span class="number">{{ $labels[$id]['number'] ?? $id }}</span><br>{{ \Illuminate\Support\Str::limit($labels[$id]['name'] ?? '', 30) }}</div>
+            <div style="left: {{ $boxes[0]->x - $label }}mm; top: {{ $boxes[0]->y + 2 }}mm; width: {{ $label - 2 }}mm; height: {{ $boxes[0]->height - 2 }}mm; overflow: hidden"><span class="number">{{ $labels[$id]['number'] ?? $id }}</span><br>{{ \Illuminate\Support\Str::limit($labels[$id]['name'] ?? '', $label > 30 ? 110 : 30) }}</div>
             @foreach ($boxes as $box)
                 @if ($box->y === $pencils[array_key_first($pencils)][0]->y)
                     <div style="left: {{ $box->x - 2.5 }}mm; top: {{ $box->y - 3.2 }}mm; width: {{ $box->width + 5 }}mm; font-size: 5pt; line-height: 1; text-align: center">{{ $box->kind->words() }}</div>

@@ -1,11 +1,13 @@
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
+import { FirstPencils } from '../../app/FirstPencils';
 
 import { Button, NativeSelect, TextInput, WordButton, WordChoice } from '../../ui/controls';
 
 import { BalanceView, DrawerFacts } from './BalanceView';
 import { isMeant, likeliest, shownKey, shownOf } from './drawerState';
 import { FilesView } from './FilesView';
+import { HandView } from './hand/HandView';
 import { MeasureView } from './MeasureView';
 import { LinesView } from './LinesView';
 import { MixView } from './MixView';
@@ -70,33 +72,6 @@ function TrayTools({ place }: { place: DrawerPlaceState }) {
     );
 }
 
-const Ways = styled.div`
-    display: grid;
-    grid-template-columns: max-content 1fr;
-    gap: 10px 14px;
-    align-items: center;
-    margin-top: 12px;
-`;
-
-/** What a new account sees: the three ways to a drawer, and what comes of it. */
-function FirstPencils({ onWay }: { onWay: (way: 'measure' | 'files') => void }) {
-    return (
-        <>
-            <p>The drawer is empty. With a dozen pencils in it, a photo gives recipes at once. There are three ways:</p>
-            <Ways>
-                <Button $main onPress={() => onWay('measure')}>
-                    Photograph my pencils
-                </Button>
-                <span>Print a sheet, colour three boxes a pencil, take one photo: your own pencils, measured.</span>
-                <Button onPress={() => onWay('files')}>Bring a file</Button>
-                <span>A list of numbers and colours that you have already.</span>
-                <Button onPress={() => onWay('files')}>Begin with the sample lines</Button>
-                <span>Invented pencils, to look around with.</span>
-            </Ways>
-        </>
-    );
-}
-
 /** The pencils as they lie. */
 export function TrayPart({ place }: { place: DrawerPlaceState }) {
     const { tray, pencils, shown, knowsNone, beside, mix, chosen, typed, choose } = place;
@@ -110,7 +85,13 @@ export function TrayPart({ place }: { place: DrawerPlaceState }) {
                     {shown.kind === 'wanted' ? (
                         'No pencil is noted as wanted.'
                     ) : knowsNone ? (
-                        <FirstPencils onWay={place.setBeside} />
+                        <FirstPencils
+                            way={(beside, words, isFirst) => (
+                                <Button $main={isFirst} onPress={() => place.setBeside(beside)}>
+                                    {words}
+                                </Button>
+                            )}
+                        />
                     ) : (
                         'No pencil lies here. Choose a line above to say which of it you own, or add numbers at the right.'
                     )}
@@ -187,6 +168,7 @@ export function BesidePart({ place }: { place: DrawerPlaceState }) {
             {beside === 'mixes' && <MixView ids={mix} paper={paper} />}
             {beside === 'lines' && <LinesView lines={lines.data?.lines ?? []} onPencil={showPencil} />}
             {beside === 'measure' && <MeasureView known={pencils} onFault={onFault} />}
+            {beside === 'hand' && <HandView key={`${paper}/${place.planOf ?? ''}`} paper={paper} study={place.planOf} />}
             {beside === 'files' && <FilesView lines={lines.data?.lines ?? []} order={order} range={changes.range} onFault={onFault} />}
         </>
     );

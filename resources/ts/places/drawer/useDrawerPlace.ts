@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { RequestFailed, sentenceOf } from '../../api/client';
 
-import { useInAddress } from '../../ui/useInAddress';
+import { useInAddress, useNumberInAddress, useTextInAddress } from '../../ui/useInAddress';
 
 import {
     beginsSearch,
@@ -33,6 +33,7 @@ export const BESIDE = [
     { value: 'mixes', label: 'Mixes' },
     { value: 'lines', label: 'Lines' },
     { value: 'measure', label: 'Measure' },
+    { value: 'hand', label: 'My hand' },
     { value: 'files', label: 'In and out' },
 ] as const;
 
@@ -50,7 +51,9 @@ function useChosen(onFault: (text: string) => void) {
     const [typed, setTyped] = useState('');
     const [wanted, setWanted] = useState<string | null>(() => rememberedPencil());
     const [mixed, setMixed] = useState<string[] | null>(rememberedMix);
-    const [paper, setPaper] = useState('white medium');
+    const [paperInAddress, setPaper] = useTextInAddress('paper');
+    const [planOf] = useNumberInAddress('planOf');
+    const paper = paperInAddress === '' ? 'white medium' : paperInAddress;
     const search = useRef<HTMLInputElement>(null);
     const studies = useStudies();
     const lines = useLines();
@@ -76,6 +79,7 @@ function useChosen(onFault: (text: string) => void) {
         setMixed,
         paper,
         setPaper,
+        planOf,
         search,
         studies,
         lines,

@@ -1,5 +1,8 @@
 import { DropZone, FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
+import { Link } from 'react-router';
+import { useDrawer } from '../../api/studies';
+import { FirstPencils } from '../../app/FirstPencils';
 import { Button } from '../../ui/controls';
 
 import { usePastedPhoto } from './usePastedPhoto';
@@ -18,6 +21,14 @@ const Place = styled.main`
         gap: 16px;
         justify-items: start;
     }
+    & > section {
+        width: min(620px, 100%);
+        padding: 24px 0;
+    }
+    & > section a {
+        font-weight: 700;
+        padding: 11px 0;
+    }
     & > div[data-drop-target] {
         border-style: solid;
     }
@@ -34,6 +45,7 @@ interface EmptyPlaceProps {
 /** What a new account sees: the one thing to do first. */
 export function EmptyPlace({ opening, onPhoto }: EmptyPlaceProps) {
     usePastedPhoto(onPhoto);
+    const drawer = useDrawer();
     return (
         <Place>
             <DropZone onDrop={(e) => void droppedFile(e.items).then((file) => file !== null && onPhoto(file))}>
@@ -50,6 +62,11 @@ export function EmptyPlace({ opening, onPhoto }: EmptyPlaceProps) {
                     </Button>
                 </FileTrigger>
             </DropZone>
+            {drawer.data?.pencils.length === 0 && (
+                <section aria-label="First pencils">
+                    <FirstPencils way={(beside, words) => <Link to={`/drawer?beside=${beside}`}>{words}</Link>} />
+                </section>
+            )}
         </Place>
     );
 }

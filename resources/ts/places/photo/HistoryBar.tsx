@@ -1,5 +1,6 @@
 import styled from 'styled-components';
 import { WordChoice } from '../../ui/controls';
+import { SideBar } from '../../ui/layout';
 import { UndoRedo } from '../../ui/UndoRedo';
 import type { SurveyHandle } from './survey/useSurvey';
 
@@ -19,20 +20,7 @@ export const rememberedColumn = (study: number): ColumnName =>
 
 export const rememberColumn = (study: number, column: ColumnName): void => localStorage.setItem(keyOf(study), column);
 
-const Bar = styled.div`
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 0 10px;
-    padding: 0 16px;
-    border-bottom: 1px solid var(--line);
-    & .end {
-        margin-left: auto;
-        display: flex;
-        align-items: center;
-        gap: 8px;
-        min-width: 0;
-    }
+const Bar = styled(SideBar)`
     & [role='radio'],
     & label {
         padding: 0 8px;

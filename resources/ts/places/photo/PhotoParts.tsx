@@ -1,19 +1,18 @@
+import { lazy, Suspense } from 'react';
 import styled from 'styled-components';
-
-import { FrameBar } from '../../stage/look/FrameBar';
 import { LookBar } from '../../stage/look/LookBar';
 import { ValueRuler } from '../../stage/look/ValueRuler';
-import { Differences } from './photos/Differences';
 import { PhotoView } from '../../stage/PhotoView';
 import { KeptStrip } from './KeptStrip';
-
 import { DrawingBar } from '../../stage/DrawingBar';
-
-import { ZonesBelow } from './zones/ZonesBelow';
-
 import { Cross } from '../../stage/Marks';
 import { WhiteShapes, ZoneShapes } from '../../stage/ZoneShapes';
 import type { PhotoPlaceState } from './usePhotoPlace';
+
+// What is asked for now and then comes when it is asked for.
+const FrameBar = lazy(async () => ({ default: (await import('../../stage/look/FrameBar')).FrameBar }));
+const Differences = lazy(async () => ({ default: (await import('./photos/Differences')).Differences }));
+const ZonesBelow = lazy(async () => ({ default: (await import('./zones/ZonesBelow')).ZonesBelow }));
 
 const Along = styled.div`
     display: flex;
@@ -41,7 +40,6 @@ function OverPhoto({ place }: { place: PhotoPlaceState }) {
     const { column, plan, zones, photo, chosenZone, setChosenZone, pair, whites, drawing } = place;
     return (
         <>
-            {' '}
             {column === 'recipes' && (plan.data?.entries ?? []).map((e) => <Cross key={e.id} x={e.x} y={e.y} />)}
             {column === 'zones' && zones !== undefined && zones !== null && (
                 <>
@@ -66,9 +64,12 @@ export function PhotoPart({ place, fresh, onPhoto }: { place: PhotoPlaceState; f
     const { look, dispatchLook, all, survey, photos, values, here, photo, spot, push, drawing, dispatch, zones } = place;
     return (
         <>
-            {' '}
             <LookBar look={look} dispatch={dispatchLook} canBalance={all.some((p) => p.neutral !== null)} />
-            {(look.grid || look.cut) && survey !== undefined && <FrameBar frame={survey.frame} onChange={(c) => photos.study.mutate(c)} />}
+            <Suspense fallback={null}>
+                {(look.grid || look.cut) && survey !== undefined && (
+                    <FrameBar frame={survey.frame} onChange={(c) => photos.study.mutate(c)} />
+                )}
+            </Suspense>
             <Along>
                 <ValueRuler values={values.data} only={look.only} here={here} onOnly={(step) => dispatchLook({ type: 'only', step })} />
                 <PhotoView
@@ -103,7 +104,7 @@ export function PhotoPart({ place, fresh, onPhoto }: { place: PhotoPlaceState; f
 export function BelowPart({ place }: { place: PhotoPlaceState }) {
     const { study, column, other, comparison, zones, pair, setPair, whites, setWhites, drawing, handle, plan, changes, dispatch } = place;
     return (
-        <>
+        <Suspense fallback={null}>
             {column === 'photos' && other !== null && <Differences comparison={comparison.data} fault={comparison.error} />}
             {column === 'zones' && zones != null && (
                 <ZonesBelow
@@ -124,6 +125,6 @@ export function BelowPart({ place }: { place: PhotoPlaceState }) {
                     onShow={(e) => dispatch({ type: 'opened', spot: { x: e.x, y: e.y, ring: e.ring } })}
                 />
             )}
-        </>
+        </Suspense>
     );
 }

@@ -5,8 +5,8 @@ import { sentenceOf } from '../../api/client';
 import type { Study } from '../../api/types';
 import { GrainProvider } from '../../dabs/grain';
 import { Page } from '../../ui/layout';
-import { Notice } from '../../ui/Notice';
 import { EmptyPlace } from './EmptyPlace';
+import { Notice } from '../../ui/Notice';
 import { PhotoScreen } from './PhotoScreen';
 
 import { StudyBar } from '../../app/StudyBar';

@@ -16,7 +16,7 @@ import { useKeys } from '../../app/useKeys';
 import { usePhotoPlace, type PhotoPlaceState } from './usePhotoPlace';
 import { PhotoColumns } from './PhotoColumns';
 import { PhotoPart, BelowPart } from './PhotoParts';
-import { Inset } from '../../ui/layout';
+import { Inset, Side } from '../../ui/layout';
 
 /** Photo, reading and plan below one another with a column beside them; on a narrow screen the column follows the reading. */
 const Sides = styled.main`
@@ -33,12 +33,8 @@ const Area = styled.div<{ $at: string }>`
     min-width: 0;
 `;
 
-const Side = styled(Area)`
-    border-left: 1.5px solid var(--strong-line);
-    @media (max-width: 1099px) {
-        border-left: 0;
-        border-top: 1.5px solid var(--strong-line);
-    }
+const SideArea = styled(Side)`
+    grid-area: side;
 `;
 
 interface PhotoScreenProps {
@@ -69,7 +65,7 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
                     onRing={(ring) => dispatch({ type: 'ringChosen', ring })}
                 />
             </Area>
-            <Side $at="side">
+            <SideArea>
                 {handle.fault != null &&
                     (isUnshown(handle.fault) ? (
                         <StudyRescue study={study} fault={handle.fault} onUndo={handle.undo} onFault={onFault} />
@@ -80,7 +76,7 @@ export function PhotoScreen({ study, fresh, onPhoto, onFault }: PhotoScreenProps
                     ))}
                 <HistoryBar column={column} columns={COLUMNS} handle={handle} onColumn={setColumn} />
                 <PhotoColumns place={place} />
-            </Side>
+            </SideArea>
             <Area $at="plan">
                 <BelowPart place={place} />
             </Area>

@@ -1,8 +1,8 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
-import type { Study } from '../../api/types';
+import type { Drawer, Plan, Study } from '../../api/types';
 
 import { isUnshown, StudyRescue } from '../../app/StudyRescue';
 import { useKeys } from '../../app/useKeys';
@@ -15,10 +15,12 @@ import { RunBar } from './RunBar';
 import { SchoolPart } from './SchoolPart';
 import { TakeAlong } from './TakeAlong';
 import { ValueRunBars } from './ValueRunBars';
-import { stampOf, usePlan, usePlanChanges } from './queries';
+import { stampOf, usePlan, usePlanChanges, type PlanChanges } from './queries';
 import { ZonesPart } from './ZonesPart';
 import { useDrawer } from '../../api/studies';
-import { Inset } from '../../ui/layout';
+import { Inset, Side, SideBar } from '../../ui/layout';
+
+const CheckPart = lazy(async () => ({ default: (await import('./check/CheckPart')).CheckPart }));
 
 const Sides = styled.main`
     flex: 1;
@@ -30,33 +32,11 @@ const Sides = styled.main`
     }
 `;
 
-const Side = styled.div`
-    min-width: 0;
-    border-left: 1.5px solid var(--strong-line);
-    @media (max-width: 1099px) {
-        border-left: 0;
-        border-top: 1.5px solid var(--strong-line);
-    }
-`;
-
-const Bar = styled.div`
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 0 10px;
-    padding: 0 16px;
-    border-bottom: 1px solid var(--line);
-    & .end {
-        margin-left: auto;
-        display: flex;
-        min-width: 0;
-    }
-`;
-
 const PARTS = [
     { value: 'zones', label: 'Zones' },
     { value: 'palette', label: 'Palette' },
     { value: 'school', label: 'Way of working' },
+    { value: 'check', label: 'Check' },
     { value: 'along', label: 'Take along' },
 ] as const;
 
@@ -102,7 +82,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
                 <ValueRunBars study={study.id} stamp={stamp} planned={data.waiting === 0} />
             </div>
             <Side>
-                <Bar>
+                <SideBar>
                     <WordChoice label="Beside the picture" value={part} options={PARTS} onChange={setPart} />
                     <span className="end">
                         <UndoRedo
@@ -112,13 +92,35 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
                             onRedo={() => changes.redo.mutate()}
                         />
                     </span>
-                </Bar>
-                {part === 'zones' && <ZonesPart study={study} picture={data} pencils={known} changes={changes} />}
-                {part === 'palette' && <PalettePart study={study} picture={data} stamp={stamp} changes={changes} />}
-                {part === 'school' && <SchoolPart picture={data} changes={changes} />}
-                {part === 'along' && <TakeAlong study={study} picture={data} changes={changes} />}
+                </SideBar>
+                <BesidePicture {...{ part, study, changes, stamp }} picture={data} pencils={known} />
             </Side>
         </Sides>
+    );
+}
+
+interface BesidePictureProps {
+    part: PartName;
+    study: Study;
+    picture: Plan;
+    pencils: Drawer['pencils'];
+    changes: PlanChanges;
+    stamp: string;
+}
+
+function BesidePicture({ part, study, picture, pencils, changes, stamp }: BesidePictureProps) {
+    return (
+        <>
+            {part === 'zones' && <ZonesPart study={study} picture={picture} pencils={pencils} changes={changes} />}
+            {part === 'palette' && <PalettePart study={study} picture={picture} stamp={stamp} changes={changes} />}
+            {part === 'school' && <SchoolPart picture={picture} changes={changes} />}
+            {part === 'check' && (
+                <Suspense fallback={<Inset>Opening…</Inset>}>
+                    <CheckPart study={study} picture={picture} />
+                </Suspense>
+            )}
+            {part === 'along' && <TakeAlong study={study} picture={picture} changes={changes} />}
+        </>
     );
 }
 

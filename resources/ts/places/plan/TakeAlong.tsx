@@ -1,7 +1,7 @@
 import { useState, type SyntheticEvent } from 'react';
 import styled from 'styled-components';
 import { FileTrigger } from 'react-aria-components';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { sentenceOf } from '../../api/client';
 import type { Plan, Study } from '../../api/types';
 import { DeleteStudy } from '../../app/StudyRescue';
@@ -39,6 +39,12 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
                 <a href={`${base}/palette.csv`} download>
                     Save as CSV
                 </a>
+            </PressedRow>
+            <PressedRow>
+                <Link to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}`}>
+                    Try your hand at this plan
+                </Link>
+                a few strips on a scrap: predictions then go by your own hand
             </PressedRow>
             <WholeStudy study={study} />
             <VersionsPart picture={picture} changes={changes} />

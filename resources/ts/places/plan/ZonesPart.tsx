@@ -1,8 +1,8 @@
 import styled from 'styled-components';
 import type { Drawer, Plan, PlanZone, Study } from '../../api/types';
 import type { PlanChanges } from './queries';
-import { SequenceEditor } from './SequenceEditor';
-import { toMind } from './minded';
+import { SequenceEditor } from './sequence/SequenceEditor';
+import { toMind } from './sequence/minded';
 import { useNumberInAddress } from '../../ui/useInAddress';
 import { within } from '../../ui/within';
 

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Drawer;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Chart\Sheet\ChartSheet;
+use KnottyPrism\Core\Chart\Sheet\SheetPencil;
+
+/** The pencils of a sheet as somebody writes them down. */
+final class NewSheetRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['pencils' => ['required', 'string', 'max:12000'], 'line' => ['present', 'nullable', 'string', 'max:60'], 'size' => ['required', Rule::in(array_keys(ChartSheet::SIZES))]];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['pencils.required' => 'Write down the pencils first: a number a row, and its name if you like.', 'pencils.max' => 'That is more text than sixty pencils need.'];
+    }
+
+    /** @return non-empty-list<SheetPencil> */
+    public function pencils(): array
+    {
+        return SheetPencil::listed((string) $this->string('pencils'), (string) $this->string('line'));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Hand;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Strips\Ladder;
+use KnottyPrism\Core\Medium\Strips\LearnHand;
+use KnottyPrism\Core\Medium\Strips\Strip;
+
+/** What came of strips, each as the dab of its ladder that it is most like, or as a colour. */
+final class StripsRequest extends FormRequest
+{
+    use OnPaperInHand;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'strips' => ['required', 'array', 'min:1', 'max:'.LearnHand::MOST_STRIPS], 'strips.*.stack' => ['required', 'string', 'max:2000'],
+            'strips.*.rung' => ['required_without:strips.*.hex', 'integer', Rule::in(array_keys(Ladder::PRESSURES))],
+            'strips.*.hex' => ['required_without:strips.*.rung', 'string', 'regex:/^#[0-9a-f]{6}$/Di'],
+            ...$this->handRules(),
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['strips.required' => 'Say of one strip at least what came of it.', 'strips.*.hex.regex' => 'A colour is written like #a1b2c3.'];
+    }
+
+    /** @return non-empty-list<Strip> */
+    public function strips(Drawer $shelf): array
+    {
+        $strips = [];
+        /** @var list<array{stack: string, rung?: int|string, hex?: string}> $said */
+        $said = $this->validated('strips');
+        foreach ($said as $strip) {
+            $stack = StackText::read($strip['stack'], $shelf);
+            $found = isset($strip['hex']) ? Lab::ofXyz(Srgb::ofHex($strip['hex'])->xyz()) : Lab::ofXyz(Ladder::of($stack, PaperShelf::named($this->paper()))[(int) ($strip['rung'] ?? 0)]->sheet->xyz());
+            $strips[] = new Strip($stack, $found);
+        }
+
+        return $strips === [] ? throw new \LogicException('validated above') : $strips;
+    }
+}

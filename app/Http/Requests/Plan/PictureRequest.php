@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Plan;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** The picture after a pass, or how far its end is from the photo; in colour or grey. */
+final class PictureRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['step' => ['required', 'string', 'regex:/^(\d{1,2}|error)$/'], 'grey' => ['sometimes', 'in:0,1']];
+    }
+
+    /** After so many passes; nothing for the error of the end. */
+    public function step(): ?int
+    {
+        return (string) $this->string('step') === 'error' ? null : $this->integer('step');
+    }
+
+    public function grey(): bool
+    {
+        return $this->boolean('grey');
+    }
+}

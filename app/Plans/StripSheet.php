@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plans;
+
+use App\Drawers\DrawerKeeper;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\SheetPhotos;
+use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
+use KnottyPrism\Core\Chart\BenchCamera\Chance;
+use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
+use KnottyPrism\Core\Chart\BenchCamera\Shot;
+use KnottyPrism\Core\Chart\ReadChart;
+use KnottyPrism\Core\Chart\Reading\ChartReading;
+use KnottyPrism\Core\Chart\Reading\Photograph;
+use KnottyPrism\Core\Chart\Sheet\ChartSheet;
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\BadPhoto;
+use KnottyPrism\Core\Error\CoreError;
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Medium\Hand\Hand;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Strips\SuggestedStrips;
+
+/** The strips that an artist is asked for, on their sheet and in its photo. */
+final class StripSheet
+{
+    private const STRIPS = 8;
+
+    public const SIZE = 'a5';
+
+    /** Longer side of a made-up photo, pixels. */
+    private const SIDE = 1100;
+
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly PlanRepository $plans)
+    {
+    }
+
+    /**
+     * Of the pencils of a study's plan, or of all that are owned.
+     *
+     * @return non-empty-array<string, Stack> by their text
+     */
+    public function strips(User $user, ?Study $study): array
+    {
+        $owned = array_values(array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
+        if ($owned === []) {
+            throw ImpossibleChange::because('The drawer is empty. Bring pencils in first, then try your hand.');
+        }
+        $planned = $study === null ? [] : $this->planned($user, $study);
+        $these = array_values(array_filter($owned, static fn (Pencil $p): bool => in_array($p->id(), $planned, true)));
+        $strips = SuggestedStrips::of($these === [] ? $owned : $these, self::STRIPS);
+        $texts = array_map(static fn (Stack $s): string => $s->text(), $strips);
+
+        return array_combine($texts, $strips) ?: throw new \LogicException('there is at least one');
+    }
+
+    /** @return list<string> identifiers of the plan's pencils; none while nothing is planned */
+    private function planned(User $user, Study $study): array
+    {
+        try {
+            return $this->plans->palettePart($this->plans->ground($user, $study))->hand ?? [];
+        } catch (CoreError) {
+            return [];
+        }
+    }
+
+    /** @param  non-empty-array<string, Stack>  $strips */
+    public function sheet(array $strips): ChartSheet
+    {
+        return ChartSheet::ofStrips(array_map(strval(...), array_keys($strips)), self::SIZE);
+    }
+
+    /**
+     * @param  non-empty-array<string, Stack>  $strips
+     *
+     * @throws BadPhoto|BadFile
+     */
+    public function read(array $strips, string $paper, string $path): ChartReading
+    {
+        return $this->readFrom($strips, $paper, SheetPhotos::read($path));
+    }
+
+    /**
+     * A photo of strips by a made-up hand, some heavier and some lighter than the even one.
+     *
+     * @param  non-empty-array<string, Stack>  $strips
+     */
+    public function madeUp(array $strips, string $paper, int $seed): Photograph
+    {
+        $hand = new Hand(pressure: exp(0.25 * (new Chance($seed))->normal()));
+        $filled = new FilledSheet($this->sheet($strips), 0, $strips, PaperShelf::named($paper)->under($hand), $seed);
+
+        return BenchCamera::photograph($filled->flat, Shot::ordinary($seed), self::SIDE, $seed);
+    }
+
+    /** @param  non-empty-array<string, Stack>  $strips */
+    public function readFrom(array $strips, string $paper, Photograph $photo): ChartReading
+    {
+        return ReadChart::page($photo, $this->sheet($strips), PaperShelf::named($paper));
+    }
+}

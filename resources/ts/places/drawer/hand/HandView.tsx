@@ -1,0 +1,244 @@
+import { useEffect, useRef, useState } from 'react';
+import { FileTrigger } from 'react-aria-components';
+import styled from 'styled-components';
+import { sentenceOf } from '../../../api/client';
+import type { Hand, StripCame } from '../../../api/types';
+import { Column, PartHead } from '../../../ui/Column';
+import { Button, WordButton } from '../../../ui/controls';
+import { Aired, Row } from '../../../ui/layout';
+import { StripLadder } from './StripLadder';
+import { readAs, sent, useHand, type Said } from './useHand';
+
+const Plain = styled.ol`
+    margin: 0;
+    padding: 0;
+    list-style: none;
+`;
+
+const Photo = styled.img`
+    display: block;
+    max-width: 100%;
+    height: 220px;
+    object-fit: contain;
+    object-position: left;
+`;
+
+const Came = styled.li`
+    display: grid;
+    grid-template-columns: 36px 36px minmax(0, 1fr);
+    gap: 0 0;
+    padding: 6px 0;
+    border-top: 1px solid var(--line);
+    & > span {
+        min-height: 32px;
+    }
+    & > p {
+        padding-left: 10px;
+    }
+`;
+
+/** One's own hand on a paper: strips are laid on a scrap, judged, and every prediction goes by what they teach. */
+export function HandView({ paper, study }: { paper: string; study: number | null }) {
+    const state = useHand(paper, study);
+    const { hand } = state;
+    return (
+        <Column aria-label="My hand">
+            <PartHead $first>
+                <h2>My hand on {paper}</h2>
+            </PartHead>
+            {hand.isPending && <p aria-busy="true">Looking for your strips…</p>}
+            {hand.error !== null && <p role="alert">{sentenceOf(hand.error)}</p>}
+            {hand.data !== undefined && (
+                <>
+                    <Known hand={hand.data} />
+                    <Strips key={state.on} hand={hand.data} state={state} />
+                    <CameOut came={hand.data.came} />
+                    <Versions hand={hand.data} onUse={(number) => state.use.mutate(number)} isPending={state.use.isPending} />
+                </>
+            )}
+        </Column>
+    );
+}
+
+function Known({ hand: { hand, paper } }: { hand: Hand }) {
+    const said = useRef<HTMLParagraphElement>(null);
+    const before = useRef(hand?.number);
+    useEffect(() => {
+        // What was learned stands above the strips that it was learned from.
+        if (before.current !== hand?.number) {
+            before.current = hand?.number;
+            said.current?.scrollIntoView({ block: 'center' });
+        }
+    }, [hand?.number]);
+    if (hand === null) {
+        return (
+            <Aired role="status" ref={said}>
+                Predictions are made for an ordinary, even hand. Lay a few strips on a scrap of {paper} and say how they came out: from then
+                on they are made for yours. Six take about ten minutes.
+            </Aired>
+        );
+    }
+    return (
+        <Aired role="status" ref={said}>
+            <b>{hand.words}</b> Pressure × {hand.pressure.toFixed(2)}, film × {hand.laydown.toFixed(2)}, unevenness ×{' '}
+            {hand.spread.toFixed(1)}. Your strips were off by {hand.rmsBeforeDeltaE00.toFixed(1)}; by your hand they are off by{' '}
+            {hand.rmsAfterDeltaE00.toFixed(1)} (ΔE00). Every prediction on this paper goes by it.
+        </Aired>
+    );
+}
+
+function Strips({ hand, state }: { hand: Hand; state: ReturnType<typeof useHand> }) {
+    const [said, setSaid] = useState<Record<string, Said>>({});
+    const say = (stack: string, what: Said | null) =>
+        setSaid(
+            Object.fromEntries([...Object.entries(said).filter(([s]) => s !== stack), ...(what === null ? [] : [[stack, what] as const])]),
+        );
+    const count = Object.keys(said).length;
+    return (
+        <>
+            <PartHead>
+                <h2>Strips to lay</h2>
+            </PartHead>
+            <p>Lay each as it is written, on a scrap of this paper, as you would in a drawing. Then press the dab it is most like.</p>
+            <ByPhoto state={state} onRead={setSaid} />
+            <Plain>
+                {hand.strips.map((strip, i) => (
+                    <StripLadder
+                        key={strip.stack}
+                        at={i + 1}
+                        strip={strip}
+                        said={said[strip.stack]}
+                        onSaid={(what) => say(strip.stack, what)}
+                    />
+                ))}
+            </Plain>
+            <Row>
+                <Button
+                    $main
+                    isDisabled={count === 0}
+                    isPending={state.learn.isPending}
+                    onPress={() => state.learn.mutate(sent(said), { onSuccess: () => setSaid({}) })}
+                >
+                    {state.learn.isPending
+                        ? 'Learning…'
+                        : count === 0
+                          ? 'Learn from these strips'
+                          : `Learn from ${count === 1 ? 'one strip' : `${count} strips`}`}
+                </Button>
+                <span>It can be taken back.</span>
+            </Row>
+        </>
+    );
+}
+
+/** The strips on a printed sheet, by its photo. */
+function ByPhoto({ state, onRead }: { state: ReturnType<typeof useHand>; onRead: (said: Record<string, Said>) => void }) {
+    const isReading = state.photograph.isPending || state.makeUp.isPending;
+    // What another photo said is no longer shown.
+    const photograph = (file: File) => {
+        state.makeUp.reset();
+        state.photograph.mutate(file, { onSuccess: (r) => onRead(readAs(r)) });
+    };
+    const makeUp = () => {
+        state.photograph.reset();
+        state.makeUp.mutate(undefined, { onSuccess: (r) => onRead(readAs(r)) });
+    };
+    const notes = [...new Set((state.photograph.data ?? state.makeUp.data)?.boxes.flatMap((b) => b.note ?? []) ?? [])];
+    return (
+        <>
+            <Row>
+                <a href={`/api/hand/strips.pdf?${state.on}`} target="_blank" rel="noreferrer">
+                    Print a sheet for them
+                </a>
+                <FileTrigger acceptedFileTypes={['image/*']} onSelect={(files) => files?.[0] !== undefined && photograph(files[0])}>
+                    <Button isPending={isReading}>Choose a photo of it</Button>
+                </FileTrigger>
+                <WordButton isPending={isReading} onPress={makeUp}>
+                    Try with a made-up photo
+                </WordButton>
+            </Row>
+            <div role="alert">{state.fault !== null && <p>{state.fault}</p>}</div>
+            <div role="status">
+                {isReading && <p>Reading the photo…</p>}
+                {notes.map((note) => (
+                    <p key={note}>{note}</p>
+                ))}
+            </div>
+            {state.makeUp.data?.photo !== undefined && <Photo src={state.makeUp.data.photo} alt="The made-up photo that was read" />}
+        </>
+    );
+}
+
+function CameOut({ came }: { came: readonly StripCame[] }) {
+    if (came.length === 0) {
+        return null;
+    }
+    return (
+        <>
+            <PartHead>
+                <h2>What your strips came to</h2>
+                <span>meant, found</span>
+            </PartHead>
+            <Plain aria-label="What the strips came to">
+                {came.map((c, i) => (
+                    <Came key={i}>
+                        <span style={{ background: c.meantHex }} title="meant" />
+                        <span style={{ background: c.foundHex }} title="found" />
+                        <p>
+                            <b>{c.words}</b>: {c.fault}. {c.move}
+                        </p>
+                    </Came>
+                ))}
+            </Plain>
+        </>
+    );
+}
+
+interface VersionsProps {
+    hand: Hand;
+    onUse: (number: number) => void;
+    isPending: boolean;
+}
+
+function Versions({ hand, onUse, isPending }: VersionsProps) {
+    if (hand.versions.length === 0) {
+        return null;
+    }
+    return (
+        <>
+            <PartHead>
+                <h2>Which hand predictions go by</h2>
+            </PartHead>
+            <Plain aria-label="Versions of the hand">
+                {hand.versions.map((v) => (
+                    <li key={v.number}>
+                        <Row>
+                            <span>
+                                {v.number}. {new Date(v.made).toLocaleDateString('en-GB')}: {v.words}
+                            </span>
+                            {v.inUse ? (
+                                <b>in use</b>
+                            ) : (
+                                <WordButton isPending={isPending} aria-label={`Go by version ${v.number}`} onPress={() => onUse(v.number)}>
+                                    Go by this
+                                </WordButton>
+                            )}
+                        </Row>
+                    </li>
+                ))}
+                <li>
+                    <Row>
+                        <span>The ordinary, even hand</span>
+                        {hand.hand === null ? (
+                            <b>in use</b>
+                        ) : (
+                            <WordButton isPending={isPending} aria-label="Go by the even hand" onPress={() => onUse(0)}>
+                                Go by this
+                            </WordButton>
+                        )}
+                    </Row>
+                </li>
+            </Plain>
+        </>
+    );
+}

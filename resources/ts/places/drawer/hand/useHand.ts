@@ -1,0 +1,60 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ask, askWithFile, sentenceOf } from '../../../api/client';
+import { newKey } from '../../../api/keptEdits';
+import type { Hand, StripsRead, StripsSaid } from '../../../api/types';
+
+/** What is said of one strip: the dab of its ladder that it is most like, or the colours of a photo, a try each. */
+export type Said = { rung: number } | { hexes: readonly string[] };
+
+/** The hand on a paper; strips are of a study's plan where one is named. */
+export function useHand(paper: string, study: number | null) {
+    const client = useQueryClient();
+    const [fault, setFault] = useState<string | null>(null);
+    const on = new URLSearchParams({ paper, ...(study === null ? {} : { study: String(study) }) }).toString();
+    const key = ['hand', on];
+    const hand = useQuery({ queryKey: key, queryFn: ({ signal }) => ask<Hand>(`/api/hand?${on}`, { signal }) });
+    const onError = (error: unknown) => setFault(sentenceOf(error));
+    const put = async (answer: Hand) => {
+        setFault(null);
+        // Every prediction goes by the hand: what was asked before is asked anew.
+        await client.cancelQueries();
+        client.setQueryData(key, answer);
+        void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'hand' });
+    };
+    const learn = useMutation({
+        mutationFn: (strips: StripsSaid['strips']) => ask<Hand>(`/api/hand?${on}`, { method: 'POST', json: { strips }, key: newKey() }),
+        onSuccess: put,
+        onError,
+    });
+    const use = useMutation({
+        mutationFn: (number: number) => ask<Hand>(`/api/hand?${on}`, { method: 'PATCH', json: { number }, key: newKey() }),
+        onSuccess: put,
+        onError,
+    });
+    const reading = { onSuccess: () => setFault(null), onError };
+    const photograph = useMutation({
+        mutationFn: (file: File) => askWithFile<StripsRead>(`/api/hand/photo?${on}`, 'photo', file, newKey()),
+        ...reading,
+    });
+    const makeUp = useMutation({
+        mutationFn: () => ask<StripsRead>(`/api/hand/made-up?${on}`, { method: 'POST' }),
+        ...reading,
+    });
+    return { on, hand, learn, use, photograph, makeUp, fault };
+}
+
+/** What was said, as it is sent: every try of a photo is a strip of its own. */
+export const sent = (said: Readonly<Record<string, Said>>): StripsSaid['strips'] =>
+    Object.entries(said).flatMap(([stack, what]): StripsSaid['strips'] =>
+        'rung' in what ? [{ stack, rung: what.rung }] : what.hexes.map((hex) => ({ stack, hex })),
+    );
+
+/** A photo's boxes, strip by strip; what was not laid is left out. */
+export function readAs(read: StripsRead): Record<string, Said> {
+    const said: Record<string, { hexes: string[] }> = {};
+    for (const box of read.boxes.filter((b) => b.filled)) {
+        (said[box.stack] ??= { hexes: [] }).hexes.push(box.hex);
+    }
+    return said;
+}

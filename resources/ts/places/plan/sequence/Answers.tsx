@@ -1,0 +1,88 @@
+import styled from 'styled-components';
+import type { PlanAnswers, PlanTarget, PlanZone, Sequence } from '../../../api/types';
+import { Dab } from '../../../dabs/Dab';
+import { WordButton } from '../../../ui/controls';
+import { within } from '../../../ui/within';
+
+const Side = styled.div`
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+    gap: 0 14px;
+    border-top: 1px solid var(--line);
+    font-size: var(--size-note);
+    line-height: 1.3;
+    & ol {
+        margin: 4px 0;
+        padding-left: 16px;
+    }
+`;
+
+const Ends = styled.div`
+    display: flex;
+    gap: 3px;
+    & > span {
+        flex: 1;
+        max-width: 52px;
+    }
+    & .aim {
+        display: block;
+        height: 20px;
+    }
+    & .dab {
+        display: block;
+        height: 30px;
+    }
+`;
+
+interface AnswersProps {
+    zone: PlanZone;
+    answers: PlanAnswers | undefined;
+    onTake: (taken: Sequence) => void;
+}
+
+/** Up to three answers beside each other: what each leaves in every colour of the zone, touching that colour of the photo, and its passes. */
+export function Answers({ zone, answers, onTake }: AnswersProps) {
+    if (answers === undefined) {
+        return <p role="status">Finding up to three answers…</p>;
+    }
+    return (
+        <Side role="group" aria-label="Answers">
+            {answers.answers.map((a) => (
+                <article key={a.label} aria-label={a.label}>
+                    <p>
+                        <b>{a.label}</b>, within about {within(a.errorOnPaper)}
+                    </p>
+                    <Ends>
+                        {zone.targets.map((t) => (
+                            <End key={t.role} answer={a} target={t} />
+                        ))}
+                    </Ends>
+                    <ol>
+                        {a.passes.length === 0 && <li>{a.words}</li>}
+                        {a.passes.map((p, i) => (
+                            <li key={i}>{p.words}</li>
+                        ))}
+                    </ol>
+                    <WordButton aria-label={`Take ${a.label}`} onPress={() => onTake(a)}>
+                        Take
+                    </WordButton>
+                </article>
+            ))}
+        </Side>
+    );
+}
+
+function End({ answer, target }: { answer: Sequence; target: PlanTarget }) {
+    const last = answer.passes
+        .map((p) => p.dabs[target.role])
+        .filter((d) => d !== undefined)
+        .at(-1);
+    return (
+        <span title={`${target.name}: ${last?.colourWords ?? 'the paper'}`}>
+            <span className="aim" style={{ background: target.aim.hex }} />
+            <span className="dab">
+                {last !== undefined && <Dab strata={last.strata} width={40} height={30} label={`${target.name}: ${last.colourWords}`} />}
+            </span>
+        </span>
+    );
+}

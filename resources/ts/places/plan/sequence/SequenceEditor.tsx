@@ -1,0 +1,158 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Drawer, Plan, PlanSequence, PlanTarget, PlanZone, Study } from '../../../api/types';
+import { WordButton } from '../../../ui/controls';
+import { Row } from '../../../ui/layout';
+import { within } from '../../../ui/within';
+import { Answers } from './Answers';
+import { Caution } from './Caution';
+import { PassBar } from './PassBar';
+import { useAnswers, type PlanChanges } from '../queries';
+import { mindedApart } from './minded';
+import { choiceOfPencil, drafted, movedPass, passesOf, withMore, type Chosen, type Pass } from './sequence';
+import { SequenceTable } from './SequenceTable';
+import { ToolBox } from './ToolBox';
+
+const Block = styled.section`
+    padding: 4px 16px 12px 12px;
+    min-width: 0;
+    & p {
+        padding: 2px 0;
+    }
+    & .mind {
+        border-top: 1px solid var(--line);
+        font-size: var(--size-text);
+    }
+`;
+
+interface SequenceEditorProps {
+    study: Study;
+    zone: PlanZone;
+    picture: Plan;
+    pencils: Drawer['pencils'];
+    changes: PlanChanges;
+    /** What every answer follows from: paper, way of working, pencils, colours. */
+    basis: string;
+}
+
+/** One zone's sequence to argue with. Every change is kept at once, and undone with Undo. */
+export function SequenceEditor({ study, zone, picture, pencils, changes, basis }: SequenceEditorProps) {
+    const { sequence } = zone;
+    const [compared, setCompared] = useState(false);
+    const answers = useAnswers(study.id, zone.number, basis, compared);
+    const work = useSequence(zone, sequence, pencils, changes);
+    if (sequence === null) {
+        return <Block>{changes.run.isPending ? 'Planning…' : 'This zone is not planned yet.'}</Block>;
+    }
+    const { passes, shown, chosen, keep } = work;
+    const pass = shown[chosen.at];
+    const roles = zone.targets.map((t) => t.role);
+    return (
+        <Block aria-label={`Sequence of ${zone.name}`} data-testid="sequence">
+            <HowSure sequence={sequence} />
+            <SequenceTable
+                zone={zone}
+                passes={shown}
+                marks={picture.marks}
+                chosen={chosen}
+                onChosen={work.choose}
+                onMoved={(from, to) => keep(movedPass(passes, from, to), to)}
+            />
+            {pass !== undefined && (
+                <PassBar {...{ zone, picture, pass, passes, pencils, changes, keep }} at={chosen.at} role={chosen.role} />
+            )}
+            <Row>
+                <AddPass
+                    pencils={pencils}
+                    finishes={picture.finishes}
+                    onAdd={(tool) => keep(withMore(passes, tool, roles), passes.length)}
+                />
+                {sequence.own ? (
+                    <WordButton onPress={() => keep(null)}>Give it back to the planner</WordButton>
+                ) : (
+                    <WordButton onPress={() => keep(passes)}>Hold it as it is</WordButton>
+                )}
+                <WordButton aria-expanded={compared} onPress={() => setCompared(!compared)}>
+                    Compare answers
+                </WordButton>
+            </Row>
+            {compared && <Answers zone={zone} answers={answers.data} onTake={(taken) => keep(passesOf(taken), 0)} />}
+            {zone.targets.map((t) => (
+                <Mind key={t.role} zone={zone} target={t} picture={picture} changes={changes} />
+            ))}
+        </Block>
+    );
+}
+
+/** Which pass and shade is chosen, and the passes as they are worked on: faster than the application answers, each change on the one before. */
+function useSequence(zone: PlanZone, sequence: PlanSequence | null, pencils: Drawer['pencils'], { change }: PlanChanges) {
+    const [chosen, setChosen] = useState<Chosen>({ at: 0, role: zone.targets[0]?.role ?? 'mid' });
+    const [draft, setDraft] = useState<readonly Pass[] | null>(null);
+    const kept = sequence === null ? [] : passesOf(sequence);
+    const passes = draft ?? kept;
+    const keep = (next: readonly Pass[] | null, at = chosen.at) => {
+        setChosen({ ...chosen, at });
+        setDraft(next);
+        const json = { kind: 'sequence' as const, zone: zone.number, passes: next === null ? null : [...next] };
+        change.mutate(json, { onSettled: () => setDraft((d) => (d === next ? null : d)) });
+    };
+    return {
+        passes,
+        shown: sequence === null ? [] : draft === null ? sequence.passes : drafted(sequence.passes, draft, pencils),
+        chosen: { ...chosen, at: Math.min(chosen.at, Math.max(0, passes.length - 1)) },
+        choose: (at: number, role: Chosen['role']) => setChosen({ at, role }),
+        keep,
+    };
+}
+
+function HowSure({ sequence }: { sequence: PlanSequence }) {
+    return (
+        <>
+            <p role="status">
+                <b>Within about {within(sequence.errorOnPaper)} on your paper</b>: it misses by {sequence.missed.toFixed(1)}, in a hand{' '}
+                {sequence.errorInHand.toFixed(1)} (ΔE00). {sequence.own ? 'Your own, held.' : `The planner's: ${sequence.label}.`}
+            </p>
+            {sequence.passes.length === 0 && <p>{sequence.words}</p>}
+        </>
+    );
+}
+
+function AddPass({ pencils, finishes, onAdd }: { pencils: Drawer['pencils']; finishes: readonly string[]; onAdd: (tool: string) => void }) {
+    const choices = [...pencils.map(choiceOfPencil), ...finishes.map((f) => ({ id: f, words: f }))];
+    return <ToolBox label="Add a pass at the end" value="" placeholder="Add a pass…" choices={choices} onChosen={onAdd} />;
+}
+
+interface MindProps {
+    zone: PlanZone;
+    target: PlanTarget;
+    picture: Plan;
+    changes: PlanChanges;
+}
+
+/** What to mind in one colour beside its neighbours and beside the sequence's passes, and a single stack that is held there apart. */
+function Mind({ zone, target, picture, changes }: MindProps) {
+    const at = { zone: zone.number, role: target.role };
+    return (
+        <>
+            {target.own && target.recipe !== null && (
+                <p className="mind">
+                    In the {target.name} a stack of your own is held apart:{' '}
+                    {target.recipe.passes.map((p) => `${p.pencil?.number ?? p.finish ?? ''} ${p.pressureWord ?? ''}`.trim()).join(', ')}.{' '}
+                    <WordButton onPress={() => changes.change.mutate({ kind: 'stack', ...at, stack: null })}>
+                        Follow the sequence
+                    </WordButton>
+                </p>
+            )}
+            {mindedApart(zone, target, picture).map((c) => (
+                <Caution
+                    key={c.words}
+                    words={c.words}
+                    code={c.code}
+                    note={target.overruled[c.code] ?? null}
+                    onRemedy={() => changes.change.mutate({ kind: 'remedy', ...at, code: c.code })}
+                    onOverrule={(note) => changes.change.mutate({ kind: 'overrule', ...at, code: c.code, note })}
+                />
+            ))}
+        </>
+    );
+}

@@ -1,0 +1,104 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Plan, PlanTarget, PlanZone, SequencePass } from '../../../api/types';
+import { PassRow } from './PassRow';
+import type { Chosen } from './sequence';
+
+const Table = styled.table`
+    width: 100%;
+    border-collapse: collapse;
+    table-layout: fixed;
+    font-size: var(--size-note);
+    & th {
+        text-align: left;
+        font-weight: 700;
+        padding: 4px 4px 2px 0;
+        vertical-align: top;
+    }
+    & thead th,
+    & tfoot td {
+        font-weight: 400;
+        font-size: var(--size-small);
+        padding-bottom: 2px;
+    }
+    & .pass {
+        width: 38%;
+    }
+    & tbody tr {
+        border-top: 1px solid var(--line);
+    }
+    & small {
+        display: block;
+        font-weight: 400;
+        font-size: var(--size-small);
+        color: var(--soft-ink);
+    }
+    & td {
+        padding: 4px 6px 4px 0;
+        vertical-align: top;
+    }
+    & .aim {
+        display: block;
+        height: 22px;
+        max-width: 120px;
+    }
+`;
+
+interface SequenceTableProps {
+    zone: PlanZone;
+    passes: readonly SequencePass[];
+    marks: Plan['marks'];
+    chosen: Chosen;
+    onChosen: (at: number, role: Chosen['role']) => void;
+    /** A pass taken to the place of another. */
+    onMoved: (from: number, to: number) => void;
+}
+
+/** A sequence from the paper up: a row a pass, a column a colour of the zone. */
+export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }: SequenceTableProps) {
+    const [lifted, setLifted] = useState<number | null>(null);
+    return (
+        <Table aria-label={`Sequence of ${zone.name}, from the paper up`}>
+            <thead>
+                <tr>
+                    <th className="pass" scope="col">
+                        from the paper up
+                    </th>
+                    {zone.targets.map((t) => (
+                        <th key={t.role} scope="col">
+                            {t.name}
+                            <span className="aim" style={{ background: t.aim.hex }} title={`aimed at: ${t.aim.words}`} />
+                        </th>
+                    ))}
+                </tr>
+            </thead>
+            <tbody>
+                {passes.map((pass, i) => (
+                    <PassRow
+                        key={i}
+                        {...{ zone, pass, marks, chosen, onChosen, lifted }}
+                        at={i}
+                        onLifted={setLifted}
+                        onPut={() => lifted !== null && lifted !== i && onMoved(lifted, i)}
+                    />
+                ))}
+            </tbody>
+            <tfoot>
+                <tr>
+                    <td>on your paper, within about</td>
+                    {zone.targets.map((t) => (
+                        <td key={t.role} title={madeOf(t)}>
+                            {t.recipe === null ? '' : t.recipe.errorOnPaper.toFixed(1)}
+                        </td>
+                    ))}
+                </tr>
+            </tfoot>
+        </Table>
+    );
+}
+
+function madeOf({ recipe }: PlanTarget): string {
+    return recipe === null
+        ? ''
+        : `misses by ${recipe.missed.toFixed(1)}, a hand adds ${recipe.sway.toFixed(1)}, the model may err by ${recipe.doubt.toFixed(1)}`;
+}

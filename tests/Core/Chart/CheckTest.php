@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
+use KnottyPrism\Core\Chart\BenchCamera\DrawnPicture;
+use KnottyPrism\Core\Chart\BenchCamera\Shot;
+use KnottyPrism\Core\Chart\Check\CheckDrawing;
+use KnottyPrism\Core\Chart\Check\CheckedShade;
+use KnottyPrism\Core\Chart\Check\CheckedZone;
+use KnottyPrism\Core\Chart\Check\DrawingCheck;
+use KnottyPrism\Core\Chart\Check\DrawingPlan;
+use KnottyPrism\Core\Chart\Check\ExpectedDrawing;
+use KnottyPrism\Core\Chart\Check\Progress;
+use KnottyPrism\Core\Chart\Reading\Photograph;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Error\BadPhoto;
+use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\Role;
+use Tests\Core\Pencils;
+
+/** A picture of three zones, a sky, a hill and a boat, each graded from its light to its dark across; or another, where these lie otherwise. */
+function threeZones(bool $other = false): DrawingPlan
+{
+    static $plans = [];
+    [$width, $height] = [96, 72];
+    $stacks = [
+        1 => ['blue@0.20 white@0.20', 'blue@0.35 blue@0.20'],
+        2 => ['green@0.35 yellow@0.35 red@0.20', 'green@0.80 red@0.55 blue@0.55'],
+        3 => ['red@0.35 orange@0.35', 'red@0.80 dark-warm-grey@0.80'],
+    ];
+    $bytes = '';
+    $numbers = [];
+    for ($y = 0; $y < $height; $y++) {
+        for ($x = 0; $x < $width; $x++) {
+            $zone = $other ? (hypot($x - 48, $y - 36) < 22 ? 1 : ($x < 14 ? 3 : 2)) : ($y < 34 - 0.15 * $x ? 1 : ($x > 20 && $x < 50 && $y > 45 && $y < 62 ? 3 : 2));
+            $numbers[] = $zone;
+            $grey = [1 => 225, 2 => 150, 3 => 110][$zone] - (int) (50 * $x / $width);
+            $bytes .= chr($grey).chr($grey).chr($grey);
+        }
+    }
+    $photo = PixelGrid::ofSrgb($width, $height, $bytes);
+    $zones = [];
+    foreach ($stacks as $number => [$light, $dark]) {
+        $own = array_map(static fn (int $at): float => $photo->l[$at], array_keys(array_filter($numbers, static fn (int $n): bool => $n === $number)));
+        $shade = static fn (Role $role, float $l, string $stack): CheckedShade => new CheckedShade($role, $role->value, new Lab($l, 0, 0), Lab::ofXyz(Pencils::stack($stack)->on(Paper::whiteMedium())->xyz()), Pencils::stack($stack), range(0, substr_count($stack, '@')));
+        $zones[] = new CheckedZone($number, ['', 'sky', 'hill', 'boat'][$number], [$shade(Role::Light, max($own), $light), $shade(Role::Dark, min($own), $dark)]);
+    }
+
+    return $plans[(int) $other] ??= new DrawingPlan(LabelGrid::ofNumbers($width, $height, $numbers), $photo, $zones, Paper::whiteMedium());
+}
+
+function drawnSo(Progress $progress, int $seed, float $margin = 14.0): DrawnPicture
+{
+    return new DrawnPicture(threeZones(), $progress, 140.0, $margin, $seed);
+}
+
+function checkOf(Photograph $photo, Progress $progress, ?DrawingPlan $plan = null, ?array $corners = null): DrawingCheck
+{
+    return CheckDrawing::of($photo, $plan ?? threeZones(), $progress, array_map(Pencils::named(...), ['red', 'blue', 'green', 'yellow', 'black', 'white']), $corners);
+}
+
+it('finds the drawing in an ordinary photo, however it lies, and reads what is there at every stage', function (int $passes, int $seed, float $median, float $most, bool $shadow) {
+    $progress = new Progress($passes);
+    $drawn = drawnSo($progress, $seed);
+    $shot = Shot::ordinary($seed);
+    $check = checkOf(BenchCamera::photograph($drawn->flat, $shadow ? $shot : $shot->withoutShadow(), 1000, $seed), $progress);
+    $off = [];
+    foreach ($check->findings as $f) {
+        $there = $drawn->truth[$f->zone->number][array_search($f->shade, $f->zone->shades, true)];
+        $off[] = abs($f->found->l - $there->l);
+        if ($there->chroma() > 12) {
+            expect(abs(fmod($f->found->hueDegrees() - $there->hueDegrees() + 540, 360) - 180))->toBeLessThan(15.0);
+        }
+    }
+    sort($off);
+    expect(count($off))->toBeGreaterThanOrEqual(5)->and($off[intdiv(count($off), 2)])->toBeLessThan($median)->and(max($off))->toBeLessThan($most)->and($check->alike)->toBeGreaterThan(0.75);
+})->with([
+    'one pass' => [1, 3, 2.0, 4.0, false], 'two passes' => [2, 4, 2.0, 4.0, false], 'all' => [3, 12, 2.0, 4.0, false],
+    // The edge of a hand's shadow within the drawing is known from its margins alone.
+    'in shadow' => [3, 11, 3.0, 8.0, true], 'in another' => [1, 3, 3.0, 8.0, true],
+]);
+
+it('says what differs most first, and what mends it', function () {
+    // The boat's last passes are not laid, though they are said to be.
+    $laid = new Progress(60, [3 => 0]);
+    $check = checkOf(BenchCamera::photograph(drawnSo($laid, 2)->flat, new Shot, 1000, 2), Progress::whole());
+    expect($check->findings[0]->zone->name)->toBe('boat')->and($check->findings[0]->words())->toContain('too light')
+        ->and($check->summary())->toContain('"boat" is')->toContain('too light')->and($check->meanDeltaE00())->toBeGreaterThan(1.0);
+    $light = array_values(array_filter($check->findings, static fn ($f): bool => $f->zone->name === 'boat' && $f->shade->role === Role::Light))[0];
+    expect($light->way->words())->toStartWith('red ');
+    $calm = checkOf(BenchCamera::photograph(drawnSo($laid, 2)->flat, new Shot, 1000, 2), $laid);
+    expect($calm->meanDeltaE00())->toBeLessThan($check->meanDeltaE00());
+    // On the map the boat is lighter than the grey of no difference.
+    $boat = ord($check->differences[3 * (54 * $check->width + 35) + 1]);
+    $sky = ord($check->differences[3 * (8 * $check->width + 60) + 1]);
+    expect($boat)->toBeGreaterThan($sky + 20);
+});
+
+it('goes by corners that are set by hand', function () {
+    $photo = BenchCamera::photograph(drawnSo(Progress::whole(), 2)->flat, new Shot, 1000, 2);
+    $found = checkOf($photo, Progress::whole());
+    $near = array_map(static fn (array $c): array => [($c[0] + 0.004) * $photo->width, ($c[1] - 0.004) * $photo->height], $found->corners);
+    $byHand = checkOf($photo, Progress::whole(), corners: $near);
+    foreach ($byHand->corners as $i => $corner) {
+        expect(hypot($corner[0] - $found->corners[$i][0], $corner[1] - $found->corners[$i][1]))->toBeLessThan(0.02);
+    }
+});
+
+it('refuses each photo that nothing can be told by, with its own sentence', function (Closure $photo, string $reason) {
+    try {
+        checkOf($photo(), Progress::whole());
+        $said = 'nothing';
+    } catch (BadPhoto $error) {
+        $said = $error->reason;
+    }
+    expect($said)->toBe($reason);
+})->with([
+    'another drawing' => [fn () => BenchCamera::photograph((new DrawnPicture(threeZones(other: true), Progress::whole(), 140.0, 14.0, 2))->flat, new Shot, 900, 2), BadPhoto::OTHER_DRAWING],
+    'nothing but a table' => [fn () => new Photograph(400, 300, str_repeat("\x50\x40\x30", 120000)), BadPhoto::NO_DRAWING],
+]);
+
+it('wants bare paper around the drawing', function () {
+    $photo = BenchCamera::photograph(drawnSo(Progress::whole(), 2, 0.0)->flat, new Shot, 900, 2);
+    expect(fn () => checkOf($photo, Progress::whole(), corners: [[46.0, 46.0], [854.0, 46.0], [854.0, 630.0], [46.0, 630.0]]))->toThrow(BadPhoto::class);
+});
+
+it('expects of every place what its zone has there by now, graded by the photo', function () {
+    $plan = threeZones();
+    $none = ExpectedDrawing::of($plan, new Progress(0));
+    expect(array_unique(array_map(json_encode(...), $none->light)))->toHaveCount(1);
+    $some = ExpectedDrawing::of($plan, new Progress(2, [1 => 0]));
+    $luminance = static fn (int $x, int $y): float => $some->light[$y * $some->width + $x][1];
+    // The sky is bare still; the hill is done and darkens with the photo.
+    expect($luminance(10, 4))->toEqualWithDelta($some->bare[1], 1e-9)->and($luminance(8, 68))->toBeGreaterThan($luminance(50, 68))->and($luminance(50, 68))->toBeGreaterThan($luminance(90, 68));
+    expect(fn () => new Progress(61))->toThrow(OutOfRange::class)->and(fn () => new Progress(0, [1 => -1]))->toThrow(OutOfRange::class);
+});
+
+it('counts the passes of a zone for each of its shades', function () {
+    expect(CheckedShade::laidAfter([true, false, true]))->toBe([0, 1, 1, 2]);
+    $shade = new CheckedShade(Role::Mid, 'mid', new Lab(50, 0, 0), new Lab(50, 0, 0), Pencils::stack('red@0.35 blue@0.55'), CheckedShade::laidAfter([true, false, true]));
+    expect($shade->done(2)->text())->toBe('red@0.35')->and($shade->toCome(2)->text())->toBe('blue@0.55')->and($shade->done(99)->text())->toBe('red@0.35,blue@0.55')->and($shade->toCome(99)->steps)->toBe([]);
+});

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Swatches\Coat;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
+use KnottyPrism\Core\Picture\Fade\Ramp;
+use KnottyPrism\Core\Picture\Palette\PaletteSearch;
+use KnottyPrism\Core\Picture\Palette\SetCosts;
+use KnottyPrism\Core\Picture\Palette\SetForecast;
+use KnottyPrism\Core\Picture\PlannedPicture;
+use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlanPicture;
+use KnottyPrism\Core\Picture\Preview\Preview;
+use KnottyPrism\Core\Picture\ZoneCaution;
+use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Substitute;
+use Tests\Core\Pencils;
+
+const EIGHT = ['yellow', 'red', 'violet', 'blue', 'green', 'black', 'orange', 'white'];
+
+/** @param  list<string>  $names */
+function drawerOf(array $names): Drawer
+{
+    return new Drawer(array_map(Pencils::named(...), $names));
+}
+
+/** The village of the zones' test, planned with eight ordinary pencils; made once. */
+function villagePlan(): PlannedPicture
+{
+    static $plan = null;
+    if ($plan === null) {
+        $grid = village();
+        $plan = (new PlanPicture(drawerOf(EIGHT), Paper::whiteMedium(), mostPasses: 3))->whole($grid, ZoneMap::proposed($grid, 8));
+    }
+
+    return $plan;
+}
+
+it('chooses as good a palette as trying all', function (int $count) {
+    $moves = new Moves(drawerOf(EIGHT), Paper::whiteMedium());
+    $atlas = Atlas::of($moves);
+    $costs = new SetCosts;
+    $search = new PaletteSearch($costs, 8);
+    foreach (['#7a4a2e' => 3.0, '#d9d4c8' => 1.0, '#2b2a2e' => 2.0, '#556b2f' => 4.0, '#4a6178' => 1.5, '#b5651d' => 2.5] as $hex => $weight) {
+        $target = Lab::ofHex($hex);
+        $costs->add(new SetForecast($moves, $atlas, $target), $weight);
+    }
+    $least = INF;
+    for ($bits = 0; $bits < 256; $bits++) {
+        $set = array_values(array_filter(range(0, 7), static fn (int $p): bool => ($bits >> $p & 1) === 1));
+        $least = count($set) === $count ? min($least, $costs->of($set)) : $least;
+    }
+    $best = $search->best($count);
+    expect($best)->toHaveCount($count)->and($costs->of($best))->toBeLessThanOrEqual($least * 1.02);
+    $locked = $search->best($count, in: [7], out: [1]);
+    expect($locked)->toContain(7)->not->toContain(1)->toHaveCount($count);
+    $curve = $search->curve(3, 8);
+    expect($curve[3])->toBeGreaterThanOrEqual($curve[5])->and($curve[8])->toEqualWithDelta($costs->of(range(0, 7)), 1e-9);
+})->with([2, 3, 4]);
+
+it('plans every target of every zone, within a few pencils where few are wanted', function () {
+    $plan = villagePlan();
+    $wanted = array_sum(array_map(static fn ($zone): int => count($zone->targets), $plan->map->zones));
+    expect($plan->targets)->toHaveCount($wanted)->and($plan->meanDeltaE00())->toBeLessThan(4.0)
+        ->and(count($plan->order()))->toBe(array_sum(array_map(static fn (PlannedTarget $t): int => count($t->recipe->stack->steps), $plan->targets)));
+    $steps = array_column($plan->order(), 'step');
+    expect($steps)->toBe(array_values(collectSorted($steps)));
+    $grid = village();
+    $told = [];
+    $few = (new PlanPicture(drawerOf(EIGHT), Paper::whiteMedium(), new PlanSettings([['palette=exactly-three']]), mostPasses: 3))->whole($grid, $plan->map, function (string $what, int $done, int $of) use (&$told): void {
+        $told[$what][] = $done / $of;
+    });
+    expect(count($few->palette()))->toBeLessThanOrEqual(3)->and($few->meanDeltaE00())->toBeGreaterThan($plan->meanDeltaE00())
+        ->and(array_map(static fn (array $shares): float => end($shares) + 0.0, $told))->toBe(['palette' => 1.0, 'sequences' => 1.0]);
+});
+
+/** @param  list<int>  $values
+ * @return list<int>
+ */
+function collectSorted(array $values): array
+{
+    sort($values);
+
+    return $values;
+}
+
+it('says so when no pencil is at hand', function () {
+    $grid = village();
+    $none = new Drawer([PencilFit::of(new PencilRecord('', '1', 'Far', '#c03028', owned: false))]);
+    expect(fn () => (new PlanPicture($none, Paper::whiteMedium()))->whole($grid, ZoneMap::ofLabels($grid, array_fill(0, 150 * 110, 0))))->toThrow(KnottyPrism\Core\Error\OutOfRange::class, 'pencils that may be used');
+});
+
+it('names the pencil whose purchase would help the picture most', function () {
+    $sky = gridOf(30, 20, static fn (int $x): array => [78 - $x / 3, -4, -16]);
+    $wanted = static fn (string $number, string $hex): Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Wax, owned: false));
+    $drawer = new Drawer([...drawerOf(['yellow', 'red', 'black'])->pencils, $wanted('76', '#8a3030'), $wanted('77', '#8ab4d8'), $wanted('78', '#30502a')]);
+    $plan = (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($sky, ZoneMap::ofLabels($sky, array_fill(0, 600, 0)));
+    expect(($plan->purchases[0] ?? null)?->pencil->record->number)->toBe('77')->and($plan->purchases[0]->gain ?? 0.0)->toBeGreaterThan(1.0);
+});
+
+it('marks zones that touch and end alike, and forms that one pencil makes alone', function () {
+    $twins = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [52, 10, 20] : [52, 9, 20]);
+    $map = ZoneMap::ofLabels($twins, array_map(static fn (int $at): int => $at % 60 < 30 ? 0 : 1, range(0, 2399)));
+    $codes = static fn (ZoneMap $m, $grid, Drawer $drawer): array => array_map(static function (ZoneCaution $c): CautionCode {
+        expect($c->remedied)->not->toBeNull($c->text)->and($c->remedy)->toContain('tried');
+
+        return $c->code;
+    }, (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($grid, $m)->cautions);
+    expect($codes($map, $twins, drawerOf(EIGHT)))->toContain(CautionCode::Twins);
+    $apart = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [32, 10, 20] : [70, 4, 20]);
+    expect($codes(ZoneMap::ofLabels($apart, $map->labels->numbers()), $apart, drawerOf(EIGHT)))->not->toContain(CautionCode::Twins);
+    // A form in one red, from a light coat to a heavy one: the planner takes the red alone, and finds what varies it.
+    [$light, $heavy] = [Pencils::colour('red@0.35'), Pencils::colour('red@0.80 red@0.80')];
+    $form = gridOf(60, 40, static fn (int $x, int $y): array => array_map(static fn (float $from, float $to): float => $from + ($to - $from) * $x / 59, $light->toArray(), $heavy->toArray()));
+    $plan = (new PlanPicture(drawerOf(['red', 'orange', 'pale magenta']), Paper::whiteMedium(), mostPasses: 2))->whole($form, ZoneMap::ofLabels($form, array_fill(0, 2400, 0)));
+    $flat = array_values(array_filter($plan->cautions, static fn (ZoneCaution $c): bool => $c->code === CautionCode::Flat));
+    expect($flat)->not->toBe([])->and(count($flat[0]->remedied?->sequence->pencils() ?? []))->toBeGreaterThan(1)->and($flat[0]->remedy)->toContain('tried');
+});
+
+it('shows the bare paper first and the planned colours in the end, coarser after the early passes', function () {
+    $plan = villagePlan();
+    $grid = village();
+    $preview = new Preview($plan->paper, $plan->map, $plan->targets);
+    $mean = static function (string $bytes, int $zone, PlannedPicture $plan): Lab {
+        $sum = [0.0, 0.0, 0.0];
+        $n = 0;
+        foreach ($plan->map->labels->numbers() as $at => $label) {
+            if ($label === $zone) {
+                $lab = Lab::ofHex(sprintf('#%02x%02x%02x', ord($bytes[3 * $at]), ord($bytes[3 * $at + 1]), ord($bytes[3 * $at + 2])));
+                $sum = [$sum[0] + $lab->l, $sum[1] + $lab->a, $sum[2] + $lab->b];
+                $n++;
+            }
+        }
+
+        return new Lab($sum[0] / $n, $sum[1] / $n, $sum[2] / $n);
+    };
+    $bare = $preview->after(0, 150, 110, $grid->l);
+    expect(count(array_unique(str_split($bare, 3))))->toBe(1)->and(strlen($bare))->toBe(3 * 150 * 110);
+    $final = $preview->after($plan->steps(), 150, 110, $grid->l);
+    foreach ([1, 2, 3] as $zone) {
+        $mid = $plan->targetsOf($zone)['mid']->recipe->prediction->lab();
+        expect($mean($final, $zone, $plan)->deltaE00($mid))->toBeLessThan(6.0);
+    }
+    $grey = $preview->after($plan->steps(), 150, 110, $grid->l, grey: true);
+    foreach (array_unique(str_split($grey, 3)) as $pixel) {
+        expect(max(array_map(ord(...), str_split($pixel))) - min(array_map(ord(...), str_split($pixel))))->toBeLessThanOrEqual(1);
+    }
+});
+
+it('fades evenly from one pencil to the next', function (array $names, float $pressure) {
+    $ramp = Ramp::between(array_map(Pencils::named(...), $names), Paper::whiteMedium(), $pressure, 9);
+    expect($ramp->unevenness())->toBeLessThanOrEqual(1.5)->and($ramp->steps)->toHaveCount(9)->and($ramp->overlaps())->toHaveCount(count($names) - 1);
+    $ends = [$ramp->steps[0], $ramp->steps[8]];
+    foreach ([$names[0], $names[count($names) - 1]] as $i => $name) {
+        expect($ends[$i]['lab']->deltaE00(Pencils::colour(sprintf('%s@%.2f', $name, $pressure))))->toBeLessThan(1e-6);
+    }
+    foreach ($ramp->overlaps() as [$from, $to]) {
+        expect($from)->toBeLessThan($to);
+    }
+})->with([[['yellow', 'red'], 0.35], [['white', 'black'], 0.55], [['blue', 'green'], 0.8], [['yellow', 'orange', 'violet'], 0.55], [['red', 'green'], 1.0]]);
+
+it('lets half a coat look between none and a whole one', function () {
+    $pass = Pencils::stack('blue@0.35')->passes()[0];
+    $look = static fn (float $share): Lab => Coat::look([new Coat($pass, $share)], Paper::whiteMedium());
+    expect($look(0.5)->l)->toBeLessThan($look(0.0)->l)->toBeGreaterThan($look(1.0)->l)->and($look(1.0)->deltaE00(Pencils::colour('blue@0.35')))->toBeLessThan(1e-6);
+});
+
+it('makes a missing pencil from those at hand, nearer than the nearest of them', function () {
+    $missing = DrawerFile::drawer((string) file_get_contents(dirname(__DIR__, 3).'/demo/lines/slipway.csv'))->pencil('618');
+    $found = Substitute::for($missing, theDemoDrawer(), Paper::whiteMedium());
+    expect($found->heavy->comparison->deltaE00)->toBeLessThan(min(2.0, $found->nearestHeavy))->and($found->heavy->target->toArray())->toBe(Swatch::Heavy->colourOf($missing)->toArray())
+        // A mix may cost more than what is seen in one pencil's place, but no more than a hand would.
+        ->and($found->light->errorOnPaper())->toBeLessThan(5.0);
+});
+
+it('keeps the value and lets the hue go where value is all that counts', function () {
+    $drawer = drawerOf(['yellow', 'red', 'black']);
+    $find = static fn (Mode $mode): array => array_map(static fn (string $hex): float => abs((new RecipePlanner($drawer, Paper::whiteMedium(), School::free(), mode: $mode))->recipesFor(Lab::ofHex($hex), 3, 1)[0]->comparison->valueError), ['#4a6a8a', '#2f5f3a', '#7fb0c8', '#304060']);
+    expect(array_sum($find(Mode::ValueOnly)))->toBeLessThan(array_sum($find(Mode::ColourAndValue)))->and(max($find(Mode::ValueOnly)))->toBeLessThan(0.2)
+        ->and(array_sum($find(Mode::ValueFirst)))->toBeLessThanOrEqual(array_sum($find(Mode::ColourAndValue)) + 1e-9);
+});

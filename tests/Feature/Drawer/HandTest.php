@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\HandVersion;
+use App\Models\PencilRow;
+use App\Models\User;
+
+/** @return array<string, mixed> the hand as it was learned from six strips that all came out at one rung of their ladders */
+function learnt(int $rung, string $paper = 'white medium'): array
+{
+    $asked = test()->getJson('/api/hand?paper='.urlencode($paper))->assertOk()->json('strips');
+    $said = array_map(static fn (array $s): array => ['stack' => $s['stack'], 'rung' => $rung], array_slice($asked, 0, 6));
+
+    return test()->postJson('/api/hand?paper='.urlencode($paper), ['strips' => $said])->assertCreated()->json();
+}
+
+it('learns a hand by the ladder, predicts for it from then on, and goes back', function () {
+    $user = $this->artistWithDrawer();
+    $this->actingAs($user);
+    $study = $this->study($user);
+    $before = $this->getJson('/api/hand')->assertOk()->json();
+    expect($before)->toFitThePage('Hand')->and($before['hand'])->toBeNull()->and($before['versions'])->toBe([])->and($before['strips'][0]['ladder'])->toHaveCount(7);
+    $spot = "/api/studies/$study->id/recipes?x=300&y=100&ring=5";
+    $even = $this->getJson($spot)->assertOk()->json('recipes');
+
+    $heavy = learnt(5);
+    expect($heavy)->toFitThePage('Hand')->and($heavy['hand']['pressure'])->toBeGreaterThan(1.15)->and($heavy['hand']['words'])->toContain('more than planned')
+        ->and($heavy['hand']['rmsAfterDeltaE00'])->toBeLessThan($heavy['hand']['rmsBeforeDeltaE00'])->and($heavy['came'])->toHaveCount(6)->and($heavy['came'][0]['fault'])->toContain('too dark');
+    // Predictions, and the study, go by it; another paper and another artist do not.
+    expect($this->getJson($spot)->json('recipes'))->not->toEqual($even)
+        ->and($this->getJson("/api/studies/$study->id")->json('hand'))->toBe($heavy['hand']['words'])
+        ->and($this->getJson('/api/studies')->json('studies.0.hand'))->toBe($heavy['hand']['words'])
+        ->and($this->getJson('/api/hand?paper=white%20smooth')->json('hand'))->toBeNull();
+    $this->actingAs($this->artistWithDrawer('other'));
+    expect($this->getJson('/api/hand')->json('hand'))->toBeNull();
+
+    // Back to the even hand, to the very answers of before; nothing is forgotten.
+    $this->actingAs($user);
+    $back = $this->patchJson('/api/hand', ['number' => 0])->assertOk()->json();
+    expect($back['hand'])->toBeNull()->and($back['versions'])->toHaveCount(1)->and($this->getJson($spot)->json('recipes'))->toEqual($even);
+    expect($this->patchJson('/api/hand', ['number' => 1])->assertOk()->json('hand.words'))->toBe($heavy['hand']['words']);
+});
+
+it('adds what further strips say to what is known, as another version', function () {
+    $this->actingAs($this->artistWithDrawer());
+    $first = learnt(5);
+    $second = learnt(3);
+    expect($second['hand'])->toMatchArray(['number' => 2, 'strips' => 12])->and($second['hand']['pressure'])->toBeLessThan($first['hand']['pressure'])
+        ->and(array_column($second['versions'], 'inUse'))->toBe([true, false]);
+    // A pencil that has left the shelf takes its strips along; the rest still teach.
+    PencilRow::query()->where('number', '745')->delete();
+    expect(learnt(4)['hand']['strips'])->toBe(16);
+});
+
+it('is planned for: the plan follows the hand, and says that it was the reason', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $planned = function () use ($base): array {
+        $this->postJson("$base/run")->assertAccepted();
+
+        return $this->getJson($base)->assertOk()->json();
+    };
+    $passes = static fn (array $plan): array => array_map(static fn (array $z): array => array_map(static fn (array $p): array => $p['marks'], $z['sequence']['passes']), $plan['zones']);
+    $even = $planned();
+    learnt(6);
+    expect($this->getJson($base)->json('waiting'))->toBe(count($even['zones']));
+    $heavy = $planned();
+    expect($passes($heavy))->not->toEqual($passes($even))->and($heavy['run']['changes'][0]['why'])->toBe('your hand changed');
+    $this->patchJson('/api/hand', ['number' => 0])->assertOk();
+    expect($passes($planned()))->toEqual($passes($even));
+});
+
+it('reads strips from a photo, made up or not, before anything is learned', function () {
+    $this->actingAs($this->artistWithDrawer());
+    expect($this->get('/api/hand/strips.pdf')->assertOk()->getContent())->toStartWith('%PDF');
+    $read = $this->postJson('/api/hand/made-up')->assertOk()->json();
+    expect($read)->toFitThePage('StripsRead')->and($read['boxes'])->toHaveCount(16)->and(array_filter(array_column($read['boxes'], 'filled')))->toHaveCount(16);
+    expect(HandVersion::query()->count())->toBe(0);
+    $photo = base64_decode(substr($read['photo'], strlen('data:image/jpeg;base64,')));
+    $again = $this->postJson('/api/hand/photo', ['photo' => uploadOf($photo, 'strips.jpg')])->assertOk()->json('boxes');
+    expect(array_column($again, 'stack'))->toBe(array_column($read['boxes'], 'stack'));
+    $said = array_map(static fn (array $b): array => ['stack' => $b['stack'], 'hex' => $b['hex']], $again);
+    expect($this->postJson('/api/hand', ['strips' => $said])->assertCreated()->json('hand.strips'))->toBe(16);
+    $this->postJson('/api/hand/photo', ['photo' => $this->photo()])->assertUnprocessable()->assertJsonPath('detail', 'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the picture.');
+});
+
+it('refuses what no strip can be', function (array $json, string $says) {
+    $this->actingAs($this->artistWithDrawer());
+    expect($this->postJson('/api/hand', $json)->assertUnprocessable()->json('detail'))->toContain($says);
+    expect(HandVersion::query()->count())->toBe(0);
+})->with([
+    'none' => [['strips' => []], 'Say of one strip at least'],
+    'a rung that is none' => [['strips' => [['stack' => '711@0.35', 'rung' => 9]]], 'rung'],
+    'no colour' => [['strips' => [['stack' => '711@0.35', 'hex' => 'brownish']]], 'like #a1b2c3'],
+    'a pencil that nobody has' => [['strips' => [['stack' => '9999@0.35', 'rung' => 2]]], '9999'],
+    'a stack that is none' => [['strips' => [['stack' => '711 firmly', 'rung' => 2]]], '711 firmly'],
+]);
+
+it('goes to no version that is not there, and to no study of another', function () {
+    $this->actingAs($this->artistWithDrawer());
+    $this->patchJson('/api/hand', ['number' => 4])->assertUnprocessable();
+    $strange = $this->study(User::factory()->create(['name' => 'owner']));
+    $this->getJson("/api/hand?study=$strange->id")->assertNotFound();
+    $this->actingAs(User::factory()->create(['name' => 'empty']));
+    $this->getJson('/api/hand')->assertUnprocessable()->assertJsonPath('detail', 'The drawer is empty. Bring pencils in first, then try your hand.');
+});

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\MeasuringSheet;
+use App\Photos\Raster;
+use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
+use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
+use KnottyPrism\Core\Chart\BenchCamera\Shot;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\Paper\Paper;
+
+/** @return string a JPEG of the sheet's page, coloured in with the demo's first pencils */
+function sheetPhoto(int $id, Shot $shot, int $page = 0): string
+{
+    $sheet = MeasuringSheet::query()->findOrFail($id)->sheet();
+    $demo = DrawerFile::drawer((string) file_get_contents(base_path('demo/drawer.csv')))->pencils;
+    $pencils = array_combine($sheet->pencils(), array_slice($demo, 0, count($sheet->pencils())));
+    $photo = BenchCamera::photograph((new FilledSheet($sheet, $page, $pencils, Paper::whiteMedium(), 2))->flat, $shot, 1200, 2);
+
+    return Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg');
+}
+
+it('goes from a list of numbers to measured pencils in the drawer, and back by undo', function () {
+    $user = $this->artist();
+    $this->actingAs($user);
+    $sheet = $this->postJson('/api/drawer/sheets', ['pencils' => "3 moss\n5\n9 brick", 'line' => 'Mine', 'size' => 'a5'])->assertCreated()->json();
+    expect($sheet)->toFitThePage('Sheet')->and(array_column($sheet['pencils'], 'id'))->toBe(['Mine/3', 'Mine/5', 'Mine/9'])->and($sheet['measured'])->toBe(0);
+    expect($this->get("/api/drawer/sheets/$sheet[id]/file.pdf")->assertOk()->getContent())->toStartWith('%PDF');
+    $this->getJson("/api/drawer/sheets/$sheet[id]/drawer.csv")->assertUnprocessable()->assertJsonPath('detail', 'Nothing was measured on this sheet yet; photograph a page first.');
+
+    $read = $this->postJson("/api/drawer/sheets/$sheet[id]/photo", ['photo' => uploadOf(sheetPhoto($sheet['id'], Shot::ordinary(4)), 'page.jpg')])->assertOk()->json();
+    expect($read)->toFitThePage('Sheet')->and($read['measured'])->toBe(3)->and(array_map(fn (array $p): int => count($p['boxes']), $read['pencils']))->toBe([3, 3, 3]);
+
+    // Nothing is in the drawer before it is agreed to; a colour can be put right, and a box left out.
+    expect($user->pencils()->count())->toBe(0);
+    $this->patchJson("/api/drawer/sheets/$sheet[id]", ['pencil' => 'Mine/5', 'kind' => 'heavy', 'hex' => '#AA5522'])->assertOk();
+    $this->patchJson("/api/drawer/sheets/$sheet[id]", ['pencil' => 'Mine/5', 'kind' => 'light', 'hex' => null])->assertOk();
+    $csv = $this->get("/api/drawer/sheets/$sheet[id]/drawer.csv")->assertOk()->getContent();
+    $rows = array_values(DrawerFile::drawer($csv)->pencils);
+    expect($rows[1]->record->heavy)->toBe('#aa5522')->and($rows[1]->record->light)->toBeNull()->and($rows[2]->record->name)->toBe('brick')->and($rows[0]->record->overBlack)->not->toBeNull();
+
+    $import = $this->postJson('/api/drawer/imports', ['file' => uploadOf($csv, 'measured.csv')])->assertCreated()->json('id');
+    $this->postJson("/api/drawer/imports/$import/take")->assertAccepted();
+    expect($user->pencils()->count())->toBe(3)->and($this->getJson('/api/drawer')->json('pencils.1.assumed'))->toContain('laydown')->and($this->getJson('/api/drawer')->json('pencils.0.assumed'))->not->toContain('laydown');
+    $this->postJson('/api/drawer/undo')->assertOk();
+    expect($user->pencils()->count())->toBe(0);
+});
+
+it('reads the pages of a long list one after the other, and keeps what it has', function () {
+    $this->actingAs($this->artist());
+    $sheet = $this->postJson('/api/drawer/sheets', ['pencils' => implode("\n", range(1, 12)), 'line' => null, 'size' => 'a5'])->assertCreated()->json();
+    expect($sheet['pages'])->toBe(2);
+    $this->postJson("/api/drawer/sheets/$sheet[id]/photo", ['photo' => uploadOf(sheetPhoto($sheet['id'], new Shot, 1), 'page.jpg')])->assertOk()->assertJsonPath('pagesRead', 1);
+    $both = $this->postJson("/api/drawer/sheets/$sheet[id]/made-up")->assertOk()->assertJsonPath('pagesRead', 2)->json();
+    expect($both['measured'])->toBe(12)->and($both['photo'])->toStartWith('data:image/jpeg')->and($this->getJson('/api/drawer/sheets')->json('sheets.0.measured'))->toBe(12);
+});
+
+it('says what is wrong with a photo and keeps what was read before', function () {
+    $this->actingAs($this->artist());
+    $sheet = $this->postJson('/api/drawer/sheets', ['pencils' => "1\n2", 'line' => '', 'size' => 'a5'])->json();
+    $other = $this->postJson('/api/drawer/sheets', ['pencils' => "1\n3", 'line' => '', 'size' => 'a5'])->json();
+    $this->postJson("/api/drawer/sheets/$sheet[id]/made-up")->assertOk();
+    $this->postJson("/api/drawer/sheets/$sheet[id]/photo", ['photo' => uploadOf(sheetPhoto($other['id'], new Shot), 'page.jpg')])->assertUnprocessable()->assertJsonPath('reason', 'another sheet');
+    $this->postJson("/api/drawer/sheets/$sheet[id]/photo", ['photo' => uploadOf((string) file_get_contents(base_path('demo/photos/low-water-evening.jpg')), 'page.jpg')])->assertUnprocessable()->assertJsonPath('title', 'The photo can not be read');
+    $this->postJson("/api/drawer/sheets/$sheet[id]/photo", ['photo' => uploadOf('words', 'page.jpg')])->assertUnprocessable();
+    $this->postJson("/api/drawer/sheets/$sheet[id]/photo")->assertUnprocessable()->assertJsonPath('detail', 'Choose the photo of a page.');
+    expect($this->getJson('/api/drawer/sheets')->json('sheets.1.measured'))->toBe(2);
+    foreach ([['pencils' => '', 'line' => '', 'size' => 'a4'], ['pencils' => "1\n1", 'line' => '', 'size' => 'a4'], ['pencils' => '1', 'line' => '', 'size' => 'b7'], ['pencils' => implode("\n", range(1, 61)), 'line' => '', 'size' => 'a4']] as $wrong) {
+        $this->postJson('/api/drawer/sheets', $wrong)->assertUnprocessable();
+    }
+    $this->patchJson("/api/drawer/sheets/$sheet[id]", ['pencil' => '1', 'kind' => 'heavy', 'hex' => 'reddish'])->assertUnprocessable();
+});
+
+it('shows a sheet to nobody else', function () {
+    $this->actingAs($this->artist());
+    $id = $this->postJson('/api/drawer/sheets', ['pencils' => '1', 'line' => '', 'size' => 'a5'])->json('id');
+    $this->actingAs($this->artist('stranger'));
+    foreach (['getJson' => ['file.pdf', 'drawer.csv'], 'postJson' => ['photo', 'made-up']] as $method => $paths) {
+        foreach ($paths as $path) {
+            $this->$method("/api/drawer/sheets/$id/$path")->assertNotFound();
+        }
+    }
+    expect($this->getJson('/api/drawer/sheets')->json('sheets'))->toBe([])
+        ->and($this->get('/api/drawer/sample.csv')->assertOk()->getContent())->toContain('711');
+});

@@ -1,0 +1,156 @@
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Sheet, SheetBox, TrayPencil } from '../../../resources/ts/api/types';
+import { MeasureView } from '../../../resources/ts/places/drawer/MeasureView';
+
+import { application, wrapper } from '../application';
+
+const app = application();
+
+const box = (kind: SheetBox['kind'], more: Partial<SheetBox> = {}): SheetBox => ({
+    kind,
+    hex: '#aa5522',
+    filled: true,
+    doubt: 1.2,
+    doubtful: false,
+    note: null,
+    corrected: false,
+    ...more,
+});
+
+const sheet = (more: Partial<Sheet> = {}): Sheet => ({
+    id: 7,
+    size: 'a4',
+    pages: 1,
+    pagesRead: 0,
+    line: 'Mine',
+    measured: 0,
+    pencils: [
+        { id: 'Mine/3', number: '3', name: 'moss', boxes: [] },
+        { id: 'Mine/4', number: '4', name: 'brick', boxes: [] },
+    ],
+    ...more,
+});
+
+const read = sheet({
+    pagesRead: 1,
+    measured: 1,
+    pencils: [
+        {
+            id: 'Mine/3',
+            number: '3',
+            name: 'moss',
+            boxes: [
+                box('heavy'),
+                box('light', { doubt: 5.1, doubtful: true, note: 'Glare lies on it: turn the sheet.' }),
+                box('black', { filled: false }),
+            ],
+        },
+        {
+            id: 'Mine/4',
+            number: '4',
+            name: 'brick',
+            boxes: [box('heavy', { filled: false }), box('light', { filled: false }), box('black', { filled: false })],
+        },
+    ],
+});
+
+const show = (known: readonly Partial<TrayPencil>[] = []) => {
+    const onFault = vi.fn();
+    render(<MeasureView known={known as TrayPencil[]} onFault={onFault} />, { wrapper });
+    return onFault;
+};
+
+const list = () => screen.findByLabelText<HTMLTextAreaElement>('Pencils, one a row');
+
+describe('measuring pencils', () => {
+    beforeEach(() => {
+        localStorage.clear();
+        app.says('GET', '/api/drawer/sheets', { sheets: [] });
+    });
+
+    it('takes the list down once, keeps it where it is refused, and shows the sheet to print', async () => {
+        app.refuses('POST', '/api/drawer/sheets', 422, 'Row 2 names 3 again; each pencil is coloured in once.');
+        show();
+        fireEvent.change(await list(), { target: { value: '3 moss\n3' } });
+        fireEvent.change(screen.getByLabelText('of the line'), { target: { value: 'Mine' } });
+        fireEvent.change(screen.getByLabelText('on'), { target: { value: 'letter' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Make the sheet' }));
+        await screen.findByText(/names 3 again/);
+        expect((await list()).value).toBe('3 moss\n3');
+        expect(localStorage.getItem('measure-draft')).toBe('3 moss\n3');
+        app.says('POST', '/api/drawer/sheets', sheet(), 201);
+        fireEvent.click(screen.getByRole('button', { name: 'Make the sheet' }));
+        expect((await screen.findByRole('link', { name: 'Print the sheet' })).getAttribute('href')).toBe('/api/drawer/sheets/7/file.pdf');
+        expect(app.last('POST')?.body).toEqual({ pencils: '3 moss\n3', line: 'Mine', size: 'letter' });
+        expect(localStorage.getItem('measure-draft')).toBeNull();
+        expect(screen.queryByText(/names 3 again/)).toBeNull();
+    });
+
+    it('offers the pencils of the drawer to be measured again', async () => {
+        show([
+            { line: 'Slipway', number: '711', name: 'Dry reed' },
+            { line: 'Slipway', number: '741', name: 'Slate step' },
+            { line: 'Foghorn', number: 'F59', name: 'Honey tar' },
+        ]);
+        await list();
+        fireEvent.click(screen.getByRole('button', { name: 'Measure those of the drawer again' }));
+        expect((await list()).value).toBe('711 Dry reed\n741 Slate step');
+        expect(screen.getByLabelText<HTMLInputElement>('of the line').value).toBe('Slipway');
+    });
+
+    it('shows what a photo said with its doubts, puts a colour right, leaves one out and back in', async () => {
+        app.says('GET', '/api/drawer/sheets', { sheets: [read] });
+        app.says('PATCH', '/api/drawer/sheets/7', read);
+        show();
+        const row = await screen.findByRole('row', { name: /^3 moss/ });
+        expect(within(row).getByText('Glare lies on it: turn the sheet.')).toBeTruthy();
+        const doubtful = within(row).getByLabelText('3, light coat: #aa5522, within about 5');
+        expect(doubtful.className).toContain('doubtful');
+        expect(within(row).getAllByText('–')).toHaveLength(1);
+        expect(screen.getByRole('row', { name: /^4 brick/ }).textContent).toContain('nothing coloured in');
+        // A colour is sent when it is left, and only if it is another.
+        fireEvent.blur(doubtful);
+        expect(app.last('PATCH')).toBeUndefined();
+        fireEvent.change(doubtful, { target: { value: '#bb6633' } });
+        fireEvent.blur(doubtful);
+        await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ pencil: 'Mine/3', kind: 'light', hex: '#bb6633' }));
+        fireEvent.click(within(row).getByRole('button', { name: 'Leave out 3, two coats' }));
+        await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ pencil: 'Mine/3', kind: 'heavy', hex: null }));
+    });
+
+    it('puts a box back that was left out', async () => {
+        const left = sheet({
+            ...read,
+            pencils: [{ id: 'Mine/3', number: '3', name: 'moss', boxes: [box('heavy'), box('light', { filled: false, corrected: true })] }],
+        });
+        app.says('GET', '/api/drawer/sheets', { sheets: [left] });
+        app.says('PATCH', '/api/drawer/sheets/7', read);
+        show();
+        fireEvent.click(await screen.findByRole('button', { name: 'Put back 3, light coat' }));
+        await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ pencil: 'Mine/3', kind: 'light', hex: '#aa5522' }));
+    });
+
+    it('says what is wrong with a photo and keeps the sheet; a made-up one is shown', async () => {
+        app.says('GET', '/api/drawer/sheets', { sheets: [sheet()] });
+        app.refuses('POST', '/api/drawer/sheets/7/photo', 422, 'The photo is blurred. Hold the camera still.');
+        show();
+        await screen.findByRole('link', { name: 'Print the sheet' });
+        fireEvent.change(document.querySelector('input[type="file"]') as Element, { target: { files: [new File(['x'], 'page.jpg')] } });
+        await screen.findByText(/The photo is blurred/);
+        app.says('POST', '/api/drawer/sheets/7/made-up', { ...read, photo: 'data:image/jpeg;base64,AAAA' });
+        fireEvent.click(screen.getByRole('button', { name: 'Try with a made-up photo' }));
+        expect((await screen.findByAltText('The made-up photo that was read')).getAttribute('src')).toContain('base64,AAAA');
+        expect(screen.getByText(/^1 of 2 pencils measured/).textContent).toContain('Nothing is in the drawer yet');
+        expect(screen.queryByText(/The photo is blurred/)).toBeNull();
+    });
+
+    it('goes back and forth between a new sheet and the last', async () => {
+        app.says('GET', '/api/drawer/sheets', { sheets: [sheet()] });
+        show();
+        fireEvent.click(await screen.findByRole('button', { name: 'Another sheet' }));
+        await list();
+        fireEvent.click(screen.getByRole('button', { name: 'Back to the last sheet' }));
+        expect(await screen.findByRole('link', { name: 'Print the sheet' })).toBeTruthy();
+    });
+});

@@ -1,0 +1,143 @@
+import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Zones } from '../../../resources/ts/api/types';
+
+import { Draft } from '../../../resources/ts/stage/Overlay';
+import { ZonesBelow } from '../../../resources/ts/places/photo/zones/ZonesBelow';
+import { ZonesColumn } from '../../../resources/ts/places/photo/zones/ZonesColumn';
+import { photo, zones } from '../examples';
+import { pathOf } from '../../../resources/ts/stage/lines';
+import { ZoneShapes } from '../../../resources/ts/stage/ZoneShapes';
+
+afterEach(cleanup);
+
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+
+describe('zones', () => {
+    const show = (what: Zones | null | undefined, chosen: number | null = null) => {
+        const calls = { onChosen: vi.fn(), onTool: vi.fn(), onChange: vi.fn() };
+        render(<ZonesColumn zones={what} chosen={chosen} busy={false} {...calls} />);
+        return calls;
+    };
+
+    it('are proposed, as many as one likes', () => {
+        const { onChange } = show(null);
+        fireEvent.change(screen.getByLabelText('Most zones to propose'), { target: { value: '8' } });
+        press('Propose zones');
+        expect(onChange).toHaveBeenCalledWith({ kind: 'proposeZones', most: 8 });
+    });
+
+    it('are listed with what they ask for, walked with arrows, and chosen', () => {
+        const { onChosen } = show(zones);
+        const buttons = within(screen.getByRole('list', { name: 'Zones by size' })).getAllByRole('button');
+        buttons[0]?.focus();
+        fireEvent.keyDown(buttons[0] as Element, { key: 'ArrowDown' });
+        expect(document.activeElement).toBe(buttons[1]);
+        fireEvent.keyDown(buttons[1] as Element, { key: 'ArrowDown' });
+        expect(document.activeElement).toBe(buttons[0]);
+        fireEvent.click(buttons[1] as Element);
+        expect(onChosen).toHaveBeenCalledWith(4);
+    });
+
+    it('are described, merged, drawn and have their targets moved', () => {
+        const { onChange, onTool } = show(zones, 4);
+        const detail = within(screen.getByRole('group', { name: 'Zone rope' }));
+        fireEvent.click(detail.getByText('far'));
+        fireEvent.change(detail.getByDisplayValue('smooth'), { target: { value: 'soft and fuzzy' } });
+        fireEvent.change(detail.getByLabelText('Merge another zone into rope'), { target: { value: '1' } });
+        press('Drop red');
+        fireEvent.change(detail.getByLabelText('Name of touch 1'), { target: { value: 'columns' } });
+        fireEvent.blur(detail.getByLabelText('Name of touch 1'));
+        press('Put targets back');
+        act(() => detail.getByRole('slider', { name: /^dark/ }).focus());
+        fireEvent.keyDown(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
+        fireEvent.keyUp(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
+        expect(onChange.mock.calls.slice(0, 6).map(([c]) => c as unknown)).toEqual([
+            { kind: 'describeZone', zone: 4, distance: 'far' },
+            { kind: 'describeZone', zone: 4, surface: 'soft and fuzzy' },
+            { kind: 'mergeZones', zone: 4, with: 1 },
+            { kind: 'setTouches', zone: 4, touches: [{ name: 'teal', x: 0.7, y: 0.6 }] },
+            {
+                kind: 'setTouches',
+                zone: 4,
+                touches: [
+                    { name: 'columns', x: 0.2, y: 0.3 },
+                    { name: 'teal', x: 0.7, y: 0.6 },
+                ],
+            },
+            { kind: 'resetTargets', zone: 4 },
+        ]);
+        press('Split by a line');
+        press('Take away');
+        press('Move red');
+        press('Add a touch');
+        const [red, teal] = [
+            { name: 'red', x: 0.2, y: 0.3 },
+            { name: 'teal', x: 0.7, y: 0.6 },
+        ];
+        expect(onTool.mock.calls.map(([t]) => t as unknown)).toEqual([
+            { kind: 'split', zone: 4 },
+            { kind: 'take', zone: 4 },
+            { kind: 'touch', zone: 4, name: 'red', before: [], after: [teal] },
+            { kind: 'touch', zone: 4, name: 'touch 3', before: [red, teal], after: [] },
+        ]);
+    });
+
+    it('say where neighbours end alike, and try a push', () => {
+        const onPair = vi.fn();
+        const onChange = vi.fn();
+        render(
+            <ZonesBelow zones={zones} pair={null} whites={false} onPair={onPair} onWhites={vi.fn()} onTool={vi.fn()} onChange={onChange} />,
+        );
+        expect(screen.getByText('1 border where neighbours end alike')).toBeTruthy();
+        press(/^Try it in grey/);
+        expect(onPair).toHaveBeenCalledWith(0);
+        const limit = screen.getByLabelText('Keep the paper white from this lightness');
+        fireEvent.change(limit, { target: { value: '88' } });
+        expect(onChange).not.toHaveBeenCalled();
+        fireEvent.keyUp(limit);
+        expect(onChange).toHaveBeenCalledWith({ kind: 'keepWhitesFrom', from: 88 });
+    });
+
+    it('are drawn as closed lines, and pressed on the photo only when nothing else is in hand', () => {
+        expect(pathOf([[0, 0, 0.5, 0.5]], 100, 200, true)).toBe('M0.0 0.0L50.0 100.0Z');
+        const onZone = vi.fn();
+        const { container, rerender } = render(
+            <svg>
+                <ZoneShapes zones={zones} extent={photo} chosen={4} pair={null} onZone={onZone} />
+            </svg>,
+        );
+        fireEvent.pointerDown(container.querySelector('[data-zone="4"]') as Element);
+        expect(onZone).toHaveBeenCalledWith(4);
+        rerender(
+            <svg>
+                <ZoneShapes zones={zones} extent={photo} chosen={4} pair={0} onZone={null} />
+            </svg>,
+        );
+        expect(container.querySelector<SVGPathElement>('[data-zone="4"]')?.getAttribute('pointer-events')).toBe('none');
+    });
+});
+
+describe('what is being drawn', () => {
+    it('shows nothing before the first point, then a line to the ring, or the width of a brush', () => {
+        const draft = (kind: 'split' | 'keepWhite', points: { x: number; y: number }[]) => {
+            const { container } = render(
+                <svg>
+                    <Draft
+                        drawing={{ tool: kind === 'split' ? { kind, zone: 1 } : { kind }, points, trailing: false, from: 0 }}
+                        extent={{ width: 100, height: 50 }}
+                        brush={0.02}
+                        cursor={{ x: 0.5, y: 0.5 }}
+                    />
+                </svg>,
+            );
+            const found = [...container.querySelectorAll('path')].map((p) => [p.getAttribute('d'), p.getAttribute('stroke-width')]);
+            cleanup();
+            return found;
+        };
+        expect(draft('keepWhite', [])).toEqual([]);
+        expect(draft('split', [])).toEqual([]);
+        expect(draft('split', [{ x: 0.1, y: 0.2 }])[0]?.[0]).toBe('M10.0 10.0L50.0 25.0');
+        expect(draft('keepWhite', [{ x: 0.1, y: 0.2 }])[0]?.[1]).toBe('4');
+    });
+});

@@ -1,0 +1,120 @@
+import type { Plan, PlanPencil, PlanRecipe, PlanSequence, PlanTarget, PlanZone, SequencePass } from '../../../resources/ts/api/types';
+import { chartPencil, recipe, spot } from '../examples';
+
+export const planRecipe = (more: Partial<PlanRecipe> = {}): PlanRecipe => ({
+    ...recipe(),
+    reasons: ['Without 735 light beneath it ends a step too light.'],
+    missed: 0.4,
+    sway: 2.1,
+    doubt: 1.8,
+    errorOnPaper: 2.8,
+    errorInHand: 2.2,
+    ...more,
+});
+
+export const sequencePass = (number: string, marks: SequencePass['marks'], more: Partial<SequencePass> = {}): SequencePass => ({
+    finish: null,
+    pencil: { id: `Slipway/${number}`, line: 'Slipway', number, name: `Pencil ${number}`, binder: 'oil', assumed: [] },
+    marks,
+    words: `${number} over all of it lightly`,
+    reason: 'Without it the dark ends a step too light.',
+    dabs: Object.fromEntries(
+        Object.entries(marks)
+            .filter(([, m]) => m !== null)
+            .map(([role]) => [role, { hex: '#888888', strata: [], colourWords: 'value 5 of 9', toothUsed: 0.2 }]),
+    ),
+    ...more,
+});
+
+export const sequence = (more: Partial<PlanSequence> = {}): PlanSequence => ({
+    label: 'surest on paper',
+    words: '704 over all of it lightly; 711 from the middle down, at medium pressure.',
+    passes: [sequencePass('704', { light: 'whisper', mid: 'light' }), sequencePass('711', { light: null, mid: 'medium' })],
+    cautions: [],
+    errorOnPaper: 3.62,
+    errorInHand: 2.9,
+    missed: 1.1,
+    own: false,
+    ...more,
+});
+
+export const target = (role: PlanTarget['role'], more: Partial<PlanTarget> = {}): PlanTarget => ({
+    role,
+    name: role,
+    seen: spot,
+    aim: spot,
+    own: false,
+    overruled: {},
+    recipe: planRecipe(),
+    ...more,
+});
+
+export const zoneOfPlan = (number: number, name: string, targets: PlanTarget[], more: Partial<PlanZone> = {}): PlanZone => ({
+    number,
+    name,
+    area: 0.25,
+    surface: 'smooth',
+    importance: 'ordinary',
+    school: null,
+    hue: null,
+    sequence: targets.some((t) => t.recipe === null) ? null : sequence(),
+    targets,
+    ...more,
+});
+
+export const pencilOfPlan = (number: string, more: Partial<PlanPencil> = {}): PlanPencil => ({
+    ...chartPencil(number),
+    zones: [3],
+    part: null,
+    ...more,
+});
+
+export const picture = (more: Partial<Plan> = {}): Plan => ({
+    run: null,
+    settings: { school: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
+    ways: [
+        {
+            name: 'values',
+            title: 'Order of value',
+            choices: [
+                { value: 'free', why: 'Whatever comes nearest.' },
+                { value: 'light-to-dark', why: 'Lights stay clean.' },
+            ],
+        },
+        {
+            name: 'darks',
+            title: 'Darks',
+            choices: [
+                { value: 'black-allowed', why: 'Black where it comes nearest.' },
+                { value: 'never-black', why: 'Mixed darks stay lively.' },
+            ],
+        },
+    ],
+    hues: ['as seen', 'blue', 'grey'],
+    undoWords: null,
+    redoWords: null,
+    named: [],
+    version: 0,
+    stamp: 0,
+    cannot: null,
+    zones: [zoneOfPlan(3, 'rope', [target('light'), target('mid')]), zoneOfPlan(5, 'sea', [target('mid', { recipe: null })])],
+    palette: [pencilOfPlan('668'), pencilOfPlan('735')],
+    left: [{ id: 'Slipway/745', line: 'Slipway', number: '745', name: 'Bollard iron', binder: 'oil', assumed: [], lockedOut: false }],
+    curve: [
+        { pencils: 3, deltaE00: 1.4 },
+        { pencils: 4, deltaE00: 0.9 },
+        { pencils: 24, deltaE00: 0.2 },
+    ],
+    suffering: [],
+    cautions: [],
+    tone: 'The darkest 6 % lies below your darkest mix.',
+    waiting: 1,
+    steps: 2,
+    passes: 2,
+    meanDeltaE00: 0.31,
+    errorOnPaper: 3.6,
+    errorInHand: 2.9,
+    marks: (['whisper', 'light', 'medium', 'firm', 'full'] as const).map((mark, i) => ({ mark, strokes: i + 1, pressure: 0.2 + 0.2 * i })),
+    finishes: ['solvent', 'blender', 'tissue', 'lift'],
+    ...more,
+});

@@ -1,0 +1,41 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup } from '@testing-library/react';
+
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, vi } from 'vitest';
+
+import { type PlanChanges } from '../../../resources/ts/places/plan/queries';
+
+export const fetched = vi.fn<typeof globalThis.fetch>();
+
+/** The application is not asked; what is asked of it is seen. */
+export function standIn(): void {
+    beforeEach(() => {
+        vi.stubGlobal('fetch', fetched);
+        fetched.mockImplementation(() => new Promise(() => undefined));
+    });
+    afterEach(() => {
+        cleanup();
+        vi.unstubAllGlobals();
+        fetched.mockReset();
+        localStorage.clear();
+    });
+}
+
+export function hands() {
+    const mutation = () => ({
+        mutate: vi.fn((_: unknown, options?: { onSuccess?: () => void }) => options?.onSuccess?.()),
+        isPending: false,
+    });
+    const made = { change: mutation(), run: mutation(), cancel: mutation(), undo: mutation(), redo: mutation(), version: mutation() };
+    return { made, changes: made as unknown as PlanChanges };
+}
+
+export const wrapper = ({ children }: { children: ReactNode }) => (
+    <MemoryRouter>
+        <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>{children}</QueryClientProvider>
+    </MemoryRouter>
+);
+
+export const first = (fn: ReturnType<typeof hands>['made']['change']): unknown => fn.mutate.mock.lastCall?.[0];

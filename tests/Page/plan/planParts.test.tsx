@@ -1,0 +1,206 @@
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+
+import { describe, expect, it, vi } from 'vitest';
+
+import { PictureStage } from '../../../resources/ts/places/plan/PictureStage';
+import { stampOf } from '../../../resources/ts/places/plan/queries';
+import { RunBar } from '../../../resources/ts/places/plan/RunBar';
+
+import { TakeAlong } from '../../../resources/ts/places/plan/TakeAlong';
+
+import { ZonesPart } from '../../../resources/ts/places/plan/ZonesPart';
+import { spot, study } from '../examples';
+import { pencilOfPlan as pencil, picture, planRecipe, sequence, target, zoneOfPlan as zone } from './planExamples';
+import { fetched, first, hands, standIn, wrapper } from './planHands';
+
+standIn();
+
+describe('the one action of the plan', () => {
+    it('plans what is not planned, and says so when all is', () => {
+        const { made, changes } = hands();
+        const { rerender } = render(<RunBar picture={picture({ waiting: 2 })} changes={changes} />);
+        fireEvent.click(screen.getByRole('button', { name: 'Plan the picture' }));
+        expect(made.run.mutate).toHaveBeenCalledTimes(1);
+        rerender(<RunBar picture={picture({ waiting: 1 })} changes={changes} />);
+        expect(screen.getByRole('button', { name: 'Plan what changed: 1 of 2' })).toBeTruthy();
+        rerender(<RunBar picture={picture({ waiting: 0 })} changes={changes} />);
+        expect(screen.getByRole('button', { name: 'All is planned' })).toHaveProperty('disabled', true);
+        expect(screen.getByRole('status').textContent).toContain(
+            '2 passes with 2 pencils, within about 4 on your paper in the mean. The darkest 6 %',
+        );
+    });
+
+    it('shows how far it is and can be cancelled; a fault or a cancel loses nothing and says so', () => {
+        const { made, changes } = hands();
+        const run = { state: 'working' as const, what: 'finding recipes', done: 12, total: 45, changes: [] };
+        const { rerender } = render(<RunBar picture={picture({ run })} changes={changes} />);
+        expect(screen.getByRole('status').textContent).toBe('finding recipes, 12 of 45');
+        expect(screen.getByRole('progressbar')).toHaveProperty('value', 12);
+        fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
+        expect(made.cancel.mutate).toHaveBeenCalledTimes(1);
+        rerender(<RunBar picture={picture({ run: { ...run, state: 'failed' } })} changes={changes} />);
+        expect(screen.getByRole('status').textContent).toContain('What was found is kept');
+        rerender(<RunBar picture={picture({ run: { ...run, state: 'cancelled' } })} changes={changes} />);
+        expect(screen.getByRole('status').textContent).toBe('Cancelled. What was found is kept.');
+        rerender(<RunBar picture={picture({ run: { ...run, state: 'waiting', what: '', total: 0 } })} changes={changes} />);
+        expect(screen.getByRole('status').textContent).toBe('Waiting for its turn');
+    });
+
+    it('tells what was planned anew and why, but not what came out the same', () => {
+        const change = { zone: 'rope', why: 'its colour changed', before: '711 light', after: '735 light' };
+        const run = {
+            state: 'done' as const,
+            what: '',
+            done: 2,
+            total: 2,
+            changes: [change, { ...change, zone: 'mug', after: '711 light' }, { ...change, zone: 'sea', before: null }],
+        };
+        render(<RunBar picture={picture({ run, waiting: 0 })} changes={hands().changes} />);
+        fireEvent.click(screen.getByRole('button', { name: '1 changed' }));
+        expect(screen.getByRole('list', { name: 'What was planned anew' }).textContent).toBe(
+            'rope: 735 light; it was 711 light. its colour changed.',
+        );
+    });
+});
+
+describe('zones and their sequences', () => {
+    it('says of each zone how sure it is and what there is to mind, overruled or not', () => {
+        const cautions = [
+            {
+                code: 'bloom',
+                pass: 1,
+                roles: ['mid' as const, 'dark' as const],
+                where: 'mid and dark',
+                text: 'Much wax.',
+                remedy: 'Fix it.',
+            },
+        ];
+        const minded = { sequence: sequence({ cautions }) };
+        const overruled = target('mid', { overruled: { bloom: 'under glass' } });
+        const zones = [
+            zone(3, 'rope', [target('mid'), target('dark')], minded),
+            zone(4, 'mug', [overruled], minded),
+            zone(5, 'sea', [target('mid', { recipe: null })]),
+        ];
+        const twins = { code: 'twins', zone: 3, role: 'mid', text: 'Alike.', remedy: 'Push.' };
+        render(<ZonesPart study={study} picture={picture({ zones, cautions: [twins] })} pencils={[]} changes={hands().changes} />, {
+            wrapper,
+        });
+        const list = screen.getByRole('list', { name: 'Zones of the plan' });
+        expect([...list.querySelectorAll('small')].map((s) => s.textContent)).toEqual([
+            '2 passes, within 4, 2 to mind',
+            '2 passes, within 4',
+            'not planned yet',
+        ]);
+        expect(screen.getByTestId('sequence').textContent).toContain('Mind: twins. In the mid: Alike. Push.');
+        expect(screen.getAllByText(/In the mid and dark: Much wax/)).toHaveLength(1);
+        fireEvent.click(screen.getByRole('button', { name: /^sea/ }));
+        expect(screen.getByText('This zone is not planned yet.')).toBeTruthy();
+    });
+});
+
+describe('the picture to come', () => {
+    const whole = picture({ waiting: 0, zones: [zone(3, 'rope', [target('mid')])] });
+
+    it('is not asked for before all is planned', () => {
+        render(<PictureStage study={study} picture={picture()} stamp="s" />, { wrapper });
+        expect(screen.getByText(/drawn as soon as all is planned/)).toBeTruthy();
+        expect(screen.queryByLabelText('Pass')).toBeNull();
+    });
+
+    it('is scrubbed from the bare paper on, laid over the photo as far as the divider, and looked at in grey', () => {
+        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        const laid = () => screen.getByRole('img', { name: /^the picture after pass/ });
+        expect(laid().getAttribute('alt')).toBe('the picture after pass 2 of 2');
+        fireEvent.change(screen.getByLabelText('Pass'), { target: { value: '0' } });
+        expect(screen.getByLabelText('Pass').getAttribute('aria-valuetext')).toBe('the bare paper');
+        fireEvent.change(screen.getByLabelText('Divider'), { target: { value: '20' } });
+        expect(laid().style.clipPath).toContain('20%');
+        fireEvent.click(screen.getByRole('radio', { name: 'Errors' }));
+        expect(screen.getByRole('img', { name: /^where the plan differs/ })).toBeTruthy();
+        expect(screen.getByLabelText('Pass')).toHaveProperty('disabled', true);
+    });
+
+    it('takes a line for a fade by keyboard, and says what the fade is', async () => {
+        const answer = {
+            zone: 'rope',
+            joining: 'leave the marks',
+            joiningWords: 'It is soft and fuzzy: leave the marks.',
+            pencils: [
+                { ...pencil('711'), from: 0, to: 0.6 },
+                { ...pencil('735'), from: 0.4, to: 1 },
+            ],
+            overlaps: [[0.4, 0.6]],
+            unevenness: 1.1,
+            photo: ['#888888'],
+            steps: [{ share: 0, words: 'value 7', strata: [], passes: [{ number: '711', pressureWord: 'medium', pressure: 0.55 }] }],
+        };
+        fetched.mockImplementation(() =>
+            Promise.resolve(new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } })),
+        );
+        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        fireEvent.click(screen.getByRole('button', { name: 'A fade' }));
+        const stage = screen.getByRole('application');
+        fireEvent.keyDown(stage, { key: ' ' });
+        for (let i = 0; i < 3; i++) {
+            fireEvent.keyDown(stage, { key: 'ArrowRight', shiftKey: true });
+        }
+        fireEvent.keyDown(stage, { key: ' ' });
+        await waitFor(() =>
+            expect(screen.getByRole('region', { name: 'The fade' }).textContent).toContain(
+                '711 falls while 735 rises over it between 40 % and 60 % of the line. It is soft and fuzzy',
+            ),
+        );
+        const asked = fetched.mock.lastCall?.[0];
+        expect(typeof asked === 'string' ? asked : '').toMatch(/x1=0.5&y1=0.5&x2=0.7[34]\d*&y2=0.5$/);
+        fireEvent.keyDown(stage, { key: 'Escape' });
+        expect(screen.queryByRole('application')).toBeNull();
+    });
+
+    it('is drawn anew when a stack or a colour changes, and only then', () => {
+        const stamp = stampOf(whole);
+        expect(stampOf({ ...whole, meanDeltaE00: 9, palette: [] })).toBe(stamp);
+        const other = zone(3, 'rope', [target('mid', { recipe: planRecipe({ stack: 'Slipway/735@0.55' }) })]);
+        expect(stampOf({ ...whole, zones: [other] })).not.toBe(stamp);
+        const moved = zone(3, 'rope', [target('mid', { aim: { ...spot, lab: [70, 0, 0] } })]);
+        expect(stampOf({ ...whole, zones: [moved] })).not.toBe(stamp);
+    });
+});
+
+describe('what is taken along', () => {
+    it('prints in the size that was chosen, and keeps a version by its name', () => {
+        const { made, changes } = hands();
+        const named = [
+            { number: 2, name: 'violet evening' },
+            { number: 4, name: 'as it was' },
+        ];
+        render(<TakeAlong study={study} picture={picture({ version: 4, named })} changes={changes} />, { wrapper });
+        expect(screen.getByText(/Not all is planned yet/)).toBeTruthy();
+        fireEvent.change(screen.getByLabelText('Size of the paper'), { target: { value: 'a5' } });
+        expect(screen.getByRole('link', { name: 'Step sheet' }).getAttribute('href')).toBe('/api/studies/7/plan/steps.pdf?size=a5');
+        expect(screen.getByText('as it was, shown now')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Go to “violet evening”' }));
+        expect(first(made.version)).toEqual({ number: 2 });
+        fireEvent.change(screen.getByLabelText('Name of this version'), { target: { value: '  three pencils ' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Keep the name' }));
+        expect(first(made.version)).toEqual({ name: 'three pencils' });
+    });
+
+    it('saves the whole study under its name, and says so where it is too large for a file', async () => {
+        const saved: string[] = [];
+        vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:study', revokeObjectURL: () => undefined }));
+        const click = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
+            saved.push(`${this.download} from ${this.href}`);
+        });
+        fetched.mockResolvedValueOnce(new Response('{}'));
+        render(<TakeAlong study={study} picture={picture()} changes={hands().changes} />, { wrapper });
+        fireEvent.click(screen.getByRole('button', { name: 'Save it as one file' }));
+        await waitFor(() => expect(saved).toEqual(['Low water.study.json from blob:study']));
+        expect(fetched.mock.lastCall?.[0]).toBe('/api/studies/7/bundle');
+        const tooLarge = { type: 'about:blank', title: 'No', status: 422, detail: 'The photos of this study are 170 MB together.' };
+        fetched.mockResolvedValueOnce(new Response(JSON.stringify(tooLarge), { status: 422 }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Save it as one file' }));
+        expect(await screen.findByText('The photos of this study are 170 MB together.')).toBeTruthy();
+        click.mockRestore();
+    });
+});
