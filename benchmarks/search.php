@@ -17,6 +17,7 @@ use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\SequenceSearch\Beam;
@@ -70,7 +71,7 @@ foreach (SMALL as $numbers) {
         $least = $found = INF;
         [$times[]] = Table::times(1, static function () use ($ground, &$found): void {
             // As AreaSearch does it.
-            $found = (new Polish($ground))->all(array_slice((new Beam($ground))->run(), 0, 12))[0]->cost;
+            $found = (new Polish($ground, Breadth::over(3)))->all(array_slice((new Beam($ground, 16))->run(), 0, 12))[0]->cost;
         });
         [$trying[]] = Table::times(1, static function () use ($every, $ground, &$least): void {
             $least = $every->least($ground);

@@ -51,6 +51,29 @@ final readonly class Deposit
         return new self($a, $b, max(1e-6, $scattering), array_fill(0, Tooth::STRATA, 0.0), $laydown);
     }
 
+    /**
+     * {@see self::mixtureOf()} of two, in one loop: every firm pass of a search mixes so.
+     *
+     * @param  float  $own  film of this one that goes into it
+     * @param  float  $others  and of the other
+     * @param  array<int, float>  $thickness  of what comes of it, film units per stratum
+     */
+    public function mixedWith(self $other, float $own, float $others, array $thickness): self
+    {
+        $film = max(1e-9, $own + $others);
+        $scattering = max(1e-6, ($own * $this->scattering + $others * $other->scattering) / $film);
+        $here = $own * $this->scattering / $film / $scattering;
+        $there = $others * $other->scattering / $film / $scattering;
+        $a = $b = [];
+        foreach ($this->a as $i => $ratio) {
+            $ratio = max(1e-9, $here * ($ratio - 1) + $there * ($other->a[$i] - 1));
+            $a[] = 1 + $ratio;
+            $b[] = sqrt($ratio * ($ratio + 2));
+        }
+
+        return new self($a, $b, $scattering, $thickness, ($own * $this->laydown + $others * $other->laydown) / $film);
+    }
+
     public function total(): float
     {
         return array_sum($this->thickness);

@@ -61,7 +61,7 @@ final class Drag
             $stays[] = $film - $taken[$m];
             $joined[] = $thickness[$m] + $taken[$m];
         }
-        $mixed = Deposit::mixtureOf([$own, $newest->withThickness($taken)])->withThickness($joined);
+        $mixed = $own->mixedWith($newest, $own->total(), array_sum($taken), $joined);
         array_push($sheet->deposits, $newest->withThickness($stays), $mixed);
         $sheet->reflectance = $sheet->beneath;
         for ($m = 0; $m < Tooth::STRATA; $m++) {

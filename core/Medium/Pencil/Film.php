@@ -25,10 +25,13 @@ final class Film
      */
     public static function lay(array &$reflectance, int $offset, array $a, array $b, float $optical): void
     {
-        for ($i = 0; $i < 36; $i++) {
-            [$rf, $t] = self::reflectanceAndTransmittance($a[$i], $b[$i], $optical);
-            $below = $reflectance[$offset + $i];
-            $reflectance[$offset + $i] = $rf + $t * $t * $below / (1.0 - $rf * $below);
+        // R_f and T put into R give one fraction; the search lays this tens of thousands of times a second.
+        for ($i = 0, $at = $offset; $i < 36; $i++, $at++) {
+            $e2 = exp(-2.0 * $b[$i] * $optical);
+            $through = $b[$i] * (1.0 + $e2);
+            $back = 1.0 - $e2;
+            $below = $reflectance[$at];
+            $reflectance[$at] = ($back * (1.0 - $a[$i] * $below) + $through * $below) / ($back * ($a[$i] - $below) + $through);
         }
     }
 

@@ -14,7 +14,7 @@ final class FilmTable
 {
     private const STEPS_PER_UNIT = 128;
 
-    /** @var array<int, array{array<int, float>, array<int, float>}> row => R_f per band, T² per band */
+    /** @var array<int, array{array<int, float>, array<int, float>, array<int, float>, array<int, float>}> row => per band: R_f and what it is more in the next row, T² and the same of it */
     private array $rows = [];
 
     /**
@@ -39,20 +39,29 @@ final class FilmTable
             $scaled = $t * self::STEPS_PER_UNIT;
             $row = (int) $scaled;
             $f = $scaled - $row;
-            [$r0, $t0] = $this->rows[$row] ?? $this->fill($row);
-            [$r1, $t1] = $this->rows[$row + 1] ?? $this->fill($row + 1);
+            [$r0, $dr, $t0, $dt] = $this->rows[$row] ?? $this->fill($row);
             for ($i = 0; $i < 36; $i++, $at++) {
-                $rf = $r0[$i] + $f * ($r1[$i] - $r0[$i]);
+                $rf = $r0[$i] + $f * $dr[$i];
                 $below = $reflectance[$at];
-                $reflectance[$at] = $rf + ($t0[$i] + $f * ($t1[$i] - $t0[$i])) * $below / (1.0 - $rf * $below);
+                $reflectance[$at] = $rf + ($t0[$i] + $f * $dt[$i]) * $below / (1.0 - $rf * $below);
             }
         }
 
         return $reflectance;
     }
 
-    /** @return array{array<int, float>, array<int, float>} */
+    /** @return array{array<int, float>, array<int, float>, array<int, float>, array<int, float>} */
     private function fill(int $row): array
+    {
+        [$r0, $t0] = $this->at($row);
+        [$r1, $t1] = $this->at($row + 1);
+        $step = static fn (float $from, float $to): float => $to - $from;
+
+        return $this->rows[$row] = [$r0, array_map($step, $r0, $r1), $t0, array_map($step, $t0, $t1)];
+    }
+
+    /** @return array{array<int, float>, array<int, float>} R_f and T² per band */
+    private function at(int $row): array
     {
         $optical = $this->scattering * $row / self::STEPS_PER_UNIT;
         $reflected = $transmitted = [];
@@ -62,6 +71,6 @@ final class FilmTable
             $transmitted[] = $t * $t;
         }
 
-        return $this->rows[$row] = [$reflected, $transmitted];
+        return [$reflected, $transmitted];
     }
 }

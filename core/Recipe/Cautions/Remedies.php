@@ -35,9 +35,6 @@ final readonly class Remedies
     /** Stacks whose steadiness is worked out. */
     private const STEADIED = 5;
 
-    /** Coats tried in place of one pass. */
-    private const COATS = ['twice' => 2, 'three times' => 3];
-
     /**
      * @param  list<Pencil>  $pencils  at hand
      * @param  list<Pencil>  $missing  known but not at hand: what could be bought
@@ -185,8 +182,8 @@ final readonly class Remedies
     private function lighterCoats(array $steps, int $at, Pass $step): iterable
     {
         foreach (PressureMark::cases() as $mark) {
-            foreach ($mark->pressure() < $step->pressure ? self::COATS : [] as $word => $coats) {
-                yield sprintf('Lay pass %d %s, %s each time', $at + 1, $word, $mark->value) => new Stack([...array_slice($steps, 0, $at), ...array_fill(0, $coats, new Pass($step->pencil, $mark->pressure())), ...array_slice($steps, $at + 1)]);
+            if ($mark->pressure() < $step->pressure) {
+                yield sprintf('Lay pass %d twice, %s each time', $at + 1, $mark->value) => new Stack([...array_slice($steps, 0, $at), ...array_fill(0, 2, new Pass($step->pencil, $mark->pressure())), ...array_slice($steps, $at + 1)]);
             }
         }
     }

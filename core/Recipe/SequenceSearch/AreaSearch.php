@@ -12,6 +12,7 @@ use KnottyPrism\Core\Recipe\Complements\Neutralisers;
 use KnottyPrism\Core\Recipe\School\Beneath;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
@@ -23,14 +24,6 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 /** One area's search: its value run as a whole, then the choice of clearly different answers, and its touches into each of them. */
 final class AreaSearch
 {
-    /** Runs polished, each of another set of pencils, and of these those whose sway in a hand is worked out in full. */
-    private const POLISHED = 12;
-
-    private const JUDGED = 6;
-
-    /** Of those that begin with a complement, which are one answer among others. */
-    private const POLISHED_BENEATH = 2;
-
     /** @var list<int> places of the given shades: the run from the lightest, then the touches */
     private readonly array $order;
 
@@ -113,16 +106,16 @@ final class AreaSearch
 
     private function found(): Found
     {
-        return $this->found ??= $this->search($this->ground, self::POLISHED);
+        return $this->found ??= $this->search($this->ground, Breadth::over(count($this->ground->aims)));
     }
 
-    private function search(Ground $ground, int $polished): Found
+    private function search(Ground $ground, Breadth $breadth): Found
     {
-        $found = $ground->craft->worked === [] ? [$ground->node(new Run)] : (new Beam($ground))->run();
-        $polish = new Polish($ground);
-        $done = $polish->all(array_slice($found, 0, $polished));
+        $found = $ground->craft->worked === [] ? [$ground->node(new Run)] : (new Beam($ground, $breadth->beam))->run();
+        $polish = new Polish($ground, $breadth);
+        $done = $polish->all(array_slice($found, 0, $breadth->polished));
 
-        return new Found($ground, $polish, $this->surest(array_slice($done, 0, self::JUDGED)), $done, $found);
+        return new Found($ground, $polish, $this->surest(array_slice($done, 0, $breadth->judged)), $done, $found);
     }
 
     /**
@@ -164,7 +157,7 @@ final class AreaSearch
         if ($firsts === []) {
             return null;
         }
-        $nodes = $this->search($this->ground($this->ground->prices->strangeness, $this->ground->mostPasses, $firsts), self::POLISHED_BENEATH)->nodes();
+        $nodes = $this->search($this->ground($this->ground->prices->strangeness, $this->ground->mostPasses, $firsts), Breadth::aside())->nodes();
 
         return array_values(array_filter($nodes, static fn (Node $n): bool => $n->run->pencilCount() > 1 && $n->run->pencilKey() !== $surest->run->pencilKey() && $n->cost <= $surest->cost + Found::OTHERWISE_MAY_COST))[0] ?? null;
     }

@@ -12,9 +12,7 @@ use KnottyPrism\Core\Recipe\Search\Moves;
  */
 final readonly class Beam
 {
-    /** Runs kept at every length, and of them with the same pencils. */
-    private const WIDTH = 16;
-
+    /** Runs kept at every length with the same pencils. */
     private const PER_PENCILS = 3;
 
     /** Gradings of one pencil that are looked at further, and passes laid on every run. */
@@ -25,7 +23,8 @@ final readonly class Beam
     /** Passes laid besides that end a run as the school wants it: few promise anything by themselves. */
     private const ENDINGS = 2;
 
-    public function __construct(private Ground $ground)
+    /** @param  int  $width  runs kept at every length */
+    public function __construct(private Ground $ground, private int $width)
     {
     }
 
@@ -68,7 +67,7 @@ final readonly class Beam
             if ($sets[$set] <= self::PER_PENCILS) {
                 $kept[] = $node;
             }
-            if (count($kept) === self::WIDTH) {
+            if (count($kept) === $this->width) {
                 break;
             }
         }

@@ -142,7 +142,7 @@ final readonly class Craft
         if ($before === []) {
             return $this->begins[$pencil];
         }
-        if (array_filter($before, fn (int $one): bool => $this->closes[$one]) !== []) {
+        if (self::isThirdCoat($before, $pencil) || array_filter($before, fn (int $one): bool => $this->closes[$one]) !== []) {
             return false;
         }
         if (in_array($pencil, $before, true) || $this->burnishes($pencil, [$hardest])) {
@@ -164,6 +164,9 @@ final readonly class Craft
      */
     public function goesOver(int $shade, array $before, int $pencil): bool
     {
+        if (self::isThirdCoat($before, $pencil)) {
+            return false;
+        }
         foreach ($before as $one) {
             if ($this->closes[$one] || ($one !== $pencil && ! $this->rules[$shade]->ordered($one, $pencil))) {
                 return false;
@@ -171,6 +174,16 @@ final readonly class Craft
         }
 
         return true;
+    }
+
+    /**
+     * Rule 5: whether a pencil would lie three coats deep on itself. One presses harder instead, or comes back to it later.
+     *
+     * @param  list<int>  $before
+     */
+    private static function isThirdCoat(array $before, int $pencil): bool
+    {
+        return array_slice($before, -2) === [$pencil, $pencil];
     }
 
     /** Whether nothing may follow a pass over so much of the run: rule 3 has one shade alone for last accents only. */

@@ -33,17 +33,28 @@ final readonly class Ground
         return $this->judged($run, $this->laid($run));
     }
 
-    /** What a run costs; more than a limit is not worked out to the end. */
+    /**
+     * What a run costs; more than a limit is not worked out to the end. Most that is tried is too dear by its price and its doubt already,
+     * before anything is laid, and most of the rest before it is known what a hand sways.
+     */
     public function cost(Run $run, float $limit): float
     {
-        $price = $this->prices->ofRun($run);
-        $least = [];
-        $laid = $this->laid($run);
-        foreach ($this->aims as $shade => $aim) {
-            $price += $this->weights[$shade] * $this->prices->ofTooth($laid[$shade]->toothUsed);
-            $least[] = $this->weights[$shade] * $aim->leastError($laid[$shade]);
+        $cost = $this->prices->ofRun($run);
+        $least = $moves = $laid = [];
+        foreach ($this->weights as $shade => $weight) {
+            $moves[] = $run->movesIn($shade);
+            $least[] = $weight * $this->book->doubtOf($moves[$shade]);
+            $cost += $least[$shade];
         }
-        $cost = $price + array_sum($least);
+        foreach ($this->aims as $shade => $aim) {
+            if ($cost >= $limit) {
+                return $cost;
+            }
+            $laid[] = $this->book->lay($moves[$shade]);
+            $now = $this->weights[$shade] * $aim->leastError($laid[$shade]);
+            $cost += $this->weights[$shade] * $this->prices->ofTooth($laid[$shade]->toothUsed) + $now - $least[$shade];
+            $least[$shade] = $now;
+        }
         foreach ($this->aims as $shade => $aim) {
             if ($cost >= $limit) {
                 return $cost;

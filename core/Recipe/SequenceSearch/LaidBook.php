@@ -21,6 +21,9 @@ final class LaidBook
     /** Stacks remembered, of some 10 kB each; then it starts anew. */
     private const MOST = 6000;
 
+    /** The firmest mark that drags nothing along, from 0 for a whisper. */
+    private const MEDIUM = 2;
+
     public readonly Laid $bare;
 
     /** @var array<string, Laid> by their moves */
@@ -65,7 +68,7 @@ final class LaidBook
             $sheet,
             $look,
             $on->doubt + $this->doubtAdded($on, $move),
-            $on->firm + ($mark > 2 ? 1 : 0),
+            $on->firm + ($mark > self::MEDIUM ? 1 : 0),
             $sheet->toothUsed(),
             $key,
         );
@@ -135,9 +138,33 @@ final class LaidBook
         return $laid->shares ??= $this->moves->shares($laid->sheet);
     }
 
+    /**
+     * {@see Laid::$doubt} of a stack, with nothing laid: it is known from the moves alone.
+     *
+     * @param  list<int>  $moves
+     */
+    public function doubtOf(array $moves): float
+    {
+        $doubt = 0.0;
+        $below = null;
+        $firm = 0;
+        foreach ($moves as $move) {
+            $doubt += $below === null ? Doubt::first() : $this->added($below, $move, $firm);
+            $firm += $move % Moves::MARKS > self::MEDIUM ? 1 : 0;
+            $below = $move;
+        }
+
+        return $doubt;
+    }
+
     public function doubtAdded(Laid $on, int $move): float
     {
-        return $on->moves === [] ? Doubt::first() : Doubt::added($this->marks[$move % Moves::MARKS], $this->contrast(Moves::pencilOf($on->moves[count($on->moves) - 1]), Moves::pencilOf($move)), $on->firm);
+        return $on->moves === [] ? Doubt::first() : $this->added($on->moves[count($on->moves) - 1], $move, $on->firm);
+    }
+
+    private function added(int $below, int $move, int $firm): float
+    {
+        return Doubt::added($this->marks[$move % Moves::MARKS], $this->contrast(Moves::pencilOf($below), Moves::pencilOf($move)), $firm);
     }
 
     private function contrast(int $below, int $above): float

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
+use KnottyPrism\Core\Recipe\Search\Breadth;
+
 /** Improves a run by small changes while its cost falls: a mark, a steeper or flatter pass, another pencil, a pass more, less or elsewhere. */
 final class Polish
 {
@@ -11,9 +13,6 @@ final class Polish
     private const SMALL = 12;
 
     private const DEEPENED = 4;
-
-    /** Of a larger one a further pass of any pencil in the best of all. */
-    private const WIDENED = 2;
 
     private const MOST_ROUNDS = 6;
 
@@ -29,14 +28,14 @@ final class Polish
 
     private readonly RunChanges $changes;
 
-    public function __construct(private readonly Ground $ground)
+    public function __construct(private readonly Ground $ground, private readonly Breadth $breadth)
     {
         $this->marking = new Marking($ground);
         $this->changes = new RunChanges($ground);
     }
 
     /**
-     * All of them improved, and the best of those looked into further.
+     * All of them improved a little, the best of those as far as it goes, and of these the best looked into further.
      *
      * @param  list<Node>  $nodes
      * @return list<Node> the cheapest first
@@ -45,13 +44,27 @@ final class Polish
     {
         $done = [];
         foreach ($nodes as $node) {
-            $better = $this->improved($node);
+            $better = $this->improved($node, 1);
             $done[$better->run->key()] = $better;
         }
-        $done = self::sorted($done);
-        [$further, $most] = count($this->ground->book->moves->pencils) <= self::SMALL ? [$this->deepened(...), self::DEEPENED] : [$this->widened(...), self::WIDENED];
+        $done = $this->best($done, $this->breadth->finished, $this->improved(...));
+        [$further, $most] = count($this->ground->book->moves->pencils) <= self::SMALL ? [$this->deepened(...), self::DEEPENED] : [$this->widened(...), $this->breadth->widened];
 
-        return self::sorted([...array_map($further, array_slice($done, 0, $most)), ...array_slice($done, $most)]);
+        return $this->best($done, $most, $further);
+    }
+
+    /**
+     * The first few of the cheapest taken further.
+     *
+     * @param  array<Node>  $nodes
+     * @param  \Closure(Node): Node  $further
+     * @return list<Node> the cheapest first
+     */
+    private function best(array $nodes, int $most, \Closure $further): array
+    {
+        $sorted = self::sorted($nodes);
+
+        return self::sorted([...array_map($further, array_slice($sorted, 0, $most)), ...array_slice($sorted, $most)]);
     }
 
     /**
@@ -65,16 +78,16 @@ final class Polish
         return $nodes;
     }
 
-    public function improved(Node $node): Node
+    public function improved(Node $node, int $rounds = self::MOST_ROUNDS): Node
     {
         // What was not worked out to the end for one run says nothing beside a dearer one.
         $this->known = [];
         $run = $node->run;
         $least = $node->cost;
-        for ($round = 0; $round < self::MOST_ROUNDS; $round++) {
+        for ($round = 0; $round < $rounds; $round++) {
             $before = $least;
             foreach ([$this->changes->regraded(...), $this->changes->exchanged(...), $this->changes->moved(...)] as $changes) {
-                [$run, $least] = $this->best($run, $least, $changes($run));
+                [$run, $least] = $this->least($run, $least, $changes($run));
             }
             if ($before - $least < self::LEAST_GAIN) {
                 break;
@@ -91,9 +104,9 @@ final class Polish
     private function widened(Node $node): Node
     {
         $best = $this->improved($node);
-        for ($round = 0; $round < self::DEEPER; $round++) {
+        for ($round = 0; $round < $this->breadth->rounds; $round++) {
             $this->known = [];
-            [$run, $least] = $this->best($best->run, $best->cost, $this->changes->oneMore($best->run));
+            [$run, $least] = $this->least($best->run, $best->cost, $this->changes->oneMore($best->run));
             if ($best->cost - $least < self::LEAST_GAIN) {
                 break;
             }
@@ -132,7 +145,7 @@ final class Polish
      * @param  iterable<Run>  $runs
      * @return array{Run, float}
      */
-    private function best(Run $run, float $least, iterable $runs): array
+    private function least(Run $run, float $least, iterable $runs): array
     {
         foreach ($runs as $tried) {
             if ($tried->length() > $this->ground->mostPasses || ! $this->ground->craft->keeps($tried)) {

@@ -8,7 +8,7 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 final readonly class Prices
 {
     /** A pass must earn its time at the desk: what it brings is seen, or a hand would press the one before it firmer. */
-    private const PER_PASS = 0.12;
+    private const PER_PASS = 0.10;
 
     /** Another coat of the same pencil, right on the one before, is what firmer pressure does at once. */
     private const PER_COAT = 0.05;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
+use KnottyPrism\Core\Recipe\Search\Moves;
+
 /** The passes over a value run while it is searched: each a pencil by its place, and a mark for every shade, 1 whisper to 5 full, 0 left out. */
 final readonly class Run
 {
@@ -49,6 +51,20 @@ final readonly class Run
     public function swapped(int $at): self
     {
         return $this->exchanged($at, $this->pencils[$at + 1], $this->marks[$at + 1])->exchanged($at + 1, $this->pencils[$at], $this->marks[$at]);
+    }
+
+    /** @return list<int> what is laid in one shade, see {@see Moves} */
+    public function movesIn(int $shade): array
+    {
+        $moves = [];
+        foreach ($this->pencils as $at => $pencil) {
+            $mark = $this->marks[$at][$shade];
+            if ($mark > 0) {
+                $moves[] = $pencil * Moves::MARKS + $mark - 1;
+            }
+        }
+
+        return $moves;
     }
 
     public function length(): int

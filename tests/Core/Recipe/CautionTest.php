@@ -94,7 +94,7 @@ it('remedies a stack that is laid already within the craft and the way of workin
 
         return [$allows($stack), array_values(array_filter(array_map(static fn (Caution $c): ?Stack => $c->remedied, $cautions))), $allows];
     };
-    foreach (['red@0.35 violet@0.55 violet@0.80', 'orange@0.35 green@0.55 orange@0.80', 'yellow@0.35 red@0.55 violet@0.80'] as $kept) {
+    foreach (['red@0.35 violet@0.55 violet@0.80', 'red@0.35 violet@0.35 red@0.80', 'yellow@0.35 red@0.55 violet@0.80'] as $kept) {
         [$keeps, $remedies, $allows] = $remedied($kept, 'values=light-to-dark');
         expect($keeps)->toBeTrue()->and($remedies)->not->toBe([])->each(static fn ($stack) => expect($allows($stack->value))->toBeTrue($stack->value->text()));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\SequenceSearch\Beam;
@@ -75,6 +76,26 @@ it('costs the same however it is worked out: at once, pass by pass, or only as f
             ->and($ground->cost($run, $whole->cost - 0.01))->toBeGreaterThanOrEqual($whole->cost - 0.01)
             ->and($ground->cost($run, 0.1))->toBeLessThanOrEqual($whole->cost + 1e-9);
     }
+});
+
+it('knows the doubt of a stack before it is laid', function () {
+    $ground = ropeGround();
+    $chance = new Chance(18);
+    for ($n = 0; $n < 60; $n++) {
+        $run = anyRun($chance, 1 + $n % 6);
+        foreach ([0, 1, 2] as $shade) {
+            $moves = $run->movesIn($shade);
+            expect($ground->book->doubtOf($moves))->toBe($ground->book->lay($moves)->doubt)->and(count($moves))->toBe(count(array_filter(array_column($run->marks, $shade))));
+        }
+    }
+});
+
+it('lays no pencil three coats deep on itself, but comes back to it after another', function () {
+    $craft = ropeGround(6)->craft;
+    $marks = [2, 2, 3];
+    $twice = (new Run)->with(0, $marks)->with(0, $marks);
+    expect($craft->keeps($twice))->toBeTrue()->and($craft->keeps($twice->with(0, $marks)))->toBeFalse()->and($craft->keeps($twice->with(1, $marks)->with(0, $marks)))->toBeTrue()
+        ->and($craft->comesIn([0, 0], 0, 2))->toBeFalse()->and($craft->goesOver(0, [0, 0], 0))->toBeFalse()->and($craft->goesOver(0, [0, 1, 0], 0))->toBeTrue();
 });
 
 it('hopes for no more than it has, and for nothing where no pass is left', function () {
@@ -164,24 +185,24 @@ it('tries small changes alone: one pass each, and every one of its kind', functi
 
 it('polishes to what is never dearer, keeps the craft, and is found again the same', function () {
     $ground = ropeGround();
-    $built = (new Beam($ground))->run();
+    $built = (new Beam($ground, 16))->run();
     expect(array_map(static fn (Node $n): string => $n->run->pencilKey(), $built))->toBe(array_unique(array_map(static fn (Node $n): string => $n->run->pencilKey(), $built)));
     $costs = array_map(static fn (Node $n): float => $n->cost, $built);
     $sorted = $costs;
     sort($sorted);
     expect($costs)->toBe($sorted);
-    $polish = new Polish($ground);
+    $polish = new Polish($ground, Breadth::over(3));
     foreach (array_slice($built, 0, 4) as $node) {
         $better = $polish->improved($node);
         expect($better->cost)->toBeLessThanOrEqual($node->cost)->and($ground->craft->keeps($better->run))->toBeTrue()->and($better->run->length())->toBeLessThanOrEqual(4)
-            ->and((new Polish(ropeGround()))->improved($node)->run->key())->toBe($better->run->key());
+            ->and((new Polish(ropeGround(), Breadth::over(3)))->improved($node)->run->key())->toBe($better->run->key());
     }
 });
 
 it('offers beside the surest only what is clearly something else', function () {
     $ground = ropeGround();
-    $polish = new Polish($ground);
-    $built = (new Beam($ground))->run();
+    $polish = new Polish($ground, Breadth::over(3));
+    $built = (new Beam($ground, 16))->run();
     $done = $polish->all(array_slice($built, 0, 8));
     $found = new Found($ground, $polish, $done[0], $done, $built);
     $few = $found->fewest();

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Recipe\Search;
+
+/** How broadly an area is searched: as far as its answers come clearly nearer by it, and no further. docs/benchmarks.md has what was tried. */
+final readonly class Breadth
+{
+    /**
+     * @param  int  $beam  runs kept at every length while they are built
+     * @param  int  $polished  runs, each of another set of pencils, that are changed in small ways once
+     * @param  int  $finished  of these the best, changed as long as that helps
+     * @param  int  $widened  of these the best, tried with one more pass of any pencil
+     * @param  int  $rounds  how often
+     * @param  int  $judged  of all, those whose sway in a hand is worked out in full
+     */
+    private function __construct(public int $beam, public int $polished, public int $finished, public int $widened, public int $rounds, public int $judged)
+    {
+    }
+
+    /** One colour needs less than a value run does. */
+    public static function over(int $shades): self
+    {
+        return $shades > 1 ? new self(16, 12, 12, 4, 2, 12) : new self(12, 12, 4, 2, 1, 6);
+    }
+
+    /** For one answer among others. */
+    public static function aside(): self
+    {
+        return new self(4, 2, 1, 0, 0, 2);
+    }
+}
