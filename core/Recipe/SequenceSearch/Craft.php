@@ -142,7 +142,7 @@ final readonly class Craft
         if ($before === []) {
             return $this->begins[$pencil];
         }
-        if (self::isThirdCoat($before, $pencil) || array_filter($before, fn (int $one): bool => $this->closes[$one]) !== []) {
+        if (Run::isThirdCoat($before, $pencil) || array_filter($before, fn (int $one): bool => $this->closes[$one]) !== []) {
             return false;
         }
         if (in_array($pencil, $before, true) || $this->burnishes($pencil, [$hardest])) {
@@ -164,7 +164,7 @@ final readonly class Craft
      */
     public function goesOver(int $shade, array $before, int $pencil): bool
     {
-        if (self::isThirdCoat($before, $pencil)) {
+        if (Run::isThirdCoat($before, $pencil)) {
             return false;
         }
         foreach ($before as $one) {
@@ -176,16 +176,6 @@ final readonly class Craft
         return true;
     }
 
-    /**
-     * Rule 5: whether a pencil would lie three coats deep on itself. One presses harder instead, or comes back to it later.
-     *
-     * @param  list<int>  $before
-     */
-    private static function isThirdCoat(array $before, int $pencil): bool
-    {
-        return array_slice($before, -2) === [$pencil, $pencil];
-    }
-
     /** Whether nothing may follow a pass over so much of the run: rule 3 has one shade alone for last accents only. */
     public function isLast(int $shadesCovered): bool
     {
@@ -195,12 +185,7 @@ final readonly class Craft
     /** Rule 2: whether an area is burnished with a pale pencil at most once. */
     public function burnishesOnce(Run $run): bool
     {
-        $times = 0;
-        foreach ($run->pencils as $at => $pencil) {
-            $times += $at > 0 && $this->burnishes($pencil, $run->marks[$at]) ? 1 : 0;
-        }
-
-        return $times < 2;
+        return count(array_filter($run->pencils, fn (int $pencil, int $at): bool => $at > 0 && $this->burnishes($pencil, $run->marks[$at]), ARRAY_FILTER_USE_BOTH)) < 2;
     }
 
     /** Whether a run may end so, by the school. */

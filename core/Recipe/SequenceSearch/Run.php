@@ -17,6 +17,16 @@ final readonly class Run
     {
     }
 
+    /**
+     * Craft, rule 5: whether a pencil would lie three coats deep on itself. One presses harder instead, or comes back to it later.
+     *
+     * @param  list<int>  $before  pencils of what lies there
+     */
+    public static function isThirdCoat(array $before, int $pencil): bool
+    {
+        return array_slice($before, -2) === [$pencil, $pencil];
+    }
+
     /** @param  list<int>  $marks */
     public function with(int $pencil, array $marks): self
     {
