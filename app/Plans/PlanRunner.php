@@ -116,7 +116,7 @@ final class PlanRunner
     }
 
     /**
-     * The first zone that has no part yet.
+     * Of the zones that have no part yet one of the fewest colours: it is found soonest, and there is something to look at.
      *
      * @param  list<PlannedZone>|null  $zones
      *
@@ -125,13 +125,10 @@ final class PlanRunner
     private function next(PlanGround $ground, ?array &$zones): ?PlannedZone
     {
         $zones = $this->plans->zones($ground);
-        foreach ($zones as $zone) {
-            if ($zone->sequence === null && $zone->key !== null) {
-                return $zone;
-            }
-        }
+        $open = array_filter($zones, static fn (PlannedZone $z): bool => $z->sequence === null && $z->key !== null);
+        usort($open, static fn (PlannedZone $a, PlannedZone $b): int => count($a->wishes) <=> count($b->wishes));
 
-        return null;
+        return $open[0] ?? null;
     }
 
     /** @throws NotWanted when it was cancelled */

@@ -14,6 +14,7 @@ use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\WantedColour;
 use KnottyPrism\Core\Recipe\School\Darks;
 use KnottyPrism\Core\Recipe\School\Lights;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** Chooses the pencils of a picture: which it may take, which it is mostly made of, and what every number of them would cost. */
 final readonly class ChoosePalette
@@ -24,7 +25,7 @@ final readonly class ChoosePalette
     private const FLAT = 0.10;
 
     /** @param  Drawer  $hand  the pencils that may be used */
-    public function __construct(private Drawer $hand, private Paper $paper, private PlanSettings $settings)
+    public function __construct(private Drawer $hand, private Paper $paper, private PlanSettings $settings, private ?AtlasShelf $shelf = null)
     {
     }
 
@@ -35,7 +36,7 @@ final readonly class ChoosePalette
     public function for(array $wishes, ?\Closure $progress = null): PalettePart
     {
         $hand = $this->allowed();
-        $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): WantedColour => new WantedColour($w->fitted, $w->weight), $wishes), $this->kept($hand), $this->settings->mode, $progress);
+        $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): WantedColour => new WantedColour($w->fitted, $w->weight), $wishes), $this->kept($hand), $this->settings->mode, $this->shelf, $progress);
         $keep = $ground->placesOf($this->settings->keep);
         $curve = $ground->search->curve(...self::CURVE);
         $most = $this->settings->mostPencils();

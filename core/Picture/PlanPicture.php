@@ -117,7 +117,7 @@ final class PlanPicture
      */
     public function palette(array $wishes, ?\Closure $progress = null): PalettePart
     {
-        return (new ChoosePalette($this->hand(), $this->paper, $this->settings))->for($wishes, $progress);
+        return (new ChoosePalette($this->hand(), $this->paper, $this->settings, $this->shelf))->for($wishes, $progress);
     }
 
     /**

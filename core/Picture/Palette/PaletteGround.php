@@ -9,6 +9,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Shortlist;
 
@@ -34,12 +35,12 @@ final readonly class PaletteGround
      * @param  list<string>  $lockedIn  identifiers of pencils that must take part
      * @param  ?\Closure(int, int): void  $progress  told how far, of how much
      */
-    public static function for(Drawer $hand, Paper $paper, array $wanted, array $lockedIn, Mode $mode, ?\Closure $progress = null): self
+    public static function for(Drawer $hand, Paper $paper, array $wanted, array $lockedIn, Mode $mode, ?AtlasShelf $shelf, ?\Closure $progress = null): self
     {
         [$clusters, $clusterOf] = self::clusters($wanted);
         $pencils = count($hand->pencils) <= self::CHOSEN_FROM ? $hand->pencils : self::promising($hand, $paper, $clusters, $lockedIn);
         $moves = new Moves(new Drawer($pencils), $paper);
-        $atlas = Atlas::of($moves);
+        $atlas = Atlas::kept($moves, $shelf);
         $costs = new SetCosts;
         foreach ($clusters as $i => $cluster) {
             if ($progress !== null) {

@@ -20,7 +20,7 @@ export const usePlan = (study: number | null) =>
         enabled: study !== null,
         // What was changed in the photo or the drawer meanwhile counts at once.
         refetchOnMount: 'always',
-        refetchInterval: (query) => (isUnderWay(query.state.data) ? 700 : false),
+        refetchInterval: (query) => (isUnderWay(query.state.data) ? 400 : false),
     });
 
 /** Every change answers with the whole plan, which takes the place of the one shown. */
