@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Chart\BenchCamera\Chance;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Medium\Hand\Hand;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Recipe\Search\HandSway;
+use KnottyPrism\Core\Recipe\Search\Look;
+use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Search\PairBook;
+use Tests\Core\Pencils;
+
+it('numbers what can be laid, knows a stack by its numbers, and none that holds another pencil or pressure', function () {
+    $moves = kitOf('red', 'blue', 'yellow')->moves;
+    $chance = new Chance(4);
+    for ($n = 0; $n < 30; $n++) {
+        $numbers = array_map(static fn (): int => (int) $chance->between(0, 14.999), range(1, 4));
+        $stack = new Stack(array_map(static fn (int $move): Pass => $moves->passes[$move], $numbers));
+        expect($moves->numbersOf($stack))->toBe($numbers)->and(array_map(Moves::pencilOf(...), $numbers))->toBe(array_map(static fn (int $m): int => (int) array_search($moves->passes[$m]->pencil, $moves->pencils, true), $numbers));
+    }
+    expect($moves->numbersOf(Pencils::stack('red@0.35 green@0.35')))->toBeNull()->and($moves->numbersOf(Pencils::stack('red@0.41')))->toBeNull()->and($moves->numbersOf(new Stack([])))->toBe([])
+        ->and($moves->numbersOf(Pencils::stack('red@0.35 solvent')))->toBe($moves->numbersOf(Pencils::stack('red@0.35')));
+});
+
+it('is another question for another pencil, paper or hand, and the same for a pencil that is only named otherwise', function () {
+    $of = static fn (array $names, ?Paper $paper = null): string => (new Moves(new Drawer(array_map(Pencils::named(...), $names)), $paper ?? Paper::whiteMedium()))->fingerprint();
+    $all = [$of(['red', 'blue']), $of(['blue', 'red']), $of(['red']), $of(['red', 'blue'], PaperShelf::named('black')), $of(['red', 'blue'], Paper::whiteMedium()->under(new Hand(pressure: 1.2)))];
+    expect(array_unique($all))->toHaveCount(5)->and($of(['red', 'blue']))->toBe($all[0]);
+});
+
+it('looks ahead exactly to the second pass, and near enough to further ones', function () {
+    $kit = kitOf('red', 'blue', 'yellow', 'dark warm grey');
+    $chance = new Chance(14);
+    $off = [];
+    for ($n = 0; $n < 40; $n++) {
+        $length = $n % 4;
+        // Light hands: what firm strokes plough up is not foreseen.
+        $laid = $kit->book->lay($length === 0 ? [] : array_map(static fn (): int => 5 * (int) $chance->between(0, 3.999) + (int) $chance->between(0, 2.999), range(1, $length)));
+        $next = $kit->outlook->from($laid);
+        $move = 5 * (int) $chance->between(0, 3.999) + (int) $chance->between(0, 2.999);
+        $then = $kit->book->onto($laid, $move)->look;
+        $foreseen = Look::labOf($next[0][$move], $next[1][$move], $next[2][$move]);
+        $length < 2 ? expect($foreseen->deltaE00($then->lab))->toBeLessThan(1e-6) : $off[] = $foreseen->deltaE00($then->lab);
+    }
+    sort($off);
+    expect($off[intdiv(count($off), 2)])->toBeLessThan(2.0)->and(max($off))->toBeLessThan(6.0);
+});
+
+it('lays a pair once and remembers it, whatever short lists its pencils are in', function () {
+    $book = new PairBook;
+    $first = (new Moves(new Drawer(array_map(Pencils::named(...), ['red', 'blue', 'green'])), Paper::whiteMedium()));
+    $other = (new Moves(new Drawer(array_map(Pencils::named(...), ['yellow', 'green', 'red'])), Paper::whiteMedium()));
+    $onRed = Pencils::sheet('red@0.35');
+    $pair = $book->look($first, $onRed, 1, 2 * Moves::MARKS + 3);
+    expect($pair)->toBe(PairBook::laid($first, $onRed, $first->passes[2 * Moves::MARKS + 3]))
+        // Green over red in the other list, asked with a sheet that is none: what is known is not laid again.
+        ->and($book->look($other, new Sheet(Paper::whiteMedium()), 2 * Moves::MARKS + 1, Moves::MARKS + 3))->toBe($pair);
+});
+
+it('takes a hand that errs by one deviation up where it is light and down where it is firm, farther the more it wanders', function () {
+    $errs = static fn (float $spread): array => HandSway::pressures(new Moves(new Drawer([Pencils::named('red')]), Paper::whiteMedium()->under(new Hand(spread: $spread))));
+    [$even, $wild] = [$errs(1.0), $errs(2.0)];
+    foreach ([0.20, 0.35, 0.55, 0.80, 1.00] as $mark => $pressure) {
+        $up = $mark < 3 ? 1 : -1;
+        expect($up * ($even[$mark] - $pressure))->toBeGreaterThan(0.05)->and($wild[$mark] - $pressure)->toEqualWithDelta(2 * ($even[$mark] - $pressure), 1e-9);
+    }
+});
