@@ -17,6 +17,9 @@ final class FilmTable
     /** @var array<int, array{array<int, float>, array<int, float>, array<int, float>, array<int, float>}> row => per band: R_f and what it is more in the next row, T² and the same of it */
     private array $rows = [];
 
+    /** @var array<int, array{array<int, float>, array<int, float>}> the same without the differences: a row is the next one's neighbour */
+    private array $films = [];
+
     /**
      * @param  array<int, float>  $a  36 bands
      * @param  array<int, float>  $b  36 bands
@@ -53,8 +56,8 @@ final class FilmTable
     /** @return array{array<int, float>, array<int, float>, array<int, float>, array<int, float>} */
     private function fill(int $row): array
     {
-        [$r0, $t0] = $this->at($row);
-        [$r1, $t1] = $this->at($row + 1);
+        [$r0, $t0] = $this->films[$row] ??= $this->at($row);
+        [$r1, $t1] = $this->films[$row + 1] ??= $this->at($row + 1);
         $step = static fn (float $from, float $to): float => $to - $from;
 
         return $this->rows[$row] = [$r0, array_map($step, $r0, $r1), $t0, array_map($step, $t0, $t1)];
