@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Laying\Pass;
@@ -10,10 +11,15 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\HandSway;
+use KnottyPrism\Core\Recipe\Search\LocalMetric;
 use KnottyPrism\Core\Recipe\Search\Look;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\PairBook;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
 it('numbers what can be laid, knows a stack by its numbers, and none that holds another pencil or pressure', function () {
@@ -70,4 +76,28 @@ it('takes a hand that errs by one deviation up where it is light and down where 
         $up = $mark < 3 ? 1 : -1;
         expect($up * ($even[$mark] - $pressure))->toBeGreaterThan(0.05)->and($wild[$mark] - $pressure)->toEqualWithDelta(2 * ($even[$mark] - $pressure), 1e-9);
     }
+});
+
+it('sways more by a dark pencil than by a pale one where it is laid lightly, and by four times as much in a hand that wanders twice as far', function () {
+    $of = static function (float $spread): array {
+        $moves = new Moves(new Drawer(array_map(Pencils::named(...), ['pale blue', 'black'])), Paper::whiteMedium()->under(new Hand(spread: $spread)));
+
+        return HandSway::ofMoves($moves, Atlas::of($moves), new LocalMetric(new Lab(60, 0, 0)));
+    };
+    [$even, $wild] = [$of(1.0), $of(2.0)];
+    for ($mark = 0; $mark < 3; $mark++) {
+        expect($even[$mark])->toBeGreaterThan(0.0)->toBeLessThan($even[Moves::MARKS + $mark]);
+    }
+    foreach ($wild as $move => $sway) {
+        expect($sway)->toEqualWithDelta(4 * $even[$move], 1e-9);
+    }
+});
+
+it('answers alike for one colour and for an area of that one colour', function () {
+    $find = new FindSequences(new Drawer(array_map(Pencils::named(...), ['red', 'blue', 'yellow', 'green'])), Paper::whiteMedium(), School::free(), Pencils::shelf());
+    $target = new Lab(48, 18, 12);
+    $one = $find->for([new Shade('', $target)])[0];
+    $twice = $find->for([new Shade('light', $target, 0.5), new Shade('dark', $target, 0.5)])[0];
+    expect($twice->outcomes[0]->errorOnPaper())->toEqualWithDelta($one->errorOnPaper(), 0.15)->and($twice->sequence->pencils())->not->toBe([])
+        ->and($twice->outcomes[0]->errorOnPaper())->toEqualWithDelta($twice->outcomes[1]->errorOnPaper(), 0.5);
 });
