@@ -57,6 +57,7 @@ Route::prefix('/drawer/imports/{import}')->middleware('can:own,import')->control
 
 Route::get('/drawer/sheets', [MeasuringSheetController::class, 'index']);
 Route::post('/drawer/sheets', [MeasuringSheetController::class, 'store']);
+Route::post('/drawer/swatches', [MeasuringSheetController::class, 'ownPage'])->middleware(['throttle:heavy', TakesTurns::class]);
 Route::prefix('/drawer/sheets/{sheet}')->middleware('can:own,sheet')->controller(MeasuringSheetController::class)->group(function (): void {
     Route::patch('/', 'correct');
     Route::get('/file.pdf', 'pdf')->middleware('throttle:heavy');

@@ -15,8 +15,11 @@ use KnottyPrism\Core\Chart\BenchCamera\Shot;
 use KnottyPrism\Core\Chart\MeasuredPencils;
 use KnottyPrism\Core\Chart\ReadChart;
 use KnottyPrism\Core\Chart\Reading\BoxReading;
+use KnottyPrism\Core\Chart\Reading\ChartReading;
+use KnottyPrism\Core\Chart\ReadSwatches;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
+use KnottyPrism\Core\Chart\Sheet\SwatchGrid;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\DrawerWriter;
@@ -32,7 +35,7 @@ final class ChartCommand extends Command
 {
     use Reads;
 
-    private const WHAT = ['sheet', 'read', 'photo'];
+    private const WHAT = ['sheet', 'read', 'grid', 'photo'];
 
     private const SIDE = 1600;
 
@@ -45,6 +48,11 @@ final class ChartCommand extends Command
             ->addOption('layout', null, InputOption::VALUE_REQUIRED, 'where the boxes are, JSON: written by sheet, read by the others')
             ->addOption('photo', null, InputOption::VALUE_REQUIRED, 'JPEG, PNG, WebP or TIFF of a page')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
+            ->addOption('corners', null, InputOption::VALUE_REQUIRED, 'of the grid over a page of one\'s own, x,y from its top left clockwise, as shares of the photo')
+            ->addOption('rows', null, InputOption::VALUE_REQUIRED, 'of that grid')
+            ->addOption('columns', null, InputOption::VALUE_REQUIRED, 'of that grid')
+            ->addOption('numbers', null, InputOption::VALUE_REQUIRED, 'text file of what lies in it row after row: a number and a name a line, or numbers between commas')
+            ->addOption('line', null, InputOption::VALUE_REQUIRED, 'that these pencils are of', '')
             ->addOption('page', null, InputOption::VALUE_REQUIRED, 'which page a made-up photo shows', '1')
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'of a made-up photo; another one goes wrong otherwise', '1')
             ->addOption('out', null, InputOption::VALUE_REQUIRED, 'file to write');
@@ -55,6 +63,7 @@ final class ChartCommand extends Command
         return match ($input->getArgument('what')) {
             'sheet' => $this->sheet($input, $output),
             'read' => $this->read($input, $output),
+            'grid' => $this->grid($input, $output),
             'photo' => $this->photo($input, $output),
             default => throw UnreadableText::choice('chart', self::WHAT, is_string($input->getArgument('what')) ? $input->getArgument('what') : ''),
         };
@@ -78,7 +87,29 @@ final class ChartCommand extends Command
         $known = $input->getOption('drawer') === null ? [] : $this->byId($this->drawer($input));
         $out = $this->required($input, 'out');
         $reading = ReadChart::page(SheetPhotos::read($this->readable($this->required($input, 'photo'))), $sheet, $this->paper($input), $known);
-        $this->write($out, DrawerWriter::csv(MeasuredPencils::rows(array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, isset($known[$id]) ? $known[$id]->record->name : ''), $sheet->pencils()), $reading->colours())));
+        $pencils = array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, isset($known[$id]) ? $known[$id]->record->name : ''), $sheet->pencils());
+
+        return $this->measured($output, $out, $pencils, $reading);
+    }
+
+    /** Any page of swatches, read by a grid. */
+    private function grid(InputInterface $input, OutputInterface $output): int
+    {
+        $pencils = SheetPencil::listed($this->file($this->required($input, 'numbers')), (string) $input->getOption('line'));
+        $out = $this->required($input, 'out');
+        $photo = SheetPhotos::read($this->readable($this->required($input, 'photo')));
+        $corners = $this->corners($input, $photo) ?? throw UnreadableText::choice('--corners', ['eight shares from 0 to 1, x,y,x,y,x,y,x,y'], '');
+        $this->required($input, 'rows');
+        $this->required($input, 'columns');
+        $grid = new SwatchGrid($corners, (int) $this->whole($input, 'rows', SwatchGrid::MOST_ROWS), (int) $this->whole($input, 'columns', SwatchGrid::MOST_COLUMNS), array_map(static fn (SheetPencil $p): string => $p->id(), $pencils));
+
+        return $this->measured($output, $out, $pencils, ReadSwatches::page($photo, $grid, $this->paper($input)));
+    }
+
+    /** @param  list<SheetPencil>  $pencils */
+    private function measured(OutputInterface $output, string $out, array $pencils, ChartReading $reading): int
+    {
+        $this->write($out, DrawerWriter::csv(MeasuredPencils::rows($pencils, $reading->colours())));
         $this->json($output, [
             'out' => $out, 'page' => $reading->page + 1, 'measured' => count($reading->swatches()), 'empty' => $reading->empty(),
             'boxes' => array_map(static fn (BoxReading $b): array => ['pencil' => $b->box->pencil, 'kind' => $b->box->kind->value, 'filled' => $b->filled, ...Figures::colour($b->lab), 'doubt' => Figures::difference($b->doubt), 'note' => $b->note], $reading->boxes),

@@ -14,10 +14,8 @@ use KnottyPrism\Core\Chart\BenchCamera\Shot;
 use KnottyPrism\Core\Chart\Check\CheckDrawing;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
 use KnottyPrism\Core\Chart\Check\Progress;
-use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\PlanJson;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
@@ -90,20 +88,5 @@ final class CheckCommand extends Command
         }
 
         return PlanJson::drawing($json, $labels, PixelGrid::ofSrgb($small->width, $small->height, $small->pixels), $drawer, $this->paper($input));
-    }
-
-    /** @return list<array{float, float}>|null in pixels */
-    private function corners(InputInterface $input, Photograph $photo): ?array
-    {
-        $given = self::list($input, 'corners');
-        if ($given === []) {
-            return null;
-        }
-        $shares = array_map(static fn (string $s): float => is_numeric($s) && $s >= 0 && $s <= 1 ? (float) $s : -1.0, $given);
-        if (count($shares) !== 8 || min($shares) < 0) {
-            throw UnreadableText::choice('--corners', ['eight shares from 0 to 1, x,y,x,y,x,y,x,y'], implode(',', $given));
-        }
-
-        return array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], array_chunk($shares, 2));
     }
 }

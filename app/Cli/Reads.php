@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
+use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\OutOfRange;
@@ -71,6 +72,21 @@ trait Reads
     private static function list(InputInterface $input, string $option): array
     {
         return array_values(array_filter(array_map(trim(...), explode(',', (string) $input->getOption($option))), static fn (string $part): bool => $part !== ''));
+    }
+
+    /** @return list<array{float, float}>|null four corners in pixels, from the top left clockwise; null where they are not given */
+    private function corners(InputInterface $input, Photograph $photo): ?array
+    {
+        $given = self::list($input, 'corners');
+        if ($given === []) {
+            return null;
+        }
+        $shares = array_map(static fn (string $s): float => is_numeric($s) && $s >= 0 && $s <= 1 ? (float) $s : -1.0, $given);
+        if (count($shares) !== 8 || min($shares) < 0) {
+            throw UnreadableText::choice('--corners', ['eight shares from 0 to 1, x,y,x,y,x,y,x,y'], implode(',', $given));
+        }
+
+        return array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], array_chunk($shares, 2));
     }
 
     /** A whole number from 1, or null where the option is not given. */

@@ -17,10 +17,13 @@ use KnottyPrism\Core\Chart\MeasuredPencils;
 use KnottyPrism\Core\Chart\ReadChart;
 use KnottyPrism\Core\Chart\Reading\BoxReading;
 use KnottyPrism\Core\Chart\Reading\ChartReading;
+use KnottyPrism\Core\Chart\ReadSwatches;
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
+use KnottyPrism\Core\Chart\Sheet\SwatchGrid;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\BadPhoto;
+use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -48,6 +51,22 @@ final class MeasuringSheets
         return $sheet;
     }
 
+    /**
+     * A page of swatches that somebody has, read by a grid.
+     *
+     * @param  non-empty-list<SheetPencil>  $pencils  row after row
+     * @param  list<array{float, float}>  $corners  of the grid, shares of the photo
+     *
+     * @throws BadPhoto|BadFile|OutOfRange
+     */
+    public function ownPage(User $user, array $pencils, string $path, array $corners, int $rows, int $columns): MeasuringSheet
+    {
+        $photo = SheetPhotos::read($path);
+        $grid = new SwatchGrid(array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners), $rows, $columns, array_map(static fn (SheetPencil $p): string => $p->id(), $pencils));
+
+        return $this->noted($this->begin($user, $pencils, MeasuringSheet::OWN_PAGE), ReadSwatches::page($photo, $grid, Paper::whiteMedium()));
+    }
+
     /** @return list<MeasuringSheet> the newest first */
     public function of(User $user): array
     {
@@ -61,7 +80,9 @@ final class MeasuringSheets
      */
     public function read(MeasuringSheet $row, string $path): MeasuringSheet
     {
-        return $this->noted($row, ReadChart::page(SheetPhotos::read($path), $row->sheet(), Paper::whiteMedium()));
+        $sheet = $row->sheet();
+
+        return $this->noted($row, ReadChart::page(SheetPhotos::read($path), $sheet, Paper::whiteMedium()));
     }
 
     /**

@@ -7,9 +7,10 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
+use KnottyPrism\Core\Error\ImpossibleChange;
 
 /**
- * A sheet on which somebody colours pencils in to measure them, with what the photos of its pages said.
+ * A sheet on which somebody colours pencils in to measure them, or a page of swatches that they had, with what the photos of it said.
  *
  * @property int $id
  * @property int $user_id
@@ -19,6 +20,9 @@ use KnottyPrism\Core\Chart\Sheet\SheetPencil;
  */
 final class MeasuringSheet extends Model
 {
+    /** In place of a size: a page of swatches of the artist's own, read by a grid. */
+    public const OWN_PAGE = 'own page';
+
     protected $fillable = ['user_id', 'size', 'pencils', 'pages'];
 
     /** @return array<string, string> */
@@ -43,8 +47,24 @@ final class MeasuringSheet extends Model
         return array_combine(array_map(static fn (SheetPencil $p): string => $p->id(), $listed), $listed);
     }
 
+    public function isOwnPage(): bool
+    {
+        return $this->size === self::OWN_PAGE;
+    }
+
+    /** How many pages there are to photograph. */
+    public function pageCount(): int
+    {
+        return $this->isOwnPage() ? 1 : count($this->sheet()->pages);
+    }
+
+    /** @throws ImpossibleChange for a page of one's own, which is no sheet of ours */
     public function sheet(): ChartSheet
     {
+        if ($this->isOwnPage()) {
+            throw ImpossibleChange::because('This is a page of your own: it is read by a grid laid over its photo, not by printed marks.');
+        }
+
         return ChartSheet::of(array_map(static fn (SheetPencil $p): string => $p->id(), $this->listed()), $this->size);
     }
 }

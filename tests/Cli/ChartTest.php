@@ -44,3 +44,29 @@ it('suggests strips, learns a hand from them, and predicts for it', function () 
     expect(prismAnswer('predict', ...$predict, ...['--hand', $hand])['final']['lab'][0])->toBeLessThan(prismAnswer('predict', ...$predict)['final']['lab'][0] - 2);
     prismAnswer('match', 'match', '--drawer', demoDrawer(), '--target', '#8a8f7a', '--count', '1', '--hand', $hand);
 });
+
+it('reads a page of swatches that one already has, by a grid, and says what is wrong with the call', function () {
+    $hexes = ['#a03428', '#d8b840', '#284880', '#2c7048', '#30343a', '#c8a0a8'];
+    $image = imagecreatetruecolor(600, 460);
+    imagefill($image, 0, 0, 0xF4F1E8);
+    foreach ($hexes as $i => $hex) {
+        [$x, $y] = [60 + $i % 3 * 160, 50 + intdiv($i, 3) * 180];
+        imagefilledrectangle($image, $x + 16, $y + 16, $x + 144, $y + 164, (int) hexdec(substr($hex, 1)));
+    }
+    $photo = temporaryFile('');
+    imagepng($image, $photo);
+    $out = temporaryFile('');
+    $corners = implode(',', [60 / 600, 50 / 460, 540 / 600, 50 / 460, 540 / 600, 410 / 460, 60 / 600, 410 / 460]);
+    $call = ['chart', 'grid', '--photo', $photo, '--corners', $corners, '--rows', '2', '--columns', '3', '--numbers', temporaryFile("1 Hull red\n2 Straw\n3, 4, 5\n6 Shell"), '--line', 'Mine', '--out', $out];
+    $read = prismAnswer('chart-read', ...$call);
+    $drawer = DrawerFile::drawer((string) file_get_contents($out));
+    expect($read['measured'])->toBe(6)->and($read['empty'])->toBe([])->and($drawer->pencil('Mine/1')->record->name)->toBe('Hull red');
+    foreach ($hexes as $i => $hex) {
+        // The white of the page is that of the paper: what lies there is read beside it.
+        expect(KnottyPrism\Core\Colour\Lab::ofHex($drawer->pencil('Mine/'.($i + 1))->record->heavy)->deltaE00(KnottyPrism\Core\Colour\Lab::ofHex($hex)))->toBeLessThan(6.0);
+    }
+    foreach ([[['--corners', '0,0,1,1'], 'eight shares'], [['--rows', '0'], '--rows'], [['--columns', '2'], 'grid of 2'], [['--numbers', temporaryFile('')], ''], [['--photo', demoDrawer()], '']] as [$wrong, $says]) {
+        [$status, , , $errors] = prism(...$call, ...$wrong);
+        expect($status)->toBe(2)->and($errors)->toContain($says)->toStartWith('prism: ');
+    }
+});

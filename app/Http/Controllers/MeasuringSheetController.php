@@ -8,6 +8,7 @@ use App\Drawers\MeasuringSheets;
 use App\Http\Requests\Drawer\NewSheetRequest;
 use App\Http\Requests\Drawer\SheetColourRequest;
 use App\Http\Requests\Drawer\SheetPhotoRequest;
+use App\Http\Requests\Drawer\SwatchPageRequest;
 use App\Models\MeasuringSheet;
 use App\Print\ChartPages;
 use App\Resources\SheetResource;
@@ -33,6 +34,13 @@ final class MeasuringSheetController extends Controller
     {
         $pencils = $request->pencils();
         $id = $this->once($request, fn (): int => $this->sheets->begin($this->user($request), $pencils, (string) $request->string('size'))->id);
+
+        return new JsonResponse(self::shown(MeasuringSheet::query()->findOrFail((int) $id)), 201);
+    }
+
+    public function ownPage(SwatchPageRequest $request): JsonResponse
+    {
+        $id = $this->once($request, fn (): int => $this->sheets->ownPage($this->user($request), $request->pencils(), $request->photo()->getRealPath(), $request->corners() ?? [], $request->integer('rows'), $request->integer('columns'))->id);
 
         return new JsonResponse(self::shown(MeasuringSheet::query()->findOrFail((int) $id)), 201);
     }
@@ -71,6 +79,6 @@ final class MeasuringSheetController extends Controller
     /** @return array<string, mixed> */
     private static function shown(MeasuringSheet $sheet): array
     {
-        return SheetResource::of($sheet->id, $sheet->size, $sheet->listed(), count($sheet->sheet()->pages), $sheet->pages);
+        return SheetResource::of($sheet->id, $sheet->size, $sheet->listed(), $sheet->pageCount(), $sheet->pages);
     }
 }

@@ -364,6 +364,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drawer/swatches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readSwatches"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer/sheets/{sheet}": {
         parameters: {
             query?: never;
@@ -1751,7 +1767,7 @@ export interface components {
         Sheet: {
             id: number;
             /** @enum {unknown} */
-            size: "a4" | "a5" | "letter";
+            size: "a4" | "a5" | "letter" | "own page";
             pages: number;
             pagesRead: number;
             line: string;
@@ -2797,6 +2813,39 @@ export interface operations {
         };
         responses: {
             /** @description the sheet to print */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
+                };
+            };
+        };
+    };
+    readSwatches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    photo: string;
+                    /** @description of the grid over a page of swatches of one's own, eight shares of the photo between commas */
+                    corners: string;
+                    rows: number;
+                    columns: number;
+                    pencils: string;
+                    line: string;
+                };
+            };
+        };
+        responses: {
+            /** @description what lies in the grid */
             201: {
                 headers: {
                     [name: string]: unknown;

@@ -84,3 +84,33 @@ it('shows a sheet to nobody else', function () {
     expect($this->getJson('/api/drawer/sheets')->json('sheets'))->toBe([])
         ->and($this->get('/api/drawer/sample.csv')->assertOk()->getContent())->toContain('711');
 });
+
+it('reads a page of swatches of one\'s own by a grid, once, and takes it in like a sheet', function () {
+    $user = $this->artist();
+    $this->actingAs($user);
+    $image = imagecreatetruecolor(640, 360);
+    imagefill($image, 0, 0, 0xF2EEE4);
+    foreach ([0xA03428, 0xD8B840, 0x284880] as $i => $colour) {
+        imagefilledrectangle($image, 100 + 160 * $i, 90, 220 + 160 * $i, 270, $colour);
+    }
+    ob_start();
+    imagejpeg($image, null, 95);
+    $jpeg = (string) ob_get_clean();
+    $asked = static fn (array $with = []): array => [...['photo' => uploadOf($jpeg, 'own.jpg'), 'corners' => '0.125,0.2,0.875,0.2,0.875,0.8,0.125,0.8', 'rows' => '1', 'columns' => '3', 'pencils' => "3 moss\n5, 9", 'line' => ''], ...$with];
+    $read = $this->postJson('/api/drawer/swatches', $asked(), ['Idempotency-Key' => 'own-page-key-1'])->assertCreated()->json();
+    expect($read)->toFitThePage('Sheet')->and($read['measured'])->toBe(3)->and($read['size'])->toBe('own page')->and($read['pages'])->toBe(1)->and(array_map(fn (array $p): int => count($p['boxes']), $read['pencils']))->toBe([1, 1, 1]);
+    $rows = array_values(DrawerFile::drawer($this->get("/api/drawer/sheets/$read[id]/drawer.csv")->assertOk()->getContent())->pencils);
+    expect($rows[0]->record->name)->toBe('moss')->and($rows[1]->record->number)->toBe('5')->and($rows[2]->record->light)->toBeNull();
+    $this->patchJson("/api/drawer/sheets/$read[id]", ['pencil' => $read['pencils'][1]['id'], 'kind' => 'heavy', 'hex' => null])->assertOk()->assertJsonPath('measured', 2);
+    // It is no sheet of ours: nothing to print, nothing to find by marks.
+    $this->getJson("/api/drawer/sheets/$read[id]/file.pdf")->assertUnprocessable();
+    $this->postJson("/api/drawer/sheets/$read[id]/photo", ['photo' => uploadOf($jpeg, 'own.jpg')])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'page of your own'));
+    expect($this->getJson('/api/drawer/sheets')->assertOk()->json('sheets.0.measured'))->toBe(2);
+    foreach ([
+        [['corners' => '0.1,0.2'], 'four corners'], [['rows' => '0'], '1 to 24 rows'], [['columns' => '2'], 'grid of 1'], [['pencils' => ''], 'Write down'], [['photo' => uploadOf('no photo', 'a.jpg')], ''],
+        [['corners' => '0,0,1,0,1,1,0,1'], 'bare paper'],
+    ] as [$wrong, $says]) {
+        $this->postJson('/api/drawer/swatches', $asked($wrong))->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => $says === '' || str_contains($d, $says));
+    }
+    expect(MeasuringSheet::query()->where('user_id', $user->id)->count())->toBe(1);
+});

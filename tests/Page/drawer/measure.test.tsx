@@ -1,7 +1,8 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Sheet, SheetBox, TrayPencil } from '../../../resources/ts/api/types';
-import { MeasureView } from '../../../resources/ts/places/drawer/MeasureView';
+import { MeasureView } from '../../../resources/ts/places/drawer/measure/MeasureView';
+import { between } from '../../../resources/ts/ui/FourCorners';
 
 import { application, wrapper } from '../application';
 
@@ -152,5 +153,93 @@ describe('measuring pencils', () => {
         await list();
         fireEvent.click(screen.getByRole('button', { name: 'Back to the last sheet' }));
         expect(await screen.findByRole('link', { name: 'Print the sheet' })).toBeTruthy();
+    });
+});
+
+describe('a page of swatches that one has', () => {
+    const own = sheet({ id: 12, size: 'own page', pagesRead: 1, measured: 2 });
+    const choose = (name: string) =>
+        fireEvent.change(document.querySelector('input[type="file"]') as Element, { target: { files: [new File(['x'], name)] } });
+    const write = (label: string | RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+    const corner = (name: string) => screen.getByRole('button', { name: new RegExp(`^Corner at the grid's ${name}`) });
+
+    beforeEach(() => {
+        app.says('GET', '/api/drawer/sheets', { sheets: [] });
+        vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:page', revokeObjectURL: () => undefined }));
+    });
+
+    it('is read by a grid whose corners are set by keys, and what was set is there again when it lay askew', async () => {
+        app.says('POST', '/api/drawer/swatches', own, 201);
+        show();
+        fireEvent.click(await screen.findByRole('button', { name: 'I have a page of swatches' }));
+        await screen.findByText(/with bare paper all round/);
+        choose('own.jpg');
+        expect((await screen.findByAltText('Your page of swatches')).getAttribute('src')).toBe('blob:page');
+        corner('top left').focus();
+        fireEvent.keyDown(corner('top left'), { key: 'ArrowRight' });
+        fireEvent.keyUp(corner('top left'), { key: 'ArrowRight' });
+        expect(corner('top left').getAttribute('aria-label')).toContain('11 % across, 10 % down');
+        write('rows', '2');
+        write('columns', '3');
+        write('What lies in the grid, row after row', '3 moss\n4 brick');
+        // Two lines between three columns, one between two rows.
+        expect(document.querySelectorAll('svg line')).toHaveLength(3);
+        fireEvent.click(screen.getByRole('button', { name: 'Read the page' }));
+        await screen.findByText(/2 swatches on a page of your own/);
+        const body = app.last('POST')?.body as FormData;
+        expect(Object.fromEntries(['corners', 'rows', 'columns', 'pencils', 'line'].map((f) => [f, body.get(f)]))).toEqual({
+            corners: '0.1100,0.1000,0.9000,0.1000,0.9000,0.9000,0.1000,0.9000',
+            rows: '2',
+            columns: '3',
+            pencils: '3 moss\n4 brick',
+            line: '',
+        });
+        // Nothing is printed of it and nothing photographed again; the grid is where it was.
+        expect(screen.queryByRole('link', { name: 'Print the sheet' })).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'I have a page of swatches' }));
+        expect(corner('top left').getAttribute('aria-label')).toContain('11 % across');
+        expect(screen.getByLabelText('columns')).toHaveProperty('value', '3');
+    });
+
+    it('says what is wrong with it, and keeps all that was set', async () => {
+        app.refuses('POST', '/api/drawer/swatches', 422, 'Too little bare paper is seen around it.');
+        show();
+        fireEvent.click(await screen.findByRole('button', { name: 'I have a page of swatches' }));
+        await screen.findByText(/with bare paper all round/);
+        choose('own.jpg');
+        await screen.findByAltText('Your page of swatches');
+        write('What lies in the grid, row after row', '3 moss');
+        fireEvent.click(screen.getByRole('button', { name: 'Read the page' }));
+        await screen.findByText('Too little bare paper is seen around it.');
+        expect(screen.getByLabelText('What lies in the grid, row after row')).toHaveProperty('value', '3 moss');
+        fireEvent.click(screen.getByRole('button', { name: 'Back to the sheets' }));
+        expect(await list()).toBeTruthy();
+    });
+});
+
+describe('a grid between four corners', () => {
+    const aslant = [
+        [0.1, 0.2],
+        [0.8, 0.1],
+        [0.95, 0.9],
+        [0.2, 0.7],
+    ] as const;
+
+    it('ends at the corners, and runs through its middle as a camera sees it', () => {
+        for (const [i, [u, v]] of [
+            [0, 0],
+            [1, 0],
+            [1, 1],
+            [0, 1],
+        ].entries()) {
+            expect(between(aslant, u ?? 0, v ?? 0)[0]).toBeCloseTo(aslant[i]?.[0] ?? 0, 9);
+            expect(between(aslant, u ?? 0, v ?? 0)[1]).toBeCloseTo(aslant[i]?.[1] ?? 0, 9);
+        }
+        // The diagonals of what is seen cross where the middle of the page lies.
+        const [x, y] = between(aslant, 0.5, 0.5);
+        const on = ([ax, ay]: readonly [number, number], [bx, by]: readonly [number, number]) =>
+            (bx - ax) * (y - ay) - (by - ay) * (x - ax);
+        expect(on(aslant[0], aslant[2])).toBeCloseTo(0, 9);
+        expect(on(aslant[1], aslant[3])).toBeCloseTo(0, 9);
     });
 });

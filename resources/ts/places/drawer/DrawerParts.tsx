@@ -8,7 +8,7 @@ import { BalanceView, DrawerFacts } from './BalanceView';
 import { isMeant, likeliest, shownKey, shownOf } from './drawerState';
 import { FilesView } from './FilesView';
 import { HandView } from './hand/HandView';
-import { MeasureView } from './MeasureView';
+import { MeasureView } from './measure/MeasureView';
 import { LinesView } from './LinesView';
 import { MixView } from './MixView';
 import { PencilView } from './PencilView';

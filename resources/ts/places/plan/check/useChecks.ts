@@ -4,9 +4,7 @@ import { putAnswer } from '../../../api/answers';
 import { ask, askWithFile, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { DrawingCheck, DrawingChecks } from '../../../api/types';
-
-/** Four places as shares of the photo, from the top left of the drawing clockwise. */
-export type Corners = readonly (readonly [number, number])[];
+import { inShares, type Corners } from '../../../ui/FourCorners';
 
 export interface Photographed {
     file: File;
@@ -32,7 +30,7 @@ export function useChecks(study: number) {
         mutationFn: ({ file, passes, corners }: Photographed) =>
             askWithFile<DrawingCheck>(base, 'photo', file, newKey(), {
                 passes: String(passes),
-                ...(corners === null ? {} : { corners: corners.flat().map(inShares).join(',') }),
+                ...(corners === null ? {} : { corners: inShares(corners) }),
             }),
         onMutate: ({ file }) => setInHand(file),
         onSuccess: put,
@@ -51,5 +49,3 @@ export function useChecks(study: number) {
     });
     return { base, checks, photograph, makeUp, remove, fault, inHand };
 }
-
-export const inShares = (share: number): string => Math.max(0, Math.min(1, share)).toFixed(4);

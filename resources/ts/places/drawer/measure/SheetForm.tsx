@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { TrayPencil } from '../../api/types';
-import { Button, NativeSelect, TextInput, WordButton } from '../../ui/controls';
-import { Row } from '../../ui/layout';
+import type { TrayPencil } from '../../../api/types';
+import { Button, NativeSelect, TextInput, WordButton } from '../../../ui/controls';
+import { Row } from '../../../ui/layout';
 
 const Form = styled.form`
     display: grid;

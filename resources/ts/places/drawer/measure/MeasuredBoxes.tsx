@@ -1,6 +1,6 @@
 import styled from 'styled-components';
-import type { Sheet, SheetBox } from '../../api/types';
-import { WordButton } from '../../ui/controls';
+import type { Sheet, SheetBox } from '../../../api/types';
+import { WordButton } from '../../../ui/controls';
 
 const KINDS = [
     ['heavy', 'two coats'],

@@ -1,16 +1,19 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
-import { putAnswer } from '../../api/answers';
-import { ask, askFile, askWithFile, sentenceOf } from '../../api/client';
-import { newKey } from '../../api/keptEdits';
-import type { Sheet, SheetBox, Sheets, TrayPencil } from '../../api/types';
-import { Column, PartHead } from '../../ui/Column';
-import { Button, WordButton } from '../../ui/controls';
-import { Row } from '../../ui/layout';
-import { Bringing, useImport } from './ImportPart';
+import { putAnswer } from '../../../api/answers';
+import { ask, askFile, askWithFile, sentenceOf } from '../../../api/client';
+import { newKey } from '../../../api/keptEdits';
+import type { Sheet, SheetBox, Sheets, TrayPencil } from '../../../api/types';
+import { Column, PartHead } from '../../../ui/Column';
+import { Button, WordButton } from '../../../ui/controls';
+import { Row } from '../../../ui/layout';
+import { Bringing, useImport } from '../ImportPart';
 import { MeasuredBoxes } from './MeasuredBoxes';
 import { SheetForm } from './SheetForm';
+import { NO_SWATCHES } from './swatchDraft';
+
+const SwatchPage = lazy(() => import('./SwatchPage').then((m) => ({ default: m.SwatchPage })));
 
 const KEY = ['sheets'];
 
@@ -35,6 +38,12 @@ function useSheets() {
             ask<Sheet>('/api/drawer/sheets', { method: 'POST', json, key: newKey() }),
         ...changing,
     });
+    const ownPage = useMutation({
+        mutationFn: ({ file, fields }: { file: File; fields: Readonly<Record<string, string>> }) =>
+            askWithFile<Sheet>('/api/drawer/swatches', 'photo', file, newKey(), fields),
+        ...changing,
+        onMutate: () => setMade(null),
+    });
     const photograph = useMutation({
         mutationFn: ({ id, file }: { id: number; file: File }) =>
             askWithFile<Sheet>(`/api/drawer/sheets/${id}/photo`, 'photo', file, newKey()),
@@ -50,7 +59,7 @@ function useSheets() {
             ask<Sheet>(`/api/drawer/sheets/${id}`, { method: 'PATCH', json }),
         ...changing,
     });
-    return { sheets, begin, photograph, makeUp, correct, made, fault, setFault };
+    return { sheets, begin, ownPage, photograph, makeUp, correct, made, fault, setFault };
 }
 
 type SheetsState = ReturnType<typeof useSheets>;
@@ -64,9 +73,16 @@ interface MeasureViewProps {
 export function MeasureView({ known, onFault }: MeasureViewProps) {
     const state = useSheets();
     const [isNew, setNew] = useState(false);
+    const [isOwn, setOwn] = useState(false);
+    const [swatches, setSwatches] = useState(NO_SWATCHES);
     const [chosen, setChosen] = useState<number | null>(null);
     const all = state.sheets.data?.sheets ?? [];
     const sheet = isNew ? undefined : (all.find((s) => s.id === chosen) ?? all[0]);
+    const show = (answer: Sheet) => {
+        setOwn(false);
+        setNew(false);
+        setChosen(answer.id);
+    };
     if (state.sheets.isPending) {
         return <Column aria-busy="true">Looking for your sheets…</Column>;
     }
@@ -74,11 +90,21 @@ export function MeasureView({ known, onFault }: MeasureViewProps) {
         <Column aria-label="Measure my pencils">
             <PartHead $first>
                 <h2>Measure my pencils</h2>
-                {sheet !== undefined && <WordButton onPress={() => setNew(true)}>Another sheet</WordButton>}
-                {isNew && all.length > 0 && <WordButton onPress={() => setNew(false)}>Back to the last sheet</WordButton>}
+                {!isOwn && sheet !== undefined && <WordButton onPress={() => setNew(true)}>Another sheet</WordButton>}
+                {!isOwn && isNew && all.length > 0 && <WordButton onPress={() => setNew(false)}>Back to the last sheet</WordButton>}
+                <WordButton onPress={() => setOwn(!isOwn)}>{isOwn ? 'Back to the sheets' : 'I have a page of swatches'}</WordButton>
             </PartHead>
             {state.sheets.error !== null && <p role="alert">{sentenceOf(state.sheets.error)}</p>}
-            {sheet === undefined ? (
+            {isOwn ? (
+                <Suspense fallback={<p>Opening…</p>}>
+                    <SwatchPage
+                        draft={swatches}
+                        isPending={state.ownPage.isPending}
+                        onDraft={setSwatches}
+                        onRead={(file, fields) => state.ownPage.mutate({ file, fields }, { onSuccess: show })}
+                    />
+                </Suspense>
+            ) : sheet === undefined ? (
                 <SheetForm
                     known={known}
                     isPending={state.begin.isPending}
@@ -86,8 +112,7 @@ export function MeasureView({ known, onFault }: MeasureViewProps) {
                         state.begin.mutate(list, {
                             onSuccess: (answer) => {
                                 onMade();
-                                setNew(false);
-                                setChosen(answer.id);
+                                show(answer);
                             },
                         })
                     }
@@ -113,26 +138,14 @@ function SheetAtHand({ sheet, state, onFault }: { sheet: Sheet; state: SheetsSta
     };
     return (
         <>
-            <p>
-                {sheet.pencils.length} pencils on {sheet.pages === 1 ? 'one page' : `${sheet.pages} pages`}: print at 100 %, colour in, and
-                photograph each page whole, from above, in daylight.
-            </p>
-            <Row>
-                <a href={`/api/drawer/sheets/${sheet.id}/file.pdf`} target="_blank" rel="noreferrer">
-                    Print the sheet
-                </a>
-                <FileTrigger
-                    acceptedFileTypes={['image/*']}
-                    onSelect={(files) => files?.[0] !== undefined && state.photograph.mutate({ id: sheet.id, file: files[0] })}
-                >
-                    <Button $main={sheet.measured === 0} isPending={isReading}>
-                        Choose a photo of it
-                    </Button>
-                </FileTrigger>
-                <WordButton isPending={isReading} onPress={() => state.makeUp.mutate(sheet.id)}>
-                    Try with a made-up photo
-                </WordButton>
-            </Row>
+            {sheet.size === 'own page' ? (
+                <p>
+                    {sheet.pencils.length} swatches on a page of your own. Where one says so, set the grid again: nothing is in the drawer
+                    before you take it in.
+                </p>
+            ) : (
+                <PrintAndPhotograph sheet={sheet} state={state} isReading={isReading} />
+            )}
             <div role="status">
                 {isReading && <p>Reading the photo…</p>}
                 {!isReading && sheet.measured > 0 && (
@@ -157,6 +170,33 @@ function SheetAtHand({ sheet, state, onFault }: { sheet: Sheet; state: SheetsSta
                 </Row>
             )}
             <Bringing bringing={bringing} />
+        </>
+    );
+}
+
+function PrintAndPhotograph({ sheet, state, isReading }: { sheet: Sheet; state: SheetsState; isReading: boolean }) {
+    return (
+        <>
+            <p>
+                {sheet.pencils.length} pencils on {sheet.pages === 1 ? 'one page' : `${sheet.pages} pages`}: print at 100 %, colour in, and
+                photograph each page whole, from above, in daylight.
+            </p>
+            <Row>
+                <a href={`/api/drawer/sheets/${sheet.id}/file.pdf`} target="_blank" rel="noreferrer">
+                    Print the sheet
+                </a>
+                <FileTrigger
+                    acceptedFileTypes={['image/*']}
+                    onSelect={(files) => files?.[0] !== undefined && state.photograph.mutate({ id: sheet.id, file: files[0] })}
+                >
+                    <Button $main={sheet.measured === 0} isPending={isReading}>
+                        Choose a photo of it
+                    </Button>
+                </FileTrigger>
+                <WordButton isPending={isReading} onPress={() => state.makeUp.mutate(sheet.id)}>
+                    Try with a made-up photo
+                </WordButton>
+            </Row>
         </>
     );
 }

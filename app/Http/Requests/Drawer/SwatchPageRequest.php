@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Drawer;
+
+use App\Http\Requests\CarriesPhoto;
+use App\Http\Requests\SetsCorners;
+use Illuminate\Foundation\Http\FormRequest;
+use KnottyPrism\Core\Chart\Sheet\SheetPencil;
+use KnottyPrism\Core\Chart\Sheet\SwatchGrid;
+
+/** The photo of a page of swatches that somebody has, and the grid that they laid over it. */
+final class SwatchPageRequest extends FormRequest
+{
+    use CarriesPhoto, SetsCorners;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'photo' => self::photoRules(), 'corners' => ['required', 'string', self::CORNERS],
+            'rows' => ['required', 'integer', 'between:1,'.SwatchGrid::MOST_ROWS], 'columns' => ['required', 'integer', 'between:1,'.SwatchGrid::MOST_COLUMNS],
+            'pencils' => ['required', 'string', 'max:12000'], 'line' => ['present', 'nullable', 'string', 'max:60'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        $count = static fn (string $what, int $most): string => "A grid has 1 to $most $what.";
+
+        return [
+            ...self::photoMessages('Choose the photo of your page.'), 'corners.*' => self::CORNERS_SAY,
+            'rows.*' => $count('rows', SwatchGrid::MOST_ROWS), 'columns.*' => $count('columns', SwatchGrid::MOST_COLUMNS),
+            'pencils.required' => 'Write down what lies in the grid, row after row: a number a row, and its name if you like.', 'pencils.max' => 'That is more text than sixty pencils need.',
+        ];
+    }
+
+    /** @return non-empty-list<SheetPencil> */
+    public function pencils(): array
+    {
+        return SheetPencil::listed((string) $this->string('pencils'), (string) $this->string('line'));
+    }
+}

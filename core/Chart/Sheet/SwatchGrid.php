@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Chart\Sheet;
+
+use KnottyPrism\Core\Error\OutOfRange;
+
+/** A grid that somebody laid over the photo of a page of swatches: equal cells in rows and columns, a pencil in each, row after row. */
+final readonly class SwatchGrid
+{
+    public const MOST_ROWS = 24;
+
+    public const MOST_COLUMNS = 24;
+
+    /**
+     * @param  list<array{float, float}>  $corners  of the grid in pixels of the photo, from the top left clockwise
+     * @param  list<string>  $pencils  identifiers, each once; cells beyond the last are not read
+     *
+     * @throws OutOfRange
+     */
+    public function __construct(public array $corners, public int $rows, public int $columns, public array $pencils)
+    {
+        OutOfRange::check('the number of rows', $rows, 1, self::MOST_ROWS);
+        OutOfRange::check('the number of columns', $columns, 1, self::MOST_COLUMNS);
+        OutOfRange::check('the number of pencils in a grid of '.$rows.' × '.$columns, count($pencils), 1, min(ChartSheet::MOST_PENCILS, $rows * $columns));
+    }
+
+    /** @return list<ChartBox> the cells, as shares of the grid */
+    public function boxes(): array
+    {
+        $boxes = [];
+        foreach ($this->pencils as $i => $pencil) {
+            $boxes[] = new ChartBox($pencil, BoxKind::Heavy, $i % $this->columns / $this->columns, intdiv($i, $this->columns) / $this->rows, 1 / $this->columns, 1 / $this->rows);
+        }
+
+        return $boxes;
+    }
+}

@@ -1,0 +1,110 @@
+import { FileTrigger } from 'react-aria-components';
+import styled from 'styled-components';
+import { Button, TextInput } from '../../../ui/controls';
+import { FourCorners, inShares } from '../../../ui/FourCorners';
+import { Row } from '../../../ui/layout';
+import { usePicture } from '../../../ui/usePicture';
+import type { SwatchDraft } from './swatchDraft';
+
+const Form = styled.form`
+    display: grid;
+    gap: 8px;
+    & textarea {
+        width: 100%;
+        min-height: 140px;
+        padding: 8px;
+        border: 1.5px solid var(--strong-line);
+        border-radius: 0;
+        background: var(--ground);
+        color: var(--ink);
+        font: inherit;
+    }
+`;
+
+const Count = styled(TextInput)`
+    width: 56px;
+`;
+
+interface SwatchPageProps {
+    draft: SwatchDraft;
+    isPending: boolean;
+    onDraft: (change: (draft: SwatchDraft) => SwatchDraft) => void;
+    onRead: (file: File, fields: Readonly<Record<string, string>>) => void;
+}
+
+/** A page of swatches that one already has: a grid is laid over its photo, and what lies in it is written down row after row. */
+export function SwatchPage({ draft, isPending, onDraft, onRead }: SwatchPageProps) {
+    const { file } = draft;
+    const choose = (
+        <FileTrigger
+            acceptedFileTypes={['image/*']}
+            onSelect={(files) => files?.[0] !== undefined && onDraft((d) => ({ ...d, file: files[0] ?? null }))}
+        >
+            <Button $main={file === null}>{file === null ? 'Choose a photo of the page' : 'Another photo'}</Button>
+        </FileTrigger>
+    );
+    return (
+        <>
+            <p>
+                Photograph the page from above, in daylight, with bare paper all round the swatches. Each is taken for two coats at full
+                pressure; what a light hand makes of it is assumed.
+            </p>
+            {file === null ? (
+                choose
+            ) : (
+                <Form
+                    onSubmit={(e) => {
+                        e.preventDefault();
+                        const { corners, rows, columns, pencils, line } = draft;
+                        onRead(file, { corners: inShares(corners), rows, columns, pencils, line });
+                    }}
+                >
+                    <Grid file={file} draft={draft} onDraft={onDraft} />
+                    <Row>
+                        <Button $main type="submit" isPending={isPending}>
+                            Read the page
+                        </Button>
+                        {choose}
+                    </Row>
+                </Form>
+            )}
+        </>
+    );
+}
+
+const count = (text: string): number => Math.max(1, Math.min(24, Math.round(Number(text)) || 1));
+
+function Grid({ file, draft, onDraft }: Pick<SwatchPageProps, 'draft' | 'onDraft'> & { file: File }) {
+    const write = (change: Partial<SwatchDraft>) => onDraft((d) => ({ ...d, ...change }));
+    return (
+        <>
+            <p>Drag the corners, or move them by arrow keys, until every swatch lies in a cell of its own.</p>
+            <FourCorners
+                src={usePicture(file)}
+                alt="Your page of swatches"
+                of="the grid"
+                corners={draft.corners}
+                onCorners={(next) => onDraft((d) => ({ ...d, corners: next(d.corners) }))}
+                rows={count(draft.rows)}
+                columns={count(draft.columns)}
+            />
+            <Row>
+                <label>
+                    rows <Count inputMode="numeric" value={draft.rows} onChange={(e) => write({ rows: e.target.value })} />
+                </label>
+                <label>
+                    columns <Count inputMode="numeric" value={draft.columns} onChange={(e) => write({ columns: e.target.value })} />
+                </label>
+                <label>
+                    of the line <TextInput value={draft.line} placeholder="none" onChange={(e) => write({ line: e.target.value })} />
+                </label>
+            </Row>
+            <textarea
+                aria-label="What lies in the grid, row after row"
+                placeholder={'12 moss\n14 brick\n17, 18, 19'}
+                value={draft.pencils}
+                onChange={(e) => write({ pencils: e.target.value })}
+            />
+        </>
+    );
+}
