@@ -1884,6 +1884,8 @@ export interface components {
                 /** @description place on its ladder, from 0 */
                 rung?: number;
                 hex?: string;
+                /** @description L*, a*, b* as a meter says them */
+                lab?: number[];
             }[];
         };
         HandChoice: {

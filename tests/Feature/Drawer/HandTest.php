@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\HandVersion;
 use App\Models\PencilRow;
 use App\Models\User;
+use KnottyPrism\Core\Colour\Lab;
 
 /** @return array<string, mixed> the hand as it was learned from six strips that all came out at one rung of their ladders */
 function learnt(int $rung, string $paper = 'white medium'): array
@@ -85,6 +86,21 @@ it('reads strips from a photo, made up or not, before anything is learned', func
     $this->postJson('/api/hand/photo', ['photo' => $this->photo()])->assertUnprocessable()->assertJsonPath('detail', 'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the picture.');
 });
 
+it('learns from colours as a meter says them', function () {
+    $this->actingAs($this->artistWithDrawer());
+    $strips = $this->getJson('/api/hand')->assertOk()->json('strips');
+    // Every strip as a firmer hand leaves it: the fifth dab of its ladder, by its figures.
+    $byRung = $this->postJson('/api/hand', ['strips' => array_map(static fn (array $s): array => ['stack' => $s['stack'], 'rung' => 5], $strips)])->assertCreated()->json();
+    $labs = array_map(static function (array $came): array {
+        [$x, $y, $z] = [Lab::ofHex($came['foundHex'])->l, Lab::ofHex($came['foundHex'])->a, Lab::ofHex($came['foundHex'])->b];
+
+        return [round($x, 2), round($y, 2), round($z, 2)];
+    }, $byRung['came']);
+    $this->patchJson('/api/hand', ['number' => 0])->assertOk();
+    $byLab = $this->postJson('/api/hand', ['strips' => array_map(static fn (array $s, array $lab): array => ['stack' => $s['stack'], 'lab' => $lab], $strips, $labs)])->assertCreated()->json();
+    expect($byLab['hand']['pressure'])->toBeGreaterThan(1.02)->and($byLab['hand']['strips'])->toBeGreaterThanOrEqual(count($strips));
+});
+
 it('refuses what no strip can be', function (array $json, string $says) {
     $this->actingAs($this->artistWithDrawer());
     expect($this->postJson('/api/hand', $json)->assertUnprocessable()->json('detail'))->toContain($says);
@@ -93,6 +109,8 @@ it('refuses what no strip can be', function (array $json, string $says) {
     'none' => [['strips' => []], 'Say of one strip at least'],
     'a rung that is none' => [['strips' => [['stack' => '711@0.35', 'rung' => 9]]], 'rung'],
     'no colour' => [['strips' => [['stack' => '711@0.35', 'hex' => 'brownish']]], 'like #a1b2c3'],
+    'a measured colour that is none' => [['strips' => [['stack' => '711@0.35', 'lab' => [300, 0, 0]]]], 'L* from 0 to 100'],
+    'half a measured colour' => [['strips' => [['stack' => '711@0.35', 'lab' => [30, 0]]]], 'L* from 0 to 100'],
     'a pencil that nobody has' => [['strips' => [['stack' => '9999@0.35', 'rung' => 2]]], '9999'],
     'a stack that is none' => [['strips' => [['stack' => '711 firmly', 'rung' => 2]]], '711 firmly'],
 ]);

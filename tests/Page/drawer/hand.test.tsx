@@ -2,7 +2,7 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import { describe, expect, it } from 'vitest';
 import type { Hand, StripsRead } from '../../../resources/ts/api/types';
 import { HandView } from '../../../resources/ts/places/drawer/hand/HandView';
-import { readAs, sent } from '../../../resources/ts/places/drawer/hand/useHand';
+import { figures, readAs, sent } from '../../../resources/ts/places/drawer/hand/useHand';
 import { application, wrapper } from '../application';
 
 const app = application();
@@ -78,6 +78,29 @@ describe('my hand', () => {
         expect(screen.getByRole('list', { name: 'What the strips came to' }).textContent).toContain('Off: a step too dark. Lift');
         expect(screen.queryByText('The drawer has no pencil 728.')).toBeNull();
         expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Learn from these strips' }).disabled).toBe(true);
+    });
+
+    it('takes a colour as a meter says it, and none that is no colour', async () => {
+        app.says('GET', '/api/hand', even);
+        app.says('POST', '/api/hand', heavy, 201);
+        render(<HandView paper="white medium" study={7} />, { wrapper });
+        const write = (text: string) => fireEvent.change(screen.getByLabelText('Strip 2 in figures'), { target: { value: text } });
+        await screen.findByRole('radiogroup', { name: 'Strip 2: 728 light' });
+        write('61.5 4,');
+        expect(screen.getByLabelText('Strip 2 in figures').getAttribute('aria-invalid')).toBe('true');
+        expect(screen.getByRole('button', { name: 'Learn from these strips' })).toHaveProperty('disabled', true);
+        write('61.5, 4 12.25');
+        expect(screen.getByText('measured 61.5, 4, 12.25')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Learn from one strip' }));
+        await waitFor(() => expect(app.last('POST')?.body).toEqual({ strips: [{ stack: '728@0.35', lab: [61.5, 4, 12.25] }] }));
+        expect(figures('#A1b2C3')).toEqual({ hexes: ['#a1b2c3'] });
+        expect([figures(''), figures('brown'), figures('1 2'), figures('1 2 3 4'), figures('#a1b2c')]).toEqual([
+            null,
+            null,
+            null,
+            null,
+            null,
+        ]);
     });
 
     it('goes to another version and back to the even hand', async () => {

@@ -1,9 +1,10 @@
+import { useState } from 'react';
 import { RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import type { StripAsked } from '../../../api/types';
 import { Dab } from '../../../dabs/Dab';
-import { WordButton } from '../../../ui/controls';
-import type { Said } from './useHand';
+import { TextInput, WordButton } from '../../../ui/controls';
+import { figures, type Said } from './useHand';
 
 const Strip = styled.li`
     padding: 6px 0 8px;
@@ -18,6 +19,10 @@ const Strip = styled.li`
     & .planned {
         display: block;
         text-align: center;
+        font-size: var(--size-small);
+        color: var(--soft-ink);
+    }
+    & label {
         font-size: var(--size-small);
         color: var(--soft-ink);
     }
@@ -68,6 +73,7 @@ export function StripLadder({ at, strip, said, onSaid }: StripLadderProps) {
                     </>
                 )}
                 {rung !== null && <i>{strip.ladder[rung]?.words}</i>}
+                {said !== undefined && 'lab' in said && <i>measured {said.lab.join(', ')}</i>}
                 {said !== undefined && (
                     <WordButton aria-label={`Leave out strip ${at}`} onPress={() => onSaid(null)}>
                         leave out
@@ -89,6 +95,31 @@ export function StripLadder({ at, strip, said, onSaid }: StripLadderProps) {
                     </RadioField>
                 ))}
             </Rungs>
+            <Figures name={`Strip ${at} in figures`} onSaid={onSaid} />
         </Strip>
+    );
+}
+
+/** For who has a meter: the colour that was measured. */
+function Figures({ name, onSaid }: { name: string; onSaid: (said: Said) => void }) {
+    const [text, setText] = useState('');
+    const write = (written: string) => {
+        setText(written);
+        const said = figures(written);
+        if (said !== null) {
+            onSaid(said);
+        }
+    };
+    return (
+        <label>
+            or as measured{' '}
+            <TextInput
+                aria-label={name}
+                aria-invalid={text.trim() !== '' && figures(text) === null}
+                placeholder="L* a* b*, or #a1b2c3"
+                value={text}
+                onChange={(e) => write(e.target.value)}
+            />
+        </label>
     );
 }

@@ -4,8 +4,18 @@ import { ask, askWithFile, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Hand, StripsRead, StripsSaid } from '../../../api/types';
 
-/** What is said of one strip: the dab of its ladder that it is most like, or the colours of a photo, a try each. */
-export type Said = { rung: number } | { hexes: readonly string[] };
+/** What is said of one strip: the dab of its ladder that it is most like, the colours of a photo, a try each, or what a meter says. */
+export type Said = { rung: number } | { hexes: readonly string[] } | { lab: number[] };
+
+/** A colour as it is written: #a1b2c3, or L*, a* and b*; nothing where it is none. */
+export function figures(text: string): Said | null {
+    if (/^#[0-9a-f]{6}$/i.test(text.trim())) {
+        return { hexes: [text.trim().toLowerCase()] };
+    }
+    const parts = text.trim().split(/[\s,;]+/);
+    const lab = parts.map(Number);
+    return lab.length === 3 && !parts.includes('') && lab.every(Number.isFinite) ? { lab } : null;
+}
 
 /** The hand on a paper; strips are of a study's plan where one is named. */
 export function useHand(paper: string, study: number | null) {
@@ -47,7 +57,7 @@ export function useHand(paper: string, study: number | null) {
 /** What was said, as it is sent: every try of a photo is a strip of its own. */
 export const sent = (said: Readonly<Record<string, Said>>): StripsSaid['strips'] =>
     Object.entries(said).flatMap(([stack, what]): StripsSaid['strips'] =>
-        'rung' in what ? [{ stack, rung: what.rung }] : what.hexes.map((hex) => ({ stack, hex })),
+        'hexes' in what ? what.hexes.map((hex) => ({ stack, hex })) : [{ stack, ...what }],
     );
 
 /** A photo's boxes, strip by strip; what was not laid is left out. */
