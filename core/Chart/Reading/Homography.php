@@ -35,7 +35,8 @@ final readonly class Homography
     public function to(float $x, float $y): array
     {
         $h = $this->h;
-        $w = $h[6] * $x + $h[7] * $y + $h[8];
+        // On the horizon of a view that nobody has: far away, not an error.
+        $w = ($h[6] * $x + $h[7] * $y + $h[8]) ?: 1e-12;
 
         return [($h[0] * $x + $h[1] * $y + $h[2]) / $w, ($h[3] * $x + $h[4] * $y + $h[5]) / $w];
     }

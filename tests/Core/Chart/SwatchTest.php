@@ -64,5 +64,8 @@ it('wants bare paper around, and no more pencils than there are places', functio
     foreach ([[3, 4, 13], [0, 4, 1], [3, 25, 1], [3, 4, 0], [24, 24, 61]] as [$rows, $columns, $pencils]) {
         expect(fn () => new SwatchGrid(ownCorners(), $rows, $columns, array_map(strval(...), array_slice(range(0, 60), 0, $pencils))))->toBeRefused();
     }
+    foreach ([[[50.0, 50.0], [50.0, 50.0], [50.0, 50.0], [50.0, 50.0]], [[10.0, 10.0], [200.0, 10.0], [10.0, 90.0], [200.0, 90.0]], [[0.0, 0.0], [99.0, 0.0], [9.0, 9.0], [0.0, 99.0]]] as $across) {
+        expect(fn () => new SwatchGrid($across, 2, 2, ['a']))->toBeRefused('lie across each other');
+    }
     expect((new SwatchGrid(ownCorners(), 3, 4, ['a', 'b', 'c', 'd', 'e']))->boxes()[4])->toEqual(new KnottyPrism\Core\Chart\Sheet\ChartBox('e', KnottyPrism\Core\Chart\Sheet\BoxKind::Heavy, 0.0, 1 / 3, 0.25, 1 / 3));
 });
