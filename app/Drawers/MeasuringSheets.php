@@ -64,7 +64,10 @@ final class MeasuringSheets
         $photo = SheetPhotos::read($path);
         $grid = new SwatchGrid(array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners), $rows, $columns, array_map(static fn (SheetPencil $p): string => $p->id(), $pencils));
 
-        return $this->noted($this->begin($user, $pencils, MeasuringSheet::OWN_PAGE), ReadSwatches::page($photo, $grid, Paper::whiteMedium()));
+        // Read before anything is kept: what can't be read leaves no row.
+        $reading = ReadSwatches::page($photo, $grid, Paper::whiteMedium());
+
+        return $this->noted($this->begin($user, $pencils, MeasuringSheet::OWN_PAGE), $reading);
     }
 
     /** @return list<MeasuringSheet> the newest first */

@@ -1,23 +1,8 @@
 import { useState } from 'react';
-import styled from 'styled-components';
 import type { TrayPencil } from '../../../api/types';
 import { Button, NativeSelect, TextInput, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
-
-const Form = styled.form`
-    display: grid;
-    gap: 8px;
-    & textarea {
-        width: 100%;
-        min-height: 220px;
-        padding: 8px;
-        border: 1.5px solid var(--strong-line);
-        border-radius: 0;
-        background: var(--ground);
-        color: var(--ink);
-        font: inherit;
-    }
-`;
+import { SheetFields } from './SheetFields';
 
 const DRAFT = 'measure-draft';
 
@@ -48,7 +33,7 @@ export function SheetForm({ known, isPending, onMake }: SheetFormProps) {
         );
     };
     return (
-        <Form
+        <SheetFields
             onSubmit={(e) => {
                 e.preventDefault();
                 onMake({ pencils, line, size }, () => localStorage.removeItem(DRAFT));
@@ -80,6 +65,6 @@ export function SheetForm({ known, isPending, onMake }: SheetFormProps) {
                 </Button>
                 {known.length > 0 && <WordButton onPress={again}>Measure those of the drawer again</WordButton>}
             </Row>
-        </Form>
+        </SheetFields>
     );
 }

@@ -4,22 +4,8 @@ import { Button, TextInput } from '../../../ui/controls';
 import { FourCorners, inShares } from '../../../ui/FourCorners';
 import { Row } from '../../../ui/layout';
 import { usePicture } from '../../../ui/usePicture';
+import { SheetFields } from './SheetFields';
 import type { SwatchDraft } from './swatchDraft';
-
-const Form = styled.form`
-    display: grid;
-    gap: 8px;
-    & textarea {
-        width: 100%;
-        min-height: 140px;
-        padding: 8px;
-        border: 1.5px solid var(--strong-line);
-        border-radius: 0;
-        background: var(--ground);
-        color: var(--ink);
-        font: inherit;
-    }
-`;
 
 const Count = styled(TextInput)`
     width: 56px;
@@ -52,7 +38,7 @@ export function SwatchPage({ draft, isPending, onDraft, onRead }: SwatchPageProp
             {file === null ? (
                 choose
             ) : (
-                <Form
+                <SheetFields
                     onSubmit={(e) => {
                         e.preventDefault();
                         const { corners, rows, columns, pencils, line } = draft;
@@ -66,7 +52,7 @@ export function SwatchPage({ draft, isPending, onDraft, onRead }: SwatchPageProp
                         </Button>
                         {choose}
                     </Row>
-                </Form>
+                </SheetFields>
             )}
         </>
     );
