@@ -20,12 +20,15 @@ test('an unseen photo of 12 megapixels goes from file to named zones with target
     expect(count).toBeGreaterThanOrEqual(6);
 
     // Chosen on the photo, named, described, and its mid dragged along its own values.
-    const box = await stage(page).boundingBox();
-    if (box === null) {
-        throw new Error('the photo is not on the page');
-    }
-    const at = (x: number, y: number) => ({ x: box.x + box.width * x, y: box.y + box.height * y });
-    await page.mouse.click(at(0.5, 0.12).x, at(0.5, 0.12).y);
+    const at = async (x: number, y: number) => {
+        const box = await stage(page).boundingBox();
+        if (box === null) {
+            throw new Error('the photo is not on the page');
+        }
+        return { x: box.x + box.width * x, y: box.y + box.height * y };
+    };
+    const wall = await at(0.5, 0.12);
+    await page.mouse.click(wall.x, wall.y);
     const name = page.getByLabel('Name of the zone');
     await name.fill('the background');
     await name.press('Enter');
@@ -44,7 +47,8 @@ test('an unseen photo of 12 megapixels goes from file to named zones with target
 
     // Split by drawing from the top to the bottom, which parts whatever lies on the line; merged again.
     await page.getByRole('button', { name: 'Split by a line' }).click();
-    const [from, to] = [at(0.5, 0.002), at(0.5, 0.998)];
+    await expect(page.getByText('Draw a line across')).toBeVisible();
+    const [from, to] = [await at(0.5, 0.002), await at(0.5, 0.998)];
     await page.mouse.move(from.x, from.y);
     await page.mouse.down();
     await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 12 });

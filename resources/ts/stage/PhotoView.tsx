@@ -100,9 +100,13 @@ function usePointing(props: PhotoViewProps, stage: RefObject<HTMLDivElement | nu
             setPointer({ ...pixel(place), ring: spot.ring });
         }
     };
-    const released = () => {
+    /** Where the pointer is lifted belongs to what was drawn: a quick stroke has hardly a move besides. */
+    const released = (event: PointerEvent<HTMLDivElement>) => {
         setHeld(false);
         if (held) {
+            if (event.type === 'pointerup' && drawing.tool !== null) {
+                pressed(event, false);
+            }
             draw?.({ type: 'released' });
         }
     };

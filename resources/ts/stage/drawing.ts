@@ -34,8 +34,8 @@ export type DrawingAction =
 /** Points nearer than this to the last one are not worth keeping, as a share of the photo. */
 const NEAR = 0.004;
 
-/** A trail of fewer points than this was a press: it sets one corner, and others may follow. */
-const TRAIL = 4;
+/** What led no farther from where it was pressed than this, as a share of the photo, was a press: it sets one corner, and others may follow. */
+const TRAIL = 0.015;
 
 const MOST = 2500;
 
@@ -66,7 +66,10 @@ export function drawingReducer(drawing: Drawing, action: DrawingAction): Drawing
 }
 
 /** Whether what was just drawn in one go is enough to be used without being asked to end it. */
-export const isTrail = (drawing: Drawing): boolean => drawing.trailing && drawing.points.length - drawing.from >= TRAIL;
+export function isTrail({ trailing, points, from }: Drawing): boolean {
+    const pressed = points[from];
+    return trailing && pressed !== undefined && points.some((p, i) => i > from && Math.hypot(p.x - pressed.x, p.y - pressed.y) >= TRAIL);
+}
 
 export const leastPoints = (tool: Tool): number => (tool.kind === 'split' ? 2 : isBrush(tool) || isPoint(tool) ? 1 : 3);
 

@@ -1,4 +1,4 @@
-import { useEffect, useReducer, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 
 import { drawingReducer, isBrush, isPoint, isTrail, leastPoints, NOTHING, type Drawing, type DrawingAction, type Tool } from './drawing';
 import type { NewChange } from '../api/types';
@@ -25,14 +25,18 @@ export function changeOf(tool: Tool, points: Drawing['points'], brush: number): 
     }
 }
 
-/** Drawing on the photo: a trail ends when the pointer is lifted, corners when one says so; a brush stays in hand. */
+/**
+ * Drawing on the photo: a trail ends when the pointer is lifted, corners when one says so; a brush stays in hand. The drawing is carried
+ * on at once, not with the next picture of the page: on a slow machine a pointer is lifted before its last moves have been shown.
+ */
 export function useDrawing(onChange: (change: NewChange) => void) {
-    const [drawing, dispatch] = useReducer(drawingReducer, NOTHING);
+    const [drawing, show] = useState(NOTHING);
     const [brush, setBrush] = useState('0.02');
-    const latest = useRef(drawing);
-    useEffect(() => {
-        latest.current = drawing;
-    });
+    const latest = useRef(NOTHING);
+    const dispatch = (action: DrawingAction) => {
+        latest.current = drawingReducer(latest.current, action);
+        show(latest.current);
+    };
 
     const end = (done: Drawing = latest.current) => {
         if (done.tool === null || done.points.length < leastPoints(done.tool)) {
@@ -43,10 +47,10 @@ export function useDrawing(onChange: (change: NewChange) => void) {
     };
     const draw = (action: DrawingAction) => {
         const { tool } = latest.current;
-        if (action.type === 'released' && (isTrail(latest.current) || (tool !== null && (isBrush(tool) || isPoint(tool))))) {
+        const drawn = isTrail(latest.current) || (tool !== null && (isBrush(tool) || isPoint(tool)));
+        dispatch(action);
+        if (action.type === 'released' && drawn) {
             end();
-        } else {
-            dispatch(action);
         }
     };
     return {
