@@ -58,9 +58,13 @@ final class FilmTable
     {
         [$r0, $t0] = $this->films[$row] ??= $this->at($row);
         [$r1, $t1] = $this->films[$row + 1] ??= $this->at($row + 1);
-        $step = static fn (float $from, float $to): float => $to - $from;
+        $dr = $dt = [];
+        for ($i = 0; $i < 36; $i++) {
+            $dr[] = $r1[$i] - $r0[$i];
+            $dt[] = $t1[$i] - $t0[$i];
+        }
 
-        return $this->rows[$row] = [$r0, array_map($step, $r0, $r1), $t0, array_map($step, $t0, $t1)];
+        return $this->rows[$row] = [$r0, $dr, $t0, $dt];
     }
 
     /** @return array{array<int, float>, array<int, float>} R_f and T² per band */
@@ -68,9 +72,14 @@ final class FilmTable
     {
         $optical = $this->scattering * $row / self::STEPS_PER_UNIT;
         $reflected = $transmitted = [];
-        foreach ($this->a as $i => $a) {
-            [$r, $t] = Film::reflectanceAndTransmittance($a, $this->b[$i], $optical);
-            $reflected[] = $r;
+        for ($i = 0; $i < 36; $i++) {
+            // Film::reflectanceAndTransmittance(), written out: a fit makes some thousand rows.
+            $b = $this->b[$i];
+            $e = exp(-$b * $optical);
+            $e2 = $e * $e;
+            $n = 1.0 / ($this->a[$i] * (1.0 - $e2) + $b * (1.0 + $e2));
+            $t = 2.0 * $b * $e * $n;
+            $reflected[] = (1.0 - $e2) * $n;
             $transmitted[] = $t * $t;
         }
 

@@ -53,7 +53,13 @@ final class PencilFit
             return new Pencil($record, array_fill(0, Observer::BANDS, self::BLENDER_ABSORPTION), $binder->scattering(), $binder->laydown(), $binder->slickness(), []);
         }
         $wanted = SmoothestReflectance::ofHex($record->heavy);
-        $build = static fn (float $s, float $q): Pencil => self::withHeavySwatch($record, $binder, $wanted, $s, $q);
+        // How much film is laid follows from the laydown alone, and the search for S asks a hundred times for the same one.
+        $laid = [];
+        $build = static function (float $s, float $q) use ($record, $binder, $wanted, &$laid): Pencil {
+            $fill = $laid[(string) $q] ??= self::heavyFill($record, $binder, $q);
+
+            return self::withHeavySwatch($record, $binder, $wanted, $s, $q, $fill);
+        };
         [$s, $q] = self::searchBoth($record, $binder, $build);
 
         return $build($s, $q);
@@ -62,7 +68,9 @@ final class PencilFit
     /** A pencil of which scattering and laydown are known already; only the absorption follows from its heavy swatch. */
     public static function withFigures(PencilRecord $record, float $scattering, float $laydown): Pencil
     {
-        return self::withHeavySwatch($record, $record->binder ?? Binder::Wax, SmoothestReflectance::ofHex($record->heavy), $scattering, $laydown);
+        $binder = $record->binder ?? Binder::Wax;
+
+        return self::withHeavySwatch($record, $binder, SmoothestReflectance::ofHex($record->heavy), $scattering, $laydown, self::heavyFill($record, $binder, $laydown));
     }
 
     /**
@@ -108,19 +116,32 @@ final class PencilFit
         ]));
     }
 
-    /** @param  array<int, float>  $wanted reflectance of the heavy swatch */
-    private static function withHeavySwatch(PencilRecord $record, Binder $binder, array $wanted, float $scattering, float $laydown): Pencil
+    /**
+     * Film that the heavy swatch leaves in each stratum. It does not depend on the film's colour, so any absorption will do to find out.
+     *
+     * @return array<int, float> film units
+     */
+    private static function heavyFill(PencilRecord $record, Binder $binder, float $laydown): array
     {
-        $make = static fn (array $absorption): Pencil => new Pencil($record, $absorption, $scattering, $laydown, $binder->slickness(), self::assumptions($record));
-        // How much film two full passes leave does not depend on its colour, so any absorption will do to find out.
-        $film = array_map(static fn (float $t): float => $t * $scattering, Swatch::Heavy->lay($make(array_fill(0, Observer::BANDS, 1.0)))->fill);
+        $any = new Pencil($record, array_fill(0, Observer::BANDS, 1.0), 1.0, $laydown, $binder->slickness(), []);
+
+        return Swatch::Heavy->lay($any)->fill;
+    }
+
+    /**
+     * @param  array<int, float>  $wanted  reflectance of the heavy swatch
+     * @param  array<int, float>  $fill  film units per stratum
+     */
+    private static function withHeavySwatch(PencilRecord $record, Binder $binder, array $wanted, float $scattering, float $laydown, array $fill): Pencil
+    {
+        $film = array_map(static fn (float $t): float => $t * $scattering, $fill);
         $paper = Paper::whiteMedium()->reflectance;
         $absorption = [];
         foreach ($wanted as $i => $r) {
             $absorption[] = $scattering * self::ratioFor($r, $paper[$i], $film);
         }
 
-        return $make($absorption);
+        return new Pencil($record, $absorption, $scattering, $laydown, $binder->slickness(), self::assumptions($record));
     }
 
     /**
