@@ -25,7 +25,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class ZoneAnswers
 {
     /** Raised when a zone may be read otherwise. */
-    private const VERSION = 3;
+    private const VERSION = 4;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
@@ -89,7 +89,7 @@ final class ZoneAnswers
             if (! Role::from($role)->isOfValueRun()) {
                 continue;
             }
-            $targets[] = ['role' => $role, 'place' => round($read->placeOf($lab), 4), 'moved' => isset($note->places[$role]), 'reading' => RecipeResource::reading($lab)];
+            $targets[] = ['role' => $role, 'place' => round($read->placeOf($lab), 4), 'name' => $note->run->names[$role] ?? $role, 'moved' => isset($note->places[$role]), 'reading' => RecipeResource::reading($lab)];
         }
 
         return [
@@ -98,6 +98,8 @@ final class ZoneAnswers
             'range' => array_map(static fn (float $l): float => round($l, 1), $read->range),
             'run' => array_map(static fn (Lab $lab): string => Srgb::ofXyz($lab->xyz())->hex(), $read->run),
             'targets' => $targets,
+            'missing' => array_values(array_diff(['light', 'dark'], array_keys($read->zone->targets))),
+            'renamed' => ! $note->run->isPlain(),
         ];
     }
 }

@@ -59,6 +59,7 @@ final class SurveyEdits
         $quoted = static fn (string $name): string => "“{$name}”";
         $zone = $c->integer('zone');
         $spot = $c->integer('spot');
+        $role = static fn (): Role => Role::from((string) $c->string('role'));
         $zoneName = static fn (): string => $quoted($s->sheet()->note($zone)->name);
 
         return match ((string) $c->string('kind')) {
@@ -73,7 +74,9 @@ final class SurveyEdits
             'redrawZone' => [$s->withZones($s->sheet()->redrawn($zone === 0 ? null : $zone, self::points($c, 'outline'))), $zone === 0 ? 'draw a new zone' : 'add to '.$zoneName()],
             'takeFromZone' => [$s->withZones($s->sheet()->takenFrom($zone, self::points($c, 'outline'))), 'take from '.$zoneName()],
             'describeZone' => [$s->withZones($s->sheet()->with($zone, self::described($s->sheet()->note($zone), $c))), 'describe '.$zoneName()],
-            'moveTarget' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withPlace(Role::from((string) $c->string('role')), $c->float('place')))), 'move the '.$c->string('role').' of '.$zoneName()],
+            'moveTarget' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withPlace($role(), $c->float('place')))), 'move the '.$c->string('role').' of '.$zoneName()],
+            'nameTarget' => [$s->withZones($s->sheet()->with($zone, ($note = $s->sheet()->note($zone))->withRun($note->run->named($role(), (string) $c->string('name'))))), 'name the '.$c->string('role').' of '.$zoneName()],
+            'dropTarget' => [$s->withZones($s->sheet()->with($zone, ($note = $s->sheet()->note($zone))->withRun($note->run->without($role())))), 'drop the '.$c->string('role').' of '.$zoneName()],
             'setTouches' => $this->touched($s, $zone, $c),
             'resetTargets' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withoutPlaces())), 'reset the targets of '.$zoneName()],
             'keepWhitesFrom' => [$s->withWhites($s->whites->keptFrom($c->float('from'))), 'keep whites by value'],
@@ -90,6 +93,7 @@ final class SurveyEdits
         $number = ['required', 'integer', 'min:1', 'max:255'];
         $share = ['required', 'numeric', 'min:0', 'max:1'];
         $name = ['required', 'string', 'max:80'];
+        $ofRun = ['required', Rule::enum(Role::class)->only([Role::Light, Role::Mid, Role::Dark])];
         $place = ['photo' => ['required', 'integer'], 'x' => $share, 'y' => $share, 'ring' => ['required', 'integer', 'min:0', 'max:'.NamedSpot::WIDEST_RING]];
         $points = static fn (string $field, int $least): array => [$field => ['required', 'array', "min:$least", 'max:'.self::MOST_POINTS], "$field.*" => ['list', 'size:2'], "$field.*.*" => ['numeric', 'min:-1', 'max:2']];
 
@@ -105,7 +109,9 @@ final class SurveyEdits
             'redrawZone' => ['zone' => ['nullable', 'integer', 'min:1', 'max:255'], ...$points('outline', 3)],
             'takeFromZone' => ['zone' => $number, ...$points('outline', 3)],
             'describeZone' => ['zone' => $number, 'importance' => ['sometimes', new Enum(Importance::class)], 'surface' => ['sometimes', new Enum(Surface::class)], 'distance' => ['sometimes', new Enum(Distance::class)]],
-            'moveTarget' => ['zone' => $number, 'role' => ['required', Rule::enum(Role::class)->only([Role::Light, Role::Mid, Role::Dark])], 'place' => $share],
+            'moveTarget' => ['zone' => $number, 'role' => $ofRun, 'place' => $share],
+            'nameTarget' => ['zone' => $number, 'role' => $ofRun, 'name' => ['present', 'nullable', 'string', 'max:40']],
+            'dropTarget' => ['zone' => $number, 'role' => $ofRun],
             'setTouches' => ['zone' => $number, 'touches' => ['present', 'list', 'max:'.count(Role::touches())], 'touches.*.name' => ['required', 'string', 'max:40'], 'touches.*.x' => $share, 'touches.*.y' => $share],
             'resetTargets' => ['zone' => $number],
             'keepWhitesFrom' => ['from' => ['required', 'numeric', 'min:50', 'max:101']],
@@ -118,13 +124,10 @@ final class SurveyEdits
     /** @param  Change  $c */
     private static function described(ZoneNote $note, Fluent $c): ZoneNote
     {
-        return new ZoneNote(
-            $note->name,
+        return $note->described(
             Importance::tryFrom((string) $c->string('importance')) ?? $note->importance,
             Surface::tryFrom((string) $c->string('surface')) ?? $note->surface,
             Distance::tryFrom((string) $c->string('distance')) ?? $note->distance,
-            $note->places,
-            $note->touches,
         );
     }
 

@@ -19,7 +19,7 @@ final readonly class Wish
      * @param  Lab  $seen  in the photo
      * @param  Lab  $fitted  what is aimed at, after the tone fit
      * @param  float  $weight  share of the picture it stands for, times how much it matters
-     * @param  string  $name  of a touch
+     * @param  string  $name  what someone calls it; empty for a shade that is called by its place
      */
     public function __construct(public int $zone, public Role $role, public Lab $seen, public Lab $fitted, public float $weight, public string $name = '')
     {
@@ -33,7 +33,7 @@ final readonly class Wish
      */
     public static function of(int $number, Zone $zone, float $importance, \Closure $fit): array
     {
-        $wish = static fn (Lab $lab, string $role): self => new self($number, Role::from($role), $lab, $fit($lab), $zone->area * $zone->shareOf(Role::from($role)) * $importance * (Role::from($role)->isOfValueRun() ? 1.0 : self::TOUCH_COUNTS), $zone->touch(Role::from($role))->name ?? '');
+        $wish = static fn (Lab $lab, string $role): self => new self($number, Role::from($role), $lab, $fit($lab), $zone->area * $zone->shareOf(Role::from($role)) * $importance * (Role::from($role)->isOfValueRun() ? 1.0 : self::TOUCH_COUNTS), $zone->nameOf(Role::from($role)));
         $targets = array_merge(['mid' => $zone->targets['mid']], $zone->targets);
 
         return array_map($wish, array_values($targets), array_keys($targets));

@@ -39,6 +39,8 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
     $change('survey', ['kind' => 'balance', 'photo' => $photo, 'x' => 0.9, 'y' => 0.2, 'ring' => 9]);
     $change('survey', ['kind' => 'paintWhites', 'keep' => true, 'radius' => 0.05, 'points' => [[0.5, 0.5]]]);
     $change('survey', ['kind' => 'moveTarget', 'zone' => $zone, 'role' => 'mid', 'place' => 0.3]);
+    $change('survey', ['kind' => 'nameTarget', 'zone' => $zone, 'role' => 'mid', 'name' => 'the lit side']);
+    $change('survey', ['kind' => 'dropTarget', 'zone' => $zone, 'role' => 'light']);
     $change('plan', ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => 'Slipway/624@0.55']);
     $change('plan', ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'bloom', 'note' => 'under glass']);
     $change('plan', ['kind' => 'school', 'zone' => $zone, 'settings' => ['darks=never-black']]);

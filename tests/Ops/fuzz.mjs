@@ -43,7 +43,7 @@ const valid = [
     ...[
         (a) => ({ kind: 'addSpot', name: 'rope', ...place(a) }), (a) => ({ kind: 'placeSpot', spot: 1, ...place(a) }), () => ({ kind: 'removeSpot', spot: 1 }), (a) => ({ kind: 'renameZone', zone: a.zone, name: 'sea' }),
         (a) => ({ kind: 'mergeZones', zone: a.zone, with: 2 }), (a) => ({ kind: 'splitZone', zone: a.zone, line }), (a) => ({ kind: 'redrawZone', zone: a.zone, outline: line }), (a) => ({ kind: 'takeFromZone', zone: a.zone, outline: line }),
-        (a) => ({ kind: 'describeZone', zone: a.zone, importance: 'ordinary', surface: 'rough', distance: 'far' }), (a) => ({ kind: 'moveTarget', zone: a.zone, role: 'mid', place: 0.4 }), (a) => ({ kind: 'setTouches', zone: a.zone, touches: [{ name: 'trim', x: 0.4, y: 0.4 }] }), () => ({ kind: 'keepWhitesFrom', from: 90 }),
+        (a) => ({ kind: 'describeZone', zone: a.zone, importance: 'ordinary', surface: 'rough', distance: 'far' }), (a) => ({ kind: 'moveTarget', zone: a.zone, role: 'mid', place: 0.4 }), (a) => ({ kind: 'nameTarget', zone: a.zone, role: 'dark', name: 'shade' }), (a) => ({ kind: 'dropTarget', zone: a.zone, role: 'dark' }), (a) => ({ kind: 'setTouches', zone: a.zone, touches: [{ name: 'trim', x: 0.4, y: 0.4 }] }), () => ({ kind: 'keepWhitesFrom', from: 90 }),
         () => ({ kind: 'paintWhites', keep: true, radius: 0.02, points: line }), (a) => ({ kind: 'balance', ...place(a) }), (a) => ({ kind: 'unbalance', photo: a.photo }), () => ({ kind: 'proposeZones', most: 6 }),
     ].map((change) => (a) => ['POST', `/api/studies/${a.at}/survey/changes`, change(a)]),
     ...[

@@ -17,8 +17,9 @@ final readonly class Zone
      * @param  list<Touch>  $touches
      * @param  float  $keptWhite  share of the zone that is the paper's own white
      * @param  float  $texture  standard deviation of L* within
+     * @param  array<string, string>  $called  what someone calls shades of the value run, by role
      */
-    public function __construct(public string $name, public float $area, public array $box, public array $targets, public float $keptWhite, public float $texture, public array $touches = [])
+    public function __construct(public string $name, public float $area, public array $box, public array $targets, public float $keptWhite, public float $texture, public array $touches = [], private array $called = [])
     {
     }
 
@@ -30,7 +31,7 @@ final readonly class Zone
      * @param  ?string  $whites  see {@see KeptWhites::on()}
      * @param  ?list<TouchNote>  $placed  touches that someone placed; null for those found
      */
-    public static function measured(PixelGrid $grid, array $pixels, ?string $name = null, array $taken = [], array $places = [], ?string $whites = null, ?array $placed = null): self
+    public static function measured(PixelGrid $grid, array $pixels, ?string $name = null, array $taken = [], array $places = [], ?string $whites = null, ?array $placed = null, RunNote $run = new RunNote): self
     {
         $n = max(1, count($pixels));
         $x = array_map(static fn (int $at): int => $at % $grid->width, $pixels);
@@ -43,7 +44,7 @@ final readonly class Zone
         // What a touch is made of is no part of the value run, unless nothing else is left.
         $touched = array_fill_keys(array_merge(...array_map(static fn (Touch $t): array => $t->pixels, $touches)), true);
         $rest = array_values(array_filter($pixels, static fn (int $at): bool => ! isset($touched[$at])));
-        $targets = ZoneTargets::of($grid, count($rest) > count($pixels) / 4 ? $rest : $pixels, $places);
+        $targets = ZoneTargets::of($grid, count($rest) > count($pixels) / 4 ? $rest : $pixels, $places, $run->dropped);
         foreach ($touches as $touch) {
             $targets[$touch->role->value] = $touch->lab;
         }
@@ -57,6 +58,7 @@ final readonly class Zone
             count($white) / $n,
             sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $l)) / $n),
             $touches,
+            $run->names,
         );
     }
 
@@ -83,6 +85,12 @@ final readonly class Zone
     public function touch(Role $role): ?Touch
     {
         return array_values(array_filter($this->touches, static fn (Touch $t): bool => $t->role === $role))[0] ?? null;
+    }
+
+    /** What someone calls a shade; empty for one that is called by its place. */
+    public function nameOf(Role $role): string
+    {
+        return $this->touch($role)->name ?? $this->called[$role->value] ?? '';
     }
 
     /** Share of the zone that a shade stands for. */

@@ -19,7 +19,7 @@ final readonly class ZoneNote
      *
      * @throws OutOfRange|UnreadableText|ImpossibleChange
      */
-    public function __construct(string $name, public Importance $importance = Importance::Ordinary, public Surface $surface = Surface::Smooth, public Distance $distance = Distance::Middle, public array $places = [], public ?array $touches = null)
+    public function __construct(string $name, public Importance $importance = Importance::Ordinary, public Surface $surface = Surface::Smooth, public Distance $distance = Distance::Middle, public array $places = [], public ?array $touches = null, public RunNote $run = new RunNote)
     {
         $this->name = mb_substr(trim($name), 0, 80);
         if ($this->name === '') {
@@ -35,12 +35,25 @@ final readonly class ZoneNote
 
     public function named(string $name): self
     {
-        return new self($name, $this->importance, $this->surface, $this->distance, $this->places, $this->touches);
+        return new self($name, $this->importance, $this->surface, $this->distance, $this->places, $this->touches, $this->run);
     }
 
+    public function described(Importance $importance, Surface $surface, Distance $distance): self
+    {
+        return new self($this->name, $importance, $surface, $distance, $this->places, $this->touches, $this->run);
+    }
+
+    /** A shade that was dropped and is put somewhere is there again. */
     public function withPlace(Role $role, float $place): self
     {
-        return new self($this->name, $this->importance, $this->surface, $this->distance, [...$this->places, $role->value => $place], $this->touches);
+        return new self($this->name, $this->importance, $this->surface, $this->distance, [...$this->places, $role->value => $place], $this->touches, $this->run->with($role));
+    }
+
+    public function withRun(RunNote $run): self
+    {
+        $dropped = array_map(static fn (Role $r): string => $r->value, $run->dropped);
+
+        return new self($this->name, $this->importance, $this->surface, $this->distance, array_diff_key($this->places, array_flip($dropped)), $this->touches, $run);
     }
 
     /**
@@ -52,10 +65,10 @@ final readonly class ZoneNote
     {
         OutOfRange::check('the number of touches', count($touches), 0, count(Role::touches()));
 
-        return new self($this->name, $this->importance, $this->surface, $this->distance, array_diff_key($this->places, [Role::Touch->value => 0]), $touches);
+        return new self($this->name, $this->importance, $this->surface, $this->distance, array_diff_key($this->places, [Role::Touch->value => 0]), $touches, $this->run);
     }
 
-    /** All as it is found again. */
+    /** All as it is found again, and called by its place. */
     public function withoutPlaces(): self
     {
         return new self($this->name, $this->importance, $this->surface, $this->distance);
@@ -64,12 +77,12 @@ final readonly class ZoneNote
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'importance' => $this->importance->value, 'surface' => $this->surface->value, 'distance' => $this->distance->value, 'places' => $this->places, ...($this->touches === null ? [] : ['touches' => array_map(static fn (TouchNote $t): array => $t->toArray(), $this->touches)])];
+        return ['name' => $this->name, 'importance' => $this->importance->value, 'surface' => $this->surface->value, 'distance' => $this->distance->value, 'places' => $this->places, ...($this->touches === null ? [] : ['touches' => array_map(static fn (TouchNote $t): array => $t->toArray(), $this->touches)]), ...($this->run->isPlain() ? [] : ['run' => $this->run->toArray()])];
     }
 
-    /** @param  array{name: string, importance: string, surface: string, distance: string, places: array<string, float>, touches?: list<array{name: string, x: int|float, y: int|float}>}  $data */
+    /** @param  array{name: string, importance: string, surface: string, distance: string, places: array<string, float>, touches?: list<array{name: string, x: int|float, y: int|float}>, run?: array{names: array<string, string>, dropped: list<string>}}  $data */
     public static function ofArray(array $data): self
     {
-        return new self($data['name'], Importance::from($data['importance']), Surface::from($data['surface']), Distance::from($data['distance']), Role::ofToday($data['places']), isset($data['touches']) ? array_map(TouchNote::ofArray(...), $data['touches']) : null);
+        return new self($data['name'], Importance::from($data['importance']), Surface::from($data['surface']), Distance::from($data['distance']), Role::ofToday($data['places']), isset($data['touches']) ? array_map(TouchNote::ofArray(...), $data['touches']) : null, isset($data['run']) ? RunNote::ofArray($data['run']) : new RunNote);
     }
 }

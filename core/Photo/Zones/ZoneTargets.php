@@ -27,13 +27,14 @@ final class ZoneTargets
     /**
      * @param  list<int>  $pixels  of the zone, at least one
      * @param  array<string, float>  $places  of roles that were moved: 0 the zone's darkest, 1 its lightest
+     * @param  list<Role>  $dropped  of light and dark
      * @return array<string, Lab> by role; mid always
      */
-    public static function of(PixelGrid $grid, array $pixels, array $places = []): array
+    public static function of(PixelGrid $grid, array $pixels, array $places = [], array $dropped = []): array
     {
         $pixels = self::byValue($grid, $pixels);
         $targets = ['mid' => isset($places['mid']) ? self::at($grid, $pixels, $places['mid']) : self::median($grid, self::band($pixels, self::BANDS['mid']))];
-        foreach (['light', 'dark'] as $role) {
+        foreach (array_diff(['light', 'dark'], array_map(static fn (Role $r): string => $r->value, $dropped)) as $role) {
             if (isset($places[$role])) {
                 $targets[$role] = self::at($grid, $pixels, $places[$role]);
 

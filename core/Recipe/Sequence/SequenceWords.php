@@ -65,8 +65,10 @@ final readonly class SequenceWords
         if ($over === []) {
             return 'in '.implode(' and ', $touches).' alone';
         }
+        $only = count($over) === 1 ? $this->shades[$over[0]] : null;
         $places = match (true) {
             count($over) === count($this->run) => count($this->shades) - count($this->run) > 0 && $touches === [] ? (count($this->shades) - count($this->run) > 1 ? 'over all but the touches' : 'over all but the '.$this->touch()->called()) : 'over all of it',
+            $only?->isNamed() === true => 'only in the '.$only->called(),
             $over === [$this->run[count($this->run) - 1]] => 'only in the darkest',
             $over === [$this->run[0]] => 'only in the lights',
             $over[0] === $this->run[0] => 'in all but the darks',

@@ -19,6 +19,11 @@ final readonly class Shade
     {
     }
 
+    public function isNamed(): bool
+    {
+        return $this->called !== '';
+    }
+
     /** As one would say it. */
     public function called(): string
     {

@@ -1970,6 +1970,8 @@ export interface components {
         };
         ZoneTarget: {
             role: components["schemas"]["ZoneRole"];
+            /** @description what someone calls it; the role where nobody named it */
+            name: string;
             /** @description 0 the zone's darkest and 1 its lightest */
             place: number;
             moved: boolean;
@@ -1994,6 +1996,10 @@ export interface components {
             /** @description what it looks like from dark to light */
             run: string[];
             targets: components["schemas"]["ZoneTarget"][];
+            /** @description shades of the value run that it does without */
+            missing: ("light" | "dark")[];
+            /** @description whether someone named or dropped a shade of the run */
+            renamed: boolean;
             touches: components["schemas"]["Touch"][];
             /** @description whether someone placed its touches */
             placed: boolean;
@@ -2044,7 +2050,7 @@ export interface components {
         /** @description What a kind needs besides is refused with a sentence where it is missing. */
         SurveyChange: {
             /** @enum {unknown} */
-            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "setTouches" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
+            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "nameTarget" | "dropTarget" | "setTouches" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
             /** @description the change's own */
             key: string;
             name?: string;

@@ -83,6 +83,33 @@ describe('zones', () => {
         ]);
     });
 
+    it('have shades that are named, dropped and added again', () => {
+        const [first, ...others] = zones.list;
+        if (first === undefined) {
+            throw new Error('there is a zone in the example');
+        }
+        const dull = {
+            ...zones,
+            list: [{ ...first, missing: ['light'], targets: first.targets.filter((t) => t.role !== 'light') }, ...others],
+        } as Zones;
+        const { onChange } = show(dull, first.number);
+        press('Add a light');
+        expect(screen.queryByRole('list', { name: 'Shades by name' })).toBeNull();
+        press('Name or drop shades');
+        const named = within(screen.getByRole('list', { name: 'Shades by name' }));
+        expect(named.queryByRole('button', { name: 'Drop mid' })).toBeNull();
+        const dark = named.getByLabelText('Name of the dark');
+        fireEvent.change(dark, { target: { value: 'under the fold' } });
+        fireEvent.blur(dark);
+        press('Drop dark');
+        const at = { zone: first.number, role: 'dark' };
+        expect(onChange.mock.calls.map(([c]) => c as unknown)).toEqual([
+            { kind: 'moveTarget', zone: first.number, role: 'light', place: 0.92 },
+            { kind: 'nameTarget', ...at, name: 'under the fold' },
+            { kind: 'dropTarget', ...at },
+        ]);
+    });
+
     it('say where neighbours end alike, and try a push', () => {
         const onPair = vi.fn();
         const onChange = vi.fn();

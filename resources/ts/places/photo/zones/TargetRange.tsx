@@ -18,7 +18,9 @@ const Row = styled(Slider)`
         font-size: var(--size-note);
     }
     & b {
+        overflow: hidden;
         font-weight: 700;
+        text-overflow: ellipsis;
     }
 `;
 
@@ -68,7 +70,7 @@ export function TargetRange({ zone, target, onMove }: TargetRangeProps) {
     const [dark, light] = zone.range;
     return (
         <Row
-            aria-label={`${target.role} of ${zone.name}`}
+            aria-label={`${target.name} of ${zone.name}`}
             minValue={0}
             maxValue={1}
             step={0.01}
@@ -76,7 +78,7 @@ export function TargetRange({ zone, target, onMove }: TargetRangeProps) {
             onChange={(v) => setPlace(v as number)}
             onChangeEnd={(v) => onMove(v as number)}
         >
-            <b>{target.role}</b>
+            <b>{target.name}</b>
             <span className="patch" style={{ background: target.reading.hex }} />
             <div>
                 <Track data-testid="own-values">
@@ -85,7 +87,7 @@ export function TargetRange({ zone, target, onMove }: TargetRangeProps) {
                             <span key={i} style={{ background: hex }} />
                         ))}
                     </Run>
-                    <Thumb aria-label={`${target.role}: L* ${((dark ?? 0) + place * ((light ?? 0) - (dark ?? 0))).toFixed(0)}`} />
+                    <Thumb aria-label={`${target.name}: L* ${((dark ?? 0) + place * ((light ?? 0) - (dark ?? 0))).toFixed(0)}`} />
                 </Track>
                 <small>
                     {target.reading.words}

@@ -4,6 +4,7 @@ import { NativeSelect, WordButton, WordChoice } from '../../../ui/controls';
 import { EditableName } from '../../../ui/EditableName';
 import type { Tool } from '../../../stage/drawing';
 
+import { RunShades } from './RunShades';
 import { TargetRange } from './TargetRange';
 import { Touches } from './Touches';
 
@@ -90,11 +91,7 @@ function Targets({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'>)
                     onMove={(place) => onChange({ kind: 'moveTarget', zone: n, role: target.role, place })}
                 />
             ))}
-            <div className="row">
-                {(zone.placed || zone.targets.some((t) => t.moved)) && (
-                    <WordButton onPress={() => onChange({ kind: 'resetTargets', zone: n })}>Put targets back</WordButton>
-                )}
-            </div>
+            <RunShades zone={zone} onChange={onChange} />
         </>
     );
 }

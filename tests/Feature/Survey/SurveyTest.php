@@ -119,29 +119,6 @@ it('proposes zones that follow the fields, lets them be changed in every way, an
     $this->getJson("/api/studies/$study->id/survey")->assertJson(['zones' => null, 'undoWords' => null, 'number' => 0]);
 });
 
-it('shows the touches of a zone, takes them where they are put and under which name, and plans them', function () {
-    $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
-    $all = change($study, 'proposeZones', ['most' => 12])->json('zones.list');
-    [$zone, $other] = [$all[0]['number'], $all[1]];
-    // A place in another field, whose colour the zone then asks for too.
-    $outline = $other['outlines'][0];
-    [$x, $y] = [array_sum(array_filter($outline, static fn (int $i): bool => $i % 2 === 0, ARRAY_FILTER_USE_KEY)) / (count($outline) / 2), array_sum(array_filter($outline, static fn (int $i): bool => $i % 2 === 1, ARRAY_FILTER_USE_KEY)) / (count($outline) / 2)];
-    expect($all[0]['touches'])->toBe([])->and($all[0]['placed'])->toBeFalse();
-    $answer = change($study, 'setTouches', ['zone' => $zone, 'touches' => [['name' => 'columns', 'x' => $x, 'y' => $y]]])->assertOk();
-    $shown = collect($answer->json('zones.list'))->firstWhere('number', $zone);
-    expect($shown['touches'])->toHaveCount(1)->and($shown['touches'][0]['name'])->toBe('columns')->and($shown['touches'][0]['role'])->toBe('touch')->and($shown['placed'])->toBeTrue()
-        ->and($shown['touches'][0]['reading']['hex'])->toBe(collect($other['targets'])->firstWhere('role', 'mid')['reading']['hex'])->and($answer->json('undoWords'))->toContain('touches');
-    $planned = collect($this->getJson("/api/studies/$study->id/plan")->json('zones'))->firstWhere('number', $zone);
-    expect(array_column($planned['targets'], 'name', 'role'))->toMatchArray(['touch' => 'columns']);
-    // Dropped; and refused with the cure.
-    expect(change($study, 'setTouches', ['zone' => $zone, 'touches' => []])->json('zones.list.0.touches'))->toBe([]);
-    change($study, 'setTouches', ['zone' => $zone, 'touches' => [['name' => ' ', 'x' => 0.5, 'y' => 0.5]]])->assertUnprocessable();
-    change($study, 'setTouches', ['zone' => $zone, 'touches' => array_fill(0, 4, ['name' => 'x', 'x' => 0.5, 'y' => 0.5])])->assertUnprocessable();
-    change($study, 'setTouches', ['zone' => $zone, 'touches' => [['name' => 'x', 'x' => 1.5, 'y' => 0.5]]])->assertUnprocessable();
-    $this->postJson("/api/studies/$study->id/survey/undo");
-    expect($this->getJson("/api/studies/$study->id/survey")->json('zones.list.0.touches.0.name'))->toBe('columns');
-});
-
 it('splits a zone along a drawn line, and refuses what can not be done with the cure', function () {
     $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
     change($study, 'renameZone', ['zone' => 1, 'name' => 'x'])->assertUnprocessable()->assertJsonPath('detail', 'There are no zones yet; let them be proposed first.');

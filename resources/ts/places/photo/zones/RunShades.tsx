@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { NewChange, Zone } from '../../../api/types';
+import { WordButton } from '../../../ui/controls';
+import { EditableName } from '../../../ui/EditableName';
+
+const List = styled.ul`
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    & li {
+        display: grid;
+        grid-template-columns: 52px minmax(0, 1fr) 64px;
+        gap: 0 10px;
+        align-items: center;
+        min-height: 44px;
+    }
+`;
+
+/** Where a shade that is added stands at first, on the zone's own values. */
+const FIRST_PLACE = { light: 0.92, dark: 0.08 } as const;
+
+interface RunShadesProps {
+    zone: Zone;
+    onChange: (change: NewChange) => void;
+}
+
+/** The shades of a zone's own values: called as one likes, dropped where the zone needs no such step, and added again. */
+export function RunShades({ zone, onChange }: RunShadesProps) {
+    const [naming, setNaming] = useState(false);
+    const n = zone.number;
+    return (
+        <>
+            <div className="row">
+                <WordButton aria-expanded={naming} onPress={() => setNaming(!naming)}>
+                    Name or drop shades
+                </WordButton>
+                {zone.missing.map((role) => (
+                    <WordButton key={role} onPress={() => onChange({ kind: 'moveTarget', zone: n, role, place: FIRST_PLACE[role] })}>
+                        Add a {role}
+                    </WordButton>
+                ))}
+                {(zone.placed || zone.renamed || zone.targets.some((t) => t.moved)) && (
+                    <WordButton onPress={() => onChange({ kind: 'resetTargets', zone: n })}>Put targets back</WordButton>
+                )}
+            </div>
+            {naming && (
+                <List aria-label="Shades by name">
+                    {zone.targets.map((target) => (
+                        <li key={target.role}>
+                            <span>{target.role}</span>
+                            <EditableName
+                                label={`Name of the ${target.role}`}
+                                value={target.name}
+                                onChange={(name) => onChange({ kind: 'nameTarget', zone: n, role: target.role, name })}
+                            />
+                            {target.role === 'mid' ? (
+                                <span className="soft">stays</span>
+                            ) : (
+                                <WordButton
+                                    aria-label={`Drop ${target.name}`}
+                                    onPress={() => onChange({ kind: 'dropTarget', zone: n, role: target.role })}
+                                >
+                                    Drop
+                                </WordButton>
+                            )}
+                        </li>
+                    ))}
+                </List>
+            )}
+        </>
+    );
+}
