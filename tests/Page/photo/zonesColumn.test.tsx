@@ -91,7 +91,7 @@ describe('zones', () => {
         const dull = {
             ...zones,
             list: [{ ...first, missing: ['light'], targets: first.targets.filter((t) => t.role !== 'light') }, ...others],
-        } as Zones;
+        };
         const { onChange } = show(dull, first.number);
         press('Add a light');
         expect(screen.queryByRole('list', { name: 'Shades by name' })).toBeNull();
