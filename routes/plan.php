@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::controller(PlanController::class)->group(function (): void {
     Route::get('/', 'show');
+    Route::post('/pencils', 'prepare');
     Route::post('/run', 'plan');
     Route::delete('/run', 'cancel');
     Route::post('/changes', 'change');

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Jobs\ChoosePencils;
 use App\Models\PencilRow;
 use App\Models\Study;
 use App\Models\User;
 use App\Studies\StudyKeeper;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Bus;
 use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -25,6 +27,8 @@ abstract class TestCase extends BaseTestCase
         parent::setUp();
         Storage::fake('local');
         $this->withoutVite();
+        // Chosen ahead of time in the running application; here where a test asks for it.
+        Bus::fake([ChoosePencils::class]);
     }
 
     protected function tearDown(): void

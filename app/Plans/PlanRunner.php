@@ -10,8 +10,11 @@ use App\Models\User;
 use App\Work\NotWanted;
 use App\Work\Standing;
 use Illuminate\Support\Facades\DB;
+use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlannedZone;
+use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 
@@ -70,13 +73,9 @@ final class PlanRunner
         $study = $run->study;
         $ground = $this->plans->ground(User::query()->findOrFail($study->user_id), $study);
         $planner = $this->plans->planner($ground);
-        $palette = $this->plans->palettePart($ground);
-        if ($palette === null) {
-            $palette = $planner->palette($ground->wishes, function (int $done, int $of) use ($run): void {
-                $this->tell($run, 'choosing the pencils', $done, $of);
-            });
-            $this->plans->parts->keep($study, $ground->paletteKey(), $palette->toArray());
-        }
+        $palette = $this->palette($study, $ground, $planner, function (int $done, int $of) use ($run): void {
+            $this->tell($run, 'choosing the pencils', $done, $of);
+        });
         while (($next = $this->next($ground, $zones)) !== null) {
             $this->tell($run, 'finding sequences', count(array_filter($zones, static fn (PlannedZone $z): bool => $z->sequence !== null)), count($zones));
             $answer = $planner->sequences($next->wishes, $palette, 1)[0];
@@ -92,6 +91,31 @@ final class PlanRunner
         $this->plans->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedZone $z): ?string => $z->key, $zones), is_string(...)))]);
 
         return false;
+    }
+
+    /** Chooses the pencils of a study's plan before anybody asks for it; nothing where it can't be planned, or is being planned. */
+    public function prepare(Study $study): void
+    {
+        try {
+            $ground = $this->plans->ground(User::query()->findOrFail($study->user_id), $study);
+            if (! PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->exists()) {
+                $this->palette($study, $ground, $this->plans->planner($ground));
+            }
+        } catch (ImpossibleChange) {
+            // It is said where planning is asked for.
+        }
+    }
+
+    /** @param  ?\Closure(int, int): void  $progress  told how far, of how much */
+    private function palette(Study $study, PlanGround $ground, PlanPicture $planner, ?\Closure $progress = null): PalettePart
+    {
+        $palette = $this->plans->palettePart($ground);
+        if ($palette === null) {
+            $palette = $planner->palette($ground->wishes, $progress);
+            $this->plans->parts->keep($study, $ground->paletteKey(), $palette->toArray());
+        }
+
+        return $palette;
     }
 
     /**

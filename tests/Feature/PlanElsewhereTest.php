@@ -2,6 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Jobs\ChoosePencils;
+use App\Models\PlanRun;
+use App\Plans\PlanRunner;
+use App\Work\Standing;
+use Illuminate\Support\Facades\Bus;
+use Illuminate\Support\Facades\DB;
+
 it('brings a whole study to another account with the very same plan, and refuses what is no study', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
@@ -110,4 +117,34 @@ it('plans, prints and carries along with pencils of no line, known by their numb
     $this->getJson("/api/studies/$study->id/purchases")->assertOk();
     $this->getJson('/api/drawer/reach?paper=white%20medium')->assertOk();
     $this->getJson('/api/drawer/pencil?id=745&paper=white%20medium')->assertOk()->assertJsonPath('id', '745');
+});
+
+it('chooses the pencils of a plan ahead where zones are proposed or a plan is looked at, and plans with just those', function () {
+    $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
+    $base = "/api/studies/$study->id/plan";
+    $prepare = static function () use ($study): void {
+        (new ChoosePencils($study->id))->handle(app(PlanRunner::class));
+    };
+    // Nothing to choose for yet, and nothing is said: it is where planning is asked for.
+    $prepare();
+    expect(DB::table('plan_parts')->count())->toBe(0);
+    change($study, 'proposeZones', ['most' => 6])->assertOk();
+    change($study, 'keepWhitesFrom', ['from' => 90])->assertOk();
+    Bus::assertDispatchedTimes(ChoosePencils::class, 1);
+    $this->postJson("$base/pencils")->assertNoContent();
+    Bus::assertDispatched(ChoosePencils::class);
+    $prepare();
+    $kept = DB::table('plan_parts')->get(['part_key', 'value'])->all();
+    expect($kept)->toHaveCount(1);
+    $prepare();
+    $this->postJson("$base/run")->assertAccepted();
+    $after = $this->getJson($base)->json();
+    expect($after['waiting'])->toBe(0)->and(DB::table('plan_parts')->where('part_key', $kept[0]->part_key)->value('value'))->toBe($kept[0]->value)
+        ->and(DB::table('plan_parts')->count())->toBe(1 + count($after['zones']));
+    // Being planned, it is left to the run; a study that is gone is none.
+    DB::table('plan_parts')->delete();
+    PlanRun::query()->where('study_id', $study->id)->update(['state' => Standing::Waiting]);
+    $prepare();
+    (new ChoosePencils(999_999))->handle(app(PlanRunner::class));
+    expect(DB::table('plan_parts')->count())->toBe(0);
 });

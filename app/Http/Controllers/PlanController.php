@@ -14,6 +14,7 @@ use App\Http\Requests\Plan\RampRequest;
 use App\Http\Requests\Plan\VersionRequest;
 use App\Http\Requests\Plan\ZoneRequest;
 use App\Http\Requests\UndoRequest;
+use App\Jobs\ChoosePencils;
 use App\Jobs\PlanPicture;
 use App\Models\Study;
 use App\Plans\PlanImages;
@@ -53,6 +54,14 @@ final class PlanController extends Controller
         });
 
         return $this->whole($request, $study, 202);
+    }
+
+    /** Somebody looks at a plan that is not there yet: its pencils may be chosen meanwhile. */
+    public function prepare(Study $study): Response
+    {
+        ChoosePencils::dispatch($study->id);
+
+        return new Response(status: 204);
     }
 
     public function cancel(Request $request, Study $study): JsonResponse

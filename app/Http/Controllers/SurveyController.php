@@ -10,6 +10,7 @@ use App\Http\CannotBeShown;
 use App\Http\Requests\Photo\ComparisonRequest;
 use App\Http\Requests\Photo\SurveyChangeRequest;
 use App\Http\Requests\UndoRequest;
+use App\Jobs\ChoosePencils;
 use App\Models\Study;
 use App\Photos\SurveyRepository;
 use Illuminate\Http\JsonResponse;
@@ -35,6 +36,9 @@ final class SurveyController extends Controller
     public function change(SurveyChangeRequest $request, Study $study, SurveyEdits $changes): JsonResponse
     {
         $this->once($request, fn (): int => $this->surveys->change($study, static fn (Survey $survey): array => $changes->made($study, $survey, $request->change())));
+        if ($request->proposesZones()) {
+            ChoosePencils::dispatch($study->id);
+        }
 
         return $this->survey($request, $study);
     }

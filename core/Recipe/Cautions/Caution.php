@@ -12,8 +12,8 @@ final readonly class Caution
     /** Share of the tooth after which a next pass hardly takes. */
     public const TOOTH_SPENT = 0.85;
 
-    /** ΔE00 from which a recipe no longer looks like its target even at arm's length. */
-    public const OUT_OF_REACH = 4.0;
+    /** ΔE00 by which a colour is missed that says more than an ordinary hand on a paper errs by anyway. */
+    public const OUT_OF_REACH = 6.0;
 
     /** RMS ΔE00 in an ordinary hand from which a result is a gamble. */
     public const UNSTEADY = 5.0;

@@ -25,6 +25,12 @@ final readonly class Breadth
         return $shades > 1 ? new self(16, 12, 12, 4, 2, 12) : new self(12, 12, 4, 2, 1, 6);
     }
 
+    /** For a value run whose best ends far off: what was kept may have been the wrong few, above all where a school has an order. */
+    public static function again(): self
+    {
+        return new self(24, 30, 16, 6, 2, 16);
+    }
+
     /** For one answer among others. */
     public static function aside(): self
     {

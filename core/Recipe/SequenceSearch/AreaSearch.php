@@ -24,6 +24,9 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 /** One area's search: its value run as a whole, then the choice of clearly different answers, and its touches into each of them. */
 final class AreaSearch
 {
+    /** An area whose best costs more than this, ΔE00, is searched again. */
+    private const FAR_OFF = 6.0;
+
     /** @var list<int> places of the given shades: the run from the lightest, then the touches */
     private readonly array $order;
 
@@ -106,7 +109,19 @@ final class AreaSearch
 
     private function found(): Found
     {
-        return $this->found ??= $this->search($this->ground, Breadth::over(count($this->ground->aims)));
+        return $this->found ??= $this->searched();
+    }
+
+    private function searched(): Found
+    {
+        $shades = count($this->ground->aims);
+        $found = $this->search($this->ground, Breadth::over($shades));
+        if ($shades < 2 || $found->surest === null || $found->surest->cost < self::FAR_OFF) {
+            return $found;
+        }
+        $again = $this->search($this->ground, Breadth::again());
+
+        return $again->surest !== null && $again->surest->cost < $found->surest->cost ? $again : $found;
     }
 
     private function search(Ground $ground, Breadth $breadth): Found

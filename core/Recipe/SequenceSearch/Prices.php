@@ -16,6 +16,9 @@ final readonly class Prices
     /** a further pencil its being found, sharpened and put back, */
     private const PER_PENCIL = 0.06;
 
+    /** Coming back to an earlier pencil once is ordinary, the base again to bring it together; every further time two are worked by turns. */
+    private const PER_TURN = 0.10;
+
     /** and tooth used beyond this share is missed by later corrections. */
     private const TOOTH_FREE = 0.85;
 
@@ -32,7 +35,7 @@ final readonly class Prices
     /** @param  list<int>  $pencils  of all passes */
     public function ofPasses(array $pencils): float
     {
-        $price = self::PER_PASS * count($pencils);
+        $price = self::PER_PASS * count($pencils) + self::PER_TURN * max(0, self::returns($pencils) - 1);
         foreach (array_unique($pencils) as $pencil) {
             $price += self::PER_PENCIL + $this->strangeness[$pencil];
         }
@@ -59,9 +62,31 @@ final readonly class Prices
     /** @param  list<int>  $before  pencils in use already */
     public function ofOneMore(array $before, int $pencil): float
     {
-        $coat = $before === [] ? 0.0 : self::ofCoat($before[count($before) - 1], $pencil);
+        if (! in_array($pencil, $before, true)) {
+            return self::PER_PASS + self::PER_PENCIL + $this->strangeness[$pencil];
+        }
+        if ($before[count($before) - 1] === $pencil) {
+            return self::PER_PASS + self::PER_COAT;
+        }
 
-        return self::PER_PASS + $coat + (in_array($pencil, $before, true) ? 0.0 : self::PER_PENCIL + $this->strangeness[$pencil]);
+        return self::PER_PASS + (self::returns($before) > 0 ? self::PER_TURN : 0.0);
+    }
+
+    /**
+     * How often a pencil is taken up again after another.
+     *
+     * @param  list<int>  $pencils  of all passes
+     */
+    private static function returns(array $pencils): int
+    {
+        $returns = 0;
+        $seen = [];
+        foreach ($pencils as $at => $pencil) {
+            $returns += isset($seen[$pencil]) && $pencils[$at - 1] !== $pencil ? 1 : 0;
+            $seen[$pencil] = true;
+        }
+
+        return $returns;
     }
 
     private static function ofCoat(int $below, int $above): float

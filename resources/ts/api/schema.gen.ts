@@ -873,6 +873,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/plan/pencils": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description chooses the pencils of a plan that is looked at and not there yet */
+        post: operations["choosePencils"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/plan/run": {
         parameters: {
             query?: never;
@@ -3654,6 +3673,26 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Plan"];
                 };
+            };
+        };
+    };
+    choosePencils: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description will be done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

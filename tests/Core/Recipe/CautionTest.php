@@ -156,7 +156,7 @@ it('names the pencil not at hand that would reach a colour out of reach', functi
     $missing = PencilFit::of(new PencilRecord('', '99', 'Wet paint', '#00b0ff', Binder::Wax, owned: false));
     $near = PencilFit::of(new PencilRecord('', '98', 'Mud', '#7a6a50', Binder::Wax, owned: false));
     $planner = new RecipePlanner(new KnottyPrism\Core\Drawer\Drawer([...$owned, $near, $missing]), Paper::whiteMedium(), School::free());
-    $cautions = array_merge(...array_map(static fn (Recipe $r): array => $r->cautions, $planner->recipesFor(Lab::ofHex('#00aef8'))));
+    $cautions = array_merge(...array_map(static fn (Recipe $r): array => $r->cautions, $planner->recipesFor(Lab::ofHex('#00b8ff'))));
     $reach = array_values(array_filter($cautions, static fn (Caution $c): bool => $c->code === CautionCode::OutOfReach));
     expect($reach)->not->toBe([])->and($reach[0]->remedy)->toContain('99 Wet paint');
 });

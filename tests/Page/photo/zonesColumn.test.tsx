@@ -88,7 +88,7 @@ describe('zones', () => {
         if (first === undefined) {
             throw new Error('there is a zone in the example');
         }
-        const dull = {
+        const dull: Zones = {
             ...zones,
             list: [{ ...first, missing: ['light'], targets: first.targets.filter((t) => t.role !== 'light') }, ...others],
         };

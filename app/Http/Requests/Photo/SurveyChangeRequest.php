@@ -18,4 +18,10 @@ final class SurveyChangeRequest extends FormRequest
     {
         return $this->rulesFor(SurveyEdits::kinds(), SurveyEdits::rules($this->kind()));
     }
+
+    /** After which a plan is what is asked for next. */
+    public function proposesZones(): bool
+    {
+        return $this->kind() === 'proposeZones';
+    }
 }

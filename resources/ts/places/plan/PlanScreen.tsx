@@ -15,7 +15,7 @@ import { RunBar } from './RunBar';
 import { SchoolPart } from './SchoolPart';
 import { TakeAlong } from './TakeAlong';
 import { ValueRunBars } from './ValueRunBars';
-import { stampOf, usePlan, usePlanChanges, type PlanChanges } from './queries';
+import { stampOf, usePencilsAhead, usePlan, usePlanChanges, type PlanChanges } from './queries';
 import { ZonesPart } from './ZonesPart';
 import { useDrawer } from '../../api/studies';
 import { Inset, Side, SideBar } from '../../ui/layout';
@@ -45,6 +45,7 @@ type PartName = (typeof PARTS)[number]['value'];
 /** The plan of a study's picture: what it will look like at the left, and at the right the part of it that one is arguing with. */
 export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: string) => void }) {
     const picture = usePlan(study.id);
+    usePencilsAhead(study.id, picture.data);
     const changes = usePlanChanges(study.id, (error) => onFault(sentenceOf(error)));
     const [remembered] = useState<PartName>(
         () => PARTS.find((p) => p.value === localStorage.getItem(`plan/${study.id}`))?.value ?? 'zones',

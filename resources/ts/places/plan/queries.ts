@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { askAnew } from '../../api/answers';
 import { ask, askWithFile } from '../../api/client';
@@ -22,6 +23,16 @@ export const usePlan = (study: number | null) =>
         refetchOnMount: 'always',
         refetchInterval: (query) => (isUnderWay(query.state.data) ? 400 : false),
     });
+
+/** A plan that is looked at and not there yet is likely asked for next: its pencils are chosen meanwhile. Where that fails they are chosen then. */
+export function usePencilsAhead(study: number, plan: Plan | undefined) {
+    const wanted = plan !== undefined && plan.cannot === null && plan.waiting > 0 && !isUnderWay(plan);
+    useEffect(() => {
+        if (wanted) {
+            ask(`${baseOf(study)}/pencils`, { method: 'POST' }).catch(() => undefined);
+        }
+    }, [study, wanted]);
+}
 
 /** Every change answers with the whole plan, which takes the place of the one shown. */
 export function usePlanChanges(study: number, onFault: (error: unknown) => void) {
