@@ -56,27 +56,27 @@ final class DrawingChecks
      *
      * @throws BadPhoto|BadFile
      */
-    public function photographed(PlanGround $ground, int $passes, string $path, ?array $corners): DrawingCheckRow
+    public function photographed(PlanGround $ground, Progress $progress, string $path, ?array $corners): DrawingCheckRow
     {
-        return $this->checked($ground, $passes, SheetPhotos::read($path), $corners);
+        return $this->checked($ground, $progress, SheetPhotos::read($path), $corners);
     }
 
     /** The same with a photo that the bench camera makes up of the drawing at that stage. */
-    public function madeUp(PlanGround $ground, int $passes, int $seed): DrawingCheckRow
+    public function madeUp(PlanGround $ground, Progress $progress, int $seed): DrawingCheckRow
     {
-        $drawn = new DrawnPicture($this->plan($ground), new Progress($passes), self::ACROSS, self::MARGIN, $seed);
+        $drawn = new DrawnPicture($this->plan($ground), $progress, self::ACROSS, self::MARGIN, $seed);
 
-        return $this->checked($ground, $passes, BenchCamera::photograph($drawn->flat, Shot::ordinary($seed), self::SIDE, $seed), null);
+        return $this->checked($ground, $progress, BenchCamera::photograph($drawn->flat, Shot::ordinary($seed), self::SIDE, $seed), null);
     }
 
     /** @param  list<array{float, float}>|null  $corners */
-    private function checked(PlanGround $ground, int $passes, Photograph $photo, ?array $corners): DrawingCheckRow
+    private function checked(PlanGround $ground, Progress $progress, Photograph $photo, ?array $corners): DrawingCheckRow
     {
         $inPixels = $corners === null ? null : array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners);
-        $check = CheckDrawing::of($photo, $this->plan($ground), new Progress($passes), $ground->shelf->usable()->pencils, $inPixels);
+        $check = CheckDrawing::of($photo, $this->plan($ground), $progress, $ground->shelf->usable()->pencils, $inPixels);
         $small = Raster::scaled(new WorkingCopy($photo->width, $photo->height, '', $photo->pixels), self::SHOWN);
         $row = DrawingCheckRow::query()->create([
-            'study_id' => $ground->study->id, 'passes' => $passes, 'said' => CheckResource::of($check),
+            'study_id' => $ground->study->id, 'passes' => $progress->everywhere, 'said' => [...CheckResource::of($check), 'zones' => self::apart($ground, $progress)],
             'photo' => base64_encode(Raster::encoded($small->width, $small->height, 3, $small->pixels, 'jpeg')),
             'map' => base64_encode(Raster::encoded($check->width, $check->height, 3, $check->differences, 'png')),
         ]);
@@ -84,6 +84,17 @@ final class DrawingChecks
         DrawingCheckRow::query()->whereKey($older)->delete();
 
         return $row;
+    }
+
+    /** @return list<array{zone: int, name: string, passes: int}> zones that are laid farther, or less far, than the others */
+    private static function apart(PlanGround $ground, Progress $progress): array
+    {
+        $apart = [];
+        foreach ($progress->byZone as $zone => $passes) {
+            $apart[] = ['zone' => $zone, 'name' => $ground->zones->note($zone)->name, 'passes' => $passes];
+        }
+
+        return $apart;
     }
 
     private function plan(PlanGround $ground): DrawingPlan
@@ -103,7 +114,7 @@ final class DrawingChecks
                 }
                 if ($wish->role->isOfValueRun()) {
                     $marks = $own->own || $zone->sequence === null ? array_map(static fn (): bool => true, $own->stack->steps) : array_map(static fn (GradedPass $pass): bool => $pass->in($i) !== null, $zone->sequence->passes);
-                    $shades[] = new CheckedShade($wish->role, $wish->role->value, $wish->seen, $wish->fitted, $own->stack, CheckedShade::laidAfter($marks));
+                    $shades[] = new CheckedShade($wish->role, $wish->name === '' ? $wish->role->value : $wish->name, $wish->seen, $wish->fitted, $own->stack, CheckedShade::laidAfter($marks));
                 }
             }
             $zones[] = new CheckedZone($zone->zone, $ground->zones->note($zone->zone)->name, $shades);

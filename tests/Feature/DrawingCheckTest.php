@@ -37,6 +37,28 @@ it('holds a photo of the drawing against the plan, keeps what it said, and forge
     $this->get("$base/checks/$late[id]/photo")->assertNotFound();
 });
 
+it('knows how far each zone is, where one works one area after the other', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $this->postJson("$base/run")->assertAccepted();
+    $zones = $this->getJson($base)->json('zones');
+    [$begun, $bare] = [$zones[0], $zones[1]];
+    // One zone is bare still: beside a plan that is told so nothing is amiss there, beside one that is not, everything.
+    $told = ['passes' => 20, 'zones' => "$bare[number]:0,$begun[number]:1", 'seed' => 11];
+    $check = $this->postJson("$base/checks/made-up", $told)->assertCreated()->json();
+    expect($check)->toFitThePage('DrawingCheck')->and(array_column($check['zones'], 'passes', 'name'))->toBe([$bare['name'] => 0, $begun['name'] => 1]);
+    $of = static fn (array $check): array => array_column(array_filter($check['findings'], static fn (array $f): bool => $f['number'] === $bare['number'] && $f['shade'] === 'mid'), 'deltaE00');
+    expect($of($check)[0])->toBeLessThan(4.0);
+    $photo = (string) $this->get("$base/checks/$check[id]/photo")->getContent();
+    $corners = implode(',', array_map(static fn (array $c): string => "$c[0],$c[1]", $check['corners']));
+    $untold = $this->postJson("$base/checks", ['photo' => uploadOf($photo, 'small.jpg'), 'passes' => 20, 'corners' => $corners]);
+    $again = $this->postJson("$base/checks", ['photo' => uploadOf($photo, 'small.jpg'), 'passes' => 20, 'zones' => $told['zones'], 'corners' => $corners])->assertCreated()->json();
+    expect($of($again)[0])->toBeLessThan(4.0)->and($untold->status() === 422 || $of($untold->json())[0] > 8.0)->toBeTrue();
+    foreach (['3', '3:', "$bare[number]:99", '3:1,', '250:1', str_repeat('1:1,', 200).'1:1'] as $wrong) {
+        $this->postJson("$base/checks/made-up", ['passes' => 1, 'zones' => $wrong])->assertUnprocessable();
+    }
+});
+
 it('leaves the whites of the paper out', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";

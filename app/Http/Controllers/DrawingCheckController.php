@@ -28,14 +28,14 @@ final class DrawingCheckController extends Controller
 
     public function store(DrawingPhotoRequest $request, Study $study): JsonResponse
     {
-        $id = $this->once($request, fn (): int => $this->checks->photographed($this->plans->ground($this->user($request), $study), $request->passes(), $request->photo()->getRealPath(), $request->corners())->id);
+        $id = $this->once($request, fn (): int => $this->checks->photographed($this->plans->ground($this->user($request), $study), $request->progress(), $request->photo()->getRealPath(), $request->corners())->id);
 
         return new JsonResponse(self::shown(DrawingCheckRow::query()->findOrFail((int) $id)), 201);
     }
 
     public function madeUp(MadeUpDrawingRequest $request, Study $study): JsonResponse
     {
-        return new JsonResponse(self::shown($this->checks->madeUp($this->plans->ground($this->user($request), $study), $request->passes(), $request->seed())), 201);
+        return new JsonResponse(self::shown($this->checks->madeUp($this->plans->ground($this->user($request), $study), $request->progress(), $request->seed())), 201);
     }
 
     /** Sent again, it is still gone. */
@@ -73,6 +73,6 @@ final class DrawingCheckController extends Controller
     /** @return array<string, mixed> */
     private static function shown(DrawingCheckRow $row): array
     {
-        return ['id' => $row->id, 'passes' => $row->passes, 'made' => $row->created_at->toIso8601String(), ...$row->said];
+        return ['id' => $row->id, 'passes' => $row->passes, 'made' => $row->created_at->toIso8601String(), 'zones' => [], ...$row->said];
     }
 }

@@ -16,7 +16,7 @@ final readonly class Progress
      *
      * @throws OutOfRange
      */
-    public function __construct(private int $everywhere, private array $byZone = [])
+    public function __construct(public int $everywhere, public array $byZone = [])
     {
         foreach ([$everywhere, ...$byZone] as $passes) {
             OutOfRange::check('the number of passes that are laid', $passes, 0, self::MOST);

@@ -1832,7 +1832,9 @@ export interface components {
         };
         DrawingCheck: {
             id: number;
+            /** @description laid of every zone but those */
             passes: number;
+            zones: components["schemas"]["ZoneLaid"][];
             /** Format: date-time */
             made: string;
             summary: string;
@@ -1841,6 +1843,11 @@ export interface components {
             /** @description shares of the photo */
             corners: number[][];
             findings: components["schemas"]["DrawingFinding"][];
+        };
+        ZoneLaid: {
+            zone: number;
+            name: string;
+            passes: number;
         };
         DrawingChecks: {
             checks: components["schemas"]["DrawingCheck"][];
@@ -3977,6 +3984,8 @@ export interface operations {
                     photo: string;
                     /** @description laid of every zone */
                     passes: number;
+                    /** @description zones that are laid otherwise, 3:2,5:0 */
+                    zones?: string;
                     /** @description of the drawing, eight shares of the photo from its top left clockwise */
                     corners?: string;
                 };
@@ -4007,6 +4016,8 @@ export interface operations {
             content: {
                 "application/json": {
                     passes: number;
+                    /** @description zones that are laid otherwise, 3:2,5:0 */
+                    zones?: string;
                     /** @description the same one makes the same photo */
                     seed?: number;
                 };

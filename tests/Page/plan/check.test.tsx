@@ -28,6 +28,7 @@ const finding = (zone: string, words: string, move: string): DrawingFinding => (
 const check = (id: number, more: Partial<DrawingCheck> = {}): DrawingCheck => ({
     id,
     passes: 2,
+    zones: [],
     made: '2026-03-01T10:00:00+00:00',
     summary: 'The dark of "float" is a step too light.',
     alike: 0.9,
@@ -102,6 +103,21 @@ describe('checking the drawing', () => {
         expect(sent.get('corners')).toBe('0.1600,0.1600,0.8500,0.1500,0.8500,0.8500,0.1500,0.8500');
         expect(sent.get('passes')).toBe('2');
         expect(screen.queryByRole('button', { name: 'Read it with these corners' })).toBeNull();
+    });
+
+    it('is told how far each zone is where that differs, and remembers it for the next photo', async () => {
+        app.says('GET', '/plan/checks', { checks: [check(3, { zones: [{ zone: 1, name: 'float', passes: 0 }] })] });
+        app.says('POST', '/plan/checks/made-up', check(4), 201);
+        show();
+        await screen.findByText(/; float not begun/);
+        const far = await screen.findByLabelText('float');
+        expect((far as HTMLSelectElement).value).toBe('0');
+        fireEvent.change(far, { target: { value: '1' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Try with a made-up photo' }));
+        await waitFor(() => expect(app.last('POST')?.body).toEqual({ passes: 2, zones: '1:1' }));
+        fireEvent.change(screen.getByLabelText('float'), { target: { value: '' } });
+        fireEvent.click(screen.getByRole('button', { name: 'Try with a made-up photo' }));
+        await waitFor(() => expect(app.last('POST')?.body).toEqual({ passes: 2 }));
     });
 
     it('waits for a plan', () => {

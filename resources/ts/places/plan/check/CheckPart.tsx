@@ -7,6 +7,7 @@ import { Column, PartHead } from '../../../ui/Column';
 import { Button, NativeSelect, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
 import { CornerPicker } from './CornerPicker';
+import { laidText, passesWords, ZonesLaid, type Laid } from './ZonesLaid';
 import { useChecks } from './useChecks';
 
 const Pictures = styled.div`
@@ -55,10 +56,14 @@ export function CheckPart({ study, picture }: { study: Study; picture: Plan }) {
     const most = Math.max(0, ...picture.zones.map((z) => z.sequence?.passes.length ?? 0));
     const [passes, setPasses] = useState<number | null>(null);
     const laid = Math.min(passes ?? most, most);
-    const isReading = state.photograph.isPending || state.makeUp.isPending;
     const all = state.checks.data?.checks ?? [];
+    // What differed when it was last looked at likely differs still.
+    const [chosen, setChosen] = useState<Laid | null>(null);
+    const zones = chosen ?? Object.fromEntries((all[0]?.zones ?? []).map((z) => [z.zone, z.passes]));
+    const progress = { passes: laid, zones: laidText(zones) };
+    const isReading = state.photograph.isPending || state.makeUp.isPending;
     const read = (file: File, corners: Parameters<typeof state.photograph.mutate>[0]['corners'] = null) =>
-        state.photograph.mutate({ file, passes: laid, corners });
+        state.photograph.mutate({ file, ...progress, corners });
     if (picture.waiting > 0) {
         return <Column aria-label="Check the drawing">A drawing is held against its plan; plan the picture first.</Column>;
     }
@@ -72,8 +77,9 @@ export function CheckPart({ study, picture }: { study: Study; picture: Plan }) {
                 isFirst={all.length === 0}
                 onLaid={setPasses}
                 onPhoto={read}
-                onMadeUp={() => state.makeUp.mutate(laid)}
+                onMadeUp={() => state.makeUp.mutate(progress)}
             />
+            <ZonesLaid key={all[0]?.id} picture={picture} laid={zones} onLaid={setChosen} />
             <div role="status">{isReading && <p>Holding the photo against the plan…</p>}</div>
             <div role="alert">
                 {state.fault !== null && <p>{state.fault}</p>}
@@ -162,7 +168,8 @@ function OneCheck({ check, base, isOpen, isPending, onRemove }: OneCheckProps) {
             </PartHead>
             <p>
                 {new Date(check.made).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}, after{' '}
-                {check.passes === 1 ? 'one pass' : `${check.passes} passes`}: off by {check.meanDeltaE00.toFixed(1)} in the mean (ΔE00).{' '}
+                {passesWords(check.passes)}
+                {check.zones.map((z) => `; ${z.name} ${passesWords(z.passes)}`)}: off by {check.meanDeltaE00.toFixed(1)} in the mean (ΔE00).{' '}
                 <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
                     {open ? 'Fold it away' : 'What it said'}
                 </WordButton>

@@ -6,9 +6,14 @@ import { newKey } from '../../../api/keptEdits';
 import type { DrawingCheck, DrawingChecks } from '../../../api/types';
 import { inShares, type Corners } from '../../../ui/FourCorners';
 
-export interface Photographed {
-    file: File;
+/** Passes laid of every zone, and of those that differ: "3:2,5:0". */
+export interface SoFar {
     passes: number;
+    zones: string;
+}
+
+export interface Photographed extends SoFar {
+    file: File;
     corners: Corners | null;
 }
 
@@ -27,9 +32,10 @@ export function useChecks(study: number) {
     };
     const onError = (error: unknown) => setFault(sentenceOf(error));
     const photograph = useMutation({
-        mutationFn: ({ file, passes, corners }: Photographed) =>
+        mutationFn: ({ file, passes, zones, corners }: Photographed) =>
             askWithFile<DrawingCheck>(base, 'photo', file, newKey(), {
                 passes: String(passes),
+                ...(zones === '' ? {} : { zones }),
                 ...(corners === null ? {} : { corners: inShares(corners) }),
             }),
         onMutate: ({ file }) => setInHand(file),
@@ -37,7 +43,8 @@ export function useChecks(study: number) {
         onError,
     });
     const makeUp = useMutation({
-        mutationFn: (passes: number) => ask<DrawingCheck>(`${base}/made-up`, { method: 'POST', json: { passes } }),
+        mutationFn: ({ passes, zones }: SoFar) =>
+            ask<DrawingCheck>(`${base}/made-up`, { method: 'POST', json: zones === '' ? { passes } : { passes, zones } }),
         onMutate: () => setInHand(null),
         onSuccess: put,
         onError,
