@@ -15,6 +15,7 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\PlanPicture;
+use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 
@@ -140,7 +141,8 @@ final class PlanRunner
     }
 
     /**
-     * Of the zones that have no part yet one of the fewest colours: it is found soonest, and there is something to look at.
+     * Of the zones that have no part yet the lightest, as one works: few coats are looked through there, so that it is found soonest and there
+     * is something to look at.
      *
      * @param  list<PlannedZone>|null  $zones
      *
@@ -150,7 +152,8 @@ final class PlanRunner
     {
         $zones = $this->plans->zones($ground);
         $open = array_filter($zones, static fn (PlannedZone $z): bool => $z->sequence === null && $z->key !== null);
-        usort($open, static fn (PlannedZone $a, PlannedZone $b): int => count($a->wishes) <=> count($b->wishes));
+        $lightness = static fn (PlannedZone $z): float => max(array_map(static fn (Wish $w): float => $w->fitted->l, $z->wishes));
+        usort($open, static fn (PlannedZone $a, PlannedZone $b): int => $lightness($b) <=> $lightness($a));
 
         return $open[0] ?? null;
     }
