@@ -23,6 +23,7 @@ use KnottyPrism\Core\Chart\Sheet\SwatchGrid;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -89,7 +90,7 @@ final class ChartCommand extends Command
         $reading = ReadChart::page(SheetPhotos::read($this->readable($this->required($input, 'photo'))), $sheet, $this->paper($input), $known);
         $pencils = array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, isset($known[$id]) ? $known[$id]->record->name : ''), $sheet->pencils());
 
-        return $this->measured($output, $out, $pencils, $reading);
+        return $this->measured($output, $out, $pencils, $reading, $this->paper($input));
     }
 
     /** Any page of swatches, read by a grid. */
@@ -103,13 +104,13 @@ final class ChartCommand extends Command
         $this->required($input, 'columns');
         $grid = new SwatchGrid($corners, (int) $this->whole($input, 'rows', SwatchGrid::MOST_ROWS), (int) $this->whole($input, 'columns', SwatchGrid::MOST_COLUMNS), array_map(static fn (SheetPencil $p): string => $p->id(), $pencils));
 
-        return $this->measured($output, $out, $pencils, ReadSwatches::page($photo, $grid, $this->paper($input)));
+        return $this->measured($output, $out, $pencils, ReadSwatches::page($photo, $grid, $this->paper($input)), $this->paper($input));
     }
 
     /** @param  list<SheetPencil>  $pencils */
-    private function measured(OutputInterface $output, string $out, array $pencils, ChartReading $reading): int
+    private function measured(OutputInterface $output, string $out, array $pencils, ChartReading $reading, Paper $paper): int
     {
-        $this->write($out, DrawerWriter::csv(MeasuredPencils::rows($pencils, $reading->colours())));
+        $this->write($out, DrawerWriter::csv(MeasuredPencils::rows($pencils, $reading->colours(), $paper)));
         $this->json($output, [
             'out' => $out, 'page' => $reading->page + 1, 'measured' => count($reading->swatches()), 'empty' => $reading->empty(),
             'boxes' => array_map(static fn (BoxReading $b): array => ['pencil' => $b->box->pencil, 'kind' => $b->box->kind->value, 'filled' => $b->filled, ...Figures::colour($b->lab), 'doubt' => Figures::difference($b->doubt), 'note' => $b->note], $reading->boxes),

@@ -26,7 +26,7 @@ use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\DrawerWriter;
-use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /** Pencils on their way into a drawer by camera: written down, printed, photographed, looked over; nothing enters the drawer from here. */
@@ -39,10 +39,10 @@ final class MeasuringSheets
     private const SIDE = 1400;
 
     /** @param  non-empty-list<SheetPencil>  $pencils */
-    public function begin(User $user, array $pencils, string $size): MeasuringSheet
+    public function begin(User $user, array $pencils, string $size, string $paper): MeasuringSheet
     {
         $sheet = MeasuringSheet::query()->create([
-            'user_id' => $user->id, 'size' => $size, 'pages' => [],
+            'user_id' => $user->id, 'size' => $size, 'paper' => $paper, 'pages' => [],
             'pencils' => array_map(static fn (SheetPencil $p): array => ['line' => $p->line, 'number' => $p->number, 'name' => $p->name], $pencils),
         ]);
         $older = MeasuringSheet::query()->where('user_id', $user->id)->latest('id')->skip(self::KEPT)->take(100)->pluck('id');
@@ -59,15 +59,15 @@ final class MeasuringSheets
      *
      * @throws BadPhoto|BadFile|OutOfRange
      */
-    public function ownPage(User $user, array $pencils, string $path, array $corners, int $rows, int $columns): MeasuringSheet
+    public function ownPage(User $user, array $pencils, string $path, array $corners, int $rows, int $columns, string $paper): MeasuringSheet
     {
         $photo = SheetPhotos::read($path);
         $grid = new SwatchGrid(array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners), $rows, $columns, array_map(static fn (SheetPencil $p): string => $p->id(), $pencils));
 
         // Read before anything is kept: what can't be read leaves no row.
-        $reading = ReadSwatches::page($photo, $grid, Paper::whiteMedium());
+        $reading = ReadSwatches::page($photo, $grid, PaperShelf::named($paper));
 
-        return $this->noted($this->begin($user, $pencils, MeasuringSheet::OWN_PAGE), $reading);
+        return $this->noted($this->begin($user, $pencils, MeasuringSheet::OWN_PAGE, $paper), $reading);
     }
 
     /** @return list<MeasuringSheet> the newest first */
@@ -85,7 +85,7 @@ final class MeasuringSheets
     {
         $sheet = $row->sheet();
 
-        return $this->noted($row, ReadChart::page(SheetPhotos::read($path), $sheet, Paper::whiteMedium()));
+        return $this->noted($row, ReadChart::page(SheetPhotos::read($path), $sheet, $row->sheetPaper()));
     }
 
     /**
@@ -97,9 +97,9 @@ final class MeasuringSheets
     {
         $sheet = $row->sheet();
         $page = array_key_first(array_diff_key($sheet->pages, $row->pages)) ?? 0;
-        $photo = BenchCamera::photograph((new FilledSheet($sheet, $page, $this->standIns($row), Paper::whiteMedium(), $seed))->flat, Shot::ordinary($seed), self::SIDE, $seed);
+        $photo = BenchCamera::photograph((new FilledSheet($sheet, $page, $this->standIns($row), $row->sheetPaper(), $seed))->flat, Shot::ordinary($seed), self::SIDE, $seed);
 
-        return [$this->noted($row, ReadChart::page($photo, $sheet, Paper::whiteMedium())), Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg')];
+        return [$this->noted($row, ReadChart::page($photo, $sheet, $row->sheetPaper())), Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg')];
     }
 
     /** Puts a colour right by hand; nothing leaves the box out. */
@@ -129,7 +129,7 @@ final class MeasuringSheets
                 }
             }
         }
-        $rows = MeasuredPencils::rows($row->listed(), $hexes);
+        $rows = MeasuredPencils::rows($row->listed(), $hexes, $row->sheetPaper());
 
         return $rows === [] ? throw BadFile::because('Nothing was measured on this sheet yet; photograph a page first.') : DrawerWriter::csv($rows);
     }

@@ -8,6 +8,8 @@ use Illuminate\Database\Eloquent\Model;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
 use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
 
 /**
  * A sheet on which somebody colours pencils in to measure them, or a page of swatches that they had, with what the photos of it said.
@@ -15,6 +17,7 @@ use KnottyPrism\Core\Error\ImpossibleChange;
  * @property int $id
  * @property int $user_id
  * @property string $size
+ * @property string $paper on which it is printed and coloured in
  * @property list<array{line: string, number: string, name: string}> $pencils
  * @property array<int, list<array{pencil: string, kind: string, hex: string, filled: bool, doubt: float, note: ?string, corrected: bool}>> $pages by page, what was read
  */
@@ -23,7 +26,7 @@ final class MeasuringSheet extends Model
     /** In place of a size: a page of swatches of the artist's own, read by a grid. */
     public const OWN_PAGE = 'own page';
 
-    protected $fillable = ['user_id', 'size', 'pencils', 'pages'];
+    protected $fillable = ['user_id', 'size', 'paper', 'pencils', 'pages'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -45,6 +48,11 @@ final class MeasuringSheet extends Model
         $listed = $this->listed();
 
         return array_combine(array_map(static fn (SheetPencil $p): string => $p->id(), $listed), $listed);
+    }
+
+    public function sheetPaper(): Paper
+    {
+        return PaperShelf::named($this->paper);
     }
 
     public function isOwnPage(): bool

@@ -16,7 +16,7 @@ final class SheetResource
      * @param  array<int, list<array{pencil: string, kind: string, hex: string, filled: bool, doubt: float, note: ?string, corrected: bool}>>  $pages  by page, what was read
      * @return array<string, mixed>
      */
-    public static function of(int $id, string $size, array $pencils, int $count, array $pages): array
+    public static function of(int $id, string $size, string $paper, array $pencils, int $count, array $pages): array
     {
         $boxes = [];
         foreach ($pages as $page) {
@@ -26,7 +26,7 @@ final class SheetResource
         }
 
         return [
-            'id' => $id, 'size' => $size, 'pages' => $count, 'pagesRead' => count($pages), 'line' => $pencils[0]->line,
+            'id' => $id, 'size' => $size, 'paper' => $paper, 'pages' => $count, 'pagesRead' => count($pages), 'line' => $pencils[0]->line,
             'pencils' => array_map(static fn (SheetPencil $p): array => ['id' => $p->id(), 'number' => $p->number, 'name' => $p->name, 'boxes' => $boxes[$p->id()] ?? []], $pencils),
             'measured' => count(array_filter($boxes, static fn (array $own): bool => array_filter($own, static fn (array $b): bool => $b['kind'] === 'heavy' && $b['filled']) !== [])),
         ];

@@ -51,9 +51,9 @@ final class ReadChart
     public static function page(Photograph $photo, ChartSheet $sheet, Paper $paper, array $known = []): ChartReading
     {
         $squared = SquaredSheet::of($photo, $sheet);
-        $whole = SheetPhoto::of($squared, $sheet);
         $xyz = Xyz::ofReflectance($paper->reflectance);
         $white = SrgbMatrix::linearOfXyz($xyz->x, $xyz->y, $xyz->z);
+        $whole = SheetPhoto::of($squared, $sheet, $white);
         $measured = [];
         foreach ($sheet->pages[$squared->page] as $box) {
             $read = ReadBox::in($squared, $box) ?? throw BadPhoto::because(BadPhoto::CORNER_OUTSIDE);

@@ -17,6 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
 
 /** Measuring pencils with a camera: a sheet is written down, printed, photographed and looked over. */
 final class MeasuringSheetController extends Controller
@@ -27,20 +28,20 @@ final class MeasuringSheetController extends Controller
 
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['sheets' => array_map(self::shown(...), $this->sheets->of($this->user($request)))]);
+        return new JsonResponse(['sheets' => array_map(self::shown(...), $this->sheets->of($this->user($request))), 'papers' => PaperShelf::printable()]);
     }
 
     public function store(NewSheetRequest $request): JsonResponse
     {
         $pencils = $request->pencils();
-        $id = $this->once($request, fn (): int => $this->sheets->begin($this->user($request), $pencils, (string) $request->string('size'))->id);
+        $id = $this->once($request, fn (): int => $this->sheets->begin($this->user($request), $pencils, (string) $request->string('size'), $request->paper())->id);
 
         return new JsonResponse(self::shown(MeasuringSheet::query()->findOrFail((int) $id)), 201);
     }
 
     public function ownPage(SwatchPageRequest $request): JsonResponse
     {
-        $id = $this->once($request, fn (): int => $this->sheets->ownPage($this->user($request), $request->pencils(), $request->photo()->getRealPath(), $request->corners() ?? [], $request->integer('rows'), $request->integer('columns'))->id);
+        $id = $this->once($request, fn (): int => $this->sheets->ownPage($this->user($request), $request->pencils(), $request->photo()->getRealPath(), $request->corners() ?? [], $request->integer('rows'), $request->integer('columns'), $request->paper())->id);
 
         return new JsonResponse(self::shown(MeasuringSheet::query()->findOrFail((int) $id)), 201);
     }
@@ -79,6 +80,6 @@ final class MeasuringSheetController extends Controller
     /** @return array<string, mixed> */
     private static function shown(MeasuringSheet $sheet): array
     {
-        return SheetResource::of($sheet->id, $sheet->size, $sheet->listed(), $sheet->pageCount(), $sheet->pages);
+        return SheetResource::of($sheet->id, $sheet->size, $sheet->paper, $sheet->listed(), $sheet->pageCount(), $sheet->pages);
     }
 }

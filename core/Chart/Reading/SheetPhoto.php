@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Chart\Reading;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Chart\Sheet\SheetMarks;
 use KnottyPrism\Core\Error\BadPhoto;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
 
 /** What a photo of a sheet is like as a whole: how sharp, how bright, in what light, and how much of the room's light veils its blacks. */
 final readonly class SheetPhoto
@@ -24,9 +25,6 @@ final readonly class SheetPhoto
 
     private const MOST_GLARE = 1 / 3;
 
-    /** Light that printed black sends back, of what paper does. */
-    private const INK = 0.033;
-
     private const PLACES = 36;
 
     /**
@@ -37,8 +35,12 @@ final readonly class SheetPhoto
     {
     }
 
-    /** @throws BadPhoto when nothing can be told by it */
-    public static function of(SquaredSheet $squared, ChartSheet $sheet): self
+    /**
+     * @param  array{float, float, float}  $bare  linear light that the paper sends back of white light, 0–1
+     *
+     * @throws BadPhoto when nothing can be told by it
+     */
+    public static function of(SquaredSheet $squared, ChartSheet $sheet, array $bare): self
     {
         [$paper, $black] = self::ink($squared, $sheet->bits($squared->page));
         if (max($paper) < self::DARK) {
@@ -54,7 +56,8 @@ final readonly class SheetPhoto
         if ($edge > self::BLURRED) {
             throw BadPhoto::because(BadPhoto::BLURRED);
         }
-        $veil = static fn (int $c): float => max(0.0, min(0.3, ($black[$c] / max(1e-6, $paper[$c]) - self::INK) / (1 - $black[$c] / max(1e-6, $paper[$c]))));
+        // What printed black sends back of the paper's light is more on a darker paper; what is seen beyond that lies over everything.
+        $veil = static fn (int $c): float => max(0.0, min(0.3, ($black[$c] / max(1e-6, $paper[$c]) - Swatch::INK_REFLECTANCE / $bare[$c]) / (1 - $black[$c] / max(1e-6, $paper[$c]))));
 
         return new self($edge, [$veil(0), $veil(1), $veil(2)]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Medium\Paper;
 
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\UnreadableText;
 
 /** The papers known by name. */
@@ -22,6 +23,15 @@ final class PaperShelf
     public static function names(): array
     {
         return array_keys(self::PAPERS);
+    }
+
+    /** L* below which nobody sees what is printed in black. */
+    private const PRINTED_FROM = 45.0;
+
+    /** @return list<string> papers that a sheet can be printed on */
+    public static function printable(): array
+    {
+        return array_values(array_filter(self::names(), static fn (string $name): bool => Lab::ofHex(self::PAPERS[$name][0])->l >= self::PRINTED_FROM));
     }
 
     /** @throws UnreadableText when no paper has this name; hyphens and capitals are forgiven */

@@ -46,8 +46,10 @@ final class PencilFit
 
     private const FINE = 0.015;
 
-    public static function of(PencilRecord $record): Pencil
+    /** @param  ?Paper  $paper  on which the swatches lie; white medium where nothing is said */
+    public static function of(PencilRecord $record, ?Paper $paper = null): Pencil
     {
+        $paper ??= Paper::whiteMedium();
         $binder = $record->binder ?? Binder::Wax;
         if ($binder === Binder::Blender) {
             return new Pencil($record, array_fill(0, Observer::BANDS, self::BLENDER_ABSORPTION), $binder->scattering(), $binder->laydown(), $binder->slickness(), []);
@@ -55,12 +57,12 @@ final class PencilFit
         $wanted = SmoothestReflectance::ofHex($record->heavy);
         // How much film is laid follows from the laydown alone, and the search for S asks a hundred times for the same one.
         $laid = [];
-        $build = static function (float $s, float $q) use ($record, $binder, $wanted, &$laid): Pencil {
-            $fill = $laid[(string) $q] ??= self::heavyFill($record, $binder, $q);
+        $build = static function (float $s, float $q) use ($record, $binder, $wanted, $paper, &$laid): Pencil {
+            $fill = $laid[(string) $q] ??= self::heavyFill($record, $binder, $q, $paper);
 
-            return self::withHeavySwatch($record, $binder, $wanted, $s, $q, $fill);
+            return self::withHeavySwatch($record, $binder, $wanted, $s, $q, $fill, $paper);
         };
-        [$s, $q] = self::searchBoth($record, $binder, $build);
+        [$s, $q] = self::searchBoth($record, $binder, $build, $paper);
 
         return $build($s, $q);
     }
@@ -70,14 +72,14 @@ final class PencilFit
     {
         $binder = $record->binder ?? Binder::Wax;
 
-        return self::withHeavySwatch($record, $binder, SmoothestReflectance::ofHex($record->heavy), $scattering, $laydown, self::heavyFill($record, $binder, $laydown));
+        return self::withHeavySwatch($record, $binder, SmoothestReflectance::ofHex($record->heavy), $scattering, $laydown, self::heavyFill($record, $binder, $laydown, Paper::whiteMedium()), Paper::whiteMedium());
     }
 
     /**
      * @param  \Closure(float, float): Pencil  $build
      * @return array{float, float} S and q
      */
-    private static function searchBoth(PencilRecord $record, Binder $binder, \Closure $build): array
+    private static function searchBoth(PencilRecord $record, Binder $binder, \Closure $build, Paper $paper): array
     {
         $s = $record->opacity?->scattering() ?? $binder->scattering();
         $q = $record->laydown ?? $binder->laydown();
@@ -86,11 +88,11 @@ final class PencilFit
         for ($turn = 0; $turn < $turns; $turn++) {
             if ($record->overBlack !== null) {
                 $aim = Lab::ofHex($record->overBlack);
-                $s = self::golden(self::range(self::SCATTERING_RANGE, $s, $turn), $turns === 1 || $turn > 0 ? self::FINE : self::COARSE, static fn (float $try): float => Swatch::OverBlack->colourOf($build($try, $q))->deltaE00($aim));
+                $s = self::golden(self::range(self::SCATTERING_RANGE, $s, $turn), $turns === 1 || $turn > 0 ? self::FINE : self::COARSE, static fn (float $try): float => Swatch::OverBlack->colourOf($build($try, $q), $paper)->deltaE00($aim));
             }
             if ($searchQ) {
                 $aim = Lab::ofHex((string) $record->light);
-                $q = self::golden(self::range(self::LAYDOWN_RANGE, $q, $turn), $turns === 1 || $turn > 0 ? self::FINE : self::COARSE, static fn (float $try): float => Swatch::Light->colourOf($build($s, $try))->deltaE00($aim));
+                $q = self::golden(self::range(self::LAYDOWN_RANGE, $q, $turn), $turns === 1 || $turn > 0 ? self::FINE : self::COARSE, static fn (float $try): float => Swatch::Light->colourOf($build($s, $try), $paper)->deltaE00($aim));
             }
         }
 
@@ -121,24 +123,23 @@ final class PencilFit
      *
      * @return array<int, float> film units
      */
-    private static function heavyFill(PencilRecord $record, Binder $binder, float $laydown): array
+    private static function heavyFill(PencilRecord $record, Binder $binder, float $laydown, Paper $paper): array
     {
         $any = new Pencil($record, array_fill(0, Observer::BANDS, 1.0), 1.0, $laydown, $binder->slickness(), []);
 
-        return Swatch::Heavy->lay($any)->fill;
+        return Swatch::Heavy->lay($any, $paper)->fill;
     }
 
     /**
      * @param  array<int, float>  $wanted  reflectance of the heavy swatch
      * @param  array<int, float>  $fill  film units per stratum
      */
-    private static function withHeavySwatch(PencilRecord $record, Binder $binder, array $wanted, float $scattering, float $laydown, array $fill): Pencil
+    private static function withHeavySwatch(PencilRecord $record, Binder $binder, array $wanted, float $scattering, float $laydown, array $fill, Paper $paper): Pencil
     {
         $film = array_map(static fn (float $t): float => $t * $scattering, $fill);
-        $paper = Paper::whiteMedium()->reflectance;
         $absorption = [];
         foreach ($wanted as $i => $r) {
-            $absorption[] = $scattering * self::ratioFor($r, $paper[$i], $film);
+            $absorption[] = $scattering * self::ratioFor($r, $paper->reflectance[$i], $film);
         }
 
         return new Pencil($record, $absorption, $scattering, $laydown, $binder->slickness(), self::assumptions($record));

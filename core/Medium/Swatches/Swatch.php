@@ -10,7 +10,7 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
-/** The three swatches an artist makes of a pencil on white medium paper, as the model lays them. */
+/** The three swatches an artist makes of a pencil, on white medium paper where nothing else is said, as the model lays them. */
 enum Swatch
 {
     case Heavy;
@@ -30,9 +30,9 @@ enum Swatch
         };
     }
 
-    public function lay(Pencil $pencil): Sheet
+    public function lay(Pencil $pencil, ?Paper $paper = null): Sheet
     {
-        $sheet = new Sheet(Paper::whiteMedium());
+        $sheet = new Sheet($paper ?? Paper::whiteMedium());
         if ($this === self::OverBlack) {
             $sheet->reflectance = array_fill(0, count($sheet->reflectance), self::INK_REFLECTANCE);
         }
@@ -43,8 +43,8 @@ enum Swatch
         return $sheet;
     }
 
-    public function colourOf(Pencil $pencil): Lab
+    public function colourOf(Pencil $pencil, ?Paper $paper = null): Lab
     {
-        return Lab::ofReflectance($this->lay($pencil)->meanReflectance());
+        return Lab::ofReflectance($this->lay($pencil, $paper)->meanReflectance());
     }
 }

@@ -19,6 +19,11 @@ final readonly class PaletteGround
     /** Targets closer than this, ΔE00, count once when pencils are chosen. */
     private const ALIKE = 2.5;
 
+    /** One that weighs less than this of all joins one that is farther off: it decides nothing. */
+    private const LITTLE = 0.03;
+
+    private const NEARLY_ALIKE = 8.0;
+
     /** Pencils that take part in the choice of a palette: those of a large drawer that the free plan uses, and no more. */
     private const CHOSEN_FROM = 24;
 
@@ -97,10 +102,11 @@ final readonly class PaletteGround
     private static function clusters(array $wanted): array
     {
         $clusters = $clusterOf = [];
+        $whole = array_sum(array_map(static fn (WantedColour $w): float => $w->weight, $wanted));
         uasort($wanted, static fn (WantedColour $a, WantedColour $b): int => $b->weight <=> $a->weight);
         foreach ($wanted as $i => $one) {
             foreach ($clusters as $k => $cluster) {
-                if ($cluster->fitted->deltaE00($one->fitted) < self::ALIKE) {
+                if ($cluster->fitted->deltaE00($one->fitted) < ($one->weight < self::LITTLE * $whole ? self::NEARLY_ALIKE : self::ALIKE)) {
                     $clusters[$k] = new WantedColour($cluster->fitted, $cluster->weight + $one->weight);
                     $clusterOf[$i] = $k;
 

@@ -1765,6 +1765,8 @@ export interface components {
             line: string | null;
             /** @enum {unknown} */
             size: "a4" | "a5" | "letter";
+            /** @description white medium where nothing is said */
+            paper?: string;
         };
         SheetColour: {
             pencil: string;
@@ -1787,6 +1789,8 @@ export interface components {
             id: number;
             /** @enum {unknown} */
             size: "a4" | "a5" | "letter" | "own page";
+            /** @description on which it is coloured in */
+            paper: string;
             pages: number;
             pagesRead: number;
             line: string;
@@ -1802,6 +1806,8 @@ export interface components {
         };
         Sheets: {
             sheets: components["schemas"]["Sheet"][];
+            /** @description on which pencils can be measured */
+            papers: string[];
         };
         CheckedColour: {
             hex: string;
@@ -2875,6 +2881,7 @@ export interface operations {
                     columns: number;
                     pencils: string;
                     line: string;
+                    paper?: string;
                 };
             };
         };

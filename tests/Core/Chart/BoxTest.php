@@ -17,6 +17,7 @@ use KnottyPrism\Core\Chart\Sheet\SheetMarks;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadPhoto;
+use KnottyPrism\Core\Medium\Paper\Paper;
 
 const PAPER_LIGHT = [0.86, 0.84, 0.80];
 
@@ -101,7 +102,7 @@ it('leaves out glints, flecks of dirt and the turns of strokes at the edge, but 
 
 it('tells how sharp a photo is and how much stray light lies over its blacks, and takes that off', function () {
     $flat = evenSheet(static fn (): array => [0.3, 0.3, 0.3]);
-    $of = static fn (Shot $shot): SheetPhoto => SheetPhoto::of(SquaredSheet::of(shotOf($flat, $shot), twoBoxes()), twoBoxes());
+    $of = static fn (Shot $shot): SheetPhoto => SheetPhoto::of(SquaredSheet::of(shotOf($flat, $shot), twoBoxes()), twoBoxes(), [0.91, 0.91, 0.91]);
     $clear = $of(new Shot);
     $veiled = $of(new Shot(veil: 0.05));
     expect($of(new Shot(blur: 0.6))->edge)->toBeGreaterThan($clear->edge)->and($veiled->veil[1])->toBeGreaterThan($clear->veil[1] + 0.02)
@@ -116,7 +117,7 @@ it('writes what was measured as rows of a drawer, and leaves out what was not co
         'Line/1' => [BoxKind::Heavy->value => '#a03020', BoxKind::Light->value => '#d0a090'],
         'Line/2' => [BoxKind::Light->value => '#b0b0b0'],
         'Line/3' => [BoxKind::Heavy->value => '#c8b490', BoxKind::Black->value => '#403a30'],
-    ]);
+    ], Paper::whiteMedium());
     expect(array_map(static fn (ShelfRow $r): array => [$r->record->number, $r->record->name, $r->record->heavy, $r->record->light, $r->record->overBlack], $rows))->toBe([
         ['1', 'Hull red', '#a03020', '#d0a090', null], ['3', 'Rope', '#c8b490', null, '#403a30'],
     ]);

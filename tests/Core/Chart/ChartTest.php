@@ -94,7 +94,7 @@ it('takes in what was coloured, and a white pencil with it', function () {
     $some = ['Foghorn/F90', 'Slipway/711', 'Slipway/745'];
     $reading = chartRead(filledSheet('a4', $some), Shot::ordinary(5));
     $names = array_map(static fn (Pencil $p): string => $p->record->name, chartPencils());
-    $rows = MeasuredPencils::rows(array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, $names[$id]), array_keys($names)), $reading->colours());
+    $rows = MeasuredPencils::rows(array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, $names[$id]), array_keys($names)), $reading->colours(), Paper::whiteMedium());
     expect(array_keys($reading->swatches()))->toEqualCanonicalizing($some)
         ->and($reading->empty())->toHaveCount(21)
         ->and($rows)->toHaveCount(3)

@@ -7,6 +7,7 @@ use App\Photos\Raster;
 use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
 use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
 use KnottyPrism\Core\Chart\BenchCamera\Shot;
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 
@@ -45,6 +46,21 @@ it('goes from a list of numbers to measured pencils in the drawer, and back by u
     expect($user->pencils()->count())->toBe(3)->and($this->getJson('/api/drawer')->json('pencils.1.assumed'))->toContain('laydown')->and($this->getJson('/api/drawer')->json('pencils.0.assumed'))->not->toContain('laydown');
     $this->postJson('/api/drawer/undo')->assertOk();
     expect($user->pencils()->count())->toBe(0);
+});
+
+it('measures on the paper that is at hand, and says on which it can not', function () {
+    $this->actingAs($this->artist());
+    $list = ['pencils' => "3 moss\n5\n9 brick", 'line' => 'Mine', 'size' => 'a5'];
+    $grey = $this->postJson('/api/drawer/sheets', [...$list, 'paper' => 'warm grey'])->assertCreated()->json();
+    $sheets = $this->getJson('/api/drawer/sheets')->assertOk()->json();
+    expect($sheets)->toFitThePage('Sheets')->and($grey['paper'])->toBe('warm grey')->and($sheets['papers'])->toContain('warm grey')->not->toContain('black');
+    $this->postJson("/api/drawer/sheets/$grey[id]/made-up")->assertOk()->assertJsonPath('measured', 3);
+    // Taken in are the colours of white medium paper, as every drawer has them: lighter than what lies on the grey.
+    $read = $this->getJson('/api/drawer/sheets')->json('sheets.0.pencils');
+    $lightOnGrey = collect($read[0]['boxes'])->firstWhere('kind', 'light')['hex'];
+    $taken = DrawerFile::drawer($this->get("/api/drawer/sheets/$grey[id]/drawer.csv")->assertOk()->getContent())->pencils[0];
+    expect(Lab::ofHex((string) $taken->record->light)->l)->toBeGreaterThan(Lab::ofHex($lightOnGrey)->l + 5);
+    $this->postJson('/api/drawer/sheets', [...$list, 'paper' => 'black'])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'black print shows'));
 });
 
 it('reads the pages of a long list one after the other, and keeps what it has', function () {

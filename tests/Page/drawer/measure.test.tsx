@@ -22,6 +22,7 @@ const box = (kind: SheetBox['kind'], more: Partial<SheetBox> = {}): SheetBox => 
 const sheet = (more: Partial<Sheet> = {}): Sheet => ({
     id: 7,
     size: 'a4',
+    paper: 'white medium',
     pages: 1,
     pagesRead: 0,
     line: 'Mine',
@@ -67,7 +68,7 @@ const list = () => screen.findByLabelText<HTMLTextAreaElement>('Pencils, one a r
 describe('measuring pencils', () => {
     beforeEach(() => {
         localStorage.clear();
-        app.says('GET', '/api/drawer/sheets', { sheets: [] });
+        app.says('GET', '/api/drawer/sheets', { sheets: [], papers: ['white medium', 'warm grey'] });
     });
 
     it('takes the list down once, keeps it where it is refused, and shows the sheet to print', async () => {
@@ -76,6 +77,7 @@ describe('measuring pencils', () => {
         fireEvent.change(await list(), { target: { value: '3 moss\n3' } });
         fireEvent.change(screen.getByLabelText('of the line'), { target: { value: 'Mine' } });
         fireEvent.change(screen.getByLabelText('on'), { target: { value: 'letter' } });
+        fireEvent.change(screen.getByLabelText('coloured in on'), { target: { value: 'warm grey' } });
         fireEvent.click(screen.getByRole('button', { name: 'Make the sheet' }));
         await screen.findByText(/names 3 again/);
         expect((await list()).value).toBe('3 moss\n3');
@@ -83,7 +85,7 @@ describe('measuring pencils', () => {
         app.says('POST', '/api/drawer/sheets', sheet(), 201);
         fireEvent.click(screen.getByRole('button', { name: 'Make the sheet' }));
         expect((await screen.findByRole('link', { name: 'Print the sheet' })).getAttribute('href')).toBe('/api/drawer/sheets/7/file.pdf');
-        expect(app.last('POST')?.body).toEqual({ pencils: '3 moss\n3', line: 'Mine', size: 'letter' });
+        expect(app.last('POST')?.body).toEqual({ pencils: '3 moss\n3', line: 'Mine', size: 'letter', paper: 'warm grey' });
         expect(localStorage.getItem('measure-draft')).toBeNull();
         expect(screen.queryByText(/names 3 again/)).toBeNull();
     });
@@ -101,7 +103,7 @@ describe('measuring pencils', () => {
     });
 
     it('shows what a photo said with its doubts, puts a colour right, leaves one out and back in', async () => {
-        app.says('GET', '/api/drawer/sheets', { sheets: [read] });
+        app.says('GET', '/api/drawer/sheets', { sheets: [read], papers: [] });
         app.says('PATCH', '/api/drawer/sheets/7', read);
         show();
         const row = await screen.findByRole('row', { name: /^3 moss/ });
@@ -125,7 +127,7 @@ describe('measuring pencils', () => {
             ...read,
             pencils: [{ id: 'Mine/3', number: '3', name: 'moss', boxes: [box('heavy'), box('light', { filled: false, corrected: true })] }],
         });
-        app.says('GET', '/api/drawer/sheets', { sheets: [left] });
+        app.says('GET', '/api/drawer/sheets', { sheets: [left], papers: [] });
         app.says('PATCH', '/api/drawer/sheets/7', read);
         show();
         fireEvent.click(await screen.findByRole('button', { name: 'Put back 3, light coat' }));
@@ -133,7 +135,7 @@ describe('measuring pencils', () => {
     });
 
     it('says what is wrong with a photo and keeps the sheet; a made-up one is shown', async () => {
-        app.says('GET', '/api/drawer/sheets', { sheets: [sheet()] });
+        app.says('GET', '/api/drawer/sheets', { sheets: [sheet()], papers: [] });
         app.refuses('POST', '/api/drawer/sheets/7/photo', 422, 'The photo is blurred. Hold the camera still.');
         show();
         await screen.findByRole('link', { name: 'Print the sheet' });
@@ -147,7 +149,7 @@ describe('measuring pencils', () => {
     });
 
     it('goes back and forth between a new sheet and the last', async () => {
-        app.says('GET', '/api/drawer/sheets', { sheets: [sheet()] });
+        app.says('GET', '/api/drawer/sheets', { sheets: [sheet()], papers: [] });
         show();
         fireEvent.click(await screen.findByRole('button', { name: 'Another sheet' }));
         await list();
@@ -164,7 +166,7 @@ describe('a page of swatches that one has', () => {
     const corner = (name: string) => screen.getByRole('button', { name: new RegExp(`^Corner at the grid's ${name}`) });
 
     beforeEach(() => {
-        app.says('GET', '/api/drawer/sheets', { sheets: [] });
+        app.says('GET', '/api/drawer/sheets', { sheets: [], papers: ['white medium', 'warm grey'] });
         vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:page', revokeObjectURL: () => undefined }));
     });
 
@@ -187,12 +189,13 @@ describe('a page of swatches that one has', () => {
         fireEvent.click(screen.getByRole('button', { name: 'Read the page' }));
         await screen.findByText(/2 swatches on a page of your own/);
         const body = app.last('POST')?.body as FormData;
-        expect(Object.fromEntries(['corners', 'rows', 'columns', 'pencils', 'line'].map((f) => [f, body.get(f)]))).toEqual({
+        expect(Object.fromEntries(['corners', 'rows', 'columns', 'pencils', 'line', 'paper'].map((f) => [f, body.get(f)]))).toEqual({
             corners: '0.1100,0.1000,0.9000,0.1000,0.9000,0.9000,0.1000,0.9000',
             rows: '2',
             columns: '3',
             pencils: '3 moss\n4 brick',
             line: '',
+            paper: 'white medium',
         });
         // Nothing is printed of it and nothing photographed again; the grid is where it was.
         expect(screen.queryByRole('link', { name: 'Print the sheet' })).toBeNull();

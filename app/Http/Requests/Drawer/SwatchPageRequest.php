@@ -13,7 +13,7 @@ use KnottyPrism\Core\Chart\Sheet\SwatchGrid;
 /** The photo of a page of swatches that somebody has, and the grid that they laid over it. */
 final class SwatchPageRequest extends FormRequest
 {
-    use CarriesPhoto, SetsCorners;
+    use CarriesPhoto, OnSheetPaper, SetsCorners;
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -21,7 +21,7 @@ final class SwatchPageRequest extends FormRequest
         return [
             'photo' => self::photoRules(), 'corners' => ['required', 'string', self::CORNERS],
             'rows' => ['required', 'integer', 'between:1,'.SwatchGrid::MOST_ROWS], 'columns' => ['required', 'integer', 'between:1,'.SwatchGrid::MOST_COLUMNS],
-            'pencils' => ['required', 'string', 'max:12000'], 'line' => ['present', 'nullable', 'string', 'max:60'],
+            'pencils' => ['required', 'string', 'max:12000'], 'line' => ['present', 'nullable', 'string', 'max:60'], ...self::paperRules(),
         ];
     }
 
@@ -31,7 +31,7 @@ final class SwatchPageRequest extends FormRequest
         $count = static fn (string $what, int $most): string => "A grid has 1 to $most $what.";
 
         return [
-            ...self::photoMessages('Choose the photo of your page.'), 'corners.*' => self::CORNERS_SAY,
+            ...self::photoMessages('Choose the photo of your page.'), 'corners.*' => self::CORNERS_SAY, 'paper.in' => self::PAPER_SAYS,
             'rows.*' => $count('rows', SwatchGrid::MOST_ROWS), 'columns.*' => $count('columns', SwatchGrid::MOST_COLUMNS),
             'pencils.required' => 'Write down what lies in the grid, row after row: a number a row, and its name if you like.', 'pencils.max' => 'That is more text than sixty pencils need.',
         ];

@@ -10,7 +10,7 @@ import { Button, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
 import { Bringing, useImport } from '../ImportPart';
 import { MeasuredBoxes } from './MeasuredBoxes';
-import { SheetForm } from './SheetForm';
+import { SheetForm, type NewSheet } from './SheetForm';
 import { NO_SWATCHES } from './swatchDraft';
 
 const SwatchPage = lazy(() => import('./SwatchPage').then((m) => ({ default: m.SwatchPage })));
@@ -25,7 +25,10 @@ function useSheets() {
     const sheets = useQuery({ queryKey: KEY, queryFn: ({ signal }) => ask<Sheets>('/api/drawer/sheets', { signal }) });
     const put = async (sheet: Sheet) => {
         const others = (client.getQueryData<Sheets>(KEY)?.sheets ?? []).filter((s) => s.id !== sheet.id);
-        await putAnswer(client, KEY, { sheets: [sheet, ...others].sort((a, b) => b.id - a.id) });
+        await putAnswer(client, KEY, {
+            papers: client.getQueryData<Sheets>(KEY)?.papers ?? [],
+            sheets: [sheet, ...others].sort((a, b) => b.id - a.id),
+        });
         setFault(null);
         if (sheet.photo !== undefined) {
             setMade(sheet.photo);
@@ -34,8 +37,7 @@ function useSheets() {
     const onError = (error: unknown) => setFault(sentenceOf(error));
     const changing = { onSuccess: put, onError };
     const begin = useMutation({
-        mutationFn: (json: { pencils: string; line: string; size: string }) =>
-            ask<Sheet>('/api/drawer/sheets', { method: 'POST', json, key: newKey() }),
+        mutationFn: (json: NewSheet) => ask<Sheet>('/api/drawer/sheets', { method: 'POST', json, key: newKey() }),
         ...changing,
     });
     const ownPage = useMutation({
@@ -77,6 +79,7 @@ export function MeasureView({ known, onFault }: MeasureViewProps) {
     const [swatches, setSwatches] = useState(NO_SWATCHES);
     const [chosen, setChosen] = useState<number | null>(null);
     const all = state.sheets.data?.sheets ?? [];
+    const papers = state.sheets.data?.papers ?? ['white medium'];
     const sheet = isNew ? undefined : (all.find((s) => s.id === chosen) ?? all[0]);
     const show = (answer: Sheet) => {
         setOwn(false);
@@ -99,6 +102,7 @@ export function MeasureView({ known, onFault }: MeasureViewProps) {
                 <Suspense fallback={<p>Opening…</p>}>
                     <SwatchPage
                         draft={swatches}
+                        papers={papers}
                         isPending={state.ownPage.isPending}
                         onDraft={setSwatches}
                         onRead={(file, fields) => state.ownPage.mutate({ file, fields }, { onSuccess: show })}
@@ -107,6 +111,7 @@ export function MeasureView({ known, onFault }: MeasureViewProps) {
             ) : sheet === undefined ? (
                 <SheetForm
                     known={known}
+                    papers={papers}
                     isPending={state.begin.isPending}
                     onMake={(list, onMade) =>
                         state.begin.mutate(list, {
@@ -178,8 +183,8 @@ function PrintAndPhotograph({ sheet, state, isReading }: { sheet: Sheet; state: 
     return (
         <>
             <p>
-                {sheet.pencils.length} pencils on {sheet.pages === 1 ? 'one page' : `${sheet.pages} pages`}: print at 100 %, colour in, and
-                photograph each page whole, from above, in daylight.
+                {sheet.pencils.length} pencils on {sheet.pages === 1 ? 'one page' : `${sheet.pages} pages`} of {sheet.paper} paper: print at
+                100 %, colour in, and photograph each page whole, from above, in daylight.
             </p>
             <Row>
                 <a href={`/api/drawer/sheets/${sheet.id}/file.pdf`} target="_blank" rel="noreferrer">

@@ -2,21 +2,32 @@ import { useState } from 'react';
 import type { TrayPencil } from '../../../api/types';
 import { Button, NativeSelect, TextInput, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
+import { PaperChoice } from './PaperChoice';
 import { SheetFields } from './SheetFields';
 
 const DRAFT = 'measure-draft';
 
+/** A sheet as it is asked for. */
+export interface NewSheet {
+    pencils: string;
+    line: string;
+    size: string;
+    paper: string;
+}
+
 interface SheetFormProps {
     known: readonly TrayPencil[];
+    papers: readonly string[];
     isPending: boolean;
-    onMake: (list: { pencils: string; line: string; size: string }, onMade: () => void) => void;
+    onMake: (list: NewSheet, onMade: () => void) => void;
 }
 
 /** The pencils to be measured, typed or pasted once; what was typed is kept on this device until the sheet is made. */
-export function SheetForm({ known, isPending, onMake }: SheetFormProps) {
+export function SheetForm({ known, papers, isPending, onMake }: SheetFormProps) {
     const [pencils, setPencils] = useState(() => localStorage.getItem(DRAFT) ?? '');
     const [line, setLine] = useState('');
     const [size, setSize] = useState('a4');
+    const [paper, setPaper] = useState('white medium');
     const write = (text: string) => {
         localStorage.setItem(DRAFT, text);
         setPencils(text);
@@ -36,7 +47,7 @@ export function SheetForm({ known, isPending, onMake }: SheetFormProps) {
         <SheetFields
             onSubmit={(e) => {
                 e.preventDefault();
-                onMake({ pencils, line, size }, () => localStorage.removeItem(DRAFT));
+                onMake({ pencils, line, size, paper }, () => localStorage.removeItem(DRAFT));
             }}
         >
             <p>Write down the pencils, one a row: the number and, if you like, its name. Up to sixty.</p>
@@ -58,6 +69,7 @@ export function SheetForm({ known, isPending, onMake }: SheetFormProps) {
                         <option value="letter">Letter</option>
                     </NativeSelect>
                 </label>
+                <PaperChoice papers={papers} value={paper} onChange={setPaper} />
             </Row>
             <Row>
                 <Button $main type="submit" isPending={isPending}>

@@ -4,6 +4,7 @@ import { Button, TextInput } from '../../../ui/controls';
 import { FourCorners, inShares } from '../../../ui/FourCorners';
 import { Row } from '../../../ui/layout';
 import { usePicture } from '../../../ui/usePicture';
+import { PaperChoice } from './PaperChoice';
 import { SheetFields } from './SheetFields';
 import type { SwatchDraft } from './swatchDraft';
 
@@ -13,13 +14,14 @@ const Count = styled(TextInput)`
 
 interface SwatchPageProps {
     draft: SwatchDraft;
+    papers: readonly string[];
     isPending: boolean;
     onDraft: (change: (draft: SwatchDraft) => SwatchDraft) => void;
     onRead: (file: File, fields: Readonly<Record<string, string>>) => void;
 }
 
 /** A page of swatches that one already has: a grid is laid over its photo, and what lies in it is written down row after row. */
-export function SwatchPage({ draft, isPending, onDraft, onRead }: SwatchPageProps) {
+export function SwatchPage({ draft, papers, isPending, onDraft, onRead }: SwatchPageProps) {
     const { file } = draft;
     const choose = (
         <FileTrigger
@@ -41,11 +43,11 @@ export function SwatchPage({ draft, isPending, onDraft, onRead }: SwatchPageProp
                 <SheetFields
                     onSubmit={(e) => {
                         e.preventDefault();
-                        const { corners, rows, columns, pencils, line } = draft;
-                        onRead(file, { corners: inShares(corners), rows, columns, pencils, line });
+                        const { corners, rows, columns, pencils, line, paper } = draft;
+                        onRead(file, { corners: inShares(corners), rows, columns, pencils, line, paper });
                     }}
                 >
-                    <Grid file={file} draft={draft} onDraft={onDraft} />
+                    <Grid file={file} draft={draft} papers={papers} onDraft={onDraft} />
                     <Row>
                         <Button $main type="submit" isPending={isPending}>
                             Read the page
@@ -60,7 +62,7 @@ export function SwatchPage({ draft, isPending, onDraft, onRead }: SwatchPageProp
 
 const count = (text: string): number => Math.max(1, Math.min(24, Math.round(Number(text)) || 1));
 
-function Grid({ file, draft, onDraft }: Pick<SwatchPageProps, 'draft' | 'onDraft'> & { file: File }) {
+function Grid({ file, draft, papers, onDraft }: Pick<SwatchPageProps, 'draft' | 'papers' | 'onDraft'> & { file: File }) {
     const write = (change: Partial<SwatchDraft>) => onDraft((d) => ({ ...d, ...change }));
     return (
         <>
@@ -84,6 +86,7 @@ function Grid({ file, draft, onDraft }: Pick<SwatchPageProps, 'draft' | 'onDraft
                 <label>
                     of the line <TextInput value={draft.line} placeholder="none" onChange={(e) => write({ line: e.target.value })} />
                 </label>
+                <PaperChoice papers={papers} value={draft.paper} onChange={(paper) => write({ paper })} />
             </Row>
             <textarea
                 aria-label="What lies in the grid, row after row"

@@ -8,6 +8,7 @@ export interface SwatchDraft {
     columns: string;
     pencils: string;
     line: string;
+    paper: string;
 }
 
 export const NO_SWATCHES: SwatchDraft = {
@@ -22,4 +23,5 @@ export const NO_SWATCHES: SwatchDraft = {
     columns: '6',
     pencils: '',
     line: '',
+    paper: 'white medium',
 };

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { Plan } from '../../../api/types';
 import { NativeSelect, WordButton } from '../../../ui/controls';
+import { Row } from '../../../ui/layout';
 
 /** By zone's number, for those that are laid farther, or less far, than the others. */
 export type Laid = Readonly<Record<number, number>>;
@@ -49,9 +50,11 @@ export function ZonesLaid({ picture, laid, onLaid }: ZonesLaidProps) {
     };
     return (
         <>
-            <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
-                {differing === 0 ? 'Zones differ' : `${differing} ${differing === 1 ? 'zone differs' : 'zones differ'}`}
-            </WordButton>
+            <Row>
+                <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
+                    {differing === 0 ? 'Zones differ' : `${differing} ${differing === 1 ? 'zone differs' : 'zones differ'}`}
+                </WordButton>
+            </Row>
             {open && (
                 <List aria-label="How far each zone is">
                     {picture.zones.map((zone) => (
