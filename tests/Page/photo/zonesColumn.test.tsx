@@ -101,12 +101,18 @@ describe('zones', () => {
         const dark = named.getByLabelText('Name of the dark');
         fireEvent.change(dark, { target: { value: 'under the fold' } });
         fireEvent.blur(dark);
+        expect((dark as HTMLInputElement).maxLength).toBe(40);
         press('Drop dark');
+        // The keyboard is not lost with the button.
+        expect(document.activeElement).toBe(named.getByLabelText('Name of the mid'));
+        fireEvent.change(named.getByLabelText('Name of the mid'), { target: { value: '' } });
+        fireEvent.blur(named.getByLabelText('Name of the mid'));
         const at = { zone: first.number, role: 'dark' };
         expect(onChange.mock.calls.map(([c]) => c as unknown)).toEqual([
             { kind: 'moveTarget', zone: first.number, role: 'light', place: 0.92 },
             { kind: 'nameTarget', ...at, name: 'under the fold' },
             { kind: 'dropTarget', ...at },
+            { kind: 'nameTarget', zone: first.number, role: 'mid', name: '' },
         ]);
     });
 

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { NewChange, Zone } from '../../../api/types';
 import { WordButton } from '../../../ui/controls';
@@ -29,6 +29,12 @@ interface RunShadesProps {
 export function RunShades({ zone, onChange }: RunShadesProps) {
     const [naming, setNaming] = useState(false);
     const n = zone.number;
+    const list = useRef<HTMLUListElement>(null);
+    const drop = (role: Zone['targets'][number]['role']) => {
+        // The button goes with its shade; the mid stays, and the keyboard with it.
+        list.current?.querySelectorAll('input')[zone.targets.findIndex((t) => t.role === 'mid')]?.focus();
+        onChange({ kind: 'dropTarget', zone: n, role });
+    };
     return (
         <>
             <div className="row">
@@ -45,22 +51,21 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
                 )}
             </div>
             {naming && (
-                <List aria-label="Shades by name">
+                <List ref={list} aria-label="Shades by name">
                     {zone.targets.map((target) => (
                         <li key={target.role}>
                             <span>{target.role}</span>
                             <EditableName
                                 label={`Name of the ${target.role}`}
+                                longest={40}
+                                mayBeEmpty
                                 value={target.name}
                                 onChange={(name) => onChange({ kind: 'nameTarget', zone: n, role: target.role, name })}
                             />
                             {target.role === 'mid' ? (
                                 <span className="soft">stays</span>
                             ) : (
-                                <WordButton
-                                    aria-label={`Drop ${target.name}`}
-                                    onPress={() => onChange({ kind: 'dropTarget', zone: n, role: target.role })}
-                                >
+                                <WordButton aria-label={`Drop ${target.name}`} onPress={() => drop(target.role)}>
                                     Drop
                                 </WordButton>
                             )}

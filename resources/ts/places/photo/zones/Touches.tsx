@@ -47,6 +47,7 @@ export function Touches({ zone, onChange, onTool }: TouchesProps) {
                         <span>
                             <EditableName
                                 label={`Name of touch ${i + 1}`}
+                                longest={40}
                                 value={touch.name}
                                 onChange={(name) => keep(all.map((t, j) => (j === i ? { ...t, name } : t)))}
                             />
