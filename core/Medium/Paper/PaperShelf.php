@@ -19,14 +19,14 @@ final class PaperShelf
         'drafting film' => ['#eef0ef', 0.18, 1.3],
     ];
 
+    /** L* below which nobody sees what is printed in black. */
+    private const PRINTED_FROM = 45.0;
+
     /** @return list<string> */
     public static function names(): array
     {
         return array_keys(self::PAPERS);
     }
-
-    /** L* below which nobody sees what is printed in black. */
-    private const PRINTED_FROM = 45.0;
 
     /** @return list<string> papers that a sheet can be printed on */
     public static function printable(): array

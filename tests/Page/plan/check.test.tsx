@@ -106,10 +106,19 @@ describe('checking the drawing', () => {
     });
 
     it('is told how far each zone is where that differs, and remembers it for the next photo', async () => {
-        app.says('GET', '/plan/checks', { checks: [check(3, { zones: [{ zone: 1, name: 'float', passes: 0 }] })] });
+        app.says('GET', '/plan/checks', {
+            checks: [
+                check(3, {
+                    zones: [
+                        { zone: 1, name: 'float', passes: 0 },
+                        { zone: 9, name: 'a zone that is gone', passes: 2 },
+                    ],
+                }),
+            ],
+        });
         app.says('POST', '/plan/checks/made-up', check(4), 201);
         show();
-        await screen.findByText(/; float not begun/);
+        await screen.findByText(/; float not begun; a zone that is gone 2 passes/);
         const far = await screen.findByLabelText('float');
         expect((far as HTMLSelectElement).value).toBe('0');
         fireEvent.change(far, { target: { value: '1' } });

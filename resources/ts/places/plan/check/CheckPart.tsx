@@ -59,7 +59,8 @@ export function CheckPart({ study, picture }: { study: Study; picture: Plan }) {
     const all = state.checks.data?.checks ?? [];
     // What differed when it was last looked at likely differs still.
     const [chosen, setChosen] = useState<Laid | null>(null);
-    const zones = chosen ?? Object.fromEntries((all[0]?.zones ?? []).map((z) => [z.zone, z.passes]));
+    const remembered = (all[0]?.zones ?? []).filter((z) => picture.zones.some((there) => there.number === z.zone));
+    const zones = chosen ?? Object.fromEntries(remembered.map((z) => [z.zone, z.passes]));
     const progress = { passes: laid, zones: laidText(zones) };
     const isReading = state.photograph.isPending || state.makeUp.isPending;
     const read = (file: File, corners: Parameters<typeof state.photograph.mutate>[0]['corners'] = null) =>
