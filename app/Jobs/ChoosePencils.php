@@ -31,6 +31,15 @@ final class ChoosePencils implements ShouldBeUniqueUntilProcessing, ShouldQueue
     {
     }
 
+    /** Asked for where it helps what is likely to come; that it can't be asked for, as the disk is full, takes nothing from what was done. */
+    public static function ahead(int $studyId): void
+    {
+        rescue(static function () use ($studyId): void {
+            // What is dispatched goes when it is let go of: here, and not outside of the rescue.
+            self::dispatch($studyId);
+        }, report: false);
+    }
+
     public function uniqueId(): string
     {
         return (string) $this->studyId;

@@ -129,7 +129,13 @@ export const zone = (number: number, name: string): Zone => ({
     keptWhite: 0.02,
     range: [20, 80],
     run: ['#222222', '#777777', '#cccccc'],
-    targets: (['light', 'mid', 'dark'] as const).map((role, i) => ({ role, name: role, place: 0.9 - 0.4 * i, moved: role === 'mid', reading: spot })),
+    targets: (['light', 'mid', 'dark'] as const).map((role, i) => ({
+        role,
+        name: role,
+        place: 0.9 - 0.4 * i,
+        moved: role === 'mid',
+        reading: spot,
+    })),
     missing: [],
     renamed: false,
     touches: (

@@ -59,7 +59,7 @@ final class PlanController extends Controller
     /** Somebody looks at a plan that is not there yet: its pencils may be chosen meanwhile. */
     public function prepare(Study $study): Response
     {
-        ChoosePencils::dispatch($study->id);
+        ChoosePencils::ahead($study->id);
 
         return new Response(status: 204);
     }

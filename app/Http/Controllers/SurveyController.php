@@ -37,7 +37,7 @@ final class SurveyController extends Controller
     {
         $this->once($request, fn (): int => $this->surveys->change($study, static fn (Survey $survey): array => $changes->made($study, $survey, $request->change())));
         if ($request->proposesZones()) {
-            ChoosePencils::dispatch($study->id);
+            ChoosePencils::ahead($study->id);
         }
 
         return $this->survey($request, $study);
