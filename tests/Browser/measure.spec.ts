@@ -50,8 +50,13 @@ test('a sheet is made, read and taken in by keyboard alone, and is there after a
     for (let tabs = 0; tabs < 3; tabs++) {
         await page.keyboard.press('Tab');
     }
+    // The paper at hand is another.
+    await expect(page.getByLabel('coloured in on')).toBeFocused();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Tab');
     await expect(page.getByRole('button', { name: 'Make the sheet' })).toBeFocused();
     await page.keyboard.press('Enter');
+    await expect(page.getByText('2 pencils on one page of white smooth paper')).toBeVisible();
     await page.getByRole('button', { name: 'Try with a made-up photo' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByText('2 of 2 pencils measured')).toBeVisible({ timeout: 30_000 });
