@@ -75,7 +75,7 @@ final class PlanZoneAnswers
                 $wish = $p->wish;
                 if ($wish->zone === $number) {
                     $targets[$wish->role->value] = [
-                        'role' => $wish->role->value, 'name' => $wish->name === '' ? $wish->role->value : $wish->name, 'seen' => RecipeResource::reading($wish->seen), 'aim' => RecipeResource::reading($wish->fitted),
+                        'role' => $wish->role->value, 'name' => $wish->called(), 'seen' => RecipeResource::reading($wish->seen), 'aim' => RecipeResource::reading($wish->fitted),
                         'own' => $p->own, 'overruled' => (object) $ground->sheet->note($number, $wish->role)->overruled,
                         'recipe' => $p->stack === null ? null : [...$this->shown($ground, $wish, $p->stack, $p->label, $fingerprint), 'label' => $p->label],
                     ];

@@ -114,7 +114,7 @@ final class DrawingChecks
                 }
                 if ($wish->role->isOfValueRun()) {
                     $marks = $own->own || $zone->sequence === null ? array_map(static fn (): bool => true, $own->stack->steps) : array_map(static fn (GradedPass $pass): bool => $pass->in($i) !== null, $zone->sequence->passes);
-                    $shades[] = new CheckedShade($wish->role, $wish->name === '' ? $wish->role->value : $wish->name, $wish->seen, $wish->fitted, $own->stack, CheckedShade::laidAfter($marks));
+                    $shades[] = new CheckedShade($wish->role, $wish->called(), $wish->seen, $wish->fitted, $own->stack, CheckedShade::laidAfter($marks));
                 }
             }
             $zones[] = new CheckedZone($zone->zone, $ground->zones->note($zone->zone)->name, $shades);

@@ -25,6 +25,12 @@ final readonly class Wish
     {
     }
 
+    /** As one would say it. */
+    public function called(): string
+    {
+        return $this->name === '' ? $this->role->value : $this->name;
+    }
+
     /**
      * The wishes of a zone, the mid first: what it takes, the others of its zone should take too.
      *

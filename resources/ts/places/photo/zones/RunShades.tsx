@@ -1,21 +1,8 @@
 import { useRef, useState } from 'react';
-import styled from 'styled-components';
 import type { NewChange, Zone } from '../../../api/types';
 import { WordButton } from '../../../ui/controls';
 import { EditableName } from '../../../ui/EditableName';
-
-const List = styled.ul`
-    margin: 0;
-    padding: 0;
-    list-style: none;
-    & li {
-        display: grid;
-        grid-template-columns: 52px minmax(0, 1fr) 64px;
-        gap: 0 10px;
-        align-items: center;
-        min-height: 44px;
-    }
-`;
+import { ShadeList } from './ShadeList';
 
 /** Where a shade that is added stands at first, on the zone's own values. */
 const FIRST_PLACE = { light: 0.92, dark: 0.08 } as const;
@@ -51,7 +38,7 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
                 )}
             </div>
             {naming && (
-                <List ref={list} aria-label="Shades by name">
+                <ShadeList $first="52px" $last="64px" ref={list} aria-label="Shades by name">
                     {zone.targets.map((target) => (
                         <li key={target.role}>
                             <span>{target.role}</span>
@@ -71,7 +58,7 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
                             )}
                         </li>
                     ))}
-                </List>
+                </ShadeList>
             )}
         </>
     );

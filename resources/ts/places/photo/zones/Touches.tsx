@@ -3,20 +3,11 @@ import type { NewChange, NewTouch, Zone } from '../../../api/types';
 import type { Tool } from '../../../stage/drawing';
 import { WordButton } from '../../../ui/controls';
 import { EditableName } from '../../../ui/EditableName';
+import { ShadeList } from './ShadeList';
 
 const MOST = 3;
 
-const List = styled.ul`
-    margin: 0;
-    padding: 0;
-    list-style: none;
-    & li {
-        display: grid;
-        grid-template-columns: 34px minmax(0, 1fr) auto;
-        gap: 0 10px;
-        align-items: center;
-        min-height: 44px;
-    }
+const List = styled(ShadeList)`
     & .patch {
         width: 34px;
         height: 40px;
@@ -40,7 +31,7 @@ export function Touches({ zone, onChange, onTool }: TouchesProps) {
         onTool({ kind: 'touch', zone: zone.number, name, before: all.slice(0, at), after: all.slice(at + 1) });
     return (
         <div role="group" aria-label="Touches">
-            <List>
+            <List $first="34px" $last="auto">
                 {zone.touches.map((touch, i) => (
                     <li key={touch.role}>
                         <span className="patch" style={{ background: touch.reading.hex }} title={touch.reading.words} />
