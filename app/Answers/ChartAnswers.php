@@ -13,7 +13,6 @@ use App\Plans\PlannedPictures;
 use App\Resources\ChartResource;
 use App\Resources\Figures;
 use App\Resources\RecipeResource;
-use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalents;
 use KnottyPrism\Core\Drawer\MixedOrder;
@@ -25,8 +24,9 @@ use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Picture\Palette\MadeColour;
+use KnottyPrism\Core\Picture\Palette\MadeArea;
 use KnottyPrism\Core\Picture\Palette\Purchases;
+use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Substitute;
 
@@ -71,14 +71,16 @@ final class ChartAnswers
             } catch (UnknownPencil) {
                 continue;
             }
-            $made[] = new MadeColour($entry->target(), $stack, Lab::ofReflectance($stack->on($paper)->meanReflectance())->deltaE00($entry->target()), 1.0);
+            $made[] = MadeArea::ofColour($entry->target(), $stack, $paper);
         }
-        $others = array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
+        $key = 'purchases/'.FindSequences::VERSION.$paper->key().'/'.md5(implode(',', array_map(static fn (MadeArea $m): string => $m->key(), $made)));
 
-        return [
-            'study' => $study->name, 'colours' => count($made),
-            'purchases' => array_map(static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'deltaE00' => Figures::difference($p->gain)], Purchases::for($made, $others, $paper, self::PURCHASES)),
-        ];
+        $purchases = $this->kept($key, $user, static fn (): array => array_map(
+            static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'deltaE00' => Figures::difference($p->gain)],
+            Purchases::for($made, array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender())), $paper, self::PURCHASES),
+        ));
+
+        return ['study' => $study->name, 'colours' => array_sum(array_map(static fn (MadeArea $m): int => count($m->answer->outcomes), $made)), 'purchases' => $purchases];
     }
 
     /** @return array<string, mixed> for every pencil of a line the nearest of another */
@@ -139,12 +141,13 @@ final class ChartAnswers
     }
 
     /**
-     * @param  \Closure(): array<string, mixed>  $work
-     * @return array<string, mixed>
+     * @template T of array
+     *
+     * @param  \Closure(): T  $work
+     * @return T
      */
     private function kept(string $what, User $user, \Closure $work): array
     {
-        /** @var array<string, mixed> */
         return Computed::kept(implode('/', ['chart', self::VERSION, md5($what), $this->drawers->fingerprint($user, owned: false)]), self::KEPT_SECONDS, $work);
     }
 }

@@ -31,6 +31,7 @@ use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\ReachableTone;
 use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Recipe\Kits;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -101,9 +102,10 @@ final class PlanRepository
         return new PlanGround($study, $sheet, $zones, $readings, $tone, $wishes, $shelf, $paper, $fingerprint, $grid, static fn (PixelGrid $grid): string => $survey->whites->on($grid));
     }
 
-    public function planner(PlanGround $ground): PlanPicture
+    /** @param  ?Kits  $kits  where the same picture is likely to be planned again */
+    public function planner(PlanGround $ground, ?Kits $kits = null): PlanPicture
     {
-        return new PlanPicture($ground->shelf, $ground->paper, $ground->sheet->settings, $this->atlases);
+        return new PlanPicture($ground->shelf, $ground->paper, $ground->sheet->settings, $this->atlases, kits: $kits);
     }
 
     /** The planner of one zone's recipes, with the pencils that the plan's palette has. */

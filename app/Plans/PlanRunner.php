@@ -16,6 +16,7 @@ use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Recipe\Kits;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 
@@ -28,7 +29,7 @@ final class PlanRunner
     /** Seconds that one job works before it lets others of the queue have a turn. */
     private const AT_ONCE = 20.0;
 
-    public function __construct(private readonly PlanRepository $plans)
+    public function __construct(private readonly PlanRepository $plans, private readonly Kits $kits)
     {
     }
 
@@ -73,7 +74,7 @@ final class PlanRunner
         $run->update(['state' => Standing::Working]);
         $study = $run->study;
         $ground = $this->plans->ground(User::query()->findOrFail($study->user_id), $study);
-        $planner = $this->plans->planner($ground);
+        $planner = $this->plans->planner($ground, $this->kits);
         $palette = $this->palette($study, $ground, $planner, function (int $done, int $of) use ($run): void {
             $this->tell($run, 'choosing the pencils', $done, $of);
         });

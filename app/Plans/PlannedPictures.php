@@ -10,7 +10,7 @@ use App\Models\User;
 use App\Photos\SurveyRepository;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Zones\Role;
-use KnottyPrism\Core\Picture\Palette\MadeColour;
+use KnottyPrism\Core\Picture\Palette\MadeArea;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\PlannedZone;
@@ -69,7 +69,7 @@ final class PlannedPictures
         return $answers;
     }
 
-    /** @return list<MadeColour> how each colour that is planned is made; nothing where none is */
+    /** @return list<MadeArea> how each zone that is planned is worked; nothing where none is */
     public function made(User $user, Study $study): array
     {
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
@@ -77,7 +77,10 @@ final class PlannedPictures
         }
         $ground = $this->plans->ground($user, $study);
 
-        return array_map(static fn (PlannedTarget $t): MadeColour => $t->made(), self::targets($ground, $this->plans->planned($ground)));
+        $answers = self::sequences($ground, $this->plans->zones($ground));
+        $settings = $ground->sheet->settings;
+
+        return array_map(static fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $settings->schoolOf($zone), $settings->mode), $answers, array_keys($answers));
     }
 
     /** A change of a zone's sequence that parts it from one that ends alike, varies a flat form, or removes what is to mind in a shade; nothing where none was found. */

@@ -25,6 +25,7 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Strips\SuggestedStrips;
+use KnottyPrism\Core\Picture\PlannedWish;
 
 /** The strips that an artist is asked for, on their sheet and in its photo. */
 final class StripSheet
@@ -41,15 +42,19 @@ final class StripSheet
     }
 
     /**
-     * Of the pencils of a study's plan, or of all that are owned.
+     * Of the pencils of a study's plan, or of all that are owned; or what its zones are laid in, the largest first.
      *
      * @return non-empty-array<string, Stack> by their text
      */
-    public function strips(User $user, ?Study $study): array
+    public function strips(User $user, ?Study $study, StripKind $kind = StripKind::Pencils): array
     {
         $owned = array_values(array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
         if ($owned === []) {
             throw ImpossibleChange::because('The drawer is empty. Bring pencils in first, then try your hand.');
+        }
+        $laid = $study === null || $kind === StripKind::Pencils ? [] : $this->laid($user, $study);
+        if ($laid !== []) {
+            return $laid;
         }
         $planned = $study === null ? [] : $this->planned($user, $study);
         $these = array_values(array_filter($owned, static fn (Pencil $p): bool => in_array($p->id(), $planned, true)));
@@ -57,6 +62,29 @@ final class StripSheet
         $texts = array_map(static fn (Stack $s): string => $s->text(), $strips);
 
         return array_combine($texts, $strips) ?: throw new \LogicException('there is at least one');
+    }
+
+    /** @return array<string, Stack> what the heaviest shade of each zone is laid in, by its text; none while nothing is planned */
+    private function laid(User $user, Study $study): array
+    {
+        try {
+            $ground = $this->plans->ground($user, $study);
+            $planned = array_filter($this->plans->planned($ground), static fn (PlannedWish $p): bool => $p->wish->role->isOfValueRun() && ($p->stack?->passes() ?? []) !== []);
+        } catch (CoreError) {
+            return [];
+        }
+        usort($planned, static fn (PlannedWish $a, PlannedWish $b): int => $b->wish->weight <=> $a->wish->weight);
+        $laid = $zones = [];
+        foreach ($planned as $one) {
+            // What is joined or lifted in the end tells nothing of a hand.
+            $stack = new Stack($one->stack?->passes() ?? []);
+            if (! in_array($one->wish->zone, $zones, true) && count($laid) < self::STRIPS) {
+                $zones[] = $one->wish->zone;
+                $laid[$stack->text()] = $stack;
+            }
+        }
+
+        return $laid;
     }
 
     /** @return list<string> identifiers of the plan's pencils; none while nothing is planned */

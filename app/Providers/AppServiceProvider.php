@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
+use KnottyPrism\Core\Recipe\Kits;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 final class AppServiceProvider extends ServiceProvider
@@ -33,6 +34,8 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        // A worker's, from one job to the next.
+        $this->app->singleton(Kits::class);
         $this->app->singleton(AtlasShelf::class, static fn (): AtlasShelf => new KeptAtlases(Cache::store('atlases')));
     }
 

@@ -15,10 +15,11 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
-use KnottyPrism\Core\Picture\Palette\MadeColour;
+use KnottyPrism\Core\Picture\Palette\MadeArea;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\Kits;
 use KnottyPrism\Core\Recipe\PassCautions\PassCaution;
 use KnottyPrism\Core\Recipe\PassCautions\SequenceRemedy;
 use KnottyPrism\Core\Recipe\Recipe;
@@ -57,6 +58,7 @@ final class PlanPicture
         private readonly PlanSettings $settings = new PlanSettings,
         private readonly AtlasShelf $shelf = new MemoryShelf,
         private readonly int $mostPasses = FindSequences::MOST_PASSES,
+        private readonly ?Kits $kits = null,
     ) {
     }
 
@@ -86,7 +88,7 @@ final class PlanPicture
         }
         $tell('sequences', count($zones), count($zones));
 
-        return new PlannedPicture($this->paper, $map, $tone, $zones, $targets, $palette->curve, $this->cautions($map, $targets, $zones, $palette), $this->purchases($targets));
+        return new PlannedPicture($this->paper, $map, $tone, $zones, $targets, $palette->curve, $this->cautions($map, $targets, $zones, $palette), $this->purchases($zones));
     }
 
     private function target(Wish $wish, Stack $stack, RecipeLabel $label, PalettePart $palette): PlannedTarget
@@ -145,7 +147,7 @@ final class PlanPicture
     /** @param  list<Pencil>  $hand */
     private function finder(School $school, array $hand): FindSequences
     {
-        return $this->finders[implode(',', $school->settings()).'|'.implode(',', Pencil::identifiers($hand))] ??= new FindSequences(new Drawer($hand), $this->paper, $school, $this->shelf, $this->settings->mode);
+        return $this->finders[implode(',', $school->settings()).'|'.implode(',', Pencil::identifiers($hand))] ??= new FindSequences(new Drawer($hand), $this->paper, $school, $this->shelf, $this->settings->mode, $this->kits);
     }
 
     /**
@@ -220,13 +222,13 @@ final class PlanPicture
     }
 
     /**
-     * @param  list<PlannedTarget>  $targets
+     * @param  array<int, SequenceAnswer>  $answers  by zone
      * @return list<Purchase>
      */
-    private function purchases(array $targets): array
+    private function purchases(array $answers): array
     {
         $missing = array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
 
-        return Purchases::for(array_map(static fn (PlannedTarget $t): MadeColour => $t->made(), $targets), $missing, $this->paper, self::PURCHASES);
+        return Purchases::for(array_map(fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $this->settings->schoolOf($zone), $this->settings->mode), $answers, array_keys($answers)), $missing, $this->paper, self::PURCHASES, $this->mostPasses);
     }
 }

@@ -6,7 +6,6 @@ namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Zones\Role;
-use KnottyPrism\Core\Picture\Palette\MadeColour;
 use KnottyPrism\Core\Recipe\Recipe;
 
 /** One target of a zone with the recipe chosen for it. */
@@ -19,10 +18,5 @@ final readonly class PlannedTarget
      */
     public function __construct(public int $zone, public Role $role, public Lab $seen, public Lab $fitted, public float $weight, public Recipe $recipe)
     {
-    }
-
-    public function made(): MadeColour
-    {
-        return new MadeColour($this->fitted, $this->recipe->stack, $this->recipe->comparison->deltaE00, $this->weight);
     }
 }

@@ -11,6 +11,7 @@ use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Error\BadPhoto;
+use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\NextMove\AsItLies;
 use KnottyPrism\Core\Recipe\NextMove\FindWayOn;
@@ -39,10 +40,11 @@ final class CheckDrawing
     {
         $expected = ExpectedDrawing::of($plan, $progress);
         [$corners, $alike] = FitDrawing::in($photo, $expected, $corners);
-        $light = self::read(SquaredDrawing::of($photo, $corners), $plan, $expected);
+        $places = self::inner($plan, $expected);
+        $light = self::unveiled(self::read(SquaredDrawing::of($photo, $corners), $plan, $expected), $plan->paper, $expected, $places);
         $findings = [];
         foreach ($plan->zones as $zone) {
-            array_push($findings, ...self::zone($zone, $plan, $progress->of($zone->number), $expected, $light, $pencils));
+            array_push($findings, ...self::zone($zone, $plan, $progress->of($zone->number), $expected, $light, $places[$zone->number] ?? [], $pencils));
         }
         usort($findings, static fn (ShadeFinding $a, ShadeFinding $b): int => self::weight($b) <=> self::weight($a));
         $shares = array_map(static fn (array $c): array => [$c[0] / $photo->width, $c[1] / $photo->height], $corners);
@@ -61,8 +63,7 @@ final class CheckDrawing
      */
     private static function read(SquaredDrawing $drawing, DrawingPlan $plan, ExpectedDrawing $expected): array
     {
-        $xyz = Xyz::ofReflectance($plan->paper->reflectance);
-        $white = SrgbMatrix::linearOfXyz($xyz->x, $xyz->y, $xyz->z);
+        $white = self::white($plan->paper);
         $light = [];
         for ($y = 0; $y < $expected->height; $y++) {
             for ($x = 0; $x < $expected->width; $x++) {
@@ -81,12 +82,40 @@ final class CheckDrawing
 
     /**
      * @param  list<array{float, float, float}>  $light
+     * @param  array<int, array<int, non-empty-list<int>>>  $places  by zone and shade
+     * @return list<array{float, float, float}> without the stray light over all of it
+     */
+    private static function unveiled(array $light, Paper $paper, ExpectedDrawing $expected, array $places): array
+    {
+        $white = self::white($paper);
+        $bare = Xyz::ofReflectance($paper->reflectance)->y;
+        $shades = [];
+        foreach (array_merge(...array_map(array_values(...), $places)) as $own) {
+            if (count($own) >= self::LEAST_PLACES) {
+                $shades[] = [self::mean($own, $light)->xyz()->y / $bare, self::mean($own, $expected->light)->xyz()->y / $bare];
+            }
+        }
+        $veil = StrayLight::in($shades);
+
+        return array_map(static fn (array $l): array => [max(0.0, $l[0] * (1 + $veil) - $veil * $white[0]), max(0.0, $l[1] * (1 + $veil) - $veil * $white[1]), max(0.0, $l[2] * (1 + $veil) - $veil * $white[2])], $light);
+    }
+
+    /** @return array{float, float, float} linear light of bare paper */
+    private static function white(Paper $paper): array
+    {
+        $white = Xyz::ofReflectance($paper->reflectance);
+
+        return SrgbMatrix::linearOfXyz($white->x, $white->y, $white->z);
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $light
+     * @param  array<int, non-empty-list<int>>  $places  of the zone, by shade
      * @param  list<Pencil>  $pencils
      * @return list<ShadeFinding>
      */
-    private static function zone(CheckedZone $zone, DrawingPlan $plan, int $passes, ExpectedDrawing $expected, array $light, array $pencils): array
+    private static function zone(CheckedZone $zone, DrawingPlan $plan, int $passes, ExpectedDrawing $expected, array $light, array $places, array $pencils): array
     {
-        $places = self::inner($zone->number, $plan, $expected);
         $beside = [];
         foreach ($zone->shades as $shade) {
             array_push($beside, ...Pencil::identifiers($shade->stack->pencils()));
@@ -108,17 +137,17 @@ final class CheckDrawing
     }
 
     /**
-     * Places well within a zone, by shade: at its borders a photo that is a little off shows the neighbour.
+     * Places well within a zone: at its borders a photo that is a little off shows the neighbour.
      *
-     * @return array<int, list<int>>
+     * @return array<int, array<int, non-empty-list<int>>> by zone and shade
      */
-    private static function inner(int $zone, DrawingPlan $plan, ExpectedDrawing $expected): array
+    private static function inner(DrawingPlan $plan, ExpectedDrawing $expected): array
     {
         $width = $expected->width;
         $numbers = $plan->labels->numbers();
-        $own = [];
-        foreach ($numbers as $at => $number) {
-            if ($number !== $zone || $expected->shades[$at] < 0) {
+        $inner = [];
+        foreach ($numbers as $at => $zone) {
+            if ($expected->shades[$at] < 0) {
                 continue;
             }
             $x = $at % $width;
@@ -130,10 +159,10 @@ final class CheckDrawing
                     continue 2;
                 }
             }
-            $own[$expected->shades[$at]][] = $at;
+            $inner[$zone][$expected->shades[$at]][] = $at;
         }
 
-        return $own;
+        return $inner;
     }
 
     /**

@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Chart\Check;
 use KnottyPrism\Core\Chart\Reading\Homography;
 use KnottyPrism\Core\Chart\Reading\PaperLight;
 use KnottyPrism\Core\Chart\Reading\Photograph;
+use KnottyPrism\Core\Chart\Reading\ShadowEdge;
 use KnottyPrism\Core\Error\BadPhoto;
 
 /** A photo of a drawing seen square on, and evened by the bare paper around it: how much light each place sends back, of what paper would. */
@@ -25,7 +26,7 @@ final readonly class SquaredDrawing
 
     private const MISSING = 0.34;
 
-    private function __construct(private Photograph $photo, private Homography $view, private PaperLight $light)
+    private function __construct(private Photograph $photo, private Homography $view, private PaperLight $light, private ?ShadowEdge $shadow)
     {
     }
 
@@ -53,7 +54,9 @@ final readonly class SquaredDrawing
             throw BadPhoto::because(BadPhoto::NO_BARE_PAPER);
         }
 
-        return new self($photo, $view, PaperLight::ofSides(...$sides));
+        $shadow = ShadowEdge::across(array_map(static fn (array $side): array => array_map(static fn (array $l): float => log(max(1e-4, array_sum($l))), $side), $sides));
+
+        return new self($photo, $view, PaperLight::ofSides(...array_map(static fn (array $side, int $at): array => self::unshaded($side, $at, $shadow), $sides, array_keys($sides))), $shadow);
     }
 
     /**
@@ -68,8 +71,26 @@ final readonly class SquaredDrawing
             return null;
         }
         $paper = $this->light->at($u, $v);
+        $left = $this->shadow?->leaves($u, $v) ?? 1.0;
 
-        return [$seen[0] / $paper[0], $seen[1] / $paper[1], $seen[2] / $paper[2]];
+        return [$seen[0] / $paper[0] / $left, $seen[1] / $paper[1] / $left, $seen[2] / $paper[2] / $left];
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $side
+     * @return list<array{float, float, float}> as it would be without the shadow
+     */
+    private static function unshaded(array $side, int $at, ?ShadowEdge $shadow): array
+    {
+        if ($shadow === null) {
+            return $side;
+        }
+
+        return array_map(static function (array $seen, int $i) use ($side, $at, $shadow): array {
+            $left = $shadow->leaves(...ShadowEdge::place($at, $i / (count($side) - 1)));
+
+            return [$seen[0] / $left, $seen[1] / $left, $seen[2] / $left];
+        }, $side, array_keys($side));
     }
 
     /**

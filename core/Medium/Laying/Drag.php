@@ -14,7 +14,7 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
  */
 final class Drag
 {
-    /** Below this pressure a stroke slides over what lies there. */
+    /** Below this pressure a stroke slides over what lies there; that of a hand which drags more, from so much the lighter on. */
     private const FROM = 0.6;
 
     /** Share of a soft wax's film that a stroke at 1.00 ploughs up where it touches fully. */
@@ -34,11 +34,13 @@ final class Drag
     public static function share(Sheet $sheet, Pencil $pencil, float $pressure): float
     {
         $newest = $sheet->deposits[count($sheet->deposits) - 1] ?? null;
-        if ($pressure <= self::FROM || $newest === null || $newest->a === $pencil->a) {
+        $drag = $sheet->paper->hand->drag;
+        $from = self::FROM / max(1.0, $drag);
+        if ($pressure <= $from || $newest === null || $newest->a === $pencil->a) {
             return 0.0;
         }
 
-        $share = $sheet->paper->hand->drag * self::MOST * (($pressure - self::FROM) / (1 - self::FROM)) ** self::GROWS * max(self::HARDEST, min(self::SOFTEST, $newest->laydown / self::SOFT));
+        $share = $drag * self::MOST * (($pressure - $from) / (1 - $from)) ** self::GROWS * max(self::HARDEST, min(self::SOFTEST, $newest->laydown / self::SOFT));
 
         return min(1.0, $share);
     }

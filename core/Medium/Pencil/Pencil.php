@@ -48,6 +48,12 @@ final readonly class Pencil
         return array_map(static fn (self $p): string => $p->id(), $pencils);
     }
 
+    /** The same pencil as one that lies in the drawer. */
+    public function atHand(): self
+    {
+        return $this->record->owned ? $this : new self($this->record->atHand(), $this->absorption, $this->scattering, $this->laydown, $this->slickness, $this->assumed);
+    }
+
     public function isBlender(): bool
     {
         return $this->record->binder === Binder::Blender;

@@ -42,4 +42,9 @@ final readonly class PencilRecord
     {
         return $this->line === '' ? $this->number : $this->line.'/'.$this->number;
     }
+
+    public function atHand(): self
+    {
+        return new self($this->line, $this->number, $this->name, $this->heavy, $this->binder, $this->light, $this->overBlack, $this->opacity, $this->laydown, $this->lightfast);
+    }
 }

@@ -22,7 +22,7 @@ final class LearnHand
     public const MOST_STRIPS = 200;
 
     /** How far hands and papers differ, deviations of the logarithm. */
-    private const PRIOR = ['pressure' => 0.25, 'laydown' => 0.08, 'packing' => 0.05, 'contact' => 0.10, 'drag' => 0.30];
+    private const PRIOR = ['pressure' => 0.25, 'laydown' => 0.08, 'packing' => 0.05, 'contact' => 0.10, 'drag' => 0.80];
 
     /** What reading a colour off a strip errs by, in each of L*, a* and b*. */
     private const READING = 0.8;
@@ -30,10 +30,10 @@ final class LearnHand
     private const STEPS = 12;
 
     /** No logarithm is taken farther from nothing. */
-    private const FARTHEST = 0.4;
+    private const FARTHEST = 1.0;
 
     /** By how much the strips must be better explained, in half squares of deviations, before a hand is said to differ from the even one. */
-    private const WORTH_SAYING = 2.5;
+    private const WORTH_SAYING = 3.0;
 
     private const SMALL = 0.02;
 

@@ -4,37 +4,52 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture\Palette;
 
-use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Purchase;
-use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
-/** Which pencils not at hand would bring a picture nearest: each tried alone, over and under the recipes that are not well made. */
+/**
+ * Which pencils not at hand would bring a picture nearest. Each is tried alone: worked into the sequence of every area that has a colour out
+ * of reach, as an artist would who has just bought it, and judged by what comes nearer on paper.
+ */
 final readonly class Purchases
 {
     /**
-     * A target nearer than this, ΔE00, is no reason to buy a pencil: sequences miss as much where pencils at hand would come nearer and a hand
-     * would err more. A gain below the other is none either.
+     * A colour that misses by less, ΔE00, is no reason to buy a pencil: sequences miss as much where pencils at hand would come nearer and a
+     * hand would err more. A gain below the other is none either.
      */
     private const WELL_MADE = 4.0;
 
     private const WORTH_BUYING = 0.05;
 
+    /** Pencils that sequences are searched with: those that promise most; */
+    private const TRIED = 7;
+
+    /** and areas that they are searched for, those that lose most. */
+    private const AREAS = 4;
+
+    /** What a pencil must bring an area, ΔE00 on paper, to be taken up there. */
+    private const TAKEN_UP = 0.12;
+
     /**
-     * @param  list<MadeColour>  $made  how each target of the picture is made now
+     * @param  list<MadeArea>  $made
      * @param  list<Pencil>  $pencils  not at hand
-     * @return list<Purchase> by how much the mean ΔE00 of the picture falls, the most first
+     * @param  int  $mostPasses  of an area's value run
+     * @return list<Purchase> by how much the mean error on paper falls, ΔE00, the most first
      */
-    public static function for(array $made, array $pencils, Paper $paper, int $count): array
+    public static function for(array $made, array $pencils, Paper $paper, int $count, int $mostPasses = FindSequences::MOST_PASSES): array
     {
-        $weight = array_sum(array_map(static fn (MadeColour $m): float => $m->weight, $made));
-        $poor = array_values(array_filter($made, static fn (MadeColour $m): bool => $m->deltaE00 > self::WELL_MADE));
+        $weight = array_sum(array_map(static fn (MadeArea $m): float => $m->weight(), $made));
+        $poor = array_values(array_filter($made, static fn (MadeArea $m): bool => self::outOfReach($m) !== []));
+        usort($poor, static fn (MadeArea $a, MadeArea $b): int => $b->weight() * $b->answer->missed() <=> $a->weight() * $a->answer->missed());
+        $poor = array_slice($poor, 0, self::AREAS);
+        $hand = self::hand($made);
         $found = [];
-        foreach ($poor === [] ? [] : $pencils as $pencil) {
-            $gain = array_sum(array_map(static fn (MadeColour $m): float => $m->weight * max(0.0, $m->deltaE00 - self::nearestWith($pencil, $m->stack, $m->target, $paper)), $poor)) / $weight;
+        foreach (self::promising($poor, $hand, $pencils, $paper) as $pencil) {
+            $gain = self::gain($poor, $hand, $pencil->atHand(), $paper, $mostPasses) / $weight;
             if ($gain > self::WORTH_BUYING) {
                 $found[] = new Purchase($pencil, $gain);
             }
@@ -44,16 +59,61 @@ final readonly class Purchases
         return array_slice($found, 0, $count);
     }
 
-    private static function nearestWith(Pencil $pencil, Stack $stack, Lab $target, Paper $paper): float
+    /**
+     * @param  list<MadeArea>  $made
+     * @return list<Pencil> those that the picture is worked in: another will have to go with them
+     */
+    private static function hand(array $made): array
     {
-        $least = INF;
-        foreach (PressureMark::pressures() as $pressure) {
-            $pass = new Pass($pencil, $pressure);
-            foreach ([[$pass], [$pass, $pass], [...$stack->steps, $pass], [$pass, ...$stack->steps]] as $steps) {
-                $least = min($least, Lab::ofReflectance((new Stack($steps))->on($paper)->meanReflectance())->deltaE00($target));
+        $hand = [];
+        foreach ($made as $area) {
+            foreach ($area->answer->sequence->pencils() as $pencil) {
+                $hand[$pencil->id()] = $pencil->atHand();
             }
         }
 
-        return $least;
+        return array_values($hand);
+    }
+
+    /** @return list<ShadeOutcome> */
+    private static function outOfReach(MadeArea $area): array
+    {
+        return array_values(array_filter($area->answer->outcomes, static fn (ShadeOutcome $o): bool => $o->missed > self::WELL_MADE));
+    }
+
+    /**
+     * @param  list<MadeArea>  $areas
+     * @param  list<Pencil>  $hand
+     * @return float how much nearer they come on paper with a pencil more, ΔE00 times their weight
+     */
+    private static function gain(array $areas, array $hand, Pencil $bought, Paper $paper, int $mostPasses): float
+    {
+        $finders = [];
+        $gain = 0.0;
+        foreach ($areas as $area) {
+            $find = $finders[implode(',', $area->school->settings()).$area->mode->value] ??= new FindSequences(new Drawer([...$hand, $bought]), $paper, $area->school, mode: $area->mode);
+            $with = $find->atAGlance($area->answer->shades(), $mostPasses, [$bought->id() => self::TAKEN_UP]);
+            // What comes nearer without it is no reason to buy it.
+            $taken = $with !== null && in_array($bought->id(), Pencil::identifiers($with->sequence->pencils()), true);
+            $gain += $taken ? $area->weight() * max(0.0, $area->answer->errorOnPaper() - $with->errorOnPaper()) : 0.0;
+        }
+
+        return $gain;
+    }
+
+    /**
+     * @param  list<MadeArea>  $areas
+     * @param  list<Pencil>  $hand
+     * @param  list<Pencil>  $pencils
+     * @return list<Pencil> the first few
+     */
+    private static function promising(array $areas, array $hand, array $pencils, Paper $paper): array
+    {
+        $wanted = array_merge(...array_map(static fn (MadeArea $m): array => $m->answer->outcomes, $areas));
+        $promise = new Promise($wanted, $hand, $paper);
+        $of = array_map($promise->of(...), $pencils);
+        arsort($of);
+
+        return array_map(static fn (int $i): Pencil => $pencils[$i], array_slice(array_keys(array_filter($of)), 0, self::TRIED));
     }
 }

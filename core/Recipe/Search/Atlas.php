@@ -21,7 +21,7 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 final readonly class Atlas
 {
     /** Raised whenever the model lays otherwise. */
-    public const VERSION = 10;
+    public const VERSION = 11;
 
     /** How much of g the pass right beneath, the one below it and all further ones contribute; fitted to random stacks. */
     public const BENEATH = [1.0, 0.5, 0.25];

@@ -31,6 +31,12 @@ final readonly class Breadth
         return new self(24, 30, 16, 6, 2, 16);
     }
 
+    /** For what is only compared: a third of the time, and seldom half a ΔE00 farther off. */
+    public static function glance(): self
+    {
+        return new self(8, 6, 3, 1, 1, 4);
+    }
+
     /** For one answer among others. */
     public static function aside(): self
     {

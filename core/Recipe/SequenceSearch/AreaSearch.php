@@ -101,6 +101,14 @@ final class AreaSearch
         return $answers;
     }
 
+    /** What a narrow search finds; nothing where the school leaves nothing. */
+    public function atAGlance(): ?SequenceAnswer
+    {
+        $node = $this->search($this->ground, Breadth::glance())->surest;
+
+        return $node === null ? null : $this->answer(RecipeLabel::Surest, $node->run);
+    }
+
     /** @return list<Node> all that was found, the cheapest first */
     public function nodes(): array
     {
@@ -112,16 +120,27 @@ final class AreaSearch
         return $this->found ??= $this->searched();
     }
 
+    /** What ends far off is searched again more broadly, and then as if a pencil more in the picture were no matter; in what is compared it is. */
     private function searched(): Found
     {
-        $shades = count($this->ground->aims);
-        $found = $this->search($this->ground, Breadth::over($shades));
-        if ($shades < 2 || $found->surest === null || $found->surest->cost < self::FAR_OFF) {
+        $found = $this->search($this->ground, Breadth::over(count($this->ground->aims)));
+        if ($found->surest === null || count($this->ground->aims) < 2) {
             return $found;
         }
-        $again = $this->search($this->ground, Breadth::again());
+        $least = $found->surest->cost;
+        $strangeness = $this->ground->prices->strangeness;
+        foreach (array_sum($strangeness) > 0 ? [$strangeness, array_fill(0, count($strangeness), 0.0)] : [$strangeness] as $prices) {
+            if ($least < self::FAR_OFF) {
+                break;
+            }
+            $again = $this->search($this->ground($prices, $this->ground->mostPasses, null), Breadth::again());
+            $cost = $again->surest === null ? INF : $this->ground->node($again->surest->run)->cost;
+            if ($cost < $least) {
+                [$found, $least] = [$again, $cost];
+            }
+        }
 
-        return $again->surest !== null && $again->surest->cost < $found->surest->cost ? $again : $found;
+        return $found;
     }
 
     private function search(Ground $ground, Breadth $breadth): Found

@@ -476,6 +476,8 @@ export interface paths {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -496,6 +498,8 @@ export interface paths {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -516,6 +520,8 @@ export interface paths {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -536,6 +542,8 @@ export interface paths {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -2254,6 +2262,8 @@ export interface components {
         by: "-1" | "1";
         entry: number;
         paper: string;
+        /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+        stripsOf: "pencils" | "sequences";
         /** @description the study whose plan the strips are of */
         planOf: number;
         import: number;
@@ -3024,6 +3034,8 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -3048,6 +3060,8 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -3076,6 +3090,8 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -3104,6 +3120,8 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -3128,6 +3146,8 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;
@@ -3159,6 +3179,8 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
+                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                of?: components["parameters"]["stripsOf"];
             };
             header?: never;
             path?: never;

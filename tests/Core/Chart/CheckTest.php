@@ -12,6 +12,7 @@ use KnottyPrism\Core\Chart\Check\DrawingCheck;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
 use KnottyPrism\Core\Chart\Check\ExpectedDrawing;
 use KnottyPrism\Core\Chart\Check\Progress;
+use KnottyPrism\Core\Chart\Check\StrayLight;
 use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\BadPhoto;
@@ -80,9 +81,18 @@ it('finds the drawing in an ordinary photo, however it lies, and reads what is t
     expect(count($off))->toBeGreaterThanOrEqual(5)->and($off[intdiv(count($off), 2)])->toBeLessThan($median)->and(max($off))->toBeLessThan($most)->and($check->alike)->toBeGreaterThan(0.75);
 })->with([
     'one pass' => [1, 3, 2.0, 4.0, false], 'two passes' => [2, 4, 2.0, 4.0, false], 'all' => [3, 12, 2.0, 4.0, false],
-    // The edge of a hand's shadow within the drawing is known from its margins alone.
-    'in shadow' => [3, 11, 3.0, 8.0, true], 'in another' => [1, 3, 3.0, 8.0, true],
+    // A hand's shadow lies over it: its edge is a line from one margin to another.
+    'in shadow' => [3, 11, 2.0, 4.0, true], 'in another' => [1, 3, 2.0, 4.0, true],
 ]);
+
+it('takes stray light off that lifts the darks alone, and leaves the hand what is the hand\'s', function () {
+    $expected = array_merge(...array_fill(0, 4, [0.03, 0.05, 0.08, 0.12, 0.2, 0.35, 0.5, 0.7, 0.9]));
+    $seen = static fn (float $veil, float $power = 1.0, array $off = []): float => StrayLight::in(array_map(static fn (float $e, int $i): array => [($e ** $power * ($off[$i] ?? 1.0) + $veil) / (1 + $veil), $e], $expected, array_keys($expected)));
+    expect($seen(0.0))->toBe(0.0)->and($seen(0.015))->toEqualWithDelta(0.015, 0.004)->and($seen(0.006))->toEqualWithDelta(0.006, 0.003)
+        // A lighter hand and a heavier one are no stray light; nor is one dark that is laid far too light.
+        ->and($seen(0.0, 0.85))->toBeLessThan(0.006)->and($seen(0.0, 1.2))->toBeLessThan(0.003)->and($seen(0.0, 1.0, [2.2]))->toBeLessThan(0.006)
+        ->and($seen(0.012, 0.9))->toEqualWithDelta(0.012, 0.006)->and(StrayLight::in([[0.06, 0.03], [0.9, 0.9]]))->toBe(0.0);
+});
 
 it('says what differs most first, and what mends it', function () {
     // The boat's last passes are not laid, though they are said to be.

@@ -11,6 +11,7 @@ use KnottyPrism\Core\Chart\Reading\FindMarks;
 use KnottyPrism\Core\Chart\Reading\Homography;
 use KnottyPrism\Core\Chart\Reading\PaperLight;
 use KnottyPrism\Core\Chart\Reading\Photograph;
+use KnottyPrism\Core\Chart\Reading\ShadowEdge;
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
 use KnottyPrism\Core\Chart\Sheet\ChartBox;
 use KnottyPrism\Core\Chart\Sheet\SheetMarks;
@@ -175,6 +176,31 @@ it('follows a slope of light and the edge of a shadow across a box by what lies 
     // One dark place among its neighbours is a stroke that went over the edge.
     $sides[0][3] = [0.1, 0.1, 0.1];
     expect(PaperLight::ofSides(...$sides)->at(3 / 8, 0.0)[1])->toEqualWithDelta($light(3 / 8, 0.0)[1], 0.01);
+});
+
+/** @return list<list<float>> logarithms of the light along the four sides */
+function lightAlong(Closure $light): array
+{
+    return array_map(static fn (int $side): array => array_map(static fn (int $i): float => log($light(...ShadowEdge::place($side, $i / 48))), range(0, 48)), range(0, 3));
+}
+
+it('finds the slanting edge of a shadow from two sides, and none in a slope, in noise or in strokes over the edge', function () {
+    $chance = new Chance(6);
+    foreach ([[0.3, 0.7, 0.6, 0.02], [0.8, 0.35, 0.75, 0.01], [0.5, 0.52, 0.85, 0.03]] as [$top, $bottom, $left, $soft]) {
+        // In shadow to the right of a line from the top side to the bottom one; the light falls off besides, and noise lies over it.
+        $shadow = static fn (float $u, float $v): float => 1 - (1 - $left) / (1 + exp(-($u - $top - ($bottom - $top) * $v) / $soft));
+        $edge = ShadowEdge::across(lightAlong(static fn (float $u, float $v): float => (0.8 - 0.2 * $u * $u - 0.1 * $v) * $shadow($u, $v) * (1 + 0.004 * $chance->normal())));
+        expect($edge)->not->toBeNull();
+        $deep = $edge?->leaves(1.0, 0.5) / $edge?->leaves(0.0, 0.5);
+        expect($deep)->toEqualWithDelta($left, 0.03);
+        foreach ([0.1, 0.4, 0.6, 0.9] as $v) {
+            $middle = $top + ($bottom - $top) * $v;
+            expect($edge?->leaves($middle - 0.12, $v) / $edge?->leaves(0.0, $v))->toBeGreaterThan(0.97)->and($edge?->leaves($middle + 0.12, $v) / $edge?->leaves(0.0, $v))->toEqualWithDelta($left, 0.04);
+        }
+    }
+    expect(ShadowEdge::across(lightAlong(static fn (float $u, float $v): float => 0.9 - 0.4 * $u - 0.2 * $v)))->toBeNull()
+        ->and(ShadowEdge::across(lightAlong(static fn (): float => 0.7 * (1 + 0.03 * $chance->normal()))))->toBeNull()
+        ->and(ShadowEdge::across(lightAlong(static fn (float $u, float $v): float => $v === 0.0 && abs($u - 0.4) < 0.02 ? 0.4 : 0.8)))->toBeNull();
 });
 
 it('learns how a camera sees from pencils that are known, and believes in an honest one where there are few', function () {

@@ -30,6 +30,9 @@ it('presses, lays, wanders, drags and packs as the hand does', function () {
     expect(Steadiness::of($stack, $under(new Hand(spread: 2))))->toBeGreaterThan(1.7 * Steadiness::of($stack, $under(Hand::even())));
     $over = static fn (float $drag): Lab => Lab::ofXyz(Pencils::stack('blue@0.8 yellow@1')->on($under(new Hand(drag: $drag)))->xyz());
     expect($over(0)->deltaE00($over(2)))->toBeGreaterThan(1.0);
+    // A hand that drags more does so from a lighter pressure on; one that drags less from the same.
+    $medium = static fn (float $drag): Lab => Lab::ofXyz(Pencils::stack('blue@0.8 yellow@0.55')->on($under(new Hand(drag: $drag)))->xyz());
+    expect($medium(1)->deltaE00($medium(0.5)))->toBe(0.0)->and($medium(1)->deltaE00($medium(2)))->toBeGreaterThan(0.5);
 });
 
 it('is named by a paper, so that nothing made for another hand is taken for its own', function () {

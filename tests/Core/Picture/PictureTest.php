@@ -112,6 +112,11 @@ it('names the pencil whose purchase would help the picture most', function () {
     $drawer = new Drawer([...drawerOf(['yellow', 'red', 'black'])->pencils, $wanted('76', '#8a3030'), $wanted('77', '#8ab4d8'), $wanted('78', '#30502a')]);
     $plan = (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($sky, ZoneMap::ofLabels($sky, array_fill(0, 600, 0)));
     expect(($plan->purchases[0] ?? null)?->pencil->record->number)->toBe('77')->and($plan->purchases[0]->gain ?? 0.0)->toBeGreaterThan(1.0);
+
+    // Bought, it brings what was said, or more: a whole search finds what a glance does.
+    $bought = new Drawer(array_map(static fn (Pencil $p): Pencil => $p->record->number === '77' ? $p->atHand() : $p, $drawer->pencils));
+    $then = (new PlanPicture($bought, Paper::whiteMedium(), mostPasses: 2))->whole($sky, $plan->map);
+    expect($plan->errorOnPaper() - $then->errorOnPaper())->toBeGreaterThan(0.9 * ($plan->purchases[0]->gain ?? 0.0));
 });
 
 it('marks zones that touch and end alike, and forms that one pencil makes alone', function () {

@@ -9,9 +9,12 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\Kits;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\PassReasons;
@@ -146,6 +149,22 @@ it('puts the surest first, and others that are clearly different and named for w
         foreach ($answers as $answer) {
             $answer->label === RecipeLabel::FewestPencils && expect(count($answer->sequence->pencils()))->toBeLessThan(count($answers[0]->sequence->pencils()));
             $answer->label === RecipeLabel::PerfectHand && expect($answer->missed())->toBeLessThan($answers[0]->missed());
+        }
+    }
+});
+
+it('finds the same with what was laid before, and tells a pencil by its present name', function () {
+    mt_srand(5);
+    $records = array_map(static fn (string $n): Pencil => Pencils::named($n), ['red', 'blue', 'yellow', 'white', 'dark warm grey']);
+    $named = static fn (string $name): Drawer => new Drawer(array_map(static fn (Pencil $p): Pencil => new Pencil(new PencilRecord('', $p->record->number, $name.$p->record->name, $p->record->heavy), $p->absorption, $p->scattering, $p->laydown, $p->slickness, $p->assumed), $records));
+    $kits = new Kits;
+    $found = static fn (Drawer $drawer, array $area, ?Kits $kits = null): SequenceAnswer => (new FindSequences($drawer, Paper::whiteMedium(), School::free(), kits: $kits))->for($area, 4)[0];
+    for ($n = 0; $n < 3; $n++) {
+        $area = array_slice(anyArea(), 0, 2);
+        $found($named('old '), $area, $kits);
+        foreach (['old ', 'new '] as $name) {
+            $with = $found($named($name), $area, $kits);
+            expect($with->words()->inShort())->toBe($found($named($name), $area)->words()->inShort())->and($with->sequence->pencils()[0]->record->name ?? $name)->toStartWith($name);
         }
     }
 });

@@ -64,10 +64,16 @@ it('is planned for: the plan follows the hand, and says that it was the reason',
     };
     $passes = static fn (array $plan): array => array_map(static fn (array $z): array => array_map(static fn (array $p): array => $p['marks'], $z['sequence']['passes']), $plan['zones']);
     $even = $planned();
+    // Strips may be what the plan lays: of each zone the heaviest shade, on their own sheet too.
+    $laid = $this->getJson("/api/hand?study=$study->id&of=sequences")->assertOk()->json('strips.*.stack');
+    $stacks = array_merge(...array_map(static fn (array $z): array => array_map(static fn (array $t): ?string => $t['recipe']['stack'] ?? null, $z['targets']), $even['zones']));
+    expect($laid)->not->toBe([])->and(array_diff($laid, $stacks))->toBe([])->and(count($laid))->toBeLessThanOrEqual(8);
+    $this->get("/api/hand/strips.pdf?study=$study->id&of=sequences")->assertOk();
+    $this->getJson("/api/hand?study=$study->id&of=all")->assertUnprocessable();
     learnt(6);
     expect($this->getJson($base)->json('waiting'))->toBe(count($even['zones']));
     $heavy = $planned();
-    expect($passes($heavy))->not->toEqual($passes($even))->and($heavy['run']['changes'][0]['why'])->toBe('your hand changed');
+    expect($passes($heavy))->not->toEqual($passes($even))->and($heavy['run']['changes'][0]['why'])->toStartWith('your hand ');
     $this->patchJson('/api/hand', ['number' => 0])->assertOk();
     expect($passes($planned()))->toEqual($passes($even));
 });

@@ -111,7 +111,7 @@ describe('balance', () => {
         const onPencil = vi.fn();
         render(<BalanceView tray={tray} paper="black" studies={[study]} onPencil={onPencil} onWant={onWant} />, { wrapper });
         await screen.findByText(/^59 % of what all the pencils known here reach together/);
-        await screen.findByText('1 planned colour; nearer in the mean with one of:');
+        await screen.findByText('1 planned colour; nearer on paper in the mean with one of:');
         expect(screen.getByText('4.2 % more')).toBeTruthy();
         expect(screen.getByText('ΔE00 0.8 nearer')).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Want F21' }));

@@ -132,6 +132,18 @@ describe('my hand', () => {
         expect(screen.queryByTitle('in the photo, #aa5522')).toBeNull();
     });
 
+    it('offers what the plan lays in place of single pencils, and keeps what was chosen in hand', async () => {
+        app.says('GET', '/api/hand', even);
+        render(<HandView paper="white medium" study={7} />, { wrapper });
+        const which = await screen.findByLabelText('Which strips');
+        which.focus();
+        app.says('GET', '/api/hand', { ...even, strips: [strip('741@0.55,735@0.35', '741 medium, then 735 light')] });
+        fireEvent.change(which, { target: { value: 'sequences' } });
+        await screen.findByText('741 medium, then 735 light');
+        expect(app.last('GET')?.path).toContain('of=sequences');
+        expect(document.activeElement).toBe(which);
+    });
+
     it('says why where nothing can be asked', async () => {
         app.refuses('GET', '/api/hand', 422, 'The drawer is empty. Bring pencils in first, then try your hand.');
         render(<HandView paper="white medium" study={null} />, { wrapper });

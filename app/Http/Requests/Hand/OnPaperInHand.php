@@ -7,7 +7,9 @@ namespace App\Http\Requests\Hand;
 use App\Http\Requests\OnPaper;
 use App\Models\Study;
 use App\Models\User;
+use App\Plans\StripKind;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Validation\Rule;
 
 /** A request about the hand on a paper, which may name the study whose plan the strips are of. */
 trait OnPaperInHand
@@ -17,7 +19,12 @@ trait OnPaperInHand
     /** @return array<string, list<mixed>> */
     private function handRules(): array
     {
-        return [...self::paperRules(), 'study' => ['sometimes', 'integer']];
+        return [...self::paperRules(), 'study' => ['sometimes', 'integer'], 'of' => ['sometimes', Rule::enum(StripKind::class)]];
+    }
+
+    public function kind(): StripKind
+    {
+        return StripKind::from($this->string('of', StripKind::Pencils->value)->toString());
     }
 
     public function study(): ?Study

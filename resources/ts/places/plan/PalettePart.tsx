@@ -215,6 +215,6 @@ function buyingWords(waiting: number, purchases: StudyPurchases | undefined): st
     }
     const best = purchases.purchases[0];
     return best === undefined
-        ? 'No pencil that could be bought would bring it nearer.'
-        : `Most would be gained with ${best.number} ${best.name}: ΔE00 ${best.deltaE00.toFixed(2)} nearer in the mean.`;
+        ? 'No pencil that could be bought would bring it clearly nearer.'
+        : `Most would be gained with ${best.number} ${best.name}: ΔE00 ${best.deltaE00.toFixed(2)} nearer on paper in the mean.`;
 }

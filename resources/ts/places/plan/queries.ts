@@ -21,7 +21,7 @@ export const usePlan = (study: number | null) =>
         enabled: study !== null,
         // What was changed in the photo or the drawer meanwhile counts at once.
         refetchOnMount: 'always',
-        refetchInterval: (query) => (isUnderWay(query.state.data) ? 400 : false),
+        refetchInterval: (query) => (isUnderWay(query.state.data) ? 200 : false),
     });
 
 /** A plan that is looked at and not there yet is likely asked for next: its pencils are chosen meanwhile. Where that fails they are chosen then. */

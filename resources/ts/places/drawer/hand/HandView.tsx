@@ -1,26 +1,18 @@
 import { useEffect, useRef, useState } from 'react';
-import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { sentenceOf } from '../../../api/client';
 import type { Hand, StripCame } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
-import { Button, WordButton } from '../../../ui/controls';
+import { Button, NativeSelect, WordButton } from '../../../ui/controls';
 import { Aired, Row } from '../../../ui/layout';
+import { ByPhoto } from './ByPhoto';
 import { StripLadder } from './StripLadder';
-import { readAs, sent, useHand, type Said } from './useHand';
+import { sent, useHand, type Said, type StripsOf } from './useHand';
 
 const Plain = styled.ol`
     margin: 0;
     padding: 0;
     list-style: none;
-`;
-
-const Photo = styled.img`
-    display: block;
-    max-width: 100%;
-    height: 220px;
-    object-fit: contain;
-    object-position: left;
 `;
 
 const Came = styled.li`
@@ -39,7 +31,8 @@ const Came = styled.li`
 
 /** One's own hand on a paper: strips are laid on a scrap, judged, and every prediction goes by what they teach. */
 export function HandView({ paper, study }: { paper: string; study: number | null }) {
-    const state = useHand(paper, study);
+    const [of, setOf] = useState<StripsOf>('pencils');
+    const state = useHand(paper, study, of);
     const { hand } = state;
     return (
         <Column aria-label="My hand">
@@ -51,6 +44,19 @@ export function HandView({ paper, study }: { paper: string; study: number | null
             {hand.data !== undefined && (
                 <>
                     <Known hand={hand.data} />
+                    <PartHead>
+                        <h2>Strips to lay</h2>
+                    </PartHead>
+                    {study !== null && (
+                        <NativeSelect
+                            aria-label="Which strips"
+                            value={of}
+                            onChange={(e) => setOf(e.target.value === 'sequences' ? 'sequences' : 'pencils')}
+                        >
+                            <option value="pencils">of single pencils, which tell most of a hand</option>
+                            <option value="sequences">as the plan lays its largest zones</option>
+                        </NativeSelect>
+                    )}
                     <Strips key={state.on} hand={hand.data} state={state} />
                     <CameOut came={hand.data.came} />
                     <Versions hand={hand.data} onUse={(number) => state.use.mutate(number)} isPending={state.use.isPending} />
@@ -96,9 +102,6 @@ function Strips({ hand, state }: { hand: Hand; state: ReturnType<typeof useHand>
     const count = Object.keys(said).length;
     return (
         <>
-            <PartHead>
-                <h2>Strips to lay</h2>
-            </PartHead>
             <p>Lay each as it is written, on a scrap of this paper, as you would in a drawing. Then press the dab it is most like.</p>
             <ByPhoto state={state} onRead={setSaid} />
             <Plain>
@@ -127,44 +130,6 @@ function Strips({ hand, state }: { hand: Hand; state: ReturnType<typeof useHand>
                 </Button>
                 <span>It can be taken back.</span>
             </Row>
-        </>
-    );
-}
-
-/** The strips on a printed sheet, by its photo. */
-function ByPhoto({ state, onRead }: { state: ReturnType<typeof useHand>; onRead: (said: Record<string, Said>) => void }) {
-    const isReading = state.photograph.isPending || state.makeUp.isPending;
-    // What another photo said is no longer shown.
-    const photograph = (file: File) => {
-        state.makeUp.reset();
-        state.photograph.mutate(file, { onSuccess: (r) => onRead(readAs(r)) });
-    };
-    const makeUp = () => {
-        state.photograph.reset();
-        state.makeUp.mutate(undefined, { onSuccess: (r) => onRead(readAs(r)) });
-    };
-    const notes = [...new Set((state.photograph.data ?? state.makeUp.data)?.boxes.flatMap((b) => b.note ?? []) ?? [])];
-    return (
-        <>
-            <Row>
-                <a href={`/api/hand/strips.pdf?${state.on}`} target="_blank" rel="noreferrer">
-                    Print a sheet for them
-                </a>
-                <FileTrigger acceptedFileTypes={['image/*']} onSelect={(files) => files?.[0] !== undefined && photograph(files[0])}>
-                    <Button isPending={isReading}>Choose a photo of it</Button>
-                </FileTrigger>
-                <WordButton isPending={isReading} onPress={makeUp}>
-                    Try with a made-up photo
-                </WordButton>
-            </Row>
-            <div role="alert">{state.fault !== null && <p>{state.fault}</p>}</div>
-            <div role="status">
-                {isReading && <p>Reading the photo…</p>}
-                {notes.map((note) => (
-                    <p key={note}>{note}</p>
-                ))}
-            </div>
-            {state.makeUp.data?.photo !== undefined && <Photo src={state.makeUp.data.photo} alt="The made-up photo that was read" />}
         </>
     );
 }

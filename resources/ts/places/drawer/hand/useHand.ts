@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ask, askWithFile, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
@@ -17,13 +17,20 @@ export function figures(text: string): Said | null {
     return lab.length === 3 && !parts.includes('') && lab.every(Number.isFinite) ? { lab } : null;
 }
 
+/** Which strips are laid: single pencils, or what the plan lays. */
+export type StripsOf = 'pencils' | 'sequences';
+
 /** The hand on a paper; strips are of a study's plan where one is named. */
-export function useHand(paper: string, study: number | null) {
+export function useHand(paper: string, study: number | null, of: StripsOf) {
     const client = useQueryClient();
     const [fault, setFault] = useState<string | null>(null);
-    const on = new URLSearchParams({ paper, ...(study === null ? {} : { study: String(study) }) }).toString();
+    const on = new URLSearchParams({ paper, ...(study === null ? {} : { study: String(study), of }) }).toString();
     const key = ['hand', on];
-    const hand = useQuery({ queryKey: key, queryFn: ({ signal }) => ask<Hand>(`/api/hand?${on}`, { signal }) });
+    const hand = useQuery({
+        queryKey: key,
+        queryFn: ({ signal }) => ask<Hand>(`/api/hand?${on}`, { signal }),
+        placeholderData: keepPreviousData,
+    });
     const onError = (error: unknown) => setFault(sentenceOf(error));
     const put = async (answer: Hand) => {
         setFault(null);
