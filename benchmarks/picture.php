@@ -15,6 +15,7 @@ use KnottyPrism\Core\Picture\Palette\SetCosts;
 use KnottyPrism\Core\Picture\Palette\SetForecast;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
+use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Picture\ReachableTone;
 use KnottyPrism\Core\Recipe\FindSequences;
@@ -73,8 +74,10 @@ $find = new FindSequences($demo, $paper, School::free(), $shelf);
 Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => $find->for(array_values($plan->zones[1]->shades()) ?: throw new LogicException)), 's', 'under 1', 2);
 
 $large = photo('morning', 1154);
-$preview = new Preview($plan->paper, $plan->map, $plan->targets);
-Table::row(sprintf('preview of %.2f megapixels, one step', $large->count() / 1e6), Table::times(3, static fn () => $preview->after(3, $large->width, $large->height, $large->l)), 's', 'under 3', 2);
+$preview = new Preview($plan->paper, $plan->map->labels, $grid, DrawnZone::all($plan));
+Table::row(sprintf('preview of %.2f megapixels, cold', $large->count() / 1e6), Table::times(3, static fn () => $preview->after(3, $preview->material($large, 297.0))), 's', 'under 1.5', 2);
+$material = $preview->material($large, 297.0);
+Table::row('  another pass', Table::times(3, static fn () => $preview->after(2, $material)), 's', 'under 0.3', 2);
 
 Table::head("\npalettes against trying all");
 foreach ([[12, 3], [24, 4]] as [$of, $choose]) {

@@ -21,6 +21,8 @@ Route::controller(PlanController::class)->group(function (): void {
     Route::post('/version', 'version');
     Route::get('/answers', 'answers')->middleware('throttle:heavy');
     Route::get('/image', 'image');
+    Route::get('/loupe', 'loupe');
+    Route::get('/light', 'light');
     Route::get('/values', 'values');
     Route::get('/ramp', 'ramp');
 });

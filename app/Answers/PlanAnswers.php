@@ -74,7 +74,8 @@ final class PlanAnswers
             'cautions' => $this->zoneCautions($ground, $planned),
             'tone' => $ground->tone->words(),
             'waiting' => count(array_filter($plannedZones, static fn (PlannedZone $z): bool => $z->sequence === null)),
-            'steps' => array_reduce($planned, static fn (int $most, PlannedWish $p): int => max($most, count($p->stack->steps ?? [])), 0),
+            // What is left out in a shade is a pass of the picture all the same.
+            'steps' => max(0, ...array_map(static fn (PlannedZone $z): int => count($z->sequence->passes ?? []), $plannedZones), ...array_map(static fn (PlannedWish $p): int => count($p->stack->steps ?? []), $planned)),
             'passes' => array_sum(array_map(static fn (PlannedZone $z): int => count($z->sequence->passes ?? []), $plannedZones)),
             'meanDeltaE00' => self::mean($planned, $zones, 'deltaE00'), 'errorOnPaper' => self::mean($planned, $zones, 'errorOnPaper'), 'errorInHand' => self::mean($planned, $zones, 'errorInHand'),
         ];

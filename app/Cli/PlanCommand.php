@@ -9,15 +9,16 @@ use App\Photos\Raster;
 use App\Print\PaletteCard;
 use App\Resources\PlannedPictureResource;
 use Illuminate\Contracts\Console\Kernel;
+use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlanPicture;
-use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 use Symfony\Component\Console\Command\Command;
@@ -34,7 +35,8 @@ final class PlanCommand extends Command
     /** Longest side of the grid that zones are found in, and of the previews, pixels. */
     private const ZONE_SIDE = 240;
 
-    private const PREVIEW_SIDE = 1000;
+    /** Width of the drawing, where the call does not say it. */
+    private const WIDE_MM = 297;
 
     protected function configure(): void
     {
@@ -49,6 +51,9 @@ final class PlanCommand extends Command
             ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
             ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…; "" for free', implode(',', School::opinion()->settings()))
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
+            ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', (string) self::WIDE_MM)
+            ->addOption('light', null, InputOption::VALUE_REQUIRED, 'what the previews are seen under, '.implode('|', array_column(Illuminant::cases(), 'value')), Illuminant::D65->value)
+            ->addOption('loupe', null, InputOption::VALUE_REQUIRED, 'a place to draw at real scale besides, X,Y as shares of the picture')
             ->addOption('out', null, InputOption::VALUE_REQUIRED, 'folder to write into');
     }
 
@@ -60,19 +65,25 @@ final class PlanCommand extends Command
         $drawer = $this->drawer($input);
         $settings = $this->settings($input, $drawer);
         $paper = $this->paper($input);
+        $wide = (float) ($this->whole($input, 'wide', 2000) ?? self::WIDE_MM);
+        $light = Illuminant::tryFrom($this->required($input, 'light')) ?? throw UnreadableText::choice('--light', array_column(Illuminant::cases(), 'value'), $this->required($input, 'light'));
+        $loupe = self::place($input);
         $start = hrtime(true);
         $staging = $out.'.'.getmypid().'.partial';
         Interrupted::onSignals();
         try {
             $copy = (new PhotoIntake)->take($photo);
             $small = Raster::scaled($copy, self::ZONE_SIDE);
-            $large = Raster::scaled($copy, self::PREVIEW_SIDE);
             $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
             $plan = (new PlanPicture($drawer, $paper, $settings))->whole($grid, ZoneMap::proposed($grid, $zones), $this->progress($output));
             self::folder($staging);
             $labels = $plan->map->labels;
             file_put_contents("$staging/layers.png", Raster::encoded($labels->width, $labels->height, 1, $labels->bytes, 'png'));
-            $this->previews($plan, $large, $staging, $output);
+            $drawings = new PlanDrawings($plan, $grid, $copy, $wide, $light);
+            $drawings->write($staging, static fn (int $done, int $of) => self::say($output, "preview $done of $of"));
+            if ($loupe !== null) {
+                $drawings->loupe("$staging/loupe.png", ...$loupe);
+            }
             $this->card($plan, pathinfo($photo, PATHINFO_FILENAME), $staging);
             $answer = [...PlannedPictureResource::plan($plan), 'seconds' => round((hrtime(true) - $start) / 1e9, 2)];
             file_put_contents("$staging/plan.json", self::encoded($answer)."\n");
@@ -89,6 +100,21 @@ final class PlanCommand extends Command
         return self::SUCCESS;
     }
 
+    /** @return array{float, float}|null shares of the picture; nothing where no loupe is asked for */
+    private static function place(InputInterface $input): ?array
+    {
+        $text = $input->getOption('loupe');
+        if ($text === null) {
+            return null;
+        }
+        $shares = array_map(static fn (string $s): float => is_numeric($s) ? (float) $s : -1.0, self::list($input, 'loupe'));
+        if (count($shares) !== 2 || min($shares) < 0 || max($shares) > 1) {
+            throw UnreadableText::choice('--loupe', ['two shares from 0 to 1, X,Y'], is_string($text) ? $text : '');
+        }
+
+        return [$shares[0], $shares[1]];
+    }
+
     private function settings(InputInterface $input, Drawer $drawer): PlanSettings
     {
         $ids = static fn (Drawer $of, string $option): array => array_map(static fn (string $id): string => $of->pencil($id)->id(), self::list($input, $option));
@@ -103,24 +129,6 @@ final class PlanCommand extends Command
             $ids($drawer->usable()->without($without), 'keep'),
             $without,
         );
-    }
-
-    private function previews(PlannedPicture $plan, Raster $photo, string $folder, OutputInterface $output): void
-    {
-        $lightness = PixelGrid::ofSrgb($photo->width, $photo->height, $photo->pixels)->l;
-        $preview = new Preview($plan->paper, $plan->map, $plan->targets);
-        $steps = $plan->steps();
-        for ($step = 0; $step <= $steps; $step++) {
-            self::say($output, sprintf('preview %d of %d', $step + 1, $steps + 1));
-            $png = (new Raster($photo->width, $photo->height, $preview->after($step, $photo->width, $photo->height, $lightness)))->png();
-            file_put_contents(sprintf('%s/preview-%02d.png', $folder, $step), $png);
-            if ($step === $steps) {
-                file_put_contents("$folder/preview-final.png", $png);
-                $grey = $preview->after($step, $photo->width, $photo->height, $lightness, grey: true);
-                file_put_contents("$folder/preview-final-grey.png", (new Raster($photo->width, $photo->height, $grey))->png());
-            }
-        }
-        file_put_contents("$folder/reference.png", $photo->png());
     }
 
     /** The card is drawn by the application's templates, which want the framework around them but neither database nor server. */

@@ -8,17 +8,25 @@ use App\Cache\Computed;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
 use App\Photos\SurveyRepository;
+use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelWindow;
 use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\ErrorMap;
+use KnottyPrism\Core\Picture\Preview\Loupe;
+use KnottyPrism\Core\Picture\Preview\Material;
+use KnottyPrism\Core\Picture\Preview\PartedByLight;
 use KnottyPrism\Core\Picture\Preview\Preview;
 
 /** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
 final class PlanImages
 {
-    private const VERSION = 1;
+    private const VERSION = 3;
+
+    /** Side of the squares in which colours are compared, pixels. */
+    private const SQUARE = 9;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
@@ -26,18 +34,47 @@ final class PlanImages
     {
     }
 
-    /** @return string a PNG at screen size; null as the step means the map of errors */
-    public function after(PlanGround $ground, ?int $step, bool $grey): string
+    /** @return string a PNG at screen size */
+    public function after(PlanGround $ground, int $passes, bool $grey, Illuminant $light): string
     {
-        return Computed::kept($this->key($ground, $step === null ? 'error' : "$step/".(int) $grey), self::KEPT_SECONDS, function () use ($ground, $step, $grey): string {
-            $photo = $this->photo($ground);
-            $grid = PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes);
-            $bytes = $this->preview($ground)->after($step ?? PHP_INT_MAX, $photo->width, $photo->height, $grid->l, $grey);
-            if ($step !== null) {
-                return (new Raster($photo->width, $photo->height, $bytes))->png();
-            }
+        return Computed::kept($this->key($ground, "$passes/".(int) $grey."/$light->value"), self::KEPT_SECONDS, function () use ($ground, $passes, $grey, $light): string {
+            $preview = $this->preview($ground);
+            $material = $this->material($ground, $preview);
 
-            return Raster::encoded($photo->width, $photo->height, 1, ErrorMap::of($grid, PixelGrid::ofSrgb($photo->width, $photo->height, $bytes), 9), 'png');
+            return (new Raster($material->width, $material->height, $preview->after($passes, $material, $light, $grey)))->png();
+        });
+    }
+
+    /** @return string a PNG: how far the end is from the photo */
+    public function error(PlanGround $ground): string
+    {
+        return Computed::kept($this->key($ground, 'error'), self::KEPT_SECONDS, function () use ($ground): string {
+            $preview = $this->preview($ground);
+            $material = $this->material($ground, $preview);
+            $bytes = $preview->after(PHP_INT_MAX, $material);
+            $photo = $this->photo($ground);
+            $map = ErrorMap::of(PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes), PixelGrid::ofSrgb($photo->width, $photo->height, $bytes), self::SQUARE);
+
+            return Raster::encoded($photo->width, $photo->height, 1, $map, 'png');
+        });
+    }
+
+    /**
+     * @param  float  $x  shares of the picture
+     * @return string a PNG of a piece at real scale, see {@see Loupe}
+     */
+    public function loupe(PlanGround $ground, int $passes, float $x, float $y, bool $grey, Illuminant $light): string
+    {
+        $photo = $ground->study->photo();
+        $wide = $ground->study->frame()->wholeWidth();
+        $loupe = Loupe::at($x, $y, $wide, $photo->width / $photo->height);
+
+        return Computed::kept($this->key($ground, "loupe/$passes/".(int) $grey."/$light->value/{$loupe->window->left}/{$loupe->window->top}"), self::KEPT_SECONDS, function () use ($ground, $passes, $grey, $light, $photo, $wide, $loupe): string {
+            $piece = $this->balanced($ground, $this->photos->window($photo, ...$loupe->pixels($photo->width, $photo->height)));
+            $seen = PixelGrid::ofSrgb($piece->width, $piece->height, $piece->bytes)->enlarged(Loupe::WIDTH, Loupe::HEIGHT);
+            $preview = $this->preview($ground);
+
+            return (new Raster(Loupe::WIDTH, Loupe::HEIGHT, $preview->after($passes, $preview->material($seen, $wide, $loupe->window), $light, $grey)))->png();
         });
     }
 
@@ -47,33 +84,67 @@ final class PlanImages
         /** @var array{photo: list<float>, plan: list<float>} */
         return Computed::kept($this->key($ground, 'values'), self::KEPT_SECONDS, function () use ($ground): array {
             $grid = $ground->grid();
-            $bytes = $this->preview($ground)->after(PHP_INT_MAX, $grid->width, $grid->height, $grid->l);
+            $preview = $this->preview($ground);
+            $bytes = $preview->after(PHP_INT_MAX, $preview->material($grid, $ground->study->frame()->wholeWidth()));
 
             return ['photo' => ErrorMap::valueRun($grid), 'plan' => ErrorMap::valueRun(PixelGrid::ofSrgb($grid->width, $grid->height, $bytes))];
         });
     }
 
+    /** @return list<array{zone: string, shade: string, deltaE00: float}> what parts under a light, the farthest first */
+    public function parted(PlanGround $ground, Illuminant $light): array
+    {
+        /** @var list<array{zone: string, shade: string, deltaE00: float}> */
+        return Computed::kept($this->key($ground, "parted/$light->value"), self::KEPT_SECONDS, fn (): array => array_map(
+            static fn (PartedByLight $p): array => ['zone' => $ground->zones->note($p->target->zone)->name, 'shade' => $p->target->role->value, 'deltaE00' => round($p->farther, 1)],
+            PartedByLight::in(PlannedPictures::targets($ground, $this->plans->planned($ground)), $ground->paper, $light),
+        ));
+    }
+
+    /** What the picture is drawn on, the same after every pass: kept by itself, so that another pass is there at once. */
+    private function material(PlanGround $ground, Preview $preview): Material
+    {
+        /** @var array{int, int, string, string, string, float} $kept */
+        $kept = Computed::kept($this->key($ground, 'material'), self::KEPT_SECONDS, function () use ($ground, $preview): array {
+            $photo = $this->photo($ground);
+            $m = $preview->material(PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes), $ground->study->frame()->wholeWidth());
+
+            return [$m->width, $m->height, $m->looks, $m->levels, $m->grain, $m->mmPerPixel];
+        });
+
+        return new Material(...$kept);
+    }
+
     private function preview(PlanGround $ground): Preview
     {
-        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground));
-        $looks = array_unique(array_map(static fn (PlannedTarget $t): int => $t->zone, array_filter($targets, static fn (PlannedTarget $t): bool => $t->role->isOfValueRun())));
-        if (count($looks) < count($ground->readings)) {
-            throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
+        $zones = $this->plans->zones($ground);
+        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground, $zones));
+        $drawn = [];
+        foreach ($zones as $zone) {
+            $own = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->zone === $zone->zone));
+            $drawn[] = $one = DrawnZone::of($zone->zone, $own, count($own) === count($zone->wishes) ? $zone->sequence : null);
+            if ($one->run === []) {
+                throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
+            }
         }
 
-        return new Preview($ground->paper, $ground->map(), $targets, $ground->whites());
+        return new Preview($ground->paper, $ground->zones->labels, $ground->grid(), $drawn, $ground->whites());
     }
 
     private function photo(PlanGround $ground): PixelWindow
     {
-        $screen = $this->photos->screen($ground->study->photo());
+        return $this->balanced($ground, $this->photos->screen($ground->study->photo()));
+    }
+
+    private function balanced(PlanGround $ground, PixelWindow $seen): PixelWindow
+    {
         $balance = $this->surveys->current($ground->study)->balanceOf($ground->study->photo()->id);
 
-        return $balance === null ? $screen : $balance->applied($screen);
+        return $balance === null ? $seen : $balance->applied($seen);
     }
 
     private function key(PlanGround $ground, string $what): string
     {
-        return 'picture/'.md5(json_encode([self::VERSION, $what, PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
+        return 'picture/'.md5(json_encode([self::VERSION, $what, $ground->study->frame()->wholeWidth(), PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
     }
 }

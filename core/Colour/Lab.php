@@ -8,9 +8,9 @@ namespace KnottyPrism\Core\Colour;
 final readonly class Lab
 {
     /** (6/29)³ and (29/3)³ of the standard, as exact fractions. */
-    private const EPSILON = 216 / 24389;
+    public const EPSILON = 216 / 24389;
 
-    private const KAPPA = 24389 / 27;
+    public const KAPPA = 24389 / 27;
 
     public function __construct(public float $l, public float $a, public float $b)
     {

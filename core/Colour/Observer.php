@@ -80,4 +80,24 @@ final class Observer
         /** @var array{array<int, float>, array<int, float>, array<int, float>} */
         return self::$weights;
     }
+
+    /**
+     * The same for any light, with its own white at Y = 1.
+     *
+     * @param  list<float>  $power  relative, by band
+     * @return array{array<int, float>, array<int, float>, array<int, float>}
+     */
+    public static function under(array $power): array
+    {
+        $luminance = array_sum(array_map(static fn (array $r, float $p): float => $r[2] * $p, self::TABLE, $power));
+        $row = static fn (int $channel): array => array_map(static fn (array $r, float $p): float => $r[$channel] * $p / $luminance, self::TABLE, $power);
+
+        return [$row(1), $row(2), $row(3)];
+    }
+
+    /** @return list<float> relative power of D65 by band */
+    public static function daylight(): array
+    {
+        return array_column(self::TABLE, 4);
+    }
 }

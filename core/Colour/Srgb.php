@@ -29,6 +29,16 @@ final readonly class Srgb
         return new self($red / 255, $green / 255, $blue / 255);
     }
 
+    /**
+     * Cut off at what a screen can show.
+     *
+     * @param  array{float, float, float}  $linear
+     */
+    public static function ofLinear(array $linear): self
+    {
+        return new self(...array_map(static fn (float $v): float => self::encode(max(0.0, min(1.0, $v))), $linear));
+    }
+
     public static function ofXyz(Xyz $xyz): self
     {
         [$r, $g, $b] = SrgbMatrix::linearOfXyz($xyz->x, $xyz->y, $xyz->z);

@@ -52,6 +52,17 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     await page.getByRole('radiogroup', { name: 'How it is looked at' }).getByText('Errors').click();
     await expect(page.getByRole('img', { name: /^where the plan differs/ })).toHaveAttribute('src', /step=error/, { timeout: 20_000 });
     await page.getByRole('radiogroup', { name: 'How it is looked at' }).getByText('Colour').click();
+    // From near, by keyboard, under a lamp; and back.
+    await page.getByRole('button', { name: 'Look closer' }).click();
+    const glass = page.getByRole('img', { name: /^the drawing from near/ });
+    await expect(page.getByText('36 × 27 mm of the drawing, enlarged')).toBeVisible({ timeout: 20_000 });
+    await page.getByRole('application').press('ArrowRight');
+    await expect(glass).toHaveAttribute('src', /x=0.5167/, { timeout: 20_000 });
+    await page.getByLabel('Seen by').selectOption('A');
+    await expect(glass).toHaveAttribute('src', /light=A/, { timeout: 20_000 });
+    await expect(page.getByText(/^Under a warm lamp/)).toBeVisible({ timeout: 20_000 });
+    await page.getByRole('button', { name: 'Step back' }).click();
+    await expect(glass).toHaveCount(0);
     await expect(page.getByRole('img', { name: /^Value run, darkest first/ })).toBeVisible();
 
     // A pass is added, graded and changed in one shade; what comes of it follows; it is held, and undone.

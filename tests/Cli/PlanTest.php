@@ -43,7 +43,7 @@ function holdsDrawingsAgainst(string $plan): void
 
 it('plans the demo picture into a folder: plan, previews, card, all in the documented form', function () {
     $out = planFolder();
-    $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--out', $out], timeout: 180);
+    $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--light', 'A', '--wide', '210', '--loupe', '0.4,0.6', '--out', $out], timeout: 180);
     expect($process->run())->toBe(0)->and($process->getErrorOutput())->toContain('sequences 3 of ')->toContain('preview 1 of ')
         ->and(json_decode($process->getOutput())->out)->toBe($out);
     $plan = json_decode((string) file_get_contents("$out/plan.json"));
@@ -53,9 +53,9 @@ it('plans the demo picture into a folder: plan, previews, card, all in the docum
     $used = [];
     $steps = 0;
     foreach ($plan->zones as $zone) {
+        $steps = max($steps, count($zone->sequence));
         foreach ($zone->targets as $target) {
             array_push($used, ...$target->recipe->pencils);
-            $steps = max($steps, count($target->recipe->passes));
         }
     }
     expect(array_values(array_unique($used)))->toEqualCanonicalizing(array_column($plan->palette, 'pencil'))->and($used)->not->toContain('Slipway/745');
@@ -64,6 +64,7 @@ it('plans the demo picture into a folder: plan, previews, card, all in the docum
     expect($predicted->final->hex)->toBe($passes[count($passes) - 1]->hex);
 
     expect(glob("$out/preview-[0-9]*.png"))->toHaveCount($steps + 1)->and(file_get_contents(sprintf('%s/preview-%02d.png', $out, $steps)))->toBe(file_get_contents("$out/preview-final.png"));
+    expect(getimagesize("$out/loupe.png"))->toMatchArray([0 => 720, 1 => 540, 'mime' => 'image/png']);
     foreach (['preview-final.png', 'preview-final-grey.png', 'reference.png'] as $picture) {
         expect(getimagesize("$out/$picture"))->toMatchArray([0 => 1000, 1 => 750, 'mime' => 'image/png']);
     }

@@ -26,6 +26,7 @@ export const study: Study = {
     photoName: 'low-water.jpg',
     photoWidth: 1920,
     photoHeight: 1440,
+    pictureWidthMm: 297,
 };
 
 export const spot: Spot = {

@@ -8,6 +8,8 @@ use App\Answers\PlanAnswers;
 use App\Answers\RampAnswers;
 use App\Edits\PlanEdits;
 use App\Http\CannotBeShown;
+use App\Http\Requests\Plan\LightRequest;
+use App\Http\Requests\Plan\LoupeRequest;
 use App\Http\Requests\Plan\PictureRequest;
 use App\Http\Requests\Plan\PlanChangeRequest;
 use App\Http\Requests\Plan\RampRequest;
@@ -123,9 +125,29 @@ final class PlanController extends Controller
     /** The picture after a pass, or at "error" how far its end is from the photo. */
     public function image(PictureRequest $request, Study $study, PlanImages $images): Response
     {
-        $png = $images->after($this->plans->ground($this->user($request), $study), $request->step(), $request->grey());
+        $ground = $this->plans->ground($this->user($request), $study);
+        $step = $request->step();
 
-        return new Response($png, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
+        return self::png($step === null ? $images->error($ground) : $images->after($ground, $step, $request->grey(), $request->light()));
+    }
+
+    /** A piece of it from near. */
+    public function loupe(LoupeRequest $request, Study $study, PlanImages $images): Response
+    {
+        return self::png($images->loupe($this->plans->ground($this->user($request), $study), $request->step(), ...[...$request->place(), $request->grey(), $request->light()]));
+    }
+
+    /** What was matched by daylight and parts under another light. */
+    public function light(LightRequest $request, Study $study, PlanImages $images): JsonResponse
+    {
+        $light = $request->light();
+
+        return new JsonResponse(['light' => $light->value, 'words' => $light->words(), 'parted' => $images->parted($this->plans->ground($this->user($request), $study), $light)]);
+    }
+
+    private static function png(string $bytes): Response
+    {
+        return new Response($bytes, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
     }
 
     /** An even fade along a line across a zone. */

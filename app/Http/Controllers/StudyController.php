@@ -123,6 +123,6 @@ final class StudyController extends Controller
     {
         $photo = $study->photo();
 
-        return ['id' => $study->id, 'name' => $study->name, 'paper' => $study->paper, 'paperHex' => PaperShelf::named($study->paper)->hex, 'hand' => $hands[$study->paper] ?? null, 'photoId' => $photo->id, 'photoName' => $photo->name, 'photoWidth' => $photo->width, 'photoHeight' => $photo->height];
+        return ['id' => $study->id, 'name' => $study->name, 'paper' => $study->paper, 'paperHex' => PaperShelf::named($study->paper)->hex, 'hand' => $hands[$study->paper] ?? null, 'photoId' => $photo->id, 'photoName' => $photo->name, 'photoWidth' => $photo->width, 'photoHeight' => $photo->height, 'pictureWidthMm' => round($study->frame()->wholeWidth(), 1)];
     }
 }

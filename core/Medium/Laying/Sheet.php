@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Medium\Laying;
 
 use KnottyPrism\Core\Colour\Observer;
+use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
@@ -92,6 +93,37 @@ final class Sheet
         }
 
         return new Xyz($x, $y, $z);
+    }
+
+    /**
+     * The strata as a screen shows them: light that strays between them darkens all alike, so that together they are the mean that the eye
+     * makes of them. Where one would be beyond a screen's colours all are brought nearer to the mean.
+     *
+     * @return list<array{float, float, float}> linear sRGB, peaks first
+     */
+    public function flecks(): array
+    {
+        $mean = self::linear($this->xyz());
+        $strata = array_map(static fn (array $r): array => self::linear(Xyz::ofReflectance($r)), $this->strata());
+        $room = 1.0;
+        $apart = [];
+        foreach ($strata as $stratum) {
+            $own = [0.0, 0.0, 0.0];
+            for ($c = 0; $c < 3; $c++) {
+                $own[$c] = $mean[$c] * ($stratum[$c] / max(1e-6, array_sum(array_column($strata, $c)) / Tooth::STRATA) - 1);
+                $end = $own[$c] > 0 ? 1 - $mean[$c] : -$mean[$c];
+                $room = $own[$c] !== 0.0 && $end / $own[$c] >= 0 ? min($room, $end / $own[$c]) : $room;
+            }
+            $apart[] = $own;
+        }
+
+        return array_map(static fn (array $off): array => [$mean[0] + $room * $off[0], $mean[1] + $room * $off[1], $mean[2] + $room * $off[2]], $apart);
+    }
+
+    /** @return array{float, float, float} */
+    private static function linear(Xyz $xyz): array
+    {
+        return SrgbMatrix::linearOfXyz($xyz->x, $xyz->y, $xyz->z);
     }
 
     /** @return list<array<int, float>> reflectance of each stratum, peaks first */

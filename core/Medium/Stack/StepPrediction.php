@@ -13,7 +13,7 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 /** The area after one step: its colour as seen, the colour of each stratum (peaks first), and the tooth used, 0–1. */
 final readonly class StepPrediction
 {
-    /** @param  list<string>  $strataHex one #rrggbb a stratum */
+    /** @param  list<string>  $strataHex one #rrggbb a stratum as a screen shows it, see {@see Sheet::flecks()} */
     private function __construct(
         public Pass|Finish $step,
         public Lab $lab,
@@ -26,7 +26,7 @@ final readonly class StepPrediction
     public static function of(Pass|Finish $step, Sheet $sheet): self
     {
         $lab = Lab::ofReflectance($sheet->meanReflectance());
-        $strata = array_map(static fn (array $r): string => Srgb::ofXyz(Lab::ofReflectance($r)->xyz())->hex(), $sheet->strata());
+        $strata = array_map(static fn (array $fleck): string => Srgb::ofLinear($fleck)->hex(), $sheet->flecks());
 
         return new self($step, $lab, Srgb::ofXyz($lab->xyz())->hex(), $strata, $sheet->toothUsed());
     }

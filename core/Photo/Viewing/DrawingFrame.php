@@ -43,6 +43,12 @@ final readonly class DrawingFrame
         $this->top = $place * (1 - $this->height);
     }
 
+    /** Millimetres that the whole photo would be wide, as large as the drawing has its part of it. */
+    public function wholeWidth(): float
+    {
+        return $this->paperWidth / $this->width;
+    }
+
     /**
      * @param  float  $square  millimetres
      *

@@ -4,121 +4,189 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture\Preview;
 
+use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Medium\Paper\Grain;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Medium\Paper\Tooth;
-use KnottyPrism\Core\Medium\Stack\LaidStack;
-use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Paper\PencilGrain;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
-use KnottyPrism\Core\Photo\Zones\ZoneMap;
-use KnottyPrism\Core\Picture\PlannedTarget;
 
 /**
- * The picture as it will look after each step: every pixel takes its zone's recipes, blended by its own value between the two
- * targets it lies between, and shows the stratum that the paper's grain has there.
+ * The picture to come as pencil on paper, at its real size, after any pass: every pixel lies in a zone by the photo's own edges, takes what
+ * is laid there at its own value, and shows the place of the tooth that it has. What the passes don't change is {@see Material}.
  */
 final class Preview
 {
-    /** Values between two targets are told apart in so many steps of L*. */
-    private const LEVELS = 101;
+    public const MOST_PIXELS = 2_000_000;
 
-    public const MOST_PIXELS = 8_000_000;
+    /** A pixel of a touch is so much nearer to its colour than to the run's, ΔE in CIELAB. */
+    private const CLEARLY = 2.0;
 
-    /** @var array<int, list<list<array{float, float, float}>>> by target's place in the plan: after each step, L*, a*, b* of each stratum */
-    private array $strata = [];
+    private const KEPT_PAPER = "\xff";
+
+    /** @var list<list<DrawnShade>> by look: a zone's run, or a touch alone */
+    private array $looks = [];
+
+    /** @var array<int, array{int, list<array{int, Lab}>}> by zone: the look of its run, and of each touch with its colour */
+    private array $ofZone = [];
 
     /**
-     * @param  list<PlannedTarget>  $targets
-     * @param  ?string  $whites  a byte for every pixel of the map, 1 where the paper is kept white
+     * @param  list<DrawnZone>  $zones
+     * @param  PixelGrid  $cells  the photo at the size of the labels
+     * @param  ?string  $whites  a byte for every cell, 1 where the paper is kept white
+     * @param  array<int, int>  $directions  that the artist wants, by zone, see {@see StrokeDirections}
      */
-    public function __construct(private readonly Paper $paper, private readonly ZoneMap $map, private readonly array $targets, private readonly ?string $whites = null)
+    public function __construct(private readonly Paper $paper, private readonly LabelGrid $labels, private readonly PixelGrid $cells, array $zones, private readonly ?string $whites = null, private readonly array $directions = [])
     {
-        foreach ($targets as $i => $target) {
-            $this->strata[$i] = $this->afterEveryStep($target->recipe->stack);
+        foreach ($zones as $zone) {
+            $run = count($this->looks);
+            $this->looks[] = $zone->run;
+            $touches = [];
+            foreach ($zone->touches as $touch) {
+                $touches[] = [count($this->looks), $touch->seen];
+                $this->looks[] = [$touch];
+            }
+            $this->ofZone[$zone->number] = [$run, $touches];
         }
     }
 
-    /**
-     * @param  int  $step  after which step: 0 the bare paper; beyond the last the end
-     * @param  array<int, float>  $lightness  the photo's L*, width × height, row after row
-     * @return string sRGB, three bytes a pixel
-     */
-    public function after(int $step, int $width, int $height, array $lightness, bool $grey = false): string
+    /** How many passes the longest zone takes. */
+    public function passes(): int
     {
-        OutOfRange::check('the number of pixels of a preview', $width * $height, 1, self::MOST_PIXELS);
-        OutOfRange::check('the number of values', count($lightness), $width * $height, $width * $height);
-        $colours = [];
-        foreach (array_keys($this->map->zones) as $zone) {
-            $colours[$zone] = $this->coloursOf($zone, $step, $grey);
+        return array_reduce($this->looks, static fn (int $most, array $look): int => max($most, ...array_map(static fn (DrawnShade $s): int => count($s->steps), $look)), 0);
+    }
+
+    /**
+     * @param  PixelGrid  $photo  the window of the photo, as many pixels as are drawn
+     * @param  float  $widthMm  of the whole drawing
+     *
+     * @throws OutOfRange for more pixels than can be drawn
+     */
+    public function material(PixelGrid $photo, float $widthMm, Window $window = new Window): Material
+    {
+        OutOfRange::check('the number of pixels of a preview', $photo->count(), 1, self::MOST_PIXELS);
+        $mm = $widthMm * $window->width / $photo->width;
+        $columns = array_map(intval(...), $window->columns($photo->width, $this->labels->width));
+        $rows = array_map(intval(...), $window->rows($photo->height, $this->labels->height));
+        $zones = SharpZones::in($this->labels, $this->cells, $photo, $window);
+        $levels = '';
+        foreach ($photo->l as $l) {
+            $levels .= chr((int) ($l + 0.5));
         }
-        [$labels, $mapWidth, $mapHeight] = [$this->map->labels->numbers(), $this->map->labels->width, $this->map->labels->height];
-        $tile = Grain::tile();
-        $side = Grain::SIDE;
-        $whites = $this->whites ?? str_repeat("\0", $mapWidth * $mapHeight);
-        $bare = self::bytesOf(Lab::ofReflectance($this->paper->reflectance), $grey);
-        $columns = [];
-        for ($x = 0; $x < $width; $x++) {
-            $columns[] = (int) (($x + 0.5) * $mapWidth / $width);
+        $heightMm = $mm * $photo->height / $window->height;
+        $grain = PencilGrain::places($mm, $window->left * $widthMm, $window->top * $heightMm, $columns, $rows, StrokeDirections::of($this->labels, $this->cells, $this->directions), $this->labels->width);
+
+        return new Material($photo->width, $photo->height, $this->lookOf($zones, $photo, $columns, $rows), $levels, $grain, $mm);
+    }
+
+    /**
+     * @param  list<int>  $columns
+     * @param  list<int>  $rows
+     */
+    private function lookOf(string $zones, PixelGrid $photo, array $columns, array $rows): string
+    {
+        $runs = array_fill(0, 256, self::KEPT_PAPER);
+        $touched = [];
+        foreach ($this->ofZone as $zone => [$run, $touches]) {
+            $runs[$zone] = chr($run);
+            if ($touches !== []) {
+                $touched[chr($zone)] = array_map(fn (int $level): Lab => self::seen($this->looks[$run], $level), range(0, LaidTones::LEVELS - 1));
+            }
         }
-        $rows = [];
-        for ($y = 0, $at = 0; $y < $height; $y++) {
-            $mapRow = (int) (($y + 0.5) * $mapHeight / $height) * $mapWidth;
-            $grainRow = ($y % $side) * $side;
-            $row = '';
-            foreach ($columns as $x => $column) {
-                $row .= $whites[$mapRow + $column] === "\1" ? $bare : $colours[$labels[$mapRow + $column]][(int) $lightness[$at]][$tile[$grainRow + $x % $side]];
+        $looks = strtr($zones, implode('', array_map(chr(...), range(0, 255))), implode('', $runs));
+        $at = 0;
+        foreach ($rows as $row) {
+            $from = $row * $this->labels->width;
+            foreach ($columns as $column) {
+                if ($this->whites !== null && $this->whites[$from + $column] === "\1") {
+                    $looks[$at] = self::KEPT_PAPER;
+                } elseif (isset($touched[$zones[$at]])) {
+                    $looks[$at] = chr($this->nearest(ord($zones[$at]), $touched[$zones[$at]][(int) ($photo->l[$at] + 0.5)], $photo->l[$at], $photo->a[$at], $photo->b[$at]));
+                }
                 $at++;
             }
-            $rows[] = $row;
         }
 
-        return implode('', $rows);
+        return $looks;
+    }
+
+    /** The look of the run, or of the touch that a colour is clearly nearer to. */
+    private function nearest(int $zone, Lab $run, float $l, float $a, float $b): int
+    {
+        [$best, $touches] = $this->ofZone[$zone];
+        $least = max(0.0, sqrt(($run->l - $l) ** 2 + ($run->a - $a) ** 2 + ($run->b - $b) ** 2) - self::CLEARLY) ** 2;
+        foreach ($touches as [$look, $seen]) {
+            $apart = ($seen->l - $l) ** 2 + ($seen->a - $a) ** 2 + ($seen->b - $b) ** 2;
+            if ($apart < $least) {
+                [$best, $least] = [$look, $apart];
+            }
+        }
+
+        return $best;
     }
 
     /**
-     * Three bytes for every level of L* and every stratum of a zone.
+     * The colour that a run has in the photo at a value.
      *
-     * @return list<list<string>>
+     * @param  list<DrawnShade>  $run
      */
-    private function coloursOf(int $zone, int $step, bool $grey): array
+    private static function seen(array $run, int $level): Lab
     {
-        $ends = [];
-        foreach ($this->targets as $i => $target) {
-            if ($target->zone === $zone && $target->role->isOfValueRun()) {
-                $ends[] = [$target->seen->l, $this->strata[$i][min($step, count($this->strata[$i]) - 1)]];
-            }
-        }
-        usort($ends, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        $colours = [];
-        for ($level = 0; $level < self::LEVELS; $level++) {
-            [$from, $to, $share] = BetweenValues::of(array_column($ends, 0), $level);
-            [$below, $above] = [$ends[$from][1], $ends[$to][1]];
-            $row = [];
-            for ($m = 0; $m < Tooth::STRATA; $m++) {
-                $lab = new Lab(...array_map(static fn (float $u, float $v): float => $u + $share * ($v - $u), $below[$m], $above[$m]));
-                $row[] = self::bytesOf($lab, $grey);
-            }
-            $colours[] = $row;
-        }
+        [$from, $to, $share] = BetweenValues::of(array_map(static fn (DrawnShade $s): float => $s->seen->l, $run), $level);
+        [$below, $above] = [$run[$from]->seen, $run[$to]->seen];
 
-        return $colours;
+        return new Lab((float) $level, $below->a + $share * ($above->a - $below->a), $below->b + $share * ($above->b - $below->b));
     }
 
-    private static function bytesOf(Lab $lab, bool $grey): string
+    /**
+     * @param  int  $passes  how many of each zone are laid: 0 the bare paper; beyond the last the end
+     * @return string sRGB, three bytes a pixel
+     */
+    public function after(int $passes, Material $material, Illuminant $light = Illuminant::D65, bool $grey = false): string
     {
-        $srgb = Srgb::ofXyz(($grey ? new Lab($lab->l, 0, 0) : $lab)->xyz());
+        $contrast = PencilGrain::contrast($material->mmPerPixel);
+        $tones = new LaidTones($this->paper, $light);
+        $colours = array_map(static fn (array $look): array => self::coloured($tones->over($look, $passes), $contrast, $grey), $this->looks);
+        $colours[255] = array_fill(0, LaidTones::LEVELS, array_fill(0, PencilGrain::PLACES, self::bytes($tones->laid([], 0)->mean, $grey)));
+        [$looks, $levels, $grain] = [$material->looks, $material->levels, $material->grain];
+        $drawn = '';
+        $count = $material->width * $material->height;
+        for ($at = 0; $at < $count; $at++) {
+            $drawn .= $colours[ord($looks[$at])][ord($levels[$at])][ord($grain[$at])];
+        }
 
-        return chr((int) round(255 * $srgb->red)).chr((int) round(255 * $srgb->green)).chr((int) round(255 * $srgb->blue));
+        return $drawn;
     }
 
-    /** @return list<list<array{float, float, float}>> by step, from the bare paper: L*, a*, b* of each stratum */
-    private function afterEveryStep(Stack $stack): array
+    /**
+     * @param  list<Tone>  $tones  by level
+     * @return list<list<string>> three bytes by level and place in the tooth
+     */
+    private static function coloured(array $tones, float $contrast, bool $grey): array
     {
-        $laid = LaidStack::of($stack, $this->paper);
+        $coloured = [];
+        $last = null;
+        foreach ($tones as $level => $tone) {
+            $coloured[] = $tone === $last ? $coloured[$level - 1] : array_map(static fn (int $place): string => self::bytes($tone->at(($place + 0.5) / PencilGrain::PLACES, $contrast), $grey), range(0, PencilGrain::PLACES - 1));
+            $last = $tone;
+        }
 
-        return array_map(static fn (int $step): array => array_map(static fn (Lab $lab): array => $lab->toArray(), $laid->strata($step)), range(0, $laid->steps()));
+        return $coloured;
+    }
+
+    /** @param  array{float, float, float}  $linear */
+    private static function bytes(array $linear, bool $grey): string
+    {
+        if ($grey) {
+            [$r, $g, $b] = SrgbMatrix::luminanceWeights();
+            $y = $r * $linear[0] + $g * $linear[1] + $b * $linear[2];
+            $linear = [$y, $y, $y];
+        }
+
+        return implode('', array_map(static fn (float $v): string => chr((int) round(255 * Srgb::encode(max(0.0, min(1.0, $v))))), $linear));
     }
 }

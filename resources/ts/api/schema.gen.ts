@@ -1229,6 +1229,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/plan/light": {
+        parameters: {
+            query?: {
+                /** @description what the picture is seen under */
+                light?: components["parameters"]["light"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["planLight"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/plan/loupe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["planLoupe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/kept-recipes": {
         parameters: {
             query?: never;
@@ -1682,6 +1721,16 @@ export interface components {
                 gain: number;
             })[];
         };
+        PlanLight: {
+            light: string;
+            words: string;
+            parted: {
+                zone: string;
+                shade: string;
+                /** @description how much farther apart than by daylight */
+                deltaE00: number;
+            }[];
+        };
         StudyPurchases: {
             study: string;
             colours: number;
@@ -1956,6 +2005,8 @@ export interface components {
             photoName: string;
             photoWidth: number;
             photoHeight: number;
+            /** @description of the whole photo at the size of the drawing */
+            pictureWidthMm: number;
         };
         StudyChange: {
             name?: string;
@@ -2262,6 +2313,8 @@ export interface components {
         by: "-1" | "1";
         entry: number;
         paper: string;
+        /** @description what the picture is seen under */
+        light: "D65" | "D50" | "A" | "LED";
         /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
         stripsOf: "pencils" | "sequences";
         /** @description the study whose plan the strips are of */
@@ -4212,6 +4265,8 @@ export interface operations {
             query: {
                 step: string;
                 grey?: "0" | "1";
+                /** @description what the picture is seen under */
+                light?: components["parameters"]["light"];
             };
             header?: never;
             path: {
@@ -4222,6 +4277,61 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description the picture after a pass */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": unknown;
+                };
+            };
+        };
+    };
+    planLight: {
+        parameters: {
+            query?: {
+                /** @description what the picture is seen under */
+                light?: components["parameters"]["light"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what was matched by daylight and parts under the light */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanLight"];
+                };
+            };
+        };
+    };
+    planLoupe: {
+        parameters: {
+            query: {
+                step: number;
+                /** @description share of the picture's width */
+                x: number;
+                y: number;
+                grey?: "0" | "1";
+                /** @description what the picture is seen under */
+                light?: components["parameters"]["light"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description 36 by 27 mm of the drawing from near */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -13,6 +13,7 @@ export type StockChange = Schemas['StockChange'];
 export type DrawerLines = Schemas['DrawerLines'];
 export type DrawerReach = Schemas['DrawerReach'];
 export type StudyPurchases = Schemas['StudyPurchases'];
+export type PlanLight = Schemas['PlanLight'];
 export type ChartPencil = Schemas['ChartPencil'];
 export type LineTable = Schemas['LineTable'];
 export type StandIn = Schemas['StandIn'];

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\Finishes\Finish;
@@ -112,6 +113,16 @@ it('makes a grain that shows every stratum on an equal area, in patches and not 
     }
     // By chance 44 % of neighbours would be so near.
     expect($alike / count($tile))->toBeGreaterThan(0.6);
+});
+
+it('shows flecks in a dab whose mean is the predicted colour, light and firm', function () {
+    foreach (['red@0.20', 'blue@0.55', 'yellow@0.35 black@0.20', 'green@1.00 white@1.00', 'violet@0.35 orange@0.80'] as $stack) {
+        $sheet = Pencils::stack($stack)->on(Paper::whiteMedium());
+        $linear = array_map(static fn (string $hex): array => array_map(static fn (string $two): float => Srgb::decode(hexdec($two) / 255), str_split(ltrim($hex, '#'), 2)), array_map(static fn (array $l): string => Srgb::ofLinear($l)->hex(), $sheet->flecks()));
+        $mean = Srgb::ofBytes(...array_map(static fn (int $c): float => 255 * Srgb::encode(array_sum(array_column($linear, $c)) / Tooth::STRATA), [0, 1, 2]))->lab();
+        // Where a fleck is beyond what a screen can show it is what the screen can.
+        expect($mean->deltaE00(Lab::ofHex(Srgb::ofXyz($sheet->xyz())->hex())))->toBeLessThan(0.5, $stack);
+    }
 });
 
 it('keeps each prediction in step with its stack', function () {

@@ -21,7 +21,6 @@ use KnottyPrism\Core\Picture\Palette\SetForecast;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlanPicture;
-use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Picture\ZoneCaution;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\RecipePlanner;
@@ -136,36 +135,6 @@ it('marks zones that touch and end alike, and forms that one pencil makes alone'
     $plan = (new PlanPicture(drawerOf(['red', 'orange', 'pale magenta']), Paper::whiteMedium(), mostPasses: 2))->whole($form, ZoneMap::ofLabels($form, array_fill(0, 2400, 0)));
     $flat = array_values(array_filter($plan->cautions, static fn (ZoneCaution $c): bool => $c->code === CautionCode::Flat));
     expect($flat)->not->toBe([])->and(count($flat[0]->remedied?->sequence->pencils() ?? []))->toBeGreaterThan(1)->and($flat[0]->remedy)->toContain('tried');
-});
-
-it('shows the bare paper first and the planned colours in the end, coarser after the early passes', function () {
-    $plan = villagePlan();
-    $grid = village();
-    $preview = new Preview($plan->paper, $plan->map, $plan->targets);
-    $mean = static function (string $bytes, int $zone, PlannedPicture $plan): Lab {
-        $sum = [0.0, 0.0, 0.0];
-        $n = 0;
-        foreach ($plan->map->labels->numbers() as $at => $label) {
-            if ($label === $zone) {
-                $lab = Lab::ofHex(sprintf('#%02x%02x%02x', ord($bytes[3 * $at]), ord($bytes[3 * $at + 1]), ord($bytes[3 * $at + 2])));
-                $sum = [$sum[0] + $lab->l, $sum[1] + $lab->a, $sum[2] + $lab->b];
-                $n++;
-            }
-        }
-
-        return new Lab($sum[0] / $n, $sum[1] / $n, $sum[2] / $n);
-    };
-    $bare = $preview->after(0, 150, 110, $grid->l);
-    expect(count(array_unique(str_split($bare, 3))))->toBe(1)->and(strlen($bare))->toBe(3 * 150 * 110);
-    $final = $preview->after($plan->steps(), 150, 110, $grid->l);
-    foreach ([1, 2, 3] as $zone) {
-        $mid = $plan->targetsOf($zone)['mid']->recipe->prediction->lab();
-        expect($mean($final, $zone, $plan)->deltaE00($mid))->toBeLessThan(6.0);
-    }
-    $grey = $preview->after($plan->steps(), 150, 110, $grid->l, grey: true);
-    foreach (array_unique(str_split($grey, 3)) as $pixel) {
-        expect(max(array_map(ord(...), str_split($pixel))) - min(array_map(ord(...), str_split($pixel))))->toBeLessThanOrEqual(1);
-    }
 });
 
 it('fades evenly from one pencil to the next', function (array $names, float $pressure) {

@@ -9,20 +9,17 @@ use Illuminate\Foundation\Http\FormRequest;
 /** The picture after a pass, or how far its end is from the photo; in colour or grey. */
 final class PictureRequest extends FormRequest
 {
+    use UnderLight;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['step' => ['required', 'string', 'regex:/^(\d{1,2}|error)$/'], 'grey' => ['sometimes', 'in:0,1']];
+        return ['step' => ['required', 'string', 'regex:/^(\d{1,2}|error)$/'], ...self::lightRules()];
     }
 
     /** After so many passes; nothing for the error of the end. */
     public function step(): ?int
     {
         return (string) $this->string('step') === 'error' ? null : $this->integer('step');
-    }
-
-    public function grey(): bool
-    {
-        return $this->boolean('grey');
     }
 }

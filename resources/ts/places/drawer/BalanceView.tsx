@@ -190,7 +190,9 @@ function studyWords({ colours, purchases }: { colours: number; purchases: readon
         return 'Nothing is planned in it yet: choose recipes or plan its picture first.';
     }
     const counted = `${colours} planned ${colours === 1 ? 'colour' : 'colours'}`;
-    return purchases.length === 0 ? `${counted}: no pencil would bring them clearly nearer.` : `${counted}; nearer on paper in the mean with one of:`;
+    return purchases.length === 0
+        ? `${counted}: no pencil would bring them clearly nearer.`
+        : `${counted}; nearer on paper in the mean with one of:`;
 }
 
 function FamilyRow({ family, count, most, crowded }: { family: string; count: number; most: number; crowded: boolean }) {

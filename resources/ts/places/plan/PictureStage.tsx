@@ -2,10 +2,12 @@ import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import type { Plan, Study } from '../../api/types';
 import { useLoaded } from '../../stage/useLoaded';
-import { imageOf, type Line } from './queries';
+import { Loupe } from './Loupe';
+import { imageOf, loupeOf, useLight, type Drawn, type Light, type Line } from './queries';
 import { RampPart } from './RampPart';
 import { Inset } from '../../ui/layout';
-import { LookName, Laid, StageTools } from './stageParts';
+import { useLoupe } from './useLoupe';
+import { LookName, Laid, Parted, StageTools } from './stageParts';
 
 const Stage = styled.div<{ $shape: number }>`
     position: relative;
@@ -124,25 +126,44 @@ export function PictureStage({ study, picture, stamp }: { study: Study; picture:
     const [step, setStep] = useState<number | null>(null);
     const [look, setLook] = useState<LookName>('colour');
     const [divider, setDivider] = useState(50);
+    const [light, setLight] = useState<Light>('D65');
     const fade = useFadeLine();
+    const loupe = useLoupe();
     const { drawing, setDrawing, line } = fade;
+    const under = useLight(study.id, light, stamp);
     const planned = picture.zones.some((z) => z.targets.some((t) => t.recipe !== null));
     const at = Math.min(step ?? picture.steps, picture.steps);
     // A zone of which nothing is planned has no look yet.
     const whole =
         picture.waiting === 0 && picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && !t.role.startsWith('touch')));
     const photo = useLoaded(`/api/studies/${study.id}/photos/${study.photoId}/look?tone=${look === 'grey' ? 'grey' : 'colour'}`);
-    const laid = useLoaded(whole ? imageOf(study.id, look === 'error' ? 'error' : at, look === 'grey', stamp) : photo.shown);
+    const drawn: Drawn = { study: study.id, step: look === 'error' ? 'error' : at, grey: look === 'grey', light, stamp };
+    const laid = useLoaded(whole ? imageOf(drawn) : photo.shown);
+    const isClose = whole && loupe.isSeen && !drawing && look !== 'error';
     return (
         <section aria-label="The picture to come">
-            <Stage $shape={study.photoWidth / study.photoHeight} {...fade.handlers}>
+            <Stage $shape={study.photoWidth / study.photoHeight} {...(drawing ? fade.handlers : whole ? loupe.handlers : {})}>
                 <img src={photo.shown} alt={`the photo, ${look === 'grey' ? 'in grey' : 'in colour'}`} draggable={false} />
                 {whole && <Laid shown={laid.shown} waiting={laid.waiting} look={look} at={at} of={picture.steps} divider={divider} />}
                 <span className="left">photo</span>
                 {drawing && <FadeLine fade={fade} />}
+                {isClose && (
+                    <Loupe
+                        place={loupe.place}
+                        of={(x, y) => loupeOf(drawn, x, y)}
+                        wide={study.pictureWidthMm}
+                        high={(study.pictureWidthMm * study.photoHeight) / study.photoWidth}
+                    />
+                )}
             </Stage>
             {planned && !whole && <Inset as="p">The picture is drawn as soon as all is planned.</Inset>}
-            {whole && <StageTools {...{ divider, setDivider, at, setStep, look, setLook, drawing, setDrawing }} of={picture.steps} />}
+            {whole && (
+                <StageTools
+                    {...{ divider, setDivider, at, setStep, look, setLook, drawing, setDrawing, light, setLight, loupe }}
+                    of={picture.steps}
+                />
+            )}
+            {whole && light !== 'D65' && <Parted under={under.data} />}
             {drawing && <RampPart study={study.id} line={line} stamp={stamp} />}
         </section>
     );

@@ -4,7 +4,7 @@ import { askAnew } from '../../api/answers';
 import { ask, askWithFile } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { Plan, PlanAnswers, PlanChange, PlanRamp, Study, ValueRuns } from '../../api/types';
+import type { Plan, PlanAnswers, PlanChange, PlanLight, PlanRamp, Study, ValueRuns } from '../../api/types';
 import { laneOf } from '../../api/studies';
 
 export type NewPlanChange = Omit<PlanChange, 'key'>;
@@ -115,5 +115,30 @@ function hashed(text: string): string {
     return hash.toString(36);
 }
 
-export const imageOf = (study: number, step: number | 'error', grey: boolean, stamp: string): string =>
-    `${baseOf(study)}/image?step=${step}&grey=${grey ? 1 : 0}&of=${stamp}`;
+/** The lights that a picture can be seen under. */
+export type Light = 'D65' | 'D50' | 'A' | 'LED';
+
+/** How the picture to come is drawn: after which pass, in grey or not, under which light, and what of. */
+export interface Drawn {
+    study: number;
+    step: number | 'error';
+    grey: boolean;
+    light: Light;
+    stamp: string;
+}
+
+const drawnAs = ({ step, grey, light, stamp }: Drawn): string => `step=${step}&grey=${grey ? 1 : 0}&light=${light}&of=${stamp}`;
+
+export const imageOf = (drawn: Drawn): string => `${baseOf(drawn.study)}/image?${drawnAs(drawn)}`;
+
+/** A piece of it from near. */
+export const loupeOf = (drawn: Drawn, x: number, y: number): string =>
+    `${baseOf(drawn.study)}/loupe?${drawnAs(drawn)}&x=${x.toFixed(4)}&y=${y.toFixed(4)}`;
+
+/** What parts under another light than daylight. */
+export const useLight = (study: number, light: Light, stamp: string) =>
+    useQuery({
+        queryKey: ['plan-light', study, light, stamp],
+        queryFn: ({ signal }) => ask<PlanLight>(`${baseOf(study)}/light?light=${light}`, { signal }),
+        enabled: light !== 'D65',
+    });

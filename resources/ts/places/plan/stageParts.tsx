@@ -1,6 +1,9 @@
 import styled from 'styled-components';
 
-import { WordButton, WordChoice, Range } from '../../ui/controls';
+import type { PlanLight } from '../../api/types';
+import { NativeSelect, WordButton, WordChoice, Range } from '../../ui/controls';
+import { Inset } from '../../ui/layout';
+import type { Light } from './queries';
 
 const Tools = styled.div`
     display: flex;
@@ -9,7 +12,10 @@ const Tools = styled.div`
     gap: 0 16px;
     padding: 0 16px;
     & .wide {
-        flex: 1;
+        flex: 1 1 40%;
+    }
+    & select {
+        width: auto;
     }
     & label {
         display: flex;
@@ -65,9 +71,20 @@ interface StageToolsProps {
     setLook: (look: LookName) => void;
     drawing: boolean;
     setDrawing: (drawing: boolean) => void;
+    light: Light;
+    setLight: (light: Light) => void;
+    loupe: { isOn: boolean; setIsOn: (isOn: boolean) => void };
 }
 
-export function StageTools({ divider, setDivider, at, of, setStep, look, setLook, drawing, setDrawing }: StageToolsProps) {
+const LIGHTS: readonly (readonly [Light, string])[] = [
+    ['D65', 'daylight'],
+    ['D50', 'warmer daylight'],
+    ['A', 'a warm lamp'],
+    ['LED', 'a cool white LED'],
+];
+
+export function StageTools(props: StageToolsProps) {
+    const { divider, setDivider, at, of, setStep, look, setLook, drawing, setDrawing, light, setLight, loupe } = props;
     return (
         <Tools>
             <label className="wide">
@@ -92,9 +109,44 @@ export function StageTools({ divider, setDivider, at, of, setStep, look, setLook
                 />
             </label>
             <WordChoice label="How it is looked at" value={look} options={LOOKS} onChange={setLook} />
+            <label>
+                Seen by
+                <NativeSelect value={light} onChange={(e) => setLight(LIGHTS.find(([l]) => l === e.target.value)?.[0] ?? 'D65')}>
+                    {LIGHTS.map(([value, words]) => (
+                        <option key={value} value={value}>
+                            {words}
+                        </option>
+                    ))}
+                </NativeSelect>
+            </label>
+            <WordButton
+                aria-pressed={loupe.isOn}
+                isDisabled={drawing || look === 'error'}
+                onPress={() => loupe.setIsOn(!loupe.isOn)}
+                aria-description="or hold L over the picture, or a finger"
+            >
+                {loupe.isOn ? 'Step back' : 'Look closer'}
+            </WordButton>
             <WordButton aria-expanded={drawing} onPress={() => setDrawing(!drawing)}>
                 {drawing ? 'Leave the fade' : 'A fade'}
             </WordButton>
         </Tools>
+    );
+}
+
+/** What was matched by daylight and parts under another light. */
+export function Parted({ under }: { under: PlanLight | undefined }) {
+    if (under === undefined) {
+        return <Inset as="p">Comparing with daylight…</Inset>;
+    }
+    return (
+        <Inset as="p" role="status">
+            {under.parted.length === 0
+                ? `Under ${under.words} everything stays as well matched as by daylight.`
+                : `Under ${under.words} these part from the thing itself: ${under.parted
+                      .slice(0, 4)
+                      .map((p) => `${p.zone}, ${p.shade} (ΔE00 ${p.deltaE00.toFixed(1)} farther)`)
+                      .join('; ')}${under.parted.length > 4 ? ` and ${under.parted.length - 4} more` : ''}.`}
+        </Inset>
     );
 }

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+// The picture to come beside its photo, as it is seen from across a room and from half a metre: what is lost by drawing it in so few passes.
+// ./bench --seen [FOLDER of photographs] runs it; it takes some minutes.
+
+use App\Photos\PhotoIntake;
+use App\Photos\Raster;
+use Benchmarks\Table;
+use KnottyPrism\Core\Colour\Illuminant;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\PlannedPicture;
+use KnottyPrism\Core\Picture\PlanPicture;
+use KnottyPrism\Core\Picture\Preview\DrawnShade;
+use KnottyPrism\Core\Picture\Preview\DrawnZone;
+use KnottyPrism\Core\Picture\Preview\LaidTones;
+use KnottyPrism\Core\Picture\Preview\Material;
+use KnottyPrism\Core\Picture\Preview\Preview;
+use KnottyPrism\Core\Recipe\Search\MemoryShelf;
+
+require __DIR__.'/../vendor/autoload.php';
+
+const WIDE_MM = 297.0;
+const ZONES = 12;
+
+/**
+ * @return list<array{float, float, float}> linear light of every fourth pixel each way, blurred by a Gaussian of a width in pixels
+ */
+function seen(string $bytes, int $width, int $height, float $sigma): array
+{
+    $decode = array_map(static fn (int $v): float => Srgb::decode($v / 255), range(0, 255));
+    $reach = (int) ceil(2.5 * $sigma);
+    $weights = array_map(static fn (int $d): float => exp(-0.5 * ($d / max(0.01, $sigma)) ** 2), range(-$reach, $reach));
+    $whole = array_sum($weights);
+    // Across first, for every row; then down where it is looked at.
+    $across = [];
+    for ($y = 0; $y < $height; $y++) {
+        for ($x = 0; $x < $width; $x += 4) {
+            $sum = [0.0, 0.0, 0.0];
+            foreach ($weights as $i => $w) {
+                $at = 3 * ($y * $width + max(0, min($width - 1, $x + $i - $reach)));
+                $sum = [$sum[0] + $w * $decode[ord($bytes[$at])], $sum[1] + $w * $decode[ord($bytes[$at + 1])], $sum[2] + $w * $decode[ord($bytes[$at + 2])]];
+            }
+            $across[$y][] = $sum;
+        }
+    }
+    $seen = [];
+    for ($y = 0; $y < $height; $y += 4) {
+        foreach (array_keys($across[0]) as $x) {
+            $sum = [0.0, 0.0, 0.0];
+            foreach ($weights as $i => $w) {
+                $there = $across[max(0, min($height - 1, $y + $i - $reach))][$x];
+                $sum = [$sum[0] + $w * $there[0], $sum[1] + $w * $there[1], $sum[2] + $w * $there[2]];
+            }
+            $seen[] = [$sum[0] / $whole / $whole, $sum[1] / $whole / $whole, $sum[2] / $whole / $whole];
+        }
+    }
+
+    return $seen;
+}
+
+/**
+ * @param  list<array{float, float, float}>  $one
+ * @param  list<array{float, float, float}>  $other
+ * @return array{float, float} mean ΔE00, and mean difference in value steps of nine
+ */
+function apart(array $one, array $other): array
+{
+    $lab = static fn (array $l): Lab => Srgb::ofBytes(...array_map(static fn (float $v): float => 255 * Srgb::encode(max(0.0, min(1.0, $v))), $l))->lab();
+    $sum = $steps = 0.0;
+    foreach ($one as $i => $light) {
+        [$a, $b] = [$lab($light), $lab($other[$i])];
+        $sum += $a->deltaE00($b);
+        $steps += abs($a->l - $b->l) / (100 / 9);
+    }
+
+    return [$sum / count($one), $steps / count($one)];
+}
+
+$paper = Paper::whiteMedium();
+$drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
+$shelf = new MemoryShelf;
+$folder = $argv[1] ?? null;
+$files = ['demo, morning' => __DIR__.'/../demo/photos/low-water-morning.jpg', 'demo, evening' => __DIR__.'/../demo/photos/low-water-evening.jpg'];
+foreach ($folder === null ? [] : (glob("$folder/*.png") ?: []) as $file) {
+    $files[basename($file, '.png')] = $file;
+}
+echo "the picture to come beside its photo, 297 mm wide, 24 pencils, 12 zones\n";
+printf("%-16s %12s %12s %14s %12s %10s %10s %8s\n", '', '2 mm, ΔE00', '0.3 mm', 'value, steps', 'zones, ΔE00', 'cold', 'a pass', 'MB');
+$times = $kept = [];
+foreach ($files as $name => $file) {
+    $copy = (new PhotoIntake)->take($file);
+    [$small, $large] = [Raster::scaled($copy, 240), Raster::scaled($copy, 1154)];
+    $cells = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
+    $plan = (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($cells, ZoneMap::proposed($cells, ZONES));
+    $start = hrtime(true);
+    $preview = new Preview($paper, $plan->map->labels, $cells, DrawnZone::all($plan));
+    $material = $preview->material(PixelGrid::ofSrgb($large->width, $large->height, $large->pixels), WIDE_MM);
+    $drawn = $preview->after(PHP_INT_MAX, $material);
+    $times[] = $cold = (hrtime(true) - $start) / 1e9;
+    $start = hrtime(true);
+    $preview->after(2, $material);
+    $kept[] = $next = (hrtime(true) - $start) / 1e9;
+    $mm = WIDE_MM / $large->width;
+    $of = static fn (float $blur): array => apart(seen($large->pixels, $large->width, $large->height, $blur / $mm), seen($drawn, $large->width, $large->height, $blur / $mm));
+    [$far, $near] = [$of(2.0), $of(0.3)];
+    printf("%-16s %12.1f %12.1f %14.2f %12.2f %8.2f s %8.2f s %8d\n", $name, $far[0], $near[0], $far[1], zones($plan, $drawn, $material), $cold, $next, memory_get_peak_usage() / 1e6);
+}
+printf("%-58s %9.2f s   under 1.5\n", sprintf('a picture of %.2f megapixels, cold, median', $material->width * $material->height / 1e6), Table::quantile($times, 0.5));
+printf("%-58s %9.2f s   under 0.3\n", '  another pass, median', Table::quantile($kept, 0.5));
+
+/** How far the mean of what is drawn of a zone's run or touch lies from the mean of what the model foresees at its values; the worst of those that cover 2 %. */
+function zones(PlannedPicture $plan, string $drawn, Material $material): float
+{
+    $tones = new LaidTones($plan->paper, Illuminant::D65);
+    $runs = [];
+    foreach (DrawnZone::all($plan) as $zone) {
+        array_push($runs, $zone->run, ...array_map(static fn (DrawnShade $s): array => [$s], $zone->touches));
+    }
+    $decode = array_map(static fn (int $v): float => Srgb::decode($v / 255), range(0, 255));
+    $pixels = [];
+    for ($at = 0; $at < $material->width * $material->height; $at++) {
+        $pixels[ord($material->looks[$at])][] = $at;
+    }
+    $worst = 0.0;
+    foreach ($runs as $look => $run) {
+        $own = $pixels[$look] ?? [];
+        if (count($own) < 0.02 * $material->width * $material->height) {
+            continue;
+        }
+        $foreseen = $tones->over($run, PHP_INT_MAX);
+        $sums = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
+        foreach ($own as $at) {
+            $mean = $foreseen[ord($material->levels[$at])]->mean;
+            for ($c = 0; $c < 3; $c++) {
+                $sums[0][$c] += $decode[ord($drawn[3 * $at + $c])] / count($own);
+                $sums[1][$c] += $mean[$c] / count($own);
+            }
+        }
+        $lab = static fn (array $l): Lab => Srgb::ofBytes(...array_map(static fn (float $v): float => 255 * Srgb::encode(max(0.0, $v)), $l))->lab();
+        $worst = max($worst, $lab($sums[0])->deltaE00($lab($sums[1])));
+    }
+
+    return $worst;
+}

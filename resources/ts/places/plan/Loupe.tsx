@@ -1,0 +1,83 @@
+import styled from 'styled-components';
+import { useLoaded } from '../../stage/useLoaded';
+import type { Place } from './useLoupe';
+
+/** Ten pixels of the page a millimetre: some two and a half times as large as it will be. */
+const WIDTH = 360;
+const HEIGHT = 270;
+
+const Glass = styled.figure<{ $left: boolean }>`
+    ${(p) => (p.$left ? 'left' : 'right')}: 8px;
+    position: absolute;
+    z-index: 2;
+    bottom: 8px;
+    width: min(${WIDTH}px, 62%);
+    margin: 0;
+    background: #fff;
+    outline: 2px solid #222;
+    pointer-events: none;
+    && > img {
+        position: static;
+        display: block;
+        width: 100%;
+        height: auto;
+        aspect-ratio: ${WIDTH} / ${HEIGHT};
+    }
+    & > figcaption {
+        padding: 2px 8px;
+        color: #222;
+        font-size: var(--size-note);
+    }
+`;
+
+const Ring = styled.b`
+    position: absolute;
+    z-index: 1;
+    transform: translate(-50%, -50%);
+    outline: 2px solid #fff;
+    box-shadow: 0 0 0 4px #222;
+    pointer-events: none;
+`;
+
+interface LoupeProps {
+    place: Place;
+    /** The address of the piece around a place. */
+    of: (x: number, y: number) => string;
+    /** Width and height of the drawing, millimetres. */
+    wide: number;
+    high: number;
+}
+
+export function Loupe({ place: [x, y], of, wide, high }: LoupeProps) {
+    const { shown, waiting, failed } = useLoaded(of(x, y));
+    const [across, down] = [Math.min(1, 36 / wide), Math.min(1, 27 / high)];
+    // Where the piece lies: at an edge it stays within the drawing.
+    const middle = (at: number, share: number): number => Math.max(share / 2, Math.min(1 - share / 2, at));
+    return (
+        <>
+            <Ring
+                aria-hidden="true"
+                style={{
+                    left: `${middle(x, across) * 100}%`,
+                    top: `${middle(y, down) * 100}%`,
+                    width: `${across * 100}%`,
+                    height: `${down * 100}%`,
+                }}
+            />
+            <Glass $left={x > 0.5}>
+                <img
+                    src={shown}
+                    alt={`the drawing from near, ${Math.round(x * 100)} % across and ${Math.round(y * 100)} % down`}
+                    draggable={false}
+                />
+                <figcaption role="status">
+                    {failed
+                        ? 'It can’t be drawn just now; move on and come back.'
+                        : waiting
+                          ? 'Looking closer…'
+                          : '36 × 27 mm of the drawing, enlarged'}
+                </figcaption>
+            </Glass>
+        </>
+    );
+}

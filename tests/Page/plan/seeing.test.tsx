@@ -1,0 +1,96 @@
+import { act, fireEvent, render, screen } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { PictureStage } from '../../../resources/ts/places/plan/PictureStage';
+import { study } from '../examples';
+import { picture, target, zoneOfPlan as zone } from './planExamples';
+import { fetched, standIn, wrapper } from './planHands';
+
+standIn();
+
+const whole = picture({ waiting: 0, zones: [zone(3, 'rope', [target('mid')])] });
+
+const near = () => screen.queryByRole('img', { name: /^the drawing from near/ });
+
+describe('looking closer', () => {
+    beforeEach(() => {
+        vi.useFakeTimers();
+        // Every picture is there as soon as it is asked for.
+        vi.stubGlobal(
+            'Image',
+            class {
+                onload: (() => void) | null = null;
+                set src(_: string) {
+                    setTimeout(() => this.onload?.(), 0);
+                }
+            },
+        );
+        Element.prototype.getBoundingClientRect = () => new DOMRect(0, 0, 400, 300);
+    });
+    afterEach(() => vi.useRealTimers());
+
+    const stage = () => screen.getByRole('region', { name: 'The picture to come' }).firstElementChild as HTMLElement;
+
+    it('follows the pointer when it rests, and the arrow keys, and steps back', () => {
+        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        expect(near()).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Look closer' }));
+        expect(near()?.getAttribute('alt')).toContain('50 % across and 50 % down');
+        fireEvent.pointerMove(stage(), { clientX: 100, clientY: 150 });
+        fireEvent.pointerMove(stage(), { clientX: 300, clientY: 75 });
+        expect(near()?.getAttribute('alt')).toContain('50 % across');
+        act(() => void vi.advanceTimersByTime(200));
+        expect(near()?.getAttribute('alt')).toContain('75 % across and 25 % down');
+        act(() => void vi.advanceTimersByTime(1));
+        expect(near()?.getAttribute('src')).toMatch(/loupe\?step=2&grey=0&light=D65&of=s&x=0.7500&y=0.2500$/);
+        fireEvent.keyDown(stage(), { key: 'ArrowLeft', shiftKey: true });
+        expect(near()?.getAttribute('alt')).toContain('65 % across');
+        fireEvent.keyDown(stage(), { key: 'Escape' });
+        expect(near()).toBeNull();
+    });
+
+    it('lasts as long as the key is held over the picture, or a finger on it', () => {
+        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        fireEvent.keyDown(window, { key: 'l' });
+        expect(near()).toBeNull();
+        fireEvent.pointerMove(stage(), { clientX: 200, clientY: 150 });
+        fireEvent.keyDown(window, { key: 'l' });
+        expect(near()).not.toBeNull();
+        fireEvent.keyUp(window, { key: 'l' });
+        expect(near()).toBeNull();
+        fireEvent.pointerDown(stage(), { clientX: 40, clientY: 30, pointerType: 'touch' });
+        act(() => void vi.advanceTimersByTime(300));
+        expect(near()).toBeNull();
+        act(() => void vi.advanceTimersByTime(200));
+        expect(near()?.getAttribute('alt')).toContain('10 % across and 10 % down');
+        fireEvent.pointerUp(stage(), { pointerType: 'touch' });
+        expect(near()).toBeNull();
+    });
+
+    it('is not offered where errors are looked at or a fade is drawn', () => {
+        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        fireEvent.click(screen.getByRole('radio', { name: 'Errors' }));
+        expect(screen.getByRole('button', { name: 'Look closer' })).toHaveProperty('disabled', true);
+        fireEvent.click(screen.getByRole('radio', { name: 'Grey' }));
+        expect(screen.getByRole('button', { name: 'Look closer' })).toHaveProperty('disabled', false);
+    });
+});
+
+describe('another light', () => {
+    it('is what the picture is drawn under, and says what parts', async () => {
+        fetched.mockImplementation(() =>
+            Promise.resolve(
+                new Response(
+                    JSON.stringify({ light: 'A', words: 'a warm lamp', parted: [{ zone: 'float', shade: 'dark', deltaE00: 3.4 }] }),
+                    {
+                        headers: { 'Content-Type': 'application/json' },
+                    },
+                ),
+            ),
+        );
+        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        fireEvent.change(screen.getByLabelText('Seen by'), { target: { value: 'A' } });
+        await screen.findByText('Under a warm lamp these part from the thing itself: float, dark (ΔE00 3.4 farther).');
+        fireEvent.change(screen.getByLabelText('Seen by'), { target: { value: 'D65' } });
+        expect(screen.queryByText(/these part/)).toBeNull();
+    });
+});
