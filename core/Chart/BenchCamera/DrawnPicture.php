@@ -67,7 +67,8 @@ final class DrawnPicture
                     $level = $levels[$zone][(int) round($plan->photo->l[$place])] ?? null;
                     if ($level !== null) {
                         [$strata, $shade] = $level;
-                        $light = $strata[$tile[($v % Grain::SIDE) * Grain::SIDE + $u % Grain::SIDE]];
+                        // The tile is twice as fine as this sheet.
+                        $light = $strata[$tile[(2 * $v % Grain::SIDE) * Grain::SIDE + 2 * $u % Grain::SIDE]];
                         $factor *= $strokes[intdiv($u + $v, 3) & 63];
                         $sum = $this->sums[$zone][$shade] ?? [0.0, 0.0, 0.0, 0];
                         $this->sums[$zone][$shade] = [$sum[0] + $light[0] * $factor, $sum[1] + $light[1] * $factor, $sum[2] + $light[2] * $factor, $sum[3] + 1];

@@ -82,7 +82,7 @@ it('finds the drawing in an ordinary photo, however it lies, and reads what is t
 })->with([
     'one pass' => [1, 3, 2.0, 4.0, false], 'two passes' => [2, 4, 2.0, 4.0, false], 'all' => [3, 12, 2.0, 4.0, false],
     // A hand's shadow lies over it: its edge is a line from one margin to another.
-    'in shadow' => [3, 11, 2.0, 4.0, true], 'in another' => [1, 3, 2.0, 4.0, true],
+    'in shadow' => [3, 11, 2.0, 5.0, true], 'in another' => [1, 3, 2.0, 5.0, true],
 ]);
 
 it('takes stray light off that lifts the darks alone, and leaves the hand what is the hand\'s', function () {
