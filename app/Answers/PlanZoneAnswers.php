@@ -83,7 +83,7 @@ final class PlanZoneAnswers
             }
             $zones[] = [
                 'number' => $number, 'name' => $note->name, 'area' => Figures::share($reading->zone->area), 'surface' => $note->surface->value, 'importance' => $note->importance->value,
-                'school' => $ground->sheet->settings->schools[$number] ?? null, 'hue' => $ground->sheet->settings->hues[$number] ?? null,
+                'school' => $ground->sheet->settings->schools[$number] ?? null, 'hue' => $ground->sheet->settings->hues[$number] ?? null, 'strokes' => $ground->sheet->settings->strokes[$number] ?? null,
                 'sequence' => $sequences[$number] ?? null,
                 'targets' => array_values(array_filter(array_map(static fn (Role $role): ?array => $targets[$role->value] ?? null, Role::cases()))),
             ];

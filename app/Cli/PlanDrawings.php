@@ -55,7 +55,7 @@ final readonly class PlanDrawings
         for ($row = $top; $row < $top + $height; $row++) {
             $bytes .= substr($this->photo->pixels, 3 * ($row * $this->photo->width + $left), 3 * $width);
         }
-        $seen = PixelGrid::ofSrgb($width, $height, $bytes)->enlarged(Loupe::WIDTH, Loupe::HEIGHT);
+        $seen = Raster::resized($width, $height, $bytes, Loupe::WIDTH, Loupe::HEIGHT);
         $drawn = $this->preview->after($this->preview->passes(), $this->preview->material($seen, $this->wideMm, $loupe->window), $this->light);
         file_put_contents($file, (new Raster(Loupe::WIDTH, Loupe::HEIGHT, $drawn))->png());
     }

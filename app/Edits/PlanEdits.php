@@ -15,12 +15,11 @@ use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Photo\Zones\Role;
-use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
@@ -42,14 +41,14 @@ final class PlanEdits
 
     private const ROLE = ['required', 'in:light,mid,dark,touch,touch-2,touch-3'];
 
-    public function __construct(private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly PlannedPictures $pictures)
+    public function __construct(private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly PlannedPictures $pictures, private readonly SequenceEdits $sequences)
     {
     }
 
     /** @return list<string> */
     public static function kinds(): array
     {
-        return ['school', 'mode', 'pencils', 'lock', 'hue', 'preset', 'sequence', 'regrade', 'stack', 'remedy', 'overrule'];
+        return ['school', 'mode', 'pencils', 'lock', 'hue', 'strokes', 'preset', 'sequence', 'regrade', 'stack', 'remedy', 'overrule'];
     }
 
     /** @return array<string, mixed> */
@@ -63,6 +62,7 @@ final class PlanEdits
             'pencils' => ['count' => ['present', 'nullable', 'integer']],
             'lock' => ['pencil' => ['required', 'string', 'max:130'], 'how' => ['required', 'in:in,out,free']],
             'hue' => ['zone' => self::ZONE, 'hue' => ['present', 'nullable', Rule::in(Recolour::CHOICES)]],
+            'strokes' => ['how' => ['required', 'in:drawn,circles,form'], ...array_fill_keys(['x1', 'y1', 'x2', 'y2'], ['required', 'numeric', 'between:0,1'])],
             'preset' => ['what' => ['required', 'in:exactly-three,one-colour,whole']],
             'sequence' => [
                 'zone' => self::ZONE, 'passes' => ['present', 'nullable', 'array', 'max:'.SequenceNote::MOST_PASSES], 'passes.*.tool' => ['required', 'string', 'max:130'],
@@ -95,9 +95,10 @@ final class PlanEdits
             'pencils' => [$with(pencils: $change->get('count') === null ? null : $change->integer('count')), $change->get('count') === null ? 'use the whole drawer' : 'use at most '.$change->integer('count').' pencils'],
             'lock' => $this->locked($user, $s, $with, (string) $change->string('pencil'), (string) $change->string('how')),
             'hue' => [$with(hues: self::replaced($s->hues, $zone, $change->get('hue'))), $this->named($study, $zone, 'hues '.($change->get('hue') ?? 'as the whole'))],
+            'strokes' => $this->stroked($study, $s, $with, $change),
             'preset' => $this->preset($user, $with, (string) $change->string('what')),
-            'sequence' => [$sheet->withSequence($zone, $this->sequence($user, $change->get('passes'))), $this->named($study, $zone, $change->get('passes') === null ? 'give the sequence back to the planner' : 'change the sequence')],
-            'regrade' => [$sheet->withSequence($zone, $this->regraded($user, $study, $zone, $change->integer('pass'), Regrade::from((string) $change->string('how')))), $this->named($study, $zone, 'a pass '.$change->string('how'))],
+            'sequence' => [$sheet->withSequence($zone, $this->sequences->asGiven($user, $change->get('passes'))), $this->named($study, $zone, $change->get('passes') === null ? 'give the sequence back to the planner' : 'change the sequence')],
+            'regrade' => [$sheet->withSequence($zone, $this->sequences->regraded($user, $study, $zone, $change->integer('pass'), Regrade::from((string) $change->string('how')))), $this->named($study, $zone, 'a pass '.$change->string('how'))],
             'stack' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->stack($user, $change->get('stack')))), $this->named($study, $zone, ($change->get('stack') === null ? 'give back to the planner: ' : 'change ').$role->value)],
             'remedy' => [$this->remedied($user, $study, $sheet, $zone, $role, CautionCode::from((string) $change->string('code'))), $this->named($study, $zone, "remedy in $role->value")],
             'overrule' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->overruling((string) $change->string('code'), $change->get('note') === null ? null : (string) $change->string('note'))), $this->named($study, $zone, "overrule a caution in $role->value")],
@@ -105,36 +106,22 @@ final class PlanEdits
         };
     }
 
-    /** A sequence with its pencils as the shelf writes them, or nothing for the planner's. */
-    private function sequence(User $user, mixed $passes): ?SequenceNote
+    /**
+     * @param  \Closure(mixed...): PlanSheet  $with
+     * @param  Fluent<string, mixed>  $change
+     * @return array{PlanSheet, string}
+     */
+    private function stroked(Study $study, PlanSettings $s, \Closure $with, Fluent $change): array
     {
-        if (! is_array($passes)) {
-            return null;
-        }
-        $shelf = $this->drawers->shelfOf($user);
-        $notes = [];
-        /** @var array{tool: string, marks: array<string, ?string>} $pass */
-        foreach ($passes as $pass) {
-            $note = PassNote::ofArray(['tool' => $pass['tool'], 'marks' => array_filter($pass['marks'], is_string(...))]);
-            $notes[] = new PassNote($note->read($shelf, [])->tool instanceof Finish ? $note->tool : $shelf->pencil($note->tool)->id(), $note->marks);
-        }
+        [$x, $y] = [$change->float('x1'), $change->float('y1')];
+        $zone = $this->plans->zoneAt($study, $x, $y) ?? throw ImpossibleChange::unknown('zone');
+        [$direction, $words] = match ((string) $change->string('how')) {
+            'drawn' => [PencilGrain::along(($change->float('x2') - $x) * $study->photo()->width, ($change->float('y2') - $y) * $study->photo()->height), 'strokes as drawn'],
+            'circles' => [PencilGrain::CIRCLES, 'small circles'],
+            default => [null, 'strokes along the form'],
+        };
 
-        return new SequenceNote($notes);
-    }
-
-    /** @throws ImpossibleChange when there is no such pass, or nothing of it would change */
-    private function regraded(User $user, Study $study, int $zone, int $at, Regrade $how): SequenceNote
-    {
-        $planned = $this->plans->zone($this->plans->ground($user, $study), $zone);
-        $passes = $planned->sequence->passes ?? [];
-        $pass = $passes[$at] ?? throw ImpossibleChange::unknown('pass');
-        $run = array_keys(array_filter($planned->wishes, static fn (Wish $w): bool => $w->role->isOfValueRun()));
-        $regraded = $pass->tool instanceof Finish ? $pass : $how->of($pass, $run);
-        if ($regraded->marks === $pass->marks || $regraded->over() === []) {
-            throw ImpossibleChange::because("This pass can't get {$how->value}; change a mark of it, or drop it.");
-        }
-
-        return SequenceNote::of(new Sequence(array_values(array_replace($passes, [$at => $regraded]))), PlannedZone::roles($planned->wishes));
+        return [$with(strokes: self::replaced($s->strokes, $zone, $direction)), $this->named($study, $zone, $words)];
     }
 
     /** A stack as the shelf writes it, or nothing for the planner's. */

@@ -6,6 +6,7 @@ namespace App\Photos;
 
 use Imagick;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /** sRGB pixels, three bytes each, row after row, that can be scaled and written as PNG. */
 final readonly class Raster
@@ -39,6 +40,14 @@ final readonly class Raster
         $scale = min(1.0, $side / max($width, $height));
 
         return [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
+    }
+
+    /** A piece of a photo at a size, each pixel between those that it lies among: a large one is reduced first. */
+    public static function resized(int $width, int $height, string $pixels, int $toWidth, int $toHeight): PixelGrid
+    {
+        $piece = $width > $toWidth || $height > $toHeight ? self::scaled(new WorkingCopy($width, $height, '', $pixels), max($toWidth, $toHeight)) : new self($width, $height, $pixels);
+
+        return PixelGrid::ofSrgb($piece->width, $piece->height, $piece->pixels)->enlarged($toWidth, $toHeight);
     }
 
     public function png(): string

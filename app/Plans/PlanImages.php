@@ -35,13 +35,13 @@ final class PlanImages
     }
 
     /** @return string a PNG at screen size */
-    public function after(PlanGround $ground, int $passes, bool $grey, Illuminant $light): string
+    public function after(PlanGround $ground, int $passes, SeenAs $seen): string
     {
-        return Computed::kept($this->key($ground, "$passes/".(int) $grey."/$light->value"), self::KEPT_SECONDS, function () use ($ground, $passes, $grey, $light): string {
+        return Computed::kept($this->key($ground, "$passes/".$seen->key()), self::KEPT_SECONDS, function () use ($ground, $passes, $seen): string {
             $preview = $this->preview($ground);
             $material = $this->material($ground, $preview);
 
-            return (new Raster($material->width, $material->height, $preview->after($passes, $material, $light, $grey)))->png();
+            return $seen->png($material->width, $material->height, $preview->after($passes, $material, $seen->light));
         });
     }
 
@@ -60,21 +60,21 @@ final class PlanImages
     }
 
     /**
-     * @param  float  $x  shares of the picture
+     * @param  array{float, float}  $place  shares of the picture
      * @return string a PNG of a piece at real scale, see {@see Loupe}
      */
-    public function loupe(PlanGround $ground, int $passes, float $x, float $y, bool $grey, Illuminant $light): string
+    public function loupe(PlanGround $ground, int $passes, array $place, SeenAs $seen): string
     {
         $photo = $ground->study->photo();
         $wide = $ground->study->frame()->wholeWidth();
-        $loupe = Loupe::at($x, $y, $wide, $photo->width / $photo->height);
+        $loupe = Loupe::at($place[0], $place[1], $wide, $photo->width / $photo->height);
 
-        return Computed::kept($this->key($ground, "loupe/$passes/".(int) $grey."/$light->value/{$loupe->window->left}/{$loupe->window->top}"), self::KEPT_SECONDS, function () use ($ground, $passes, $grey, $light, $photo, $wide, $loupe): string {
+        return Computed::kept($this->key($ground, "loupe/$passes/{$seen->key()}/{$loupe->window->left}/{$loupe->window->top}"), self::KEPT_SECONDS, function () use ($ground, $passes, $seen, $photo, $wide, $loupe): string {
             $piece = $this->balanced($ground, $this->photos->window($photo, ...$loupe->pixels($photo->width, $photo->height)));
-            $seen = PixelGrid::ofSrgb($piece->width, $piece->height, $piece->bytes)->enlarged(Loupe::WIDTH, Loupe::HEIGHT);
+            $grid = Raster::resized($piece->width, $piece->height, $piece->bytes, Loupe::WIDTH, Loupe::HEIGHT);
             $preview = $this->preview($ground);
 
-            return (new Raster(Loupe::WIDTH, Loupe::HEIGHT, $preview->after($passes, $preview->material($seen, $wide, $loupe->window), $light, $grey)))->png();
+            return $seen->png(Loupe::WIDTH, Loupe::HEIGHT, $preview->after($passes, $preview->material($grid, $wide, $loupe->window), $seen->light));
         });
     }
 
@@ -104,8 +104,9 @@ final class PlanImages
     /** What the picture is drawn on, the same after every pass: kept by itself, so that another pass is there at once. */
     private function material(PlanGround $ground, Preview $preview): Material
     {
+        $key = 'material/'.md5(json_encode([self::VERSION, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study), $ground->study->frame()->wholeWidth(), $preview->ground()], JSON_THROW_ON_ERROR));
         /** @var array{int, int, string, string, string, float} $kept */
-        $kept = Computed::kept($this->key($ground, 'material'), self::KEPT_SECONDS, function () use ($ground, $preview): array {
+        $kept = Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $preview): array {
             $photo = $this->photo($ground);
             $m = $preview->material(PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes), $ground->study->frame()->wholeWidth());
 
@@ -128,7 +129,7 @@ final class PlanImages
             }
         }
 
-        return new Preview($ground->paper, $ground->zones->labels, $ground->grid(), $drawn, $ground->whites());
+        return new Preview($ground->paper, $ground->zones->labels, $ground->grid(), $drawn, $ground->whites(), $ground->sheet->settings->strokes);
     }
 
     private function photo(PlanGround $ground): PixelWindow
@@ -145,6 +146,6 @@ final class PlanImages
 
     private function key(PlanGround $ground, string $what): string
     {
-        return 'picture/'.md5(json_encode([self::VERSION, $what, $ground->study->frame()->wholeWidth(), PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
+        return 'picture/'.md5(json_encode([self::VERSION, $what, $ground->sheet->settings->strokes, $ground->study->frame()->wholeWidth(), PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
     }
 }

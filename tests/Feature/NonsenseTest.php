@@ -78,7 +78,7 @@ it('takes a change of the plan, or says what is wrong with it', function () {
     $target = ['zone' => $this->zone, 'role' => 'mid'];
     foreach ([
         ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']], ['kind' => 'mode', 'mode' => 'value-first'], ['kind' => 'pencils', 'count' => 3], ['kind' => 'lock', 'pencil' => 'Slipway/624', 'how' => 'in'],
-        ['kind' => 'hue', 'zone' => 0, 'hue' => 'blue'], ['kind' => 'preset', 'what' => 'whole'], ['kind' => 'stack', ...$target, 'stack' => '624@0.55'], ['kind' => 'sequence', 'zone' => $target['zone'], 'passes' => [['tool' => '624', 'marks' => ['mid' => 'light']]]], ['kind' => 'regrade', 'zone' => $target['zone'], 'pass' => 0, 'how' => 'firmer'], ['kind' => 'remedy', ...$target, 'code' => 'bloom'],
+        ['kind' => 'hue', 'zone' => 0, 'hue' => 'blue'], ['kind' => 'strokes', 'how' => 'drawn', 'x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.2], ['kind' => 'preset', 'what' => 'whole'], ['kind' => 'stack', ...$target, 'stack' => '624@0.55'], ['kind' => 'sequence', 'zone' => $target['zone'], 'passes' => [['tool' => '624', 'marks' => ['mid' => 'light']]]], ['kind' => 'regrade', 'zone' => $target['zone'], 'pass' => 0, 'how' => 'firmer'], ['kind' => 'remedy', ...$target, 'code' => 'bloom'],
         ['kind' => 'overrule', ...$target, 'code' => 'bloom', 'note' => 'under glass'],
     ] as $change) {
         foreach (spoilt($change) as $how => $data) {
@@ -123,7 +123,7 @@ it('answers whatever is asked in an address, planned or not, or says what is wro
     foreach ([
         "$this->base/spot" => ['photo' => $this->photoId, 'x' => 4, 'y' => 4, 'ring' => 9, 'steps' => 9, 'lightest' => 0], "$this->base/comparison" => ['one' => $this->photoId, 'other' => $this->photoId],
         "$this->base/photos/$this->photoId/look" => ['tone' => 'grey', 'steps' => 9, 'lightest' => 0, 'only' => 3, 'squint' => 1, 'balanced' => 0, 'push' => 1, 'by' => '1'], "$this->base/photos/$this->photoId/values" => ['steps' => 9],
-        "$this->base/plan/answers" => ['zone' => $this->zone], "$this->base/plan/ramp" => ['x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.3], "$this->base/plan/image" => ['step' => '1', 'grey' => '0'],
+        "$this->base/plan/answers" => ['zone' => $this->zone], "$this->base/plan/ramp" => ['x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.3], "$this->base/plan/image" => ['step' => '1', 'tone' => 'grey'],
         '/api/drawer/pencil' => ['id' => 'Slipway/624', 'paper' => 'white medium'], '/api/drawer/tray' => ['order' => 'number', 'line' => 'Slipway', 'wanted' => 1], '/api/drawer/equivalents' => ['from' => 'Slipway', 'to' => 'Foghorn'],
         '/api/drawer/chart' => ['ids' => ['Slipway/624', 'Slipway/661'], 'paper' => 'black', 'beneath' => 'light', 'above' => 'firm'], '/api/drawer/map.pdf' => ['order' => 'number', 'rows' => 2, 'slots' => 12, 'size' => 'a5'],
     ] as $path => $valid) {

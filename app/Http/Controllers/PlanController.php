@@ -128,13 +128,13 @@ final class PlanController extends Controller
         $ground = $this->plans->ground($this->user($request), $study);
         $step = $request->step();
 
-        return self::png($step === null ? $images->error($ground) : $images->after($ground, $step, $request->grey(), $request->light()));
+        return self::png($step === null ? $images->error($ground) : $images->after($ground, $step, $request->seenAs()));
     }
 
     /** A piece of it from near. */
     public function loupe(LoupeRequest $request, Study $study, PlanImages $images): Response
     {
-        return self::png($images->loupe($this->plans->ground($this->user($request), $study), $request->step(), ...[...$request->place(), $request->grey(), $request->light()]));
+        return self::png($images->loupe($this->plans->ground($this->user($request), $study), $request->step(), $request->place(), $request->seenAs()));
     }
 
     /** What was matched by daylight and parts under another light. */

@@ -42,6 +42,14 @@ final class PencilGrain
 
     private const SEED = 20177;
 
+    /** The direction of a line drawn on paper, whichever way it was drawn: right and down are positive. */
+    public static function along(float $right, float $down): int
+    {
+        $twelfths = (int) round(atan2(-$down, $right) / M_PI * self::DIRECTIONS);
+
+        return ($twelfths + 2 * self::DIRECTIONS) % self::DIRECTIONS;
+    }
+
     /**
      * What is left of flecks, 0–1, where a pixel stands for so much of the drawing: several lie in it, and from where one sees so much at once
      * the eye runs them together. Nearly all at 0.05 mm, a breath at 0.3.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture\Decisions;
 
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 
@@ -22,6 +23,7 @@ final readonly class PlanSettings
      * @param  list<string>  $keep  identifiers of pencils that the palette must hold
      * @param  list<string>  $without  and of those that it must not
      * @param  array<int, string>  $hues  {@see Recolour::CHOICES}, by zone or for the whole
+     * @param  array<int, int>  $strokes  which way they run, by zone, see {@see PencilGrain::DIRECTIONS}; along the form where nothing is said
      *
      * @throws OutOfRange
      */
@@ -32,9 +34,13 @@ final readonly class PlanSettings
         public array $keep = [],
         public array $without = [],
         public array $hues = [],
+        public array $strokes = [],
     ) {
         if ($pencils !== null) {
             OutOfRange::check('the number of pencils', $pencils, 1, self::MOST_PENCILS);
+        }
+        foreach ($strokes as $direction) {
+            OutOfRange::check('the direction of strokes', $direction, 0, PencilGrain::CIRCLES);
         }
         array_map(School::ofSettings(...), $schools);
         array_map(static fn (string $hue): Recolour => new Recolour($hue), $hues);
@@ -59,12 +65,12 @@ final readonly class PlanSettings
     /** @return array<string, mixed> for JSON */
     public function toArray(): array
     {
-        return ['schools' => (object) $this->schools, 'mode' => $this->mode->value, 'pencils' => $this->pencils, 'keep' => $this->keep, 'without' => $this->without, 'hues' => (object) $this->hues];
+        return ['schools' => (object) $this->schools, 'mode' => $this->mode->value, 'pencils' => $this->pencils, 'keep' => $this->keep, 'without' => $this->without, 'hues' => (object) $this->hues, 'strokes' => (object) $this->strokes];
     }
 
-    /** @param  array{schools: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>}  $data */
+    /** @param  array{schools: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>, strokes?: array<int, int>}  $data */
     public static function ofArray(array $data): self
     {
-        return new self($data['schools'], Mode::from($data['mode']), $data['pencils'], $data['keep'], $data['without'], $data['hues']);
+        return new self($data['schools'], Mode::from($data['mode']), $data['pencils'], $data['keep'], $data['without'], $data['hues'], $data['strokes'] ?? []);
     }
 }

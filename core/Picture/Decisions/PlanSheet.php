@@ -59,7 +59,7 @@ final readonly class PlanSheet
         return ['settings' => $this->settings->toArray(), 'notes' => (object) array_map(static fn (TargetNote $n): array => ['stack' => $n->stack, 'overruled' => (object) $n->overruled], $this->notes), 'sequences' => (object) array_map(static fn (SequenceNote $s): array => $s->toArray(), $this->sequences)];
     }
 
-    /** @param  array{settings: array{schools: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>}, notes: array<string, array{stack: ?string, overruled: array<string, string>}>, sequences?: array<int, list<array{tool: string, marks: array<string, string>}>>}  $data */
+    /** @param  array{settings: array{schools: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>, strokes?: array<int, int>}, notes: array<string, array{stack: ?string, overruled: array<string, string>}>, sequences?: array<int, list<array{tool: string, marks: array<string, string>}>>}  $data */
     public static function ofArray(array $data): self
     {
         return new self(PlanSettings::ofArray($data['settings']), array_map(static fn (array $n): TargetNote => new TargetNote($n['stack'], $n['overruled']), Role::ofToday($data['notes'])), array_map(SequenceNote::ofArray(...), $data['sequences'] ?? []));

@@ -23,7 +23,7 @@ final class Preview
 {
     public const MOST_PIXELS = 2_000_000;
 
-    /** A pixel of a touch is so much nearer to its colour than to the run's, ΔE in CIELAB. */
+    /** What is a difference to be drawn, in CIELAB: of a touch from the run, of a light from what surrounds it. */
     private const CLEARLY = 2.0;
 
     private const KEPT_PAPER = "\xff";
@@ -58,6 +58,14 @@ final class Preview
     public function passes(): int
     {
         return array_reduce($this->looks, static fn (int $most, array $look): int => max($most, ...array_map(static fn (DrawnShade $s): int => count($s->steps), $look)), 0);
+    }
+
+    /** Names all that {@see Material} follows from besides the photo and its size; what is laid is no part of it. */
+    public function ground(): string
+    {
+        $seen = array_map(static fn (array $look): array => array_map(static fn (DrawnShade $s): array => array_map(static fn (float $v): float => round($v, 3), $s->seen->toArray()), $look), $this->looks);
+
+        return md5(serialize([$this->labels->fingerprint(), $seen, array_keys($this->ofZone), $this->whites, $this->directions]));
     }
 
     /**
@@ -102,7 +110,8 @@ final class Preview
         foreach ($rows as $row) {
             $from = $row * $this->labels->width;
             foreach ($columns as $column) {
-                if ($this->whites !== null && $this->whites[$from + $column] === "\1") {
+                // Within a cell that is kept white what is clearly darker than the cell lies beyond the light's edge.
+                if ($this->whites !== null && $this->whites[$from + $column] === "\1" && $photo->l[$at] > $this->cells->l[$from + $column] - self::CLEARLY) {
                     $looks[$at] = self::KEPT_PAPER;
                 } elseif (isset($touched[$zones[$at]])) {
                     $looks[$at] = chr($this->nearest(ord($zones[$at]), $touched[$zones[$at]][(int) ($photo->l[$at] + 0.5)], $photo->l[$at], $photo->a[$at], $photo->b[$at]));

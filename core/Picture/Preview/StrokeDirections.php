@@ -85,9 +85,9 @@ final class StrokeDirections
         if ($clear < self::CLEAR || $xx + $yy < 1.0) {
             return self::BY_HAND;
         }
-        // Across the form the light changes most; strokes run along it. Down is positive here and up on paper, hence the sign.
-        $along = -(0.5 * atan2(2 * $xy, $xx - $yy) + M_PI / 2);
+        // Across the form the light changes most; strokes run along it.
+        $across = 0.5 * atan2(2 * $xy, $xx - $yy);
 
-        return ((int) round($along / M_PI * PencilGrain::DIRECTIONS) % PencilGrain::DIRECTIONS + PencilGrain::DIRECTIONS) % PencilGrain::DIRECTIONS;
+        return PencilGrain::along(-sin($across), cos($across));
     }
 }

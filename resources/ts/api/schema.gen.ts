@@ -1540,6 +1540,8 @@ export interface components {
             importance: string;
             school: string[] | null;
             hue: string | null;
+            /** @description which way they run where the artist says so, in twelfths of half a turn; 12 for small circles */
+            strokes: number | null;
             sequence: components["schemas"]["PlanSequence"] | null;
             targets: components["schemas"]["PlanTarget"][];
         };
@@ -1628,7 +1630,7 @@ export interface components {
         };
         PlanChange: {
             /** @enum {unknown} */
-            kind: "school" | "mode" | "pencils" | "lock" | "hue" | "preset" | "sequence" | "regrade" | "stack" | "remedy" | "overrule";
+            kind: "school" | "mode" | "pencils" | "lock" | "hue" | "strokes" | "preset" | "sequence" | "regrade" | "stack" | "remedy" | "overrule";
             key: string;
             zone?: number;
             role?: components["schemas"]["Role"];
@@ -1637,7 +1639,12 @@ export interface components {
             count?: number | null;
             pencil?: string;
             /** @enum {unknown} */
-            how?: "in" | "out" | "free" | "firmer" | "lighter" | "steeper" | "flatter";
+            how?: "in" | "out" | "free" | "firmer" | "lighter" | "steeper" | "flatter" | "drawn" | "circles" | "form";
+            /** @description of a line across a zone, shares of the picture */
+            x1?: number;
+            y1?: number;
+            x2?: number;
+            y2?: number;
             pass?: number;
             passes?: {
                 tool: string;
@@ -4264,7 +4271,8 @@ export interface operations {
         parameters: {
             query: {
                 step: string;
-                grey?: "0" | "1";
+                tone?: components["parameters"]["tone"];
+                squint?: components["parameters"]["squint"];
                 /** @description what the picture is seen under */
                 light?: components["parameters"]["light"];
             };
@@ -4319,7 +4327,8 @@ export interface operations {
                 /** @description share of the picture's width */
                 x: number;
                 y: number;
-                grey?: "0" | "1";
+                tone?: components["parameters"]["tone"];
+                squint?: components["parameters"]["squint"];
                 /** @description what the picture is seen under */
                 light?: components["parameters"]["light"];
             };

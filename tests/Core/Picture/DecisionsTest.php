@@ -68,7 +68,7 @@ it('holds what an artist decided, each thing by itself, and forgets what says no
     $own = $held->withSequence(2, new SequenceNote([new PassNote('yellow', ['light' => PressureMark::Light])]));
     expect($own->note(2, Role::Dark)->stack)->toBeNull()->and($own->note(2, Role::Dark)->overruled)->not->toBe([])->and($own->note(3, Role::Light)->stack)->toBe('blue@0.20')
         ->and($own->withSequence(2, null)->sequences)->toBe([])->and(array_keys($own->sequences))->toBe([2]);
-    $whole = $own->withSettings(new PlanSettings(schools: [2 => ['darks=black-last']], pencils: 9, keep: ['yellow'], hues: [0 => 'blue']));
+    $whole = $own->withSettings(new PlanSettings(schools: [2 => ['darks=black-last']], pencils: 9, keep: ['yellow'], hues: [0 => 'blue'], strokes: [2 => 7, 5 => 12]));
     $again = PlanSheet::ofArray(json_decode((string) json_encode($whole->toArray()), true));
     expect($again)->toEqual($whole);
 });
@@ -77,7 +77,7 @@ it('lets a zone work otherwise than the whole, and refuses what no school and no
     $settings = new PlanSettings(schools: [PlanSettings::WHOLE => School::opinion()->settings(), 4 => ['values=dark-to-light']], hues: [PlanSettings::WHOLE => 'grey', 4 => 'as seen']);
     expect($settings->schoolOf(7)->settings())->toBe(School::opinion()->settings())->and($settings->schoolOf(4)->settings())->toBe(['values=dark-to-light'])
         ->and($settings->recolourOf(4)->hue)->toBe('as seen')->and($settings->recolourOf(9)->hue)->toBe('grey');
-    foreach ([fn () => new PlanSettings(pencils: 0), fn () => new PlanSettings(pencils: 61), fn () => new PlanSettings(schools: [0 => ['sideways']]), fn () => new PlanSettings(hues: [1 => 'plaid'])] as $wrong) {
+    foreach ([fn () => new PlanSettings(pencils: 0), fn () => new PlanSettings(pencils: 61), fn () => new PlanSettings(strokes: [2 => 13]), fn () => new PlanSettings(schools: [0 => ['sideways']]), fn () => new PlanSettings(hues: [1 => 'plaid'])] as $wrong) {
         expect($wrong)->toBeRefused();
     }
     foreach (PaletteLimit::cases() as $limit) {

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Colour\Observer;
-use KnottyPrism\Core\Colour\SmoothestReflectance;
 use KnottyPrism\Core\Colour\Srgb;
-use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
@@ -23,7 +20,6 @@ use KnottyPrism\Core\Picture\Preview\DrawnShade;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\LaidTones;
 use KnottyPrism\Core\Picture\Preview\Loupe;
-use KnottyPrism\Core\Picture\Preview\PartedByLight;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Picture\Preview\SharpZones;
 use KnottyPrism\Core\Picture\Preview\StrokeDirections;
@@ -101,6 +97,8 @@ it('shows the bare paper first, and in the end at every value what is laid there
     $sorted = $y;
     sort($sorted);
     expect($y)->toBe($sorted)->and($y[75])->toBeGreaterThan($y[60])->and($y[75])->toBe($y[100]);
+    // What it is drawn on follows from the zones and their colours, and not from what is laid.
+    expect($preview->ground())->toBe(skyAndForm()[0]->ground());
     // Grey is grey; the same input gives the same pixels.
     expect($preview->after(3, $preview->material($photo, 297.0)))->toBe($final);
     foreach (array_unique(str_split($preview->after(3, $material, grey: true), 3)) as $pixel) {
@@ -139,6 +137,9 @@ it('has strokes along the form and grain without a period, every place of the to
         // As a hand falls where there is none, and as the artist wants it.
         ->and(array_unique(str_split(StrokeDirections::of($one, seenGrid(48, 36, static fn (): array => [60, 0, 0])))))->toBe([chr(3)])
         ->and(array_unique(str_split(StrokeDirections::of($one, $stripes(0.0), [3 => 7]))))->toBe([chr(7)]);
+    foreach ([[1, 0, 0], [-1, 0, 0], [1, -1, 3], [-1, 1, 3], [0, 1, 6], [0, -1, 6], [1, 1, 9]] as [$right, $down, $direction]) {
+        expect(PencilGrain::along($right, $down))->toBe($direction);
+    }
     foreach ([0, 3, PencilGrain::CIRCLES] as $direction) {
         $side = 360;
         $grain = PencilGrain::places(0.25, 0.0, 0.0, array_fill(0, $side, 0), array_fill(0, $side, 0), chr($direction), 1);
@@ -174,50 +175,6 @@ it('shows under the loupe the same drawing from near, with stronger flecks', fun
     expect(meanOf($near, range(0, 180 * 135 - 1))->deltaE00(meanOf($whole, $there)))->toBeLessThan(3.0);
     $spread = static fn (string $bytes, array $pixels): int => max(array_map(static fn (int $at): int => ord($bytes[3 * $at + 1]), $pixels)) - min(array_map(static fn (int $at): int => ord($bytes[3 * $at + 1]), $pixels));
     expect($spread($near, range(0, 180 * 135 - 1)))->toBeGreaterThan(1.5 * $spread($whole, $there));
-});
-
-it('looks at a drawing under another light, white staying white', function () {
-    // CIE's daylight components give back the D65 of the observer's own table.
-    $ratio = array_map(static fn (float $a, float $b): float => $a / $b, Illuminant::ofDaylight(0.3127, 0.3290), Observer::daylight());
-    expect(max($ratio) / min($ratio))->toBeLessThan(1.01);
-    $white = array_fill(0, Observer::BANDS, 1.0);
-    $under = static function (Illuminant $light, array $reflectance): Lab {
-        [$x, $y, $z] = array_map(static fn (array $row): float => array_sum(array_map(static fn (float $w, float $r): float => $w * $r, $row, $reflectance)), $light->weights());
-
-        return Lab::ofXyz(new Xyz($x, $y, $z));
-    };
-    foreach (Illuminant::cases() as $light) {
-        expect($under($light, $white)->deltaE00(new Lab(100, 0, 0)))->toBeLessThan(0.01);
-    }
-    $red = Pencils::stack('red@0.8')->on(Paper::whiteMedium())->meanReflectance();
-    expect($under(Illuminant::A, $red)->l)->toBeGreaterThan($under(Illuminant::D65, $red)->l + 1.5)->and($under(Illuminant::D50, $red)->deltaE00($under(Illuminant::D65, $red)))->toBeLessThan($under(Illuminant::A, $red)->deltaE00($under(Illuminant::D65, $red)));
-});
-
-it('says what was matched by daylight and parts under a lamp, the farthest first, and nothing by daylight', function () {
-    $names = Pencils::names();
-    $targets = array_map(static function (string $name, int $i): PlannedTarget {
-        $stack = Pencils::stack(str_replace(' ', '-', $name).'@0.80');
-        $lab = Lab::ofXyz($stack->on(Paper::whiteMedium())->xyz());
-
-        return new PlannedTarget($i, Role::Mid, $lab, $lab, 0.1, Recipe::of(RecipeLabel::Surest, $lab, $stack, Paper::whiteMedium()));
-    }, $names, array_keys($names));
-    expect(PartedByLight::in($targets, Paper::whiteMedium(), Illuminant::D65))->toBe([]);
-    foreach ([Illuminant::A, Illuminant::Led] as $light) {
-        $parted = array_map(static fn (PartedByLight $p): float => $p->farther, PartedByLight::in($targets, Paper::whiteMedium(), $light));
-        $sorted = $parted;
-        rsort($sorted);
-        expect($parted)->toBe($sorted)->and($parted === [] || min($parted) >= 2.0)->toBeTrue();
-        foreach (PartedByLight::in($targets, Paper::whiteMedium(), $light) as $one) {
-            // As a lamp shows the pencil, beside as it shows the smoothest thing of the same colour by day.
-            $drawn = PartedByLight::under($light, $one->target->recipe->stack->on(Paper::whiteMedium())->meanReflectance());
-            expect($drawn->deltaE00(PartedByLight::under($light, SmoothestReflectance::ofLab($one->target->fitted))))->toBeGreaterThanOrEqual(2.0);
-        }
-    }
-    // Two things of one colour by day, of which one reflects in two peaks: a lamp parts them.
-    $peaks = array_map(static fn (int $i): float => 0.15 + 0.5 * exp(-(($i - 9) / 3) ** 2) + 0.5 * exp(-(($i - 22) / 3) ** 2), range(0, 35));
-    $smooth = SmoothestReflectance::ofLab(PartedByLight::under(Illuminant::D65, $peaks));
-    expect(PartedByLight::under(Illuminant::D65, $peaks)->deltaE00(PartedByLight::under(Illuminant::D65, $smooth)))->toBeLessThan(0.1)
-        ->and(PartedByLight::under(Illuminant::Led, $peaks)->deltaE00(PartedByLight::under(Illuminant::Led, $smooth)))->toBeGreaterThan(2.0);
 });
 
 it('lays a stack that the artist holds as it is, and blends where passes are not the same', function () {

@@ -103,13 +103,13 @@ describe('the picture to come', () => {
     const whole = picture({ waiting: 0, zones: [zone(3, 'rope', [target('mid')])] });
 
     it('is not asked for before all is planned', () => {
-        render(<PictureStage study={study} picture={picture()} stamp="s" />, { wrapper });
+        render(<PictureStage study={study} picture={picture()} stamp="s" changes={hands().changes} />, { wrapper });
         expect(screen.getByText(/drawn as soon as all is planned/)).toBeTruthy();
         expect(screen.queryByLabelText('Pass')).toBeNull();
     });
 
     it('is scrubbed from the bare paper on, laid over the photo as far as the divider, and looked at in grey', () => {
-        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         const laid = () => screen.getByRole('img', { name: /^the picture after pass/ });
         expect(laid().getAttribute('alt')).toBe('the picture after pass 2 of 2');
         fireEvent.change(screen.getByLabelText('Pass'), { target: { value: '0' } });
@@ -138,7 +138,7 @@ describe('the picture to come', () => {
         fetched.mockImplementation(() =>
             Promise.resolve(new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } })),
         );
-        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         fireEvent.click(screen.getByRole('button', { name: 'A fade' }));
         const stage = screen.getByRole('application');
         fireEvent.keyDown(stage, { key: ' ' });

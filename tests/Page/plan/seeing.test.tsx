@@ -1,9 +1,10 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { PictureStage } from '../../../resources/ts/places/plan/PictureStage';
+import { stampOf } from '../../../resources/ts/places/plan/queries';
 import { study } from '../examples';
 import { picture, target, zoneOfPlan as zone } from './planExamples';
-import { fetched, standIn, wrapper } from './planHands';
+import { fetched, hands, standIn, wrapper } from './planHands';
 
 standIn();
 
@@ -31,7 +32,7 @@ describe('looking closer', () => {
     const stage = () => screen.getByRole('region', { name: 'The picture to come' }).firstElementChild as HTMLElement;
 
     it('follows the pointer when it rests, and the arrow keys, and steps back', () => {
-        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         expect(near()).toBeNull();
         fireEvent.click(screen.getByRole('button', { name: 'Look closer' }));
         expect(near()?.getAttribute('alt')).toContain('50 % across and 50 % down');
@@ -41,7 +42,7 @@ describe('looking closer', () => {
         act(() => void vi.advanceTimersByTime(200));
         expect(near()?.getAttribute('alt')).toContain('75 % across and 25 % down');
         act(() => void vi.advanceTimersByTime(1));
-        expect(near()?.getAttribute('src')).toMatch(/loupe\?step=2&grey=0&light=D65&of=s&x=0.7500&y=0.2500$/);
+        expect(near()?.getAttribute('src')).toMatch(/loupe\?step=2&tone=colour&light=D65&of=s&x=0.7500&y=0.2500$/);
         fireEvent.keyDown(stage(), { key: 'ArrowLeft', shiftKey: true });
         expect(near()?.getAttribute('alt')).toContain('65 % across');
         fireEvent.keyDown(stage(), { key: 'Escape' });
@@ -49,7 +50,7 @@ describe('looking closer', () => {
     });
 
     it('lasts as long as the key is held over the picture, or a finger on it', () => {
-        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         fireEvent.keyDown(window, { key: 'l' });
         expect(near()).toBeNull();
         fireEvent.pointerMove(stage(), { clientX: 200, clientY: 150 });
@@ -67,11 +68,72 @@ describe('looking closer', () => {
     });
 
     it('is not offered where errors are looked at or a fade is drawn', () => {
-        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         fireEvent.click(screen.getByRole('radio', { name: 'Errors' }));
         expect(screen.getByRole('button', { name: 'Look closer' })).toHaveProperty('disabled', true);
         fireEvent.click(screen.getByRole('radio', { name: 'Grey' }));
         expect(screen.getByRole('button', { name: 'Look closer' })).toHaveProperty('disabled', false);
+    });
+});
+
+describe('the two sides', () => {
+    it('are looked at alike: in values, with half-closed eyes, one over the other', () => {
+        vi.stubGlobal(
+            'Image',
+            class {
+                onload: (() => void) | null = null;
+                set src(_: string) {
+                    this.onload?.();
+                }
+            },
+        );
+        const { container } = render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
+        const sources = () => [...container.querySelectorAll('img')].map((i) => i.getAttribute('src') ?? '');
+        fireEvent.click(screen.getByRole('radio', { name: 'Values' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Squint' }));
+        expect(sources()).toHaveLength(2);
+        for (const src of sources()) {
+            expect(src).toContain('tone=steps&squint=2');
+        }
+        expect(screen.getByRole('img', { name: 'the photo, in value steps' })).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Lay it over' }));
+        fireEvent.change(screen.getByLabelText('Overlay'), { target: { value: '30' } });
+        expect(screen.getByRole('img', { name: /^the picture after/ }).style.opacity).toBe('0.7');
+        fireEvent.click(screen.getByRole('button', { name: 'Side by side' }));
+        expect(screen.getByLabelText('Divider').getAttribute('aria-valuetext')).toBe('photo up to 30 %');
+        fireEvent.click(screen.getByRole('button', { name: 'Eyes open' }));
+        expect(sources().join()).not.toContain('squint');
+    });
+});
+
+describe('which way strokes run', () => {
+    const strokesOf = (strokes: number | null) => picture({ waiting: 0, zones: [{ ...zone(3, 'rope', [target('mid')]), strokes }] });
+
+    it('is said by one drag, or by a press for what needs no direction, by keys too', () => {
+        const { made, changes } = hands();
+        const { rerender } = render(<PictureStage study={study} picture={strokesOf(null)} stamp="s" changes={changes} />, { wrapper });
+        Element.prototype.getBoundingClientRect = () => new DOMRect(0, 0, 400, 300);
+        Element.prototype.setPointerCapture = () => undefined;
+        fireEvent.click(screen.getByRole('button', { name: 'Strokes' }));
+        expect(screen.getByText(/All run along the form so far/)).toBeTruthy();
+        const stage = screen.getByRole('application');
+        fireEvent.pointerDown(stage, { clientX: 100, clientY: 150, pointerId: 1 });
+        fireEvent.pointerUp(stage, { clientX: 101, clientY: 150, pointerId: 1 });
+        expect(made.change.mutate).not.toHaveBeenCalled();
+        fireEvent.pointerDown(stage, { clientX: 100, clientY: 150, pointerId: 1 });
+        fireEvent.pointerUp(stage, { clientX: 200, clientY: 75, pointerId: 1 });
+        expect(made.change.mutate).toHaveBeenLastCalledWith({ kind: 'strokes', how: 'drawn', x1: 0.25, y1: 0.5, x2: 0.5, y2: 0.25 });
+        fireEvent.click(screen.getByRole('radio', { name: 'Small circles' }));
+        fireEvent.keyDown(stage, { key: ' ' });
+        expect(made.change.mutate).toHaveBeenLastCalledWith(expect.objectContaining({ how: 'circles' }));
+        rerender(<PictureStage study={study} picture={strokesOf(12)} stamp="t" changes={changes} />);
+        expect(screen.getByText(/Your own: rope, in small circles\./)).toBeTruthy();
+        fireEvent.keyDown(stage, { key: 'Escape' });
+        expect(screen.queryByRole('application')).toBeNull();
+    });
+
+    it('is another picture', () => {
+        expect(stampOf(strokesOf(2))).not.toBe(stampOf(strokesOf(null)));
     });
 });
 
@@ -87,7 +149,7 @@ describe('another light', () => {
                 ),
             ),
         );
-        render(<PictureStage study={study} picture={whole} stamp="s" />, { wrapper });
+        render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         fireEvent.change(screen.getByLabelText('Seen by'), { target: { value: 'A' } });
         await screen.findByText('Under a warm lamp these part from the thing itself: float, dark (ΔE00 3.4 farther).');
         fireEvent.change(screen.getByLabelText('Seen by'), { target: { value: 'D65' } });

@@ -6,7 +6,7 @@ namespace App\Http\Requests\Plan;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** The picture after a pass, or how far its end is from the photo; in colour or grey. */
+/** The picture after a pass, or how far its end is from the photo, and how it is looked at. */
 final class PictureRequest extends FormRequest
 {
     use UnderLight;

@@ -1,13 +1,16 @@
-import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import type { Plan, Study } from '../../api/types';
 import { useLoaded } from '../../stage/useLoaded';
 import { Loupe } from './Loupe';
-import { imageOf, loupeOf, useLight, type Drawn, type Light, type Line } from './queries';
+import { imageOf, loupeOf, photoOf, useLight, type Drawn, type Line, type PlanChanges } from './queries';
 import { RampPart } from './RampPart';
+import { StrokesPart, type StrokesWay } from './StrokesPart';
+import { useStageLine } from './useStageLine';
 import { Inset } from '../../ui/layout';
 import { useLoupe } from './useLoupe';
-import { LookName, Laid, Parted, StageTools } from './stageParts';
+import { Laid, Parted, StageTools } from './stageParts';
+import { useSeeing } from './useSeeing';
 
 const Stage = styled.div<{ $shape: number }>`
     position: relative;
@@ -62,91 +65,71 @@ const Stage = styled.div<{ $shape: number }>`
     }
 `;
 
-const STEPS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-const NEAR = 0.01;
-const FAR = 0.08;
+/** What a line drawn across the picture is for. */
+export type LineUse = 'fade' | 'strokes';
 
-const within = (v: number): number => Math.max(0, Math.min(1, v));
+const LABELS: Record<LineUse, string> = {
+    fade: 'Draw a line across a zone: press and drag, or move with the arrow keys and set both ends with Space.',
+    strokes: 'Say which way strokes run: press and drag over a zone, or move with the arrow keys and set with Space.',
+};
 
-/** A line drawn across the picture, by pressing and dragging or by keys. */
-function useFadeLine() {
-    const [drawing, setDrawing] = useState(false);
+/** A line across the picture, for a fade or for the way that strokes run; where it is for neither there is none. */
+function useLine(changes: PlanChanges) {
+    const [use, setUse] = useState<LineUse | null>(null);
+    const [way, setWay] = useState<StrokesWay>('drawn');
     const [line, setLine] = useState<Line | null>(null);
-    const [cursor, setCursor] = useState<readonly [number, number]>([0.5, 0.5]);
-    const [begun, setBegun] = useState<readonly [number, number] | null>(null);
-    const placeOf = (event: PointerEvent<HTMLDivElement>): readonly [number, number] => {
-        const box = event.currentTarget.getBoundingClientRect();
-        return [within((event.clientX - box.left) / box.width), within((event.clientY - box.top) / box.height)];
+    const leave = (next: LineUse | null = null) => {
+        setUse(next);
+        setLine(null);
     };
-    const end = (from: readonly [number, number], to: readonly [number, number]) => {
-        setBegun(null);
-        if (Math.hypot(to[0] - from[0], to[1] - from[1]) > NEAR) {
-            setLine([from[0], from[1], to[0], to[1]]);
-        }
-    };
-    const onKey = (event: KeyboardEvent<HTMLDivElement>) => {
-        const by = STEPS[event.key];
-        if (by !== undefined) {
-            const far = event.shiftKey ? FAR : NEAR;
-            setCursor(([x, y]) => [within(x + by[0] * far), within(y + by[1] * far)]);
-        } else if (event.key === ' ' || event.key === 'Enter') {
-            if (begun === null) {
-                setBegun(cursor);
-            } else {
-                end(begun, cursor);
+    const stage = useStageLine({
+        label: LABELS[use ?? 'fade'],
+        isPlaceEnough: use === 'strokes' && way !== 'drawn',
+        onLeave: leave,
+        onLine: (drawn) => {
+            setLine(drawn);
+            if (use === 'strokes') {
+                const [x1, y1, x2, y2] = drawn;
+                changes.change.mutate({ kind: 'strokes', how: way, x1, y1, x2, y2 });
             }
-        } else if (event.key === 'Escape') {
-            setBegun(null);
-            setDrawing(false);
-        } else {
-            return;
-        }
-        event.preventDefault();
-    };
-    const handlers = !drawing
-        ? {}
-        : {
-              role: 'application',
-              tabIndex: 0,
-              'aria-label': 'Draw a line across a zone: press and drag, or move with the arrow keys and set both ends with Space.',
-              onKeyDown: onKey,
-              onPointerDown: (e: PointerEvent<HTMLDivElement>) => {
-                  e.currentTarget.setPointerCapture(e.pointerId);
-                  setBegun(placeOf(e));
-                  setCursor(placeOf(e));
-              },
-              onPointerMove: (e: PointerEvent<HTMLDivElement>) => begun !== null && setCursor(placeOf(e)),
-              onPointerUp: (e: PointerEvent<HTMLDivElement>) => begun !== null && end(begun, placeOf(e)),
-          };
-    return { drawing, setDrawing, line, cursor, begun, handlers };
+        },
+    });
+    return { use, setUse: leave, way, setWay, line, stage };
+}
+
+interface PictureStageProps {
+    study: Study;
+    picture: Plan;
+    stamp: string;
+    changes: PlanChanges;
 }
 
 /** The picture after every pass, laid over the photo as far as the divider; in colour, in grey, or where it will differ. */
-export function PictureStage({ study, picture, stamp }: { study: Study; picture: Plan; stamp: string }) {
-    const [step, setStep] = useState<number | null>(null);
-    const [look, setLook] = useState<LookName>('colour');
-    const [divider, setDivider] = useState(50);
-    const [light, setLight] = useState<Light>('D65');
-    const fade = useFadeLine();
+export function PictureStage({ study, picture, stamp, changes }: PictureStageProps) {
+    const state = useSeeing(picture.steps);
+    const { look, squint, light } = state.seeing;
+    const across = useLine(changes);
     const loupe = useLoupe();
-    const { drawing, setDrawing, line } = fade;
     const under = useLight(study.id, light, stamp);
     const planned = picture.zones.some((z) => z.targets.some((t) => t.recipe !== null));
-    const at = Math.min(step ?? picture.steps, picture.steps);
     // A zone of which nothing is planned has no look yet.
     const whole =
         picture.waiting === 0 && picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && !t.role.startsWith('touch')));
-    const photo = useLoaded(`/api/studies/${study.id}/photos/${study.photoId}/look?tone=${look === 'grey' ? 'grey' : 'colour'}`);
-    const drawn: Drawn = { study: study.id, step: look === 'error' ? 'error' : at, grey: look === 'grey', light, stamp };
+    const tone = look === 'error' ? 'colour' : look;
+    const drawn: Drawn = { study: study.id, step: look === 'error' ? 'error' : state.at, tone, squint, light, stamp };
+    const photo = useLoaded(photoOf(study.id, study.photoId, { tone, squint }));
     const laid = useLoaded(whole ? imageOf(drawn) : photo.shown);
-    const isClose = whole && loupe.isSeen && !drawing && look !== 'error';
+    const isClose = whole && loupe.isSeen && across.use === null && look !== 'error';
     return (
         <section aria-label="The picture to come">
-            <Stage $shape={study.photoWidth / study.photoHeight} {...(drawing ? fade.handlers : whole ? loupe.handlers : {})}>
-                <img src={photo.shown} alt={`the photo, ${look === 'grey' ? 'in grey' : 'in colour'}`} draggable={false} />
-                {whole && <Laid shown={laid.shown} waiting={laid.waiting} look={look} at={at} of={picture.steps} divider={divider} />}
+            <Stage
+                $shape={study.photoWidth / study.photoHeight}
+                {...(across.use !== null ? across.stage.handlers : whole ? loupe.handlers : {})}
+            >
+                <img src={photo.shown} alt={`the photo, ${tone === 'steps' ? 'in value steps' : `in ${tone}`}`} draggable={false} />
+                {whole && <Laid shown={laid.shown} waiting={laid.waiting} state={state} />}
                 <span className="left">photo</span>
-                {drawing && <FadeLine fade={fade} />}
+                {across.use !== null && <DrawnLine line={across.line} {...across.stage} />}
                 {isClose && (
                     <Loupe
                         place={loupe.place}
@@ -157,19 +140,15 @@ export function PictureStage({ study, picture, stamp }: { study: Study; picture:
                 )}
             </Stage>
             {planned && !whole && <Inset as="p">The picture is drawn as soon as all is planned.</Inset>}
-            {whole && (
-                <StageTools
-                    {...{ divider, setDivider, at, setStep, look, setLook, drawing, setDrawing, light, setLight, loupe }}
-                    of={picture.steps}
-                />
-            )}
+            {whole && <StageTools state={state} use={across.use} setUse={across.setUse} loupe={loupe} />}
             {whole && light !== 'D65' && <Parted under={under.data} />}
-            {drawing && <RampPart study={study.id} line={line} stamp={stamp} />}
+            {across.use === 'fade' && <RampPart study={study.id} line={across.line} stamp={stamp} />}
+            {across.use === 'strokes' && <StrokesPart way={across.way} onWay={across.setWay} picture={picture} />}
         </section>
     );
 }
 
-function FadeLine({ fade: { line, cursor, begun } }: { fade: ReturnType<typeof useFadeLine> }) {
+function DrawnLine({ line, cursor, begun }: { line: Line | null } & Pick<ReturnType<typeof useStageLine>, 'cursor' | 'begun'>) {
     return (
         <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
             {line !== null && begun === null && <Stroke line={line} />}

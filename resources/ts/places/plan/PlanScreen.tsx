@@ -79,7 +79,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
         <Sides>
             <div>
                 <RunBar picture={data} changes={changes} />
-                <PictureStage study={study} picture={data} stamp={stamp} />
+                <PictureStage study={study} picture={data} stamp={stamp} changes={changes} />
                 <ValueRunBars study={study.id} stamp={stamp} planned={data.waiting === 0} />
             </div>
             <Side>

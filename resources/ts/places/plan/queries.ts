@@ -104,7 +104,12 @@ export const useValueRuns = (study: number, stamp: string, wanted: boolean) =>
 /** Names all that a drawn picture depends on: every stack, and what it aims at. */
 export const stampOf = (picture: Plan): string =>
     hashed(
-        picture.zones.map((z) => z.targets.map((t) => `${z.number}${t.role}${t.recipe?.stack ?? ''}${t.aim.lab.join()}`).join()).join(';'),
+        picture.zones
+            .map(
+                (z) =>
+                    `${z.strokes ?? ''}` + z.targets.map((t) => `${z.number}${t.role}${t.recipe?.stack ?? ''}${t.aim.lab.join()}`).join(),
+            )
+            .join(';'),
     );
 
 function hashed(text: string): string {
@@ -118,16 +123,29 @@ function hashed(text: string): string {
 /** The lights that a picture can be seen under. */
 export type Light = 'D65' | 'D50' | 'A' | 'LED';
 
-/** How the picture to come is drawn: after which pass, in grey or not, under which light, and what of. */
+/** What is left of the colours of both sides. */
+export type LookTone = 'colour' | 'grey' | 'steps';
+
+/** How the picture to come is drawn: after which pass, looked at how, under which light, and what of. */
 export interface Drawn {
     study: number;
     step: number | 'error';
-    grey: boolean;
+    tone: LookTone;
+    squint: boolean;
     light: Light;
     stamp: string;
 }
 
-const drawnAs = ({ step, grey, light, stamp }: Drawn): string => `step=${step}&grey=${grey ? 1 : 0}&light=${light}&of=${stamp}`;
+/** How far the eyes are closed when one squints here. */
+const HALF = 2;
+
+const lookedAt = ({ tone, squint }: Pick<Drawn, 'tone' | 'squint'>): string => `tone=${tone}${squint ? `&squint=${HALF}` : ''}`;
+
+const drawnAs = (drawn: Drawn): string => `step=${drawn.step}&${lookedAt(drawn)}&light=${drawn.light}&of=${drawn.stamp}`;
+
+/** The photo beside it, looked at alike. */
+export const photoOf = (study: number, photo: number, look: Pick<Drawn, 'tone' | 'squint'>): string =>
+    `/api/studies/${study}/photos/${photo}/look?${lookedAt(look)}`;
 
 export const imageOf = (drawn: Drawn): string => `${baseOf(drawn.study)}/image?${drawnAs(drawn)}`;
 

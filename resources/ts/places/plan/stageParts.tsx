@@ -4,6 +4,7 @@ import type { PlanLight } from '../../api/types';
 import { NativeSelect, WordButton, WordChoice, Range } from '../../ui/controls';
 import { Inset } from '../../ui/layout';
 import type { Light } from './queries';
+import type { SeeingState } from './useSeeing';
 
 const Tools = styled.div`
     display: flex;
@@ -28,21 +29,18 @@ const Tools = styled.div`
 const LOOKS = [
     { value: 'colour', label: 'Colour' },
     { value: 'grey', label: 'Grey' },
+    { value: 'steps', label: 'Values' },
     { value: 'error', label: 'Errors' },
 ] as const;
-
-export type LookName = (typeof LOOKS)[number]['value'];
 
 interface LaidProps {
     shown: string;
     waiting: boolean;
-    look: LookName;
-    at: number;
-    of: number;
-    divider: number;
+    state: SeeingState;
 }
 
-export function Laid({ shown, waiting, look, at, of, divider }: LaidProps) {
+export function Laid({ shown, waiting, state: { seeing, at, of } }: LaidProps) {
+    const { look, divider, isOver } = seeing;
     return (
         <>
             <img
@@ -52,27 +50,20 @@ export function Laid({ shown, waiting, look, at, of, divider }: LaidProps) {
                         ? 'where the plan differs from the photo: the darker, the more'
                         : `the picture after pass ${at} of ${of}`
                 }
-                style={{ clipPath: `inset(0 0 0 ${divider}%)` }}
+                style={isOver ? { opacity: 1 - divider / 100 } : { clipPath: `inset(0 0 0 ${divider}%)` }}
                 draggable={false}
             />
-            <i style={{ left: `${divider}%` }} aria-hidden="true" />
+            {!isOver && <i style={{ left: `${divider}%` }} aria-hidden="true" />}
             <span className="right">{waiting ? 'Drawing it…' : look === 'error' ? 'darker: farther off' : `after ${at} of ${of}`}</span>
         </>
     );
 }
 
 interface StageToolsProps {
-    divider: number;
-    setDivider: (share: number) => void;
-    at: number;
-    of: number;
-    setStep: (step: number) => void;
-    look: LookName;
-    setLook: (look: LookName) => void;
-    drawing: boolean;
-    setDrawing: (drawing: boolean) => void;
-    light: Light;
-    setLight: (light: Light) => void;
+    state: SeeingState;
+    /** What a line across the picture is drawn for just now. */
+    use: 'fade' | 'strokes' | null;
+    setUse: (use: 'fade' | 'strokes' | null) => void;
     loupe: { isOn: boolean; setIsOn: (isOn: boolean) => void };
 }
 
@@ -83,18 +74,18 @@ const LIGHTS: readonly (readonly [Light, string])[] = [
     ['LED', 'a cool white LED'],
 ];
 
-export function StageTools(props: StageToolsProps) {
-    const { divider, setDivider, at, of, setStep, look, setLook, drawing, setDrawing, light, setLight, loupe } = props;
+function Sliders({ state: { seeing, see, at, of } }: { state: SeeingState }) {
+    const { divider, isOver, look } = seeing;
     return (
-        <Tools>
+        <>
             <label className="wide">
-                Divider
+                {isOver ? 'Overlay' : 'Divider'}
                 <Range
                     min={0}
                     max={100}
                     value={divider}
-                    onChange={(e) => setDivider(Number(e.target.value))}
-                    aria-valuetext={`photo up to ${divider} %`}
+                    onChange={(e) => see({ divider: Number(e.target.value) })}
+                    aria-valuetext={isOver ? `photo through it by ${divider} %` : `photo up to ${divider} %`}
                 />
             </label>
             <label className="wide">
@@ -104,14 +95,26 @@ export function StageTools(props: StageToolsProps) {
                     max={of}
                     value={at}
                     disabled={look === 'error'}
-                    onChange={(e) => setStep(Number(e.target.value))}
+                    onChange={(e) => see({ step: Number(e.target.value) })}
                     aria-valuetext={at === 0 ? 'the bare paper' : `after pass ${at} of ${of}`}
                 />
             </label>
-            <WordChoice label="How it is looked at" value={look} options={LOOKS} onChange={setLook} />
+        </>
+    );
+}
+
+function Looks({ state: { seeing, see } }: { state: SeeingState }) {
+    const { look, isOver, squint, light } = seeing;
+    return (
+        <>
+            <WordChoice label="How it is looked at" value={look} options={LOOKS} onChange={(next) => see({ look: next })} />
+            <WordButton aria-pressed={squint} isDisabled={look === 'error'} onPress={() => see({ squint: !squint })}>
+                {squint ? 'Eyes open' : 'Squint'}
+            </WordButton>
+            <WordButton onPress={() => see({ isOver: !isOver })}>{isOver ? 'Side by side' : 'Lay it over'}</WordButton>
             <label>
                 Seen by
-                <NativeSelect value={light} onChange={(e) => setLight(LIGHTS.find(([l]) => l === e.target.value)?.[0] ?? 'D65')}>
+                <NativeSelect value={light} onChange={(e) => see({ light: LIGHTS.find(([l]) => l === e.target.value)?.[0] ?? 'D65' })}>
                     {LIGHTS.map(([value, words]) => (
                         <option key={value} value={value}>
                             {words}
@@ -119,16 +122,28 @@ export function StageTools(props: StageToolsProps) {
                     ))}
                 </NativeSelect>
             </label>
+        </>
+    );
+}
+
+export function StageTools({ state, use, setUse, loupe }: StageToolsProps) {
+    return (
+        <Tools>
+            <Sliders state={state} />
+            <Looks state={state} />
             <WordButton
                 aria-pressed={loupe.isOn}
-                isDisabled={drawing || look === 'error'}
+                isDisabled={use !== null || state.seeing.look === 'error'}
                 onPress={() => loupe.setIsOn(!loupe.isOn)}
                 aria-description="or hold L over the picture, or a finger"
             >
                 {loupe.isOn ? 'Step back' : 'Look closer'}
             </WordButton>
-            <WordButton aria-expanded={drawing} onPress={() => setDrawing(!drawing)}>
-                {drawing ? 'Leave the fade' : 'A fade'}
+            <WordButton aria-expanded={use === 'fade'} onPress={() => setUse(use === 'fade' ? null : 'fade')}>
+                {use === 'fade' ? 'Leave the fade' : 'A fade'}
+            </WordButton>
+            <WordButton aria-expanded={use === 'strokes'} onPress={() => setUse(use === 'strokes' ? null : 'strokes')}>
+                {use === 'strokes' ? 'Leave the strokes' : 'Strokes'}
             </WordButton>
         </Tools>
     );
