@@ -111,3 +111,15 @@ it('tells what works on what, fades, and stands in, in JSON', function () {
     [$status, , , $error] = prism('ramp', '--drawer', demoDrawer(), '--pencils', '604');
     expect($status)->toBe(2)->and($error)->toContain('pencils in a ramp');
 });
+
+it('says what a light, a place for the loupe and a width are, before anything is planned', function (array $wrong, string $says) {
+    [$status, , , $error] = prism('plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--out', planFolder(), ...$wrong) + [3 => ''];
+    expect($status)->not->toBe(0)->and($error)->toContain($says);
+})->with([
+    'a light that is none' => [['--light', 'candle'], 'D65, D50, A, LED'],
+    'a place outside' => [['--loupe', '1.2,0.5'], 'two shares from 0 to 1'],
+    'half a place' => [['--loupe', '0.5'], 'two shares from 0 to 1'],
+    'no place' => [['--loupe', 'left,top'], 'two shares from 0 to 1'],
+    'a width of nothing' => [['--wide', '0'], '--wide'],
+    'a wall' => [['--wide', '99999'], '--wide'],
+]);

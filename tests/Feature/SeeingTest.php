@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Models\Study;
+use App\Photos\Raster;
 use Illuminate\Testing\TestResponse;
+use KnottyPrism\Core\Colour\Lab;
 use Tests\TestCase;
 
 /** @return array{Study, string} a study that is planned, and where its plan is asked for */
@@ -88,4 +90,18 @@ it('refuses a light that is none and a place outside, and says that nothing is p
     $this->actingAs(Study::query()->findOrFail($study->id)->user);
     $this->postJson("$base/changes", ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black'], 'key' => 'another-school'])->assertOk();
     expect($this->getJson("$base/loupe?step=1&x=0.5&y=0.5")->json('detail'))->toContain('plan it first');
+});
+
+it('shows a piece of a photo at a size, whether it is larger than that or smaller', function () {
+    // A slope of grey from left to right.
+    $slope = static fn (int $width, int $height): string => implode('', array_map(static fn (int $at): string => str_repeat(chr((int) round(255 * ($at % $width + 0.5) / $width)), 3), range(0, $width * $height - 1)));
+    foreach ([[40, 30], [400, 300], [1600, 1200], [1500, 400], [1, 1]] as [$width, $height]) {
+        $piece = Raster::resized($width, $height, $slope($width, $height), 200, 150);
+        expect([$piece->width, $piece->height])->toBe([200, 150]);
+        $middle = $piece->l[75 * 200 + 100];
+        expect($middle)->toEqualWithDelta(Lab::ofHex('#808080')->l, 1.5);
+        for ($x = 1; $x < 200; $x++) {
+            expect($piece->l[75 * 200 + $x])->toBeGreaterThanOrEqual($piece->l[75 * 200 + $x - 1] - 1e-6);
+        }
+    }
 });

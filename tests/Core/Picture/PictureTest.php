@@ -15,7 +15,9 @@ use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Fade\Ramp;
+use KnottyPrism\Core\Picture\Palette\MadeArea;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
+use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Picture\Palette\SetCosts;
 use KnottyPrism\Core\Picture\Palette\SetForecast;
 use KnottyPrism\Core\Picture\PlannedPicture;
@@ -116,6 +118,19 @@ it('names the pencil whose purchase would help the picture most', function () {
     $bought = new Drawer(array_map(static fn (Pencil $p): Pencil => $p->record->number === '77' ? $p->atHand() : $p, $drawer->pencils));
     $then = (new PlanPicture($bought, Paper::whiteMedium(), mostPasses: 2))->whole($sky, $plan->map);
     expect($plan->errorOnPaper() - $then->errorOnPaper())->toBeGreaterThan(0.9 * ($plan->purchases[0]->gain ?? 0.0));
+});
+
+it('advises no purchase for what is well made, none that is not better, and knows what a kept colour is made of', function () {
+    $paper = Paper::whiteMedium();
+    $wanted = PencilFit::of(new PencilRecord('', '77', 'sky', '#8ab4d8', Binder::Wax, owned: false));
+    $made = static fn (string $hex, string $stack): MadeArea => MadeArea::ofColour(Lab::ofHex($hex), Pencils::stack($stack), $paper);
+    // A red is well made, and a blue of black on yellow is not.
+    $red = MadeArea::ofColour(Pencils::colour('red@0.80'), Pencils::stack('red@0.80'), $paper);
+    $sky = $made('#8ab4d8', 'yellow@0.35 black@0.20 solvent');
+    expect($sky->answer->outcomes[0]->stack->text())->toBe(Pencils::stack('yellow@0.35 black@0.20 solvent')->text())->and($sky->key())->not->toBe($red->key())->and($sky->weight())->toBe(1.0);
+    expect(Purchases::for([$red], [$wanted], $paper, 3))->toBe([])->and(Purchases::for([], [$wanted], $paper, 3))->toBe([])->and(Purchases::for([$sky], [], $paper, 3))->toBe([]);
+    $bought = Purchases::for([$red, $sky], [$wanted, PencilFit::of(new PencilRecord('', '78', 'mud', '#5a4a30', Binder::Wax, owned: false))], $paper, 3);
+    expect($bought)->toHaveCount(1)->and($bought[0]->pencil->record->number)->toBe('77')->and($bought[0]->pencil->record->owned)->toBeFalse()->and($bought[0]->gain)->toBeGreaterThan(2.0);
 });
 
 it('marks zones that touch and end alike, and forms that one pencil makes alone', function () {

@@ -205,3 +205,29 @@ it('enlarges a piece of a photo smoothly, and knows how wide the whole photo is 
     // A wide photo is cut at its sides for a drawing of 200 mm: a third more of it lies beyond.
     expect((new DrawingFrame(4 / 3, 200, 200))->wholeWidth())->toEqualWithDelta(800 / 3, 1e-9)->and((new DrawingFrame(4 / 3, 200, 150))->wholeWidth())->toEqualWithDelta(200.0, 1e-9)->and((new DrawingFrame(1, 200, 100))->wholeWidth())->toBe(200.0);
 });
+
+it('draws a piece of a picture as the whole has it there: the same zones, the same strokes, the same tooth', function () {
+    [$preview, , $photo] = skyAndForm();
+    $whole = $preview->material($photo, 297.0);
+    // A quarter from the middle, at the same pixels.
+    $window = new Window(0.25, 0.4, 0.5, 0.5);
+    $bytes = '';
+    for ($at = 0; $at < 200 * 150; $at++) {
+        $there = (120 + intdiv($at, 200)) * 400 + 100 + $at % 200;
+        $srgb = Srgb::ofXyz((new Lab($photo->l[$there], $photo->a[$there], $photo->b[$there]))->xyz());
+        foreach ([$srgb->red, $srgb->green, $srgb->blue] as $v) {
+            $bytes .= chr((int) round(255 * $v));
+        }
+    }
+    $piece = $preview->material(PixelGrid::ofSrgb(200, 150, $bytes), 297.0, $window);
+    expect($piece->mmPerPixel)->toEqualWithDelta($whole->mmPerPixel, 1e-9);
+    $alike = ['looks' => 0, 'levels' => 0, 'grain' => 0];
+    for ($at = 0; $at < 200 * 150; $at++) {
+        $there = (120 + intdiv($at, 200)) * 400 + 100 + $at % 200;
+        foreach (array_keys($alike) as $what) {
+            $alike[$what] += abs(ord($piece->{$what}[$at]) - ord($whole->{$what}[$there])) <= ($what === 'grain' ? 1 : 0) ? 1 : 0;
+        }
+    }
+    // Ranks in the tooth are of the piece alone.
+    expect($alike['looks'])->toBe(200 * 150)->and($alike['levels'])->toBe(200 * 150)->and($alike['grain'] / (200 * 150))->toBeGreaterThan(0.9);
+});
