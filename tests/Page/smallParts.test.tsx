@@ -80,6 +80,33 @@ describe('a dab', () => {
         expect(data[3]).toBe(255);
         getContext.mockRestore();
     });
+
+    it('lies elsewhere in the grain than its neighbours of other colours, and where it lay before when it is drawn again', async () => {
+        const put = vi.fn<(image: ImageData) => void>();
+        const context = {
+            createImageData: (width: number, height: number) => ({ width, height, data: new Uint8ClampedArray(4 * width * height) }),
+            putImageData: put,
+        };
+        const getContext = vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(context as never);
+        // Every place of the grain differs from its neighbours' in its own way.
+        const tile = Array.from({ length: 400 }, (_, at) => String((at * 7 + Math.floor(at / 20) * 3) % 5)).join('');
+        app.says('GET', '/api/grain', { side: 20, tile } satisfies Partial<Grain>);
+        const five = (first: string) => [first, '#202020', '#404040', '#606060', '#808080'];
+        render(
+            <GrainProvider>
+                {['#000000', '#000100', '#000007', '#000000'].map((first, i) => (
+                    <Dab key={i} strata={five(first)} width={4} height={4} label={`dab ${i}`} />
+                ))}
+            </GrainProvider>,
+            { wrapper },
+        );
+        await waitFor(() => expect(put).toHaveBeenCalledTimes(4));
+        // By lightness alone, so that the first colour's own difference does not count.
+        const drawn = put.mock.calls.map(([image]) => [...image.data].filter((_, i) => i % 4 === 0).join());
+        expect(drawn[0]).toBe(drawn[3]);
+        expect(new Set(drawn).size).toBeGreaterThan(1);
+        getContext.mockRestore();
+    });
 });
 
 describe('mixes in place of a pencil', () => {

@@ -34,6 +34,15 @@ export function Dab({ strata, width, height, label }: DabProps) {
     return <Surface ref={canvas} width={width * FINENESS} height={height * FINENESS} {...named} />;
 }
 
+/** Where in the grain a dab lies: always the same for the same colours, elsewhere for others, so that neighbours are not one stamp. */
+function placeOf(strata: readonly string[], room: number): number {
+    let hash = 17;
+    for (const hex of strata) {
+        hash = (Math.imul(hash, 31) + parseInt(hex.slice(1), 16)) >>> 0;
+    }
+    return room < 1 ? 0 : hash % room;
+}
+
 function paint(canvas: HTMLCanvasElement, grain: Grain, strata: readonly string[]): void {
     const context = canvas.getContext('2d');
     if (context === null) {
@@ -47,10 +56,11 @@ function paint(canvas: HTMLCanvasElement, grain: Grain, strata: readonly string[
         const rgb = parseInt(hex.slice(1), 16);
         return ((0xff << 24) | ((rgb & 0xff) << 16) | (rgb & 0xff00) | (rgb >> 16)) >>> 0;
     });
+    const [left, top] = [placeOf(strata, grain.side - width), placeOf([...strata].reverse(), grain.side - height)];
     for (let y = 0, at = 0; y < height; y++) {
-        const row = (y % grain.side) * grain.side;
+        const row = ((top + y) % grain.side) * grain.side;
         for (let x = 0; x < width; x++, at++) {
-            pixels[at] = colours[grain.tile.charCodeAt(row + (x % grain.side)) - 48] ?? 0xff000000;
+            pixels[at] = colours[grain.tile.charCodeAt(row + ((left + x) % grain.side)) - 48] ?? 0xff000000;
         }
     }
     context.putImageData(image, 0, 0);
