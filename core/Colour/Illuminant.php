@@ -81,6 +81,24 @@ enum Illuminant: string
     }
 
     /**
+     * What an eye that has adapted to this light sees.
+     *
+     * @param  array<int, float>  $reflectance  36 bands
+     */
+    public function on(array $reflectance): Xyz
+    {
+        [$wx, $wy, $wz] = $this->weights();
+        $x = $y = $z = 0.0;
+        for ($i = 0; $i < Observer::BANDS; $i++) {
+            $x += $wx[$i] * $reflectance[$i];
+            $y += $wy[$i] * $reflectance[$i];
+            $z += $wz[$i] * $reflectance[$i];
+        }
+
+        return new Xyz($x, $y, $z);
+    }
+
+    /**
      * @param  array{array<int, float>, array<int, float>, array<int, float>}  $rows
      * @return array{array<int, float>, array<int, float>, array<int, float>}
      */

@@ -99,12 +99,6 @@ final readonly class PlannedPicture
         return $targets;
     }
 
-    /** The most steps that any recipe takes. */
-    public function steps(): int
-    {
-        return array_reduce($this->targets, static fn (int $most, PlannedTarget $t): int => max($most, count($t->recipe->stack->steps)), 0);
-    }
-
     /**
      * What to lay when: every zone's first step, the lightest results first, then every second one.
      *

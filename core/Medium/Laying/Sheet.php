@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Medium\Laying;
 
+use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Observer;
 use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
@@ -101,10 +102,10 @@ final class Sheet
      *
      * @return list<array{float, float, float}> linear sRGB, peaks first
      */
-    public function flecks(): array
+    public function flecks(Illuminant $light = Illuminant::D65): array
     {
-        $mean = self::linear($this->xyz());
-        $strata = array_map(static fn (array $r): array => self::linear(Xyz::ofReflectance($r)), $this->strata());
+        $mean = $this->light($light);
+        $strata = array_map(static fn (array $r): array => self::linear($light->on($r)), $this->strata());
         $room = 1.0;
         $apart = [];
         foreach ($strata as $stratum) {
@@ -118,6 +119,12 @@ final class Sheet
         }
 
         return array_map(static fn (array $off): array => [$mean[0] + $room * $off[0], $mean[1] + $room * $off[1], $mean[2] + $room * $off[2]], $apart);
+    }
+
+    /** @return array{float, float, float} linear sRGB of what the eye makes of all of it; beyond 0–1 where a screen can't show it */
+    public function light(Illuminant $light = Illuminant::D65): array
+    {
+        return self::linear($light->on($this->meanReflectance()));
     }
 
     /** @return array{float, float, float} */

@@ -7,7 +7,6 @@ namespace KnottyPrism\Core\Picture\Preview;
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\SmoothestReflectance;
-use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Picture\PlannedTarget;
 
@@ -49,8 +48,6 @@ final readonly class PartedByLight
     /** @param  array<int, float>  $reflectance  36 bands */
     public static function under(Illuminant $light, array $reflectance): Lab
     {
-        $sum = static fn (array $row): float => array_sum(array_map(static fn (float $w, float $r): float => $w * $r, $row, $reflectance));
-
-        return Lab::ofXyz(new Xyz(...array_map($sum, $light->weights())));
+        return Lab::ofXyz($light->on($reflectance));
     }
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture\Preview;
 
 use KnottyPrism\Core\Colour\Illuminant;
-use KnottyPrism\Core\Colour\Observer;
-use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 
@@ -23,12 +21,9 @@ final readonly class Tone
 
     public static function of(Sheet $sheet, Illuminant $light): self
     {
-        $strata = array_map(static fn (array $r): array => self::linear($r, $light), $sheet->strata());
-        $mean = self::linear($sheet->meanReflectance(), $light);
-        // Light that strays between flecks darkens all of them alike: together they are the mean that the eye makes of them.
-        [$r, $g, $b] = array_map(static fn (int $c): float => $mean[$c] / max(1e-6, array_sum(array_column($strata, $c)) / Tooth::STRATA), [0, 1, 2]);
+        $mean = $sheet->light($light);
 
-        return new self($mean, array_map(static fn (array $s): array => [$r * $s[0] - $mean[0], $g * $s[1] - $mean[1], $b * $s[2] - $mean[2]], $strata));
+        return new self($mean, array_map(static fn (array $s): array => [$s[0] - $mean[0], $s[1] - $mean[1], $s[2] - $mean[2]], $sheet->flecks($light)));
     }
 
     /** Part of the way to another. */
@@ -57,22 +52,5 @@ final readonly class Tone
             $this->mean[1] + $contrast * ($below[1] + $share * ($above[1] - $below[1])),
             $this->mean[2] + $contrast * ($below[2] + $share * ($above[2] - $below[2])),
         ];
-    }
-
-    /**
-     * @param  array<int, float>  $reflectance  36 bands
-     * @return array{float, float, float}
-     */
-    private static function linear(array $reflectance, Illuminant $light): array
-    {
-        [$wx, $wy, $wz] = $light->weights();
-        $x = $y = $z = 0.0;
-        for ($i = 0; $i < Observer::BANDS; $i++) {
-            $x += $wx[$i] * $reflectance[$i];
-            $y += $wy[$i] * $reflectance[$i];
-            $z += $wz[$i] * $reflectance[$i];
-        }
-
-        return SrgbMatrix::linearOfXyz($x, $y, $z);
     }
 }

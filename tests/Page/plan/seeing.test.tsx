@@ -44,6 +44,7 @@ describe('looking closer', () => {
         act(() => void vi.advanceTimersByTime(1));
         expect(near()?.getAttribute('src')).toMatch(/loupe\?step=2&tone=colour&light=D65&of=s&x=0.7500&y=0.2500$/);
         fireEvent.keyDown(stage(), { key: 'ArrowLeft', shiftKey: true });
+        act(() => void vi.advanceTimersByTime(200));
         expect(near()?.getAttribute('alt')).toContain('65 % across');
         fireEvent.keyDown(stage(), { key: 'Escape' });
         expect(near()).toBeNull();

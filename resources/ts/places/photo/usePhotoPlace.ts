@@ -14,7 +14,7 @@ import { useInAddress, useNumberInAddress, useTextInAddress } from '../../ui/use
 import { useDrawing } from '../../stage/useDrawing';
 import { useSurvey } from './survey/useSurvey';
 
-import { useSettled } from './useSettled';
+import { useSettled } from '../../stage/useSettled';
 
 import { useDrawer } from '../../api/studies';
 import { useSpot } from '../../stage/useSpot';

@@ -1,10 +1,14 @@
 import styled from 'styled-components';
 import { useLoaded } from '../../stage/useLoaded';
+import { useSettled } from '../../stage/useSettled';
 import type { Place } from './useLoupe';
 
 /** Ten pixels of the page a millimetre: some two and a half times as large as it will be. */
 const WIDTH = 360;
 const HEIGHT = 270;
+
+/** Milliseconds without a move. */
+const RESTS = 120;
 
 const Glass = styled.figure<{ $left: boolean }>`
     ${(p) => (p.$left ? 'left' : 'right')}: 8px;
@@ -48,7 +52,10 @@ interface LoupeProps {
     high: number;
 }
 
-export function Loupe({ place: [x, y], of, wide, high }: LoupeProps) {
+export function Loupe({ place: [left, top], of, wide, high }: LoupeProps) {
+    // Asked for where it rests: every place on the way would have to be drawn first.
+    const x = useSettled(left, RESTS);
+    const y = useSettled(top, RESTS);
     const { shown, waiting, failed } = useLoaded(of(x, y));
     const [across, down] = [Math.min(1, 36 / wide), Math.min(1, 27 / high)];
     // Where the piece lies: at an edge it stays within the drawing.
@@ -58,8 +65,8 @@ export function Loupe({ place: [x, y], of, wide, high }: LoupeProps) {
             <Ring
                 aria-hidden="true"
                 style={{
-                    left: `${middle(x, across) * 100}%`,
-                    top: `${middle(y, down) * 100}%`,
+                    left: `${middle(left, across) * 100}%`,
+                    top: `${middle(top, down) * 100}%`,
                     width: `${across * 100}%`,
                     height: `${down * 100}%`,
                 }}

@@ -1,7 +1,6 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 
-/** A place is asked for when the pointer rests; this far apart, as a share of the picture. */
-const RESTS = 120;
+/** Places lie this far apart, as shares of the picture. */
 const STEPS = 60;
 
 /** How long a finger is held before it looks closer. */
@@ -54,7 +53,7 @@ interface Glass {
     setPlace: (place: Place) => void;
 }
 
-/** What the pointer does over the picture: a mouse is followed when it rests, a finger looks closer while it is held. */
+/** What the pointer does over the picture: a mouse is followed, a finger looks closer while it is held. */
 function usePointer({ isOn, isHeld, setIsHeld, setPlace }: Glass) {
     const over = useRef<Place | null>(null);
     const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -72,7 +71,7 @@ function usePointer({ isOn, isHeld, setIsHeld, setPlace }: Glass) {
             const at = placeOf(event);
             over.current = at;
             if (isHeld || (isOn && event.pointerType !== 'touch')) {
-                soon(RESTS, () => setPlace(at));
+                setPlace(at);
             }
         },
         onPointerLeave: () => {
