@@ -48,9 +48,7 @@ async function study() {
 
 async function planned(path) {
     const began = Date.now();
-    await ask(`${path}/run`, 'POST');
-    for (;;) {
-        const { data } = await ask(path);
+    for (let { data } = await ask(`${path}/run`, 'POST'); ; data = (await ask(path)).data) {
         if (data.run.state === 'done') {
             return Date.now() - began;
         }

@@ -29,6 +29,9 @@ final class PlanRunner
     /** Seconds that one job works before it lets others of the queue have a turn. */
     private const AT_ONCE = 20.0;
 
+    /** Microseconds between two looks at a run that is awaited. */
+    private const LOOK = 20_000;
+
     public function __construct(private readonly PlanRepository $plans, private readonly Kits $kits)
     {
     }
@@ -43,6 +46,15 @@ final class PlanRunner
 
             return $run;
         });
+    }
+
+    /** Returns when it is over, or after so many seconds. */
+    public function await(PlanRun $run, float $seconds): void
+    {
+        $until = microtime(true) + $seconds;
+        while (microtime(true) < $until && PlanRun::query()->whereKey($run->id)->whereIn('state', [Standing::Waiting, Standing::Working])->exists()) {
+            usleep(self::LOOK);
+        }
     }
 
     /** @return list<int> whatever was at work when a worker ended */

@@ -18,6 +18,7 @@ use App\Http\Requests\Plan\ZoneRequest;
 use App\Http\Requests\UndoRequest;
 use App\Jobs\ChoosePencils;
 use App\Jobs\PlanPicture;
+use App\Models\PlanRun;
 use App\Models\Study;
 use App\Plans\PlanImages;
 use App\Plans\PlanRepository;
@@ -29,12 +30,16 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
+use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /** The plan of a study's picture. Every change answers with the whole of it. */
 final class PlanController extends Controller
 {
     private const ANSWERS = 3;
+
+    /** Seconds that an answer is held back for what is likely to be ready by then. */
+    private const WAITED = 0.9;
 
     public function __construct(private readonly PlanRepository $plans, private readonly PlanAnswers $answers, private readonly PlanRunner $runner)
     {
@@ -49,11 +54,19 @@ final class PlanController extends Controller
     public function plan(Request $request, Study $study): JsonResponse
     {
         // What can't be planned is refused here, where it is asked for, and not by the queue.
-        $this->plans->planner($this->plans->ground($this->user($request), $study))->hand();
+        $ground = $this->plans->ground($this->user($request), $study);
+        $this->plans->planner($ground)->hand();
         // Both or neither: a run that nobody was told of would wait for ever. What is dispatched goes when it is let go of: not returned.
-        DB::transaction(function () use ($study): void {
-            PlanPicture::dispatch($this->runner->begin($study)->id);
+        $run = DB::transaction(function () use ($study): PlanRun {
+            $run = $this->runner->begin($study);
+            PlanPicture::dispatch($run->id);
+
+            return $run;
         });
+        // One zone is mostly there within the second: the answer brings it, and nobody needs to ask again.
+        if (count(array_filter($this->plans->zones($ground), static fn (PlannedZone $z): bool => $z->sequence === null)) === 1) {
+            $this->runner->await($run, self::WAITED);
+        }
 
         return $this->whole($request, $study, 202);
     }

@@ -22,7 +22,7 @@ final readonly class Breadth
     /** One colour needs less than a value run does. */
     public static function over(int $shades): self
     {
-        return $shades > 1 ? new self(16, 12, 12, 4, 2, 12) : new self(12, 12, 4, 2, 1, 6);
+        return $shades > 1 ? new self(16, 12, 8, 3, 1, 8) : new self(10, 8, 3, 1, 1, 5);
     }
 
     /** For a value run whose best ends far off: what was kept may have been the wrong few, above all where a school has an order. */
