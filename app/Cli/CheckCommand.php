@@ -17,7 +17,6 @@ use KnottyPrism\Core\Chart\Check\Progress;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Formats\PlanJson;
-use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -75,9 +74,8 @@ final class CheckCommand extends Command
     {
         $folder = rtrim($this->required($input, 'plan'), '/');
         $json = $this->file("$folder/plan.json");
-        $layers = new \Imagick($this->readable("$folder/layers.png"));
-        [$width, $height] = [$layers->getImageWidth(), $layers->getImageHeight()];
-        $labels = new LabelGrid($width, $height, pack('C*', ...$layers->exportImagePixels(0, 0, $width, $height, 'I', \Imagick::PIXEL_CHAR)));
+        $labels = $this->layers($folder);
+        [$width, $height] = [$labels->width, $labels->height];
         $small = Raster::scaled((new PhotoIntake)->take($this->readable("$folder/reference.png")), max($width, $height));
         if ([$small->width, $small->height] !== [$width, $height]) {
             throw BadFile::because('layers.png and reference.png are not of one shape: they are not of the same plan.');

@@ -27,6 +27,7 @@ final class PrismApplication extends Application
         $this->addCommand(new PredictCommand);
         $this->addCommand(new MatchCommand);
         $this->addCommand(new PlanCommand);
+        $this->addCommand(new OrderCommand);
         $this->addCommand(new ComplementsCommand);
         $this->addCommand(new RampCommand);
         $this->addCommand(new SubstituteCommand);

@@ -14,6 +14,7 @@ use KnottyPrism\Core\Formats\HandJson;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Recipe\School\Mode;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -45,6 +46,15 @@ trait Reads
         }
 
         return (string) file_get_contents($path);
+    }
+
+    /** The zones of a folder that prism plan has written. */
+    private function layers(string $folder): LabelGrid
+    {
+        $layers = new \Imagick($this->readable("$folder/layers.png"));
+        [$width, $height] = [$layers->getImageWidth(), $layers->getImageHeight()];
+
+        return new LabelGrid($width, $height, pack('C*', ...$layers->exportImagePixels(0, 0, $width, $height, 'I', \Imagick::PIXEL_CHAR)));
     }
 
     private function drawer(InputInterface $input): Drawer

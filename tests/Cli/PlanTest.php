@@ -41,6 +41,21 @@ function holdsDrawingsAgainst(string $plan): void
     expect(prism(...[...$call, '--done', "$plan/done.json"])[3])->toContain('no zone called "a zone that is none"');
 }
 
+/** What to lay when: every pass once, in its zone's own order, by either hand; what can't be is said in a sentence. */
+function ordersWork(string $plan): void
+{
+    $passes = array_sum(array_map(static fn (stdClass $z): int => count($z->sequence), json_decode((string) file_get_contents("$plan/plan.json"))->zones));
+    foreach ([[], ['--hand', 'left', '--way', 'pencil-by-pencil', '--session', '30']] as $wishes) {
+        [$status, $order, , $errors] = prism('order', '--plan', $plan, ...$wishes);
+        expect($status)->toBe(0, $errors)->and(count($order->steps))->toBe($passes)->and(array_sum(array_column($order->sessions, 'steps')))->toBe($passes);
+        expectSchema('order', $order);
+    }
+    foreach ([[['--way', 'backwards'], 'area-by-area'], [['--hand', 'both'], 'right'], [['--session', '3'], 'session'], [['--plan', "$plan-gone"], 'no readable file']] as [$wrong, $says]) {
+        [$status, , , $errors] = prism('order', '--plan', $plan, ...$wrong);
+        expect($status)->toBe(2)->and($errors)->toContain($says);
+    }
+}
+
 it('plans the demo picture into a folder: plan, previews, card, all in the documented form', function () {
     $out = planFolder();
     $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--light', 'A', '--wide', '210', '--loupe', '0.4,0.6', '--out', $out], timeout: 180);
@@ -70,6 +85,7 @@ it('plans the demo picture into a folder: plan, previews, card, all in the docum
     }
     expect(substr((string) file_get_contents("$out/palette-card.pdf"), 0, 5))->toBe('%PDF-')->and(glob("$out*.partial"))->toBe([]);
     holdsDrawingsAgainst($out);
+    ordersWork($out);
 });
 
 it('leaves nothing behind when it is interrupted, and what was there before as it was', function () {

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Desk\Order;
+
+/** In which way a picture is worked. */
+enum Way: string
+{
+    case AreaByArea = 'area-by-area';
+    case PencilByPencil = 'pencil-by-pencil';
+    case DarksFirst = 'darks-first';
+    case LightsFirst = 'lights-first';
+    case CentreOutwards = 'centre-outwards';
+
+    /** As one would ask for it. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::AreaByArea => 'area by area',
+            self::PencilByPencil => 'pencil by pencil',
+            self::DarksFirst => 'darks first',
+            self::LightsFirst => 'lights first',
+            self::CentreOutwards => 'centre outwards',
+        };
+    }
+}
