@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\DeskController;
 use App\Http\Controllers\DrawerChartController;
 use App\Http\Controllers\DrawerController;
 use App\Http\Controllers\DrawerImportController;
@@ -114,6 +115,14 @@ Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()-
         Route::get('/card', KeptRecipeCardController::class);
         Route::patch('/{keptRecipe}', 'update');
         Route::delete('/{entry}', 'destroy');
+    });
+
+    Route::prefix('/desk')->controller(DeskController::class)->group(function (): void {
+        Route::get('/', 'show');
+        Route::post('/marks', 'mark');
+        Route::post('/undo', 'takeBack');
+        Route::patch('/habits', 'habits');
+        Route::get('/finished', 'finished');
     });
 
     Route::prefix('/plan')->group(__DIR__.'/plan.php');

@@ -26,14 +26,21 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  * @property float $drawing_height_mm
  * @property float $grid_mm side of a square of the grid
  * @property float $cut_place where the photo is cut to the drawing's shape, 0–1
+ * @property array<string, int|string|bool>|null $desk how its artist likes to work
  * @property ?Photo $colourPhoto
  * @property Collection<int, Photo> $photos in the order they came
  */
 final class Study extends Model
 {
-    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place', 'first_school'];
+    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place', 'first_school', 'desk'];
 
     protected $attributes = ['survey_number' => 0, 'plan_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['desk' => 'array'];
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -19,18 +19,21 @@ final class Sessions
 
     private const DRIES = -0.2;
 
-    /** @return list<list<PlacedStep>> */
-    public static function of(WorkOrder $order, int $minutes): array
+    /**
+     * @param  list<PlacedStep>  $steps  in the order in which they are laid
+     * @return list<list<PlacedStep>>
+     */
+    public static function of(array $steps, int $minutes): array
     {
         $left = [];
-        foreach ($order->steps as $placed) {
+        foreach ($steps as $placed) {
             $left[$placed->step->zone] = ($left[$placed->step->zone] ?? 0) + 1;
         }
         $begun = $sessions = [];
         $at = 0;
-        while ($at < count($order->steps)) {
-            $end = self::end($order->steps, $at, $minutes, $left, $begun);
-            $session = array_slice($order->steps, $at, $end - $at);
+        while ($at < count($steps)) {
+            $end = self::end($steps, $at, $minutes, $left, $begun);
+            $session = array_slice($steps, $at, $end - $at);
             foreach ($session as $placed) {
                 $left[$placed->step->zone]--;
                 $begun[$placed->step->zone] = true;

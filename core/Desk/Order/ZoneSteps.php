@@ -43,10 +43,24 @@ final class ZoneSteps
      */
     public static function of(DeskZone $zone, array $passes, array $shares, array $touches, WorkingHabits $habits): array
     {
+        return self::inOrder($zone, $passes, self::order($passes, $touches), $shares, $touches, $habits);
+    }
+
+    /**
+     * The same for passes of which some lie already: those have their order.
+     *
+     * @param  list<WorkPass>  $passes
+     * @param  list<int>  $order  of the passes by their place
+     * @param  list<float>  $shares
+     * @param  list<bool>  $touches
+     * @return list<DeskStep>
+     */
+    public static function inOrder(DeskZone $zone, array $passes, array $order, array $shares, array $touches, WorkingHabits $habits): array
+    {
         $whole = max(1e-9, array_sum($shares));
         $shares = array_map(static fn (float $share): float => $share / $whole, $shares);
 
-        return array_map(static fn (int $at): DeskStep => new DeskStep($zone->number, $at, $passes[$at]->tool, $habits->pace * PassMinutes::of($passes[$at], $shares, $zone->area), self::drying($passes[$at], $habits), $passes[$at]->isOn($touches), $passes[$at]->marks), self::order($passes, $touches));
+        return array_map(static fn (int $at): DeskStep => new DeskStep($zone->number, $at, $passes[$at]->tool, $habits->pace * PassMinutes::of($passes[$at], $shares, $zone->area), self::drying($passes[$at], $habits), $passes[$at]->isOn($touches), $passes[$at]->marks), $order);
     }
 
     /** Minutes: a wash that is laid on firmly anywhere is a wet one. */

@@ -52,10 +52,16 @@ final readonly class SequenceWords
     public function pass(GradedPass $pass): string
     {
         if ($pass->tool instanceof Finish) {
-            return $pass->tool->value.' '.$this->where($pass);
+            return $pass->tool->value.' '.$this->manner($pass);
         }
 
-        return sprintf('%s %s %s', trim($pass->tool->record->number.' '.$pass->tool->record->name), $this->where($pass), $this->pressure($pass));
+        return trim($pass->tool->record->number.' '.$pass->tool->record->name).' '.$this->manner($pass);
+    }
+
+    /** Without what it is done with: "over all of it in a whisper". */
+    public function manner(GradedPass $pass): string
+    {
+        return $pass->tool instanceof Finish ? $this->where($pass) : $this->where($pass).' '.$this->pressure($pass);
     }
 
     private function where(GradedPass $pass): string

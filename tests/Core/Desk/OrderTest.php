@@ -101,7 +101,7 @@ test('touches come after a zone\'s values, but never past what lies over or unde
 test('sessions hold all steps in their order, are about as long as wished and rather end where something is done', function (): void {
     $order = FindOrder::for(RandomPlans::of(5, 12, 6, new WorkingHabits));
     foreach ([30, 60, 120] as $minutes) {
-        $sessions = Sessions::of($order, $minutes);
+        $sessions = Sessions::of($order->steps, $minutes);
         expect(array_merge(...$sessions))->toBe($order->steps);
         foreach (array_slice($sessions, 0, -1) as $session) {
             $worked = array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $session));
@@ -109,7 +109,7 @@ test('sessions hold all steps in their order, are about as long as wished and ra
         }
     }
     $changes = 0;
-    $sessions = Sessions::of($order, 60);
+    $sessions = Sessions::of($order->steps, 60);
     foreach (array_slice($sessions, 0, -1) as $i => $session) {
         $changes += end($session)->step->tool !== $sessions[$i + 1][0]->step->tool ? 1 : 0;
     }

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use App\Cache\Computed;
+use App\Desk\DeskBoard;
+use App\Desk\DeskKeeper;
+use App\Desk\ZoneAtDesk;
+use App\Models\DeskMarkRow;
+use App\Models\Study;
+use App\Models\User;
+use App\Plans\PlanGround;
+use App\Resources\DeskResource;
+use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
+use KnottyPrism\Core\Desk\Finish\AskFinished;
+use KnottyPrism\Core\Desk\Order\PlacedStep;
+use KnottyPrism\Core\Desk\Order\Sessions;
+use KnottyPrism\Core\Desk\Order\Way;
+use KnottyPrism\Core\Desk\Order\ZoneSteps;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+
+/** The desk of a study as the page shows it: all that is to come, step by step, so that an hour without network loses nothing. */
+final class DeskAnswers
+{
+    private const VERSION = 1;
+
+    private const KEPT_SECONDS = 7 * 24 * 3600;
+
+    /** Marks that are told of: the last ones. */
+    private const TOLD = 12;
+
+    public function __construct(private readonly DeskBoard $board, private readonly DeskKeeper $keeper)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function desk(User $user, Study $study): array
+    {
+        $marks = $this->keeper->marks($study);
+        $habits = $this->keeper->habits($study, $marks);
+        $ground = $this->board->ground($user, $study);
+        $zones = $ground === null ? [] : $this->board->zones($ground, $marks);
+        $common = [
+            'stamp' => $marks === [] ? 0 : $marks[count($marks) - 1]->id,
+            'habits' => [...DeskResource::habits($habits), 'breaks' => (bool) ($study->desk['breaks'] ?? true)],
+            'ways' => array_map(static fn (Way $w): array => ['value' => $w->value, 'words' => $w->words()], Way::cases()),
+        ];
+        if ($ground === null || $zones === []) {
+            return [...$common, 'cannot' => $ground === null ? 'There are no zones yet, or no pencils: see “Photo” and “Drawer”.' : 'The picture is not planned yet: see “Plan”.', 'steps' => [], 'sessions' => [], 'zones' => [], 'marks' => [], 'wet' => [], 'howFar' => '', 'minutesLeft' => 0.0, 'pencils' => []];
+        }
+        $order = $this->board->order($ground, $zones, $habits);
+        $shown = array_map(fn (ZoneAtDesk $z): array => $this->sequence($ground, $z), $zones);
+        $sessions = Sessions::of($order, $habits->session);
+        $begins = $in = [];
+        foreach ($sessions as $i => $session) {
+            $begins[spl_object_id($session[0])] = true;
+            foreach ($session as $placed) {
+                $in[spl_object_id($placed)] = $i;
+            }
+        }
+        $minutes = static fn (array $steps): float => array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $steps));
+        $done = array_sum(array_map(static fn (ZoneAtDesk $z): float => array_sum(array_map(static fn ($s): float => $s->minutes, array_slice(ZoneSteps::inOrder($z->place, $z->passes(), array_keys($z->chain->passes), $z->shares(), $z->touches(), $habits), 0, $z->laid))), $zones));
+
+        return [
+            ...$common, 'cannot' => null,
+            'steps' => array_map(fn (PlacedStep $p): array => [...DeskResource::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $ground, isset($begins[spl_object_id($p)])), 'session' => $in[spl_object_id($p)]], $order),
+            'sessions' => array_map(static fn (array $s): array => DeskResource::session($s, $zones), $sessions),
+            'zones' => array_map(static fn (ZoneAtDesk $z): array => ['number' => $z->place->number, 'name' => $z->place->name, 'laid' => $z->laid, 'left' => $z->left(), 'astray' => $z->progress->astray, 'marks' => $z->progress->marks], array_values($zones)),
+            'marks' => array_map(static fn (DeskMarkRow $m): array => DeskResource::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),
+            'wet' => DeskResource::wet($marks, $habits, array_keys($zones)),
+            'howFar' => AskFinished::howFar($done, $done + $minutes($order)),
+            'minutesLeft' => round($minutes($order), 1),
+            'pencils' => DeskResource::pencils($zones),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function finished(User $user, Study $study): array
+    {
+        $ground = $this->board->ground($user, $study);
+
+        return ['findings' => $ground === null ? [] : DeskResource::findings($this->board->zones($ground, $this->keeper->marks($study)), $ground)];
+    }
+
+    /** @return array<string, mixed> */
+    private function sequence(PlanGround $ground, ZoneAtDesk $zone): array
+    {
+        $key = md5(json_encode(['desk-zone', self::VERSION, FindSequences::VERSION, SequenceNote::of($zone->chain, $zone->roles())->toArray(), array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $zone->shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
+
+        /** @var array<string, mixed> */
+        return Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zone): array {
+            $answer = SequenceAnswer::of(RecipeLabel::Surest, $zone->chain, $zone->shades, $ground->paper, $ground->sheet->settings->mode);
+            $words = $answer->words();
+
+            return [...SequenceResource::answer($answer, $ground->paper), 'manners' => array_map($words->manner(...), $zone->chain->passes)];
+        });
+    }
+
+    /** @return array<string, string> the photo's colour of every shade, by role */
+    private function seen(ZoneAtDesk $zone): array
+    {
+        $seen = [];
+        foreach ($zone->zone->wishes as $wish) {
+            $seen[$wish->role->value] = RecipeResource::reading($wish->seen)['hex'];
+        }
+
+        return $seen;
+    }
+}

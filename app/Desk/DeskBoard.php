@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use App\Cache\Computed;
+use App\Models\DeskMarkRow;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\SurveyRepository;
+use App\Plans\PlanGround;
+use App\Plans\PlanRepository;
+use KnottyPrism\Core\Desk\Order\DeskZone;
+use KnottyPrism\Core\Desk\Order\DeskZones;
+use KnottyPrism\Core\Desk\Order\FindOrder;
+use KnottyPrism\Core\Desk\Order\PassMinutes;
+use KnottyPrism\Core\Desk\Order\PlacedStep;
+use KnottyPrism\Core\Desk\Order\WorkingHabits;
+use KnottyPrism\Core\Desk\Order\WorkOrder;
+use KnottyPrism\Core\Desk\Order\WorkPass;
+use KnottyPrism\Core\Desk\Order\WorkPlan;
+use KnottyPrism\Core\Desk\Order\ZoneSteps;
+use KnottyPrism\Core\Desk\Progress\DeskMark;
+use KnottyPrism\Core\Desk\Progress\ZoneProgress;
+use KnottyPrism\Core\Error\UnknownPencil;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Picture\Decisions\PassNote;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use KnottyPrism\Core\Picture\PlannedZone;
+use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\GoingOn\FindRest;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+
+/** What lies on the desk: every planned zone as far as it is, and the order of what is to come. */
+final class DeskBoard
+{
+    private const VERSION = 1;
+
+    private const KEPT_SECONDS = 7 * 24 * 3600;
+
+    public function __construct(private readonly PlanRepository $plans, private readonly SurveyRepository $surveys)
+    {
+    }
+
+    /** Nothing where there are no zones, or no pencil to plan with. */
+    public function ground(User $user, Study $study): ?PlanGround
+    {
+        return $this->surveys->current($study)->zones === null ? null : rescue(fn (): PlanGround => $this->plans->ground($user, $study), null, false);
+    }
+
+    /**
+     * @param  list<DeskMarkRow>  $rows  of the study, in the order in which they were made
+     * @return array<int, ZoneAtDesk> by number, those that are planned
+     */
+    public function zones(PlanGround $ground, array $rows): array
+    {
+        $marks = [];
+        foreach ($rows as $row) {
+            $marks[$row->zone][] = $row->mark();
+        }
+        $places = $this->places($ground);
+        $zones = [];
+        foreach ($this->plans->zones($ground) as $zone) {
+            if ($zone->sequence !== null && isset($places[$zone->zone])) {
+                $zones[$zone->zone] = $this->zone($ground, $zone, $zone->sequence, $places[$zone->zone], $marks[$zone->zone] ?? []);
+            }
+        }
+
+        return $zones;
+    }
+
+    /** @param  list<DeskMark>  $marks */
+    private function zone(PlanGround $ground, PlannedZone $zone, Sequence $sequence, DeskZone $place, array $marks): ZoneAtDesk
+    {
+        $shades = PlannedZone::shades($zone->wishes);
+        $progress = ZoneProgress::of(self::inOrder($sequence, $zone, $shades), $marks);
+        $laid = self::read($ground, $progress->laid, $zone);
+        $rest = self::read($ground, $progress->rest, $zone);
+        if ($progress->astray) {
+            $rest = $this->rest($ground, $zone, $shades, $laid, $rest);
+        }
+
+        return new ZoneAtDesk($zone, $place, $shades, $progress, new Sequence([...$laid->passes, ...$rest->passes]), count($laid->passes));
+    }
+
+    /**
+     * What to lay yet where something else lies than was planned.
+     *
+     * @param  non-empty-list<Shade>  $shades
+     */
+    private function rest(PlanGround $ground, PlannedZone $zone, array $shades, Sequence $laid, Sequence $planned): Sequence
+    {
+        $palette = $this->plans->palettePart($ground);
+        $ids = $palette === null ? [] : [...$palette->base, ...Pencil::identifiers($laid->pencils()), ...Pencil::identifiers($planned->pencils())];
+        $pencils = array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => in_array($p->id(), $ids, true)));
+        $roles = PlannedZone::roles($zone->wishes);
+        $note = static fn (Sequence $s): array => SequenceNote::of($s, $roles)->toArray();
+        $key = 'desk-rest/'.md5(json_encode([self::VERSION, FindSequences::VERSION, $note($laid), $note($planned), Pencil::identifiers($pencils), array_map(static fn (Shade $s): array => [$s->target->toArray(), $s->weight], $shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
+
+        return Computed::kept($key, self::KEPT_SECONDS, static fn (): Sequence => (new FindRest($shades, $pencils, $ground->paper, $ground->sheet->settings->mode))->after($laid, $planned));
+    }
+
+    /**
+     * @param  array<int, ZoneAtDesk>  $zones
+     * @return list<PlacedStep> what is to come, in its order; passes are numbered in their zone's chain
+     */
+    public function order(PlanGround $ground, array $zones, WorkingHabits $habits): array
+    {
+        $chains = array_map(static fn (ZoneAtDesk $z): array => [SequenceNote::of($z->chain, $z->roles())->toArray(), round($z->place->area), $z->place->distance->value], $zones);
+        $key = 'desk-order/'.md5(json_encode([self::VERSION, $chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
+        $order = Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zones, $habits): WorkOrder {
+            $steps = array_map(static fn (ZoneAtDesk $z): array => ZoneSteps::inOrder($z->place, $z->passes(), array_keys($z->chain->passes), $z->shares(), $z->touches(), $habits), $zones);
+            [$wide, $high] = self::size($ground);
+
+            return FindOrder::for(WorkPlan::on($ground->zones->labels, $wide, $high, array_map(static fn (ZoneAtDesk $z): DeskZone => $z->place, $zones), $steps, $habits));
+        });
+
+        return array_values(array_filter($order->steps, static fn (PlacedStep $p): bool => $p->step->pass >= $zones[$p->step->zone]->laid));
+    }
+
+    /**
+     * What comes after a mark, to be kept with it: nothing where that is what the plan says.
+     *
+     * @return array{rest: list<array<string, mixed>>|null, plan: string, minutes: float}
+     */
+    public function after(PlanGround $ground, ZoneAtDesk $zone, DeskMark $mark, DeskMark ...$before): array
+    {
+        $sequence = $zone->zone->sequence ?? new Sequence([]);
+        $now = $this->zone($ground, $zone->zone, $sequence, $zone->place, [...array_values($before), $mark]);
+        $plan = self::inOrder($sequence, $zone->zone, $zone->shades);
+        $pass = WorkPass::of($mark->pass->read($ground->shelf, $zone->roles()));
+        $shares = array_map(static fn (float $s): float => $s / max(1e-9, array_sum($zone->shares())), $zone->shares());
+
+        return [
+            'rest' => $now->progress->astray ? SequenceNote::of(new Sequence(array_slice($now->chain->passes, $now->laid)), $zone->roles())->toArray() : null,
+            'plan' => ZoneProgress::planKey($plan), 'minutes' => PassMinutes::of($pass, $shares, $zone->place->area),
+        ];
+    }
+
+    /**
+     * @param  list<Shade>  $shades
+     * @return list<PassNote> as they are laid
+     */
+    private static function inOrder(Sequence $sequence, PlannedZone $zone, array $shades): array
+    {
+        $passes = SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->passes;
+
+        return array_map(static fn (int $at): PassNote => $passes[$at], ZoneSteps::order(WorkPass::all($sequence), array_map(static fn (Shade $s): bool => $s->touch, $shades)));
+    }
+
+    /**
+     * What a pencil that has left the shelf would lay can't be said any more, and is left out.
+     *
+     * @param  list<PassNote>  $passes
+     */
+    private static function read(PlanGround $ground, array $passes, PlannedZone $zone): Sequence
+    {
+        $read = [];
+        foreach ($passes as $pass) {
+            try {
+                $read[] = $pass->read($ground->shelf, PlannedZone::roles($zone->wishes));
+            } catch (UnknownPencil) {
+            }
+        }
+
+        return new Sequence($read);
+    }
+
+    /** @return array<int, DeskZone> */
+    private function places(PlanGround $ground): array
+    {
+        $names = $lightness = $whites = $distances = [];
+        foreach ($ground->readings as $number => $reading) {
+            $note = $ground->zones->note($number);
+            [$names[$number], $lightness[$number], $whites[$number], $distances[$number]] = [$note->name, isset($reading->zone->targets['mid']) ? $reading->zone->targets['mid']->l : 50.0, $reading->zone->keptWhite, $note->distance];
+        }
+
+        return DeskZones::of($ground->zones->labels, ...self::size($ground), names: $names, lightness: $lightness, whites: $whites, distances: $distances);
+    }
+
+    /** @return array{float, float} of the photo on the drawing, mm */
+    private static function size(PlanGround $ground): array
+    {
+        $wide = $ground->study->frame()->wholeWidth();
+
+        return [$wide, $wide * $ground->zones->labels->height / $ground->zones->labels->width];
+    }
+}

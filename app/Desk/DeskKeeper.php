@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use App\Models\DeskMarkRow;
+use App\Models\Study;
+use App\Models\User;
+use KnottyPrism\Core\Desk\Order\PassMinutes;
+use KnottyPrism\Core\Desk\Order\Way;
+use KnottyPrism\Core\Desk\Order\WorkingHabits;
+use KnottyPrism\Core\Desk\Progress\DeskMark;
+use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Picture\Decisions\PassNote;
+
+/** What was said at the desk of a study: its marks, the last of which can be taken back, and how its artist likes to work. */
+final class DeskKeeper
+{
+    /** Between two marks no more than this was work, seconds. */
+    private const LONGEST_PASS = 5400;
+
+    /** The pace is taken in steps of this, so that the order does not change with every mark. */
+    private const PACE_STEP = 0.25;
+
+    public function __construct(private readonly DeskBoard $board)
+    {
+    }
+
+    /** @return list<DeskMarkRow> in the order in which they were made, without those taken back */
+    public function marks(Study $study): array
+    {
+        return array_values(DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', false)->orderBy('id')->get()->all());
+    }
+
+    /** @param  list<DeskMarkRow>  $marks */
+    public function habits(Study $study, array $marks = []): WorkingHabits
+    {
+        $kept = $study->desk ?? [];
+        $pace = max(self::PACE_STEP, round(self::paceOf($marks) / self::PACE_STEP) * self::PACE_STEP);
+
+        return new WorkingHabits(Way::tryFrom((string) ($kept['way'] ?? '')) ?? Way::AreaByArea, ($kept['hand'] ?? 'right') === 'left', (int) ($kept['session'] ?? 60), (int) ($kept['thin'] ?? 5), (int) ($kept['wet'] ?? 15), $pace);
+    }
+
+    /** @param  array<string, int|string|bool>  $changed */
+    public function change(Study $study, array $changed): int
+    {
+        $study->update(['desk' => [...$study->desk ?? [], ...$changed]]);
+
+        return $study->id;
+    }
+
+    /**
+     * @param  int  $position  marks that the zone had where this one was made
+     * @return int its id
+     *
+     * @throws ImpossibleChange when the zone is not there, or was marked elsewhere meanwhile
+     */
+    public function mark(User $user, Study $study, MarkKind $kind, int $zone, int $position, PassNote $pass, int $at): int
+    {
+        Study::query()->lockForUpdate()->findOrFail($study->id);
+        $rows = $this->marks($study);
+        $ground = $this->board->ground($user, $study) ?? throw ImpossibleChange::because('The picture has no zones to work on.');
+        $there = $this->board->zones($ground, $rows)[$zone] ?? throw ImpossibleChange::because('That zone is not planned any more; nothing was marked.');
+        if ($there->progress->marks !== $position) {
+            throw ImpossibleChange::because(sprintf('“%s” was marked elsewhere meanwhile; this mark was not made a second time.', $there->place->name));
+        }
+        $mark = new DeskMark($kind, $zone, $pass, $at);
+        $before = array_map(static fn (DeskMarkRow $r): DeskMark => $r->mark(), array_values(array_filter($rows, static fn (DeskMarkRow $r): bool => $r->zone === $zone)));
+
+        return DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => $kind, 'zone' => $zone, 'pass' => $pass->toArray(), 'made_at' => $at, ...$this->board->after($ground, $there, $mark, ...$before)])->id;
+    }
+
+    /** Takes the last mark back; nothing where there is none. */
+    public function takeBack(Study $study): int
+    {
+        $last = DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', false)->orderByDesc('id')->lockForUpdate()->first();
+        $last?->update(['taken_back' => true]);
+
+        return $last->id ?? 0;
+    }
+
+    /** @param  list<DeskMarkRow>  $marks */
+    private static function paceOf(array $marks): float
+    {
+        $times = [];
+        foreach ($marks as $i => $mark) {
+            $seconds = $i > 0 ? $mark->made_at - $marks[$i - 1]->made_at : 0;
+            if ($mark->kind !== MarkKind::Skipped && $seconds > 0 && $seconds < self::LONGEST_PASS) {
+                $times[] = [$mark->minutes, $seconds / 60];
+            }
+        }
+
+        return PassMinutes::pace($times);
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use KnottyPrism\Core\Desk\Order\DeskZone;
+use KnottyPrism\Core\Desk\Order\WorkPass;
+use KnottyPrism\Core\Desk\Progress\ZoneProgress;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\PlannedZone;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+
+/** A zone at the desk: what lies there, and what is to come. */
+final readonly class ZoneAtDesk
+{
+    /**
+     * @param  non-empty-list<Shade>  $shades
+     * @param  Sequence  $chain  what lies, then what is to come
+     * @param  int  $laid  passes of the chain that lie
+     */
+    public function __construct(public PlannedZone $zone, public DeskZone $place, public array $shades, public ZoneProgress $progress, public Sequence $chain, public int $laid)
+    {
+    }
+
+    public function left(): int
+    {
+        return count($this->chain->passes) - $this->laid;
+    }
+
+    public function laidPart(): Sequence
+    {
+        return new Sequence(array_slice($this->chain->passes, 0, $this->laid));
+    }
+
+    /** @return list<Role> */
+    public function roles(): array
+    {
+        return PlannedZone::roles($this->zone->wishes);
+    }
+
+    /** @return list<bool> by shade */
+    public function touches(): array
+    {
+        return array_map(static fn (Shade $s): bool => $s->touch, $this->shades);
+    }
+
+    /** @return list<float> by shade */
+    public function shares(): array
+    {
+        return array_map(static fn (Shade $s): float => $s->weight, $this->shades);
+    }
+
+    /** @return list<WorkPass> */
+    public function passes(): array
+    {
+        return WorkPass::all($this->chain);
+    }
+
+    /** mm² that a pass goes over. */
+    public function areaOf(WorkPass $pass): float
+    {
+        $shares = $this->shares();
+
+        return $this->place->area * array_sum(array_map(static fn (int $i): float => $shares[$i], $pass->over())) / max(1e-9, array_sum($shares));
+    }
+}

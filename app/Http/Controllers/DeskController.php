@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Answers\DeskAnswers;
+use App\Desk\DeskKeeper;
+use App\Http\CannotBeShown;
+use App\Http\Requests\Desk\DeskMarkRequest;
+use App\Http\Requests\Desk\HabitsRequest;
+use App\Models\Study;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** The desk of a study. Every change answers with the whole of it. */
+final class DeskController extends Controller
+{
+    public function __construct(private readonly DeskKeeper $keeper, private readonly DeskAnswers $answers)
+    {
+    }
+
+    public function show(Request $request, Study $study): JsonResponse
+    {
+        return $this->whole($request, $study);
+    }
+
+    public function mark(DeskMarkRequest $request, Study $study): JsonResponse
+    {
+        $this->once($request, fn (): int => $this->keeper->mark($this->user($request), $study, $request->markKind(), $request->integer('zone'), $request->integer('position'), $request->pass(), $request->integer('at')));
+
+        return $this->whole($request, $study);
+    }
+
+    public function takeBack(Request $request, Study $study): JsonResponse
+    {
+        $this->once($request, fn (): int => $this->keeper->takeBack($study));
+
+        return $this->whole($request, $study);
+    }
+
+    public function habits(HabitsRequest $request, Study $study): JsonResponse
+    {
+        $this->once($request, fn (): int => $this->keeper->change($study, $request->changed()));
+
+        return $this->whole($request, $study);
+    }
+
+    public function finished(Request $request, Study $study): JsonResponse
+    {
+        return CannotBeShown::orAnswer(fn (): array => $this->answers->finished($this->user($request), $study));
+    }
+
+    private function whole(Request $request, Study $study): JsonResponse
+    {
+        return CannotBeShown::orAnswer(fn (): array => $this->answers->desk($this->user($request), $study));
+    }
+}

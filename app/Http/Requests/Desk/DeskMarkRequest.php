@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Desk;
+
+use App\Drawers\DrawerKeeper;
+use App\Models\User;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\PassNote;
+
+/** A mark of the desk: which pass of which zone was laid, left out, or done otherwise, and when. */
+final class DeskMarkRequest extends FormRequest
+{
+    /** What a device's clock may be ahead, seconds. */
+    private const AHEAD = 86400;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'kind' => ['required', Rule::enum(MarkKind::class)],
+            'zone' => ['required', 'integer', 'min:1', 'max:255'],
+            'position' => ['required', 'integer', 'min:0', 'max:999'],
+            'tool' => ['required', 'string', 'max:120'],
+            'marks' => ['required', 'array', 'min:1'],
+            'marks.*' => [Rule::enum(PressureMark::class)],
+            'at' => ['required', 'integer', 'min:0', 'max:'.(time() + self::AHEAD)],
+        ];
+    }
+
+    /** @return list<\Closure> */
+    public function after(DrawerKeeper $drawers): array
+    {
+        return [function ($validator) use ($drawers): void {
+            if ($validator->errors()->isNotEmpty()) {
+                return;
+            }
+            if (array_diff(array_keys((array) $this->input('marks')), Role::values()) !== []) {
+                $validator->errors()->add('marks', 'Marks are by the zone\'s colours: '.implode(', ', Role::values()).'.');
+            }
+            $tool = (string) $this->string('tool');
+            $user = $this->user();
+            $known = $user instanceof User ? array_map(static fn ($p): string => $p->id(), $drawers->shelfOf($user)->pencils) : [];
+            if (Finish::tryFrom($tool) === null && ! in_array($tool, $known, true)) {
+                $validator->errors()->add('tool', 'There is no such pencil in the drawer; bring it in under "Drawer", or choose another.');
+            }
+        }];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['marks.*' => 'Say how hard, in at least one of the zone\'s colours.', 'at.*' => 'The clock of this device is wrong.'];
+    }
+
+    public function markKind(): MarkKind
+    {
+        return MarkKind::from((string) $this->string('kind'));
+    }
+
+    public function pass(): PassNote
+    {
+        /** @var array<string, string> $marks */
+        $marks = $this->validated('marks');
+
+        return new PassNote((string) $this->string('tool'), array_map(PressureMark::from(...), $marks));
+    }
+}

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Resources;
+
+use App\Desk\ZoneAtDesk;
+use App\Models\DeskMarkRow;
+use App\Plans\PlanGround;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Desk\Finish\AskFinished;
+use KnottyPrism\Core\Desk\Finish\Finding;
+use KnottyPrism\Core\Desk\Finish\LaidShade;
+use KnottyPrism\Core\Desk\Finish\LaidZone;
+use KnottyPrism\Core\Desk\Order\PlacedStep;
+use KnottyPrism\Core\Desk\Order\WorkingHabits;
+use KnottyPrism\Core\Desk\Order\WorkPass;
+use KnottyPrism\Core\Desk\Order\ZoneSteps;
+use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Words\BodyCautions;
+use KnottyPrism\Core\Desk\Words\HowToLay;
+use KnottyPrism\Core\Error\UnknownPencil;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Sheet;
+use KnottyPrism\Core\Medium\Paper\PencilGrain;
+use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+
+/** The desk in the form of docs/openapi.yaml. */
+final class DeskResource
+{
+    /** @return array<string, mixed> */
+    public static function habits(WorkingHabits $habits): array
+    {
+        return ['way' => $habits->way->value, 'hand' => $habits->leftHanded ? 'left' : 'right', 'session' => $habits->session, 'thin' => $habits->thin, 'wet' => $habits->wet, 'pace' => $habits->pace];
+    }
+
+    /**
+     * @param  array<string, mixed>  $shown  the zone's chain, see {@see SequenceResource::answer()}
+     * @param  array<string, string>  $seen  the photo's colours, by role
+     * @return array<string, mixed>
+     */
+    public static function step(ZoneAtDesk $zone, PlacedStep $placed, array $shown, array $seen, PlanGround $ground, bool $begins): array
+    {
+        $at = $placed->step->pass;
+        $pass = $zone->chain->passes[$at];
+        $work = WorkPass::of($pass);
+        /** @var list<array<string, mixed>> $passes */
+        $passes = $shown['passes'];
+        $note = $ground->zones->note($zone->place->number);
+        $cautions = array_values(array_filter($shown['cautions'], static fn (array $c): bool => $c['pass'] === $at));
+
+        return [
+            'zone' => $zone->place->number, 'zoneName' => $zone->place->name, 'position' => $zone->progress->marks + $at - $zone->laid, 'pass' => $at + 1, 'of' => count($zone->chain->passes),
+            ...self::tool($pass), 'marks' => $passes[$at]['marks'], 'how' => ucfirst($shown['manners'][$at]), 'reason' => $passes[$at]['reason'],
+            'point' => HowToLay::point($work, $zone->touches(), $zone->areaOf($work), $at === 0),
+            'strokes' => HowToLay::strokes($work, self::strokes($ground->sheet->settings->strokes[$zone->place->number] ?? null), $note->surface),
+            'shades' => array_map(static fn (Shade $s): array => [
+                'role' => $s->name, 'name' => $s->called(), 'seen' => $seen[$s->name] ?? '#808080', 'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
+                'before' => self::dab($passes, $at - 1, $s->name, $ground), 'after' => self::dab($passes, $at, $s->name, $ground),
+            ], $zone->shades),
+            'cautions' => array_map(static fn (array $c): string => $c['text'], $cautions), 'body' => BodyCautions::at($placed->step->tool, $begins),
+            'minutes' => OrderResource::minutes($placed->step->minutes), 'dries' => $placed->step->drying, 'turn' => $placed->turn,
+        ];
+    }
+
+    /**
+     * What lies in a shade after so many passes.
+     *
+     * @param  list<array<string, mixed>>  $passes
+     * @return array<string, mixed>
+     */
+    private static function dab(array $passes, int $at, string $role, PlanGround $ground): array
+    {
+        for (; $at >= 0; $at--) {
+            $dab = ((array) $passes[$at]['dabs'])[$role] ?? null;
+            if (is_array($dab)) {
+                return ['hex' => $dab['hex'], 'strata' => $dab['strata']];
+            }
+        }
+
+        return ['hex' => Figures::colour(Lab::ofXyz((new Sheet($ground->paper))->xyz()))['hex'], 'strata' => []];
+    }
+
+    private static function strokes(?int $decided): ?string
+    {
+        return match ($decided) {
+            null => null,
+            PencilGrain::CIRCLES => 'in small circles',
+            default => 'the way that you drew',
+        };
+    }
+
+    /** @return array<string, mixed> */
+    public static function tool(GradedPass $pass): array
+    {
+        return $pass->tool instanceof Finish ? ['finish' => $pass->tool->value, 'pencil' => null] : ['finish' => null, 'pencil' => RecipeResource::pencil($pass->tool)];
+    }
+
+    /**
+     * @param  list<PlacedStep>  $steps
+     * @param  array<int, ZoneAtDesk>  $zones
+     * @return array<string, mixed>
+     */
+    public static function session(array $steps, array $zones): array
+    {
+        $tools = [];
+        foreach ($steps as $placed) {
+            $tools[$placed->step->tool] ??= self::tool($zones[$placed->step->zone]->chain->passes[$placed->step->pass]);
+        }
+
+        return ['steps' => count($steps), 'minutes' => OrderResource::minutes(array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $steps))), 'tools' => array_values($tools)];
+    }
+
+    /** @return array<string, mixed> */
+    public static function mark(DeskMarkRow $row, ?ZoneAtDesk $zone, PlanGround $ground): array
+    {
+        $words = $row->pass['tool'];
+        if ($zone !== null) {
+            try {
+                $pass = $row->mark()->pass->read($ground->shelf, $zone->roles());
+                $words = $pass->over() === [] ? $words : SequenceWords::of($zone->chain, $zone->shades)->pass($pass);
+            } catch (UnknownPencil) {
+            }
+        }
+
+        return ['id' => $row->id, 'kind' => $row->kind->value, 'zone' => $row->zone, 'zoneName' => $zone->place->name ?? '', 'words' => $words, 'at' => $row->made_at];
+    }
+
+    /**
+     * Zones that are wet by what was marked last there, and until when.
+     *
+     * @param  list<DeskMarkRow>  $marks
+     * @param  list<int>  $zones
+     * @return list<array{zone: int, until: int}>
+     */
+    public static function wet(array $marks, WorkingHabits $habits, array $zones): array
+    {
+        $wet = [];
+        foreach ($marks as $row) {
+            $pass = $row->mark()->pass;
+            $minutes = $row->kind === MarkKind::Skipped ? 0.0 : ZoneSteps::drying(new WorkPass($pass->tool, array_values($pass->marks)), $habits);
+            if ($minutes > 0 && in_array($row->zone, $zones, true)) {
+                $wet[$row->zone] = ['zone' => $row->zone, 'until' => $row->made_at + (int) (60 * $minutes)];
+            }
+        }
+
+        return array_values(array_filter($wet, static fn (array $w): bool => $w['until'] > time() - 60));
+    }
+
+    /**
+     * @param  array<int, ZoneAtDesk>  $zones
+     * @return list<array<string, mixed>> every pencil that the picture takes, once
+     */
+    public static function pencils(array $zones): array
+    {
+        $pencils = [];
+        foreach ($zones as $zone) {
+            foreach ($zone->chain->pencils() as $pencil) {
+                $pencils[$pencil->id()] = RecipeResource::pencil($pencil);
+            }
+        }
+        ksort($pencils);
+
+        return array_values($pencils);
+    }
+
+    /**
+     * @param  array<int, ZoneAtDesk>  $zones
+     * @return list<array<string, mixed>>
+     */
+    public static function findings(array $zones, PlanGround $ground): array
+    {
+        $laid = array_map(static function (ZoneAtDesk $z) use ($ground): LaidZone {
+            $lies = $z->laidPart();
+            $next = $z->chain->passes[$z->laid] ?? null;
+            $shades = array_map(static fn (Shade $s, int $i): LaidShade => new LaidShade('the '.$s->called(), $s->target, Lab::ofXyz($lies->stackIn($i)->on($ground->paper)->xyz()), $s->touch), $z->shades, array_keys($z->shades));
+
+            return new LaidZone($z->place->number, $z->place->name, $shades, $z->left(), $next === null ? '' : ucfirst(SequenceWords::of($z->chain, $z->shades)->pass($next)).'.', $ground->zones->note($z->place->number)->importance, $ground->readings[$z->place->number]->zone->keptWhite, $z->laid > 0);
+        }, $zones);
+        $touching = [];
+        foreach ($ground->zones->labels->borders() as $a => $others) {
+            foreach (array_keys($others) as $b) {
+                $touching[] = [$a, $b];
+            }
+        }
+
+        return array_map(static fn (Finding $f): array => ['what' => $f->what, 'zone' => $f->zone, 'text' => $f->text, 'step' => $f->step], AskFinished::of(array_values($laid), $touching));
+    }
+}

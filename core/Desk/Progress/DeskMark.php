@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Desk\Progress;
+
+use KnottyPrism\Core\Picture\Decisions\PassNote;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+
+/** One mark of the desk: what was done in a zone, and what that zone was to have after it. */
+final readonly class DeskMark
+{
+    /**
+     * @param  PassNote  $pass  what lies, or was left out
+     * @param  int  $at  when, seconds since 1970
+     * @param  ?SequenceNote  $rest  what was to come after it where that was no more what the plan says
+     * @param  string  $plan  names the zone's plan of then, see {@see ZoneProgress::planKey()}
+     */
+    public function __construct(public MarkKind $kind, public int $zone, public PassNote $pass, public int $at, public ?SequenceNote $rest = null, public string $plan = '')
+    {
+    }
+}

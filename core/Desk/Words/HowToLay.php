@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Desk\Words;
+
+use KnottyPrism\Core\Desk\Order\WorkPass;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Photo\Zones\Surface;
+
+/** How a pass is laid, in the few words that are read from an easel's length: what point, and which way the strokes run. */
+final class HowToLay
+{
+    /** mm² below which a place is found with the point. */
+    private const SMALL = 150.0;
+
+    /**
+     * @param  list<bool>  $touches  whether a shade is a touch
+     * @param  float  $area  mm² that it goes over
+     */
+    public static function point(WorkPass $pass, array $touches, float $area, bool $first): string
+    {
+        $firm = array_filter($pass->marks, static fn (?PressureMark $m): bool => $m === PressureMark::Firm || $m === PressureMark::Full);
+
+        return match (true) {
+            $pass->finish === Finish::Solvent => 'a brush, nearly dry',
+            $pass->finish === Finish::Tissue => 'a folded tissue',
+            $pass->finish === Finish::Lift => 'a kneaded eraser, pressed and lifted',
+            $pass->finish === Finish::Blender => 'the blender, dull',
+            $pass->isOn($touches), $area < self::SMALL => 'a sharp point',
+            $first => 'a dull point, its side to the paper',
+            $firm !== [] => 'a point that is rounded off',
+            default => 'a sharp point, small strokes',
+        };
+    }
+
+    /** @param  ?string  $strokes  what the artist decided for the zone, in words; nothing where she did not */
+    public static function strokes(WorkPass $pass, ?string $strokes, Surface $surface): string
+    {
+        if ($pass->finish === Finish::Lift) {
+            return 'never rubbed';
+        }
+
+        return $strokes ?? match ($surface) {
+            Surface::HardAndShiny => 'along the form, edges crisp',
+            Surface::Smooth => 'along the form, strokes close',
+            Surface::SoftAndFuzzy => 'short, the way it grows',
+            Surface::Rough => 'loose, the tooth left open',
+        };
+    }
+}
