@@ -120,6 +120,12 @@ final class DeskBoard
         return array_values(array_filter($order->steps, static fn (PlacedStep $p): bool => $p->step->pass >= $zones[$p->step->zone]->laid));
     }
 
+    /** Names the plan of a zone as it is now. */
+    public function planKey(ZoneAtDesk $zone): string
+    {
+        return ZoneProgress::planKey(self::inOrder($zone->zone->sequence ?? new Sequence([]), $zone->zone, $zone->shades));
+    }
+
     /**
      * What comes after a mark, to be kept with it: nothing where that is what the plan says.
      *
@@ -129,13 +135,12 @@ final class DeskBoard
     {
         $sequence = $zone->zone->sequence ?? new Sequence([]);
         $now = $this->zone($ground, $zone->zone, $sequence, $zone->place, [...array_values($before), $mark]);
-        $plan = self::inOrder($sequence, $zone->zone, $zone->shades);
         $pass = WorkPass::of($mark->pass->read($ground->shelf, $zone->roles()));
         $shares = array_map(static fn (float $s): float => $s / max(1e-9, array_sum($zone->shares())), $zone->shares());
 
         return [
             'rest' => $now->progress->astray ? SequenceNote::of(new Sequence(array_slice($now->chain->passes, $now->laid)), $zone->roles())->toArray() : null,
-            'plan' => ZoneProgress::planKey($plan), 'minutes' => PassMinutes::of($pass, $shares, $zone->place->area),
+            'plan' => $this->planKey($zone), 'minutes' => PassMinutes::of($pass, $shares, $zone->place->area),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
+use App\History\ChangedElsewhere;
 use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
@@ -72,10 +73,17 @@ final class DeskKeeper
         return DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => $kind, 'zone' => $zone, 'pass' => $pass->toArray(), 'made_at' => $at, ...$this->board->after($ground, $there, $mark, ...$before)])->id;
     }
 
-    /** Takes the last mark back; nothing where there is none. */
-    public function takeBack(Study $study): int
+    /**
+     * Takes the last mark back; nothing where there is none.
+     *
+     * @param  ?int  $of  the mark that was the last where this was asked for; 0 where there was none
+     *
+     * @throws ChangedElsewhere when another was made since
+     */
+    public function takeBack(Study $study, ?int $of): int
     {
         $last = DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', false)->orderByDesc('id')->lockForUpdate()->first();
+        ChangedElsewhere::check($of, $last->id ?? 0, $last === null ? null : 'another mark was made');
         $last?->update(['taken_back' => true]);
 
         return $last->id ?? 0;

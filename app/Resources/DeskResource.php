@@ -23,6 +23,7 @@ use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
+use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -30,6 +31,9 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** The desk in the form of docs/openapi.yaml. */
 final class DeskResource
 {
+    /** What is said of how a zone ends, and not of how a pass is laid. */
+    private const NOT_OF_A_PASS = [CautionCode::OutOfReach->value, CautionCode::NotLightfast->value, CautionCode::Twins->value, CautionCode::Flat->value];
+
     /** @return array<string, mixed> */
     public static function habits(WorkingHabits $habits): array
     {
@@ -41,7 +45,7 @@ final class DeskResource
      * @param  array<string, string>  $seen  the photo's colours, by role
      * @return array<string, mixed>
      */
-    public static function step(ZoneAtDesk $zone, PlacedStep $placed, array $shown, array $seen, PlanGround $ground, bool $begins): array
+    public static function step(ZoneAtDesk $zone, PlacedStep $placed, array $shown, array $seen, PlanGround $ground): array
     {
         $at = $placed->step->pass;
         $pass = $zone->chain->passes[$at];
@@ -49,7 +53,7 @@ final class DeskResource
         /** @var list<array<string, mixed>> $passes */
         $passes = $shown['passes'];
         $note = $ground->zones->note($zone->place->number);
-        $cautions = array_values(array_filter($shown['cautions'], static fn (array $c): bool => $c['pass'] === $at));
+        $cautions = array_values(array_filter($shown['cautions'], static fn (array $c): bool => $c['pass'] === $at && ! in_array($c['code'], self::NOT_OF_A_PASS, true)));
 
         return [
             'zone' => $zone->place->number, 'zoneName' => $zone->place->name, 'position' => $zone->progress->marks + $at - $zone->laid, 'pass' => $at + 1, 'of' => count($zone->chain->passes),
@@ -60,7 +64,7 @@ final class DeskResource
                 'role' => $s->name, 'name' => $s->called(), 'seen' => $seen[$s->name] ?? '#808080', 'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
                 'before' => self::dab($passes, $at - 1, $s->name, $ground), 'after' => self::dab($passes, $at, $s->name, $ground),
             ], $zone->shades),
-            'cautions' => array_map(static fn (array $c): string => $c['text'], $cautions), 'body' => BodyCautions::at($placed->step->tool, $begins),
+            'cautions' => array_map(static fn (array $c): string => $c['text'], $cautions), 'body' => BodyCautions::at($placed->step->tool),
             'minutes' => OrderResource::minutes($placed->step->minutes), 'dries' => $placed->step->drying, 'turn' => $placed->turn,
         ];
     }
@@ -110,7 +114,7 @@ final class DeskResource
             $tools[$placed->step->tool] ??= self::tool($zones[$placed->step->zone]->chain->passes[$placed->step->pass]);
         }
 
-        return ['steps' => count($steps), 'minutes' => OrderResource::minutes(array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $steps))), 'tools' => array_values($tools)];
+        return ['steps' => count($steps), 'minutes' => OrderResource::minutes(array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $steps))), 'tools' => array_values($tools), 'body' => BodyCautions::before(array_keys($tools))];
     }
 
     /** @return array<string, mixed> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Answers\RecipeAnswers;
+use App\Desk\HalfDone;
 use App\Models\PencilRow;
 use App\Models\Reversal;
 use App\Models\Study;
@@ -62,7 +63,7 @@ final class DatabaseSeeder extends Seeder
         ['stakes', 0.58, 0.2, Surface::Rough, Distance::Far],
     ];
 
-    public function run(StudyKeeper $studies, PhotoStore $store, SpotReader $spots, RecipeAnswers $recipes, KeptRecipes $plans, SurveyRepository $surveys, ShippedPlan $shipped): void
+    public function run(StudyKeeper $studies, PhotoStore $store, SpotReader $spots, RecipeAnswers $recipes, KeptRecipes $plans, SurveyRepository $surveys, ShippedPlan $shipped, HalfDone $halfDone): void
     {
         $user = User::query()->firstOrCreate(
             ['email' => config('app.demo_email')],
@@ -75,7 +76,9 @@ final class DatabaseSeeder extends Seeder
         if ($user->studies()->doesntExist()) {
             DB::transaction(fn () => $this->setUpStudy($user, $studies, $store, $spots, $recipes, $plans, $surveys));
             // It opens planned; where something has changed since this was written, the planner finds it again.
-            $shipped->putIn($user->studies()->firstOrFail(), (string) file_get_contents(base_path('demo/plan.json')));
+            $study = $user->studies()->firstOrFail();
+            $shipped->putIn($study, (string) file_get_contents(base_path('demo/plan.json')));
+            $halfDone->mark($study);
         }
     }
 

@@ -20,6 +20,7 @@ const SignInScreen = lazy(async () => ({ default: (await import('./app/SignInScr
 const PhotoPlace = lazy(async () => ({ default: (await import('./places/photo/PhotoPlace')).PhotoPlace }));
 const DrawerPlace = lazy(async () => ({ default: (await import('./places/drawer/DrawerPlace')).DrawerPlace }));
 const PlanPlace = lazy(async () => ({ default: (await import('./places/plan/PlanPlace')).PlanPlace }));
+const DeskPlace = lazy(async () => ({ default: (await import('./places/desk/DeskPlace')).DeskPlace }));
 const place = (name: string, content: ReactNode) => (
     <PlaceBoundary key={name} name={name}>
         {content}
@@ -40,6 +41,7 @@ createRoot(root).render(
                     <Route path="/photo/:studyId?" element={place('Photo', <PhotoPlace />)} />
                     <Route path="/drawer" element={place('Drawer', <DrawerPlace />)} />
                     <Route path="/plan/:studyId?" element={place('Plan', <PlanPlace />)} />
+                    <Route path="/desk/:studyId?" element={place('Desk', <DeskPlace />)} />
                     <Route path="*" element={<Navigate to="/photo" replace />} />
                 </Routes>
             </BrowserRouter>

@@ -9,6 +9,7 @@ use App\Desk\DeskKeeper;
 use App\Http\CannotBeShown;
 use App\Http\Requests\Desk\DeskMarkRequest;
 use App\Http\Requests\Desk\HabitsRequest;
+use App\Http\Requests\UndoRequest;
 use App\Models\Study;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,9 +33,9 @@ final class DeskController extends Controller
         return $this->whole($request, $study);
     }
 
-    public function takeBack(Request $request, Study $study): JsonResponse
+    public function takeBack(UndoRequest $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->keeper->takeBack($study));
+        $this->once($request, fn (): int => $this->keeper->takeBack($study, $request->meant()));
 
         return $this->whole($request, $study);
     }

@@ -15,16 +15,22 @@ final class BodyCautions
 
     public const DUST = 'Tap dust off beside the drawing, do not blow; no food at the desk, and wash your hands after.';
 
-    public const BREAK = 'A break for eyes and wrists: look far away, let the hands hang.';
-
-    /** Minutes after which one is due. */
-    public const BREAK_AFTER = 45;
-
-    /** @return list<string> */
-    public static function at(string $tool, bool $firstOfSession): array
+    /** @return list<string> at a step */
+    public static function at(string $tool): array
     {
-        $finish = Finish::tryFrom($tool);
+        return Finish::tryFrom($tool) === Finish::Solvent ? [self::SOLVENT] : [];
+    }
 
-        return array_values(array_filter([$finish === Finish::Solvent ? self::SOLVENT : null, $firstOfSession && $finish === null ? self::POINTING : null, $firstOfSession ? self::DUST : null]));
+    /**
+     * Before a session.
+     *
+     * @param  list<string>  $tools  pencils and finishes of it
+     * @return list<string>
+     */
+    public static function before(array $tools): array
+    {
+        $pencils = array_filter($tools, static fn (string $tool): bool => Finish::tryFrom($tool) === null);
+
+        return array_values(array_filter([$pencils === [] ? null : self::POINTING, self::DUST, in_array(Finish::Solvent->value, $tools, true) ? self::SOLVENT : null]));
     }
 }

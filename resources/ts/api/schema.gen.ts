@@ -863,6 +863,96 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["desk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/desk/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["markDesk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/desk/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeDeskMarkBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/desk/habits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["deskHabits"];
+        trace?: never;
+    };
+    "/api/studies/{study}/desk/finished": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["deskFinished"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/plan": {
         parameters: {
             query?: never;
@@ -1658,6 +1748,143 @@ export interface components {
             stack?: string | null;
             code?: string;
             note?: string | null;
+        };
+        DeskHabits: {
+            way: string;
+            /** @enum {unknown} */
+            hand: "right" | "left";
+            /** @description minutes */
+            session: number;
+            /** @description minutes until a thin wash is dry */
+            thin: number;
+            wet: number;
+            /** @description minutes taken for each that is reckoned */
+            pace: number;
+            breaks: boolean;
+        };
+        DeskHabitsChange: {
+            way?: string;
+            /** @enum {unknown} */
+            hand?: "right" | "left";
+            session?: number;
+            thin?: number;
+            wet?: number;
+            breaks?: boolean;
+        };
+        DeskDab: {
+            hex: string;
+            /** @description empty for bare paper */
+            strata: string[];
+        };
+        DeskShade: {
+            role: string;
+            name: string;
+            /** @description the photo's colour */
+            seen: string;
+            /** @description how hard; null where it is left out */
+            mark: string | null;
+            before: components["schemas"]["DeskDab"];
+            after: components["schemas"]["DeskDab"];
+        };
+        DeskStep: {
+            zone: number;
+            zoneName: string;
+            /** @description marks that its zone has before it */
+            position: number;
+            pass: number;
+            of: number;
+            finish: string | null;
+            pencil: components["schemas"]["DrawerPencil"] | null;
+            marks: {
+                [key: string]: string | null;
+            };
+            how: string;
+            reason: string | null;
+            point: string;
+            strokes: string;
+            shades: components["schemas"]["DeskShade"][];
+            cautions: string[];
+            /** @description what to mind for body and room */
+            body: string[];
+            minutes: number;
+            /** @description minutes until the zone may be touched again */
+            dries: number;
+            /** @description how the sheet lies */
+            turn: number;
+            session: number;
+        };
+        DeskTool: {
+            finish: string | null;
+            pencil: components["schemas"]["DrawerPencil"] | null;
+        };
+        DeskMark: {
+            id: number;
+            /** @enum {unknown} */
+            kind: "done" | "skipped" | "other";
+            zone: number;
+            zoneName: string;
+            words: string;
+            /** @description seconds since 1970 */
+            at: number;
+        };
+        NewDeskMark: {
+            /** @enum {unknown} */
+            kind: "done" | "skipped" | "other";
+            zone: number;
+            /** @description marks that the zone had when it was made */
+            position: number;
+            /** @description identifier of a pencil, or a finish */
+            tool: string;
+            marks: {
+                [key: string]: string;
+            };
+            /** @description by the device's clock */
+            at: number;
+        };
+        Desk: {
+            stamp: number;
+            habits: components["schemas"]["DeskHabits"];
+            ways: {
+                value: string;
+                words: string;
+            }[];
+            cannot: string | null;
+            steps: components["schemas"]["DeskStep"][];
+            sessions: {
+                /** @description what to mind for body and room */
+                body: string[];
+                steps: number;
+                minutes: number;
+                tools: components["schemas"]["DeskTool"][];
+            }[];
+            zones: {
+                /** @description closed lines round it, x and y by turns as shares of the photo */
+                outlines: number[][];
+                number: number;
+                name: string;
+                laid: number;
+                left: number;
+                astray: boolean;
+                marks: number;
+            }[];
+            marks: components["schemas"]["DeskMark"][];
+            wet: {
+                zone: number;
+                /** @description seconds since 1970 */
+                until: number;
+            }[];
+            howFar: string;
+            minutesLeft: number;
+            pencils: components["schemas"]["DrawerPencil"][];
+        };
+        DeskFinished: {
+            findings: {
+                /** @enum {unknown} */
+                what: "unfinished" | "dark" | "light" | "contrast" | "edge" | "white";
+                zone: number;
+                text: string;
+                step: string;
+            }[];
         };
         PlanRamp: {
             zone: string;
@@ -3746,6 +3973,128 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Recipes"];
+                };
+            };
+        };
+    };
+    desk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what is to come, step by step, and what lies */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    markDesk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["NewDeskMark"];
+            };
+        };
+        responses: {
+            /** @description the desk after it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    takeDeskMarkBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
+        responses: {
+            /** @description the desk without its last mark */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    deskHabits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DeskHabitsChange"];
+            };
+        };
+        responses: {
+            /** @description the desk in that way */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    deskFinished: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what keeps the drawing from being finished */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskFinished"];
                 };
             };
         };

@@ -67,6 +67,15 @@ export type PlanChange = Schemas['PlanChange'];
 export type PlanPencil = Schemas['PlanPencil'];
 export type PlanRamp = Schemas['PlanRamp'];
 export type ValueRuns = Schemas['ValueRuns'];
+export type Desk = Schemas['Desk'];
+export type DeskStep = Schemas['DeskStep'];
+export type DeskShade = Schemas['DeskShade'];
+export type DeskTool = Schemas['DeskTool'];
+export type DeskHabits = Schemas['DeskHabits'];
+export type DeskHabitsChange = Schemas['DeskHabitsChange'];
+export type DeskFinished = Schemas['DeskFinished'];
+export type NewDeskMark = Schemas['NewDeskMark'];
+export type DrawerPencil = Schemas['DrawerPencil'];
 export type Problem = Schemas['Problem'];
 
 /** A change as it is made on the page; it gets its key when it is sent. */

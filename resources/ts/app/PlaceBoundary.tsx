@@ -36,7 +36,7 @@ export class PlaceBoundary extends Component<PlaceBoundaryProps, { broken: boole
                         Open it again
                     </Button>
                     <nav aria-label="Places">
-                        <a href="/photo">Photo</a> · <a href="/drawer">Drawer</a> · <a href="/plan">Plan</a>
+                        <a href="/photo">Photo</a> · <a href="/drawer">Drawer</a> · <a href="/plan">Plan</a> · <a href="/desk">Desk</a>
                     </nav>
                 </Middle>
             );

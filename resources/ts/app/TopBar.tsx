@@ -80,6 +80,7 @@ export function TopBar({ children, onFault }: TopBarProps) {
                     <NavLink to="/photo">Photo</NavLink>
                     <NavLink to="/drawer">Drawer</NavLink>
                     <NavLink to="/plan">Plan</NavLink>
+                    <NavLink to="/desk">Desk</NavLink>
                 </nav>
                 {children}
                 <div className="end">

@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { sentenceOf } from '../../api/client';
+import type { Desk, Study } from '../../api/types';
+import { WordButton } from '../../ui/controls';
+import { BesideThePhoto } from './BesideThePhoto';
+import { UnderTheHand } from './UnderTheHand';
+import { HabitsPart } from './HabitsPart';
+import { LayOutPart } from './LayOutPart';
+import { useDesk, useDeskChanges, type DeskChanges } from './queries';
+import { Timers } from './Timers';
+import { useDeskWork, type DeskWork } from './useDeskWork';
+import { useWakeLock } from './useWakeLock';
+import { ZoneOnPhoto } from './ZoneOnPhoto';
+
+const Head = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 18px;
+    padding: 0 24px;
+    & .end {
+        margin-left: auto;
+        display: flex;
+        flex-wrap: wrap;
+    }
+`;
+
+/* What is pressed lies under the photo, on the side of the hand that does not draw. */
+const Two = styled.main<{ $isLeft: boolean }>`
+    display: grid;
+    grid-template-columns: ${(p) => (p.$isLeft ? 'minmax(0, 6fr) minmax(0, 5fr)' : 'minmax(0, 5fr) minmax(0, 6fr)')};
+    grid-template-areas: ${(p) => (p.$isLeft ? "'beside photo' 'beside hand'" : "'photo beside' 'hand beside'")};
+    grid-template-rows: auto 1fr;
+    gap: 8px 28px;
+    /* The hand rests on the lower edge of a tablet that is propped up: nothing stands there. */
+    padding: 4px 24px 64px;
+    & > .photo {
+        grid-area: photo;
+    }
+    & > .beside {
+        grid-area: beside;
+    }
+    & > .hand {
+        grid-area: hand;
+    }
+    @media (max-width: 899px) {
+        grid-template-columns: minmax(0, 1fr);
+        grid-template-areas: 'photo' 'beside' 'hand';
+    }
+`;
+
+const Plain = styled.main`
+    padding: 24px;
+`;
+
+interface DeskScreenProps {
+    study: Study;
+    onFault: (text: string) => void;
+}
+
+/** The desk of a study, as soon as it is there. */
+export function DeskScreen({ study, onFault }: DeskScreenProps) {
+    const desk = useDesk(study.id);
+    const changes = useDeskChanges(study.id, (error) => onFault(sentenceOf(error)));
+    useWakeLock();
+    if (desk.data === undefined) {
+        return desk.error === null ? (
+            <Plain aria-busy="true">Laying out what is to come…</Plain>
+        ) : (
+            <Plain>
+                <p role="alert">{sentenceOf(desk.error)}</p>
+                <WordButton onPress={() => void desk.refetch()}>Look again</WordButton>
+            </Plain>
+        );
+    }
+    if (desk.data.cannot !== null) {
+        return (
+            <Plain>
+                {desk.data.cannot} <Link to={`/plan/${study.id}`}>Go to its plan</Link>.
+            </Plain>
+        );
+    }
+    return <AtWork study={study} desk={desk.data} changes={changes} />;
+}
+
+function AtWork({ study, desk, changes }: { study: Study; desk: Desk; changes: DeskChanges }) {
+    const work = useDeskWork(study.id, desk, changes);
+    const [looked, setLooked] = useState<number | null>(null);
+    const [isHow, setIsHow] = useState(false);
+    const { current, wet, pending } = work.state;
+    const session = desk.sessions[0];
+    return (
+        <>
+            <HeadLine desk={desk} work={work} isHow={isHow} onHow={() => setIsHow(!isHow)} />
+            {isHow && <HabitsPart desk={desk} onChange={(change) => changes.habits.mutate(change)} />}
+            {!work.sitting.isBegun && session !== undefined && current !== null && work.beside === 'pass' ? (
+                <LayOutPart session={session} of={desk.sessions.length} onBegin={work.sitting.begin} />
+            ) : (
+                <Two $isLeft={desk.habits.hand === 'left'}>
+                    <div className="photo">
+                        <ZoneOnPhoto
+                            study={study}
+                            zones={desk.zones}
+                            zone={work.beside === 'finished' ? looked : (current?.zone ?? null)}
+                        />
+                    </div>
+                    <div className="beside">
+                        <BesideThePhoto study={study} desk={desk} work={work} onLook={setLooked} />
+                    </div>
+                    <div className="hand">
+                        {work.beside === 'pass' && <UnderTheHand study={study} work={work} />}
+                        <Timers wet={wet} now={work.now} pending={pending} />
+                        {work.sitting.isBreakDue(work.now) && desk.habits.breaks && (
+                            <p role="status">
+                                A break for eyes and wrists: look far away, let the hands hang.{' '}
+                                <WordButton onPress={work.sitting.rest}>I have</WordButton>
+                            </p>
+                        )}
+                    </div>
+                </Two>
+            )}
+        </>
+    );
+}
+
+interface HeadLineProps {
+    desk: Desk;
+    work: DeskWork;
+    isHow: boolean;
+    onHow: () => void;
+}
+
+/** How far it is, what this session holds, and what can be asked. */
+function HeadLine({ desk, work, isHow, onHow }: HeadLineProps) {
+    const session = desk.sessions[0];
+    return (
+        <Head>
+            <span>{desk.howFar}</span>
+            {session !== undefined && (
+                <span>
+                    {desk.sessions.length === 1 ? 'The last session' : `${desk.sessions.length} sessions to come`}; in this one{' '}
+                    {session.steps} {session.steps === 1 ? 'pass' : 'passes'}, about {Math.round(session.minutes)} min
+                </span>
+            )}
+            <div className="end">
+                <WordButton aria-expanded={isHow} onPress={onHow}>
+                    How you work
+                </WordButton>
+                <WordButton onPress={() => work.toggle('finished')}>Finished?</WordButton>
+                <WordButton onPress={() => work.toggle('stop')}>Stop here</WordButton>
+            </div>
+        </Head>
+    );
+}

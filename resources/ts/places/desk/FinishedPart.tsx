@@ -1,0 +1,73 @@
+import styled from 'styled-components';
+import type { Desk, Study } from '../../api/types';
+import { sentenceOf } from '../../api/client';
+import { Button } from '../../ui/controls';
+import { useFinished } from './queries';
+
+const Part = styled.section`
+    display: grid;
+    gap: 10px;
+    padding: 12px 24px 96px;
+    justify-items: start;
+    & h2 {
+        font-size: var(--size-title);
+        font-weight: 600;
+    }
+    & ul {
+        margin: 0;
+        padding: 0;
+        list-style: none;
+        display: grid;
+        gap: 8px;
+        max-width: 86ch;
+    }
+    & li {
+        border-top: 1px solid var(--line);
+        padding-top: 6px;
+    }
+    & li button {
+        font: inherit;
+    }
+`;
+
+interface FinishedPartProps {
+    study: Study;
+    desk: Desk;
+    onZone: (zone: number) => void;
+    onClose: () => void;
+}
+
+/** Whether it is finished: how far it is, and each thing that keeps it from it with the one step that would help. */
+export function FinishedPart({ study, desk, onZone, onClose }: FinishedPartProps) {
+    const asked = useFinished(study.id, desk.stamp, true);
+    const findings = asked.data?.findings ?? [];
+    return (
+        <Part aria-label="Finished?">
+            <h2>
+                {desk.howFar}{' '}
+                {desk.steps.length > 0 &&
+                    `${desk.steps.length} ${desk.steps.length === 1 ? 'pass' : 'passes'} to come, about ${Math.round(desk.minutesLeft)} minutes.`}
+            </h2>
+            {asked.isPending && <p aria-busy="true">Looking through the zones…</p>}
+            {asked.error !== null && <p role="alert">{sentenceOf(asked.error)}</p>}
+            {asked.data !== undefined && findings.length === 0 && (
+                <p>
+                    Darks, lights and edges are as the photo asks for, as far as the plan can tell. Look at it upside down, and from across
+                    the room.
+                </p>
+            )}
+            <ul>
+                {findings.map((f) => (
+                    <li key={`${f.what}/${f.zone}`}>
+                        <button type="button" onClick={() => onZone(f.zone)} aria-label={`Show where: ${f.text}`}>
+                            {f.text}
+                        </button>
+                        <br />
+                        {f.step}
+                    </li>
+                ))}
+            </ul>
+            <Button onPress={onClose}>Back to the desk</Button>
+        </Part>
+    );
+}

@@ -1,0 +1,40 @@
+import styled from 'styled-components';
+import type { Study } from '../../api/types';
+import { WordButton } from '../../ui/controls';
+import { NextLine } from './lines';
+import type { DeskWork } from './useDeskWork';
+
+const Laid = styled.button`
+    width: 100%;
+    min-height: 84px;
+    margin: 10px 0 4px;
+    border: 0;
+    background: var(--ink);
+    color: var(--ground);
+    font-size: 30px;
+    font-weight: 700;
+    cursor: pointer;
+    touch-action: manipulation;
+`;
+
+/** What is pressed: one large place for "laid", and the ways out of it. */
+export function UnderTheHand({ study, work }: { study: Study; work: DeskWork }) {
+    const { current, next, canUndo } = work.state;
+    return (
+        <>
+            {current !== null && (
+                <>
+                    <Laid type="button" onClick={() => work.mark('done')}>
+                        Laid
+                    </Laid>
+                    <NextLine current={current} next={next} study={study} />
+                    <WordButton onPress={() => work.mark('skipped')}>Skip it</WordButton>
+                    <WordButton onPress={() => work.setBeside('other')}>I did something else</WordButton>
+                </>
+            )}
+            <WordButton isDisabled={!canUndo} onPress={work.back}>
+                Take the last mark back
+            </WordButton>
+        </>
+    );
+}

@@ -1,0 +1,50 @@
+import styled from 'styled-components';
+import type { Desk, Study } from '../../api/types';
+import { pathOf, thin, Twice } from '../../stage/lines';
+
+const Frame = styled.div<{ $shape: number }>`
+    position: relative;
+    width: min(100%, calc((100vh - 250px) * ${(p) => p.$shape}));
+    aspect-ratio: ${(p) => p.$shape};
+    & img,
+    & svg {
+        position: absolute;
+        inset: 0;
+        width: 100%;
+        height: 100%;
+    }
+    @media (max-width: 899px) {
+        width: min(100%, calc(34vh * ${(p) => p.$shape}));
+    }
+`;
+
+interface ZoneOnPhotoProps {
+    study: Study;
+    zones: Desk['zones'];
+    /** The zone that is worked; all else is dimmed. */
+    zone: number | null;
+}
+
+/** Where one is: the zone on the photo, all else dimmed. */
+export function ZoneOnPhoto({ study, zones, zone }: ZoneOnPhotoProps) {
+    const [width, height] = [1000, (1000 * study.photoHeight) / study.photoWidth];
+    const here = zones.find((z) => z.number === zone);
+    const d = here === undefined ? '' : pathOf(here.outlines, width, height, true);
+    return (
+        <Frame $shape={study.photoWidth / study.photoHeight}>
+            <img
+                src={`/api/studies/${study.id}/photo`}
+                alt={here === undefined ? 'the photo' : `the photo, “${here.name}” in it`}
+                draggable={false}
+            />
+            {here !== undefined && (
+                <svg viewBox={`0 0 ${width} ${height}`} preserveAspectRatio="none" aria-hidden="true">
+                    <path d={`M0 0H${width}V${height}H0Z${d}`} fill="#4d4d4d" fillOpacity="0.78" fillRule="evenodd" />
+                    <Twice width={2}>
+                        <path d={d} {...thin} />
+                    </Twice>
+                </svg>
+            )}
+        </Frame>
+    );
+}

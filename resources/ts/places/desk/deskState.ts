@@ -1,0 +1,96 @@
+import type { Edit } from '../../api/lane';
+import type { Desk, DeskStep, NewDeskMark } from '../../api/types';
+
+/** What stands on the desk now: what the application said, and what was marked since and waits. */
+export interface DeskState {
+    /** What is to come, in its order. */
+    steps: readonly DeskStep[];
+    /** The step to do: the first whose zone is dry; nothing where all is done or all that is left is wet. */
+    current: DeskStep | null;
+    /** The one after it. */
+    next: DeskStep | null;
+    /** Wet zones and until when, seconds since 1970. */
+    wet: readonly { zone: number; name: string; until: number }[];
+    /** Zones whose rest is found anew once the network is there. */
+    pending: readonly string[];
+    /** Whether there is a mark to take back. */
+    canUndo: boolean;
+}
+
+const keyOf = (zone: number, position: number): string => `${zone}/${position}`;
+
+const isMark = (json: object | undefined): json is NewDeskMark => json !== undefined && 'kind' in json && 'position' in json;
+
+/** Marks that wait, without those that are taken back again before they were sent. */
+function marksOf(waiting: readonly Edit[]): { marks: NewDeskMark[]; undone: number } {
+    const marks: NewDeskMark[] = [];
+    let undone = 0;
+    for (const edit of waiting) {
+        if (isMark(edit.json)) {
+            marks.push(edit.json);
+        } else if (edit.path.endsWith('/undo') && marks.pop() === undefined) {
+            undone++;
+        }
+    }
+    return { marks, undone };
+}
+
+export function deskState(desk: Desk, waiting: readonly Edit[], now: number): DeskState {
+    const { marks, undone } = marksOf(waiting);
+    const known = new Set(marks.map((m) => keyOf(m.zone, m.position)));
+    const astray = new Set(marks.filter((m) => m.kind === 'other').map((m) => m.zone));
+    const steps = desk.steps.filter((s) => !known.has(keyOf(s.zone, s.position)) && !astray.has(s.zone));
+    const until = new Map(desk.wet.map((w) => [w.zone, w.until]));
+    for (const mark of marks) {
+        const step = desk.steps.find((s) => s.zone === mark.zone && s.position === mark.position);
+        if (mark.kind === 'done' && step !== undefined && step.dries > 0) {
+            until.set(mark.zone, mark.at + step.dries * 60);
+        }
+    }
+    const nameOf = (zone: number): string => desk.zones.find((z) => z.number === zone)?.name ?? '';
+    const wet = [...until].filter(([, at]) => at > now).map(([zone, at]) => ({ zone, name: nameOf(zone), until: at }));
+    const isWet = (zone: number): boolean => wet.some((w) => w.zone === zone);
+    const dry = firstOfEach(steps).filter((s) => !isWet(s.zone));
+    const current = dry[0] ?? null;
+    const after =
+        current === null
+            ? []
+            : firstOfEach(steps.filter((s) => s !== current)).filter(
+                  (s) => !isWet(s.zone) && !(s.zone === current.zone && current.dries > 0),
+              );
+    return {
+        steps,
+        current,
+        next: after[0] ?? null,
+        wet,
+        pending: [...astray].map(nameOf),
+        canUndo: marks.length > 0 || desk.marks.length > undone,
+    };
+}
+
+/** Of every zone what is next there: a pass is never laid before the one beneath it. */
+function firstOfEach(steps: readonly DeskStep[]): DeskStep[] {
+    const first = new Map<number, DeskStep>();
+    steps.forEach((s) => first.has(s.zone) || first.set(s.zone, s));
+    return [...first.values()];
+}
+
+/** "12:05" from seconds. */
+export const clockOf = (seconds: number): string => {
+    const left = Math.max(0, Math.ceil(seconds));
+    return `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
+};
+
+export const toolOf = (step: Pick<DeskStep, 'pencil' | 'finish'>): string => step.pencil?.id ?? step.finish ?? '';
+
+export const numberOf = (step: Pick<DeskStep, 'pencil' | 'finish'>): string => step.pencil?.number ?? step.finish ?? '';
+
+/** What is marked when a step is laid as it stands, or left out. */
+export const markOf = (step: DeskStep, kind: 'done' | 'skipped'): NewDeskMark => ({
+    kind,
+    zone: step.zone,
+    position: step.position,
+    tool: toolOf(step),
+    marks: Object.fromEntries(Object.entries(step.marks).filter((e): e is [string, string] => e[1] !== null)),
+    at: Math.floor(Date.now() / 1000),
+});

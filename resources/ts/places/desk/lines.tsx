@@ -1,0 +1,75 @@
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import type { Desk, DeskStep, Study } from '../../api/types';
+import { Button, WordButton } from '../../ui/controls';
+import { numberOf, type DeskState } from './deskState';
+
+const Next = styled.p`
+    font-size: var(--size-lead);
+    min-height: 44px;
+    display: flex;
+    align-items: center;
+    flex-wrap: wrap;
+    gap: 0 8px;
+`;
+
+const Stop = styled.section`
+    display: grid;
+    gap: 10px;
+    justify-items: start;
+    & h2 {
+        font-size: var(--size-title);
+        font-weight: 600;
+    }
+`;
+
+/** What comes after this pass; and, before the first of a zone, the way to try it on a scrap. */
+export function NextLine({ current, next, study }: { current: DeskStep; next: DeskStep | null; study: Study }) {
+    return (
+        <Next>
+            <span>
+                {next === null
+                    ? 'The last one.'
+                    : `Then ${numberOf(next) === numberOf(current) ? 'the same pencil' : numberOf(next)}, ${next.zone === current.zone ? 'here again' : `“${next.zoneName}”`}.`}{' '}
+                About {Math.max(1, Math.round(current.minutes))} min.
+            </span>
+            {current.pass === 1 && (
+                <Link to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}`}>Try it on a scrap first</Link>
+            )}
+        </Next>
+    );
+}
+
+interface StopPartProps {
+    desk: Desk;
+    state: DeskState;
+    onGoOn: () => void;
+    onStop: () => void;
+}
+
+/** Whether this is a good place to stop, and where the next one is. */
+export function StopPart({ desk, state, onGoOn, onStop }: StopPartProps) {
+    const open = desk.zones.filter((z) => z.laid > 0 && z.left > 0);
+    const left = desk.sessions[0]?.steps ?? 0;
+    const isGood = state.wet.length > 0 || open.length <= 1 || desk.steps.length === 0;
+    return (
+        <Stop aria-label="Stop here">
+            <h2>{isGood ? 'This is a good place to stop.' : 'You can stop here; all marks are kept.'}</h2>
+            {open.length > 0 && <p>Begun and not done: {open.map((z) => `“${z.name}”`).join(', ')}.</p>}
+            {state.wet.length > 0 && <p>What is wet can dry meanwhile. Close the jar; the rag goes into a lidded metal bin.</p>}
+            {!isGood && left > 0 && (
+                <p>
+                    The next good place is {left} {left === 1 ? 'pass' : 'passes'} on, about {Math.round(desk.sessions[0]?.minutes ?? 0)}{' '}
+                    minutes.
+                </p>
+            )}
+            <p>Tap dust off beside the drawing, cover it, and wash your hands.</p>
+            <div>
+                <Button $main onPress={onStop}>
+                    Stop for today
+                </Button>
+                <WordButton onPress={onGoOn}>Go on</WordButton>
+            </div>
+        </Stop>
+    );
+}

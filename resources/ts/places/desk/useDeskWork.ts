@@ -1,0 +1,84 @@
+import { useEffect, useState } from 'react';
+import type { Desk, NewDeskMark } from '../../api/types';
+import { useKeys } from '../../app/useKeys';
+import { deskState, markOf, numberOf } from './deskState';
+import type { DeskChanges } from './queries';
+import { useNow } from './useNow';
+import { useSitting } from './useSitting';
+
+/** What stands beside the photo. */
+export type Beside = 'pass' | 'other' | 'finished' | 'stop';
+
+/** The desk while one works at it: what is marked, by touch and by key, and what is looked at. */
+export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
+    const [beside, setBeside] = useState<Beside>('pass');
+    const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
+    const [turned, setTurned] = useState(0);
+    const sitting = useSitting(study, desk);
+    const now = useNow(true);
+    const state = deskState(desk, changes.waiting, now);
+    const { current } = state;
+    const isAtPass = current !== null && sitting.isBegun && beside === 'pass';
+
+    const mark = (kind: 'done' | 'skipped') => {
+        if (isAtPass) {
+            setTurned(current.turn);
+            changes.mark.mutate(markOf(current, kind));
+        }
+    };
+    const markOther = (other: NewDeskMark) => {
+        changes.mark.mutate(other);
+        setBeside('pass');
+    };
+    const back = () => {
+        if (state.canUndo) {
+            changes.undo.mutate();
+            setBeside('pass');
+        }
+    };
+    const toggle = (what: Beside) => setBeside(beside === what ? 'pass' : what);
+    useKeys({
+        onUndo: back,
+        onRedo: () => undefined,
+        onRecipe: () => undefined,
+        onKey: (key) => {
+            const does: Record<string, () => void> = {
+                ' ': () => mark('done'),
+                s: () => mark('skipped'),
+                o: () => isAtPass && setBeside('other'),
+                Backspace: back,
+                Escape: () => setBeside('pass'),
+            };
+            does[key]?.();
+            return does[key] !== undefined;
+        },
+    });
+    useTitle(current === null ? 'Desk' : `${numberOf(current)} ${current.zoneName}`);
+    return {
+        beside,
+        setBeside,
+        toggle,
+        hidden,
+        hide: (text: string) => setHidden(new Set([...hidden, text])),
+        turned,
+        sitting,
+        now,
+        state,
+        mark,
+        markOther,
+        back,
+    };
+}
+
+/** What the tab says, for one who has turned away from it. */
+function useTitle(title: string): void {
+    useEffect(() => {
+        const before = document.title;
+        document.title = `${title}, Knotty Prism`;
+        return () => {
+            document.title = before;
+        };
+    }, [title]);
+}
+
+export type DeskWork = ReturnType<typeof useDeskWork>;
