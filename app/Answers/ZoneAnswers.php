@@ -68,17 +68,10 @@ final class ZoneAnswers
     {
         [$width, $height] = [$sheet->labels->width, $sheet->labels->height];
 
-        return array_map(static function (Touch $touch) use ($width, $height): array {
-            $mask = str_repeat("\2", $width * $height);
-            foreach ($touch->pixels as $at) {
-                $mask[$at] = "\1";
-            }
-
-            return [
-                'role' => $touch->role->value, 'name' => $touch->name, 'share' => Figures::share($touch->share), 'x' => round($touch->at[0], 4), 'y' => round($touch->at[1], 4),
-                'reading' => RecipeResource::reading($touch->lab), 'outlines' => $touch->pixels === [] ? [] : (new Outlines(new LabelGrid($width, $height, $mask)))->of(1),
-            ];
-        }, $read->zone->touches);
+        return array_map(static fn (Touch $touch): array => [
+            'role' => $touch->role->value, 'name' => $touch->name, 'share' => Figures::share($touch->share), 'x' => round($touch->at[0], 4), 'y' => round($touch->at[1], 4),
+            'reading' => RecipeResource::reading($touch->lab), 'outlines' => Outlines::around($width, $height, $touch->pixels),
+        ], $read->zone->touches);
     }
 
     /** @return array<string, mixed> */

@@ -77,16 +77,18 @@ final class DeskKeeper
      * Takes the last mark back; nothing where there is none.
      *
      * @param  ?int  $of  the mark that was the last where this was asked for; 0 where there was none
+     * @return int the mark that is the last now, on which a next undo stands; 0 where there is none
      *
      * @throws ChangedElsewhere when another was made since
      */
     public function takeBack(Study $study, ?int $of): int
     {
-        $last = DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', false)->orderByDesc('id')->lockForUpdate()->first();
+        $latest = static fn (): ?DeskMarkRow => DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', false)->orderByDesc('id')->lockForUpdate()->first();
+        $last = $latest();
         ChangedElsewhere::check($of, $last->id ?? 0, $last === null ? null : 'another mark was made');
         $last?->update(['taken_back' => true]);
 
-        return $last->id ?? 0;
+        return $latest()->id ?? 0;
     }
 
     /** @param  list<DeskMarkRow>  $marks */

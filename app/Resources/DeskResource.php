@@ -53,7 +53,7 @@ final class DeskResource
         /** @var list<array<string, mixed>> $passes */
         $passes = $shown['passes'];
         $note = $ground->zones->note($zone->place->number);
-        $cautions = array_values(array_filter($shown['cautions'], static fn (array $c): bool => $c['pass'] === $at && ! in_array($c['code'], self::NOT_OF_A_PASS, true)));
+        $cautions = array_values(array_filter($shown['cautions'], static fn (array $c): bool => $c['pass'] === $at + 1 && ! in_array($c['code'], self::NOT_OF_A_PASS, true)));
 
         return [
             'zone' => $zone->place->number, 'zoneName' => $zone->place->name, 'position' => $zone->progress->marks + $at - $zone->laid, 'pass' => $at + 1, 'of' => count($zone->chain->passes),

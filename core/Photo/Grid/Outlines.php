@@ -53,6 +53,22 @@ final class Outlines
     }
 
     /**
+     * The closed lines round some pixels of a grid.
+     *
+     * @param  list<int>  $pixels
+     * @return list<list<float>> each x, y, x, y, … as shares of width and height; none round nothing
+     */
+    public static function around(int $width, int $height, array $pixels): array
+    {
+        $mask = str_repeat("\2", $width * $height);
+        foreach ($pixels as $at) {
+            $mask[$at] = "\1";
+        }
+
+        return $pixels === [] ? [] : (new self(new LabelGrid($width, $height, $mask)))->of(1);
+    }
+
+    /**
      * The closed lines round an area.
      *
      * @return list<list<float>> each x, y, x, y, … as shares of width and height

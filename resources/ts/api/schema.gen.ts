@@ -1809,7 +1809,7 @@ export interface components {
             minutes: number;
             /** @description minutes until the zone may be touched again */
             dries: number;
-            /** @description how the sheet lies */
+            /** @description how the sheet lies, quarters to the left */
             turn: number;
             session: number;
         };
@@ -1858,6 +1858,10 @@ export interface components {
                 tools: components["schemas"]["DeskTool"][];
             }[];
             zones: {
+                touches: {
+                    role: string;
+                    outlines: number[][];
+                }[];
                 /** @description closed lines round it, x and y by turns as shares of the photo */
                 outlines: number[][];
                 number: number;

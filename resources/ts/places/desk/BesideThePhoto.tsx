@@ -39,7 +39,7 @@ export function BesideThePhoto({ study, desk, work, onLook }: BesideThePhotoProp
     return current === null ? (
         <Answer>{whyNothing(work.state)}</Answer>
     ) : (
-        <StepCard step={current} turnedBefore={work.turned} hidden={work.hidden} onHide={work.hide} />
+        <StepCard step={current} hidden={work.hidden} onHide={work.hide} />
     );
 }
 

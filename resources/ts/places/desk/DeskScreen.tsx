@@ -104,6 +104,7 @@ function AtWork({ study, desk, changes }: { study: Study; desk: Desk; changes: D
                             study={study}
                             zones={desk.zones}
                             zone={work.beside === 'finished' ? looked : (current?.zone ?? null)}
+                            step={work.beside === 'finished' ? null : current}
                         />
                     </div>
                     <div className="beside">

@@ -44,16 +44,14 @@ const BINDERS: Record<string, string> = { wax: 'wax', oil: 'oil', 'wax-oil': 'wa
 
 interface StepCardProps {
     step: DeskStep;
-    /** How the sheet lay before, quarters to the left. */
-    turnedBefore: number;
     hidden: ReadonlySet<string>;
     onHide: (text: string) => void;
 }
 
-const TURNS = ['upright', 'a quarter to the left', 'upside down', 'a quarter to the right'];
+const TURNS = ['upright', 'turned a quarter to the left', 'upside down', 'turned a quarter to the right'];
 
 /** One pass: what to take, where to press how much, and what comes of it. */
-export function StepCard({ step, turnedBefore, hidden, onHide }: StepCardProps) {
+export function StepCard({ step, hidden, onHide }: StepCardProps) {
     const body = step.body.filter((text) => !hidden.has(text));
     const binder = step.pencil?.binder ?? null;
     return (
@@ -72,7 +70,7 @@ export function StepCard({ step, turnedBefore, hidden, onHide }: StepCardProps) 
             <p className="how">{step.how}</p>
             <p className="point">
                 {step.point}; {step.strokes}
-                {step.turn !== turnedBefore && <>; lay the sheet {TURNS[step.turn] ?? ''}, so that the hand keeps off what is fresh</>}
+                {step.turn !== 0 && <>; the sheet {TURNS[step.turn] ?? ''}, so that the hand keeps off what is fresh</>}
             </p>
             <ShadeStrip shades={step.shades} />
             {step.cautions.map((text) => (

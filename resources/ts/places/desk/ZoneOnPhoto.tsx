@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import type { Desk, Study } from '../../api/types';
+import type { Desk, DeskStep, Study } from '../../api/types';
 import { pathOf, thin, Twice } from '../../stage/lines';
 
 const Frame = styled.div<{ $shape: number }>`
@@ -14,7 +14,7 @@ const Frame = styled.div<{ $shape: number }>`
         height: 100%;
     }
     @media (max-width: 899px) {
-        width: min(100%, calc(34vh * ${(p) => p.$shape}));
+        width: min(100%, calc(30vh * ${(p) => p.$shape}));
     }
 `;
 
@@ -23,13 +23,19 @@ interface ZoneOnPhotoProps {
     zones: Desk['zones'];
     /** The zone that is worked; all else is dimmed. */
     zone: number | null;
+    /** The pass: one over touches alone is shown where they lie. */
+    step: DeskStep | null;
 }
 
 /** Where one is: the zone on the photo, all else dimmed. */
-export function ZoneOnPhoto({ study, zones, zone }: ZoneOnPhotoProps) {
+export function ZoneOnPhoto({ study, zones, zone, step }: ZoneOnPhotoProps) {
     const [width, height] = [1000, (1000 * study.photoHeight) / study.photoWidth];
     const here = zones.find((z) => z.number === zone);
-    const d = here === undefined ? '' : pathOf(here.outlines, width, height, true);
+    const whole = here === undefined ? '' : pathOf(here.outlines, width, height, true);
+    const laid = step?.shades.filter((s) => s.mark !== null).map((s) => s.role) ?? [];
+    const touches = here?.touches.filter((t) => laid.includes(t.role)) ?? [];
+    const isOnTouches = step?.zone === zone && touches.length > 0 && laid.every((role) => role.startsWith('touch'));
+    const d = isOnTouches ? touches.map((t) => pathOf(t.outlines, width, height, true)).join('') : whole;
     return (
         <Frame $shape={study.photoWidth / study.photoHeight}>
             <img
@@ -41,8 +47,13 @@ export function ZoneOnPhoto({ study, zones, zone }: ZoneOnPhotoProps) {
                 <svg viewBox={`0 0 ${width} ${height}`} preserveAspectRatio="none" aria-hidden="true">
                     <path d={`M0 0H${width}V${height}H0Z${d}`} fill="#4d4d4d" fillOpacity="0.78" fillRule="evenodd" />
                     <Twice width={2}>
-                        <path d={d} {...thin} />
+                        <path d={whole} {...thin} />
                     </Twice>
+                    {isOnTouches && (
+                        <Twice width={1.4}>
+                            <path d={d} strokeDasharray="4 3" {...thin} />
+                        </Twice>
+                    )}
                 </svg>
             )}
         </Frame>

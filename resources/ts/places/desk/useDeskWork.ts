@@ -13,7 +13,6 @@ export type Beside = 'pass' | 'other' | 'finished' | 'stop';
 export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
     const [beside, setBeside] = useState<Beside>('pass');
     const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
-    const [turned, setTurned] = useState(0);
     const sitting = useSitting(study, desk);
     const now = useNow(true);
     const state = deskState(desk, changes.waiting, now);
@@ -22,7 +21,6 @@ export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
 
     const mark = (kind: 'done' | 'skipped') => {
         if (isAtPass) {
-            setTurned(current.turn);
             changes.mark.mutate(markOf(current, kind));
         }
     };
@@ -60,7 +58,6 @@ export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
         toggle,
         hidden,
         hide: (text: string) => setHidden(new Set([...hidden, text])),
-        turned,
         sitting,
         now,
         state,

@@ -1,0 +1,149 @@
+import { expect, test, type Page } from '@playwright/test';
+
+// Plays sessions beside the drawing on the demo, which is half done.
+
+const number = (page: Page) => page.getByTestId('number');
+const laid = (page: Page) => page.getByRole('button', { name: 'Laid', exact: true });
+const head = (page: Page) => page.getByText(/sessions? to come|The last session/);
+
+async function sitDown(page: Page) {
+    await page.goto('/desk');
+    await expect(page.getByRole('heading', { name: /Lay out for this session/ })).toBeVisible();
+    await page.getByRole('button', { name: 'They lie here: begin' }).click();
+    await expect(laid(page)).toBeVisible();
+}
+
+const where = async (page: Page) =>
+    `${await number(page).innerText()} ${await page.getByRole('region', { name: 'This pass' }).innerText()}`;
+
+test('a session: laid by key and by touch, skipped, taken back, over a reload', async ({ page }) => {
+    await page.goto('/desk');
+    const toLayOut = page.getByRole('region', { name: 'Laying out' });
+    await expect(toLayOut.getByText('blade going away from the thumb')).toBeVisible();
+    const numbers = await toLayOut.locator('li b').allInnerTexts();
+    await page.getByRole('button', { name: 'They lie here: begin' }).click();
+    await expect(number(page)).toHaveText(new RegExp(numbers.join('|')));
+
+    const first = await where(page);
+    await page.keyboard.press('Space');
+    await expect.poll(() => where(page)).not.toBe(first);
+    const second = await where(page);
+    await laid(page).click();
+    await expect.poll(() => where(page)).not.toBe(second);
+    const third = await where(page);
+    await page.getByRole('button', { name: 'Skip it' }).click();
+    await expect.poll(() => where(page)).not.toBe(third);
+    await page.keyboard.press('Backspace');
+    await expect.poll(() => where(page)).toBe(third);
+
+    await page.reload();
+    await expect.poll(() => where(page)).toBe(third);
+    await page.getByRole('button', { name: 'Take the last mark back' }).click();
+    await expect.poll(() => where(page)).toBe(second);
+    await page.keyboard.press('Control+z');
+    await expect.poll(() => where(page)).toBe(first);
+});
+
+test('something else is laid, and what is to come is found from what lies there', async ({ page }) => {
+    await sitDown(page);
+    const before = await where(page);
+    await page.getByRole('button', { name: 'I did something else' }).click();
+    const part = page.getByRole('region', { name: 'Something else' });
+    for (const select of await part.locator('.marks select').all()) {
+        await select.selectOption('');
+    }
+    await expect(part.getByRole('alert')).toContainText('Skip');
+    await expect(part.getByRole('button', { name: 'That lies there now' })).toBeDisabled();
+    await part.getByLabel('With').selectOption({ label: 'solvent' });
+    await part.locator('.marks select').first().selectOption('medium');
+    await part.getByRole('button', { name: 'That lies there now' }).click();
+
+    // Wet: another zone comes first, and the timer goes on over a reload.
+    const timer = page.getByRole('timer');
+    await expect(timer).toHaveText(/^[45]:\d\d$/, { timeout: 15_000 });
+    await expect.poll(() => where(page)).not.toBe(before);
+    await page.reload();
+    await expect(timer).toHaveText(/^[45]:\d\d$/);
+    await page.getByRole('button', { name: 'Take the last mark back' }).click();
+    await expect(timer).toHaveCount(0);
+    await expect.poll(() => where(page)).toBe(before);
+});
+
+test('an hour without network: marks wait in their order and are caught up once each', async ({ page, context }) => {
+    await sitDown(page);
+    const steps: string[] = [await where(page)];
+    await context.setOffline(true);
+    for (let i = 0; i < 3; i++) {
+        await page.keyboard.press('Space');
+        await expect.poll(() => where(page)).not.toBe(steps[i]);
+        steps.push(await where(page));
+    }
+    await page.keyboard.press('Backspace');
+    await expect.poll(() => where(page)).toBe(steps[2]);
+    await context.setOffline(false);
+    await expect(page.getByText(/wait/i)).toHaveCount(0, { timeout: 40_000 });
+    await page.reload();
+    await expect.poll(() => where(page)).toBe(steps[2]);
+    for (let i = 1; i >= 0; i--) {
+        await page.getByRole('button', { name: 'Take the last mark back' }).click();
+        await expect.poll(() => where(page)).toBe(steps[i]);
+    }
+});
+
+test('how one works: another way and a shorter session change what is to come; a wrong length says so', async ({ page }) => {
+    await sitDown(page);
+    const before = await head(page).innerText();
+    await page.getByRole('button', { name: 'How you work' }).click();
+    const field = page.getByLabel('Session, minutes');
+    await field.fill('5');
+    await field.press('Enter');
+    await expect(page.getByText('10 to 480 minutes.')).toBeVisible();
+    await field.fill('20');
+    await field.press('Enter');
+    await expect.poll(() => head(page).innerText()).not.toBe(before);
+    await page.getByText('left hand', { exact: true }).click();
+    const photo = page.locator('.photo');
+    await expect.poll(async () => ((await photo.boundingBox())?.x ?? 0) > 500).toBe(true);
+    await page.getByText('right hand', { exact: true }).click();
+    await field.fill('60');
+    await field.press('Enter');
+    await expect.poll(() => head(page).innerText()).toBe(before);
+});
+
+test('a place to stop, and whether it is finished', async ({ page }) => {
+    await sitDown(page);
+    await page.getByRole('button', { name: 'Finished?' }).click();
+    const finished = page.getByRole('region', { name: 'Finished?' });
+    await expect(finished.getByRole('heading')).toHaveText(/of the way|Half way/);
+    await expect(finished.getByRole('listitem').first()).toContainText('to come');
+    await finished.getByRole('listitem').first().getByRole('button').click();
+    await expect(page.getByAltText(/^the photo, “.+” in it$/)).toBeVisible();
+    await finished.getByRole('button', { name: 'Back to the desk' }).click();
+    await page.getByRole('button', { name: 'Stop here' }).click();
+    await expect(page.getByRole('region', { name: 'Stop here' })).toContainText('wash your hands');
+    await page.getByRole('button', { name: 'Stop for today' }).click();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('heading', { name: /Lay out for this session/ })).toBeVisible();
+});
+
+test('the number is read from 70 cm, and nothing stands where the hand rests', async ({ page }) => {
+    // A tablet of 10.1 inches, both ways round: 0.17 mm a pixel.
+    const mm = 216.5 / 1280;
+    for (const [width, height] of [
+        [1280, 800],
+        [800, 1280],
+    ] as const) {
+        await page.setViewportSize({ width, height });
+        await sitDown(page);
+        const size = await number(page).evaluate((e) => parseFloat(getComputedStyle(e).fontSize));
+        // A figure is 0.727 of its size high.
+        expect(size * 0.727 * mm).toBeGreaterThan(8);
+        const lowest = await page.evaluate(() =>
+            Math.max(
+                ...[...document.querySelectorAll('main button, main img, main table, main p')].map((e) => e.getBoundingClientRect().bottom),
+            ),
+        );
+        expect(lowest).toBeLessThan(height - 40);
+        await page.evaluate(() => sessionStorage.clear());
+    }
+});

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\DeskMarkRow;
+use App\Models\Study;
+use App\Models\User;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** @return array{Study, string} a study that is planned, and where its desk is */
+function deskOf(TestCase $test): array
+{
+    $study = pictureOf($test);
+    $test->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
+
+    return [$study, "/api/studies/$study->id/desk"];
+}
+
+/**
+ * @param  array<string, mixed>  $step  as the desk shows it
+ * @param  array<string, mixed>  $otherwise
+ */
+function marked(TestCase $test, string $base, array $step, array $otherwise = [], ?string $key = null): TestResponse
+{
+    $mark = ['kind' => 'done', 'zone' => $step['zone'], 'position' => $step['position'], 'tool' => $step['pencil']['id'] ?? $step['finish'], 'marks' => array_filter($step['marks']), 'at' => time(), ...$otherwise];
+
+    return $test->postJson("$base/marks", $mark, ['Idempotency-Key' => $key ?? 'desk-'.bin2hex(random_bytes(6))]);
+}
+
+it('lays a picture pass by pass: each once, in its zone\'s own order, until all is laid', function () {
+    [$study, $base] = deskOf($this);
+    $desk = $this->getJson($base)->assertOk();
+    expect(json_decode((string) $desk->getContent()))->toFitThePage('Desk');
+    $desk = $desk->json();
+    $passes = array_sum(array_map(fn (array $z): int => count($z['sequence']['passes']), $this->getJson("/api/studies/$study->id/plan")->json('zones')));
+    expect($desk['steps'])->toHaveCount($passes)->and($desk['howFar'])->toBe('Nothing is laid yet.')->and(array_sum(array_column($desk['sessions'], 'steps')))->toBe($passes);
+    $laid = [];
+    while ($desk['steps'] !== []) {
+        $step = $desk['steps'][0];
+        expect($step['pass'])->toBe(($laid[$step['zone']] ?? 0) + 1)->and($step['position'])->toBe($laid[$step['zone']] ?? 0);
+        $laid[$step['zone']] = $step['pass'];
+        $left = count($desk['steps']);
+        $desk = marked($this, $base, $step)->assertOk()->json();
+        // Nothing else moves: what comes next is what was to come next.
+        expect($desk['steps'])->toHaveCount($left - 1);
+    }
+    expect($desk['howFar'])->toBe('All passes are laid.')->and(array_sum(array_column($desk['zones'], 'laid')))->toBe($passes);
+    $finished = $this->getJson("$base/finished")->assertOk();
+    expect(json_decode((string) $finished->getContent()))->toFitThePage('DeskFinished')->and(array_column($finished->json('findings'), 'what'))->not->toContain('unfinished');
+});
+
+it('takes a mark in once however often it is sent, and refuses one that another device has made', function () {
+    [, $base] = deskOf($this);
+    $step = $this->getJson($base)->json('steps.0');
+    $first = marked($this, $base, $step, key: 'the-same-key')->assertOk();
+    expect(marked($this, $base, $step, key: 'the-same-key')->assertOk()->json('stamp'))->toBe($first->json('stamp'))->and(DeskMarkRow::query()->count())->toBe(1);
+    expect(marked($this, $base, $step)->assertStatus(422)->json('detail'))->toContain('marked elsewhere')->and(DeskMarkRow::query()->count())->toBe(1);
+    // Taken back what was meant, and only that.
+    expect($this->postJson("$base/undo", ['of' => $first->json('stamp') + 7])->status())->toBe(409);
+    expect($this->postJson("$base/undo", ['of' => $first->json('stamp')])->assertOk()->json('stamp'))->toBe(0);
+    expect($this->getJson($base)->json('steps.0.position'))->toBe(0)->and($this->postJson("$base/undo")->assertOk()->json('stamp'))->toBe(0);
+});
+
+it('finds what is to come from what lies there, where that is something else, and keeps to it', function () {
+    [, $base] = deskOf($this);
+    $desk = $this->getJson($base)->json();
+    $step = $desk['steps'][0];
+    $other = array_values(array_filter($desk['pencils'], fn (array $p): bool => $p['id'] !== ($step['pencil']['id'] ?? '')))[0];
+    $after = marked($this, $base, $step, ['kind' => 'other', 'tool' => $other['id'], 'marks' => ['mid' => 'firm']])->assertOk()->json();
+    $of = fn (array $desk): array => array_map(fn (array $s): string => ($s['pencil']['id'] ?? $s['finish']).json_encode($s['marks']), array_values(array_filter($desk['steps'], fn (array $s): bool => $s['zone'] === $step['zone'])));
+    expect($after['marks'][0]['kind'])->toBe('other')->and($after['marks'][0]['words'])->toContain($other['number'])->and($of($after))->not->toBe($of($desk));
+    $rest = $of($after);
+    if ($rest !== []) {
+        $next = array_values(array_filter($after['steps'], fn (array $s): bool => $s['zone'] === $step['zone']))[0];
+        expect($next['position'])->toBe(1)->and($of(marked($this, $base, $next)->assertOk()->json()))->toBe(array_slice($rest, 1));
+    }
+});
+
+it('keeps a wet zone from being touched, says until when, and works as one likes to', function () {
+    [, $base] = deskOf($this);
+    $step = $this->getJson($base)->json('steps.0');
+    $at = time() - 30;
+    $wet = marked($this, $base, $step, ['kind' => 'other', 'tool' => 'solvent', 'marks' => ['mid' => 'medium'], 'at' => $at])->assertOk()->json('wet');
+    expect($wet)->toBe([['zone' => $step['zone'], 'until' => $at + 300]]);
+    expect($this->patchJson("$base/habits", ['thin' => 20, 'way' => 'darks-first', 'hand' => 'left', 'session' => 25, 'breaks' => false])->assertOk()->json('wet.0.until'))->toBe($at + 1200);
+    $habits = $this->getJson($base)->json('habits');
+    expect($habits)->toMatchArray(['way' => 'darks-first', 'hand' => 'left', 'session' => 25, 'thin' => 20, 'wet' => 15, 'breaks' => false]);
+    foreach ([['way' => 'backwards'], ['hand' => 'both'], ['session' => 3], ['wet' => 1000]] as $wrong) {
+        $this->patchJson("$base/habits", $wrong)->assertStatus(422);
+    }
+});
+
+it('refuses what is no mark with a sentence, and has nothing for strangers', function () {
+    [, $base] = deskOf($this);
+    $step = $this->getJson($base)->json('steps.0');
+    foreach ([['tool' => 'Slipway/000'], ['marks' => []], ['marks' => ['mid' => 'hard']], ['marks' => ['middle' => 'light']], ['at' => time() + 999999], ['kind' => 'maybe'], ['zone' => 0]] as $wrong) {
+        expect(marked($this, $base, $step, $wrong)->assertStatus(422)->json('detail'))->toBeString();
+    }
+    expect(marked($this, $base, $step, ['zone' => 200])->assertStatus(422)->json('detail'))->toContain('not planned any more')->and(DeskMarkRow::query()->count())->toBe(0);
+    $this->actingAs(User::factory()->create(['email' => 'stranger@example.org']));
+    $this->getJson($base)->assertNotFound();
+    marked($this, $base, $step)->assertNotFound();
+});
+
+it('says what is missing before there is a plan', function () {
+    $study = pictureOf($this);
+    $desk = $this->getJson("/api/studies/$study->id/desk")->assertOk();
+    expect(json_decode((string) $desk->getContent()))->toFitThePage('Desk')->and($desk->json('cannot'))->toContain('not planned yet')->and($this->getJson("/api/studies/$study->id/desk/finished")->assertOk()->json('findings'))->toBe([]);
+});
