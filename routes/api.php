@@ -12,6 +12,7 @@ use App\Http\Controllers\HandController;
 use App\Http\Controllers\KeptRecipeCardController;
 use App\Http\Controllers\KeptRecipeController;
 use App\Http\Controllers\MeasuringSheetController;
+use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;
@@ -117,6 +118,7 @@ Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()-
         Route::delete('/{entry}', 'destroy');
     });
 
+    Route::get('/desk/outlines.pdf', OutlineController::class)->middleware('throttle:heavy');
     Route::prefix('/desk')->controller(DeskController::class)->group(function (): void {
         Route::get('/', 'show');
         Route::post('/marks', 'mark');

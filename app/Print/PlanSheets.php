@@ -9,15 +9,14 @@ use App\Photos\WorkingCopy;
 use App\Resources\ChartResource;
 use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
+use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
-use KnottyPrism\Core\Picture\LayingOrder;
 use KnottyPrism\Core\Picture\PlannedTarget;
-use KnottyPrism\Core\Picture\SequenceStep;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /** Sheets of a picture's plan to work from: zone by zone, and pass by pass in the order to lay them. */
@@ -71,15 +70,24 @@ final class PlanSheets
         return PdfPage::of('cards.zones', ['study' => $study, 'paper' => $paper, 'zones' => $zones, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210], $size);
     }
 
-    /** @param  array<int, SequenceAnswer>  $sequences  by zone */
-    public function steps(string $study, string $paper, ZoneMap $map, array $sequences, Paper $on, string $size): string
+    /**
+     * @param  array<int, SequenceAnswer>  $chains  each zone's passes as they are laid
+     * @param  list<list<PlacedStep>>  $sessions
+     */
+    public function steps(string $study, string $paper, ZoneMap $map, array $chains, array $sessions, Paper $on, string $size): string
     {
-        $drawn = array_map(static fn (SequenceAnswer $a): array => SequenceResource::answer($a, $on)['passes'], $sequences);
-        $rows = array_map(static function (SequenceStep $s) use ($map, $drawn): array {
-            $pass = $drawn[$s->zone][$s->step - 1];
-
-            return ['step' => $s->step, 'zone' => $map->zones[$s->zone]->name, 'words' => $pass['words'], 'solvent' => $s->pass->tool === Finish::Solvent, 'dabs' => array_map(static fn (array $d): array => ['dab' => self::dab($d['strata']), 'colourWords' => $d['colourWords']], array_values((array) $pass['dabs']))];
-        }, LayingOrder::ofZones($sequences));
+        $drawn = array_map(static fn (SequenceAnswer $a): array => SequenceResource::answer($a, $on)['passes'], $chains);
+        $rows = [];
+        foreach ($sessions as $i => $session) {
+            $minutes = array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $session));
+            foreach ($session as $at => $placed) {
+                $pass = $drawn[$placed->step->zone][$placed->step->pass];
+                $rows[] = [
+                    'head' => $at === 0 ? sprintf('Session %d, about %d minutes', $i + 1, (int) round($minutes)) : null, 'zone' => $map->zones[$placed->step->zone]->name, 'words' => $pass['words'],
+                    'solvent' => $placed->step->tool === Finish::Solvent->value, 'dabs' => array_map(static fn (array $d): array => ['dab' => self::dab($d['strata']), 'colourWords' => $d['colourWords']], array_values((array) $pass['dabs'])),
+                ];
+            }
+        }
 
         return PdfPage::of('cards.steps', ['study' => $study, 'paper' => $paper, 'rows' => $rows, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210], $size);
     }

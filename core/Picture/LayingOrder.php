@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture;
 
-use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
-
 /** What to lay when: every zone's first step, the lightest results first, then every second one. */
 final class LayingOrder
 {
@@ -22,28 +20,6 @@ final class LayingOrder
             usort($now, static fn (PlannedTarget $a, PlannedTarget $b): int => $b->recipe->prediction->steps[$step - 1]->lab->l <=> $a->recipe->prediction->steps[$step - 1]->lab->l);
             foreach ($now as $target) {
                 $order[] = new LayingStep($step, $target);
-            }
-        }
-
-        return $order;
-    }
-
-    /**
-     * The same by whole passes: every zone's first, the lightest zones first, then every second one.
-     *
-     * @param  array<int, SequenceAnswer>  $zones  by number
-     * @return list<SequenceStep>
-     */
-    public static function ofZones(array $zones): array
-    {
-        uasort($zones, static fn (SequenceAnswer $a, SequenceAnswer $b): int => $b->outcomes[0]->lab->l <=> $a->outcomes[0]->lab->l);
-        $most = array_reduce($zones, static fn (int $most, SequenceAnswer $a): int => max($most, count($a->sequence->passes)), 0);
-        $order = [];
-        for ($step = 1; $step <= $most; $step++) {
-            foreach ($zones as $number => $answer) {
-                if (isset($answer->sequence->passes[$step - 1])) {
-                    $order[] = new SequenceStep($step, $number, $answer->sequence->passes[$step - 1]);
-                }
             }
         }
 

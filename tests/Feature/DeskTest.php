@@ -103,6 +103,50 @@ it('refuses what is no mark with a sentence, and has nothing for strangers', fun
     marked($this, $base, $step)->assertNotFound();
 });
 
+/** @return list<list<array{float, float, float, float}>> by page, the lines of a PDF in mm from its lower left */
+function linesOf(string $pdf): array
+{
+    $pages = [];
+    preg_match_all('~stream\r?\n(.*?)\r?\nendstream~s', $pdf, $streams);
+    foreach ($streams[1] as $stream) {
+        $text = (string) @gzuncompress($stream);
+        preg_match_all('~([\d.-]+) ([\d.-]+) m\s+([\d.-]+) ([\d.-]+) l\s+S~', $text, $found, PREG_SET_ORDER);
+        if ($found !== []) {
+            $pages[] = array_map(fn (array $l): array => array_map(fn (string $v): float => (float) $v * 25.4 / 72, array_slice($l, 1, 4)), $found);
+        }
+    }
+
+    return $pages;
+}
+
+it('prints outlines at the drawing\'s real size, over pages that fit together, mirrored truly', function () {
+    [$study, $base] = deskOf($this);
+    $pdf = fn (string $query): array => linesOf((string) $this->get("$base/outlines.pdf?$query")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent());
+    $longest = fn (array $lines, bool $across): float => max(array_map(fn (array $l): float => abs($across ? $l[2] - $l[0] : $l[3] - $l[1]), $lines));
+    // Small enough for one page: the frame is as long as the drawing, the measure 50 mm.
+    $this->patchJson("/api/studies/$study->id", ['drawingWidthMm' => 160, 'drawingHeightMm' => 120])->assertOk();
+    [$page] = $pages = $pdf('size=a4');
+    expect($pages)->toHaveCount(1)->and($longest($page, true))->toEqualWithDelta(160.0, 0.8)->and($longest($page, false))->toEqualWithDelta(120.0, 0.6)
+        ->and(array_filter($page, fn (array $l): bool => abs(abs($l[2] - $l[0]) - 50.0) < 0.25 && $l[1] === $l[3]))->not->toBe([]);
+    // Mirrored: every line lies as far from the right edge as it lay from the left.
+    $across = fn (array $lines): array => array_map(fn (array $l): string => sprintf('%.1f', ($l[0] + $l[2]) / 2 - 10.0), array_filter($lines, fn (array $l): bool => min($l[1], $l[3]) > 25));
+    $there = $across($page);
+    $mirrored = array_map(fn (string $x): string => sprintf('%.1f', 160.0 - (float) $x), $across($pdf('size=a4&mirrored=1')[0]));
+    sort($there);
+    sort($mirrored);
+    $apart = array_filter(array_map(fn (string $a, string $b): float => abs((float) $a - (float) $b), $there, $mirrored), fn (float $d): bool => $d > 0.25);
+    expect($apart)->toBe([])->and(count($there))->toBeGreaterThan(50);
+    // A grid has its squares.
+    expect(count($pdf('size=a4&grid=1')[0]) - count($page))->toBe(5 + 3);
+    // Over several pages what both show is the same: the frame's upper edge is as long as the drawing with the shared strips once.
+    $this->patchJson("/api/studies/$study->id", ['drawingWidthMm' => 297, 'drawingHeightMm' => 222])->assertOk();
+    $pages = $pdf('size=a5');
+    expect(count($pages))->toBe(6);
+    $top = array_map(fn (array $lines): float => $longest($lines, true), array_slice($pages, 0, 3));
+    expect(array_sum($top) - 2 * 10.0)->toEqualWithDelta(297.0, 1.4);
+    $this->getJson("$base/outlines.pdf?size=a9")->assertStatus(422);
+});
+
 it('says what is missing before there is a plan', function () {
     $study = pictureOf($this);
     $desk = $this->getJson("/api/studies/$study->id/desk")->assertOk();

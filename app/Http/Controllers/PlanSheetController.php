@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Desk\DeskBoard;
+use App\Desk\DeskKeeper;
+use App\Desk\ZoneAtDesk;
 use App\Http\Requests\PrintRequest;
 use App\Models\Study;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
+use App\Plans\PlanGround;
 use App\Plans\PlannedPictures;
 use App\Plans\PlanRepository;
 use App\Print\PlanSheets;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -21,13 +26,15 @@ use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 use KnottyPrism\Core\Picture\Palette\PlannedStack;
 use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /** What a planned picture gives to take along: sheets to print and the palette as a file. */
 final class PlanSheetController extends Controller
 {
     private const TYPES = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8'];
 
-    public function __construct(private readonly PlanRepository $plans)
+    public function __construct(private readonly PlanRepository $plans, private readonly DeskBoard $board, private readonly DeskKeeper $desk)
     {
     }
 
@@ -42,11 +49,21 @@ final class PlanSheetController extends Controller
         $screen = $photos->screen($study->photo());
         $pdf = match ($kind) {
             'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, $sequences, new Raster($screen->width, $screen->height, $screen->bytes), $size),
-            'steps' => $sheets->steps($study->name, $study->paper, $map, $sequences, $ground->paper, $size),
+            'steps' => $this->steps($ground, $map, $sheets, $size),
             default => $sheets->card($study->name, $study->paper, self::pencils($map, $targets), $size),
         };
 
         return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.Str::slug($study->name)."-$kind-$size.pdf\"", 'Cache-Control' => 'no-store']);
+    }
+
+    /** Pass by pass in the order that the desk has for it, from bare paper. */
+    private function steps(PlanGround $ground, ZoneMap $map, PlanSheets $sheets, string $size): string
+    {
+        $habits = $this->desk->habits($ground->study);
+        $zones = $this->board->zones($ground, []);
+        $chains = array_map(static fn (ZoneAtDesk $z): SequenceAnswer => SequenceAnswer::of(RecipeLabel::Surest, $z->chain, $z->shades, $ground->paper, $ground->sheet->settings->mode), $zones);
+
+        return $sheets->steps($ground->study->name, $ground->study->paper, $map, $chains, Sessions::of($zones === [] ? [] : $this->board->order($ground, $zones, $habits), $habits->session), $ground->paper, $size);
     }
 
     /**

@@ -935,6 +935,24 @@ export interface paths {
         patch: operations["deskHabits"];
         trace?: never;
     };
+    "/api/studies/{study}/desk/outlines.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["outlineSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/desk/finished": {
         parameters: {
             query?: never;
@@ -4077,6 +4095,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    outlineSheet: {
+        parameters: {
+            query?: {
+                size?: "a4" | "a5" | "letter";
+                mirrored?: boolean;
+                grid?: boolean;
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description outlines at the drawing's real size, over as many pages as it needs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
                 };
             };
         };

@@ -24,7 +24,7 @@
         <thead><tr><th></th><th>where</th><th>what</th><th>then it looks like, from the lights to the darks</th></tr></thead>
         <tbody>
         @foreach ($rows as $i => $row)
-            @if ($i === 0 || $rows[$i - 1]['step'] !== $row['step'])<tr class="head"><td colspan="4">Pass {{ $row['step'] }}</td></tr>@endif
+            @if ($row['head'] !== null)<tr class="head"><td colspan="4">{{ $row['head'] }}</td></tr>@endif
             <tr>
                 <td class="tick"><div></div></td>
                 <td>{{ $row['zone'] }}</td>

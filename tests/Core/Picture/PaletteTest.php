@@ -5,7 +5,6 @@ declare(strict_types=1);
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Picture\LayingOrder;
 use KnottyPrism\Core\Picture\Palette\PaletteGround;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
 use KnottyPrism\Core\Picture\Palette\SetCosts;
@@ -15,9 +14,6 @@ use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
-use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
-use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
 /** Six colours of a quay, for eight pencils; made once. */
@@ -88,19 +84,4 @@ it('counts colours that are nearly one as one, takes the atlas that is kept, and
         ->and($ground->placesOf([Pencils::named('red')->id(), 'nobody']))->toBe([1]);
     $again = PaletteGround::for(drawerOf(EIGHT), Paper::whiteMedium(), $wanted, [], Mode::ColourAndValue, $shelf);
     expect($shelf->count())->toBe(1)->and($again->search->best(3))->toBe($ground->search->best(3));
-});
-
-it('lays every pass of every zone once, no zone\'s second before its first, and begins with the lightest', function () {
-    $of = static function (string $text, float $l): SequenceAnswer {
-        $sequence = workedSo($text);
-
-        return SequenceAnswer::of(RecipeLabel::Surest, $sequence, [new Shade('mid', new Lab($l, 0, 0))], Paper::whiteMedium(), Mode::ColourAndValue);
-    };
-    $zones = [4 => $of('black 3; black 2', 25), 9 => $of('yellow 2; orange 2; red 1', 75), 2 => $of('blue 3', 45)];
-    $order = LayingOrder::ofZones($zones);
-    expect(array_map(static fn ($s): array => [$s->step, $s->zone], $order))->toBe([[1, 9], [1, 2], [1, 4], [2, 9], [2, 4], [3, 9]]);
-    foreach ($order as $step) {
-        expect($step->pass)->toBe($zones[$step->zone]->sequence->passes[$step->step - 1]);
-    }
-    expect(LayingOrder::ofZones([]))->toBe([]);
 });

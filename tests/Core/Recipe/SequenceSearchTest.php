@@ -14,8 +14,6 @@ use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\Decisions\TargetNote;
-use KnottyPrism\Core\Picture\LayingOrder;
-use KnottyPrism\Core\Picture\SequenceStep;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
@@ -23,9 +21,7 @@ use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
-use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\SequenceSearch\Beam;
 use KnottyPrism\Core\Recipe\SequenceSearch\Craft;
@@ -167,10 +163,4 @@ it('keeps a zone\'s sequence by the roles of its colours, whatever becomes of th
     // It takes the place of a stack that was held in one colour, but not of what was overruled.
     expect($sheet->note(3, Role::Dark)->stack)->toBeNull()->and($sheet->note(3, Role::Dark)->overruled)->toBe(['bloom' => 'under glass'])
         ->and(PlanSheet::ofArray(json_decode((string) json_encode($sheet->toArray()), true)))->toEqual($sheet)->and($sheet->withSequence(3, null)->sequences)->toBe([]);
-});
-
-it('lays whole passes zone by zone, the lightest first', function () {
-    $answer = static fn (string $pencil, int $passes, float $l): SequenceAnswer => SequenceAnswer::of(RecipeLabel::Surest, new Sequence(array_fill(0, $passes, new GradedPass(Pencils::named($pencil), [PressureMark::Light]))), [new Shade('mid', new Lab($l, 0, 0))], Paper::whiteMedium(), Mode::ColourAndValue);
-    $order = LayingOrder::ofZones([4 => $answer('black', 1, 20), 7 => $answer('yellow', 3, 80), 9 => $answer('red', 2, 50)]);
-    expect(array_map(static fn (SequenceStep $s): array => [$s->step, $s->zone], $order))->toBe([[1, 7], [1, 9], [1, 4], [2, 7], [2, 9], [3, 7]])->and(LayingOrder::ofZones([]))->toBe([]);
 });

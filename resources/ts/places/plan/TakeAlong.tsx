@@ -20,7 +20,7 @@ const Named = styled.ul`
 const SHEETS = [
     ['card', 'Palette card', 'every pencil and recipe, with boxes to dab in'],
     ['zones', 'Zone sheets', 'zone by zone, where it is and its stacks'],
-    ['steps', 'Step sheet', 'pass by pass, in the order to lay them'],
+    ['steps', 'Step sheet', 'pass by pass, in the order that the desk has'],
 ] as const;
 
 /** What goes to the desk: sheets to print, the palette as files, and versions of the plan with names. */
@@ -28,7 +28,7 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
     const base = `/api/studies/${study.id}/plan`;
     return (
         <Column aria-label="Take along">
-            <ToPrint base={base} ready={picture.waiting === 0} />
+            <ToPrint study={study.id} ready={picture.waiting === 0} />
             <PartHead>
                 <h2>The palette as a file</h2>
             </PartHead>
@@ -52,8 +52,19 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
     );
 }
 
-function ToPrint({ base, ready }: { base: string; ready: boolean }) {
+/** Outlines at the drawing's real size: as they are drawn, for a transfer face down, and under a grid. */
+const OUTLINES = [
+    ['', 'Outlines', 'at the drawing’s real size, over as many pages as it needs'],
+    ['&mirrored=1', 'Outlines, mirrored', 'for a transfer face down'],
+    ['&grid=1', 'Outlines with the grid', 'its squares in the drawing’s millimetres'],
+] as const;
+
+function ToPrint({ study, ready }: { study: number; ready: boolean }) {
     const [size, setSize] = useState('a4');
+    const sheets = [
+        ...SHEETS.map(([kind, title, what]) => [`plan/${kind}.pdf?size=${size}`, title, what] as const),
+        ...OUTLINES.map(([how, title, what]) => [`desk/outlines.pdf?size=${size}${how}`, title, what] as const),
+    ];
     return (
         <>
             <PartHead $first>
@@ -65,9 +76,9 @@ function ToPrint({ base, ready }: { base: string; ready: boolean }) {
                 </NativeSelect>
             </PartHead>
             {!ready && <p>Not all is planned yet; the sheets hold what is there.</p>}
-            {SHEETS.map(([kind, title, what]) => (
-                <PressedRow key={kind}>
-                    <a href={`${base}/${kind}.pdf?size=${size}`} target="_blank" rel="noreferrer">
+            {sheets.map(([path, title, what]) => (
+                <PressedRow key={title}>
+                    <a href={`/api/studies/${study}/${path}`} target="_blank" rel="noreferrer">
                         {title}
                     </a>
                     {what}
