@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\DeskController;
+use App\Http\Controllers\Desk\DeskController;
+use App\Http\Controllers\Desk\OutlineController;
 use App\Http\Controllers\DrawerChartController;
 use App\Http\Controllers\DrawerController;
 use App\Http\Controllers\DrawerImportController;
@@ -12,7 +13,6 @@ use App\Http\Controllers\HandController;
 use App\Http\Controllers\KeptRecipeCardController;
 use App\Http\Controllers\KeptRecipeController;
 use App\Http\Controllers\MeasuringSheetController;
-use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;

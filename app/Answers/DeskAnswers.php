@@ -7,12 +7,10 @@ namespace App\Answers;
 use App\Cache\Computed;
 use App\Desk\DeskBoard;
 use App\Desk\DeskKeeper;
-use App\Desk\ZoneAtDesk;
 use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
 use App\Plans\PlanGround;
-use App\Resources\DeskResource;
 use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Desk\Finish\AskFinished;
@@ -20,6 +18,7 @@ use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
+use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
@@ -51,7 +50,7 @@ final class DeskAnswers
         $zones = $ground === null ? [] : $this->board->zones($ground, $marks);
         $common = [
             'stamp' => $marks === [] ? 0 : $marks[count($marks) - 1]->id,
-            'habits' => [...DeskResource::habits($habits), 'breaks' => (bool) ($study->desk['breaks'] ?? true)],
+            'habits' => [...DeskParts::habits($habits), 'breaks' => (bool) ($study->desk['breaks'] ?? true)],
             'ways' => array_map(static fn (Way $w): array => ['value' => $w->value, 'words' => $w->words()], Way::cases()),
         ];
         if ($ground === null || $zones === []) {
@@ -73,14 +72,14 @@ final class DeskAnswers
 
         return [
             ...$common, 'cannot' => null,
-            'steps' => array_map(fn (PlacedStep $p): array => [...DeskResource::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $ground), 'session' => $in[spl_object_id($p)]], $order),
-            'sessions' => array_map(static fn (array $s): array => DeskResource::session($s, $zones), $sessions),
+            'steps' => array_map(fn (PlacedStep $p): array => [...DeskParts::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $ground), 'session' => $in[spl_object_id($p)]], $order),
+            'sessions' => array_map(static fn (array $s): array => DeskParts::session($s, $zones), $sessions),
             'zones' => array_map(static fn (ZoneAtDesk $z): array => ['number' => $z->place->number, 'name' => $z->place->name, 'laid' => $z->laid, 'left' => $z->left(), 'astray' => $z->progress->astray, 'marks' => $z->progress->marks, 'outlines' => $outlines->of($z->place->number), 'touches' => array_map(static fn (Touch $t): array => ['role' => $t->role->value, 'outlines' => Outlines::around($labels->width, $labels->height, $t->pixels)], $ground->readings[$z->place->number]->zone->touches)], array_values($zones)),
-            'marks' => array_map(static fn (DeskMarkRow $m): array => DeskResource::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),
-            'wet' => DeskResource::wet($marks, $habits, array_keys($zones)),
+            'marks' => array_map(static fn (DeskMarkRow $m): array => DeskParts::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),
+            'wet' => DeskParts::wet($marks, $habits, array_keys($zones)),
             'howFar' => AskFinished::howFar($done, $done + $minutes($order)),
             'minutesLeft' => round($minutes($order), 1),
-            'pencils' => DeskResource::pencils($zones),
+            'pencils' => DeskParts::pencils($zones),
         ];
     }
 
@@ -89,7 +88,7 @@ final class DeskAnswers
     {
         $ground = $this->board->ground($user, $study);
 
-        return ['findings' => $ground === null ? [] : DeskResource::findings($this->board->zones($ground, $this->keeper->marks($study)), $ground)];
+        return ['findings' => $ground === null ? [] : DeskParts::findings($this->board->zones($ground, $this->keeper->marks($study)), $ground)];
     }
 
     /** @return array<string, mixed> */

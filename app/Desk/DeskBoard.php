@@ -22,6 +22,7 @@ use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\WorkPlan;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Desk\Progress\DeskMark;
+use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Desk\Progress\ZoneProgress;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Pencil\Pencil;

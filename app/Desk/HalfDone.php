@@ -9,6 +9,7 @@ use App\Models\Study;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 
 /** Marks of a study as if somebody had worked on it for the first half of its sessions, an evening each: something true to look at. */

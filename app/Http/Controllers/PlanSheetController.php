@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Desk\DeskBoard;
 use App\Desk\DeskKeeper;
-use App\Desk\ZoneAtDesk;
 use App\Http\Requests\PrintRequest;
 use App\Models\Study;
 use App\Photos\PhotoStore;
@@ -19,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Desk\Order\Sessions;
+use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Medium\Pencil\Pencil;

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers;
+namespace App\Http\Controllers\Desk;
 
+use App\Http\Controllers\Controller;
 use App\Http\Requests\Desk\OutlineRequest;
 use App\Models\Study;
 use App\Photos\SurveyRepository;

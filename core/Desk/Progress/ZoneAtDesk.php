@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Desk;
+namespace KnottyPrism\Core\Desk\Progress;
 
 use KnottyPrism\Core\Desk\Order\DeskZone;
 use KnottyPrism\Core\Desk\Order\WorkPass;
-use KnottyPrism\Core\Desk\Progress\ZoneProgress;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;

@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Resources;
+namespace App\Answers;
 
-use App\Desk\ZoneAtDesk;
 use App\Models\DeskMarkRow;
 use App\Plans\PlanGround;
+use App\Resources\Figures;
+use App\Resources\OrderResource;
+use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Desk\Finish\AskFinished;
 use KnottyPrism\Core\Desk\Finish\Finding;
@@ -17,6 +20,7 @@ use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Desk\Words\BodyCautions;
 use KnottyPrism\Core\Desk\Words\HowToLay;
 use KnottyPrism\Core\Error\UnknownPencil;
@@ -29,7 +33,7 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** The desk in the form of docs/openapi.yaml. */
-final class DeskResource
+final class DeskParts
 {
     /** What is said of how a zone ends, and not of how a pass is laid. */
     private const NOT_OF_A_PASS = [CautionCode::OutOfReach->value, CautionCode::NotLightfast->value, CautionCode::Twins->value, CautionCode::Flat->value];

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers;
+namespace App\Http\Controllers\Desk;
 
 use App\Answers\DeskAnswers;
 use App\Desk\DeskKeeper;
 use App\Http\CannotBeShown;
+use App\Http\Controllers\Controller;
 use App\Http\Requests\Desk\DeskMarkRequest;
 use App\Http\Requests\Desk\HabitsRequest;
 use App\Http\Requests\UndoRequest;
