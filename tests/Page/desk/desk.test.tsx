@@ -1,0 +1,181 @@
+import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { DeskScreen } from '../../../resources/ts/places/desk/DeskScreen';
+import { application, wrapper as Wrapper } from '../application';
+import { study } from '../examples';
+import { desk, pencilAt, solvent, step } from './deskExamples';
+
+const app = application();
+const onFault = vi.fn();
+
+const show = () =>
+    render(
+        <MemoryRouter>
+            <Wrapper>
+                <DeskScreen study={study} onFault={onFault} />
+            </Wrapper>
+        </MemoryRouter>,
+    );
+
+const steps = [step(1, 0, '711', { cautions: ['This pass swings with the hand.'], turn: 1 }), step(2, 0, '741'), step(1, 1, '735')];
+
+async function sitDown() {
+    show();
+    fireEvent.click(await screen.findByRole('button', { name: 'They lie here: begin' }));
+}
+
+const number = () => screen.getByTestId('number').textContent;
+
+describe('the desk', () => {
+    beforeEach(() => {
+        sessionStorage.clear();
+        onFault.mockReset();
+        app.says('GET', '/desk', desk(steps));
+        app.says('GET', '/drawer', { pencils: [pencilAt('711'), pencilAt('999', 'Spare')] });
+    });
+
+    it('lays out the pencils of a session first, with what to mind', async () => {
+        show();
+        const part = await screen.findByRole('region', { name: 'Laying out' });
+        expect(part.textContent).toContain('711');
+        expect(part.textContent).toContain('away from the thumb');
+        // No key lays a pass while pencils are laid out.
+        fireEvent.keyDown(window, { key: ' ' });
+        expect(app.last('POST')).toBeUndefined();
+    });
+
+    it('shows one pass with all that it takes, and only its own cautions', async () => {
+        await sitDown();
+        const pass = screen.getByRole('region', { name: 'This pass' });
+        expect(number()).toBe('711');
+        for (const text of [
+            'oil',
+            'rope, pass 1 of 3',
+            'a little firmer in the darks',
+            'a sharp point',
+            'turned a quarter to the left',
+            'swings with the hand',
+        ]) {
+            expect(pass.textContent).toContain(text);
+        }
+        const strip = within(pass).getByRole('table', { name: 'Where to press how much' });
+        expect(within(strip).getAllByText('not here')).toHaveLength(1);
+        expect(screen.getByText(/Then 741, “sea”/)).toBeTruthy();
+        expect(screen.getByRole('link', { name: 'Try it on a scrap first' }).getAttribute('href')).toContain(`planOf=${study.id}`);
+    });
+
+    it('marks by touch and by key, with the clock of the device, and goes on before there is an answer', async () => {
+        await sitDown();
+        fireEvent.click(screen.getByRole('button', { name: 'Laid' }));
+        expect(number()).toBe('741');
+        expect(app.last('POST')).toMatchObject({
+            path: `/api/studies/${study.id}/desk/marks`,
+            body: { kind: 'done', zone: 1, position: 0, tool: 'Line/711', marks: { mid: 'light', dark: 'medium' } },
+        });
+        fireEvent.keyDown(window, { key: 's' });
+        expect(number()).toBe('735');
+        fireEvent.keyDown(window, { key: 'Backspace' });
+        expect(number()).toBe('741');
+        fireEvent.keyDown(window, { key: 'z', ctrlKey: true });
+        expect(number()).toBe('711');
+    });
+
+    it('keeps what is marked while nothing answers, and says what was refused', async () => {
+        app.says('POST', '/marks', null, 0);
+        await sitDown();
+        fireEvent.keyDown(window, { key: ' ' });
+        fireEvent.keyDown(window, { key: ' ' });
+        expect(number()).toBe('735');
+        expect(Object.keys(localStorage).filter((k) => k.startsWith('waiting/'))).toHaveLength(2);
+        act(() => localStorage.clear());
+    });
+
+    it('says that a mark was made elsewhere, and shows the pass again', async () => {
+        app.refuses('POST', '/marks', 422, '“rope” was marked elsewhere meanwhile.');
+        await sitDown();
+        fireEvent.keyDown(window, { key: ' ' });
+        await waitFor(() => expect(onFault).toHaveBeenCalled());
+        await waitFor(() => expect(number()).toBe('711'));
+    });
+
+    it('takes in what was really laid, and refuses nothing at all', async () => {
+        await sitDown();
+        fireEvent.keyDown(window, { key: 'o' });
+        const part = screen.getByRole('region', { name: 'Something else' });
+        await within(part).findByRole('option', { name: '999 Spare' });
+        fireEvent.change(within(part).getByLabelText('With'), { target: { value: 'Line/999' } });
+        for (const shade of ['mid', 'dark']) {
+            fireEvent.change(within(part).getByLabelText(shade), { target: { value: '' } });
+        }
+        expect(within(part).getByRole('alert').textContent).toContain('Skip');
+        fireEvent.change(within(part).getByLabelText('rust'), { target: { value: 'full' } });
+        fireEvent.click(within(part).getByRole('button', { name: 'That lies there now' }));
+        expect(app.last('POST')?.body).toMatchObject({ kind: 'other', zone: 1, position: 0, tool: 'Line/999', marks: { touch: 'full' } });
+        expect(number()).toBe('741');
+        expect(screen.getByText(/“rope” is found anew/)).toBeTruthy();
+        fireEvent.keyDown(window, { key: 'o' });
+        fireEvent.keyDown(window, { key: 'Escape' });
+        expect(screen.queryByRole('region', { name: 'Something else' })).toBeNull();
+    });
+
+    it('shows the caution of a solvent until it is known, and a timer once it is laid', async () => {
+        app.says('GET', '/desk', desk([solvent(1, 0), step(2, 0, '741')]));
+        await sitDown();
+        expect(screen.getByRole('note').textContent).toContain('read its label first');
+        fireEvent.click(screen.getByRole('button', { name: 'I know, for this session' }));
+        expect(screen.queryByRole('note')).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Laid' }));
+        expect(screen.getByRole('timer').textContent).toMatch(/^[45]:\d\d$/);
+        fireEvent.click(screen.getByRole('button', { name: 'Laid' }));
+        expect(screen.getByText(/Nothing can be laid until “rope” is dry/)).toBeTruthy();
+    });
+
+    it('tells how it is worked, refuses a length beyond reason, and sends what was chosen', async () => {
+        await sitDown();
+        fireEvent.click(screen.getByRole('button', { name: 'How you work' }));
+        const field = screen.getByLabelText('Session, minutes');
+        fireEvent.change(field, { target: { value: '5' } });
+        fireEvent.keyDown(field, { key: 'Enter' });
+        expect(screen.getByRole('alert').textContent).toBe('10 to 480 minutes.');
+        fireEvent.change(field, { target: { value: '90' } });
+        fireEvent.keyDown(field, { key: 'Enter' });
+        expect(app.last('PATCH', '/habits')?.body).toEqual({ session: 90 });
+        app.says('PATCH', '/habits', desk(steps));
+    });
+
+    it('says whether this is a good place to stop, and what keeps it from being finished', async () => {
+        app.says('GET', '/finished', {
+            findings: [{ what: 'dark', zone: 2, text: 'The dark of “sea” is a value step too light.', step: 'Go over it once more.' }],
+        });
+        await sitDown();
+        fireEvent.click(screen.getByRole('button', { name: 'Finished?' }));
+        fireEvent.click(await screen.findByRole('button', { name: /Show where: The dark of “sea”/ }));
+        expect(screen.getByAltText('the photo, “sea” in it')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Stop here' }));
+        expect(screen.getByRole('region', { name: 'Stop here' }).textContent).toContain('good place to stop');
+        fireEvent.click(screen.getByRole('button', { name: 'Stop for today' }));
+        fireEvent.keyDown(window, { key: 'Escape' });
+        expect(screen.getByRole('region', { name: 'Laying out' })).toBeTruthy();
+    });
+
+    it('asks for a break after three quarters of an hour, and for none where none is wished', async () => {
+        const begun = Date.now() / 1000 - 46 * 60;
+        sessionStorage.setItem(`sitting/${study.id}`, JSON.stringify({ begun, rested: begun }));
+        show();
+        fireEvent.click(await screen.findByRole('button', { name: 'I have' }));
+        expect(screen.queryByText(/A break for eyes and wrists/)).toBeNull();
+    });
+
+    it('says what is missing, what is done, and what went wrong with a way to look again', async () => {
+        app.says('GET', '/desk', desk([], { cannot: 'The picture is not planned yet: see “Plan”.' }));
+        show();
+        expect((await screen.findByRole('link', { name: 'Go to its plan' })).getAttribute('href')).toBe(`/plan/${study.id}`);
+        app.says('GET', '/desk', desk([], { howFar: 'All passes are laid.' }));
+        show();
+        expect(await screen.findByText(/All passes are laid. “Finished\?”/)).toBeTruthy();
+        app.refuses('GET', '/desk', 500, 'The desk can not be shown.');
+        show();
+        expect(await screen.findByRole('button', { name: 'Look again' })).toBeTruthy();
+    });
+});

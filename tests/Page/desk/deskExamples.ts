@@ -1,0 +1,109 @@
+import type { Edit } from '../../../resources/ts/api/lane';
+import type { Desk, DeskStep, DrawerPencil, NewDeskMark } from '../../../resources/ts/api/types';
+
+export const pencilAt = (number: string, name = `pencil ${number}`): DrawerPencil => ({
+    id: `Line/${number}`,
+    line: 'Line',
+    number,
+    name,
+    binder: 'oil',
+    assumed: [],
+});
+
+const dab = (hex: string) => ({ hex, strata: [] });
+
+/** A pass of a zone; zone 1 is the rope, 2 the sea. */
+export const step = (zone: number, position: number, number: string, more: Partial<DeskStep> = {}): DeskStep => ({
+    zone,
+    zoneName: zone === 1 ? 'rope' : 'sea',
+    position,
+    pass: position + 1,
+    of: 3,
+    finish: null,
+    pencil: pencilAt(number),
+    marks: { mid: 'light', dark: 'medium', touch: null },
+    how: 'Over all of it lightly, a little firmer in the darks',
+    reason: null,
+    point: 'a sharp point',
+    strokes: 'along the form',
+    shades: [
+        { role: 'mid', name: 'mid', seen: '#888888', mark: 'light', before: dab('#ffffff'), after: dab('#cccccc') },
+        { role: 'dark', name: 'dark', seen: '#444444', mark: 'medium', before: dab('#ffffff'), after: dab('#aaaaaa') },
+        { role: 'touch', name: 'rust', seen: '#884422', mark: null, before: dab('#ffffff'), after: dab('#ffffff') },
+    ],
+    cautions: [],
+    body: [],
+    minutes: 6,
+    dries: 0,
+    turn: 0,
+    session: 0,
+    ...more,
+});
+
+export const solvent = (zone: number, position: number, dries = 5): DeskStep =>
+    step(zone, position, '', { finish: 'solvent', pencil: null, dries, body: ['Solvent: read its label first.'] });
+
+const zone = (number: number, name: string) => ({
+    number,
+    name,
+    laid: 0,
+    left: 2,
+    astray: false,
+    marks: 0,
+    outlines: [[0, 0, 1, 0, 1, 1]],
+    touches: [{ role: 'touch', outlines: [[0.2, 0.2, 0.4, 0.2, 0.4, 0.4]] }],
+});
+
+export const desk = (steps: DeskStep[], more: Partial<Desk> = {}): Desk => ({
+    stamp: 7,
+    habits: { way: 'area-by-area', hand: 'right', session: 60, thin: 5, wet: 15, pace: 1, breaks: true },
+    ways: [
+        { value: 'area-by-area', words: 'area by area' },
+        { value: 'darks-first', words: 'darks first' },
+    ],
+    cannot: null,
+    steps,
+    sessions:
+        steps.length === 0
+            ? []
+            : [
+                  {
+                      steps: steps.length,
+                      minutes: 12,
+                      tools: [{ finish: null, pencil: pencilAt('711', 'Dry reed') }],
+                      body: ['Point pencils away from the thumb.'],
+                  },
+              ],
+    zones: [zone(1, 'rope'), zone(2, 'sea')],
+    marks: [],
+    wet: [],
+    howFar: 'A quarter of the way.',
+    minutesLeft: 12,
+    pencils: [pencilAt('711', 'Dry reed'), pencilAt('741', 'Slate step')],
+    ...more,
+});
+
+const edit = (at: number, path: string, json?: object): Edit => ({
+    key: `key-${at}`,
+    lane: 'desk-1',
+    at,
+    words: 'mark a pass',
+    method: 'POST',
+    path,
+    json,
+    history: 'desk',
+});
+
+/** What waits on the device. */
+export const waitingMark = (at: number, mark: Partial<NewDeskMark>): Edit =>
+    edit(at, '/api/studies/1/desk/marks', {
+        kind: 'done',
+        zone: 1,
+        position: 0,
+        tool: 'Line/711',
+        marks: { mid: 'light' },
+        at: 1000,
+        ...mark,
+    });
+
+export const waitingUndo = (at: number): Edit => edit(at, '/api/studies/1/desk/undo');
