@@ -92,10 +92,6 @@ await desk.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText('Pen
 await desk.getByRole('navigation', { name: 'Places' }).getByText('Photo').click();
 await desk.waitForTimeout(2500);
 
-const tablet = await open(820, 1180);
-await tablet.evaluate(() => window.scrollTo(0, 0));
-await tablet.screenshot({ path: `${folder}photo-tablet.png` });
-
 await desk.getByRole('navigation', { name: 'Places' }).getByText('Plan').click();
 const begin = desk.getByRole('button', { name: /^Plan (the picture|what changed)/ });
 await desk.getByRole('list', { name: 'Zones of the plan' }).waitFor();
@@ -120,16 +116,17 @@ for (const [what, name] of [
     await desk.waitForTimeout(4000);
     await desk.screenshot({ path: `${folder}plan-${name}.png` });
 }
-const zoneSheet = await desk.request.get(address + (await desk.getByRole('link', { name: 'Zone sheets' }).getAttribute('href')));
-writeFileSync('/tmp/zone-sheet.pdf', await zoneSheet.body());
-execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '/tmp/zone-sheet.pdf', `${folder}zone-sheet`]);
-await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Zones', { exact: true }).click();
-await desk.getByRole('navigation', { name: 'Places' }).getByText('Photo').click();
-await desk.waitForTimeout(2500);
+const outlines = await desk.request.get(address + (await desk.getByRole('link', { name: 'Outlines with the grid' }).getAttribute('href')));
+writeFileSync('/tmp/outlines.pdf', await outlines.body());
+execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '/tmp/outlines.pdf', `${folder}outlines`]);
 
-const href = await desk.getByRole('link', { name: 'Print the card' }).getAttribute('href');
-const card = await desk.request.get(address + href);
-writeFileSync('/tmp/palette-card.pdf', await card.body());
-execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '/tmp/palette-card.pdf', `${folder}palette-card`]);
+await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Zones', { exact: true }).click();
+await desk.getByRole('navigation', { name: 'Places' }).getByText('Desk').click();
+await desk.getByRole('button', { name: 'They lie here: begin' }).click();
+await desk.waitForTimeout(2500);
+await desk.screenshot({ path: `${folder}desk-pass.png` });
+await desk.setViewportSize({ width: 820, height: 1180 });
+await desk.waitForTimeout(1500);
+await desk.screenshot({ path: `${folder}desk-tablet.png` });
 
 await browser.close();

@@ -30,7 +30,7 @@ final class HalfDone
         $habits = $this->keeper->habits($study);
         $zones = $this->board->zones($ground, []);
         $sessions = Sessions::of($this->board->order($ground, $zones, $habits), $habits->session);
-        $evenings = array_slice($sessions, 0, intdiv(count($sessions) + 1, 2));
+        $evenings = array_slice($sessions, 0, intdiv(count($sessions), 2));
         foreach ($evenings as $i => $evening) {
             $at = time() - (count($evenings) - $i) * self::DAY;
             foreach ($evening as $placed) {

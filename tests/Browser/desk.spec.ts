@@ -90,6 +90,33 @@ test('an hour without network: marks wait in their order and are caught up once 
     }
 });
 
+test('a server that is started anew in between: what was marked meanwhile is taken in once', async ({ page }) => {
+    await sitDown(page);
+    const steps = [await where(page)];
+    // As a proxy answers while what is behind it is down.
+    await page.route('**/api/studies/*/desk/**', (route) =>
+        route.fulfill({ status: 502, contentType: 'text/html', body: '<h1>Bad gateway</h1>' }),
+    );
+    for (let i = 0; i < 2; i++) {
+        await laid(page).click();
+        await expect.poll(() => where(page)).not.toBe(steps[i]);
+        steps.push(await where(page));
+    }
+    await page.unroute('**/api/studies/*/desk/**');
+    const sent: string[] = [];
+    page.on('request', (r) => r.method() === 'POST' && sent.push(r.headers()['idempotency-key'] ?? ''));
+    await expect
+        .poll(() => page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('waiting/')).length), { timeout: 40_000 })
+        .toBe(0);
+    expect(new Set(sent).size).toBe(2);
+    await page.reload();
+    await expect.poll(() => where(page)).toBe(steps[2]);
+    for (let i = 1; i >= 0; i--) {
+        await page.keyboard.press('Backspace');
+        await expect.poll(() => where(page)).toBe(steps[i]);
+    }
+});
+
 test('how one works: another way and a shorter session change what is to come; a wrong length says so', async ({ page }) => {
     await sitDown(page);
     const before = await head(page).innerText();
@@ -146,4 +173,21 @@ test('the number is read from 70 cm, and nothing stands where the hand rests', a
         expect(lowest).toBeLessThan(height - 40);
         await page.evaluate(() => sessionStorage.clear());
     }
+});
+
+test('outlines to transfer are printed at their real size, mirrored, and under the grid', async ({ page }) => {
+    await page.goto('/plan');
+    await page.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Take along', { exact: true }).click();
+    await page.getByRole('combobox', { name: 'Size of the paper' }).selectOption('letter');
+    const sizes: number[] = [];
+    for (const name of ['Outlines', 'Outlines, mirrored', 'Outlines with the grid']) {
+        const href = await page.getByRole('link', { name, exact: true }).getAttribute('href');
+        const answer = await page.request.get(href ?? '');
+        expect(answer.headers()['content-type']).toContain('application/pdf');
+        const pdf = await answer.body();
+        // The demo is 297 mm wide: two pages of Letter.
+        expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(2);
+        sizes.push(pdf.length);
+    }
+    expect(new Set(sizes).size).toBe(3);
 });

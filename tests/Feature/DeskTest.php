@@ -91,6 +91,46 @@ it('keeps a wet zone from being touched, says until when, and works as one likes
     }
 });
 
+it('goes on from what lies when the plan of a zone has changed since', function () {
+    [$study, $base] = deskOf($this);
+    $step = $this->getJson($base)->json('steps.0');
+    marked($this, $base, $step)->assertOk();
+    $zone = fn (array $desk): array => array_values(array_filter($desk['zones'], fn (array $z): bool => $z['number'] === $step['zone']))[0];
+    // Another way of working for the zone: its plan is another, what lies is what it was.
+    $this->postJson("/api/studies/$study->id/plan/changes", ['kind' => 'school', 'zone' => $step['zone'], 'settings' => ['beneath=complement'], 'key' => 'another-way-'.bin2hex(random_bytes(4))])->assertOk();
+    $between = $this->getJson($base)->assertOk()->json();
+    expect(array_column($between['zones'], 'number'))->not->toContain($step['zone']);
+    $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
+    $desk = $this->getJson($base)->assertOk()->json();
+    expect($zone($desk)['laid'])->toBe(1)->and($this->getJson($base)->json('steps'))->toBe($desk['steps']);
+    foreach (array_filter($desk['steps'], fn (array $s): bool => $s['zone'] === $step['zone']) as $next) {
+        expect($next['position'])->toBeGreaterThan(0)->and($next['pass'])->toBeGreaterThan(1);
+    }
+});
+
+it('reckons by the pace of who works, once there is enough to tell it', function () {
+    [$study, $base] = deskOf($this);
+    $minutes = array_sum(array_column($this->getJson($base)->json('steps'), 'minutes'));
+    $first = $this->getJson($base)->json('steps.0');
+    // Thirteen passes marked at twice the time that is reckoned for each, then an afternoon away.
+    for ($i = 0, $at = time() - 90000; $i < 13; $i++) {
+        DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => 'skipped', 'zone' => 250, 'pass' => ['tool' => 'tissue', 'marks' => []], 'rest' => null, 'plan' => '', 'minutes' => 5.0, 'made_at' => $at += 600]);
+    }
+    expect($this->getJson($base)->json('habits.pace'))->toEqual(1); // left out is no work
+    DeskMarkRow::query()->update(['kind' => 'done']);
+    $desk = $this->getJson($base)->json();
+    expect($desk['habits']['pace'])->toEqual(2)->and(array_sum(array_column($desk['steps'], 'minutes')))->toEqualWithDelta(2 * $minutes, 0.1 * count($desk['steps']))->and($desk['steps'][0]['zone'])->toBe($first['zone']);
+});
+
+it('shows the demo half done', function () {
+    $this->seed();
+    $user = User::query()->where('email', config('app.demo_email'))->firstOrFail();
+    $this->actingAs($user);
+    $desk = $this->getJson('/api/studies/'.Study::query()->where('user_id', $user->id)->firstOrFail()->id.'/desk')->assertOk()->json();
+    expect($desk['howFar'])->toMatch('/Half way|Two thirds/')->and($desk['habits']['pace'])->toEqual(1)->and(array_filter($desk['zones'], fn (array $z): bool => $z['astray']))->toBe([])
+        ->and(array_filter($desk['zones'], fn (array $z): bool => $z['laid'] > 0 && $z['left'] > 0))->not->toBe([])->and($desk['marks'])->toHaveCount(12);
+});
+
 it('refuses what is no mark with a sentence, and has nothing for strangers', function () {
     [, $base] = deskOf($this);
     $step = $this->getJson($base)->json('steps.0');
@@ -151,4 +191,16 @@ it('says what is missing before there is a plan', function () {
     $study = pictureOf($this);
     $desk = $this->getJson("/api/studies/$study->id/desk")->assertOk();
     expect(json_decode((string) $desk->getContent()))->toFitThePage('Desk')->and($desk->json('cannot'))->toContain('not planned yet')->and($this->getJson("/api/studies/$study->id/desk/finished")->assertOk()->json('findings'))->toBe([]);
+});
+
+it('prints the step sheet in the order of the desk, and no outlines before there are zones', function () {
+    [$study, $base] = deskOf($this);
+    $sheet = (string) $this->get("/api/studies/$study->id/plan/steps.pdf?size=a5")->assertOk()->getContent();
+    $this->patchJson("$base/habits", ['session' => 10])->assertOk();
+    $shorter = (string) $this->get("/api/studies/$study->id/plan/steps.pdf?size=a5")->assertOk()->getContent();
+    // More sessions, more headings.
+    expect($sheet)->toStartWith('%PDF-')->and(strlen($shorter))->toBeGreaterThan(strlen($sheet));
+    $study->surveyVersions()->delete();
+    Study::query()->whereKey($study->id)->update(['survey_number' => 0]);
+    expect($this->getJson("$base/outlines.pdf")->assertStatus(422)->json('detail'))->toContain('no zones yet')->and($this->getJson($base)->assertOk()->json('cannot'))->toContain('no zones yet');
 });

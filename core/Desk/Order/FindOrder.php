@@ -53,7 +53,7 @@ final class FindOrder
      */
     private static function cheapest(WorkPlan $plan, array $states, int $width): array
     {
-        $promise = array_map(static fn (Working $w): float => $w->cost + Working::PICK_UP * self::toCome($plan, $w), $states);
+        $promise = array_map(static fn (Working $w): float => $w->cost + $plan->pickUp * self::toCome($plan, $w), $states);
         asort($promise);
         $kept = array_map(static fn (int $i): Working => $states[$i], array_slice(array_keys($promise), 0, $width));
 

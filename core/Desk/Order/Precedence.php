@@ -24,7 +24,10 @@ final class Precedence
 
     private const LEAVING_PER_MM = 0.003;
 
-    /** Of that, where the pencil leads. */
+    /** To find the next pencil, and a point on it; and twice that where the pencil leads. */
+    private const PICK_UP = 2.0;
+
+    /** Of leaving an area, where the pencil leads. */
     private const BY_PENCIL = 0.1;
 
     private const ORDER = ['far' => 0, 'middle' => 1, 'near' => 2];
@@ -50,6 +53,11 @@ final class Precedence
             Way::CentreOutwards => max(0.0, $from($now) - $from($later)) / 40,
             default => 0.0,
         };
+    }
+
+    public static function pickUp(Way $way): float
+    {
+        return self::PICK_UP * ($way === Way::PencilByPencil ? 2 : 1);
     }
 
     public static function leaving(DeskZone $from, DeskZone $to, Way $way): float

@@ -12,6 +12,9 @@ final readonly class WorkPlan
     /** @var array<int, array<int, float>> minutes that it costs to begin a zone, by its number, while another is not begun, by that one's */
     public array $before;
 
+    /** What it costs to pick a pencil up, minutes. */
+    public float $pickUp;
+
     /** @var array<int, array<int, float>> what leaving one zone unfinished for another costs, minutes */
     public array $leaving;
 
@@ -33,6 +36,7 @@ final readonly class WorkPlan
                 $leaving[$a][$b] = Precedence::leaving($zones[$a], $zones[$b], $habits->way);
             }
         }
+        $this->pickUp = Precedence::pickUp($habits->way);
         $this->before = $before;
         $this->leaving = $leaving;
     }

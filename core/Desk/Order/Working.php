@@ -7,9 +7,6 @@ namespace KnottyPrism\Core\Desk\Order;
 /** A drawing half done in some order: what lies, since when, what is in the hand, and what the order has cost so far, in minutes. */
 final class Working
 {
-    /** To find the next pencil, and a point on it. */
-    public const PICK_UP = 2.0;
-
     /** A sheet is turned. */
     private const TURNING = 1.0;
 
@@ -80,7 +77,7 @@ final class Working
         }
         if ($this->tool !== $step->tool) {
             $this->pickUps++;
-            $this->cost += self::PICK_UP;
+            $this->cost += $this->plan->pickUp;
             $this->tool = $step->tool;
         }
         [$smears, $under, $best] = [INF, 0.0, $this->turn];

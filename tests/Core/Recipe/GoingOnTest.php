@@ -57,3 +57,18 @@ test('every change keeps the craft of laying on what lies there', function () us
     }
     expect($count)->toBeGreaterThan(30);
 });
+
+test('whatever lies, the rest is never farther off than the plan\'s or than none, prices counted', function (int $seed) use ($pencils, $shades): void {
+    mt_srand($seed);
+    $mark = static fn (int $from, int $to): PressureMark => PressureMark::cases()[mt_rand($from, $to)];
+    $pass = static fn (): GradedPass => new GradedPass($pencils()[mt_rand(0, 7)], [$mark(0, 2), $mark(1, 3), $mark(2, 4)]);
+    $laid = new Sequence(array_map($pass, range(1, mt_rand(1, 3))));
+    $planned = new Sequence(array_map($pass, range(1, mt_rand(1, 2))));
+    $rest = (new FindRest($shades(), $pencils(), Paper::whiteMedium()))->after($laid, $planned);
+    $cost = static fn (Sequence $then): float => SequenceAnswer::of(RecipeLabel::Surest, new Sequence([...$laid->passes, ...$then->passes]), $shades(), Paper::whiteMedium(), Mode::ColourAndValue)->errorOnPaper() + 0.12 * count($then->passes);
+    // A pencil that is new to the area, and lifting, cost a little more than a pass alone.
+    expect($cost($rest))->toBeLessThanOrEqual(min($cost($planned), $cost(new Sequence([]))) + 0.5);
+    foreach ($rest->passes as $one) {
+        expect($one->tool instanceof Finish || in_array($one->tool, $pencils(), true))->toBeTrue();
+    }
+})->with(range(1, 5));

@@ -1,5 +1,7 @@
 import styled from 'styled-components';
 import type { Desk, DeskStep, Study } from '../../api/types';
+import { cssFlip, flipOf } from '../../stage/flip';
+import { rememberedLook } from '../../stage/look/lookState';
 import { pathOf, thin, Twice } from '../../stage/lines';
 
 const Frame = styled.div<{ $shape: number }>`
@@ -31,13 +33,15 @@ interface ZoneOnPhotoProps {
 export function ZoneOnPhoto({ study, zones, zone, step }: ZoneOnPhotoProps) {
     const [width, height] = [1000, (1000 * study.photoHeight) / study.photoWidth];
     const here = zones.find((z) => z.number === zone);
+    const flip = flipOf(rememberedLook(study.id));
     const whole = here === undefined ? '' : pathOf(here.outlines, width, height, true);
     const laid = step?.shades.filter((s) => s.mark !== null).map((s) => s.role) ?? [];
     const touches = here?.touches.filter((t) => laid.includes(t.role)) ?? [];
     const isOnTouches = step?.zone === zone && touches.length > 0 && laid.every((role) => role.startsWith('touch'));
     const d = isOnTouches ? touches.map((t) => pathOf(t.outlines, width, height, true)).join('') : whole;
     return (
-        <Frame $shape={study.photoWidth / study.photoHeight}>
+        // Mirrored or upside down where the photo was looked at so.
+        <Frame $shape={study.photoWidth / study.photoHeight} style={{ transform: cssFlip(flip) }}>
             <img
                 src={`/api/studies/${study.id}/photo`}
                 alt={here === undefined ? 'the photo' : `the photo, “${here.name}” in it`}
