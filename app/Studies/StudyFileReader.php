@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Studies;
 
+use App\Desk\DeskFile;
 use App\Drawers\DrawerKeeper;
 use App\Drawers\FitDrawer;
 use App\Models\PencilRow;
@@ -39,7 +40,7 @@ final class StudyFileReader
     /** Some hundred thousand points of strokes beside all that can be said of zones and spots. */
     private const MOST_VALUES = 400_000;
 
-    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyRepository $surveys, private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly PhotoStore $store)
+    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyRepository $surveys, private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly PhotoStore $store, private readonly DeskFile $desk)
     {
     }
 
@@ -147,6 +148,10 @@ final class StudyFileReader
         foreach ($data['spots'] as $entry) {
             PaperShelf::named((string) $entry['paper']);
             $study->keptRecipes()->create([...array_intersect_key($entry, array_flip(StudyFile::KEPT_RECIPE)), 'label' => RecipeLabel::from((string) $entry['label'])->value]);
+        }
+
+        if (isset($data['desk'])) {
+            $this->desk->putIn($study, $data['desk']);
         }
 
         return $study->refresh();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Studies;
 
+use App\Desk\DeskFile;
 use App\Drawers\DrawerKeeper;
 use App\Models\KeptRecipe;
 use App\Models\Photo;
@@ -30,7 +31,7 @@ final class StudyFileWriter
     /** Bytes of all photos together: as base64 they are a third larger, and the rest of a study needs room too. */
     private const MOST_PHOTO_BYTES = 110_000_000;
 
-    public function __construct(private readonly SurveyRepository $surveys, private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store)
+    public function __construct(private readonly SurveyRepository $surveys, private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly PhotoStore $store, private readonly DeskFile $desk)
     {
     }
 
@@ -47,6 +48,7 @@ final class StudyFileWriter
         foreach ($entries as $entry) {
             array_push($used, ...StackText::identifiers($entry->stack));
         }
+        array_push($used, ...$this->desk->pencils($study));
         $rows = array_values(array_filter($this->drawers->shelfRows($user), static fn (ShelfRow $r): bool => in_array($r->record->id(), $used, true)));
 
         return json_encode([
@@ -54,6 +56,7 @@ final class StudyFileWriter
             'photos' => array_values($study->photos->map(fn (Photo $p): array => ['id' => $p->id, 'name' => $p->name, 'roles' => $p->roles, 'isFollowed' => $p->id === $study->colour_photo_id, 'data' => base64_encode($this->store->original($p))])->all()),
             'survey' => $survey, 'plan' => $sheet,
             'spots' => array_values($entries->map(static fn (KeptRecipe $e): array => $e->only(StudyFile::KEPT_RECIPE))->all()),
+            'desk' => $this->desk->of($study),
             'pencils' => json_decode(DrawerWriter::json($rows), true, flags: JSON_THROW_ON_ERROR)['pencils'],
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }

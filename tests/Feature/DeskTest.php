@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -203,4 +204,28 @@ it('prints the step sheet in the order of the desk, and no outlines before there
     $study->surveyVersions()->delete();
     Study::query()->whereKey($study->id)->update(['survey_number' => 0]);
     expect($this->getJson("$base/outlines.pdf")->assertStatus(422)->json('detail'))->toContain('no zones yet')->and($this->getJson($base)->assertOk()->json('cannot'))->toContain('no zones yet');
+});
+
+it('is the same desk in another account that a study file is brought into', function () {
+    [$study, $base] = deskOf($this);
+    $this->patchJson("$base/habits", ['hand' => 'left', 'session' => 90])->assertOk();
+    $steps = $this->getJson($base)->json('steps');
+    $after = marked($this, $base, $steps[0])->assertOk()->json('steps');
+    marked($this, $base, $after[0], ['kind' => 'other', 'tool' => 'lift', 'marks' => ['mid' => 'medium']])->assertOk();
+    $desk = marked($this, $base, $this->getJson($base)->json('steps.0'), ['kind' => 'skipped'])->assertOk()->json();
+    $file = (string) $this->get("/api/studies/$study->id/bundle")->assertOk()->getContent();
+    $this->actingAs($other = User::factory()->create(['email' => 'elsewhere@example.org']));
+    $bring = fn (string $json) => $this->post('/api/studies/bundle', ['file' => UploadedFile::fake()->createWithContent('study.json', $json)], ['Accept' => 'application/json', 'Idempotency-Key' => 'bring-'.bin2hex(random_bytes(5))]);
+    $there = $bring($file)->assertCreated()->json('id');
+    // The pencils are not owned there: one is enough to look at the desk.
+    $other->pencils()->limit(3)->update(['stock' => 'owned']);
+    $brought = $this->getJson("/api/studies/$there/desk")->assertOk()->json();
+    $of = fn (array $d): array => [array_map(fn (array $m): array => [$m['kind'], $m['zone'], $m['words'], $m['at']], $d['marks']), array_map(fn (array $z): array => [$z['name'], $z['laid'], $z['marks']], $d['zones']), $d['habits']];
+    expect($of($brought))->toBe($of($desk));
+    // Files of before know no desk; one with a mark that is none is refused.
+    $data = json_decode($file, true);
+    $data['desk']['marks'][0]['kind'] = 'perhaps';
+    expect($bring((string) json_encode($data))->assertStatus(422)->json('detail'))->toContain('damaged at');
+    unset($data['desk']);
+    expect($this->getJson('/api/studies/'.$bring((string) json_encode($data))->assertCreated()->json('id').'/desk')->json('marks'))->toBe([]);
 });
