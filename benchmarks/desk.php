@@ -11,7 +11,9 @@ use Benchmarks\Scenes;
 use Benchmarks\Table;
 use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\FindOrder;
+use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Way;
+use KnottyPrism\Core\Desk\Order\Working;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkOrder;
 use KnottyPrism\Core\Desk\Order\WorkPass;
@@ -46,17 +48,23 @@ $planned = static function (string $name, WorkingHabits $habits): WorkPlan {
 };
 
 Table::head('order of work, area by area, against one zone after the other');
-printf("%-18s %5s %22s %22s %24s %10s\n", '', 'steps', 'pick-ups', 'idle, of the time', 'fresh under the hand', 'found in');
+printf("%-18s %5s %22s %22s %24s %10s %9s\n", '', 'steps', 'pick-ups', 'idle, of the time', 'fresh under the hand', 'open, most', 'found in');
 $ratios = $idle = $fresh = [];
 $row = static function (string $name, WorkPlan $plan) use (&$ratios, &$idle, &$fresh): void {
     $naive = WorkOrder::naive($plan);
     $start = hrtime(true);
     $order = FindOrder::for($plan);
     $took = (hrtime(true) - $start) / 1e9;
+    $again = new Working($plan);
+    $open = array_map(static function (PlacedStep $p) use ($again): int {
+        $again->lay($p->step, $p->turn);
+
+        return $again->open();
+    }, $order->steps);
     $ratios[] = $order->pickUps / $naive->pickUps;
     $idle[] = $order->idle / $order->minutes;
     $fresh[] = $order->freshUnderHand;
-    printf("%-18s %5d %13d of %4d   %12.0f %% of %2.0f %% %14.1f %% of %2.0f %% %8.2f s\n", $name, $plan->count(), $order->pickUps, $naive->pickUps, 100 * $order->idle / $order->minutes, 100 * $naive->idle / $naive->minutes, 100 * $order->freshUnderHand, 100 * $naive->freshUnderHand, $took);
+    printf("%-18s %5d %13d of %4d   %12.0f %% of %2.0f %% %14.1f %% of %2.0f %% %6.1f, %d %8.2f s\n", $name, $plan->count(), $order->pickUps, $naive->pickUps, 100 * $order->idle / $order->minutes, 100 * $naive->idle / $naive->minutes, 100 * $order->freshUnderHand, 100 * $naive->freshUnderHand, array_sum($open) / max(1, count($open)), max([0, ...$open]), $took);
 };
 $row('demo, morning', $planned('demo, morning', new WorkingHabits));
 $row('demo, evening', $planned('demo, evening', new WorkingHabits));

@@ -14,7 +14,7 @@ final class FindOrder
     private const WIDTH = 60;
 
     /** States times steps times zones, at most. */
-    private const WORK = 90000;
+    private const WORK = 72000;
 
     private const LEAST_WIDTH = 12;
 

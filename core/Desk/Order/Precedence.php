@@ -20,12 +20,17 @@ final class Precedence
     private const WAY = 1.5;
 
     /** To turn from one area to another before it is done: to find oneself again, and the farther the more. */
-    private const LEAVING = 0.08;
+    private const LEAVING = 0.02;
 
-    private const LEAVING_PER_MM = 0.003;
+    private const LEAVING_PER_MM = 0.001;
+
+    /** So many zones are worked together; to begin another while these are not done, for each that is too many. */
+    public const OPEN_TOGETHER = 3;
+
+    private const OPENING = 1.0;
 
     /** To find the next pencil, and a point on it; and twice that where the pencil leads. */
-    private const PICK_UP = 2.0;
+    private const PICK_UP = 3.0;
 
     /** Of leaving an area, where the pencil leads. */
     private const BY_PENCIL = 0.1;
@@ -53,6 +58,11 @@ final class Precedence
             Way::CentreOutwards => max(0.0, $from($now) - $from($later)) / 40,
             default => 0.0,
         };
+    }
+
+    public static function opening(Way $way): float
+    {
+        return $way === Way::PencilByPencil ? 0.0 : self::OPENING;
     }
 
     public static function pickUp(Way $way): float

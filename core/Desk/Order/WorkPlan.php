@@ -15,6 +15,9 @@ final readonly class WorkPlan
     /** What it costs to pick a pencil up, minutes. */
     public float $pickUp;
 
+    /** What it costs to begin a zone for each that is begun and not done, beyond a few, minutes. */
+    public float $opening;
+
     /** @var array<int, array<int, float>> what leaving one zone unfinished for another costs, minutes */
     public array $leaving;
 
@@ -37,6 +40,7 @@ final readonly class WorkPlan
             }
         }
         $this->pickUp = Precedence::pickUp($habits->way);
+        $this->opening = Precedence::opening($habits->way);
         $this->before = $before;
         $this->leaving = $leaving;
     }

@@ -59,6 +59,17 @@ final class Working
         return $this->plan->steps[$zone][$this->done[$zone]] ?? null;
     }
 
+    /** Zones that are begun and not done. */
+    public function open(): int
+    {
+        $open = 0;
+        foreach ($this->done as $zone => $done) {
+            $open += $done > 0 && $done < count($this->plan->steps[$zone]) ? 1 : 0;
+        }
+
+        return $open;
+    }
+
     /** @param  ?int  $turn  of the sheet, by quarters; null for the one that keeps the hand off what is fresh */
     public function lay(DeskStep $step, ?int $turn = null): void
     {
@@ -68,6 +79,7 @@ final class Working
         $this->idle += $wait;
         $this->cost += $wait;
         if ($this->done[$zone] === 0) {
+            $this->cost += $this->plan->opening * max(0, $this->open() - Precedence::OPEN_TOGETHER);
             foreach ($this->plan->before[$zone] as $other => $cost) {
                 $this->cost += $this->done[$other] === 0 ? $cost : 0.0;
             }

@@ -1,13 +1,12 @@
 import styled from 'styled-components';
 import type { Desk, Study } from '../../api/types';
 import { sentenceOf } from '../../api/client';
-import { Button } from '../../ui/controls';
+import { Button, WordButton } from '../../ui/controls';
 import { useFinished } from './queries';
 
 const Part = styled.section`
     display: grid;
     gap: 10px;
-    padding: 12px 24px 96px;
     justify-items: start;
     & h2 {
         font-size: var(--size-title);
@@ -23,10 +22,11 @@ const Part = styled.section`
     }
     & li {
         border-top: 1px solid var(--line);
-        padding-top: 6px;
+        padding-bottom: 6px;
     }
     & li button {
-        font: inherit;
+        margin-left: -6px;
+        text-align: left;
     }
 `;
 
@@ -59,11 +59,10 @@ export function FinishedPart({ study, desk, onZone, onClose }: FinishedPartProps
             <ul>
                 {findings.map((f) => (
                     <li key={`${f.what}/${f.zone}`}>
-                        <button type="button" onClick={() => onZone(f.zone)} aria-label={`Show where: ${f.text}`}>
+                        <WordButton onPress={() => onZone(f.zone)} aria-label={`Show where: ${f.text}`}>
                             {f.text}
-                        </button>
-                        <br />
-                        {f.step}
+                        </WordButton>
+                        <p>{f.step}</p>
                     </li>
                 ))}
             </ul>
