@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 
 // Plays sessions beside the drawing on the demo, which is half done.
@@ -190,4 +191,50 @@ test('outlines to transfer are printed at their real size, mirrored, and under t
         sizes.push(pdf.length);
     }
     expect(new Set(sizes).size).toBe(3);
+});
+
+test('has no serious accessibility faults in any of its states, and fits the screen', async ({ page }) => {
+    const faults = async (state: string) => {
+        const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+        const serious = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+        expect(serious.map((v) => `${state} ${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`)).toEqual([]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth), state).toBe(1280);
+    };
+    await page.goto('/desk');
+    await page.getByRole('button', { name: 'They lie here: begin' }).waitFor();
+    await faults('laying out');
+    await page.getByRole('button', { name: 'They lie here: begin' }).click();
+    await laid(page).waitFor();
+    await faults('a pass');
+    await page.getByRole('button', { name: 'How you work' }).click();
+    await page.keyboard.press('o');
+    await faults('something else');
+    await page.getByRole('button', { name: 'Finished?' }).click();
+    await page.getByRole('region', { name: 'Finished?' }).getByRole('listitem').first().waitFor();
+    await faults('finished');
+});
+
+test('the desk by keyboard alone: begun, laid, done otherwise, stopped', async ({ page }) => {
+    await page.goto('/desk');
+    await page.getByRole('button', { name: 'They lie here: begin' }).focus();
+    await page.keyboard.press('Enter');
+    const first = await where(page);
+    await page.keyboard.press('Space');
+    await expect.poll(() => where(page)).not.toBe(first);
+    await page.keyboard.press('o');
+    const part = page.getByRole('region', { name: 'Something else' });
+    await part.getByLabel('With').focus();
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('ArrowDown');
+    await part.getByRole('button', { name: 'Back to the pass' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(laid(page)).toBeVisible();
+    await page.keyboard.press('Backspace');
+    await expect.poll(() => where(page)).toBe(first);
+    await page.getByRole('button', { name: 'Stop here' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Stop for today' }).focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('heading', { name: /Lay out for this session/ })).toBeVisible();
 });

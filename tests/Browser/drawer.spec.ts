@@ -89,7 +89,8 @@ test('what it reaches, what stands in for a pencil, mixes both ways round and tw
     await expect(page.getByText('No pencil is noted as wanted.')).toBeVisible();
     await page.getByRole('combobox', { name: 'Which pencils' }).selectOption('owned');
     await page.getByRole('combobox', { name: 'Purchases for the study' }).selectOption({ label: 'Low water' });
-    await expect(page.getByText(/planned colours/)).toBeVisible();
+    // Asked of the sequences of the largest zones; it says so meanwhile.
+    await expect(page.getByText(/planned colours/)).toBeVisible({ timeout: 60_000 });
 
     await beside(page, 'Mixes');
     const chart = page.getByRole('table', { name: /^Mixing chart/ });
