@@ -1,7 +1,6 @@
 import { lazy, Suspense } from 'react';
 
 import { RecipeStrip } from './RecipeStrip';
-import { SpotsColumn } from './spots/SpotsColumn';
 
 import type { PhotoPlaceState } from './usePhotoPlace';
 import { viewOf } from './PhotoParts';
@@ -9,6 +8,7 @@ import { viewOf } from './PhotoParts';
 // What lies beside the photo is loaded when it is opened.
 const OtherPhoto = lazy(async () => ({ default: (await import('./photos/OtherPhoto')).OtherPhoto }));
 const PhotosColumn = lazy(async () => ({ default: (await import('./photos/PhotosColumn')).PhotosColumn }));
+const SpotsColumn = lazy(async () => ({ default: (await import('./spots/SpotsColumn')).SpotsColumn }));
 const ZonesColumn = lazy(async () => ({ default: (await import('./zones/ZonesColumn')).ZonesColumn }));
 
 /** The photos of the study, with the other one to lay beside. */
