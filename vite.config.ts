@@ -10,6 +10,8 @@ export default defineConfig({
         sourcemap: false,
         target: 'es2022',
         // What most places share is one file: in crumbs of half a kilobyte it is a tenth larger on its way.
-        rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'shared', test: /resources\/ts\/(ui|app|dabs|api)\//, minShareCount: 3 }] } } },
+        rolldownOptions: {
+            output: { codeSplitting: { groups: [{ name: 'shared', test: /resources\/ts\/(ui|app|dabs|api)\//, minShareCount: 3 }] } },
+        },
     },
 });
