@@ -11,16 +11,15 @@ use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
 use App\Plans\PlanGround;
+use App\Resources\OrderResource;
 use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Desk\Finish\AskFinished;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Order\Way;
-use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Photo\Grid\Outlines;
-use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
@@ -65,20 +64,19 @@ final class DeskAnswers
                 $in[spl_object_id($placed)] = $i;
             }
         }
-        $labels = $ground->zones->labels;
-        $outlines = new Outlines($labels);
-        $minutes = static fn (array $steps): float => array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $steps));
-        $done = array_sum(array_map(static fn (ZoneAtDesk $z): float => array_sum(array_map(static fn ($s): float => $s->minutes, array_slice(ZoneSteps::inOrder($z->place, $z->passes(), array_keys($z->chain->passes), $z->shares(), $z->touches(), $habits), 0, $z->laid))), $zones));
+        $outlines = new Outlines($ground->zones->labels);
+        $left = array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $order));
+        $done = array_sum(array_map(static fn (ZoneAtDesk $z): float => $z->minutesLaid($habits), $zones));
 
         return [
             ...$common, 'cannot' => null,
             'steps' => array_map(fn (PlacedStep $p): array => [...DeskParts::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $ground), 'session' => $in[spl_object_id($p)]], $order),
             'sessions' => array_map(static fn (array $s): array => DeskParts::session($s, $zones), $sessions),
-            'zones' => array_map(static fn (ZoneAtDesk $z): array => ['number' => $z->place->number, 'name' => $z->place->name, 'laid' => $z->laid, 'left' => $z->left(), 'astray' => $z->progress->astray, 'marks' => $z->progress->marks, 'outlines' => $outlines->of($z->place->number), 'touches' => array_map(static fn (Touch $t): array => ['role' => $t->role->value, 'outlines' => Outlines::around($labels->width, $labels->height, $t->pixels)], $ground->readings[$z->place->number]->zone->touches)], array_values($zones)),
+            'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $ground, $outlines), array_values($zones)),
             'marks' => array_map(static fn (DeskMarkRow $m): array => DeskParts::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),
             'wet' => DeskParts::wet($marks, $habits, array_keys($zones)),
-            'howFar' => AskFinished::howFar($done, $done + $minutes($order)),
-            'minutesLeft' => round($minutes($order), 1),
+            'howFar' => AskFinished::howFar($done, $done + $left),
+            'minutesLeft' => OrderResource::minutes($left),
             'pencils' => DeskParts::pencils($zones),
         ];
     }

@@ -27,6 +27,8 @@ use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
+use KnottyPrism\Core\Photo\Grid\Outlines;
+use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
@@ -98,6 +100,18 @@ final class DeskParts
             PencilGrain::CIRCLES => 'in small circles',
             default => 'the way that you drew',
         };
+    }
+
+    /** @return array<string, mixed> */
+    public static function zone(ZoneAtDesk $zone, PlanGround $ground, Outlines $outlines): array
+    {
+        $labels = $ground->zones->labels;
+        $number = $zone->place->number;
+
+        return [
+            'number' => $number, 'name' => $zone->place->name, 'laid' => $zone->laid, 'left' => $zone->left(), 'astray' => $zone->progress->astray, 'marks' => $zone->progress->marks, 'outlines' => $outlines->of($number),
+            'touches' => array_map(static fn (Touch $t): array => ['role' => $t->role->value, 'outlines' => Outlines::around($labels->width, $labels->height, $t->pixels)], $ground->readings[$number]->zone->touches),
+        ];
     }
 
     /** @return array<string, mixed> */

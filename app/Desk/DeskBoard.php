@@ -24,6 +24,7 @@ use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Desk\Progress\DeskMark;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Desk\Progress\ZoneProgress;
+use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
@@ -48,7 +49,14 @@ final class DeskBoard
     /** Nothing where there are no zones, or no pencil to plan with. */
     public function ground(User $user, Study $study): ?PlanGround
     {
-        return $this->surveys->current($study)->zones === null ? null : rescue(fn (): PlanGround => $this->plans->ground($user, $study), null, false);
+        if ($this->surveys->current($study)->zones === null) {
+            return null;
+        }
+        try {
+            return $this->plans->ground($user, $study);
+        } catch (ImpossibleChange) {
+            return null;
+        }
     }
 
     /**
@@ -110,9 +118,9 @@ final class DeskBoard
     public function order(PlanGround $ground, array $zones, WorkingHabits $habits): array
     {
         $chains = array_map(static fn (ZoneAtDesk $z): array => [SequenceNote::of($z->chain, $z->roles())->toArray(), round($z->place->area), $z->place->distance->value], $zones);
-        $key = 'desk-order/'.md5(json_encode([self::VERSION, $chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
+        $key = 'desk-order/'.md5(json_encode([self::VERSION, FindOrder::VERSION, $chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
         $order = Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zones, $habits): WorkOrder {
-            $steps = array_map(static fn (ZoneAtDesk $z): array => ZoneSteps::inOrder($z->place, $z->passes(), array_keys($z->chain->passes), $z->shares(), $z->touches(), $habits), $zones);
+            $steps = array_map(static fn (ZoneAtDesk $z): array => $z->steps($habits), $zones);
             [$wide, $high] = self::size($ground);
 
             return FindOrder::for(WorkPlan::on($ground->zones->labels, $wide, $high, array_map(static fn (ZoneAtDesk $z): DeskZone => $z->place, $zones), $steps, $habits));

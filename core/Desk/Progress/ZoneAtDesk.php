@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Desk\Progress;
 
+use KnottyPrism\Core\Desk\Order\DeskStep;
 use KnottyPrism\Core\Desk\Order\DeskZone;
+use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkPass;
+use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -21,6 +24,18 @@ final readonly class ZoneAtDesk
      */
     public function __construct(public PlannedZone $zone, public DeskZone $place, public array $shades, public ZoneProgress $progress, public Sequence $chain, public int $laid)
     {
+    }
+
+    /** What it took to lay what lies. */
+    public function minutesLaid(WorkingHabits $habits): float
+    {
+        return array_sum(array_map(static fn (DeskStep $s): float => $s->minutes, array_slice($this->steps($habits), 0, $this->laid)));
+    }
+
+    /** @return list<DeskStep> of all passes, in their order */
+    public function steps(WorkingHabits $habits): array
+    {
+        return ZoneSteps::inOrder($this->place, $this->passes(), array_keys($this->chain->passes), $this->shares(), $this->touches(), $habits);
     }
 
     public function left(): int
