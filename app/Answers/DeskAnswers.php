@@ -53,11 +53,11 @@ final class DeskAnswers
             'ways' => array_map(static fn (Way $w): array => ['value' => $w->value, 'words' => $w->words()], Way::cases()),
         ];
         if ($ground === null || $zones === []) {
-            return [...$common, 'cannot' => $ground === null ? 'There are no zones yet, or no pencils: see “Photo” and “Drawer”.' : 'The picture is not planned yet: see “Plan”.', 'steps' => [], 'sessions' => [], 'zones' => [], 'marks' => [], 'wet' => [], 'howFar' => '', 'minutesLeft' => 0.0, 'pencils' => []];
+            return [...$common, 'cannot' => $ground === null ? 'There are no zones yet, or no pencils: see “Photo” and “Drawer”.' : 'The picture is not planned yet: see “Plan”.', 'steps' => [], 'sessions' => [], 'zones' => [], 'marks' => [], 'wet' => [], 'sessionEnds' => false, 'howFar' => '', 'minutesLeft' => 0.0, 'pencils' => []];
         }
         $order = $this->board->order($ground, $zones, $habits);
         $shown = array_map(fn (ZoneAtDesk $z): array => $this->sequence($ground, $z), $zones);
-        $sessions = Sessions::of($order, $habits->session);
+        [$sessions, $ends] = Sessions::after($this->keeper->sitting($marks, $habits), $order, $habits->session);
         $in = [];
         foreach ($sessions as $i => $session) {
             foreach ($session as $placed) {
@@ -75,6 +75,7 @@ final class DeskAnswers
             'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $ground, $outlines), array_values($zones)),
             'marks' => array_map(static fn (DeskMarkRow $m): array => DeskParts::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),
             'wet' => DeskParts::wet($marks, $habits, array_keys($zones)),
+            'sessionEnds' => $ends,
             'howFar' => AskFinished::howFar($done, $done + $left),
             'minutesLeft' => OrderResource::minutes($left),
             'pencils' => DeskParts::pencils($zones),

@@ -8,9 +8,13 @@ use App\History\ChangedElsewhere;
 use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
+use KnottyPrism\Core\Desk\Order\DeskStep;
 use KnottyPrism\Core\Desk\Order\PassMinutes;
+use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
+use KnottyPrism\Core\Desk\Order\WorkPass;
+use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Desk\Progress\DeskMark;
 use KnottyPrism\Core\Desk\Progress\MarkKind;
 use KnottyPrism\Core\Error\ImpossibleChange;
@@ -42,6 +46,30 @@ final class DeskKeeper
         $pace = max(self::PACE_STEP, round(self::paceOf($marks) / self::PACE_STEP) * self::PACE_STEP);
 
         return new WorkingHabits(Way::tryFrom((string) ($kept['way'] ?? '')) ?? Way::AreaByArea, ($kept['hand'] ?? 'right') === 'left', (int) ($kept['session'] ?? 60), (int) ($kept['thin'] ?? 5), (int) ($kept['wet'] ?? 15), $pace);
+    }
+
+    /**
+     * What was laid since somebody sat down; nothing where she has got up since.
+     *
+     * @param  list<DeskMarkRow>  $marks  of the study
+     * @return list<PlacedStep>
+     */
+    public function sitting(array $marks, WorkingHabits $habits): array
+    {
+        $steps = [];
+        $after = time();
+        foreach (array_reverse($marks) as $mark) {
+            if ($after - $mark->made_at > self::LONGEST_PASS) {
+                break;
+            }
+            $after = $mark->made_at;
+            if ($mark->kind !== MarkKind::Skipped) {
+                $drying = ZoneSteps::drying(new WorkPass($mark->pass['tool'], array_values($mark->mark()->pass->marks)), $habits);
+                $steps[] = new PlacedStep(new DeskStep($mark->zone, 0, $mark->pass['tool'], $habits->pace * $mark->minutes, $drying), 0.0, 0.0, 0, 0.0);
+            }
+        }
+
+        return array_reverse($steps);
     }
 
     /** @param  array<string, int|string|bool>  $changed */

@@ -78,6 +78,20 @@ it('finds what is to come from what lies there, where that is something else, an
     }
 });
 
+it('counts a session down while one sits at it, says when it is done, and begins anew after a night', function () {
+    [, $base] = deskOf($this);
+    $this->patchJson("$base/habits", ['session' => 30])->assertOk();
+    $desk = $this->getJson($base)->json();
+    $length = $desk['sessions'][0]['steps'];
+    expect($desk['sessionEnds'])->toBeFalse();
+    for ($i = 1; $i <= $length; $i++) {
+        $desk = marked($this, $base, $desk['steps'][0])->assertOk()->json();
+        expect($desk['sessionEnds'])->toBe($i === $length)->and($i === $length ? $desk['steps'] !== [] : $desk['sessions'][0]['steps'] === $length - $i)->toBeTrue();
+    }
+    DeskMarkRow::query()->update(['made_at' => time() - 40000]);
+    expect($this->getJson($base)->json('sessionEnds'))->toBeFalse();
+});
+
 it('keeps a wet zone from being touched, says until when, and works as one likes to', function () {
     [, $base] = deskOf($this);
     $step = $this->getJson($base)->json('steps.0');

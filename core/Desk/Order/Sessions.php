@@ -46,6 +46,30 @@ final class Sessions
     }
 
     /**
+     * What is left of the session that somebody sits at, and the sessions after it.
+     *
+     * @param  list<PlacedStep>  $laid  since she sat down
+     * @param  list<PlacedStep>  $yet  in the order in which they are laid
+     * @return array{list<list<PlacedStep>>, bool} and whether this is where a session ends
+     */
+    public static function after(array $laid, array $yet, int $minutes): array
+    {
+        $before = count($laid);
+        $sessions = [];
+        $ends = false;
+        foreach (self::of([...$laid, ...$yet], $minutes) as $session) {
+            $rest = array_slice($session, min($before, count($session)));
+            $ends = $ends || ($laid !== [] && $before === count($session));
+            $before -= min($before, count($session));
+            if ($rest !== []) {
+                $sessions[] = $rest;
+            }
+        }
+
+        return [$sessions, $ends];
+    }
+
+    /**
      * @param  list<PlacedStep>  $steps
      * @param  array<int, int>  $left  steps to come, by zone
      * @param  array<int, true>  $begun

@@ -1861,6 +1861,8 @@ export interface components {
         };
         Desk: {
             stamp: number;
+            /** @description whether this is where the session ends that somebody sits at */
+            sessionEnds: boolean;
             habits: components["schemas"]["DeskHabits"];
             ways: {
                 value: string;
@@ -1868,6 +1870,7 @@ export interface components {
             }[];
             cannot: string | null;
             steps: components["schemas"]["DeskStep"][];
+            /** @description what is left of this one, and those after it */
             sessions: {
                 /** @description what to mind for body and room */
                 body: string[];

@@ -181,6 +181,17 @@ test('sessions hold all steps in their order, are about as long as wished and ra
     expect($changes)->toBeGreaterThanOrEqual((int) ceil(0.5 * (count($sessions) - 1)));
 });
 
+test('a session that somebody sits at grows shorter as she works, and ends where it was to end', function (): void {
+    $order = FindOrder::for(RandomPlans::of(5, 12, 6, new WorkingHabits))->steps;
+    $sessions = Sessions::of($order, 60);
+    $length = count($sessions[0]);
+    foreach (range(0, $length) as $laid) {
+        [$left, $ends] = Sessions::after(array_slice($order, 0, $laid), array_slice($order, $laid), 60);
+        expect(array_merge(...$left))->toBe(array_slice($order, $laid))->and($ends)->toBe($laid === $length)->and(count($left[0]))->toBe($laid === $length ? count($sessions[1]) : $length - $laid);
+    }
+    expect(Sessions::after($order, [], 60))->toBe([[], true])->and(Sessions::after([], [], 60))->toBe([[], false]);
+});
+
 test('firmer takes longer, a wash less; what was really taken corrects it, once there is enough of it', function (): void {
     $minutes = static fn (string $tool, PressureMark $mark): float => PassMinutes::of(new WorkPass($tool, [$mark]), [1.0], 4000.0);
     $by = array_map(static fn (PressureMark $m): float => $minutes('Line/1', $m), PressureMark::cases());

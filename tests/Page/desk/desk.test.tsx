@@ -159,6 +159,15 @@ describe('the desk', () => {
         expect(screen.getByRole('region', { name: 'Laying out' })).toBeTruthy();
     });
 
+    it('says when the session is done, and leads to stopping', async () => {
+        app.says('GET', '/desk', desk(steps, { sessionEnds: true }));
+        await sitDown();
+        const said = screen.getByRole('status');
+        expect(said.textContent).toContain('This session is done');
+        fireEvent.click(within(said).getByRole('button', { name: 'Stop here' }));
+        expect(screen.getByRole('region', { name: 'Stop here' }).textContent).toContain('This is a good place to stop.');
+    });
+
     it('asks for a break after three quarters of an hour, and for none where none is wished', async () => {
         const begun = Date.now() / 1000 - 46 * 60;
         sessionStorage.setItem(`sitting/${study.id}`, JSON.stringify({ begun, rested: begun }));

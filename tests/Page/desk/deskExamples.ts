@@ -62,6 +62,7 @@ export const desk = (steps: DeskStep[], more: Partial<Desk> = {}): Desk => ({
         { value: 'darks-first', words: 'darks first' },
     ],
     cannot: null,
+    sessionEnds: false,
     steps,
     sessions:
         steps.length === 0

@@ -111,7 +111,9 @@ function AtWork({ study, desk, changes }: { study: Study; desk: Desk; changes: D
                         <BesideThePhoto study={study} desk={desk} work={work} onLook={setLooked} />
                     </div>
                     <div className="hand">
-                        {work.beside === 'pass' && <UnderTheHand study={study} work={work} />}
+                        {work.beside === 'pass' && (
+                            <UnderTheHand study={study} work={work} ends={desk.sessionEnds && desk.steps.length > 0} />
+                        )}
                         <Timers wet={wet} now={work.now} pending={pending} />
                         {work.sitting.isBreakDue(work.now) && desk.habits.breaks && (
                             <p role="status">

@@ -18,7 +18,7 @@ const Laid = styled.button`
 `;
 
 /** What is pressed: one large place for "laid", and the ways out of it. */
-export function UnderTheHand({ study, work }: { study: Study; work: DeskWork }) {
+export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWork; ends: boolean }) {
     const { current, next, canUndo } = work.state;
     return (
         <>
@@ -31,6 +31,11 @@ export function UnderTheHand({ study, work }: { study: Study; work: DeskWork }) 
                     <WordButton onPress={() => work.mark('skipped')}>Skip it</WordButton>
                     <WordButton onPress={() => work.setBeside('other')}>I did something else</WordButton>
                 </>
+            )}
+            {ends && (
+                <p role="status">
+                    This session is done: a good place to stop. <WordButton onPress={() => work.setBeside('stop')}>Stop here</WordButton>
+                </p>
             )}
             <WordButton isDisabled={!canUndo} onPress={work.back}>
                 Take the last mark back

@@ -51,7 +51,7 @@ interface StopPartProps {
 export function StopPart({ desk, state, onGoOn, onStop }: StopPartProps) {
     const open = desk.zones.filter((z) => z.laid > 0 && z.left > 0);
     const left = desk.sessions[0]?.steps ?? 0;
-    const isGood = state.wet.length > 0 || open.length <= 1 || desk.steps.length === 0;
+    const isGood = desk.sessionEnds || state.wet.length > 0 || open.length <= 1 || desk.steps.length === 0;
     return (
         <Stop aria-label="Stop here">
             <h2>{isGood ? 'This is a good place to stop.' : 'You can stop here; all marks are kept.'}</h2>
