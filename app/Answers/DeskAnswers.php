@@ -58,19 +58,13 @@ final class DeskAnswers
         $order = $this->board->order($ground, $zones, $habits);
         $shown = array_map(fn (ZoneAtDesk $z): array => $this->sequence($ground, $z), $zones);
         [$sessions, $ends] = Sessions::after($this->keeper->sitting($marks, $habits), $order, $habits->session);
-        $in = [];
-        foreach ($sessions as $i => $session) {
-            foreach ($session as $placed) {
-                $in[spl_object_id($placed)] = $i;
-            }
-        }
         $outlines = new Outlines($ground->zones->labels);
         $left = array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $order));
         $done = array_sum(array_map(static fn (ZoneAtDesk $z): float => $z->minutesLaid($habits), $zones));
 
         return [
             ...$common, 'cannot' => null,
-            'steps' => array_map(fn (PlacedStep $p): array => [...DeskParts::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $ground), 'session' => $in[spl_object_id($p)]], $order),
+            'steps' => array_map(fn (PlacedStep $p): array => DeskParts::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $ground), $order),
             'sessions' => array_map(static fn (array $s): array => DeskParts::session($s, $zones), $sessions),
             'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $ground, $outlines), array_values($zones)),
             'marks' => array_map(static fn (DeskMarkRow $m): array => DeskParts::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),

@@ -1829,7 +1829,6 @@ export interface components {
             dries: number;
             /** @description how the sheet lies, quarters to the left */
             turn: number;
-            session: number;
         };
         DeskTool: {
             finish: string | null;

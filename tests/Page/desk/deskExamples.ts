@@ -36,7 +36,6 @@ export const step = (zone: number, position: number, number: string, more: Parti
     minutes: 6,
     dries: 0,
     turn: 0,
-    session: 0,
     ...more,
 });
 
