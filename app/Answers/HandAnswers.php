@@ -8,9 +8,8 @@ use App\Cache\Computed;
 use App\Drawers\DrawerKeeper;
 use App\Hands\HandKeeper;
 use App\Models\HandVersion;
-use App\Models\Study;
 use App\Models\User;
-use App\Plans\StripKind;
+use App\Plans\AskedStrips;
 use App\Plans\StripSheet;
 use App\Resources\HandResource;
 use KnottyPrism\Core\Colour\Lab;
@@ -36,7 +35,7 @@ final class HandAnswers
     }
 
     /** @return array<string, mixed> */
-    public function hand(User $user, string $paper, ?Study $study, StripKind $kind): array
+    public function hand(User $user, string $paper, AskedStrips $asked): array
     {
         $inUse = $this->hands->inUse($user, $paper);
         $even = PaperShelf::named($paper);
@@ -45,7 +44,7 @@ final class HandAnswers
             'paper' => $paper,
             'hand' => $inUse === null ? null : ['number' => $inUse->number, 'words' => $inUse->words, 'strips' => count($inUse->strips), ...HandResource::figures($inUse->hand()), 'rmsBeforeDeltaE00' => round($inUse->rms_before, 1), 'rmsAfterDeltaE00' => round($inUse->rms_after, 1)],
             'versions' => array_map(static fn (HandVersion $v): array => ['number' => $v->number, 'words' => $v->words, 'strips' => count($v->strips), 'made' => $v->created_at->toIso8601String(), 'inUse' => $v->in_use], $this->hands->versions($user, $paper)),
-            'strips' => array_values(array_map(static fn (Stack $s): array => HandResource::asked($s, $even), $this->sheet->strips($user, $study, $kind))),
+            'strips' => array_values(array_map(static fn (Stack $s): array => HandResource::asked($s, $even), $this->sheet->strips($user, $asked))),
             'came' => $inUse === null ? [] : $this->came($user, $inUse),
         ];
     }

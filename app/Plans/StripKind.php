@@ -9,4 +9,7 @@ enum StripKind: string
 {
     case Pencils = 'pencils';
     case Sequences = 'sequences';
+
+    /** What one zone is laid in, before it is begun. */
+    case Zone = 'zone';
 }

@@ -42,17 +42,18 @@ final class StripSheet
     }
 
     /**
-     * Of the pencils of a study's plan, or of all that are owned; or what its zones are laid in, the largest first.
+     * Of the pencils of a study's plan, or of all that are owned; or what its zones are laid in, the largest first; or one zone's shades.
      *
      * @return non-empty-array<string, Stack> by their text
      */
-    public function strips(User $user, ?Study $study, StripKind $kind = StripKind::Pencils): array
+    public function strips(User $user, AskedStrips $asked): array
     {
+        $study = $asked->study;
         $owned = array_values(array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
         if ($owned === []) {
             throw ImpossibleChange::because('The drawer is empty. Bring pencils in first, then try your hand.');
         }
-        $laid = $study === null || $kind === StripKind::Pencils ? [] : $this->laid($user, $study);
+        $laid = $study === null || $asked->kind === StripKind::Pencils ? [] : $this->laid($user, $study, $asked->kind === StripKind::Zone ? $asked->zone : null);
         if ($laid !== []) {
             return $laid;
         }
@@ -64,8 +65,12 @@ final class StripSheet
         return array_combine($texts, $strips) ?: throw new \LogicException('there is at least one');
     }
 
-    /** @return array<string, Stack> what the heaviest shade of each zone is laid in, by its text; none while nothing is planned */
-    private function laid(User $user, Study $study): array
+    /**
+     * What the heaviest shade of each zone is laid in, the largest zone first; or every shade of one zone, the lightest first: its touches are too small to be tried.
+     *
+     * @return array<string, Stack> by their text; none while nothing is planned
+     */
+    private function laid(User $user, Study $study, ?int $zone): array
     {
         try {
             $ground = $this->plans->ground($user, $study);
@@ -73,12 +78,12 @@ final class StripSheet
         } catch (CoreError) {
             return [];
         }
-        usort($planned, static fn (PlannedWish $a, PlannedWish $b): int => $b->wish->weight <=> $a->wish->weight);
+        usort($planned, static fn (PlannedWish $a, PlannedWish $b): int => $zone === null ? $b->wish->weight <=> $a->wish->weight : $b->wish->fitted->l <=> $a->wish->fitted->l);
         $laid = $zones = [];
         foreach ($planned as $one) {
             // What is joined or lifted in the end tells nothing of a hand.
             $stack = new Stack($one->stack?->passes() ?? []);
-            if (! in_array($one->wish->zone, $zones, true) && count($laid) < self::STRIPS) {
+            if (($zone === null ? ! in_array($one->wish->zone, $zones, true) : $one->wish->zone === $zone) && count($laid) < self::STRIPS) {
                 $zones[] = $one->wish->zone;
                 $laid[$stack->text()] = $stack;
             }

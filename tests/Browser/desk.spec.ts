@@ -1,5 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 
 // Plays sessions beside the drawing on the demo, which is half done.
 
@@ -115,6 +117,58 @@ test('a server that is started anew in between: what was marked meanwhile is tak
     for (let i = 1; i >= 0; i--) {
         await page.keyboard.press('Backspace');
         await expect.poll(() => where(page)).toBe(steps[i]);
+    }
+});
+
+test('the servers are stopped and started again in between, the database too: no mark is lost or made twice', async ({ page, baseURL }) => {
+    test.setTimeout(180_000);
+    const own = process.env['KP_VAR'] ?? 'var/app';
+    expect(readFileSync(`${own}/run/address`, 'utf8').trim(), 'KP_VAR is the folder of the servers under test').toBe(baseURL);
+    await sitDown(page);
+    const steps = [await where(page)];
+    const mark = async () => {
+        await laid(page).click();
+        await expect.poll(() => where(page)).not.toBe(steps.at(-1));
+        steps.push(await where(page));
+    };
+    await mark();
+    execFileSync('./start', ['--stop']);
+    await mark();
+    await mark();
+    await expect(page.getByText(/wait/i).first()).toBeVisible();
+    execFileSync('./start', ['--background'], { timeout: 120_000 });
+    await expect(page.getByText(/wait/i)).toHaveCount(0, { timeout: 60_000 });
+    await page.reload();
+    await expect.poll(() => where(page)).toBe(steps[3]);
+    for (let i = 2; i >= 0; i--) {
+        await page.keyboard.press('Backspace');
+        await expect.poll(() => where(page)).toBe(steps[i]);
+    }
+    await expect(page.getByText(/wait/i)).toHaveCount(0);
+});
+
+test('before a zone is begun its own passes are tried on a scrap', async ({ page }) => {
+    await sitDown(page);
+    // The first pass of a zone that nothing lies in yet.
+    const toTry = page.getByRole('link', { name: 'Try it on a scrap first' });
+    let marks = 0;
+    for (; marks < 40 && (await toTry.count()) === 0; marks++) {
+        const before = await where(page);
+        await page.keyboard.press('Space');
+        await expect.poll(() => where(page)).not.toBe(before);
+    }
+    const zone = /“(.+?)”/.exec((await page.getByAltText(/^the photo, “.+” in it$/).getAttribute('alt')) ?? '')?.[1] ?? '';
+    const desk = page.url();
+    await toTry.click();
+    const which = page.getByRole('combobox', { name: 'Which strips' });
+    await expect(which).toHaveValue('zone');
+    await expect(which.locator('option:checked')).toHaveText(`as the plan lays “${zone}”, shade by shade`);
+    await expect(page.getByRole('radiogroup', { name: /^Strip 1:/ })).toBeVisible();
+    await page.goto(desk);
+    for (; marks > 0; marks--) {
+        const before = await where(page);
+        await page.keyboard.press('Backspace');
+        await expect.poll(() => where(page)).not.toBe(before);
     }
 });
 

@@ -27,7 +27,7 @@ final class HandController extends Controller
 
     public function show(HandRequest $request): JsonResponse
     {
-        return new JsonResponse($this->answers->hand($this->user($request), $request->paper(), $request->study(), $request->kind()));
+        return new JsonResponse($this->answers->hand($this->user($request), $request->paper(), $request->asked()));
     }
 
     public function learn(StripsRequest $request, DrawerKeeper $drawers): JsonResponse
@@ -37,7 +37,7 @@ final class HandController extends Controller
         $strips = $request->strips($shelf);
         $this->once($request, fn (): int => $this->hands->learn($user, $request->paper(), $strips, $shelf)->id);
 
-        return new JsonResponse($this->answers->hand($user, $request->paper(), $request->study(), $request->kind()), 201);
+        return new JsonResponse($this->answers->hand($user, $request->paper(), $request->asked()), 201);
     }
 
     public function use(HandVersionRequest $request): JsonResponse
@@ -49,26 +49,26 @@ final class HandController extends Controller
             return $request->number();
         });
 
-        return new JsonResponse($this->answers->hand($user, $request->paper(), $request->study(), $request->kind()));
+        return new JsonResponse($this->answers->hand($user, $request->paper(), $request->asked()));
     }
 
     public function pdf(HandRequest $request, ChartPages $pages): Response
     {
-        $strips = $this->sheet->strips($this->user($request), $request->study(), $request->kind());
+        $strips = $this->sheet->strips($this->user($request), $request->asked());
 
         return new Response($pages->ofStrips($this->sheet->sheet($strips), $strips), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="strips.pdf"', 'Cache-Control' => 'no-store']);
     }
 
     public function photo(StripPhotoRequest $request): JsonResponse
     {
-        $strips = $this->sheet->strips($this->user($request), $request->study(), $request->kind());
+        $strips = $this->sheet->strips($this->user($request), $request->asked());
 
         return new JsonResponse(['boxes' => HandResource::read($this->sheet->read($strips, $request->paper(), $request->photo()->getRealPath()))]);
     }
 
     public function madeUp(HandRequest $request): JsonResponse
     {
-        $strips = $this->sheet->strips($this->user($request), $request->study(), $request->kind());
+        $strips = $this->sheet->strips($this->user($request), $request->asked());
         $photo = $this->sheet->madeUp($strips, $request->paper(), random_int(1, 100_000));
 
         return new JsonResponse([

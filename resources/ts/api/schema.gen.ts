@@ -476,8 +476,10 @@ export interface paths {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -498,8 +500,10 @@ export interface paths {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -520,8 +524,10 @@ export interface paths {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -542,8 +548,10 @@ export interface paths {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -2573,8 +2581,10 @@ export interface components {
         paper: string;
         /** @description what the picture is seen under */
         light: "D65" | "D50" | "A" | "LED";
-        /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
-        stripsOf: "pencils" | "sequences";
+        /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
+        stripsOf: "pencils" | "sequences" | "zone";
+        /** @description the zone whose strips are meant, by its number; with of=zone */
+        stripsOfZone: number;
         /** @description the study whose plan the strips are of */
         planOf: number;
         import: number;
@@ -3345,8 +3355,10 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -3371,8 +3383,10 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -3401,8 +3415,10 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -3431,8 +3447,10 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -3457,8 +3475,10 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;
@@ -3490,8 +3510,10 @@ export interface operations {
                 paper?: components["parameters"]["paper"];
                 /** @description the study whose plan the strips are of */
                 study?: components["parameters"]["planOf"];
-                /** @description which strips: single pencils, which tell most of a hand, or what the plan's zones are laid in */
+                /** @description which strips: single pencils, which tell most of a hand; what the plan's zones are laid in; or one zone's shades */
                 of?: components["parameters"]["stripsOf"];
+                /** @description the zone whose strips are meant, by its number; with of=zone */
+                zone?: components["parameters"]["stripsOfZone"];
             };
             header?: never;
             path?: never;

@@ -63,7 +63,7 @@ const box = (stack: string, hex: string, filled = true, note: string | null = nu
 describe('my hand', () => {
     it('learns what was said of strips, and says what came of them', async () => {
         app.says('GET', '/api/hand', even);
-        render(<HandView paper="white medium" study={7} />, { wrapper });
+        render(<HandView paper="white medium" study={7} zone={null} />, { wrapper });
         const ladder = await screen.findByRole('radiogroup', { name: 'Strip 2: 728 light' });
         fireEvent.click(within(ladder).getByRole('radio', { name: 'heavier' }));
         // Refused, what was said stays.
@@ -80,10 +80,20 @@ describe('my hand', () => {
         expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Learn from these strips' }).disabled).toBe(true);
     });
 
+    it('asks for the strips of the zone that is to be begun, and for others when they are chosen', async () => {
+        app.says('GET', '/api/hand', even);
+        render(<HandView paper="white medium" study={7} zone={{ number: 4, name: 'sea' }} />, { wrapper });
+        await screen.findByRole('option', { name: 'as the plan lays “sea”, shade by shade' });
+        expect(app.last('GET')?.path).toContain('of=zone&zone=4');
+        fireEvent.change(screen.getByLabelText('Which strips'), { target: { value: 'sequences' } });
+        await waitFor(() => expect(app.last('GET')?.path).toContain('of=sequences'));
+        expect(app.last('GET')?.path).not.toContain('zone=');
+    });
+
     it('takes a colour as a meter says it, and none that is no colour', async () => {
         app.says('GET', '/api/hand', even);
         app.says('POST', '/api/hand', heavy, 201);
-        render(<HandView paper="white medium" study={7} />, { wrapper });
+        render(<HandView paper="white medium" study={7} zone={null} />, { wrapper });
         const write = (text: string) => fireEvent.change(screen.getByLabelText('Strip 2 in figures'), { target: { value: text } });
         await screen.findByRole('radiogroup', { name: 'Strip 2: 728 light' });
         write('61.5 4,');
@@ -106,7 +116,7 @@ describe('my hand', () => {
     it('goes to another version and back to the even hand', async () => {
         app.says('GET', '/api/hand', heavy);
         app.says('PATCH', '/api/hand', even);
-        render(<HandView paper="white medium" study={null} />, { wrapper });
+        render(<HandView paper="white medium" study={null} zone={null} />, { wrapper });
         fireEvent.click(await screen.findByRole('button', { name: 'Go by version 2' }));
         await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ number: 2 }));
         await screen.findByText(/an ordinary, even hand/);
@@ -124,7 +134,7 @@ describe('my hand', () => {
             boxes: [box('728@0.35', '#aa5522', true, 'Glare lies on it.')],
             photo: 'data:image/jpeg;base64,AAAA',
         });
-        render(<HandView paper="white medium" study={null} />, { wrapper });
+        render(<HandView paper="white medium" study={null} zone={null} />, { wrapper });
         fireEvent.click(await screen.findByRole('button', { name: 'Try with a made-up photo' }));
         await screen.findByText('Glare lies on it.');
         expect(screen.getByTitle('in the photo, #aa5522')).toBeTruthy();
@@ -134,7 +144,7 @@ describe('my hand', () => {
 
     it('offers what the plan lays in place of single pencils, and keeps what was chosen in hand', async () => {
         app.says('GET', '/api/hand', even);
-        render(<HandView paper="white medium" study={7} />, { wrapper });
+        render(<HandView paper="white medium" study={7} zone={null} />, { wrapper });
         const which = await screen.findByLabelText('Which strips');
         which.focus();
         app.says('GET', '/api/hand', { ...even, strips: [strip('741@0.55,735@0.35', '741 medium, then 735 light')] });
@@ -146,7 +156,7 @@ describe('my hand', () => {
 
     it('says why where nothing can be asked', async () => {
         app.refuses('GET', '/api/hand', 422, 'The drawer is empty. Bring pencils in first, then try your hand.');
-        render(<HandView paper="white medium" study={null} />, { wrapper });
+        render(<HandView paper="white medium" study={null} zone={null} />, { wrapper });
         await screen.findByText(/The drawer is empty/);
     });
 });

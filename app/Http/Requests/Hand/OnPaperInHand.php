@@ -7,6 +7,7 @@ namespace App\Http\Requests\Hand;
 use App\Http\Requests\OnPaper;
 use App\Models\Study;
 use App\Models\User;
+use App\Plans\AskedStrips;
 use App\Plans\StripKind;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Validation\Rule;
@@ -19,15 +20,15 @@ trait OnPaperInHand
     /** @return array<string, list<mixed>> */
     private function handRules(): array
     {
-        return [...self::paperRules(), 'study' => ['sometimes', 'integer'], 'of' => ['sometimes', Rule::enum(StripKind::class)]];
+        return [...self::paperRules(), 'study' => ['sometimes', 'integer'], 'of' => ['sometimes', Rule::enum(StripKind::class)], 'zone' => ['required_if:of,zone', 'integer', 'min:1']];
     }
 
-    public function kind(): StripKind
+    public function asked(): AskedStrips
     {
-        return StripKind::from($this->string('of', StripKind::Pencils->value)->toString());
+        return new AskedStrips($this->study(), StripKind::from($this->string('of', StripKind::Pencils->value)->toString()), $this->has('zone') ? $this->integer('zone') : null);
     }
 
-    public function study(): ?Study
+    private function study(): ?Study
     {
         if (! $this->has('study')) {
             return null;

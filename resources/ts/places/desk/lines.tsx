@@ -34,7 +34,11 @@ export function NextLine({ current, next, study }: { current: DeskStep; next: De
                 About {Math.max(1, Math.round(current.minutes))} min.
             </span>
             {current.pass === 1 && (
-                <Link to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}`}>Try it on a scrap first</Link>
+                <Link
+                    to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}&zone=${current.zone}&zoneName=${encodeURIComponent(current.zoneName)}`}
+                >
+                    Try it on a scrap first
+                </Link>
             )}
         </Next>
     );

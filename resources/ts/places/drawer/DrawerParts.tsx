@@ -168,7 +168,14 @@ export function BesidePart({ place }: { place: DrawerPlaceState }) {
             {beside === 'mixes' && <MixView ids={mix} paper={paper} />}
             {beside === 'lines' && <LinesView lines={lines.data?.lines ?? []} onPencil={showPencil} />}
             {beside === 'measure' && <MeasureView known={pencils} onFault={onFault} />}
-            {beside === 'hand' && <HandView key={`${paper}/${place.planOf ?? ''}`} paper={paper} study={place.planOf} />}
+            {beside === 'hand' && (
+                <HandView
+                    key={`${paper}/${place.planOf ?? ''}/${place.toTry?.number ?? ''}`}
+                    paper={paper}
+                    study={place.planOf}
+                    zone={place.toTry}
+                />
+            )}
             {beside === 'files' && <FilesView lines={lines.data?.lines ?? []} order={order} range={changes.range} onFault={onFault} />}
         </>
     );

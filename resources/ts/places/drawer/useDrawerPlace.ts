@@ -53,6 +53,9 @@ function useChosen(onFault: (text: string) => void) {
     const [mixed, setMixed] = useState<string[] | null>(rememberedMix);
     const [paperInAddress, setPaper] = useTextInAddress('paper');
     const [planOf] = useNumberInAddress('planOf');
+    const [zone] = useNumberInAddress('zone');
+    const [zoneName] = useTextInAddress('zoneName');
+    const toTry = zone === null ? null : { number: zone, name: zoneName };
     const paper = paperInAddress === '' ? 'white medium' : paperInAddress;
     const search = useRef<HTMLInputElement>(null);
     const studies = useStudies();
@@ -80,6 +83,7 @@ function useChosen(onFault: (text: string) => void) {
         paper,
         setPaper,
         planOf,
+        toTry,
         search,
         studies,
         lines,

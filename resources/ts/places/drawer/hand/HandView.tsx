@@ -7,7 +7,7 @@ import { Button, NativeSelect, WordButton } from '../../../ui/controls';
 import { Aired, Row } from '../../../ui/layout';
 import { ByPhoto } from './ByPhoto';
 import { StripLadder } from './StripLadder';
-import { sent, useHand, type Said, type StripsOf } from './useHand';
+import { sent, useHand, type Said, type StripsOf, type ZoneToTry } from './useHand';
 
 const Plain = styled.ol`
     margin: 0;
@@ -29,10 +29,12 @@ const Came = styled.li`
     }
 `;
 
+const STRIPS_OF = ['pencils', 'sequences', 'zone'] as const;
+
 /** One's own hand on a paper: strips are laid on a scrap, judged, and every prediction goes by what they teach. */
-export function HandView({ paper, study }: { paper: string; study: number | null }) {
-    const [of, setOf] = useState<StripsOf>('pencils');
-    const state = useHand(paper, study, of);
+export function HandView({ paper, study, zone }: { paper: string; study: number | null; zone: ZoneToTry | null }) {
+    const [of, setOf] = useState<StripsOf>(zone === null ? 'pencils' : 'zone');
+    const state = useHand(paper, study, of, zone);
     const { hand } = state;
     return (
         <Column aria-label="My hand">
@@ -51,8 +53,9 @@ export function HandView({ paper, study }: { paper: string; study: number | null
                         <NativeSelect
                             aria-label="Which strips"
                             value={of}
-                            onChange={(e) => setOf(e.target.value === 'sequences' ? 'sequences' : 'pencils')}
+                            onChange={(e) => setOf(STRIPS_OF.find((s) => s === e.target.value) ?? 'pencils')}
                         >
+                            {zone !== null && <option value="zone">as the plan lays “{zone.name}”, shade by shade</option>}
                             <option value="pencils">of single pencils, which tell most of a hand</option>
                             <option value="sequences">as the plan lays its largest zones</option>
                         </NativeSelect>

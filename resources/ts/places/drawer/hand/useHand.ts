@@ -17,14 +17,24 @@ export function figures(text: string): Said | null {
     return lab.length === 3 && !parts.includes('') && lab.every(Number.isFinite) ? { lab } : null;
 }
 
-/** Which strips are laid: single pencils, or what the plan lays. */
-export type StripsOf = 'pencils' | 'sequences';
+/** Which strips are laid: single pencils, what the plan lays, or the shades of one zone. */
+export type StripsOf = 'pencils' | 'sequences' | 'zone';
+
+/** The zone that is to be tried before it is begun. */
+export interface ZoneToTry {
+    number: number;
+    name: string;
+}
 
 /** The hand on a paper; strips are of a study's plan where one is named. */
-export function useHand(paper: string, study: number | null, of: StripsOf) {
+export function useHand(paper: string, study: number | null, of: StripsOf, zone: ZoneToTry | null) {
     const client = useQueryClient();
     const [fault, setFault] = useState<string | null>(null);
-    const on = new URLSearchParams({ paper, ...(study === null ? {} : { study: String(study), of }) }).toString();
+    const on = new URLSearchParams({
+        paper,
+        ...(study === null ? {} : { study: String(study), of }),
+        ...(of === 'zone' && zone !== null ? { zone: String(zone.number) } : {}),
+    }).toString();
     const key = ['hand', on];
     const hand = useQuery({
         queryKey: key,
