@@ -1,23 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
-import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { head, laid, number, sitDown, where } from './deskPlace';
 
 // Plays sessions beside the drawing on the demo, which is half done.
-
-const number = (page: Page) => page.getByTestId('number');
-const laid = (page: Page) => page.getByRole('button', { name: 'Laid', exact: true });
-const head = (page: Page) => page.getByText(/sessions? to come|The last session/);
-
-async function sitDown(page: Page) {
-    await page.goto('/desk');
-    await expect(page.getByRole('heading', { name: /Lay out for this session/ })).toBeVisible();
-    await page.getByRole('button', { name: 'They lie here: begin' }).click();
-    await expect(laid(page)).toBeVisible();
-}
-
-const where = async (page: Page) =>
-    `${await number(page).innerText()} ${await page.getByRole('region', { name: 'This pass' }).innerText()}`;
 
 test('a session: laid by key and by touch, skipped, taken back, over a reload', async ({ page }) => {
     await page.goto('/desk');
@@ -70,81 +55,6 @@ test('something else is laid, and what is to come is found from what lies there'
     await page.getByRole('button', { name: 'Take the last mark back' }).click();
     await expect(timer).toHaveCount(0);
     await expect.poll(() => where(page)).toBe(before);
-});
-
-test('an hour without network: marks wait in their order and are caught up once each', async ({ page, context }) => {
-    await sitDown(page);
-    const steps: string[] = [await where(page)];
-    await context.setOffline(true);
-    for (let i = 0; i < 3; i++) {
-        await page.keyboard.press('Space');
-        await expect.poll(() => where(page)).not.toBe(steps[i]);
-        steps.push(await where(page));
-    }
-    await page.keyboard.press('Backspace');
-    await expect.poll(() => where(page)).toBe(steps[2]);
-    await context.setOffline(false);
-    await expect(page.getByText(/wait/i)).toHaveCount(0, { timeout: 40_000 });
-    await page.reload();
-    await expect.poll(() => where(page)).toBe(steps[2]);
-    for (let i = 1; i >= 0; i--) {
-        await page.getByRole('button', { name: 'Take the last mark back' }).click();
-        await expect.poll(() => where(page)).toBe(steps[i]);
-    }
-});
-
-test('a server that is started anew in between: what was marked meanwhile is taken in once', async ({ page }) => {
-    await sitDown(page);
-    const steps = [await where(page)];
-    // As a proxy answers while what is behind it is down.
-    await page.route('**/api/studies/*/desk/**', (route) =>
-        route.fulfill({ status: 502, contentType: 'text/html', body: '<h1>Bad gateway</h1>' }),
-    );
-    for (let i = 0; i < 2; i++) {
-        await laid(page).click();
-        await expect.poll(() => where(page)).not.toBe(steps[i]);
-        steps.push(await where(page));
-    }
-    await page.unroute('**/api/studies/*/desk/**');
-    const sent: string[] = [];
-    page.on('request', (r) => r.method() === 'POST' && sent.push(r.headers()['idempotency-key'] ?? ''));
-    await expect
-        .poll(() => page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('waiting/')).length), { timeout: 40_000 })
-        .toBe(0);
-    expect(new Set(sent).size).toBe(2);
-    await page.reload();
-    await expect.poll(() => where(page)).toBe(steps[2]);
-    for (let i = 1; i >= 0; i--) {
-        await page.keyboard.press('Backspace');
-        await expect.poll(() => where(page)).toBe(steps[i]);
-    }
-});
-
-test('the servers are stopped and started again in between, the database too: no mark is lost or made twice', async ({ page, baseURL }) => {
-    test.setTimeout(180_000);
-    const own = process.env['KP_VAR'] ?? 'var/app';
-    expect(readFileSync(`${own}/run/address`, 'utf8').trim(), 'KP_VAR is the folder of the servers under test').toBe(baseURL);
-    await sitDown(page);
-    const steps = [await where(page)];
-    const mark = async () => {
-        await laid(page).click();
-        await expect.poll(() => where(page)).not.toBe(steps.at(-1));
-        steps.push(await where(page));
-    };
-    await mark();
-    execFileSync('./start', ['--stop']);
-    await mark();
-    await mark();
-    await expect(page.getByText(/wait/i).first()).toBeVisible();
-    execFileSync('./start', ['--background'], { timeout: 120_000 });
-    await expect(page.getByText(/wait/i)).toHaveCount(0, { timeout: 60_000 });
-    await page.reload();
-    await expect.poll(() => where(page)).toBe(steps[3]);
-    for (let i = 2; i >= 0; i--) {
-        await page.keyboard.press('Backspace');
-        await expect.poll(() => where(page)).toBe(steps[i]);
-    }
-    await expect(page.getByText(/wait/i)).toHaveCount(0);
 });
 
 test('before a zone is begun its own passes are tried on a scrap', async ({ page }) => {

@@ -1,0 +1,15 @@
+import { expect, type Page } from '@playwright/test';
+
+export const number = (page: Page) => page.getByTestId('number');
+export const laid = (page: Page) => page.getByRole('button', { name: 'Laid', exact: true });
+export const head = (page: Page) => page.getByText(/sessions? to come|The last session/);
+
+export async function sitDown(page: Page) {
+    await page.goto('/desk');
+    await expect(page.getByRole('heading', { name: /Lay out for this session/ })).toBeVisible();
+    await page.getByRole('button', { name: 'They lie here: begin' }).click();
+    await expect(laid(page)).toBeVisible();
+}
+
+export const where = async (page: Page) =>
+    `${await number(page).innerText()} ${await page.getByRole('region', { name: 'This pass' }).innerText()}`;
