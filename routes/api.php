@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Book\LogController;
 use App\Http\Controllers\Desk\DeskController;
 use App\Http\Controllers\Desk\OutlineController;
 use App\Http\Controllers\DrawerChartController;
@@ -77,6 +78,8 @@ Route::prefix('/hand')->controller(HandController::class)->group(function (): vo
     Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
 });
 
+Route::prefix('/book')->group(__DIR__.'/book.php');
+
 Route::get('/studies', [StudyController::class, 'index']);
 Route::post('/studies', [StudyController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
 Route::post('/studies/bundle', [StudyController::class, 'bringIn'])->middleware(['throttle:heavy', TakesTurns::class]);
@@ -127,6 +130,7 @@ Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()-
         Route::get('/finished', 'finished');
     });
 
+    Route::get('/supply', [LogController::class, 'supply'])->middleware('throttle:heavy');
     Route::prefix('/plan')->group(__DIR__.'/plan.php');
 
     // What a page asks for that was opened before these were renamed: its plan of the picture, and the recipes it keeps under /plan.

@@ -21,6 +21,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/drawer', PageController::class);
     Route::get('/plan/{study?}', PageController::class);
     Route::get('/desk/{study?}', PageController::class);
+    Route::get('/book/{study?}', PageController::class);
     Route::get('/photo/{study?}', PageController::class);
     Route::post('/sign-out', [SessionController::class, 'signOut']);
 

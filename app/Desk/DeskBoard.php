@@ -22,6 +22,7 @@ use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\WorkPlan;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Desk\Progress\DeskMark;
+use KnottyPrism\Core\Desk\Progress\MarkKind;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Desk\Progress\ZoneProgress;
 use KnottyPrism\Core\Error\ImpossibleChange;
@@ -138,7 +139,7 @@ final class DeskBoard
     /**
      * What comes after a mark, to be kept with it: nothing where that is what the plan says.
      *
-     * @return array{rest: list<array<string, mixed>>|null, plan: string, minutes: float}
+     * @return array{rest: list<array<string, mixed>>|null, plan: string, minutes: float, film: float, zone_name: string}
      */
     public function after(PlanGround $ground, ZoneAtDesk $zone, DeskMark $mark, DeskMark ...$before): array
     {
@@ -150,6 +151,7 @@ final class DeskBoard
         return [
             'rest' => $now->progress->astray ? SequenceNote::of(new Sequence(array_slice($now->chain->passes, $now->laid)), $zone->roles())->toArray() : null,
             'plan' => $this->planKey($zone), 'minutes' => PassMinutes::of($pass, $shares, $zone->place->area),
+            'film' => $mark->kind === MarkKind::Skipped || $now->laid === 0 ? 0.0 : $now->film($now->laid - 1, $ground->paper), 'zone_name' => $zone->place->name,
         ];
     }
 

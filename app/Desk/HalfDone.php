@@ -10,6 +10,7 @@ use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Progress\MarkKind;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
+use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 
 /** Marks of a study as if somebody had worked on it for the first half of its sessions, an evening each: something true to look at. */
@@ -35,14 +36,14 @@ final class HalfDone
             $at = time() - (count($evenings) - $i) * self::DAY;
             foreach ($evening as $placed) {
                 $at += (int) round(60 * ($placed->waits + $placed->step->minutes));
-                $this->done($study, $zones[$placed->step->zone], $placed, $at);
+                $this->done($study, $zones[$placed->step->zone], $placed, $at, $ground->paper);
             }
         }
     }
 
-    private function done(Study $study, ZoneAtDesk $zone, PlacedStep $placed, int $at): void
+    private function done(Study $study, ZoneAtDesk $zone, PlacedStep $placed, int $at, Paper $paper): void
     {
         $pass = PassNote::of($zone->chain->passes[$placed->step->pass], $zone->roles());
-        DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => MarkKind::Done, 'zone' => $zone->place->number, 'pass' => $pass->toArray(), 'made_at' => $at, 'rest' => null, 'plan' => $this->board->planKey($zone), 'minutes' => $placed->step->minutes]);
+        DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => MarkKind::Done, 'zone' => $zone->place->number, 'pass' => $pass->toArray(), 'made_at' => $at, 'rest' => null, 'plan' => $this->board->planKey($zone), 'minutes' => $placed->step->minutes, 'film' => $zone->film($placed->step->pass, $paper), 'zone_name' => $zone->place->name]);
     }
 }

@@ -40,7 +40,7 @@ final class StockNotes
             return;
         }
         $this->history->during($user, "note on $row->number", [$row], static function () use ($row, $was, $is): array {
-            $row->update(PencilRow::columnsOfStock($is));
+            $row->update([...PencilRow::columnsOfStock($is), ...($is->lengthLeft === $was->lengthLeft ? [] : ['length_noted_at' => time()])]);
             // What is shorter than before was used up; the first length is measured against a whole pencil.
             $used = $is->lengthLeft === null ? 0.0 : ($was->lengthLeft ?? StockNote::FULL_MM) - $is->lengthLeft;
 

@@ -23,17 +23,20 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
  * @property float $minutes reckoned for an ordinary pace
  * @property int $made_at by the device, seconds since 1970
  * @property bool $taken_back
+ * @property ?float $film what it left on the paper, film units · mm²
+ * @property string $zone_name what its zone was called
+ * @property ?string $note of the session that begins with it
  */
 final class DeskMarkRow extends Model
 {
     protected $table = 'desk_marks';
 
-    protected $fillable = ['study_id', 'kind', 'zone', 'pass', 'rest', 'plan', 'minutes', 'made_at', 'taken_back'];
+    protected $fillable = ['study_id', 'kind', 'zone', 'pass', 'rest', 'plan', 'minutes', 'made_at', 'taken_back', 'film', 'zone_name', 'note'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => MarkKind::class, 'pass' => 'array', 'rest' => 'array', 'minutes' => 'float', 'made_at' => 'integer', 'taken_back' => 'boolean'];
+        return ['kind' => MarkKind::class, 'pass' => 'array', 'rest' => 'array', 'minutes' => 'float', 'film' => 'float', 'made_at' => 'integer', 'taken_back' => 'boolean'];
     }
 
     public function mark(): DeskMark

@@ -36,6 +36,7 @@ use KnottyPrism\Core\Medium\Swatches\PencilFit;
  * @property bool $owned follows from the stock
  * @property Stock $stock
  * @property ?float $length_left millimetres
+ * @property ?int $length_noted_at seconds since 1970
  * @property bool $discontinued
  * @property ?list<string> $formerly
  * @property ?string $notes
@@ -51,12 +52,12 @@ final class PencilRow extends Model
 
     protected $table = 'pencils';
 
-    protected $fillable = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'stock', 'length_left', 'discontinued', 'formerly', 'notes', 'fit'];
+    protected $fillable = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'stock', 'length_left', 'length_noted_at', 'discontinued', 'formerly', 'notes', 'fit'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['binder' => Binder::class, 'opacity' => Opacity::class, 'stock' => Stock::class, 'fit' => 'array', 'owned' => 'boolean', 'laydown' => 'float', 'length_left' => 'float', 'discontinued' => 'boolean', 'formerly' => 'array'];
+        return ['binder' => Binder::class, 'opacity' => Opacity::class, 'stock' => Stock::class, 'fit' => 'array', 'owned' => 'boolean', 'laydown' => 'float', 'length_left' => 'float', 'length_noted_at' => 'integer', 'discontinued' => 'boolean', 'formerly' => 'array'];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Formats;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Formats\Tables\CsvCell;
 
 /** Named colours of a photo, written for other programs: a plain-text palette (.gpl), CSV, JSON. The lightest first, as on the spot strip. */
 final readonly class SpotList
@@ -28,10 +29,9 @@ final readonly class SpotList
 
     public function csv(): string
     {
-        $cells = static fn (array $row): string => implode(',', array_map(self::cell(...), $row));
         $rows = array_map(static fn (array $spot): array => array_values(self::fields($spot)), $this->spots);
 
-        return implode("\r\n", array_map($cells, [['name', 'hex', 'l', 'a', 'b', 'value_step', 'words', 'nearest_pencil', 'delta_e00'], ...$rows]))."\r\n";
+        return implode("\r\n", array_map(CsvCell::row(...), [['name', 'hex', 'l', 'a', 'b', 'value_step', 'words', 'nearest_pencil', 'delta_e00'], ...$rows]))."\r\n";
     }
 
     public function json(): string
@@ -53,16 +53,5 @@ final readonly class SpotList
             'valueStep' => $reading->valueStep, 'words' => $reading->words(),
             'nearestPencil' => $spot['nearest'], 'deltaE00' => $spot['deltaE00'] === null ? null : round($spot['deltaE00'], 2),
         ];
-    }
-
-    /** Quoted where it must be; what a spreadsheet would take for a formula is marked as text. */
-    private static function cell(string|int|float|null $value): string
-    {
-        $text = (string) $value;
-        if (is_string($value) && preg_match('/^[=+\-@\t\r]/', $text) === 1) {
-            $text = "'".$text;
-        }
-
-        return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
     }
 }

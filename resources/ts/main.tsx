@@ -21,6 +21,7 @@ const PhotoPlace = lazy(async () => ({ default: (await import('./places/photo/Ph
 const DrawerPlace = lazy(async () => ({ default: (await import('./places/drawer/DrawerPlace')).DrawerPlace }));
 const PlanPlace = lazy(async () => ({ default: (await import('./places/plan/PlanPlace')).PlanPlace }));
 const DeskPlace = lazy(async () => ({ default: (await import('./places/desk/DeskPlace')).DeskPlace }));
+const BookPlace = lazy(async () => ({ default: (await import('./places/book/BookPlace')).BookPlace }));
 const place = (name: string, content: ReactNode) => (
     <PlaceBoundary key={name} name={name}>
         {content}
@@ -42,6 +43,7 @@ createRoot(root).render(
                     <Route path="/drawer" element={place('Drawer', <DrawerPlace />)} />
                     <Route path="/plan/:studyId?" element={place('Plan', <PlanPlace />)} />
                     <Route path="/desk/:studyId?" element={place('Desk', <DeskPlace />)} />
+                    <Route path="/book/:studyId?" element={place('Book', <BookPlace />)} />
                     <Route path="*" element={<Navigate to="/photo" replace />} />
                 </Routes>
             </BrowserRouter>

@@ -9,6 +9,7 @@ use KnottyPrism\Core\Desk\Order\DeskZone;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
+use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -75,8 +76,22 @@ final readonly class ZoneAtDesk
     /** mm² that a pass goes over. */
     public function areaOf(WorkPass $pass): float
     {
+        $areas = $this->areas();
+
+        return array_sum(array_map(static fn (int $i): float => $areas[$i], $pass->over()));
+    }
+
+    /** @return list<float> mm², by shade */
+    public function areas(): array
+    {
         $shares = $this->shares();
 
-        return $this->place->area * array_sum(array_map(static fn (int $i): float => $shares[$i], $pass->over())) / max(1e-9, array_sum($shares));
+        return array_map(fn (float $s): float => $this->place->area * $s / max(1e-9, array_sum($shares)), $shares);
+    }
+
+    /** What a pass of the chain leaves on the paper, film units · mm². */
+    public function film(int $at, Paper $paper): float
+    {
+        return FilmLaid::by($this->chain, $at, $this->areas(), $paper);
     }
 }

@@ -1459,6 +1459,72 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/book/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["noteSession"];
+        trace?: never;
+    };
+    "/api/book/log/log.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["logTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/book/log/log.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["logCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/supply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["supply"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2553,6 +2619,77 @@ export interface components {
         Meant: {
             /** @description the stamp that was shown where it was asked for */
             of?: number | null;
+        };
+        SessionNote: {
+            session: number;
+            note: string;
+        };
+        LogTotal: {
+            sessions: number;
+            passes: number;
+            minutes: number;
+            /** @description what all pencils together grew shorter by */
+            usedMm: number;
+        };
+        LogTotalOf: components["schemas"]["LogTotal"] & {
+            /** @description a year, or the number of a study */
+            of: number;
+            name: string;
+        };
+        LogTool: {
+            id: string;
+            number: string;
+            name: string;
+            hex: string | null;
+            usedMm: number;
+        };
+        LogSession: {
+            /** @description the first mark */
+            id: number;
+            study: number;
+            studyName: string;
+            /** @description seconds since 1970 */
+            began: number;
+            ended: number;
+            minutes: number;
+            passes: number;
+            leftOut: number;
+            zones: string[];
+            tools: components["schemas"]["LogTool"][];
+            note: string;
+            /** @description photos of the drawing that were looked at then */
+            checks: number[];
+        };
+        Log: {
+            /** @description the latest first */
+            sessions: components["schemas"]["LogSession"][];
+            more: number;
+            total: components["schemas"]["LogTotal"];
+            years: components["schemas"]["LogTotalOf"][];
+            studies: components["schemas"]["LogTotalOf"][];
+        };
+        PencilSupply: {
+            study: string;
+            pencils: {
+                id: string;
+                number: string;
+                name: string;
+                hex: string | null;
+                line: string;
+                stock: string;
+                usedMm: number;
+                leftMm: number | null;
+                neededMm: number;
+                short: number;
+                runsLow: boolean;
+                words: string;
+            }[];
+            overruled: {
+                zone: string;
+                role: string;
+                code: string;
+                reason: string;
+            }[];
         };
         Problem: {
             type: string;
@@ -4918,6 +5055,115 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: {
+                /** @description sessions known already, the latest */
+                skip?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what was worked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Log"];
+                };
+            };
+        };
+    };
+    noteSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SessionNote"];
+            };
+        };
+        responses: {
+            /** @description the log with it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Log"];
+                };
+            };
+        };
+    };
+    logTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description every pass, a row each */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+        };
+    };
+    logCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description every session, an event each */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": unknown;
+                };
+            };
+        };
+    };
+    supply: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what is used, left and needed of every pencil */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PencilSupply"];
                 };
             };
         };

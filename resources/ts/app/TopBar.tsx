@@ -81,6 +81,7 @@ export function TopBar({ children, onFault }: TopBarProps) {
                     <NavLink to="/drawer">Drawer</NavLink>
                     <NavLink to="/plan">Plan</NavLink>
                     <NavLink to="/desk">Desk</NavLink>
+                    <NavLink to="/book">Book</NavLink>
                 </nav>
                 {children}
                 <div className="end">

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers\Book;
+
+use App\Book\WorkLogs;
+use App\Desk\DeskBoard;
+use App\Desk\DeskKeeper;
+use App\Models\DrawingCheckRow;
+use App\Models\Study;
+use App\Models\User;
+use App\Plans\PlanRepository;
+use App\Resources\LogResource;
+use KnottyPrism\Core\Book\Log\LogSession;
+use KnottyPrism\Core\Book\Log\Supply;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Photo\Zones\Role;
+
+/** The log of somebody's work, and what it says of her pencils. */
+final class LogAnswers
+{
+    /** Sessions told at once. */
+    private const TOLD = 30;
+
+    public function __construct(private readonly WorkLogs $logs, private readonly DeskBoard $board, private readonly DeskKeeper $desk, private readonly PlanRepository $plans)
+    {
+    }
+
+    /**
+     * @param  int  $skip  sessions told already, the latest
+     * @return array<string, mixed>
+     */
+    public function log(User $user, int $skip): array
+    {
+        $log = $this->logs->of($user);
+        $told = array_slice(array_reverse($log->sessions), $skip, self::TOLD);
+        $studies = $this->logs->studies($user);
+        $wear = $this->logs->wear($user, $log);
+        $names = self::called($user);
+        $notes = $this->logs->notes($told);
+        $checks = self::checks($told);
+
+        return [
+            'sessions' => array_map(static fn (LogSession $s): array => LogResource::session($s, $studies[$s->study()] ?? '', $names, $wear, $notes[$s->passes[0]->id] ?? '', $checks), $told),
+            'more' => max(0, count($log->sessions) - $skip - count($told)),
+            'total' => LogResource::total($log->total(), $wear),
+            'years' => LogResource::totals($log->totals(static fn (LogSession $s): int => (int) gmdate('Y', $s->began())), static fn (int $year): string => (string) $year, $wear),
+            'studies' => LogResource::totals($log->totals(static fn (LogSession $s): int => $s->study()), static fn (int $id): string => $studies[$id] ?? '', $wear),
+        ];
+    }
+
+    /**
+     * How much of every pencil is used, left and needed for what is planned of one study.
+     *
+     * @return array<string, mixed>
+     */
+    public function supply(User $user, Study $study): array
+    {
+        $log = $this->logs->of($user);
+        $wear = $this->logs->wear($user, $log);
+        $used = $log->film();
+        $needed = $this->needed($user, $study);
+        $pencils = [];
+        foreach ($user->pencils()->get() as $row) {
+            $id = $row->identifier();
+            if (isset($used[$id]) || isset($needed[$id])) {
+                $left = $row->length_left === null ? null : max(0.0, $row->length_left - $wear->millimetres(WorkLogs::film($log, $id, $row->length_noted_at ?? $row->updated_at->timestamp ?? 0)));
+                $pencils[] = LogResource::supply($row->record(), new Supply($wear->millimetres($used[$id] ?? 0.0), $left, $wear->millimetres($needed[$id] ?? 0.0)), $row->stock);
+            }
+        }
+        usort($pencils, static fn (array $a, array $b): int => [$b['short'], $b['usedMm']] <=> [$a['short'], $a['usedMm']]);
+
+        return ['study' => $study->name, 'pencils' => $pencils, 'overruled' => $this->overruled($study)];
+    }
+
+    /** @return array<string, float> film of what is planned and not laid yet, by pencil */
+    private function needed(User $user, Study $study): array
+    {
+        $needed = [];
+        $ground = $this->board->ground($user, $study);
+        if ($ground === null) {
+            return $needed;
+        }
+        foreach ($this->board->zones($ground, $this->desk->marks($study)) as $zone) {
+            for ($at = $zone->laid; $at < count($zone->chain->passes); $at++) {
+                $tool = $zone->chain->passes[$at]->tool;
+                if ($tool instanceof Pencil) {
+                    $needed[$tool->id()] = ($needed[$tool->id()] ?? 0.0) + $zone->film($at, $ground->paper);
+                }
+            }
+        }
+
+        return $needed;
+    }
+
+    /** @return list<array<string, string>> cautions of the plan that its artist decided against, with her reason */
+    private function overruled(Study $study): array
+    {
+        $told = [];
+        foreach ($this->plans->sheet($study)->notes as $key => $note) {
+            [$zone, $role] = explode('/', (string) $key) + [1 => ''];
+            foreach ($note->overruled as $code => $reason) {
+                $told[] = ['zone' => $this->plans->zoneName($study, (int) $zone) ?? '', 'role' => Role::tryFrom($role)->value ?? $role, 'code' => $code, 'reason' => $reason];
+            }
+        }
+
+        return $told;
+    }
+
+    /** @return array<string, PencilRecord> what is known of the pencils of the shelf, by their identifiers */
+    public static function called(User $user): array
+    {
+        $called = [];
+        foreach ($user->pencils()->get(['id', 'line', 'number', 'name', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'binder', 'stock', 'length_left', 'discontinued', 'formerly', 'notes']) as $row) {
+            $called[$row->identifier()] = $row->record();
+        }
+
+        return $called;
+    }
+
+    /**
+     * @param  list<LogSession>  $sessions
+     * @return array<int, list<array{id: int, at: int}>> photos of the drawing by study
+     */
+    private static function checks(array $sessions): array
+    {
+        $checks = [];
+        foreach (DrawingCheckRow::query()->whereIn('study_id', array_unique(array_map(static fn (LogSession $s): int => $s->study(), $sessions)))->get(['id', 'study_id', 'created_at']) as $row) {
+            $checks[$row->study_id][] = ['id' => $row->id, 'at' => $row->created_at->getTimestamp()];
+        }
+
+        return $checks;
+    }
+}

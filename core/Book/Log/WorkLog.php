@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Book\Log;
+
+/** All that was marked at the desks of somebody's studies, as sessions; and what it comes to. */
+final readonly class WorkLog
+{
+    /** Who marks nothing for so long has got up, seconds. */
+    public const PAUSE = 5400;
+
+    /** @var list<LogSession> the earliest first */
+    public array $sessions;
+
+    /** @param  list<LoggedPass>  $passes  in any order */
+    public function __construct(array $passes)
+    {
+        usort($passes, static fn (LoggedPass $a, LoggedPass $b): int => $a->at <=> $b->at);
+        $sessions = $open = [];
+        foreach ($passes as $pass) {
+            $last = $open === [] ? $pass : $open[count($open) - 1];
+            if ($open !== [] && ($pass->study !== $last->study || $pass->at - $last->at > self::PAUSE)) {
+                $sessions[] = new LogSession($open);
+                $open = [];
+            }
+            $open[] = $pass;
+        }
+        $this->sessions = $open === [] ? $sessions : [...$sessions, new LogSession($open)];
+    }
+
+    public function total(): LogTotal
+    {
+        return LogTotal::of($this->sessions);
+    }
+
+    /**
+     * @param  \Closure(LogSession): int  $by  its study, its year
+     * @return array<int, LogTotal> by that, the latest first
+     */
+    public function totals(\Closure $by): array
+    {
+        $groups = [];
+        foreach (array_reverse($this->sessions) as $session) {
+            $groups[$by($session)][] = $session;
+        }
+
+        return array_map(LogTotal::of(...), $groups);
+    }
+
+    /** @return array<string, float> laid film of every pencil by its identifier, film units · mm², the most used first */
+    public function film(): array
+    {
+        $film = [];
+        foreach ($this->sessions as $session) {
+            foreach ($session->laid() as $pass) {
+                $film[$pass->tool] = ($film[$pass->tool] ?? 0.0) + ($pass->film ?? 0.0);
+            }
+        }
+        arsort($film);
+
+        return array_filter($film, static fn (float $f): bool => $f > 0);
+    }
+}

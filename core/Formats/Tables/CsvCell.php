@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Formats\Tables;
+
+/** A cell of a table for other programs: quoted where it must be; what a spreadsheet would take for a formula is marked as text. */
+final class CsvCell
+{
+    public static function of(string|int|float|null $value): string
+    {
+        $text = (string) $value;
+        if (is_string($value) && preg_match('/^[=+\-@\t\r]/', $text) === 1) {
+            $text = "'".$text;
+        }
+
+        return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
+    }
+
+    /** @param  list<string|int|float|null>  $cells */
+    public static function row(array $cells): string
+    {
+        return implode(',', array_map(self::of(...), $cells));
+    }
+}

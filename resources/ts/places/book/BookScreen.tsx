@@ -1,0 +1,29 @@
+import styled from 'styled-components';
+import type { Study } from '../../api/types';
+import { WordChoice } from '../../ui/controls';
+import { SideBar } from '../../ui/layout';
+import { useInAddress } from '../../ui/useInAddress';
+import { LogView } from './log/LogView';
+
+const PARTS = [{ value: 'log', label: 'Log' }] as const;
+
+const Whole = styled.main`
+    min-width: 0;
+`;
+
+interface BookScreenProps {
+    study: Study;
+    onFault: (text: string) => void;
+}
+
+export function BookScreen({ study, onFault }: BookScreenProps) {
+    const [part, setPart] = useInAddress('part', PARTS, 'log');
+    return (
+        <Whole>
+            <SideBar>
+                <WordChoice label="In the book" value={part} options={PARTS} onChange={setPart} />
+            </SideBar>
+            <LogView study={study} onFault={onFault} />
+        </Whole>
+    );
+}

@@ -1,0 +1,130 @@
+import styled from 'styled-components';
+import { sentenceOf } from '../../../api/client';
+import type { Log, LogTotalOf, Study } from '../../../api/types';
+import { Column, PartHead } from '../../../ui/Column';
+import { Button } from '../../../ui/controls';
+import { Aired, Row } from '../../../ui/layout';
+import { useBookNotes, useLog } from './queries';
+import { SessionEntry } from './SessionEntry';
+import { SupplyPart } from './SupplyPart';
+import { inHours, inLength } from './words';
+
+const Two = styled.div`
+    display: grid;
+    grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+    @media (max-width: 899px) {
+        grid-template-columns: minmax(0, 1fr);
+    }
+`;
+
+const Sessions = styled.ol`
+    margin: 0;
+    padding: 0;
+    list-style: none;
+`;
+
+const Sums = styled.table`
+    border-collapse: collapse;
+    & td,
+    & th {
+        padding: 4px 14px 4px 0;
+        text-align: right;
+        font-weight: inherit;
+    }
+    & th:first-child {
+        text-align: left;
+    }
+    & thead th {
+        color: var(--soft-ink);
+        font-size: var(--size-small);
+    }
+`;
+
+interface LogViewProps {
+    study: Study;
+    onFault: (text: string) => void;
+}
+
+/** What was worked, session by session, what it comes to, and which pencil will not last. */
+export function LogView({ study, onFault }: LogViewProps) {
+    const log = useLog();
+    const notes = useBookNotes(onFault);
+    const sessions = log.data?.pages.flatMap((page) => page.sessions) ?? [];
+    const whole = log.data?.pages[0];
+    return (
+        <Two>
+            <Column aria-label="Sessions">
+                <PartHead $first>
+                    <h2>Sessions at the desk</h2>
+                </PartHead>
+                {log.isPending && <p aria-busy="true">Opening the log…</p>}
+                {log.error !== null && <p role="alert">{sentenceOf(log.error)}</p>}
+                {whole !== undefined && sessions.length === 0 && (
+                    <Aired>Nothing is logged yet. What you mark at the desk is written down here by itself.</Aired>
+                )}
+                <Sessions>
+                    {sessions.map((s) => (
+                        <SessionEntry key={s.id} session={s} onNote={(note) => notes.note.mutate({ session: s.id, note })} />
+                    ))}
+                </Sessions>
+                {log.hasNextPage && (
+                    <Row>
+                        <Button isPending={log.isFetchingNextPage} onPress={() => void log.fetchNextPage()}>
+                            {log.isFetchingNextPage ? 'Opening…' : 'Earlier sessions'}
+                        </Button>
+                    </Row>
+                )}
+            </Column>
+            <div>
+                <SupplyPart study={study} notes={notes} />
+                {whole !== undefined && whole.total.sessions > 0 && <Totals log={whole} />}
+            </div>
+        </Two>
+    );
+}
+
+function Totals({ log }: { log: Log }) {
+    return (
+        <Column aria-label="Totals">
+            <PartHead>
+                <h2>What it comes to</h2>
+                <Row className="end">
+                    <a href="/api/book/log/log.csv">Table</a>
+                    <a href="/api/book/log/log.ics">Calendar</a>
+                </Row>
+            </PartHead>
+            <Sums>
+                <thead>
+                    <tr>
+                        <td />
+                        <th scope="col">sessions</th>
+                        <th scope="col">hours</th>
+                        <th scope="col">passes</th>
+                        <th scope="col">of pencil</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    <Sum total={{ of: 0, name: 'all of it', ...log.total }} />
+                    {log.years.map((year) => (
+                        <Sum key={`year ${year.of}`} total={year} />
+                    ))}
+                    {log.studies.map((s) => (
+                        <Sum key={`study ${s.of}`} total={s} />
+                    ))}
+                </tbody>
+            </Sums>
+        </Column>
+    );
+}
+
+function Sum({ total }: { total: LogTotalOf }) {
+    return (
+        <tr>
+            <th scope="row">{total.name}</th>
+            <td>{total.sessions}</td>
+            <td>{inHours(total.minutes)}</td>
+            <td>{total.passes}</td>
+            <td>{inLength(total.usedMm)}</td>
+        </tr>
+    );
+}

@@ -1,0 +1,15 @@
+/** "3 h 05", "40 min" */
+export const inHours = (minutes: number): string => {
+    const whole = Math.round(minutes);
+    return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
+};
+
+/** Of pencil: "4 mm", "12 cm" */
+export const inLength = (mm: number): string => (mm < 100 ? `${mm < 10 ? mm.toFixed(1) : Math.round(mm)} mm` : `${Math.round(mm / 10)} cm`);
+
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+const HOUR = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** "Wednesday 25 November 2026, 19:00 to 20:10" */
+export const when = (began: number, ended: number): string =>
+    `${DAY.format(began * 1000)}, ${HOUR.format(began * 1000)} to ${HOUR.format(ended * 1000)}`;

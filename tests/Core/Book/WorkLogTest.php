@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Book\Log\LoggedPass;
+use KnottyPrism\Core\Book\Log\LogSession;
+use KnottyPrism\Core\Book\Log\Supply;
+use KnottyPrism\Core\Book\Log\Wear;
+use KnottyPrism\Core\Book\Log\WorkLog;
+
+it('parts any order of marks into sessions that lose and double none, and adds them up', function () {
+    mt_srand(7);
+    for ($try = 0; $try < 50; $try++) {
+        $passes = [];
+        $at = 1_600_000_000;
+        $gaps = 0;
+        for ($i = 0, $count = mt_rand(1, 80), $study = 1; $i < $count; $i++) {
+            $gap = mt_rand(0, 3) > 0 ? mt_rand(30, 1800) : mt_rand(5401, 90_000);
+            $study = mt_rand(0, 9) > 0 ? $study : 3 - $study;
+            $at += $gap;
+            $gaps += $i > 0 && $gap <= WorkLog::PAUSE && $passes[$i - 1]->study === $study ? $gap : 0;
+            $passes[] = new LoggedPass($i, $study, $at, 'zone', 'Line/'.mt_rand(1, 5), mt_rand(0, 5) === 0, 4.0, mt_rand(0, 900));
+        }
+        $mixed = $passes;
+        shuffle($mixed);
+        $log = new WorkLog($mixed);
+        $firsts = array_filter($log->sessions, static fn (LogSession $s): bool => ! $s->passes[0]->skipped);
+        expect(array_merge(...array_map(static fn (LogSession $s): array => $s->passes, $log->sessions)))->toEqual($passes)
+            ->and($log->total()->minutes)->toEqualWithDelta($gaps / 60 + 4 * count($firsts), 1e-6)
+            ->and(array_sum($log->film()))->toEqualWithDelta(array_sum(array_map(static fn (LoggedPass $p): float => $p->skipped ? 0 : $p->film, $passes)), 1e-6)
+            ->and(array_sum(array_map(static fn ($t): int => $t->passes, $log->totals(static fn (LogSession $s): int => $s->study()))))->toBe($log->total()->passes);
+    }
+    expect((new WorkLog([]))->total()->sessions)->toBe(0);
+});
+
+it('learns from measured pencils how fast they wear, little from a little', function () {
+    $film = 10_000.0;
+    $reckoned = Wear::ordinary()->millimetres($film);
+    expect(Wear::learnt([])->millimetres($film))->toBe($reckoned)
+        ->and(Wear::learnt([[5.0, 10.0]])->millimetres($film) / $reckoned)->toBeBetween(1.05, 1.3)
+        ->and(Wear::learnt([[500.0, 1000.0]])->millimetres($film) / $reckoned)->toBeBetween(1.85, 2.0)
+        // A heavily covered sheet of A4 takes about half a pencil.
+        ->and(Wear::ordinary()->millimetres(210 * 297 * 1.3))->toBeBetween(60, 110);
+});
+
+it('says of a pencil in good time that it will not last, and nothing of one that will', function () {
+    expect((new Supply(10, 120, 20))->words('741 Slate step'))->toBe('')
+        ->and((new Supply(10, 45, 20))->words('741 Slate step'))->toBe('Your 741 Slate step will not last for what is planned: about 5 mm are wanting. Get another before its last passes.')
+        ->and((new Supply(10, 55, 20))->words('741'))->toBe('Your 741 runs low: about 55 mm are left.')
+        ->and((new Supply(10, null, 150))->short())->toEqual(15.0)->and((new Supply(10, null, 100))->runsLow())->toBeFalse();
+});
