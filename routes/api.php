@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Book\BookController;
 use App\Http\Controllers\Book\LogController;
 use App\Http\Controllers\Desk\DeskController;
 use App\Http\Controllers\Desk\OutlineController;
@@ -130,6 +131,7 @@ Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()-
         Route::get('/finished', 'finished');
     });
 
+    Route::post('/book-recipes', [BookController::class, 'keep']);
     Route::get('/supply', [LogController::class, 'supply'])->middleware('throttle:heavy');
     Route::prefix('/plan')->group(__DIR__.'/plan.php');
 

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Book\BookController;
 use App\Http\Controllers\Book\LogController;
 use Illuminate\Support\Facades\Route;
 
@@ -12,4 +13,13 @@ Route::prefix('/log')->controller(LogController::class)->group(function (): void
     Route::patch('/', 'note');
     Route::get('/log.csv', 'csv');
     Route::get('/log.ics', 'calendar');
+});
+
+Route::get('/swatches.pdf', [BookController::class, 'swatches'])->middleware('throttle:heavy');
+Route::prefix('/recipes')->controller(BookController::class)->group(function (): void {
+    Route::get('/', 'index');
+    Route::patch('/{recipe}', 'change')->whereNumber('recipe');
+    Route::delete('/{recipe}', 'remove')->whereNumber('recipe');
+    Route::post('/{recipe}/restore', 'restore')->whereNumber('recipe');
+    Route::get('/{recipe}/laid', 'laid')->whereNumber('recipe')->middleware('throttle:heavy');
 });

@@ -23,10 +23,42 @@ return new class extends Migration
                 $table->unsignedBigInteger('length_noted_at')->nullable(); // seconds since 1970: what was laid since has made it shorter
             });
         }
+        if (! Schema::hasTable('book_recipes')) {
+            Schema::create('book_recipes', static function (Blueprint $table): void {
+                $table->id();
+                $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+                $table->foreignId('study_id')->nullable()->constrained()->nullOnDelete();
+                $table->string('name', 120);
+                $table->string('words', 500)->default('');
+                $table->string('paper', 60);
+                $table->json('shades');
+                $table->json('passes');
+                $table->json('pencils'); // as they were then
+                $table->string('outcome', 300)->default('');
+                $table->mediumText('cutout')->nullable(); // JPEG as base64, small
+                $table->text('search'); // what words and numbers are looked for in, in small letters
+                $table->softDeletes();
+                $table->timestamps();
+                $table->index(['user_id', 'deleted_at', 'id']);
+            });
+        }
+        if (! Schema::hasTable('book_colours')) {
+            Schema::create('book_colours', static function (Blueprint $table): void {
+                $table->id();
+                $table->foreignId('book_recipe_id')->constrained()->cascadeOnDelete();
+                $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+                $table->float('l');
+                $table->float('a');
+                $table->float('b');
+                $table->index(['user_id', 'l']);
+            });
+        }
     }
 
     public function down(): void
     {
+        Schema::dropIfExists('book_colours');
+        Schema::dropIfExists('book_recipes');
         Schema::table('desk_marks', static function (Blueprint $table): void {
             $table->dropColumn(['film', 'zone_name', 'note']);
         });

@@ -1525,6 +1525,112 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/book/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bookRecipes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/book/recipes/{recipe}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: components["parameters"]["bookRecipe"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeOutBookRecipe"];
+        options?: never;
+        head?: never;
+        patch: operations["changeBookRecipe"];
+        trace?: never;
+    };
+    "/api/book/recipes/{recipe}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: components["parameters"]["bookRecipe"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putBackBookRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/book/recipes/{recipe}/laid": {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+            };
+            header?: never;
+            path: {
+                recipe: components["parameters"]["bookRecipe"];
+            };
+            cookie?: never;
+        };
+        get: operations["layBookRecipe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/book/swatches.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bookSwatches"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/book-recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepInBook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2620,6 +2726,65 @@ export interface components {
             /** @description the stamp that was shown where it was asked for */
             of?: number | null;
         };
+        NewBookRecipe: {
+            /** @description its sequence as planned */
+            zone?: number;
+            /** @description or the recipe kept for a spot */
+            spot?: number;
+            name?: string;
+            words?: string;
+            outcome?: string;
+        };
+        BookRecipeWords: {
+            name?: string;
+            words?: string;
+            outcome?: string;
+        };
+        BookRecipe: {
+            id: number;
+            name: string;
+            words: string;
+            paper: string;
+            /** @description where it comes from; empty where that is gone */
+            study: string;
+            /** @description seconds since 1970 */
+            kept: number;
+            outcome: string;
+            cutout: string | null;
+            /** @description from the colour that was asked for */
+            deltaE00: number | null;
+            shades: {
+                role: components["schemas"]["Role"];
+                name: string;
+                hex: string;
+                strata: string[];
+            }[];
+            passes: {
+                tool: string;
+                number: string;
+                name: string;
+                marks: {
+                    [key: string]: components["schemas"]["Mark"];
+                };
+            }[];
+        };
+        BookRecipes: {
+            recipes: components["schemas"]["BookRecipe"][];
+            found: number;
+            more: number;
+        };
+        LaidAgain: {
+            id: number;
+            paper: string;
+            standIns: {
+                missing: string;
+                by: string;
+                marks: number;
+                deltaE00: number;
+                words: string;
+            }[];
+            sequence: components["schemas"]["Sequence"];
+        };
         SessionNote: {
             session: number;
             note: string;
@@ -2701,6 +2866,7 @@ export interface components {
     };
     responses: never;
     parameters: {
+        bookRecipe: number;
         study: number;
         photo: number;
         tone: "colour" | "grey" | "steps";
@@ -5164,6 +5330,174 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PencilSupply"];
+                };
+            };
+        };
+    };
+    bookRecipes: {
+        parameters: {
+            query?: {
+                /** @description a colour that something in it comes to, #rrggbb */
+                like?: string;
+                words?: string;
+                /** @description the identifier of one that it takes */
+                pencil?: string;
+                paper?: string;
+                skip?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what was found, the nearest or the latest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookRecipes"];
+                };
+            };
+        };
+    };
+    takeOutBookRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: components["parameters"]["bookRecipe"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the latest of the book */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookRecipes"];
+                };
+            };
+        };
+    };
+    changeBookRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: components["parameters"]["bookRecipe"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BookRecipeWords"];
+            };
+        };
+        responses: {
+            /** @description the latest of the book */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookRecipes"];
+                };
+            };
+        };
+    };
+    putBackBookRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: components["parameters"]["bookRecipe"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the latest of the book */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookRecipes"];
+                };
+            };
+        };
+    };
+    layBookRecipe: {
+        parameters: {
+            query?: {
+                paper?: components["parameters"]["paper"];
+            };
+            header?: never;
+            path: {
+                recipe: components["parameters"]["bookRecipe"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description with today's pencils */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LaidAgain"];
+                };
+            };
+        };
+    };
+    bookSwatches: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description swatch pages of what is found, with room to dab beside */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    keepInBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["NewBookRecipe"];
+            };
+        };
+        responses: {
+            /** @description the latest of the book */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookRecipes"];
                 };
             };
         };

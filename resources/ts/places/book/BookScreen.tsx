@@ -4,8 +4,12 @@ import { WordChoice } from '../../ui/controls';
 import { SideBar } from '../../ui/layout';
 import { useInAddress } from '../../ui/useInAddress';
 import { LogView } from './log/LogView';
+import { RecipesView } from './recipes/RecipesView';
 
-const PARTS = [{ value: 'log', label: 'Log' }] as const;
+const PARTS = [
+    { value: 'log', label: 'Log' },
+    { value: 'recipes', label: 'Recipes' },
+] as const;
 
 const Whole = styled.main`
     min-width: 0;
@@ -23,7 +27,8 @@ export function BookScreen({ study, onFault }: BookScreenProps) {
             <SideBar>
                 <WordChoice label="In the book" value={part} options={PARTS} onChange={setPart} />
             </SideBar>
-            <LogView study={study} onFault={onFault} />
+            {part === 'log' && <LogView study={study} onFault={onFault} />}
+            {part === 'recipes' && <RecipesView study={study} onFault={onFault} />}
         </Whole>
     );
 }

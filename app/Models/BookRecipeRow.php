@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+use KnottyPrism\Core\Book\Recipes\BookRecipe;
+use KnottyPrism\Core\Book\Recipes\BookShade;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+
+/**
+ * A recipe of somebody's book.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property ?int $study_id
+ * @property string $name
+ * @property string $words subject and whatever else it is to be found by
+ * @property string $paper
+ * @property non-empty-list<array{role: string, name: string, lab: array{float, float, float}, weight: float, strata: list<string>}> $shades
+ * @property list<array{tool: string, marks: array<string, string>}> $passes
+ * @property list<array<string, mixed>> $pencils
+ * @property string $outcome how it came out, in words
+ * @property ?string $cutout
+ * @property Carbon $created_at
+ */
+final class BookRecipeRow extends Model
+{
+    use SoftDeletes;
+
+    protected $table = 'book_recipes';
+
+    protected $fillable = ['user_id', 'study_id', 'name', 'words', 'paper', 'shades', 'passes', 'pencils', 'outcome', 'cutout', 'search'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['shades' => 'array', 'passes' => 'array', 'pencils' => 'array'];
+    }
+
+    public function recipe(): BookRecipe
+    {
+        $records = DrawerFile::records((string) json_encode(['pencils' => $this->pencils], JSON_THROW_ON_ERROR));
+
+        return new BookRecipe(
+            array_map(static fn (array $s): BookShade => new BookShade(Role::from($s['role']), $s['name'], new Lab(...array_map(floatval(...), $s['lab'])), (float) $s['weight']), $this->shades),
+            SequenceNote::ofArray($this->passes),
+            new Drawer(array_map(PencilFit::of(...), $records)),
+        );
+    }
+}

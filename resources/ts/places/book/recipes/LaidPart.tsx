@@ -1,0 +1,72 @@
+import styled from 'styled-components';
+import { sentenceOf } from '../../../api/client';
+import type { BookRecipe } from '../../../api/types';
+import { Dab } from '../../../dabs/Dab';
+import { Dabs } from '../../../ui/layout';
+import { useLaidAgain } from './queries';
+
+const Part = styled.section`
+    padding: 6px 0 8px;
+    & ol {
+        margin: 4px 0;
+        padding-left: 22px;
+    }
+    & figure {
+        margin: 0;
+    }
+    & .shades {
+        display: flex;
+        flex-wrap: wrap;
+        gap: 4px 16px;
+    }
+`;
+
+/** What comes of a recipe with the pencils of today, beside what came of it then; what is missing, and what stands in for it. */
+export function LaidPart({ recipe, paper }: { recipe: BookRecipe; paper: string }) {
+    const laid = useLaidAgain(recipe.id, paper);
+    if (laid.data === undefined) {
+        return laid.error === null ? <p aria-busy="true">Laying it…</p> : <p role="alert">{sentenceOf(laid.error)}</p>;
+    }
+    const { sequence, standIns } = laid.data;
+    return (
+        <Part aria-label={`“${recipe.name}” laid with today’s pencils`}>
+            {standIns.length === 0 && <p>All its pencils are at hand.</p>}
+            {standIns.map((s) => (
+                <p key={s.missing} role="status">
+                    <b>{s.words}</b>
+                </p>
+            ))}
+            <div className="shades">
+                {recipe.shades.map((s) => {
+                    const now = sequence.passes.flatMap((p) => p.dabs[s.role] ?? []).at(-1);
+                    return (
+                        <figure key={s.role}>
+                            <Dabs $width={56} $height={36}>
+                                <span>
+                                    <Dab strata={s.strata} width={56} height={36} label={`${s.name}, then`} />
+                                </span>
+                                <span>
+                                    {now !== undefined && <Dab strata={now.strata} width={56} height={36} label={`${s.name}, now`} />}
+                                </span>
+                            </Dabs>
+                            <figcaption>{s.name}: then, now</figcaption>
+                        </figure>
+                    );
+                })}
+            </div>
+            <ol>
+                {sequence.passes.map((p, i) => (
+                    <li key={i}>{p.words}</li>
+                ))}
+            </ol>
+            <p>
+                On {paper}, within about {Math.round(sequence.errorOnPaper)} on your paper.
+            </p>
+            {sequence.cautions.map((c) => (
+                <p key={`${c.code}/${c.pass}`}>
+                    {c.text} {c.remedy}
+                </p>
+            ))}
+        </Part>
+    );
+}

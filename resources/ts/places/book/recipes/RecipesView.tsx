@@ -1,0 +1,130 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import { sentenceOf } from '../../../api/client';
+import type { Study } from '../../../api/types';
+import { Column, PartHead } from '../../../ui/Column';
+import { Button, WordButton } from '../../../ui/controls';
+import { Aired, Row } from '../../../ui/layout';
+import { KeepPart } from './KeepPart';
+import { PointAtPhoto } from './PointAtPhoto';
+import { queryOf, useBook, useBookChanges, type BookChanges, type Wanted } from './queries';
+import { RecipeEntry } from './RecipeEntry';
+import { WantedPart } from './WantedPart';
+
+const Two = styled.div`
+    display: grid;
+    grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
+    @media (max-width: 899px) {
+        grid-template-columns: minmax(0, 1fr);
+    }
+`;
+
+const Entries = styled.ol`
+    margin: 0;
+    padding: 0;
+    list-style: none;
+`;
+
+const NOTHING: Wanted = { like: null, words: '', pencil: '', paper: '' };
+
+interface RecipesViewProps {
+    study: Study;
+    onFault: (text: string) => void;
+}
+
+/** What worked, to be found by a colour pointed at, by word, pencil and paper, and laid again with today's drawer. */
+export function RecipesView({ study, onFault }: RecipesViewProps) {
+    const [wanted, setWanted] = useState<Wanted>(NOTHING);
+    const [likeWords, setLikeWords] = useState('');
+    const changes = useBookChanges(study.id, onFault);
+    return (
+        <Two>
+            <div>
+                <Column aria-label="Looking for">
+                    <PartHead $first>
+                        <h2>Point at a colour, or say what you look for</h2>
+                    </PartHead>
+                    <PointAtPhoto
+                        study={study}
+                        onFault={onFault}
+                        onColour={(like, words) => {
+                            setLikeWords(words);
+                            setWanted({ ...wanted, like });
+                        }}
+                    />
+                    <WantedPart wanted={wanted} likeWords={likeWords} onWanted={setWanted} />
+                </Column>
+                <KeepPart study={study} changes={changes} />
+            </div>
+            <Found study={study} wanted={wanted} changes={changes} onAll={() => setWanted(NOTHING)} />
+        </Two>
+    );
+}
+
+interface FoundProps {
+    study: Study;
+    wanted: Wanted;
+    changes: BookChanges;
+    onAll: () => void;
+}
+
+function Found({ study, wanted, changes, onAll }: FoundProps) {
+    const [gone, setGone] = useState<{ id: number; name: string } | null>(null);
+    const book = useBook(wanted);
+    const recipes = book.data?.pages.flatMap((page) => page.recipes) ?? [];
+    const found = book.data?.pages[0]?.found ?? 0;
+    const isAll = queryOf(wanted) === '';
+    return (
+        <Column aria-label="Recipes">
+            <PartHead $first>
+                <h2>
+                    {isAll ? `In the book: ${found}` : `Found: ${found}`}
+                    {book.isFetching && !book.isPending ? ' …' : ''}
+                </h2>
+                <Row className="end">
+                    {!isAll && <WordButton onPress={onAll}>Show all</WordButton>}
+                    {found > 0 && (
+                        <a href={`/api/book/swatches.pdf?${queryOf(wanted)}`} target="_blank" rel="noreferrer">
+                            Print as swatches
+                        </a>
+                    )}
+                </Row>
+            </PartHead>
+            {gone !== null && (
+                <Row role="status">
+                    <span>“{gone.name}” is out of the book.</span>
+                    <WordButton onPress={() => changes.restore.mutate(gone.id, { onSuccess: () => setGone(null) })}>Put it back</WordButton>
+                </Row>
+            )}
+            {book.isPending && <p aria-busy="true">Opening the book…</p>}
+            {book.error !== null && <p role="alert">{sentenceOf(book.error)}</p>}
+            {book.data !== undefined && found === 0 && <Aired>{nothing(isAll, wanted)}</Aired>}
+            <Entries>
+                {recipes.map((recipe) => (
+                    <RecipeEntry
+                        key={recipe.id}
+                        recipe={recipe}
+                        like={wanted.like}
+                        paper={study.paper}
+                        onChange={(words) => changes.change.mutate({ id: recipe.id, ...words })}
+                        onRemove={() => changes.remove.mutate(recipe.id, { onSuccess: () => setGone(recipe) })}
+                    />
+                ))}
+            </Entries>
+            {book.hasNextPage && (
+                <Row>
+                    <Button isPending={book.isFetchingNextPage} onPress={() => void book.fetchNextPage()}>
+                        {book.isFetchingNextPage ? 'Looking…' : 'More of them'}
+                    </Button>
+                </Row>
+            )}
+        </Column>
+    );
+}
+
+const nothing = (isAll: boolean, wanted: Wanted): string =>
+    isAll
+        ? 'The book is empty. Keep what worked: a zone of this study, or a spot whose recipe you chose.'
+        : wanted.like === null
+          ? 'Nothing in the book has all of that.'
+          : 'Nothing in the book comes within 10 of that colour.';

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Book\Recipes\BookRecipe;
+use KnottyPrism\Core\Book\Recipes\BookShade;
+use KnottyPrism\Core\Book\Recipes\ColourSearch;
+use KnottyPrism\Core\Book\Recipes\LayAgain;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\PassNote;
+use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use Tests\Core\Pencils;
+
+it('finds every like colour that a look at all of them finds, the nearest first', function () {
+    mt_srand(11);
+    $random = static fn (): Lab => new Lab(mt_rand(0, 1000) / 10, mt_rand(-800, 800) / 10, mt_rand(-800, 800) / 10);
+    $colours = [];
+    for ($i = 0; $i < 3000; $i++) {
+        $colours[] = [intdiv($i, 3), $random()];
+    }
+    for ($try = 0; $try < 20; $try++) {
+        $like = $try % 2 === 0 ? $random() : $colours[$try * 7][1];
+        $all = [];
+        foreach ($colours as [$recipe, $lab]) {
+            $apart = $lab->deltaE00($like);
+            if ($apart <= ColourSearch::FARTHEST) {
+                $all[$recipe] = min($all[$recipe] ?? INF, $apart);
+            }
+        }
+        asort($all);
+        expect(ColourSearch::nearest($colours, $like, 10_000))->toBe($all)->and(array_keys(ColourSearch::nearest($colours, $like, 2)))->toBe(array_slice(array_keys($all), 0, 2));
+    }
+});
+
+it('lays a recipe again: as it was where all is at hand, else with what brings it nearest to what it came to', function () {
+    $paper = Paper::whiteMedium();
+    $pencils = array_map(Pencils::named(...), ['yellow', 'red', 'violet', 'green', 'black']);
+    $notes = new SequenceNote([new PassNote($pencils[1]->id(), ['light' => PressureMark::Light, 'mid' => PressureMark::Medium]), new PassNote($pencils[2]->id(), ['mid' => PressureMark::Light])]);
+    $sequence = $notes->read(new Drawer($pencils), [Role::Light, Role::Mid]);
+    $shades = array_map(static fn (Role $role, int $i): BookShade => new BookShade($role, '', Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz()), $i + 1.0), [Role::Light, Role::Mid], [0, 1]);
+    $recipe = new BookRecipe($shades, $notes, new Drawer([$pencils[1], $pencils[2]]));
+    $again = LayAgain::with($recipe, new Drawer($pencils), $paper);
+    expect($again->standIns)->toBe([])->and($again->answer->missed())->toBeLessThan(1e-6);
+    $left = array_values(array_filter($pencils, static fn ($p): bool => $p !== $pencils[2]));
+    $without = LayAgain::with($recipe, new Drawer($left), $paper);
+    expect($without->standIns)->toHaveCount(1)->and($without->standIns[0]->missing->id())->toBe($pencils[2]->id())->and($without->answer->missed())->toEqualWithDelta($without->standIns[0]->apart, 1e-6);
+    // No other pencil at hand, pressed as hard as the missing one, would have come nearer.
+    foreach ($left as $other) {
+        $tried = (new SequenceNote([$notes->passes[0], new PassNote($other->id(), $notes->passes[1]->marks)]))->read(new Drawer($left), [Role::Light, Role::Mid]);
+        $apart = array_sum(array_map(static fn (BookShade $s, int $i): float => $s->weight * Lab::ofXyz($tried->stackIn($i)->on($paper)->xyz())->deltaE00($s->lab), $shades, [0, 1])) / 3;
+        expect($without->standIns[0]->apart)->toBeLessThanOrEqual($apart + 1e-9);
+    }
+    expect($without->standIns[0]->words())->toContain('is not at hand');
+});
