@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Book\BookController;
 use App\Http\Controllers\Book\LogController;
+use App\Http\Controllers\Book\PracticeController;
+use App\Http\Controllers\Book\SharingController;
 use App\Http\Controllers\Desk\DeskController;
 use App\Http\Controllers\Desk\OutlineController;
 use App\Http\Controllers\DrawerChartController;
@@ -131,6 +133,11 @@ Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()-
         Route::get('/finished', 'finished');
     });
 
+    Route::get('/share', [SharingController::class, 'show']);
+    Route::post('/share', [SharingController::class, 'share']);
+    Route::delete('/share', [SharingController::class, 'withdraw']);
+    Route::get('/practice', [PracticeController::class, 'show']);
+    Route::post('/practice', [PracticeController::class, 'answer']);
     Route::post('/book-recipes', [BookController::class, 'keep']);
     Route::get('/supply', [LogController::class, 'supply'])->middleware('throttle:heavy');
     Route::prefix('/plan')->group(__DIR__.'/plan.php');

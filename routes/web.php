@@ -2,13 +2,26 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Book\SharedController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\SessionController;
+use App\Http\Middleware\SignInLocalVisitor;
 use Illuminate\Support\Facades\Route;
 
 // Without a session: it answers when the database does not.
 Route::get('/health', HealthController::class)->withoutMiddleware('web');
+
+// Whoever has the link of a plan looks on, signed in or not; nobody is signed in by it.
+Route::withoutMiddleware(SignInLocalVisitor::class)->where(['token' => '[A-Za-z0-9]{48}'])->middleware('throttle:heavy')->group(function (): void {
+    Route::get('/shared/{token}', PageController::class);
+    Route::prefix('/api/shared/{token}')->controller(SharedController::class)->group(function (): void {
+        Route::get('/', 'show');
+        Route::get('/photos/{photo}', 'photo');
+        Route::get('/drawn', 'drawn');
+        Route::post('/note', 'note');
+    });
+});
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', PageController::class)->name('login');

@@ -104,8 +104,10 @@ final class Sheet
      */
     public function flecks(Illuminant $light = Illuminant::D65): array
     {
-        $mean = $this->light($light);
-        $strata = array_map(static fn (array $r): array => self::linear($light->on($r)), $this->strata());
+        // What a screen can't show at all is shown as near as it can: a share of less than nothing would turn a blue pink.
+        $shown = static fn (array $linear): array => array_map(static fn (float $v): float => max(0.0, min(1.0, $v)), $linear);
+        $mean = $shown($this->light($light));
+        $strata = array_map(static fn (array $r): array => $shown(self::linear($light->on($r))), $this->strata());
         $room = 1.0;
         $apart = [];
         foreach ($strata as $stratum) {

@@ -1613,6 +1613,119 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/share": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["sharedLink"];
+        put?: never;
+        post: operations["sharePlan"];
+        delete: operations["withdrawLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        get: operations["sharedPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared/{token}/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        get: operations["sharedPhoto"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared/{token}/drawn": {
+        parameters: {
+            query: {
+                step: string;
+                /** @description what the picture is seen under */
+                light?: components["parameters"]["light"];
+            };
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        get: operations["sharedPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared/{token}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["noteOnShared"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["practice"];
+        put?: never;
+        post: operations["answerDrill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/book-recipes": {
         parameters: {
             query?: never;
@@ -2785,6 +2898,103 @@ export interface components {
             }[];
             sequence: components["schemas"]["Sequence"];
         };
+        /** @enum {unknown} */
+        Skill: "value" | "value in its surroundings" | "lean" | "warm or cool" | "complement" | "order of two passes" | "next move";
+        DrillDab: {
+            words: string;
+            /** @description a colour, or one a stratum, #rrggbb */
+            dab: string[];
+        };
+        Drill: {
+            skill: components["schemas"]["Skill"];
+            difficulty: number;
+            seed: number;
+            /** @description whether it has come back */
+            again: boolean;
+            question: string;
+            /** @description in the photo, shares of it */
+            place: number[] | null;
+            shown: components["schemas"]["DrillDab"][];
+            choices: components["schemas"]["DrillDab"][];
+        };
+        DrillChoice: {
+            skill: components["schemas"]["Skill"];
+            difficulty: number;
+            seed: number;
+            choice: number;
+        };
+        Training: {
+            skills: {
+                skill: components["schemas"]["Skill"];
+                difficulty: number;
+                tries: number;
+                right: number;
+                weeks: {
+                    /** @description seconds since 1970 */
+                    from: number;
+                    /** @description share, 0 to 1 */
+                    right: number;
+                }[];
+            }[];
+            next: {
+                skill: components["schemas"]["Skill"];
+                advice: string;
+            } | null;
+        };
+        Practice: components["schemas"]["Training"] & {
+            drill: components["schemas"]["Drill"] | null;
+        };
+        DrillAnswer: components["schemas"]["Training"] & {
+            right: boolean;
+            answer: number;
+            because: string;
+            after: components["schemas"]["DrillDab"][];
+        };
+        SharedSaid: {
+            /** @description which one the colours should follow */
+            photo: number | null;
+            note: string;
+            /** @description seconds since 1970 */
+            at: number | null;
+        };
+        SharedNote: {
+            photo: number | null;
+            note: string;
+        };
+        SharedLink: {
+            link: (components["schemas"]["SharedSaid"] & {
+                path: string;
+                photoName: string | null;
+            }) | null;
+        };
+        SharedPlan: {
+            name: string;
+            paper: string;
+            errorOnPaper: number;
+            isPlanned: boolean;
+            photos: {
+                id: number;
+                name: string;
+                isFollowed: boolean;
+                width: number;
+                height: number;
+            }[];
+            zones: {
+                number: number;
+                name: string;
+                words: string;
+                errorOnPaper: number | null;
+                shades: {
+                    name: string;
+                    seen: string;
+                    /** @description what comes of it */
+                    comes: string | null;
+                }[];
+            }[];
+            palette: components["schemas"]["PlanPencil"][];
+            steps: number;
+            said: components["schemas"]["SharedSaid"];
+        };
         SessionNote: {
             session: number;
             note: string;
@@ -2866,6 +3076,7 @@ export interface components {
     };
     responses: never;
     parameters: {
+        token: string;
         bookRecipe: number;
         study: number;
         photo: number;
@@ -5472,6 +5683,219 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    sharedLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the link by which the plan is shown */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedLink"];
+                };
+            };
+        };
+    };
+    sharePlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the link, made where there was none */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedLink"];
+                };
+            };
+        };
+    };
+    withdrawLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description no link any more */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedLink"];
+                };
+            };
+        };
+    };
+    sharedPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the plan as whoever has the link sees it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedPlan"];
+                };
+            };
+        };
+    };
+    sharedPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+                photo: components["parameters"]["photo"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the photo */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+        };
+    };
+    sharedPicture: {
+        parameters: {
+            query: {
+                step: string;
+                /** @description what the picture is seen under */
+                light?: components["parameters"]["light"];
+            };
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the picture after so many passes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": unknown;
+                };
+            };
+        };
+    };
+    noteOnShared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: components["parameters"]["token"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SharedNote"];
+            };
+        };
+        responses: {
+            /** @description the plan with it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedPlan"];
+                };
+            };
+        };
+    };
+    practice: {
+        parameters: {
+            query?: {
+                skill?: components["schemas"]["Skill"];
+            };
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a question, or one that came back, and how it goes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Practice"];
+                };
+            };
+        };
+    };
+    answerDrill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DrillChoice"];
+            };
+        };
+        responses: {
+            /** @description the answer and how it goes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillAnswer"];
                 };
             };
         };

@@ -8,14 +8,18 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\LayPass;
+use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Grain;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Paper\Tooth;
+use KnottyPrism\Core\Medium\Pencil\Binder;
+use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 use KnottyPrism\Core\Medium\Stack\Prediction;
 use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Medium\Swatches\PencilFit;
 use Tests\Core\Pencils;
 
 it('touches only the peaks with a light hand and reaches the valleys with a full one', function () {
@@ -122,6 +126,16 @@ it('shows flecks in a dab whose mean is the predicted colour, light and firm', f
         $mean = Srgb::ofBytes(...array_map(static fn (int $c): float => 255 * Srgb::encode(array_sum(array_column($linear, $c)) / Tooth::STRATA), [0, 1, 2]))->lab();
         // Where a fleck is beyond what a screen can show it is what the screen can.
         expect($mean->deltaE00(Lab::ofHex(Srgb::ofXyz($sheet->xyz())->hex())))->toBeLessThan(0.5, $stack);
+    }
+});
+
+it('shows a blue that no screen can show as the nearest blue, and not as a pink', function () {
+    $blue = PencilFit::of(new PencilRecord('', '661', '', '#004bae', Binder::Oil));
+    foreach ([0.35, 0.55, 0.80, 1.00] as $pressure) {
+        $sheet = (new Stack([new Pass($blue, $pressure)]))->on(Paper::whiteMedium());
+        foreach ($sheet->flecks() as [$red, , $b]) {
+            expect($red)->toBeLessThan($b);
+        }
     }
 });
 

@@ -4,11 +4,15 @@ import { WordChoice } from '../../ui/controls';
 import { SideBar } from '../../ui/layout';
 import { useInAddress } from '../../ui/useInAddress';
 import { LogView } from './log/LogView';
+import { PracticeView } from './practice/PracticeView';
+import { ShareView } from './share/ShareView';
 import { RecipesView } from './recipes/RecipesView';
 
 const PARTS = [
     { value: 'log', label: 'Log' },
     { value: 'recipes', label: 'Recipes' },
+    { value: 'practice', label: 'Practice' },
+    { value: 'share', label: 'Show it' },
 ] as const;
 
 const Whole = styled.main`
@@ -28,6 +32,8 @@ export function BookScreen({ study, onFault }: BookScreenProps) {
                 <WordChoice label="In the book" value={part} options={PARTS} onChange={setPart} />
             </SideBar>
             {part === 'log' && <LogView study={study} onFault={onFault} />}
+            {part === 'practice' && <PracticeView study={study} />}
+            {part === 'share' && <ShareView study={study} onFault={onFault} />}
             {part === 'recipes' && <RecipesView study={study} onFault={onFault} />}
         </Whole>
     );

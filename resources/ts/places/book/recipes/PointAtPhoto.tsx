@@ -1,30 +1,8 @@
 import { useRef, useState } from 'react';
-import styled from 'styled-components';
 import { sentenceOf } from '../../../api/client';
 import type { Study } from '../../../api/types';
+import { RingOnPhoto } from '../RingOnPhoto';
 import { colourAt } from './queries';
-
-const Frame = styled.div<{ $shape: number }>`
-    position: relative;
-    width: min(100%, calc(40vh * ${(p) => p.$shape}));
-    aspect-ratio: ${(p) => p.$shape};
-    cursor: crosshair;
-    & img {
-        width: 100%;
-        height: 100%;
-        display: block;
-    }
-    & i {
-        position: absolute;
-        width: 22px;
-        height: 22px;
-        margin: -11px 0 0 -11px;
-        border: 2px solid #fff;
-        outline: 1.5px solid #000;
-        border-radius: 50%;
-        pointer-events: none;
-    }
-`;
 
 /** How far an arrow moves the ring, shares of the photo. */
 const STEP = 0.02;
@@ -62,8 +40,9 @@ export function PointAtPhoto({ study, onColour, onFault }: PointAtPhotoProps) {
         }
     };
     return (
-        <Frame
-            $shape={study.photoWidth / study.photoHeight}
+        <RingOnPhoto
+            study={study}
+            at={at}
             role="application"
             aria-roledescription="photo to point at"
             aria-label="Point at a colour of the photo: arrows move the ring, Enter looks for it"
@@ -83,9 +62,6 @@ export function PointAtPhoto({ study, onColour, onFault }: PointAtPhotoProps) {
                     void look(x, y);
                 }
             }}
-        >
-            <img src={`/api/studies/${study.id}/photo`} alt="" draggable={false} />
-            {at !== null && <i style={{ left: `${at[0] * 100}%`, top: `${at[1] * 100}%` }} />}
-        </Frame>
+        />
     );
 }

@@ -6,23 +6,11 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-// The log: how much of a pencil each pass took, what its zone was called then, and what was noted of a session.
+// The book of recipes, with the colours that each comes to, by which it is found.
 return new class extends Migration
 {
     public function up(): void
     {
-        if (! Schema::hasColumn('desk_marks', 'film')) {
-            Schema::table('desk_marks', static function (Blueprint $table): void {
-                $table->float('film')->nullable(); // film units by mm²; nothing where it was marked before this was reckoned
-                $table->string('zone_name', 120)->default('');
-                $table->text('note')->nullable(); // of the session that begins with this mark
-            });
-        }
-        if (! Schema::hasColumn('pencils', 'length_noted_at')) {
-            Schema::table('pencils', static function (Blueprint $table): void {
-                $table->unsignedBigInteger('length_noted_at')->nullable(); // seconds since 1970: what was laid since has made it shorter
-            });
-        }
         if (! Schema::hasTable('book_recipes')) {
             Schema::create('book_recipes', static function (Blueprint $table): void {
                 $table->id();
@@ -59,11 +47,5 @@ return new class extends Migration
     {
         Schema::dropIfExists('book_colours');
         Schema::dropIfExists('book_recipes');
-        Schema::table('desk_marks', static function (Blueprint $table): void {
-            $table->dropColumn(['film', 'zone_name', 'note']);
-        });
-        Schema::table('pencils', static function (Blueprint $table): void {
-            $table->dropColumn('length_noted_at');
-        });
     }
 };

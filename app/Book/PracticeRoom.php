@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Book;
+
+use App\Drawers\DrawerKeeper;
+use App\Hands\HandKeeper;
+use App\Models\PracticeAttempt;
+use App\Models\Study;
+use App\Models\User;
+use App\Photos\PhotoStore;
+use App\Photos\SurveyRepository;
+use KnottyPrism\Core\Book\Practice\AskDrill;
+use KnottyPrism\Core\Book\Practice\Question\Drill;
+use KnottyPrism\Core\Book\Practice\Question\DrillGround;
+use KnottyPrism\Core\Book\Practice\Skill;
+use KnottyPrism\Core\Book\Practice\Training;
+use KnottyPrism\Core\Error\ImpossibleChange;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+
+/** Questions from somebody's own photo and pencils, and what she answered. */
+final class PracticeRoom
+{
+    private const SEEDS = 2_000_000_000;
+
+    /** Of a photo or a drawer that has no question of one kind another seed may have one. */
+    private const TRIES = 4;
+
+    public function __construct(private readonly DrawerKeeper $drawers, private readonly HandKeeper $hands, private readonly PhotoStore $photos, private readonly SurveyRepository $surveys)
+    {
+    }
+
+    public function training(User $user): Training
+    {
+        return new Training(array_values(PracticeAttempt::query()->where('user_id', $user->id)->orderBy('made_at')->get()->map(static fn (PracticeAttempt $a) => $a->attempt())->all()));
+    }
+
+    /**
+     * What came back, or one of a skill, or of the one whose turn it is.
+     *
+     * @param  ?Skill  $only  the skill that is wanted
+     */
+    public function next(User $user, Study $study, Training $training, ?Skill $only): ?Asked
+    {
+        $ground = $this->ground($user, $study);
+        $due = $this->due($study, $training, $only, $ground);
+        if ($due !== null) {
+            return $due;
+        }
+        $left = $only === null ? Skill::cases() : [$only];
+        while ($left !== []) {
+            $skill = $training->turn(...$left);
+            // No harder than this photo and these pencils have questions.
+            for ($difficulty = $training->difficulty($skill); $difficulty >= AskDrill::EASIEST; $difficulty--) {
+                for ($try = 0; $try < self::TRIES; $try++) {
+                    $seed = random_int(1, self::SEEDS);
+                    $drill = AskDrill::of($skill, $difficulty, $seed, $ground);
+                    if ($drill !== null) {
+                        return new Asked($skill, $difficulty, $seed, $drill, false);
+                    }
+                }
+            }
+            $left = array_values(array_filter($left, static fn (Skill $s): bool => $s !== $skill));
+        }
+
+        return null;
+    }
+
+    private function due(Study $study, Training $training, ?Skill $only, DrillGround $ground): ?Asked
+    {
+        $due = $training->due(time());
+        if ($due === null || ($only !== null && $due->skill !== $only)) {
+            return null;
+        }
+        [$of, , , $seed] = explode('/', $due->drill) + [1 => '', 2 => '', 3 => '0'];
+        $drill = (int) $of === $study->id ? AskDrill::of($due->skill, $due->difficulty, (int) $seed, $ground) : null;
+
+        return $drill === null ? null : new Asked($due->skill, $due->difficulty, (int) $seed, $drill, true);
+    }
+
+    /** @throws ImpossibleChange where there is no such question any more */
+    public function asked(User $user, Study $study, Skill $skill, int $difficulty, int $seed): Drill
+    {
+        return AskDrill::of($skill, $difficulty, $seed, $this->ground($user, $study)) ?? throw ImpossibleChange::because('The photo or the drawer has changed; that question is no more. Take the next one.');
+    }
+
+    public function answered(User $user, Study $study, Skill $skill, int $difficulty, int $seed, bool $right): int
+    {
+        return PracticeAttempt::query()->create(['user_id' => $user->id, 'study_id' => $study->id, 'skill' => $skill, 'difficulty' => $difficulty, 'seed' => $seed, 'right' => $right, 'made_at' => time()])->id;
+    }
+
+    private function ground(User $user, Study $study): DrillGround
+    {
+        $photo = $study->photo();
+        $pencils = array_values(array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
+
+        return new DrillGround($this->photos->grid($photo, $this->surveys->current($study)->balanceOf($photo->id)), $pencils, $this->hands->paper($user, $study->paper));
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use KnottyPrism\Core\Book\Practice\Attempt;
+use KnottyPrism\Core\Book\Practice\Skill;
+
+/**
+ * An answer that somebody gave in practice.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property ?int $study_id
+ * @property Skill $skill
+ * @property int $difficulty
+ * @property int $seed
+ * @property bool $right
+ * @property int $made_at seconds since 1970
+ */
+final class PracticeAttempt extends Model
+{
+    protected $fillable = ['user_id', 'study_id', 'skill', 'difficulty', 'seed', 'right', 'made_at'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['skill' => Skill::class, 'difficulty' => 'integer', 'seed' => 'integer', 'right' => 'boolean', 'made_at' => 'integer'];
+    }
+
+    public function attempt(): Attempt
+    {
+        return new Attempt($this->skill, $this->difficulty, implode('/', [$this->study_id ?? 0, $this->skill->value, $this->difficulty, $this->seed]), $this->right, $this->made_at);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KnottyPrism\Core\Book\Practice\Question;
+
+use KnottyPrism\Core\Chart\BenchCamera\Chance;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Recipe\Complements\ComplementTable;
+
+/** What questions are made from: somebody's photo, pencils and paper. */
+final class DrillGround
+{
+    /** Places of the photo that are looked at for one that is even. */
+    private const PLACES = 24;
+
+    /** What L* may differ by within a few pixels of an even place. */
+    private const EVEN = 4.0;
+
+    private ?ComplementTable $complements = null;
+
+    /** @param  list<Pencil>  $pencils  at hand, without blenders */
+    public function __construct(public readonly PixelGrid $photo, public readonly array $pencils, public readonly Paper $paper)
+    {
+    }
+
+    public function complements(): ComplementTable
+    {
+        return $this->complements ??= new ComplementTable($this->pencils, $this->paper);
+    }
+
+    /**
+     * A place of the photo that one colour stands for, and which is as it is wanted.
+     *
+     * @param  \Closure(Lab): bool  $wanted
+     * @return array{int, Lab}|null pixel and colour; nothing where no such place was met
+     */
+    public function place(Chance $chance, \Closure $wanted): ?array
+    {
+        for ($try = 0; $try < self::PLACES; $try++) {
+            $x = (int) $chance->between(1, $this->photo->width - 1.001);
+            $y = (int) $chance->between(1, $this->photo->height - 1.001);
+            $at = $y * $this->photo->width + $x;
+            $lab = $this->photo->lab($at);
+            if ($this->isEven($at, $lab) && $wanted($lab)) {
+                return [$at, $lab];
+            }
+        }
+
+        return null;
+    }
+
+    private function isEven(int $at, Lab $lab): bool
+    {
+        foreach ([$at - 1, $at + 1, $at - $this->photo->width, $at + $this->photo->width] as $beside) {
+            if ($beside < 0 || $beside >= $this->photo->count() || $this->photo->lab($beside)->deltaE00($lab) > self::EVEN) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function pencil(Chance $chance): Pencil
+    {
+        return $this->pencils[(int) $chance->between(0, count($this->pencils) - 1e-9)];
+    }
+
+    /** @param  list<Pass>  $passes */
+    public function lab(array $passes): Lab
+    {
+        return Lab::ofXyz((new Stack($passes))->on($this->paper)->xyz());
+    }
+
+    /**
+     * @param  list<Pass>  $passes
+     * @return list<string> as a dab, one colour a stratum
+     */
+    public function dab(array $passes): array
+    {
+        return array_map(static fn (array $fleck): string => Srgb::ofLinear($fleck)->hex(), (new Stack($passes))->on($this->paper)->flecks());
+    }
+
+    public static function hex(Lab $lab): string
+    {
+        return Srgb::ofXyz($lab->xyz())->hex();
+    }
+
+    public static function called(Pencil $pencil): string
+    {
+        return trim($pencil->record->number.' '.$pencil->record->name);
+    }
+}

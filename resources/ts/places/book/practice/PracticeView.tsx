@@ -1,0 +1,124 @@
+import { useEffect, useState } from 'react';
+import styled from 'styled-components';
+import { sentenceOf } from '../../../api/client';
+import type { Skill, Study, Training } from '../../../api/types';
+import { Column, PartHead } from '../../../ui/Column';
+import { NativeSelect } from '../../../ui/controls';
+import { Aired, Row } from '../../../ui/layout';
+import { DrillPart } from './DrillPart';
+import { ProgressPart } from './ProgressPart';
+import { useAnswer, usePractice } from './queries';
+
+const Two = styled.div`
+    display: grid;
+    grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+    @media (max-width: 899px) {
+        grid-template-columns: minmax(0, 1fr);
+    }
+`;
+
+/** A session is short: after so many questions it says so. */
+const A_SESSION = 10;
+
+interface PracticeViewProps {
+    study: Study;
+}
+
+/** Short questions from one's own photo and pencils; each is answered at once. */
+export function PracticeView({ study }: PracticeViewProps) {
+    const [skill, setSkill] = useState<Skill | null>(null);
+    const [round, setRound] = useState(0);
+    const practice = usePractice(study.id, skill, round);
+    const answer = useAnswer(study.id);
+    const drill = practice.data?.drill ?? null;
+    const [chosen, setChosen] = useState<number | null>(null);
+    const isOpen = drill !== null && chosen === null;
+    const choose = (choice: number) => {
+        if (isOpen && drill.choices[choice] !== undefined) {
+            setChosen(choice);
+            answer.mutate({ drill, choice }, { onError: () => setChosen(null) });
+        }
+    };
+    const next = () => {
+        answer.reset();
+        setChosen(null);
+        setRound(round + 1);
+    };
+    useKeys(choose, answer.data === undefined ? null : next);
+    return (
+        <Two>
+            <Column aria-label="Question">
+                <PartHead $first>
+                    <h2>{drill === null ? 'Practice' : `${drill.again ? 'Once more: ' : ''}${drill.skill}`}</h2>
+                    <Row className="end">
+                        <SkillChoice
+                            skill={skill}
+                            training={practice.data}
+                            onSkill={(wanted) => {
+                                answer.reset();
+                                setChosen(null);
+                                setSkill(wanted);
+                            }}
+                        />
+                    </Row>
+                </PartHead>
+                {practice.isPending && <p aria-busy="true">Looking for a question…</p>}
+                {practice.error !== null && <p role="alert">{sentenceOf(practice.error)}</p>}
+                {answer.error !== null && <p role="alert">{sentenceOf(answer.error)}</p>}
+                {practice.data !== undefined && drill === null && (
+                    <Aired>
+                        This photo and these pencils have no such question. Take another kind, another photo, or bring more pencils in.
+                    </Aired>
+                )}
+                {drill !== null && (
+                    <DrillPart study={study} drill={drill} chosen={chosen} answer={answer.data} onChoose={choose} onNext={next} />
+                )}
+                {round > 0 && round % A_SESSION === 0 && chosen === null && (
+                    <p role="status">That was a good five minutes. A little every day does more than an hour at once.</p>
+                )}
+            </Column>
+            {practice.data !== undefined && <ProgressPart training={practice.data} />}
+        </Two>
+    );
+}
+
+interface SkillChoiceProps {
+    skill: Skill | null;
+    training: Training | undefined;
+    onSkill: (skill: Skill | null) => void;
+}
+
+function SkillChoice({ skill, training, onSkill }: SkillChoiceProps) {
+    const skills = training?.skills.map((s) => s.skill) ?? [];
+    return (
+        <NativeSelect
+            aria-label="What is practised"
+            value={skill ?? ''}
+            onChange={(e) => onSkill(skills.find((s) => s === e.target.value) ?? null)}
+        >
+            <option value="">everything in turn</option>
+            {skills.map((s) => (
+                <option key={s}>{s}</option>
+            ))}
+        </NativeSelect>
+    );
+}
+
+/** A figure chooses, Enter goes on; not while something is written or chosen elsewhere. */
+function useKeys(onChoose: (choice: number) => void, onNext: (() => void) | null) {
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            const isElsewhere = event.target instanceof HTMLElement && event.target.closest('input, select, textarea, a') !== null;
+            if (isElsewhere || event.ctrlKey || event.metaKey || event.altKey) {
+                return;
+            }
+            if (/^[1-9]$/.test(event.key)) {
+                onChoose(Number(event.key) - 1);
+            } else if (event.key === 'Enter' && onNext !== null && !(event.target instanceof HTMLButtonElement)) {
+                onNext();
+            }
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    });
+}

@@ -1,0 +1,93 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { ask, sentenceOf } from '../../../api/client';
+import { newKey } from '../../../api/keptEdits';
+import type { SharedLink, Study } from '../../../api/types';
+import { Column, PartHead } from '../../../ui/Column';
+import { Button, WordButton } from '../../../ui/controls';
+import { Row, WideInput } from '../../../ui/layout';
+
+interface ShareViewProps {
+    study: Study;
+    onFault: (text: string) => void;
+}
+
+/** A link by which somebody looks at this plan without signing in, and what they said. */
+export function ShareView({ study, onFault }: ShareViewProps) {
+    const client = useQueryClient();
+    const key = ['book', 'share', study.id];
+    const path = `/api/studies/${study.id}/share`;
+    const shared = useQuery({ queryKey: key, queryFn: ({ signal }) => ask<SharedLink>(path, { signal }), refetchOnMount: 'always' });
+    const put = {
+        onSuccess: (answer: SharedLink) => client.setQueryData(key, answer),
+        onError: (error: unknown) => onFault(sentenceOf(error)),
+    };
+    const share = useMutation({ mutationFn: () => ask<SharedLink>(path, { method: 'POST', json: {}, key: newKey() }), ...put });
+    const withdraw = useMutation({ mutationFn: () => ask<SharedLink>(path, { method: 'DELETE', json: {}, key: newKey() }), ...put });
+    const link = shared.data?.link ?? null;
+    return (
+        <Column aria-label="Show the plan">
+            <PartHead $first>
+                <h2>Show the plan of “{study.name}” to somebody</h2>
+            </PartHead>
+            {shared.isPending && <p aria-busy="true">Looking for the link…</p>}
+            {shared.error !== null && <p role="alert">{sentenceOf(shared.error)}</p>}
+            {shared.data !== undefined && link === null && (
+                <>
+                    <p>
+                        Whoever has the link sees the photos, the zones and the plan of this study, and nothing else. They change nothing;
+                        they can say which photo the colours should follow.
+                    </p>
+                    <Row>
+                        <Button $main isPending={share.isPending} onPress={() => share.mutate()}>
+                            Make a link
+                        </Button>
+                    </Row>
+                </>
+            )}
+            {link !== null && (
+                <LinkPart link={link} isPending={withdraw.isPending} onWithdraw={() => withdraw.mutate()} onFault={onFault} />
+            )}
+        </Column>
+    );
+}
+
+interface LinkPartProps {
+    link: NonNullable<SharedLink['link']>;
+    isPending: boolean;
+    onWithdraw: () => void;
+    onFault: (text: string) => void;
+}
+
+function LinkPart({ link, isPending, onWithdraw, onFault }: LinkPartProps) {
+    const address = window.location.origin + link.path;
+    const copy = () => void navigator.clipboard.writeText(address).catch(() => onFault('Copy it by hand: this browser does not allow it.'));
+    return (
+        <>
+            <Row>
+                <WideInput readOnly aria-label="The link" value={address} onFocus={(e) => e.target.select()} />
+                <WordButton onPress={copy}>Copy</WordButton>
+                <Link to={link.path} target="_blank">
+                    Look at it
+                </Link>
+            </Row>
+            <Row>
+                <Button isPending={isPending} onPress={onWithdraw}>
+                    Withdraw the link
+                </Button>
+                <span>It is dead at once, for good.</span>
+            </Row>
+            <PartHead>
+                <h2>What they said</h2>
+            </PartHead>
+            {link.at === null ? (
+                <p>Nothing yet.</p>
+            ) : (
+                <p>
+                    {link.photoName !== null && <b>The colours should follow “{link.photoName}”. </b>}
+                    {link.note} ({new Date(link.at * 1000).toLocaleDateString('en-GB')})
+                </p>
+            )}
+        </>
+    );
+}

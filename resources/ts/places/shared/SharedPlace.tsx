@@ -1,0 +1,90 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import styled from 'styled-components';
+import { ask, RequestFailed, sentenceOf } from '../../api/client';
+import type { SharedPlan } from '../../api/types';
+import { Page } from '../../ui/layout';
+import { SayPart } from './SayPart';
+import { SharedZones } from './SharedZones';
+
+const Whole = styled.main`
+    display: grid;
+    gap: 16px;
+    padding: 16px 24px 40px;
+    max-width: 1180px;
+    & h1 {
+        font-size: var(--size-title);
+        font-weight: 700;
+    }
+`;
+
+const Pictures = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px;
+    & figure {
+        margin: 0;
+        flex: 1;
+        min-width: 240px;
+        max-width: 560px;
+    }
+    & img {
+        display: block;
+        width: 100%;
+    }
+`;
+
+/** What whoever has the link of a plan sees: its photos, what it will look like, and how it is laid. Nothing here changes it. */
+export function SharedPlace() {
+    const { token = '' } = useParams();
+    const base = `/api/shared/${token}`;
+    const shared = useQuery({ queryKey: ['shared', token], queryFn: ({ signal }) => ask<SharedPlan>(base, { signal }), retry: false });
+    if (shared.data === undefined) {
+        const isGone = shared.error instanceof RequestFailed && shared.error.status === 404;
+        return (
+            <Whole aria-busy={shared.isPending}>
+                <h1>Knotty Prism</h1>
+                <p role={shared.error === null ? undefined : 'alert'}>
+                    {shared.error === null
+                        ? 'Opening the plan…'
+                        : isGone
+                          ? 'There is no plan here. The link was withdrawn, or a letter of it is missing; ask whoever gave it to you.'
+                          : sentenceOf(shared.error)}
+                </p>
+            </Whole>
+        );
+    }
+    const plan = shared.data;
+    return (
+        <Page>
+            <Whole>
+                <h1>{plan.name}: how it is to be drawn</h1>
+                <p>
+                    Coloured pencil on {plan.paper}.
+                    {plan.isPlanned
+                        ? ` Within about ${Math.round(plan.errorOnPaper)} of the photo, as paper and hand allow.`
+                        : ' Not all of it is planned yet.'}
+                </p>
+                <Pictures>
+                    {plan.photos.map((p) => (
+                        <figure key={p.id}>
+                            <img src={`${base}/photos/${p.id}`} alt={`Photo “${p.name}”`} />
+                            <figcaption>
+                                {p.name}
+                                {p.isFollowed && ': the colours follow this one'}
+                            </figcaption>
+                        </figure>
+                    ))}
+                    {plan.steps > 0 && (
+                        <figure>
+                            <img src={`${base}/drawn?step=${plan.steps}`} alt="The picture as pencil on paper" />
+                            <figcaption>as pencil on paper, by the plan</figcaption>
+                        </figure>
+                    )}
+                </Pictures>
+                <SayPart key={plan.said.at} plan={plan} base={base} onSaid={() => void shared.refetch()} />
+                <SharedZones plan={plan} />
+            </Whole>
+        </Page>
+    );
+}

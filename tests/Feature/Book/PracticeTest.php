@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\PracticeAttempt;
+
+it('asks of every skill, judges right and wrong, keeps it, and brings a mistake back', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/practice";
+    $wrong = null;
+    foreach (['value', 'value in its surroundings', 'lean', 'warm or cool', 'complement', 'order of two passes', 'next move'] as $skill) {
+        $asked = $this->getJson("$base?skill=".urlencode($skill))->assertOk();
+        expect(json_decode((string) $asked->getContent()))->toFitThePage('Practice');
+        $drill = $asked->json('drill');
+        if ($drill === null) {
+            continue;
+        }
+        expect($drill['skill'])->toBe($skill)->and($drill['difficulty'])->toBe(1)->and($asked->json())->not->toHaveKey('answer')->and(json_encode($drill))->not->toContain('because');
+        $choice = static fn (int $i): array => ['skill' => $skill, 'difficulty' => 1, 'seed' => $drill['seed'], 'choice' => $i];
+        $first = $this->postJson($base, $choice(0))->assertOk();
+        expect(json_decode((string) $first->getContent()))->toFitThePage('DrillAnswer')->and($first->json('right'))->toBe($first->json('answer') === 0)->and($first->json('because'))->not->toBe('');
+        expect($this->postJson($base, $choice($first->json('answer')))->assertOk()->json('right'))->toBeTrue()->and($this->postJson($base, $choice(1 - min(1, $first->json('answer'))))->json('right'))->toBe(1 - min(1, $first->json('answer')) === $first->json('answer'));
+        $wrong = $choice(count($drill['choices']) - 1 === $first->json('answer') ? 0 : count($drill['choices']) - 1);
+    }
+    PracticeAttempt::query()->delete();
+    expect($this->postJson($base, $wrong)->assertOk()->json('right'))->toBeFalse()->and($this->getJson($base)->json('drill.again'))->toBeFalse();
+    PracticeAttempt::query()->update(['made_at' => time() - 700]);
+    $again = $this->getJson($base)->assertOk()->json('drill');
+    expect($again['again'])->toBeTrue()->and($again['seed'])->toBe($wrong['seed'])->and($again['skill'])->toBe($wrong['skill']);
+    $this->postJson($base, [...$wrong, 'choice' => -1])->assertUnprocessable()->assertJsonPath('detail', 'Choose one of the answers.');
+    $this->postJson($base, [...$wrong, 'skill' => 'singing'])->assertUnprocessable();
+    $this->actingAs($this->artistWithDrawer('other'));
+    expect($this->getJson($base)->status())->toBe(404);
+});
+
+it('asks of the photo alone where the drawer is empty', function () {
+    $study = pictureOf($this);
+    $study->user->pencils()->delete();
+    expect($this->getJson("/api/studies/$study->id/practice?skill=complement")->assertOk()->json('drill'))->toBeNull()
+        ->and($this->getJson("/api/studies/$study->id/practice")->assertOk()->json('drill'))->not->toBeNull();
+});
