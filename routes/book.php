@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Book\AccountController;
 use App\Http\Controllers\Book\BookController;
 use App\Http\Controllers\Book\LogController;
+use App\Http\Middleware\TakesTurns;
 use Illuminate\Support\Facades\Route;
 
 // The book of an account: routes/api.php has what is around it.
@@ -23,3 +25,6 @@ Route::prefix('/recipes')->controller(BookController::class)->group(function ():
     Route::post('/{recipe}/restore', 'restore')->whereNumber('recipe');
     Route::get('/{recipe}/laid', 'laid')->whereNumber('recipe')->middleware('throttle:heavy');
 });
+
+Route::get('/account.zip', [AccountController::class, 'save'])->middleware('throttle:heavy');
+Route::post('/account', [AccountController::class, 'bringIn'])->middleware(['throttle:heavy', TakesTurns::class]);

@@ -14,6 +14,8 @@ use KnottyPrism\Core\Book\Recipes\ColourSearch;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
@@ -42,6 +44,33 @@ final class RecipeBook
 
             return $row->id;
         });
+    }
+
+    /**
+     * One from another account, as it was there, unless it is here already.
+     *
+     * @param  array<string, mixed>  $columns
+     * @return bool whether it was taken in
+     *
+     * @throws BadFile when it can't be laid
+     */
+    public function bringIn(User $user, array $columns): bool
+    {
+        $row = (new BookRecipeRow)->forceFill([...$columns, 'user_id' => $user->id, 'search' => '']);
+        try {
+            PaperShelf::named($row->paper);
+            $recipe = $row->recipe();
+            $recipe->sequence();
+        } catch (CoreError|\ValueError $error) {
+            throw BadFile::because("The recipe “{$row->name}” of the account file is damaged. {$error->getMessage()}");
+        }
+        if (BookRecipeRow::query()->where('user_id', $user->id)->where('name', $row->name)->where('created_at', $row->created_at)->exists()) {
+            return false;
+        }
+        $row->save();
+        self::index($row, $recipe);
+
+        return true;
     }
 
     /** @param  array{name?: string, words?: string, outcome?: string}  $said */

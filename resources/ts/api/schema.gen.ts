@@ -1726,6 +1726,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/book/account.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["saveAccount"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/book/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringAccountIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/book-recipes": {
         parameters: {
             query?: never;
@@ -2994,6 +3026,13 @@ export interface components {
             palette: components["schemas"]["PlanPencil"][];
             steps: number;
             said: components["schemas"]["SharedSaid"];
+        };
+        TakenIn: {
+            pencils: number;
+            studies: number;
+            recipes: number;
+            practice: number;
+            problems: string[];
         };
         SessionNote: {
             session: number;
@@ -5896,6 +5935,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrillAnswer"];
+                };
+            };
+        };
+    };
+    saveAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description all of the account, see docs/schemas/account.schema.json */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": unknown;
+                };
+            };
+        };
+    };
+    bringAccountIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description how much of it was taken in */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenIn"];
                 };
             };
         };

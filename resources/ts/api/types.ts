@@ -79,6 +79,7 @@ export type Practice = Schemas['Practice'];
 export type SharedLink = Schemas['SharedLink'];
 export type SharedPlan = Schemas['SharedPlan'];
 export type Skill = Schemas['Skill'];
+export type TakenIn = Schemas['TakenIn'];
 export type Training = Schemas['Training'];
 export type Log = Schemas['Log'];
 export type LogSession = Schemas['LogSession'];

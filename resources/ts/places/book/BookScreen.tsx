@@ -5,6 +5,7 @@ import { SideBar } from '../../ui/layout';
 import { useInAddress } from '../../ui/useInAddress';
 import { LogView } from './log/LogView';
 import { PracticeView } from './practice/PracticeView';
+import { AccountPart } from './share/AccountPart';
 import { ShareView } from './share/ShareView';
 import { RecipesView } from './recipes/RecipesView';
 
@@ -33,7 +34,12 @@ export function BookScreen({ study, onFault }: BookScreenProps) {
             </SideBar>
             {part === 'log' && <LogView study={study} onFault={onFault} />}
             {part === 'practice' && <PracticeView study={study} />}
-            {part === 'share' && <ShareView study={study} onFault={onFault} />}
+            {part === 'share' && (
+                <>
+                    <ShareView study={study} onFault={onFault} />
+                    <AccountPart />
+                </>
+            )}
             {part === 'recipes' && <RecipesView study={study} onFault={onFault} />}
         </Whole>
     );
