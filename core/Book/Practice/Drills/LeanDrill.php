@@ -12,7 +12,6 @@ use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
-use KnottyPrism\Core\Medium\Laying\Pass;
 
 /** Which base is it, and which way does it lean? Of a colour of the photo or of a pencil. */
 final class LeanDrill
@@ -23,10 +22,6 @@ final class LeanDrill
     /** How far along the ring of 18 families the wrong ones lie. */
     private const APART = [1 => [6, 11], 2 => [4, 14], 3 => [3, 15], 4 => [2, 16], 5 => [1, 17]];
 
-    private const TRIES = 12;
-
-    private const PRESSED = 0.8;
-
     /** Turned so far either way, degrees, it must still be called the same: at a border nobody is wrong. */
     private const CLEAR = 3.0;
 
@@ -34,7 +29,7 @@ final class LeanDrill
     {
         $wanted = static fn (Lab $lab): bool => $lab->chroma() >= self::CHROMA[$difficulty] && self::isClear($lab);
         $found = $chance->between(0, 1) < 0.5 ? $ground->place($chance, $wanted) : null;
-        $lab = $found[1] ?? self::ofPencil($ground, $chance, $wanted);
+        $lab = $found[1] ?? $ground->pencilColour($chance, $wanted);
         if ($lab === null) {
             return null;
         }
@@ -60,18 +55,5 @@ final class LeanDrill
         $shown = Lab::ofXyz(Srgb::ofHex(DrillGround::hex($lab))->xyz());
 
         return $family->ringPlace() !== null && array_filter([$shown, $lab->turned(self::CLEAR, 1.0), $lab->turned(-self::CLEAR, 1.0)], static fn (Lab $near): bool => Family::of($near) != $family) === [];
-    }
-
-    /** @param  \Closure(Lab): bool  $wanted */
-    private static function ofPencil(DrillGround $ground, Chance $chance, \Closure $wanted): ?Lab
-    {
-        for ($try = 0; $ground->pencils !== [] && $try < self::TRIES; $try++) {
-            $lab = $ground->lab([new Pass($ground->pencil($chance), self::PRESSED)]);
-            if ($wanted($lab)) {
-                return $lab;
-            }
-        }
-
-        return null;
     }
 }

@@ -13,7 +13,7 @@ use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Temperature;
 
-/** Warm or cool? */
+/** Warm or cool? Of a colour of the photo, or of what a pencil lays. */
 final class WarmthDrill
 {
     /** C*ab between which its colour lies, by difficulty: near grey it is hard to tell. */
@@ -24,8 +24,6 @@ final class WarmthDrill
 
     private const CHOICES = [Temperature::Warm, Temperature::Cool];
 
-    private const TRIES = 3;
-
     public static function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
     {
         $wanted = static function (Lab $lab) use ($difficulty): bool {
@@ -33,14 +31,10 @@ final class WarmthDrill
 
             return $lab->chroma() >= $least && $lab->chroma() <= $most && self::isClear($lab);
         };
-        $found = null;
-        for ($try = 0; $found === null && $try < self::TRIES; $try++) {
-            $found = $ground->place($chance, $wanted);
-        }
-        if ($found === null) {
+        $lab = $ground->place($chance, $wanted)[1] ?? $ground->pencilColour($chance, $wanted);
+        if ($lab === null) {
             return null;
         }
-        $lab = $found[1];
         $is = Temperature::of($lab);
 
         return new Drill(

@@ -17,8 +17,10 @@ use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 /** What questions are made from: somebody's photo, pencils and paper. */
 final class DrillGround
 {
-    /** Places of the photo that are looked at for one that is even. */
+    /** Places of the photo, or pencils, that are looked at for one that will do. */
     private const PLACES = 24;
+
+    private const PRESSED = [0.35, 0.55, 0.8];
 
     /** What L* may differ by within a few pixels of an even place. */
     private const EVEN = 4.0;
@@ -65,6 +67,23 @@ final class DrillGround
         }
 
         return true;
+    }
+
+    /**
+     * What one of the pencils lays by itself, which is as it is wanted.
+     *
+     * @param  \Closure(Lab): bool  $wanted
+     */
+    public function pencilColour(Chance $chance, \Closure $wanted): ?Lab
+    {
+        for ($try = 0; $this->pencils !== [] && $try < self::PLACES; $try++) {
+            $lab = $this->lab([new Pass($this->pencil($chance), self::PRESSED[(int) $chance->between(0, count(self::PRESSED) - 1e-9)])]);
+            if ($wanted($lab)) {
+                return $lab;
+            }
+        }
+
+        return null;
     }
 
     public function pencil(Chance $chance): Pencil

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Desk, Study } from '../../api/types';
 import { sentenceOf } from '../../api/client';
@@ -66,6 +67,9 @@ export function FinishedPart({ study, desk, onZone, onClose }: FinishedPartProps
                     </li>
                 ))}
             </ul>
+            <p>
+                What worked is worth keeping: <Link to={`/book/${study.id}?part=recipes`}>put it into the book</Link>.
+            </p>
             <Button onPress={onClose}>Back to the desk</Button>
         </Part>
     );
