@@ -1,7 +1,5 @@
 // Takes the pictures of docs/screenshots from the running demo: node ops/screenshots.mjs [ADDRESS]
 import { chromium } from '@playwright/test';
-import { execFileSync } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
 
 const address = process.argv[2] ?? 'http://127.0.0.1:8040';
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
@@ -59,8 +57,6 @@ await desk.screenshot({ path: `${folder}drawer-place.png` });
 for (const [what, name] of [
     ['Balance', 'balance'],
     ['Mixes', 'mixes'],
-    ['Lines', 'lines'],
-    ['In and out', 'files'],
     ['Measure', 'measure'],
     ['My hand', 'hand'],
 ]) {
@@ -116,15 +112,34 @@ for (const [what, name] of [
     await desk.waitForTimeout(4000);
     await desk.screenshot({ path: `${folder}plan-${name}.png` });
 }
-const outlines = await desk.request.get(address + (await desk.getByRole('link', { name: 'Outlines with the grid' }).getAttribute('href')));
-writeFileSync('/tmp/outlines.pdf', await outlines.body());
-execFileSync('pdftoppm', ['-r', '100', '-png', '-singlefile', '/tmp/outlines.pdf', `${folder}outlines`]);
-
 await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Zones', { exact: true }).click();
 await desk.getByRole('navigation', { name: 'Places' }).getByText('Desk').click();
 await desk.getByRole('button', { name: 'They lie here: begin' }).click();
 await desk.waitForTimeout(2500);
 await desk.screenshot({ path: `${folder}desk-pass.png` });
+await desk.goto(`${address}/book`);
+await desk.getByRole('region', { name: 'Totals' }).waitFor();
+await desk.waitForTimeout(1500);
+await desk.screenshot({ path: `${folder}book-log.png` });
+const inBook = (part) => desk.getByRole('radiogroup', { name: 'In the book' }).getByText(part, { exact: true }).click();
+await inBook('Recipes');
+await desk.getByRole('application').click({ position: { x: 210, y: 160 } });
+await desk.getByText(/^like this:/).waitFor();
+await desk.waitForTimeout(1000);
+const laid = desk.getByRole('button', { name: 'Lay it with today’s pencils' }).first();
+if (await laid.isVisible()) {
+    await laid.click();
+}
+await desk.waitForTimeout(2000);
+await desk.screenshot({ path: `${folder}book-recipes.png` });
+await inBook('Practice');
+await desk.getByRole('combobox', { name: 'What is practised' }).selectOption('order of two passes');
+await desk.getByRole('heading', { name: /Which lies beneath/ }).waitFor();
+await desk.getByRole('list', { name: 'Answers' }).getByRole('button').first().click();
+await desk.waitForTimeout(1500);
+await desk.screenshot({ path: `${folder}book-practice.png` });
+await desk.goto(`${address}/desk`);
+await desk.waitForTimeout(1500);
 await desk.setViewportSize({ width: 820, height: 1180 });
 await desk.waitForTimeout(1500);
 await desk.screenshot({ path: `${folder}desk-tablet.png` });

@@ -7,6 +7,7 @@ namespace App\Book;
 use App\Models\BookRecipeRow;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Book\Recipes\BookRecipe;
 use KnottyPrism\Core\Book\Recipes\BookShade;
@@ -93,15 +94,16 @@ final class RecipeBook
     /** Puts back what was taken out. */
     public function restore(User $user, int $id): int
     {
-        $row = BookRecipeRow::onlyTrashed()->where('user_id', $user->id)->find($id) ?? throw ImpossibleChange::unknown('recipe');
+        $row = BookRecipeRow::onlyTrashed()->where('user_id', $user->id)->find($id) ?? throw new ModelNotFoundException;
         $row->restore();
 
         return $id;
     }
 
+    /** @throws ModelNotFoundException when it is not hers, or was taken out */
     public function row(User $user, int $id): BookRecipeRow
     {
-        return BookRecipeRow::query()->where('user_id', $user->id)->find($id) ?? throw ImpossibleChange::unknown('recipe');
+        return BookRecipeRow::query()->where('user_id', $user->id)->find($id) ?? throw new ModelNotFoundException;
     }
 
     /**

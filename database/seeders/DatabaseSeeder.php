@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Answers\RecipeAnswers;
+use App\Book\RecipeBook;
+use App\Book\RecipeFromPlan;
+use App\Desk\DeskBoard;
+use App\Desk\DeskKeeper;
 use App\Desk\HalfDone;
 use App\Models\PencilRow;
 use App\Models\Reversal;
@@ -79,6 +83,20 @@ final class DatabaseSeeder extends Seeder
             $study = $user->studies()->firstOrFail();
             $shipped->putIn($study, (string) file_get_contents(base_path('demo/plan.json')));
             $halfDone->mark($study);
+            $this->keepWhatIsDone($user, $study);
+        }
+    }
+
+    /** What is done of it is in the book already. */
+    private function keepWhatIsDone(User $user, Study $study): void
+    {
+        $board = app(DeskBoard::class);
+        $ground = $board->ground($user, $study);
+        foreach ($ground === null ? [] : $board->zones($ground, app(DeskKeeper::class)->marks($study)) as $zone) {
+            if ($zone->left() === 0) {
+                [$recipe, $name, $outcome, $cutout] = app(RecipeFromPlan::class)->zone($user, $study, $zone->place->number);
+                app(RecipeBook::class)->keep($user, $recipe, ['study_id' => $study->id, 'name' => $name, 'words' => 'harbour, overcast morning', 'paper' => $study->paper, 'outcome' => $outcome, 'cutout' => $cutout]);
+            }
         }
     }
 

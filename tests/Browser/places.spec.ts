@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 
 const MOST_BYTES = 160_000;
 
-for (const place of ['photo', 'drawer', 'plan', 'desk', 'sign-in']) {
+for (const place of ['photo', 'drawer', 'plan', 'desk', 'book', 'sign-in']) {
     test(`opening "${place}" loads what it needs and little more`, async ({ browser }) => {
         // A visitor from elsewhere is led to sign in; all others are let in at this machine.
         const context = await browser.newContext(place === 'sign-in' ? { extraHTTPHeaders: { 'X-Forwarded-For': '203.0.113.9' } } : {});

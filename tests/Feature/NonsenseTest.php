@@ -114,6 +114,31 @@ it('notes what is noted of a pencil, a run of numbers, a study or a photo, or sa
     expect($faults)->toBe([]);
 });
 
+it('takes what is said in the book, or says what is wrong with it', function () {
+    $faults = [];
+    $kept = $this->postJson("$this->base/kept-recipes", ['name' => 'rope', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => '624@0.55'])->assertCreated()->json('entries.0.id');
+    $recipe = $this->postJson("$this->base/book-recipes", ['spot' => $kept])->assertCreated()->json('recipes.0.id');
+    $path = $this->postJson("$this->base/share")->assertCreated()->json('link.path');
+    foreach ([
+        ['PATCH', '/api/book/log', ['session' => 1, 'note' => 'rain']], ['POST', "$this->base/book-recipes", ['zone' => $this->zone, 'spot' => $kept, 'name' => 'rope', 'words' => 'old', 'outcome' => 'dull']],
+        ['PATCH', "/api/book/recipes/$recipe", ['name' => 'rope', 'words' => 'old', 'outcome' => 'dull']], ['POST', "$this->base/practice", ['skill' => 'value', 'difficulty' => 2, 'seed' => 7, 'choice' => 0]],
+        ['POST', "/api$path/note", ['photo' => $this->photoId, 'note' => 'warmer']], ['POST', '/api/book/account', ['file' => 'x']],
+    ] as [$method, $to, $valid]) {
+        foreach (spoilt($valid) as $how => $data) {
+            array_push($faults, ...faultsOf($this->json($method, $to, $data), "$method $to, $how"));
+        }
+    }
+    foreach (['/api/book/log' => ['skip' => 1], '/api/book/recipes' => ['like' => '#a1b2c3', 'words' => 'old rope', 'pencil' => 'Slipway/624', 'paper' => 'black', 'skip' => 0], "/api/book/recipes/$recipe/laid" => ['paper' => 'black'], "$this->base/practice" => ['skill' => 'value'], "/api$path/drawn" => ['step' => '1', 'light' => 'A']] as $to => $valid) {
+        foreach (spoilt($valid) as $how => $data) {
+            array_push($faults, ...faultsOf($this->getJson("$to?".http_build_query($data)), "$to, $how"));
+        }
+    }
+    foreach (['/api/book/log', '/api/book/recipes', "$this->base/practice", "$this->base/supply", "/api$path"] as $to) {
+        $this->getJson($to)->assertOk();
+    }
+    expect($faults)->toBe([]);
+});
+
 it('answers whatever is asked in an address, planned or not, or says what is wrong with it', function () {
     $faults = [];
     $whole = ['plan/values', 'plan/image?step=2', 'plan/zones.pdf', 'plan/steps.pdf', 'plan/palette.pdf', 'plan/palette.gpl', 'plan/palette.csv', 'purchases', 'kept-recipes/card', 'bundle', 'spots.csv', 'comparison'];

@@ -53,6 +53,6 @@ it('keeps what was chosen for a spot; changes its words, takes it out and puts i
     expect($this->deleteJson("/api/book/recipes/{$recipe['id']}")->assertOk()->json('found'))->toBe(0)->and($this->getJson('/api/book/recipes?like='.urlencode($hex))->json('found'))->toBe(0);
     expect($this->postJson("/api/book/recipes/{$recipe['id']}/restore")->assertOk()->json('found'))->toBe(1)->and($this->getJson('/api/book/recipes?like='.urlencode($hex))->json('found'))->toBe(1);
     $this->actingAs($this->artistWithDrawer('other'));
-    expect($this->getJson('/api/book/recipes')->json('found'))->toBe(0)->and($this->getJson("/api/book/recipes/{$recipe['id']}/laid")->status())->toBe(422)->and($this->deleteJson("/api/book/recipes/{$recipe['id']}")->status())->toBe(422)
+    expect($this->getJson('/api/book/recipes')->json('found'))->toBe(0)->and($this->getJson("/api/book/recipes/{$recipe['id']}/laid")->status())->toBe(404)->and($this->deleteJson("/api/book/recipes/{$recipe['id']}")->status())->toBe(404)
         ->and($this->postJson("/api/studies/$study->id/book-recipes", ['zone' => 1])->status())->toBe(404)->and(BookRecipeRow::query()->count())->toBe(1);
 });
