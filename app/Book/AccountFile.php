@@ -6,6 +6,7 @@ namespace App\Book;
 
 use App\Drawers\DrawerKeeper;
 use App\Models\BookRecipeRow;
+use App\Models\HandVersion;
 use App\Models\PracticeAttempt;
 use App\Models\Study;
 use App\Models\User;
@@ -14,7 +15,7 @@ use Illuminate\Support\Str;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\DrawerWriter;
 
-/** All of an account as one zip: its drawer, its book and what was practised in account.json (docs/schemas/account.schema.json), and a study file for every study. */
+/** All of an account as one zip: its drawer, its artist's hand, its book and what was practised in account.json (docs/schemas/account.schema.json), and a study file for every study. */
 final class AccountFile
 {
     public const FORMAT = 'knotty-prism-account';
@@ -25,6 +26,9 @@ final class AccountFile
 
     /** What can be brought in; nothing larger is written. */
     public const MOST_KILOBYTES = 153_600;
+
+    /** What is kept of what strips have taught of a hand. */
+    public const HAND = ['paper', 'number', 'in_use', 'strips', 'hand', 'words', 'rms_before', 'rms_after'];
 
     public function __construct(private readonly DrawerKeeper $drawers, private readonly StudyFileWriter $studies)
     {
@@ -72,6 +76,7 @@ final class AccountFile
         return [
             'format' => self::FORMAT, 'version' => self::VERSION, 'studies' => array_values($studies),
             'pencils' => json_decode(DrawerWriter::json($this->drawers->shelfRows($user)), true, flags: JSON_THROW_ON_ERROR)['pencils'],
+            'hands' => array_values(HandVersion::query()->where('user_id', $user->id)->orderBy('id')->get(self::HAND)->map(static fn (HandVersion $h): array => $h->only(self::HAND))->all()),
             'recipes' => array_values(BookRecipeRow::query()->where('user_id', $user->id)->orderBy('id')->get()->map(static fn (BookRecipeRow $r): array => [
                 ...$r->only(['name', 'words', 'paper', 'shades', 'pencils', 'outcome', 'cutout']), 'passes' => $r->recipe()->passes->toArray(), 'study' => $studies[$r->study_id] ?? null, 'kept' => $r->created_at->getTimestamp(),
             ])->all()),

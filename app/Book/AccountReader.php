@@ -7,6 +7,7 @@ namespace App\Book;
 use App\Answers\StudyOpening;
 use App\Drawers\DrawerKeeper;
 use App\Drawers\FitDrawer;
+use App\Models\HandVersion;
 use App\Models\PencilRow;
 use App\Models\PracticeAttempt;
 use App\Models\Study;
@@ -19,6 +20,8 @@ use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\BoundedJson;
 use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\HandJson;
+use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use Opis\JsonSchema\Validator;
 
 /**
@@ -48,6 +51,7 @@ final class AccountReader
             $index = self::index($zip);
             $pencils = DB::transaction(fn (): int => $this->pencils($user, $index['pencils']));
             while ($this->fits->some($user->id));
+            DB::transaction(static fn () => self::hands($user, $index['hands'] ?? []));
             [$ids, $problems] = $this->studies($user, $zip, $index['studies']);
             $recipes = DB::transaction(fn (): int => $this->recipes($user, $index['recipes'], $ids));
             $practice = DB::transaction(static fn (): int => self::practice($user, $index['practice'], $ids));
@@ -99,6 +103,24 @@ final class AccountReader
         }
 
         return $taken;
+    }
+
+    /**
+     * Of papers on which this account knows nothing of the hand yet.
+     *
+     * @param  list<array<string, mixed>>  $hands
+     */
+    private static function hands(User $user, array $hands): void
+    {
+        $known = HandVersion::query()->where('user_id', $user->id)->pluck('paper')->all();
+        foreach ($hands as $hand) {
+            PaperShelf::named((string) $hand['paper']);
+            if (! in_array($hand['paper'], $known, true)) {
+                // What is no hand is refused here, not whenever something is predicted.
+                HandJson::hand(json_encode(['hand' => $hand['hand']], JSON_THROW_ON_ERROR));
+                HandVersion::query()->create([...array_intersect_key($hand, array_flip(AccountFile::HAND)), 'user_id' => $user->id]);
+            }
+        }
     }
 
     /**

@@ -17,6 +17,9 @@ final class StudyFile
     /** What is kept of the study itself. */
     public const STUDY = ['name', 'paper', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place'];
 
+    /** And of what a photo of the half-done drawing said. */
+    public const CHECK = ['passes', 'said', 'photo', 'map'];
+
     /** And of a recipe kept for a spot, in the file's list "spots". */
     public const KEPT_RECIPE = ['name', 'x', 'y', 'ring', 'target_l', 'target_a', 'target_b', 'label', 'stack', 'paper'];
 }

@@ -7,6 +7,7 @@ namespace App\Studies;
 use App\Desk\DeskFile;
 use App\Drawers\DrawerKeeper;
 use App\Drawers\FitDrawer;
+use App\Models\DrawingCheckRow;
 use App\Models\PencilRow;
 use App\Models\Photo;
 use App\Models\Study;
@@ -150,6 +151,9 @@ final class StudyFileReader
             $study->keptRecipes()->create([...array_intersect_key($entry, array_flip(StudyFile::KEPT_RECIPE)), 'label' => RecipeLabel::from((string) $entry['label'])->value]);
         }
 
+        foreach ($data['checks'] ?? [] as $check) {
+            DrawingCheckRow::query()->forceCreate([...array_intersect_key($check, array_flip(StudyFile::CHECK)), 'study_id' => $study->id, 'created_at' => date('Y-m-d H:i:s', (int) $check['made_at'])]);
+        }
         if (isset($data['desk'])) {
             $this->desk->putIn($study, $data['desk']);
         }

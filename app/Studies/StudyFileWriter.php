@@ -6,6 +6,7 @@ namespace App\Studies;
 
 use App\Desk\DeskFile;
 use App\Drawers\DrawerKeeper;
+use App\Models\DrawingCheckRow;
 use App\Models\KeptRecipe;
 use App\Models\Photo;
 use App\Models\Study;
@@ -57,6 +58,7 @@ final class StudyFileWriter
             'survey' => $survey, 'plan' => $sheet,
             'spots' => array_values($entries->map(static fn (KeptRecipe $e): array => $e->only(StudyFile::KEPT_RECIPE))->all()),
             'desk' => $this->desk->of($study),
+            'checks' => array_values(DrawingCheckRow::query()->where('study_id', $study->id)->orderBy('id')->get()->map(static fn (DrawingCheckRow $c): array => [...$c->only(StudyFile::CHECK), 'made_at' => $c->created_at->getTimestamp()])->all()),
             'pencils' => json_decode(DrawerWriter::json($rows), true, flags: JSON_THROW_ON_ERROR)['pencils'],
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }

@@ -15,9 +15,19 @@ it('takes all of an account along, into another, and there it is as it was', fun
     $this->patchJson('/api/book/log', ['session' => DeskMarkRow::query()->sole()->id, 'note' => 'first evening'])->assertOk();
     $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => 1, 'words' => 'to keep'])->assertCreated();
     PracticeAttempt::query()->create(['user_id' => $study->user_id, 'study_id' => $study->id, 'skill' => 'lean', 'difficulty' => 2, 'seed' => 7, 'right' => false, 'made_at' => time()]);
+    learnt(5);
+    $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
+    $this->postJson("/api/studies/$study->id/plan/checks/made-up", ['passes' => 1, 'seed' => 4])->assertCreated();
+    $checked = function (): array {
+        $base = '/api/studies/'.$this->getJson('/api/studies')->json('studies.0.id').'/plan/checks';
+        $check = $this->getJson($base)->assertOk()->json('checks.0');
+
+        return [collect($check)->except('id')->all(), md5((string) $this->get("$base/{$check['id']}/photo")->assertOk()->getContent()), md5((string) $this->get("$base/{$check['id']}/map")->assertOk()->getContent())];
+    };
     $shown = fn (): array => [
         collect($this->getJson('/api/book/recipes')->json('recipes'))->map(fn ($r) => collect($r)->except('id'))->all(), collect($this->getJson('/api/book/log')->json('sessions'))->map(fn ($s) => collect($s)->except(['id', 'study']))->all(),
         $this->getJson('/api/book/log')->json('total'), collect($this->getJson('/api/drawer/tray?order=number')->json('pencils'))->pluck('id')->all(),
+        collect($this->getJson('/api/hand')->json('hand'))->all(), $checked(),
     ];
     $here = $shown();
     $saved = $this->get('/api/book/account.zip')->assertOk()->baseResponse->getFile()->getContent();

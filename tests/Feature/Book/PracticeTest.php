@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\PracticeAttempt;
+use App\Models\Study;
 
 it('asks of every skill, judges right and wrong, keeps it, and brings a mistake back', function () {
     $study = pictureOf($this);
@@ -31,6 +32,41 @@ it('asks of every skill, judges right and wrong, keeps it, and brings a mistake 
     $this->postJson($base, [...$wrong, 'skill' => 'singing'])->assertUnprocessable();
     $this->actingAs($this->artistWithDrawer('other'));
     expect($this->getJson($base)->status())->toBe(404);
+});
+
+it('brings a mistake back on the photo that it was made on, and grows harder with what is right', function () {
+    $study = pictureOf($this);
+    $other = $this->study($study->user);
+    $answer = function (Study $of, bool $right, string $skill = 'order of two passes'): array {
+        $base = "/api/studies/$of->id/practice";
+        $drill = $this->getJson("$base?skill=".urlencode($skill))->assertOk()->json('drill');
+        $asked = app(App\Book\PracticeRoom::class)->asked($of->user, $of, KnottyPrism\Core\Book\Practice\Skill::from($skill), $drill['difficulty'], $drill['seed']);
+        $choice = $right ? $asked->answer : ($asked->answer + 1) % count($asked->choices);
+
+        return [$drill, $this->postJson($base, ['skill' => $skill, 'difficulty' => $drill['difficulty'], 'seed' => $drill['seed'], 'choice' => $choice])->assertOk()->json()];
+    };
+    $levels = [];
+    foreach ([true, true, true, true, false] as $right) {
+        [$drill, $answered] = $answer($study, $right);
+        expect($answered['right'])->toBe($right);
+        $levels[] = array_column($answered['skills'], 'difficulty', 'skill')['order of two passes'];
+    }
+    expect($levels)->toBe([1, 2, 2, 3, 2]);
+    // Ten minutes on it comes back, here and not on another photo, however hard the next would be.
+    PracticeAttempt::query()->update(['made_at' => time() - 700]);
+    expect($this->getJson("/api/studies/$other->id/practice")->json('drill.again'))->toBeFalse();
+    $again = $this->getJson("/api/studies/$study->id/practice")->json('drill');
+    expect($again)->toMatchArray(['again' => true, 'seed' => $drill['seed'], 'difficulty' => $drill['difficulty']]);
+    // Of another skill that is wanted it does not come between.
+    expect($this->getJson("/api/studies/$study->id/practice?skill=value")->json('drill.again'))->toBeFalse();
+    [$back, $answered] = $answer($study, true);
+    expect($back['seed'])->toBe($drill['seed'])->and(array_column($answered['skills'], 'difficulty', 'skill')['order of two passes'])->toBe(2);
+    expect($this->getJson("/api/studies/$study->id/practice")->json('drill.again'))->toBeFalse();
+    // The study gone, what was practised on it stays in the curves, and nothing of it comes back.
+    $this->deleteJson("/api/studies/$study->id")->assertSuccessful();
+    PracticeAttempt::query()->update(['made_at' => time() - 90 * 86400]);
+    $left = $this->getJson("/api/studies/$other->id/practice")->assertOk()->json();
+    expect($left['drill']['again'] ?? false)->toBeFalse()->and(array_column($left['skills'], 'tries', 'skill')['order of two passes'])->toBe(6)->and($left['next']['skill'])->toBe('order of two passes');
 });
 
 it('asks of the photo alone where the drawer is empty', function () {

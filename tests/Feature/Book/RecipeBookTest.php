@@ -39,6 +39,19 @@ it('keeps a zone, finds it from another study by a like colour, word, pencil and
     expect($this->getJson("/api/book/recipes/{$recipe['id']}/laid")->assertUnprocessable()->json('detail'))->toContain('The drawer is empty');
 });
 
+it('says of a zone that was photographed how it came out, unless its artist says so herself', function () {
+    $study = pictureOf($this);
+    $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
+    $check = $this->postJson("/api/studies/$study->id/plan/checks/made-up", ['passes' => 20, 'seed' => 5])->assertCreated()->json();
+    $found = collect($check['findings'])->groupBy('number')->map(static fn ($of): float => $of->avg('deltaE00'));
+    $zone = $found->keys()->first();
+    $kept = $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => $zone])->assertCreated()->json('recipes.0.outcome');
+    expect($kept)->toStartWith(sprintf('By its photo %.1f off what was expected: ', $found[$zone]));
+    expect($this->postJson("/api/studies/$study->id/book-recipes", ['zone' => $zone, 'outcome' => 'as hoped'])->json('recipes.0.outcome'))->toBe('as hoped');
+    expect($this->getJson('/api/book/recipes?words=hoped')->json('found'))->toBe(1);
+    $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => 200])->assertUnprocessable();
+});
+
 it('keeps what was chosen for a spot; changes its words, takes it out and puts it back; and shows it to nobody else', function () {
     $study = pictureOf($this);
     $spot = $this->getJson("/api/studies/$study->id/recipes?x=30&y=30&ring=5")->assertOk()->json('recipes.0');

@@ -81,10 +81,10 @@ final class ComplementDrill
 
         return new Drill(
             sprintf('Which of these, laid beneath, settles %s most without turning it green?', DrillGround::called($pencil)),
-            [new Shown(DrillGround::called($pencil), $ground->dab($alone))], null,
+            [new Shown(DrillGround::said(DrillGround::called($pencil), $ground->lab($alone)), $ground->dab($alone))], null,
             array_map(static fn (Pencil $p): Choice => new Choice(DrillGround::called($p), $ground->dab([new Pass($p, self::PRESSED)])), $choices), (int) array_search($right->pencil, $choices, true),
             sprintf('%s beneath leaves least of its strength.', DrillGround::called($right->pencil)),
-            [new Shown('alone', $ground->dab($alone)), new Shown('over '.DrillGround::called($right->pencil), $ground->dab($right->stack->passes()))],
+            [new Shown(DrillGround::said('alone', $ground->lab($alone)), $ground->dab($alone)), new Shown(DrillGround::said('over '.DrillGround::called($right->pencil), $right->mix), $ground->dab($right->stack->passes()))],
         );
     }
 }

@@ -44,7 +44,7 @@ final class LeanDrill
             'Which base is this, and which way does it lean?', [new Shown('the colour', [DrillGround::hex($lab)])], null,
             array_map(static fn (string $w): Choice => new Choice($w), $words), (int) array_search($right, $words, true),
             sprintf('It is %s.', $right),
-            [new Shown('turned back along the ring', [DrillGround::hex($lab->turned(-24, 1.0))]), new Shown('the colour', [DrillGround::hex($lab)]), new Shown('turned on along the ring', [DrillGround::hex($lab->turned(24, 1.0))])],
+            array_map(static fn (string $words, Lab $l): Shown => new Shown(DrillGround::said($words, $l), [DrillGround::hex($l)]), ['turned back along the ring', 'the colour', 'turned on along the ring'], [$lab->turned(-24, 1.0), $lab, $lab->turned(24, 1.0)]),
         );
     }
 

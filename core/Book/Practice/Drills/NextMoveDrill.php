@@ -87,7 +87,7 @@ final class NextMoveDrill
 
         return new Drill(
             'From the left dab to the colour on the right in one move: which?',
-            [new Shown('what lies there', $ground->dab($lies)), new Shown('the colour wanted', $target)], null,
+            [new Shown(DrillGround::said('what lies there', $ground->lab($lies)), $ground->dab($lies)), new Shown(DrillGround::said('the colour wanted', $ground->lab([...$lies, $right])), $target)], null,
             array_map(static fn (Pass $p): Choice => new Choice(self::words($p), $ground->dab([new Pass($p->pencil, 0.8)])), $moves), (int) array_search($right, $moves, true),
             sprintf('%s over it.', self::words($right)),
             [new Shown('before', $ground->dab($lies)), new Shown('after', $ground->dab([...$lies, $right])), new Shown('the colour wanted', $target)],

@@ -48,10 +48,10 @@ final class OrderDrill
 
         return new Drill(
             'These two were laid one over the other, equally firmly. Which lies beneath?',
-            [new Shown(DrillGround::called($first->pencil), $ground->dab([$first])), new Shown('both', $ground->dab($lies)), new Shown(DrillGround::called($second->pencil), $ground->dab([$second]))], null,
+            [new Shown(DrillGround::called($first->pencil), $ground->dab([$first])), new Shown(DrillGround::said('both', $ground->lab($lies)), $ground->dab($lies)), new Shown(DrillGround::called($second->pencil), $ground->dab([$second]))], null,
             [new Choice($words($first, $second)), new Choice($words($second, $first))], $turned ? 1 : 0,
             sprintf('%s.', $words($lies[0], $lies[1])),
-            [new Shown($words($first, $second), $ground->dab([$first, $second])), new Shown($words($second, $first), $ground->dab([$second, $first]))],
+            array_map(static fn (array $pair): Shown => new Shown(DrillGround::said($words(...$pair), $ground->lab($pair)), $ground->dab($pair)), [[$first, $second], [$second, $first]]),
         );
     }
 }

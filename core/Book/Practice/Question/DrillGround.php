@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Book\Practice\Question;
 
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
+use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Medium\Laying\Pass;
@@ -104,6 +105,12 @@ final class DrillGround
     public function dab(array $passes): array
     {
         return array_map(static fn (array $fleck): string => Srgb::ofLinear($fleck)->hex(), (new Stack($passes))->on($this->paper)->flecks());
+    }
+
+    /** With its value and colour in words, for whoever sees colours otherwise. */
+    public static function said(string $words, Lab $lab): string
+    {
+        return $words.': '.(new ColourReading($lab))->words();
     }
 
     public static function hex(Lab $lab): string
