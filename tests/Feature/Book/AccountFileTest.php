@@ -25,7 +25,7 @@ it('takes all of an account along, into another, and there it is as it was', fun
         return [collect($check)->except('id')->all(), md5((string) $this->get("$base/{$check['id']}/photo")->assertOk()->getContent()), md5((string) $this->get("$base/{$check['id']}/map")->assertOk()->getContent())];
     };
     $shown = fn (): array => [
-        collect($this->getJson('/api/book/recipes')->json('recipes'))->map(fn ($r) => collect($r)->except('id'))->all(), collect($this->getJson('/api/book/log')->json('sessions'))->map(fn ($s) => collect($s)->except(['id', 'study']))->all(),
+        collect($this->getJson('/api/book/recipes')->json('recipes'))->map(fn ($r) => collect($r)->except('id'))->all(), collect($this->getJson('/api/book/log')->json('sessions'))->map(fn ($s) => [...collect($s)->except(['id', 'study', 'checks'])->all(), count($s['checks'])])->all(),
         $this->getJson('/api/book/log')->json('total'), collect($this->getJson('/api/drawer/tray?order=number')->json('pencils'))->pluck('id')->all(),
         collect($this->getJson('/api/hand')->json('hand'))->all(), $checked(),
     ];
