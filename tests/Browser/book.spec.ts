@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
-import { find, pencil, serious, slots } from './drawerPlace';
+import { find, newAccount, pencil, serious, slots } from './drawerPlace';
 
 // The book on the demo, whose study is half done.
 
@@ -184,4 +184,52 @@ test('the log: sessions, a note, a table and a calendar; a wrong file is no acco
     await page.getByRole('button', { name: 'Bring one in' }).click();
     await (await chooser).setFiles({ name: 'all.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') });
     await expect(page.getByRole('region', { name: 'Take everything along' }).getByRole('alert')).toContainText('This is no account file');
+});
+
+test('a new account finds its book empty, and works it by keyboard alone', async ({ page }) => {
+    test.setTimeout(120_000);
+    await newAccount(page);
+    await page.goto('/book');
+    await expect(page.getByText('There is no study yet.')).toBeVisible();
+    await page.goto('/photo');
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Choose a photo' }).click();
+    await (await chooser).setFiles('demo/photos/low-water-evening.jpg');
+    await expect(page).toHaveURL(/\/photo\/\d+/);
+    await page.goto('/book');
+    await expect(page.getByText(/Nothing is logged yet/)).toBeVisible();
+    await expect(page.getByText('No pencil is used or needed yet.')).toBeVisible();
+
+    const log = page.getByRole('radio', { name: 'Log' });
+    await log.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(page).toHaveURL(/part=recipes/);
+    await expect(page.getByText(/^The book is empty\./)).toBeVisible();
+    await page.getByRole('application').focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Nothing in the book comes within 10 of that colour.')).toBeVisible();
+    expect(await serious(page)).toEqual([]);
+
+    // Without a pencil the photo alone is asked of.
+    await page.getByRole('radio', { name: 'Recipes' }).focus();
+    await page.keyboard.press('ArrowRight');
+    const question = page.getByRole('region', { name: 'Question' });
+    await expect(question.getByRole('list', { name: 'Answers' })).toBeVisible();
+    await page.getByRole('combobox', { name: 'What is practised' }).selectOption('complement');
+    await expect(page.getByText(/have no such question/)).toBeVisible();
+    await page.getByRole('combobox', { name: 'What is practised' }).selectOption('value');
+    await expect(question.getByRole('heading', { name: /How light is this/ })).toBeVisible();
+    await question.getByRole('list', { name: 'Answers' }).getByRole('button').first().focus();
+    await page.keyboard.press('Enter');
+    await expect(question.getByRole('status')).toHaveText(/^(Yes|No)\./);
+    await expect(question.getByRole('button', { name: 'Next' })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(question.getByRole('status')).toHaveCount(0);
+
+    await page.getByRole('radio', { name: 'Practice' }).focus();
+    await page.keyboard.press('ArrowRight');
+    await page.getByRole('button', { name: 'Make a link' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('The link')).toHaveValue(/\/shared\/[A-Za-z0-9]{48}$/);
+    expect(await serious(page)).toEqual([]);
 });

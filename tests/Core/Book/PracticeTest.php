@@ -107,6 +107,43 @@ function nearest(DrillGround $ground, string $target, array $lies, array $said, 
     expect(array_search(min($off), $off, true))->toBe($answer)->and($off[$answer])->toBeLessThan(1.0);
 }
 
+it('asks the harder what is nearer: orders that differ less, moves that win by less, more to choose from', function () {
+    mt_srand(9);
+    $apart = $choices = [];
+    for ($made = 0; $made < 60; $made++) {
+        $ground = groundOfChance();
+        foreach ([1, 5] as $difficulty) {
+            $order = AskDrill::of(Skill::Order, $difficulty, $made, $ground);
+            if ($order !== null) {
+                expect($order->choices[0]->words)->not->toBe($order->choices[1]->words);
+                $apart[$difficulty][] = labOfDab($order->after[0]->dab)->deltaE00(labOfDab($order->after[1]->dab));
+            }
+            foreach ([Skill::Value, Skill::NextMove] as $skill) {
+                $drill = AskDrill::of($skill, $difficulty, $made, $ground);
+                if ($drill !== null) {
+                    $choices[$skill->value][$difficulty][] = count($drill->choices);
+                }
+            }
+        }
+    }
+    $mean = static fn (array $of): float => array_sum($of) / count($of);
+    // The mean of flecks as a screen shows them is not quite what the model compares.
+    expect(min($apart[1]))->toBeGreaterThan(5.0)->and(min($apart[5]))->toBeLessThan(5.0)->and($mean($apart[5]))->toBeLessThan($mean($apart[1]))
+        ->and($mean($choices['value'][5]))->toBeGreaterThan(2 * $mean($choices['value'][1]))->and($mean($choices['next move'][5]))->toBeGreaterThan($mean($choices['next move'][1]) + 1);
+    // What is beyond its bounds is asked as the nearest that there is.
+    $ground = groundOfChance();
+    expect(AskDrill::of(Skill::Value, 9, 4, $ground))->toEqual(AskDrill::of(Skill::Value, 5, 4, $ground))->and(AskDrill::of(Skill::Value, -3, 4, $ground))->toEqual(AskDrill::of(Skill::Value, 1, 4, $ground));
+});
+
+/** @param  list<string>  $dab  one colour a stratum */
+function labOfDab(array $dab): Lab
+{
+    $labs = array_map(static fn (string $hex): Lab => Lab::ofXyz(Srgb::ofHex($hex)->xyz()), $dab);
+    $of = static fn (string $axis): float => array_sum(array_column($labs, $axis)) / count($labs);
+
+    return new Lab($of('l'), $of('a'), $of('b'));
+}
+
 it('grows harder after two right in a row, easier after one wrong, within its bounds', function () {
     $level = static fn (string $answers): int => (new Training(array_map(static fn (string $a, int $i): Attempt => new Attempt(Skill::Lean, 1, "drill $i", $a === 'r', 1000 + $i), str_split($answers), array_keys(str_split($answers)))))->difficulty(Skill::Lean);
     expect($level('r'))->toBe(1)->and($level('rr'))->toBe(2)->and($level('rrr'))->toBe(2)->and($level('rrrr'))->toBe(3)->and($level('rrrw'))->toBe(1)->and($level('rrrrwr'))->toBe(2)->and($level('rrrrwrr'))->toBe(3)
