@@ -59,6 +59,12 @@ final class LogResource
         return array_map(static fn (int $of, LogTotal $t): array => ['of' => $of, 'name' => $name($of), ...self::total($t, $wear)], array_keys($totals), array_values($totals));
     }
 
+    /** @return array{laidMm: float, leftMm: ?float, words: string} of one pencil, whatever is planned */
+    public static function worn(PencilRecord $pencil, Supply $supply): array
+    {
+        return ['laidMm' => round($supply->used, 1), 'leftMm' => $supply->left === null ? null : round($supply->left, 1), 'words' => $supply->words(trim($pencil->number.' '.$pencil->name))];
+    }
+
     /** @return array<string, mixed> */
     public static function supply(PencilRecord $pencil, Supply $supply, Stock $stock): array
     {

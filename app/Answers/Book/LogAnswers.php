@@ -7,13 +7,17 @@ namespace App\Answers\Book;
 use App\Book\WorkLogs;
 use App\Desk\DeskBoard;
 use App\Desk\DeskKeeper;
+use App\Drawers\DrawerKeeper;
 use App\Models\DrawingCheckRow;
+use App\Models\PencilRow;
 use App\Models\Study;
 use App\Models\User;
 use App\Plans\PlanRepository;
 use App\Resources\LogResource;
 use KnottyPrism\Core\Book\Log\LogSession;
 use KnottyPrism\Core\Book\Log\Supply;
+use KnottyPrism\Core\Book\Log\Wear;
+use KnottyPrism\Core\Book\Log\WorkLog;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 use KnottyPrism\Core\Photo\Zones\Role;
@@ -24,7 +28,7 @@ final class LogAnswers
     /** Sessions told at once. */
     private const TOLD = 30;
 
-    public function __construct(private readonly WorkLogs $logs, private readonly DeskBoard $board, private readonly DeskKeeper $desk, private readonly PlanRepository $plans)
+    public function __construct(private readonly WorkLogs $logs, private readonly DrawerKeeper $drawers, private readonly DeskBoard $board, private readonly DeskKeeper $desk, private readonly PlanRepository $plans)
     {
     }
 
@@ -66,13 +70,37 @@ final class LogAnswers
         foreach ($user->pencils()->get() as $row) {
             $id = $row->identifier();
             if (isset($used[$id]) || isset($needed[$id])) {
-                $left = $row->length_left === null ? null : max(0.0, $row->length_left - $wear->millimetres(WorkLogs::film($log, $id, $row->length_noted_at ?? $row->updated_at->timestamp ?? 0)));
-                $pencils[] = LogResource::supply($row->record(), new Supply($wear->millimetres($used[$id] ?? 0.0), $left, $wear->millimetres($needed[$id] ?? 0.0)), $row->stock);
+                $pencils[] = LogResource::supply($row->record(), self::supplyOf($row, $log, $wear, $used[$id] ?? 0.0, $needed[$id] ?? 0.0), $row->stock);
             }
         }
         usort($pencils, static fn (array $a, array $b): int => [$b['short'], $b['usedMm']] <=> [$a['short'], $a['usedMm']]);
 
         return ['study' => $study->name, 'pencils' => $pencils, 'overruled' => $this->overruled($study)];
+    }
+
+    /**
+     * What the log says of one pencil, to its artist in the drawer.
+     *
+     * @return array<string, mixed>
+     */
+    public function pencil(User $user, string $id): array
+    {
+        $log = $this->logs->of($user);
+        $row = $this->drawers->row($user, $id);
+        $supply = self::supplyOf($row, $log, $this->logs->wear($user, $log), $log->film()[$row->identifier()] ?? 0.0, 0.0);
+
+        return LogResource::worn($row->record(), $supply);
+    }
+
+    /**
+     * @param  float  $used  film that it laid in all
+     * @param  float  $needed  and is to lay yet
+     */
+    private static function supplyOf(PencilRow $row, WorkLog $log, Wear $wear, float $used, float $needed): Supply
+    {
+        $since = $row->length_noted_at ?? $row->updated_at->timestamp ?? 0;
+
+        return new Supply($wear->millimetres($used), $row->length_left === null ? null : max(0.0, $row->length_left - $wear->millimetres(WorkLogs::film($log, $row->identifier(), (int) $since))), $wear->millimetres($needed));
     }
 
     /** @return array<string, float> film of what is planned and not laid yet, by pencil */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Answers\Book\LogAnswers;
 use App\Answers\DrawerAnswers;
 use App\Drawers\DrawerHistory;
 use App\Drawers\DrawerKeeper;
@@ -38,9 +39,14 @@ final class DrawerController extends Controller
         return new JsonResponse($answers->tray($this->user($request), $request->order(), $request->line(), $request->boolean('wanted')));
     }
 
-    public function pencil(PencilRequest $request, DrawerAnswers $answers): JsonResponse
+    public function pencil(PencilRequest $request, DrawerAnswers $answers, LogAnswers $log): JsonResponse
     {
-        return new JsonResponse($answers->pencil($this->user($request), $request->pencil(), $request->paper()));
+        $user = $this->user($request);
+
+        /** @var array{id: string} $shown whatever it was called by */
+        $shown = $answers->pencil($user, $request->pencil(), $request->paper());
+
+        return new JsonResponse([...$shown, 'worn' => $log->pencil($user, $shown['id'])]);
     }
 
     /** Invented pencils to begin with, as a drawer file. */

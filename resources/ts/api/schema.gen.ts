@@ -1853,6 +1853,14 @@ export interface components {
             stock: components["schemas"]["Stock"];
             usedMm: number;
             usedTimes: number;
+            /** @description by the log of the desk */
+            worn: {
+                laidMm: number;
+                /** @description of the length that was noted last */
+                leftMm: number | null;
+                /** @description where it runs low */
+                words: string;
+            };
             ring: {
                 families: string[];
                 place: number | null;

@@ -86,5 +86,8 @@ it('reckons a mark of the desk, tells what the plan still takes, and says in goo
     expect($short['leftMm'])->toEqual(31);
     PencilRow::query()->where('number', $step['pencil']['number'])->update(['length_left' => 30, 'length_noted_at' => 0]);
     $short = $of($this->getJson("/api/studies/$study->id/supply")->json());
+    // The drawer says so too.
+    $worn = $this->getJson('/api/drawer/pencil?id='.urlencode($step['pencil']['id']))->assertOk()->json();
+    expect($worn)->toFitThePage('PencilPortrait')->and($worn['worn']['leftMm'])->toBe($short['leftMm'])->and($worn['worn']['laidMm'])->toBe($short['usedMm'])->and($worn['worn']['words'])->toContain('runs low');
     expect($short['leftMm'])->toEqualWithDelta(30 - $short['usedMm'], 0.1)->and($short['runsLow'])->toBeTrue()->and($short['words'])->toContain($short['neededMm'] > 0 ? 'will not last' : 'runs low');
 });

@@ -1,4 +1,5 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
 import { describe, expect, it, vi } from 'vitest';
 import { FinishedPart } from '../../../resources/ts/places/desk/FinishedPart';
 import { HabitsPart } from '../../../resources/ts/places/desk/HabitsPart';
@@ -94,7 +95,12 @@ describe('whether it is finished', () => {
             app.says('GET', '/finished', { findings });
         }
         const onClose = vi.fn();
-        render(<FinishedPart study={study} desk={whole} onZone={() => undefined} onClose={onClose} />, { wrapper });
+        render(
+            <MemoryRouter>
+                <FinishedPart study={study} desk={whole} onZone={() => undefined} onClose={onClose} />
+            </MemoryRouter>,
+            { wrapper },
+        );
         return onClose;
     };
 

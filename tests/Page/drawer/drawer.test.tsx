@@ -62,6 +62,7 @@ describe('finding a pencil', () => {
 
 describe('a pencil', () => {
     const portrait: PencilPortrait = {
+        worn: { laidMm: 0, leftMm: null, words: '' },
         ...pencil('704', 'Old rope green', { state: 'not owned', owned: false }),
         owned: false,
         usedMm: 0,
@@ -122,6 +123,18 @@ describe('a pencil', () => {
         cleanup();
         show();
         expect(asleep(screen.getByRole('table'))).toBe(false);
+    });
+
+    it('says what the log of the desk makes of it, and where it runs low', () => {
+        const laid = (leftMm: number | null, words = '') => ({ portrait: { ...portrait, worn: { laidMm: 12.4, leftMm, words } } });
+        show(laid(null));
+        expect(screen.getByText('12 mm laid at the desk')).toBeTruthy();
+        cleanup();
+        show(laid(98.6));
+        expect(screen.getByText('12 mm laid at the desk, about 99 mm left by the log')).toBeTruthy();
+        cleanup();
+        show(laid(41, 'Your 653 runs low: about 41 mm are left.'));
+        expect(screen.getByText('Your 653 runs low: about 41 mm are left.')).toBeTruthy();
     });
 
     it('says what was measured and what is assumed, and is honest when nothing is near', () => {

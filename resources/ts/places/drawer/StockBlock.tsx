@@ -41,7 +41,7 @@ const STATES = [
 interface StockBlockProps {
     stock: Stock;
     /** How much of it was used up by the lengths noted, once that is known. */
-    used: { usedMm: number; usedTimes: number } | null;
+    used: { usedMm: number; usedTimes: number; worn: { laidMm: number; leftMm: number | null; words: string } } | null;
     onNote: (change: Omit<StockChange, 'id'>) => void;
 }
 
@@ -50,13 +50,7 @@ export function StockBlock({ stock, used: spent, onNote }: StockBlockProps) {
     const [open, setOpen] = useState(false);
     const times = spent?.usedTimes ?? 0;
     const used = spent === null || times === 0 ? '' : `${spent.usedMm.toFixed(0)} mm used so far`;
-    const more = [
-        stock.lengthLeft === null ? '' : `${stock.lengthLeft.toFixed(0)} mm left`,
-        used,
-        stock.discontinued ? 'no longer made' : '',
-        stock.formerly.length === 0 ? '' : `used to be ${stock.formerly.join(' and ')}`,
-        stock.notes,
-    ].filter((t) => t !== '');
+    const more = notedOf(stock, used, wornBy(spent?.worn));
     return (
         <Block>
             <div className="line">
@@ -105,6 +99,26 @@ export function StockBlock({ stock, used: spent, onNote }: StockBlockProps) {
             )}
         </Block>
     );
+}
+
+/** All that is noted or reckoned of it, in a few words each. */
+const notedOf = (stock: Stock, used: string, worn: string): string[] =>
+    [
+        stock.lengthLeft === null ? '' : `${stock.lengthLeft.toFixed(0)} mm left`,
+        used,
+        worn,
+        stock.discontinued ? 'no longer made' : '',
+        stock.formerly.length === 0 ? '' : `used to be ${stock.formerly.join(' and ')}`,
+        stock.notes,
+    ].filter((t) => t !== '');
+
+/** What the log of the desk says of it. */
+function wornBy(worn: { laidMm: number; leftMm: number | null; words: string } | undefined): string {
+    if (worn === undefined || worn.laidMm === 0) {
+        return '';
+    }
+    const left = worn.leftMm === null ? '' : `, about ${worn.leftMm.toFixed(0)} mm left by the log`;
+    return worn.words === '' ? `${worn.laidMm.toFixed(0)} mm laid at the desk${left}` : worn.words;
 }
 
 /** Nothing written is nothing noted; what is no number is none. */

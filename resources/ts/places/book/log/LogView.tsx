@@ -4,24 +4,11 @@ import type { Log, LogTotalOf, Study } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
 import { Button } from '../../../ui/controls';
 import { Aired, Row } from '../../../ui/layout';
+import { Entries, TwoColumns } from '../TwoColumns';
 import { useBookNotes, useLog } from './queries';
 import { SessionEntry } from './SessionEntry';
 import { SupplyPart } from './SupplyPart';
 import { inHours, inLength } from './words';
-
-const Two = styled.div`
-    display: grid;
-    grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-    @media (max-width: 899px) {
-        grid-template-columns: minmax(0, 1fr);
-    }
-`;
-
-const Sessions = styled.ol`
-    margin: 0;
-    padding: 0;
-    list-style: none;
-`;
 
 const Sums = styled.table`
     border-collapse: collapse;
@@ -52,7 +39,7 @@ export function LogView({ study, onFault }: LogViewProps) {
     const sessions = log.data?.pages.flatMap((page) => page.sessions) ?? [];
     const whole = log.data?.pages[0];
     return (
-        <Two>
+        <TwoColumns $first={3}>
             <Column aria-label="Sessions">
                 <PartHead $first>
                     <h2>Sessions at the desk</h2>
@@ -62,11 +49,11 @@ export function LogView({ study, onFault }: LogViewProps) {
                 {whole !== undefined && sessions.length === 0 && (
                     <Aired>Nothing is logged yet. What you mark at the desk is written down here by itself.</Aired>
                 )}
-                <Sessions>
+                <Entries>
                     {sessions.map((s) => (
                         <SessionEntry key={s.id} session={s} onNote={(note) => notes.note.mutate({ session: s.id, note })} />
                     ))}
-                </Sessions>
+                </Entries>
                 {log.hasNextPage && (
                     <Row>
                         <Button isPending={log.isFetchingNextPage} onPress={() => void log.fetchNextPage()}>
@@ -79,7 +66,7 @@ export function LogView({ study, onFault }: LogViewProps) {
                 <SupplyPart study={study} notes={notes} />
                 {whole !== undefined && whole.total.sessions > 0 && <Totals log={whole} />}
             </div>
-        </Two>
+        </TwoColumns>
     );
 }
 

@@ -1,21 +1,13 @@
 import { useEffect, useState } from 'react';
-import styled from 'styled-components';
 import { sentenceOf } from '../../../api/client';
 import type { Skill, Study, Training } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
 import { NativeSelect } from '../../../ui/controls';
 import { Aired, Row } from '../../../ui/layout';
+import { TwoColumns } from '../TwoColumns';
 import { DrillPart } from './DrillPart';
 import { ProgressPart } from './ProgressPart';
 import { useAnswer, usePractice } from './queries';
-
-const Two = styled.div`
-    display: grid;
-    grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-    @media (max-width: 899px) {
-        grid-template-columns: minmax(0, 1fr);
-    }
-`;
 
 /** A session is short: after so many questions it says so. */
 const A_SESSION = 10;
@@ -46,7 +38,7 @@ export function PracticeView({ study }: PracticeViewProps) {
     };
     useKeys(choose, answer.data === undefined ? null : next);
     return (
-        <Two>
+        <TwoColumns $first={3}>
             <Column aria-label="Question">
                 <PartHead $first>
                     <h2>{drill === null ? 'Practice' : `${drill.again ? 'Once more: ' : ''}${drill.skill}`}</h2>
@@ -78,7 +70,7 @@ export function PracticeView({ study }: PracticeViewProps) {
                 )}
             </Column>
             {practice.data !== undefined && <ProgressPart training={practice.data} />}
-        </Two>
+        </TwoColumns>
     );
 }
 

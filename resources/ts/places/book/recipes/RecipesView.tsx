@@ -1,29 +1,15 @@
 import { useState } from 'react';
-import styled from 'styled-components';
 import { sentenceOf } from '../../../api/client';
 import type { Study } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
 import { Button, WordButton } from '../../../ui/controls';
 import { Aired, Row } from '../../../ui/layout';
+import { Entries, TwoColumns } from '../TwoColumns';
 import { KeepPart } from './KeepPart';
 import { PointAtPhoto } from './PointAtPhoto';
 import { queryOf, useBook, useBookChanges, type BookChanges, type Wanted } from './queries';
 import { RecipeEntry } from './RecipeEntry';
 import { WantedPart } from './WantedPart';
-
-const Two = styled.div`
-    display: grid;
-    grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
-    @media (max-width: 899px) {
-        grid-template-columns: minmax(0, 1fr);
-    }
-`;
-
-const Entries = styled.ol`
-    margin: 0;
-    padding: 0;
-    list-style: none;
-`;
 
 const NOTHING: Wanted = { like: null, words: '', pencil: '', paper: '' };
 
@@ -38,7 +24,7 @@ export function RecipesView({ study, onFault }: RecipesViewProps) {
     const [likeWords, setLikeWords] = useState('');
     const changes = useBookChanges(study.id, onFault);
     return (
-        <Two>
+        <TwoColumns $first={2}>
             <div>
                 <Column aria-label="Looking for">
                     <PartHead $first>
@@ -57,7 +43,7 @@ export function RecipesView({ study, onFault }: RecipesViewProps) {
                 <KeepPart study={study} changes={changes} />
             </div>
             <Found study={study} wanted={wanted} changes={changes} onAll={() => setWanted(NOTHING)} />
-        </Two>
+        </TwoColumns>
     );
 }
 
