@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use App\Desk\DeskBoard;
+use App\Desk\DeskKeeper;
 use App\Drawers\DrawerKeeper;
 use App\Hands\HandKeeper;
 use App\Models\KeptRecipe;
@@ -37,19 +39,32 @@ final class RecipeFromPlan
     /** Longer side of a cut-out, pixels. */
     private const CUTOUT = 160;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly PhotoStore $photos, private readonly DrawingChecks $checks, private readonly DrawerKeeper $drawers, private readonly HandKeeper $hands)
+    public function __construct(private readonly PlanRepository $plans, private readonly PhotoStore $photos, private readonly DrawingChecks $checks, private readonly DrawerKeeper $drawers, private readonly HandKeeper $hands, private readonly DeskBoard $board, private readonly DeskKeeper $desk)
     {
     }
 
-    /** @return array{BookRecipe, string, string, ?string} the recipe, what it is called, how it came out where a photo of the drawing said so, and its place in the photo */
-    public function zone(User $user, Study $study, int $number, ?Sequence $lies = null): array
+    /**
+     * As it is planned; where something was laid already, as it lies and will be gone on with.
+     *
+     * @return array{BookRecipe, string, string, ?string} the recipe, what it is called, how it came out where a photo of the drawing said so, and its place in the photo
+     */
+    public function zone(User $user, Study $study, int $number): array
     {
         $ground = $this->plans->ground($user, $study);
         $planned = $this->plans->zone($ground, $number);
-        $sequence = $lies ?? $planned->sequence ?? throw ImpossibleChange::because('That zone is not planned yet: see “Plan”.');
+        $sequence = $this->lies($ground, $study, $number) ?? $planned->sequence ?? throw ImpossibleChange::because('That zone is not planned yet: see “Plan”.');
         $shades = array_map(static fn (Wish $w, int $i): BookShade => new BookShade($w->role, $w->name, Lab::ofXyz($sequence->stackIn($i)->on($ground->paper)->xyz()), max(1e-6, $w->weight)), $planned->wishes, array_keys($planned->wishes));
 
         return [new BookRecipe($shades, SequenceNote::of($sequence, PlannedZone::roles($planned->wishes)), new Drawer($sequence->pencils())), $this->plans->zoneName($study, $number) ?? '', $this->cameOut($study, $number), $this->cutout($ground, $number)];
+    }
+
+    /** Nothing where nothing was marked at the desk. */
+    private function lies(PlanGround $ground, Study $study, int $zone): ?Sequence
+    {
+        $marks = $this->desk->marks($study);
+        $there = $marks === [] ? null : ($this->board->zones($ground, $marks)[$zone] ?? null);
+
+        return $there === null || $there->laid === 0 ? null : $there->chain;
     }
 
     /** @return array{BookRecipe, string, string, ?string} the same */

@@ -39,6 +39,18 @@ it('keeps a zone, finds it from another study by a like colour, word, pencil and
     expect($this->getJson("/api/book/recipes/{$recipe['id']}/laid")->assertUnprocessable()->json('detail'))->toContain('The drawer is empty');
 });
 
+it('keeps what was really laid, where that is something else than was planned', function () {
+    $study = pictureOf($this);
+    $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
+    $desk = $this->getJson("/api/studies/$study->id/desk")->json();
+    $step = $desk['steps'][0];
+    $planned = $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => $step['zone']])->assertCreated()->json('recipes.0.passes');
+    $other = array_values(array_filter($desk['pencils'], static fn (array $p): bool => $p['id'] !== ($step['pencil']['id'] ?? '')))[0];
+    marked($this, "/api/studies/$study->id/desk", $step, ['kind' => 'other', 'tool' => $other['id'], 'marks' => ['mid' => 'firm']])->assertOk();
+    $kept = $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => $step['zone']])->assertCreated()->json('recipes.0.passes');
+    expect($planned)->not->toEqual($kept)->and($kept[0]['tool'])->toBe($other['id'])->and($kept[0]['marks'])->toBe(['mid' => 'firm']);
+});
+
 it('says of a zone that was photographed how it came out, unless its artist says so herself', function () {
     $study = pictureOf($this);
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
