@@ -173,8 +173,14 @@ start_web() {
 
 start_worker() {
   alive worker && return
-  # A worker ends after an hour, so that no memory piles up; the loop brings the next.
-  run worker bash -c '. "$0/ops/common.sh"; trap "kill %1 2>/dev/null; exit 0" TERM; while :; do as_app php "$0/artisan" queue:work --sleep=0.1 --max-time=3600 --quiet & wait $!; sleep 1; done' "$root"
+  # A worker ends after an hour, so that no memory piles up; the loop brings the next. Its pulse is what health goes by, in a long job too.
+  run worker bash -c '. "$0/ops/common.sh"; pulse=$KP_VAR/storage/framework/worker-pulse
+    trap "kill \$worker 2>/dev/null; exit 0" TERM
+    while :; do
+      as_app php "$0/artisan" queue:work --sleep=0.1 --max-time=3600 --quiet & worker=$!
+      while kill -0 $worker 2>/dev/null; do touch "$pulse"; sleep 2 & wait $!; done
+      sleep 1
+    done' "$root"
 }
 
 # No command substitution here: a Ctrl-C that comes while one is waited for is lost.

@@ -10,6 +10,7 @@ use App\Drawers\DrawerImports;
 use App\Jobs\PlanPicture;
 use App\Photos\Sweep;
 use App\Plans\PlanRunner;
+use App\Work\Pulse;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -25,11 +26,6 @@ use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    /** Cache key under which the queue worker says that it is alive, as a Unix time. */
-    public const WORKER_SEEN = 'queue-worker-seen';
-
-    public const WORKER_SEEN_FOR_SECONDS = 120;
-
     private const TIDIES_EVERY_SECONDS = 6 * 3600;
 
     public function register(): void
@@ -49,7 +45,7 @@ final class AppServiceProvider extends ServiceProvider
         $isFirst = true;
         $tidiedAt = 0;
         Event::listen(Looping::class, static function () use (&$isFirst, &$tidiedAt): void {
-            rescue(static fn (): bool => Cache::put(self::WORKER_SEEN, time(), self::WORKER_SEEN_FOR_SECONDS));
+            Pulse::beat();
             if ($isFirst) {
                 // A worker that was killed left its plans half done; the queue itself would wait for them much longer.
                 $isFirst = false;

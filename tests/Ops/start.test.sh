@@ -61,6 +61,21 @@ holds "secrets are readable by their owner alone" [ "$(stat -c %a "$KP_VAR/.env"
 start
 holds "a second start changes nothing" says "is already running at http://127.0.0.1:$APP_PORT"
 
+part() { curl -s "http://127.0.0.1:$APP_PORT/health" | grep -q "\"$1\":$2"; }
+soon() { local i; for i in $(seq "$1"); do part "$2" "$3" && return; sleep 1; done; return 1; }
+read -r pid _ < "$KP_VAR/run/worker.pid"
+pkill -KILL -P "$pid"; sleep 5
+holds "a worker that dies is back in five seconds" bash -c "pgrep -P $pid -f queue:work >/dev/null || pgrep -g $pid -f queue:work >/dev/null"
+holds "  and was never missed" part queueWorker true
+kill -KILL -- "-$pid"
+holds "with nothing left that brings it back, health says so within ten seconds" soon 11 queueWorker false
+holds "  naming nothing else" part database true
+read -r pid _ < "$KP_VAR/run/database.pid"; kill -KILL -- "-$pid"; sleep 1
+holds "without its database it says that, too" bash -c '[ "$(curl -s -o /dev/null -w "%{http_code}" "http://127.0.0.1:$APP_PORT/health")" = 503 ]'
+holds "  by name" part database false
+start
+holds "a start after that brings everything back" healthy
+
 pkill -KILL -f "$KP_VAR/run/nginx.conf"; sleep 1; start
 holds "a start after a crash brings everything back" healthy
 

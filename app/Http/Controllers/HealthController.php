@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Photos\FullDisk;
-use App\Providers\AppServiceProvider;
+use App\Work\Pulse;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
@@ -21,7 +20,7 @@ final class HealthController extends Controller
         $checks = [
             'jit' => self::holds(static fn (): bool => (opcache_get_status(false)['jit']['on'] ?? false) === true),
             'database' => self::holds(static fn (): bool => DB::scalar('select 1') === 1),
-            'queueWorker' => self::holds(static fn (): bool => Cache::has(AppServiceProvider::WORKER_SEEN)),
+            'queueWorker' => Pulse::isHeard(),
             'storage' => self::holds(self::storageKeeps(...)),
             'diskSpace' => $free >= FullDisk::LEAST_FREE_BYTES,
         ];

@@ -190,6 +190,6 @@ it('lies empty without a pencil, and shows nobody else\'s', function () {
 
 it('says when something it needs is missing', function () {
     $this->getJson('/health')->assertStatus(503)->assertJson(['database' => true, 'storage' => true, 'queueWorker' => false, 'ok' => false]);
-    cache()->put(App\Providers\AppServiceProvider::WORKER_SEEN, time(), 60);
+    App\Work\Pulse::beat();
     $this->getJson('/health')->assertOk()->assertJson(['ok' => true, 'jit' => true]);
 });
