@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 return [
+    // Touched as long as a worker lives: ops/servers.sh has the same path.
+    'pulse' => storage_path('framework/worker-pulse'),
     'default' => env('QUEUE_CONNECTION', 'database'),
     'connections' => [
         'sync' => ['driver' => 'sync'],

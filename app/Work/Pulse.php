@@ -29,6 +29,6 @@ final class Pulse
 
     private static function path(): string
     {
-        return storage_path('framework/worker-pulse');
+        return (string) config('queue.pulse');
     }
 }
