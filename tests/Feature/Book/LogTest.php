@@ -72,6 +72,10 @@ it('reckons a mark of the desk, tells what the plan still takes, and says in goo
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
     $supply = $this->getJson("/api/studies/$study->id/supply")->assertOk()->json();
     expect($supply)->toFitThePage('PencilSupply')->and(array_filter(array_column($supply['pencils'], 'neededMm')))->not->toBe([])->and(array_sum(array_column($supply['pencils'], 'usedMm')))->toEqual(0);
+    // Cautions decided against stand there with their reason.
+    changedBy($this, $study, ['kind' => 'overrule', 'zone' => 1, 'role' => 'mid', 'code' => 'bloom', 'note' => 'under glass'])->assertOk();
+    $named = array_column($this->getJson("/api/studies/$study->id/plan")->json('zones'), 'name', 'number')[1];
+    expect($supply['overruled'])->toBe([])->and($this->getJson("/api/studies/$study->id/supply")->json('overruled'))->toBe([['zone' => $named, 'role' => 'mid', 'code' => 'bloom', 'reason' => 'under glass']]);
     $step = $this->getJson("/api/studies/$study->id/desk")->json('steps.0');
     marked($this, "/api/studies/$study->id/desk", $step)->assertOk();
     $mark = DeskMarkRow::query()->sole();
