@@ -18,7 +18,8 @@ trap 'exit 130' INT TERM HUP
 # The application's own account: it owns its database, and nothing else.
 sql() { MYSQL_PWD=$(setting DB_PASSWORD) "$1" --no-defaults -h127.0.0.1 -P"$(setting DB_PORT)" -u"$(setting DB_USERNAME)" "${@:2}"; }
 database() { setting DB_DATABASE; }
-ask() { sql mariadb -N -B "$(database)" -e "$1" 2>/dev/null || echo 0; }
+ask() { sql mariadb -N -B "$(database)" -e "$1" 2>/dev/null || true; }
+count() { local n; n=$(ask "select count(*) from $1"); echo "${n:-0}"; }
 photos=storage/app/private
 
 backup() {
@@ -34,13 +35,16 @@ backup() {
   for table in cache cache_locks sessions jobs; do skip+=("--ignore-table-data=$(database).$table"); done
   sql mariadb-dump --single-transaction --quick --no-tablespaces --hex-blob "${skip[@]}" "$(database)" > "$work/all/database.sql" || fail "the database could not be read; see $KP_VAR/log/database.log"
   tail -n 1 "$work/all/database.sql" | grep -q 'Dump completed' || fail "the database was not read to its end; is the disk full?"
+  local key keys; keys=$(ask 'select storage_key from photos')
   take_files -aln
+  # Copying goes on over what vanishes in that moment; what is missing in the end is told here.
+  for key in $keys; do [ -s "$work/all/private/$key/original" ] || fail "a photo ($key) could not be copied, and nothing was saved. Is there room in $KP_VAR? Is the photo there? Then try again."; done
   printf '{"format": "knotty-prism-backup", "version": 1, "made": "%s", "migration": "%s"}\n' "$(date -u +%FT%TZ)" "$(ask 'select max(migration) from migrations')" > "$work/all/manifest.json"
   (cd "$work/all" && find . -type f ! -name SHA256SUMS -print0 | sort -z | xargs -0 sha256sum > "$work/sums" && mv "$work/sums" SHA256SUMS)
   (umask 077; tar -C "$work/all" -czf "$file.being-made" .) || { rm -f "$file.being-made"; fail "the file could not be written; is there room for it?"; }
   sync -f "$file.being-made" 2>/dev/null || sync
   mv -T "$file.being-made" "$file"
-  say "Saved: $(ask 'select count(*) from users') accounts, $(ask 'select count(*) from studies') studies, $(ask 'select count(*) from photos') photos, $(du -h "$file" | cut -f1), in $file"
+  say "Saved: $(count users) accounts, $(count studies) studies, $(count photos) photos, $(du -h "$file" | cut -f1), in $file"
 }
 
 take_files() { # CP-OPTIONS
@@ -59,8 +63,8 @@ restore() { # [--yes]
   grep -q '"format": "knotty-prism-backup", "version": 1,' "$work/manifest.json" 2>/dev/null || fail "$file is no backup of this version"
   (cd "$work" && sha256sum --quiet --strict -c SHA256SUMS >/dev/null 2>&1) || fail "$file is damaged: what is in it is not what was saved. Take another copy of it."
   if ! alive database; then started=yes; start_database; fi
-  if [ "${1:-}" != --yes ] && { [ "$(ask 'select count(*) from studies')" -gt 0 ] || [ "$(ask 'select count(*) from pencils')" -gt 0 ]; }; then
-    fail "$KP_VAR holds $(ask 'select count(*) from studies') studies and $(ask 'select count(*) from pencils') pencils, and they are left as they are. To have them replaced: ./prism restore $file --yes"
+  if [ "${1:-}" != --yes ] && { [ "$(count studies)" -gt 0 ] || [ "$(count pencils)" -gt 0 ]; }; then
+    fail "$KP_VAR holds $(count studies) studies and $(count pencils) pencils, and they are left as they are. To have them replaced: ./prism restore $file --yes"
   fi
   # Tried beside what is there, so that a file that can't be brought in replaces nothing.
   bring_in "$(database)_test_restore"
@@ -74,7 +78,7 @@ restore() { # [--yes]
   if [ "$(id -u)" -eq 0 ]; then chown -R "$(app_user)" "$KP_VAR/storage"; fi
   "$root/ops/packages.sh" php
   as_app php "$root/artisan" migrate --force --quiet || fail "the tables could not be brought up to date; see $KP_VAR/storage/logs/laravel.log"
-  say "Brought back: $(ask 'select count(*) from users') accounts, $(ask 'select count(*) from studies') studies, $(ask 'select count(*) from photos') photos. Start it: ./start"
+  say "Brought back: $(count users) accounts, $(count studies) studies, $(count photos) photos. Start it: ./start"
 }
 
 bring_in() { # DATABASE

@@ -8,14 +8,12 @@ use App\Answers\StudyOpening;
 use App\Drawers\DrawerKeeper;
 use App\Drawers\FitDrawer;
 use App\Models\HandVersion;
-use App\Models\PencilRow;
 use App\Models\PracticeAttempt;
 use App\Models\Study;
 use App\Models\User;
 use App\Studies\StudyFile;
 use App\Studies\StudyFileReader;
 use Illuminate\Support\Facades\DB;
-use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\BoundedJson;
@@ -25,7 +23,7 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use Opis\JsonSchema\Validator;
 
 /**
- * Brings an account file in: what this account has stays as it is, and what it lacks is added. A study that can't be taken in is named,
+ * Brings an account file in: what this account has stays as it is, and what it lacks is added. A study or a recipe that can't be taken in is named,
  * and keeps nothing else out.
  */
 final class AccountReader
@@ -49,11 +47,13 @@ final class AccountReader
         }
         try {
             $index = self::index($zip);
-            $pencils = DB::transaction(fn (): int => $this->pencils($user, $index['pencils']));
+            $pencils = DB::transaction(fn (): int => $this->drawers->addUnknown($user, $index['pencils'] === [] ? [] : DrawerFile::rows(json_encode($index['pencils'], JSON_THROW_ON_ERROR))));
             while ($this->fits->some($user->id));
             DB::transaction(static fn () => self::hands($user, $index['hands'] ?? []));
             [$ids, $problems] = $this->studies($user, $zip, $index['studies']);
-            $recipes = DB::transaction(fn (): int => $this->recipes($user, $index['recipes'], $ids));
+            $recipes = DB::transaction(function () use ($user, $index, $ids, &$problems): int {
+                return $this->recipes($user, $index['recipes'], $ids, $problems);
+            });
             $practice = DB::transaction(static fn (): int => self::practice($user, $index['practice'], $ids));
 
             return ['pencils' => $pencils, 'studies' => count($ids), 'recipes' => $recipes, 'practice' => $practice, 'problems' => $problems];
@@ -88,21 +88,6 @@ final class AccountReader
         $text = $zip->getFromName($name, 1024 * StudyFile::MOST_KILOBYTES);
 
         return $text === false ? null : $text;
-    }
-
-    /** @param  list<array<string, mixed>>  $pencils */
-    private function pencils(User $user, array $pencils): int
-    {
-        $known = array_fill_keys(array_map(static fn (ShelfRow $r): string => mb_strtolower($r->record->id()), $this->drawers->shelfRows($user)), true);
-        $taken = 0;
-        foreach ($pencils === [] ? [] : DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR)) as $row) {
-            if (! isset($known[mb_strtolower($row->record->id())])) {
-                $user->pencils()->create(PencilRow::columnsOfRow($row));
-                $taken++;
-            }
-        }
-
-        return $taken;
     }
 
     /**
@@ -145,12 +130,17 @@ final class AccountReader
     /**
      * @param  list<array<string, mixed>>  $recipes
      * @param  array<string, int>  $studies
+     * @param  list<string>  $problems  to which those are added that can't be laid
      */
-    private function recipes(User $user, array $recipes, array $studies): int
+    private function recipes(User $user, array $recipes, array $studies, array &$problems): int
     {
         $taken = 0;
         foreach ($recipes as $r) {
-            $taken += (int) $this->book->bringIn($user, [...array_intersect_key($r, array_flip(['name', 'words', 'paper', 'shades', 'pencils', 'passes', 'outcome', 'cutout'])), 'study_id' => $studies[$r['study'] ?? ''] ?? null, 'created_at' => date('Y-m-d H:i:s', (int) $r['kept'])]);
+            try {
+                $taken += (int) $this->book->bringIn($user, [...array_intersect_key($r, array_flip(['name', 'words', 'paper', 'shades', 'pencils', 'passes', 'outcome', 'cutout'])), 'study_id' => $studies[$r['study'] ?? ''] ?? null, 'created_at' => date('Y-m-d H:i:s', (int) $r['kept'])]);
+            } catch (CoreError $error) {
+                $problems[] = $error->getMessage();
+            }
         }
 
         return $taken;

@@ -69,14 +69,16 @@ final class PracticeRoom
 
     private function due(Study $study, Training $training, ?Skill $only, DrillGround $ground): ?Asked
     {
-        $due = $training->due(time());
-        if ($due === null || ($only !== null && $due->skill !== $only)) {
-            return null;
+        foreach ($training->due(time()) as $due) {
+            [$of, $seed] = PracticeAttempt::studyAndSeed($due);
+            // What was asked of another photo waits there, and what can't be asked any more keeps nothing else back.
+            $drill = $of === $study->id && ($only === null || $due->skill === $only) ? AskDrill::of($due->skill, $due->difficulty, $seed, $ground) : null;
+            if ($drill !== null) {
+                return new Asked($due->skill, $due->difficulty, $seed, $drill, true);
+            }
         }
-        [$of, , , $seed] = explode('/', $due->drill) + [1 => '', 2 => '', 3 => '0'];
-        $drill = (int) $of === $study->id ? AskDrill::of($due->skill, $due->difficulty, (int) $seed, $ground) : null;
 
-        return $drill === null ? null : new Asked($due->skill, $due->difficulty, (int) $seed, $drill, true);
+        return null;
     }
 
     /** @throws ImpossibleChange where there is no such question any more */

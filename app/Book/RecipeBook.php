@@ -13,7 +13,6 @@ use KnottyPrism\Core\Book\Recipes\BookRecipe;
 use KnottyPrism\Core\Book\Recipes\BookShade;
 use KnottyPrism\Core\Book\Recipes\ColourSearch;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
@@ -36,7 +35,7 @@ final class RecipeBook
             }
             $paper = PaperShelf::named($said['paper']);
             $sequence = $recipe->sequence();
-            $shades = array_map(static fn (BookShade $s, int $i): array => ['role' => $s->role->value, 'name' => $s->name, 'lab' => $s->lab->toArray(), 'weight' => $s->weight, 'strata' => array_map(static fn (array $fleck): string => Srgb::ofLinear($fleck)->hex(), $sequence->stackIn($i)->on($paper)->flecks())], $recipe->shades, array_keys($recipe->shades));
+            $shades = array_map(static fn (BookShade $s, int $i): array => ['role' => $s->role->value, 'name' => $s->name, 'lab' => $s->lab->toArray(), 'weight' => $s->weight, 'strata' => $sequence->stackIn($i)->on($paper)->dab()], $recipe->shades, array_keys($recipe->shades));
             $row = BookRecipeRow::query()->create([
                 ...$said, 'user_id' => $user->id, 'shades' => $shades, 'passes' => $recipe->passes->toArray(), 'search' => '',
                 'pencils' => json_decode(DrawerWriter::json(array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), $recipe->pencils->pencils)), true, flags: JSON_THROW_ON_ERROR)['pencils'],

@@ -40,26 +40,13 @@ final class WorkLogs
             $of = $uses[$row->id]->values();
             // The first length says nothing of the time before it.
             [$from, $to] = [$of[0]->created_at->timestamp ?? 0, $of[count($of) - 1]->created_at->timestamp ?? 0];
-            $film = self::film($log, $row->identifier(), (int) $from, (int) $to);
+            $film = $log->filmOf($row->identifier(), (int) $from, (int) $to);
             if ($film > 0) {
                 $lengths[] = [Wear::ordinary()->millimetres($film), (float) $of->slice(1)->sum('millimetres')];
             }
         }
 
         return Wear::learnt($lengths);
-    }
-
-    /** What a pencil laid after one time and up to another, film units · mm². */
-    public static function film(WorkLog $log, string $pencil, int $after, int $until = PHP_INT_MAX): float
-    {
-        $film = 0.0;
-        foreach ($log->sessions as $session) {
-            foreach ($session->laid() as $pass) {
-                $film += $pass->tool === $pencil && $pass->at > $after && $pass->at <= $until ? $pass->film ?? 0.0 : 0.0;
-            }
-        }
-
-        return $film;
     }
 
     /** @return array<int, string> the names of somebody's studies */

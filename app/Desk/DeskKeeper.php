@@ -8,6 +8,7 @@ use App\History\ChangedElsewhere;
 use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
+use KnottyPrism\Core\Book\Log\WorkLog;
 use KnottyPrism\Core\Desk\Order\DeskStep;
 use KnottyPrism\Core\Desk\Order\PassMinutes;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
@@ -24,7 +25,7 @@ use KnottyPrism\Core\Picture\Decisions\PassNote;
 final class DeskKeeper
 {
     /** Between two marks no more than this was work, seconds. */
-    private const LONGEST_PASS = 5400;
+    private const LONGEST_PASS = WorkLog::PAUSE;
 
     /** The pace is taken in steps of this, so that the order does not change with every mark. */
     private const PACE_STEP = 0.25;

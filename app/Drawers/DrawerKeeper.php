@@ -102,4 +102,21 @@ final class DrawerKeeper
     {
         return PencilRow::query()->where('user_id', $user->id)->orderBy('line')->orderBy('number');
     }
+
+    /**
+     * Adds pencils that this account does not know; those it knows stay as they are.
+     *
+     * @param  list<ShelfRow>  $rows
+     * @return int how many were added; they are not fitted yet
+     */
+    public function addUnknown(User $user, array $rows): int
+    {
+        $known = array_fill_keys(array_map(static fn (ShelfRow $r): string => mb_strtolower($r->record->id()), $this->shelfRows($user)), true);
+        $new = array_filter($rows, static fn (ShelfRow $row): bool => ! isset($known[mb_strtolower($row->record->id())]));
+        foreach ($new as $row) {
+            $user->pencils()->create(PencilRow::columnsOfRow($row));
+        }
+
+        return count($new);
+    }
 }

@@ -30,6 +30,14 @@ final class PracticeAttempt extends Model
         return ['skill' => Skill::class, 'difficulty' => 'integer', 'seed' => 'integer', 'right' => 'boolean', 'made_at' => 'integer'];
     }
 
+    /** @return array{int, int} of which photo a question was asked, 0 where that is gone, and its seed: as {@see self::attempt()} names it */
+    public static function studyAndSeed(Attempt $attempt): array
+    {
+        $parts = explode('/', $attempt->drill);
+
+        return [(int) $parts[0], (int) end($parts)];
+    }
+
     public function attempt(): Attempt
     {
         return new Attempt($this->skill, $this->difficulty, implode('/', [$this->study_id ?? 0, $this->skill->value, $this->difficulty, $this->seed]), $this->right, $this->made_at);

@@ -6,7 +6,6 @@ namespace App\Resources;
 
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Drawer\Equivalent;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -39,6 +38,6 @@ final class ChartResource
     /** @return list<string> colour of each stratum as a dab shows it, peaks first */
     public static function strata(Sheet $sheet): array
     {
-        return array_map(static fn (array $fleck): string => Srgb::ofLinear($fleck)->hex(), $sheet->flecks());
+        return $sheet->dab();
     }
 }

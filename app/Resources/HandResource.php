@@ -30,7 +30,7 @@ final class HandResource
     {
         return [
             'stack' => $stack->text(), 'words' => $stack->words(),
-            'ladder' => array_map(static fn (Rung $r): array => ['words' => $r->words(), 'hex' => self::hex(Lab::ofXyz($r->sheet->xyz())), 'strata' => array_map(static fn (array $s): string => Srgb::ofLinear($s)->hex(), $r->sheet->flecks())], Ladder::of($stack, $paper)),
+            'ladder' => array_map(static fn (Rung $r): array => ['words' => $r->words(), 'hex' => self::hex(Lab::ofXyz($r->sheet->xyz())), 'strata' => $r->sheet->dab()], Ladder::of($stack, $paper)),
         ];
     }
 

@@ -8,7 +8,6 @@ use App\Desk\DeskFile;
 use App\Drawers\DrawerKeeper;
 use App\Drawers\FitDrawer;
 use App\Models\DrawingCheckRow;
-use App\Models\PencilRow;
 use App\Models\Photo;
 use App\Models\Study;
 use App\Models\User;
@@ -182,12 +181,7 @@ final class StudyFileReader
         if ($pencils === []) {
             return;
         }
-        $known = array_fill_keys(array_map(static fn (ShelfRow $r): string => mb_strtolower($r->record->id()), $this->drawers->shelfRows($user)), true);
-        foreach (DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR)) as $row) {
-            if (! isset($known[mb_strtolower($row->record->id())])) {
-                $user->pencils()->create(PencilRow::columnsOfRow(new ShelfRow($row->record, new StockNote(Stock::Absent))));
-            }
-        }
+        $this->drawers->addUnknown($user, array_map(static fn (ShelfRow $row): ShelfRow => new ShelfRow($row->record, new StockNote(Stock::Absent)), DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR))));
         // A stack is read with its pencils: they are fitted before the plan is looked at.
         while ($this->fits->some($user->id));
     }

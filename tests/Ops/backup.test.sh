@@ -35,6 +35,10 @@ holds "it is saved while it runs" ./prism backup "$saved/all.tar.gz"
 holds "  for nobody else to read" [ "$(stat -c %a "$saved/all.tar.gz")" = 600 ]
 holds "  and over no other file" says 'is there already' ./prism backup "$saved/all.tar.gz"
 holds "it is not brought back under a running application" says 'stop it first' ./prism restore "$saved/all.tar.gz" --yes
+photo=$(ask 'select storage_key from photos limit 1'); mv "$KP_VAR/storage/app/private/$photo" "$saved/away"
+holds "a photo that can not be copied is told, and nothing is called saved" says 'could not be copied' ./prism backup "$saved/gap.tar.gz"
+holds "  nor left there" [ ! -e "$saved/gap.tar.gz" ]
+mv "$saved/away" "$KP_VAR/storage/app/private/$photo"
 ask "update studies set name = 'Later'"
 ./start --stop >/dev/null
 holds "over data it is brought back only with a yes" says 'left as they are' ./prism restore "$saved/all.tar.gz"

@@ -87,7 +87,7 @@ final class LogAnswers
     {
         $log = $this->logs->of($user);
         $row = $this->drawers->row($user, $id);
-        $supply = self::supplyOf($row, $log, $this->logs->wear($user, $log), $log->film()[$row->identifier()] ?? 0.0, 0.0);
+        $supply = self::supplyOf($row, $log, $this->logs->wear($user, $log), $log->filmOf($row->identifier()), 0.0);
 
         return LogResource::worn($row->record(), $supply);
     }
@@ -100,7 +100,7 @@ final class LogAnswers
     {
         $since = $row->length_noted_at ?? $row->updated_at->timestamp ?? 0;
 
-        return new Supply($wear->millimetres($used), $row->length_left === null ? null : max(0.0, $row->length_left - $wear->millimetres(WorkLogs::film($log, $row->identifier(), (int) $since))), $wear->millimetres($needed));
+        return new Supply($wear->millimetres($used), $row->length_left === null ? null : max(0.0, $row->length_left - $wear->millimetres($log->filmOf($row->identifier(), (int) $since))), $wear->millimetres($needed));
     }
 
     /** @return array<string, float> film of what is planned and not laid yet, by pencil */

@@ -36,7 +36,7 @@ final class SharedAnswers
         return [
             'name' => $study->name, 'paper' => $study->paper, 'errorOnPaper' => $plan['errorOnPaper'], 'isPlanned' => $plan['waiting'] === 0 && $zones !== [],
             'photos' => array_values($study->photos->map(static fn (Photo $p): array => ['id' => $p->id, 'name' => $p->name, 'isFollowed' => $p->id === $study->photo()->id, 'width' => $p->width, 'height' => $p->height])->all()),
-            'zones' => array_map(self::zone(...), $zones), 'palette' => $plan['palette'], 'steps' => $plan['steps'], 'said' => self::said($shared),
+            'zones' => array_map(self::zone(...), $zones), 'steps' => $plan['steps'], 'said' => self::said($shared),
         ];
     }
 

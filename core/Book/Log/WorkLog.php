@@ -61,4 +61,17 @@ final readonly class WorkLog
 
         return array_filter($film, static fn (float $f): bool => $f > 0);
     }
+
+    /** What a pencil laid after one time and up to another, seconds since 1970; film units · mm². */
+    public function filmOf(string $pencil, int $after = 0, int $until = PHP_INT_MAX): float
+    {
+        $film = 0.0;
+        foreach ($this->sessions as $session) {
+            foreach ($session->laid() as $pass) {
+                $film += $pass->tool === $pencil && $pass->at > $after && $pass->at <= $until ? $pass->film ?? 0.0 : 0.0;
+            }
+        }
+
+        return $film;
+    }
 }

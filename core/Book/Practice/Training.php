@@ -59,8 +59,8 @@ final readonly class Training
         return $level;
     }
 
-    /** The question that has waited longest to come back; nothing where none is due. */
-    public function due(int $now): ?Attempt
+    /** @return list<Attempt> how questions were answered last that are to come back, the one that has waited longest first */
+    public function due(int $now): array
     {
         $waits = [];
         foreach ($this->attempts as $attempt) {
@@ -73,15 +73,10 @@ final readonly class Training
                 unset($waits[$attempt->drill]);
             }
         }
-        $due = null;
-        foreach ($waits as [$attempt, $stage]) {
-            $at = $attempt->at + self::COMES_BACK[$stage];
-            if ($at <= $now && ($due === null || $at < $due[1])) {
-                $due = [$attempt, $at];
-            }
-        }
+        $since = array_filter(array_map(static fn (array $w): int => $w[0]->at + self::COMES_BACK[$w[1]], $waits), static fn (int $at): bool => $at <= $now);
+        asort($since);
 
-        return $due[0] ?? null;
+        return array_map(static fn (string $drill): Attempt => $waits[$drill][0], array_keys($since));
     }
 
     /** The skill whose turn it is: the one that was asked of the longest ago, the first of those never asked. */

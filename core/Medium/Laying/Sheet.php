@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Medium\Laying;
 
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Observer;
+use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -121,6 +122,12 @@ final class Sheet
         }
 
         return array_map(static fn (array $off): array => [$mean[0] + $room * $off[0], $mean[1] + $room * $off[1], $mean[2] + $room * $off[2]], $apart);
+    }
+
+    /** @return list<string> the same as a dab shows them, #rrggbb, peaks first */
+    public function dab(): array
+    {
+        return array_map(static fn (array $fleck): string => Srgb::ofLinear($fleck)->hex(), $this->flecks());
     }
 
     /** @return array{float, float, float} linear sRGB of what the eye makes of all of it; beyond 0–1 where a screen can't show it */

@@ -26,7 +26,7 @@ final readonly class StepPrediction
     public static function of(Pass|Finish $step, Sheet $sheet): self
     {
         $lab = Lab::ofReflectance($sheet->meanReflectance());
-        $strata = array_map(static fn (array $fleck): string => Srgb::ofLinear($fleck)->hex(), $sheet->flecks());
+        $strata = $sheet->dab();
 
         return new self($step, $lab, Srgb::ofXyz($lab->xyz())->hex(), $strata, $sheet->toothUsed());
     }

@@ -3031,7 +3031,6 @@ export interface components {
                     comes: string | null;
                 }[];
             }[];
-            palette: components["schemas"]["PlanPencil"][];
             steps: number;
             said: components["schemas"]["SharedSaid"];
         };

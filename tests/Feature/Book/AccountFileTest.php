@@ -69,5 +69,17 @@ it('refuses what is no account file, and names a study that is damaged while it 
     $this->actingAs(User::factory()->create(['name' => 'elsewhere']));
     $taken = $send($with($name, '{"format":"knotty-prism-study","version":1}'))->assertCreated()->json();
     expect($taken['studies'])->toBe(0)->and($taken['recipes'])->toBe(1)->and($taken['problems'][0])->toContain($name)->and($this->getJson('/api/book/recipes')->json('recipes.0.study'))->toBe('');
+    // A recipe that can't be laid is named as well, and what was taken in before it stays.
+    $index = json_decode((string) (function () use ($saved): string {
+        file_put_contents($path = (string) tempnam(sys_get_temp_dir(), 'kp'), $saved);
+        $zip = new ZipArchive;
+        $zip->open($path);
+
+        return (string) $zip->getFromName('account.json');
+    })(), true);
+    $index['recipes'][] = [...$index['recipes'][0], 'name' => 'broken', 'passes' => [['tool' => 'Nobody/1', 'marks' => ['mid' => 'light']]]];
+    $this->actingAs(User::factory()->create(['name' => 'a third']));
+    $taken = $send($with('account.json', (string) json_encode($index)))->assertCreated()->json();
+    expect($taken['studies'])->toBe(1)->and($taken['recipes'])->toBe(1)->and($taken['problems'])->toHaveCount(1)->and($taken['problems'][0])->toContain('broken');
     $this->post('/api/book/account', [], ['Accept' => 'application/json'])->assertUnprocessable()->assertJsonPath('detail', 'Choose an account file.');
 });

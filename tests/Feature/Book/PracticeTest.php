@@ -57,6 +57,10 @@ it('brings a mistake back on the photo that it was made on, and grows harder wit
     expect($this->getJson("/api/studies/$other->id/practice")->json('drill.again'))->toBeFalse();
     $again = $this->getJson("/api/studies/$study->id/practice")->json('drill');
     expect($again)->toMatchArray(['again' => true, 'seed' => $drill['seed'], 'difficulty' => $drill['difficulty']]);
+    // A mistake on another photo that has waited longer keeps it from nothing.
+    PracticeAttempt::query()->create(['user_id' => $study->user_id, 'study_id' => $other->id, 'skill' => 'value', 'difficulty' => 1, 'seed' => 3, 'right' => false, 'made_at' => time() - 9000]);
+    expect($this->getJson("/api/studies/$study->id/practice")->json('drill'))->toMatchArray(['again' => true, 'seed' => $drill['seed']]);
+    PracticeAttempt::query()->where('study_id', $other->id)->delete();
     // Of another skill that is wanted it does not come between.
     expect($this->getJson("/api/studies/$study->id/practice?skill=value")->json('drill.again'))->toBeFalse();
     [$back, $answered] = $answer($study, true);

@@ -138,7 +138,6 @@ export const sharedPlan = (more: Partial<SharedPlan> = {}): SharedPlan => ({
         },
         { number: 2, name: 'rope', words: '', errorOnPaper: null, shades: [{ name: 'mid', seen: '#c9bda0', comes: null }] },
     ],
-    palette: [],
     steps: 5,
     said: { photo: null, note: '', at: null },
     ...more,

@@ -104,7 +104,7 @@ final class DrillGround
      */
     public function dab(array $passes): array
     {
-        return array_map(static fn (array $fleck): string => Srgb::ofLinear($fleck)->hex(), (new Stack($passes))->on($this->paper)->flecks());
+        return (new Stack($passes))->on($this->paper)->dab();
     }
 
     /** With its value and colour in words, for whoever sees colours otherwise. */
