@@ -17,5 +17,11 @@ return [
 
     // The local visitor works in the demo account without signing in; only ever on loopback.
     'demo' => (bool) env('APP_DEMO', false),
+    // Room for one account's photos, as they came.
+    'most_megabytes' => (int) env('MOST_MEGABYTES', 2000),
+
+    // Written when the application begins: what was answered before is asked for anew.
+    'begun' => (getenv('KP_VAR') ?: dirname(__DIR__).'/var/app').'/run/php.pid',
+
     'demo_email' => 'demo@knotty-prism.invalid',
 ];

@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 return [
-    'default' => 'single',
+    'default' => 'daily',
     'channels' => [
-        'single' => ['driver' => 'single', 'path' => storage_path('logs/laravel.log'), 'level' => env('LOG_LEVEL', 'info'), 'replace_placeholders' => true],
+        // A file a day, for two weeks, for its owner alone.
+        'daily' => ['driver' => 'daily', 'path' => storage_path('logs/laravel.log'), 'days' => 14, 'permission' => 0600, 'level' => env('LOG_LEVEL', 'info'), 'replace_placeholders' => true],
     ],
 ];

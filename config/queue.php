@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    // Touched as long as a worker lives: ops/servers.sh has the same path.
+    // A file of each worker, touched as long as it lives: ops/serve.sh has the same path.
     'pulse' => storage_path('framework/worker-pulse'),
     'default' => env('QUEUE_CONNECTION', 'database'),
     'connections' => [

@@ -12,7 +12,8 @@ return [
     'cookie' => 'knotty_prism_session',
     'path' => '/',
     'domain' => null,
-    'secure' => (bool) env('SESSION_SECURE', false), // true behind HTTPS
+    // Behind a name of one's own there is a proxy that speaks HTTPS (docs/safety.md).
+    'secure' => (bool) env('SESSION_SECURE', (string) env('APP_HOST', '') !== ''),
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,

@@ -11,7 +11,7 @@ usage() { say "Usage: ./prism backup FILE, or ./prism restore FILE [--yes]" >&2;
 [ $# -ge 2 ] && [ $# -le 3 ] || usage
 what=$1 file=$(realpath -m -- "$2")
 work=; started=no
-clean_up() { [ -z "$work" ] || rm -rf "$work"; [ "$started" = no ] || stop_one database; }
+clean_up() { [ -z "$work" ] || rm -rf "$work"; [ "$started" = no ] || stop_all; }
 trap clean_up EXIT
 trap 'exit 130' INT TERM HUP
 
@@ -56,7 +56,7 @@ take_files() { # CP-OPTIONS
 restore() { # [--yes]
   [ -z "${1:-}" ] || [ "$1" = --yes ] || usage
   [ -r "$file" ] || fail "there is no readable file $file"
-  if alive nginx || alive php || alive worker; then fail "the application runs; stop it first: ./start --stop"; fi
+  if alive nginx || alive php || alive worker-1; then fail "the application runs; stop it first: ./start --stop"; fi
   prepare_folders
   work=$(mktemp -d "$KP_VAR/tmp/restore.XXXXXX")
   tar -C "$work" -xzf "$file" --no-same-owner 2>/dev/null || fail "$file is no backup, or is not whole"
@@ -77,7 +77,7 @@ restore() { # [--yes]
   rm -rf "${KP_VAR:?}/$photos.before" "$KP_VAR"/storage/framework/cache/data/*
   if [ "$(id -u)" -eq 0 ]; then chown -R "$(app_user)" "$KP_VAR/storage"; fi
   "$root/ops/packages.sh" php
-  as_app php "$root/artisan" migrate --force --quiet || fail "the tables could not be brought up to date; see $KP_VAR/storage/logs/laravel.log"
+  as_app php "$root/artisan" migrate --force --quiet || fail "the tables could not be brought up to date; see $KP_VAR/storage/logs"
   say "Brought back: $(count users) accounts, $(count studies) studies, $(count photos) photos. Start it: ./start"
 }
 

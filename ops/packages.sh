@@ -6,10 +6,10 @@ set -euo pipefail
 cd "$root"
 want=${1:-all}
 
-php_packages=(php8.2-cli php8.2-mysql php8.2-gd php8.2-imagick php8.2-zip php8.2-bcmath php8.2-curl php8.2-opcache php8.2-intl php8.2-mbstring php8.2-xml icc-profiles-free)
-system_packages=("${php_packages[@]}" php8.2-fpm php8.2-apcu mariadb-server nginx-light chromium poppler-utils composer unzip)
+php_packages=(php8.2-cli php8.2-mysql php8.2-gd php8.2-imagick php8.2-zip php8.2-bcmath php8.2-curl php8.2-opcache php8.2-intl php8.2-mbstring php8.2-xml icc-profiles-free libimage-exiftool-perl)
+system_packages=("${php_packages[@]}" php8.2-fpm php8.2-apcu php8.2-redis mariadb-server nginx-light supervisor chromium poppler-utils composer unzip)
 # An independent reader and writer of measurement text, which only the tests compare with.
-test_packages=(argyll)
+test_packages=(argyll redis-server)
 
 install_debian() {
   local missing=() p

@@ -1,11 +1,6 @@
-# Starting and stopping the servers of one instance, each in a process group of its own, named by a file in $KP_VAR/run.
+# Starting and stopping the servers of one instance. Debian's supervisor keeps them going (ops/supervisor.conf.in); each is in a process
+# group of its own, named by a file in $KP_VAR/run, so that they can be stopped without it too.
 # shellcheck shell=bash
-
-run() { # NAME COMMAND…: in the background, in its own process group
-  local name=$1; shift
-  setsid "$@" >>"$KP_VAR/log/$name.log" 2>&1 < /dev/null &
-  note_process "$name" $!
-}
 
 # A number alone names nobody: after a reboot, or long enough, the system gives it to another program. Kept with it are the boot and
 # the moment in which the process began, as the system counts it.
@@ -58,26 +53,80 @@ youngest_is_ours() { # GROUP START
     name=${stat#*(}; name=${name%)*}
     read -ra fields <<< "${stat##*) }"
     [ "${fields[2]}" = "$1" ] && [ "${fields[0]}" != Z ] || continue
-    case "$name" in nginx|php*|mariadbd|bash|setpriv|sleep) [ "${fields[19]}" -ge "$2" ] || return 1 ;; *) return 1 ;; esac
+    case "$name" in nginx|php*|mariadbd|supervisord|bash|setpriv|sleep|touch|serve.sh) [ "${fields[19]}" -ge "$2" ] || return 1 ;; *) return 1 ;; esac
   done
 }
 
-stop_one() { # NAME
+stop_one() { # NAME [SECONDS until it is killed]
   local file="$KP_VAR/run/$1.pid" pid
   [ -f "$file" ] || return 0
   # The whole group that we started, and nobody else's.
   if still_ours "$1"; then
     kill -TERM -- "-$pid" 2>/dev/null || true
-    for _ in $(seq 1 100); do kill -0 -- "-$pid" 2>/dev/null || break; sleep 0.1; done
+    for _ in $(seq 1 $((${2:-10} * 10))); do kill -0 -- "-$pid" 2>/dev/null || break; sleep 0.1; done
     kill -KILL -- "-$pid" 2>/dev/null || true
   fi
   rm -f "$file"
 }
 
+# The supervisor stops its servers, the web server first and the database last; what one that was killed left behind is stopped after it.
 stop_all() {
-  local name
-  for name in worker nginx php database; do stop_one "$name"; done
+  local note
+  stop_one supervisor 90
+  for note in "$KP_VAR"/run/worker*.pid; do note=${note##*/}; stop_one "${note%.pid}"; done
+  for note in nginx php database; do stop_one "$note"; done
   rm -f "$KP_VAR/run/address"
+}
+
+# Whether an earlier start came to its end and what it started runs: one of the servers may be coming back in this moment.
+is_kept_going() {
+  local name tries
+  [ -f "$KP_VAR/run/address" ] || return 1
+  for ((tries = 0; tries < 100; tries++)); do
+    alive supervisor || return 1
+    for name in nginx php worker-1 database; do alive "$name" || { sleep 0.1; continue 2; }; done
+    return 0
+  done
+  return 1
+}
+
+# Sockets have short paths: a deep folder gets one under /tmp.
+sockets() {
+  local folder=$KP_VAR/db-run
+  [ ${#folder} -le 90 ] || folder=/tmp/kp-$(printf '%s' "$KP_VAR" | sha256sum | cut -c1-12)
+  echo "$folder"
+}
+
+database_user() {
+  if [ "$(id -un)" = root ] && setpriv --reuid=mysql --regid=mysql --clear-groups test -x "$KP_VAR" 2>/dev/null; then echo mysql; else id -un; fi
+}
+
+fill_in() { # TEMPLATE: with the places, ports and users of this instance
+  local user; user=$(app_user)
+  sed -e "s|@ROOT@|$root|g; s|@VAR@|$KP_VAR|g; s|@SOCKETS@|$(sockets)|g; s|@USER@|$user|g; s|@DATABASE_USER@|$(database_user)|g" \
+    -e "s|@PORT@|$(setting APP_PORT)|g; s|@DB_PORT@|$(setting DB_PORT)|g; s|@HOST@|$(setting APP_HOST)|g; s|@WORKERS@|$(setting WORKERS)|g" \
+    -e "s|@AS_ROOT@|$([ "$user" != root ] || echo -R)|; s|@ROOT_ONLY@|$([ "$(id -u)" -eq 0 ] || echo ';')|" "$root/ops/$1"
+}
+
+supervise() { # ACTION NAME…
+  supervisorctl -c "$KP_VAR/run/supervisor.conf" "$@"
+}
+
+start_supervisor() {
+  alive supervisor && return
+  mkdir -p "$(sockets)"; chmod 700 "$(sockets)"
+  if [ "$(id -u)" -eq 0 ]; then chown "$(database_user)" "$(sockets)"; fi
+  fill_in supervisor.conf.in > "$KP_VAR/run/supervisor.conf"
+  # Logs are of their owner alone.
+  chmod 700 "$KP_VAR/log"; find "$KP_VAR/log" -type f -exec chmod 600 {} +
+  (umask 077; exec setsid supervisord -c "$KP_VAR/run/supervisor.conf" >>"$KP_VAR/log/supervisor-start.log" 2>&1 < /dev/null) &
+  note_process supervisor $!
+  for _ in $(seq 1 100); do
+    supervise pid >/dev/null 2>&1 && return
+    alive supervisor || break
+    sleep 0.1
+  done
+  fail "the supervisor of the servers did not start; see $KP_VAR/log/supervisor.log"
 }
 
 prepare_folders() {
@@ -90,6 +139,7 @@ APP_DEMO=true
 APP_KEY=base64:$(head -c 32 /dev/urandom | base64)
 APP_PORT=${APP_PORT:-8040}
 DB_PORT=${DB_PORT:-3340}
+WORKERS=1
 DB_DATABASE=knotty_prism
 DB_USERNAME=knotty_prism
 DB_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr -d '/+=')
@@ -103,6 +153,11 @@ ENV
   fi
   [ -n "${APP_PORT:-}" ] && sed -i "s/^APP_PORT=.*/APP_PORT=$APP_PORT/" "$KP_VAR/.env"
   [ -n "${DB_PORT:-}" ] && sed -i "s/^DB_PORT=.*/DB_PORT=$DB_PORT/" "$KP_VAR/.env"
+  grep -q '^WORKERS=' "$KP_VAR/.env" || echo "WORKERS=1" >> "$KP_VAR/.env"
+  if [ -n "${WORKERS:-}" ]; then
+    [[ "$WORKERS" =~ ^([1-9]|[1-5][0-9])$ ]] || fail "WORKERS is how many plans are worked on at once, 1 to 59"
+    sed -i "s/^WORKERS=.*/WORKERS=$WORKERS/" "$KP_VAR/.env"
+  fi
   if [ "$(id -u)" -eq 0 ]; then chown -R "$(app_user)" "$KP_VAR/storage" "$KP_VAR/log" "$KP_VAR/run" "$KP_VAR/tmp" "$KP_VAR/.env"; fi
   return 0
 }
@@ -127,20 +182,14 @@ prepare_database() { # FOLDER USER
 }
 
 start_database() {
-  local port data=$KP_VAR/db socket=$KP_VAR/db-run/s.sock user
-  port=$(setting DB_PORT)
+  local port data=$KP_VAR/db socket user
+  port=$(setting DB_PORT); socket=$(sockets)/s.sock; user=$(database_user)
   alive database && return
   port_is_free "$port" || fail "port $port, meant for the database, is taken by another program; stop that one, or choose another: DB_PORT=3399 ./start"
-  user=$(id -un)
-  if [ "$user" = root ] && setpriv --reuid=mysql --regid=mysql --clear-groups test -x "$KP_VAR" 2>/dev/null; then user=mysql; fi
-  # Sockets have short paths: a deep folder gets one under /tmp.
-  if [ ${#socket} -gt 100 ]; then socket=/tmp/kp-$(printf '%s' "$KP_VAR" | sha256sum | cut -c1-12)/s.sock; mkdir -p "$(dirname "$socket")"; fi
-  chmod 700 "$(dirname "$socket")"
-  [ "$(id -u)" -eq 0 ] && chown "$user" "$(dirname "$socket")"
   prepare_database "$data" "$user"
-  [ "$(id -u)" -eq 0 ] && chown "$user" "$(dirname "$socket")" "$KP_VAR/db-tmp"
-  run database mariadbd --no-defaults --user="$user" --datadir="$data" --tmpdir="$KP_VAR/db-tmp" --socket="$socket" --pid-file="$data/mariadbd.pid" \
-    --bind-address=127.0.0.1 --port="$port" --skip-name-resolve --character-set-server=utf8mb4 --innodb-buffer-pool-size=128M
+  [ "$(id -u)" -eq 0 ] && chown "$user" "$KP_VAR/db-tmp"
+  start_supervisor
+  supervise start database >/dev/null 2>&1 || true
   for _ in $(seq 1 300); do
     mariadb-admin --no-defaults -uroot -S "$socket" ping >/dev/null 2>&1 && break
     alive database || fail "the database in $data did not open and is left where it is. $KP_VAR/log/database.log says why. Make room if the disk is full, or put a whole copy of the folder back."
@@ -158,29 +207,25 @@ FLUSH PRIVILEGES;
 SQL
 }
 
-
-start_web() {
-  local port address user; port=$(setting APP_PORT); user=$(app_user)
-  alive nginx && alive php && return
-  port_is_free "$port" || fail "port $port is taken by another program; stop that one, or choose another: APP_PORT=8041 ./start"
-  sed -e "s|@ROOT@|$root|g; s|@VAR@|$KP_VAR|g; s|@USER@|$user|g" "$root/ops/php-fpm.conf.in" > "$KP_VAR/run/php-fpm.conf"
-  sed -e "s|@ROOT@|$root|g; s|@VAR@|$KP_VAR|g; s|@PORT@|$port|g; s|@USER@|$user|g; s|@HOST@|$(setting APP_HOST)|g" "$root/ops/nginx.conf.in" > "$KP_VAR/run/nginx.conf"
-  if [ "$(id -u)" -ne 0 ]; then sed -i '/^user /d' "$KP_VAR/run/nginx.conf"; sed -i '/^user = /d;/^group = /d;/^listen.owner/d' "$KP_VAR/run/php-fpm.conf"; fi
-  local as_root=(); [ "$user" = root ] && as_root=(-R)
-  run php php-fpm8.2 --nodaemonize "${as_root[@]}" --fpm-config "$KP_VAR/run/php-fpm.conf"
-  run nginx nginx -c "$KP_VAR/run/nginx.conf" -e "$KP_VAR/log/nginx-error.log" -g 'daemon off;'
+# Settings and routes are put together once a start, for this instance, and read by its servers alone (ops/php-fpm.conf.in): secrets are
+# among them.
+make_quick() {
+  local made=$KP_VAR/storage/framework/made what
+  rm -rf "$made"; as_app mkdir -m 700 "$made" 2>/dev/null || return 0
+  for what in config route event; do
+    as_app env APP_CONFIG_CACHE="$made/config.php" APP_ROUTES_CACHE="$made/routes.php" APP_EVENTS_CACHE="$made/events.php" php "$root/artisan" "$what:cache" --quiet || rm -rf "$made"
+  done
 }
 
-start_worker() {
-  alive worker && return
-  # A worker ends after an hour, so that no memory piles up; the loop brings the next. Its pulse is what health goes by, in a long job too.
-  run worker bash -c '. "$0/ops/common.sh"; pulse=$KP_VAR/storage/framework/worker-pulse
-    trap "kill \$worker 2>/dev/null; exit 0" TERM
-    while :; do
-      as_app php "$0/artisan" queue:work --sleep=0.1 --max-time=3600 --quiet & worker=$!
-      while kill -0 $worker 2>/dev/null; do touch "$pulse"; sleep 2 & wait $!; done
-      sleep 1
-    done' "$root"
+start_web() {
+  local port; port=$(setting APP_PORT)
+  alive nginx && alive php && return
+  port_is_free "$port" || fail "port $port is taken by another program; stop that one, or choose another: APP_PORT=8041 ./start"
+  fill_in php-fpm.conf.in > "$KP_VAR/run/php-fpm.conf"
+  fill_in nginx.conf.in > "$KP_VAR/run/nginx.conf"
+  if [ "$(id -u)" -ne 0 ]; then sed -i '/^user /d' "$KP_VAR/run/nginx.conf"; sed -i '/^user = /d;/^group = /d;/^listen.owner/d' "$KP_VAR/run/php-fpm.conf"; fi
+  rm -rf "$KP_VAR/storage/framework/worker-pulse"; mkdir -p "$KP_VAR/storage/framework/worker-pulse" || true
+  supervise start php nginx 'worker:*' worker-short >/dev/null 2>&1 || true
 }
 
 # No command substitution here: a Ctrl-C that comes while one is waited for is lost.

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Account\OwnAccountController;
 use App\Http\Controllers\Book\BookController;
 use App\Http\Controllers\Book\LogController;
 use App\Http\Controllers\Book\PracticeController;
@@ -29,6 +30,15 @@ use KnottyPrism\Core\Formats\DrawerExport;
 // What the page asks, behind sign-in (routes/web.php), as docs/openapi.yaml describes it. What belongs to another account is not there.
 
 Route::get('/me', [SessionController::class, 'me']);
+Route::prefix('/account')->controller(OwnAccountController::class)->group(function (): void {
+    Route::get('/', 'show');
+    // A password is tried here as it is at the door.
+    Route::middleware('throttle:proof')->group(function (): void {
+        Route::patch('/password', 'password');
+        Route::post('/elsewhere', 'elsewhere');
+        Route::delete('/', 'delete');
+    });
+});
 Route::get('/grain', GrainController::class);
 
 Route::prefix('/drawer')->controller(DrawerController::class)->group(function (): void {

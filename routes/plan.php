@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\Route;
 Route::controller(PlanController::class)->group(function (): void {
     Route::get('/', 'show');
     Route::post('/pencils', 'prepare');
+    Route::get('/run', 'progress');
     Route::post('/run', 'plan');
     Route::delete('/run', 'cancel');
     Route::post('/changes', 'change');

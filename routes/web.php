@@ -36,6 +36,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/desk/{study?}', PageController::class);
     Route::get('/book/{study?}', PageController::class);
     Route::get('/photo/{study?}', PageController::class);
+    Route::get('/account', PageController::class);
     Route::post('/sign-out', [SessionController::class, 'signOut']);
 
     Route::prefix('api')->group(__DIR__.'/api.php');

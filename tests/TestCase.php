@@ -9,6 +9,7 @@ use App\Models\PencilRow;
 use App\Models\Study;
 use App\Models\User;
 use App\Studies\StudyKeeper;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Bus;
@@ -36,6 +37,14 @@ abstract class TestCase extends BaseTestCase
         parent::tearDown();
         // Applications refer to themselves in circles; hundreds of tests in one process would keep them all.
         gc_collect_cycles();
+    }
+
+    /** Somebody else sits down: not in the session of whoever was there before. */
+    public function actingAs(Authenticatable $user, $guard = null)
+    {
+        $this->flushSession();
+
+        return parent::actingAs($user, $guard);
     }
 
     public function artist(string $name = 'artist'): User
@@ -86,6 +95,8 @@ abstract class TestCase extends BaseTestCase
         }
         $path = (string) tempnam(sys_get_temp_dir(), 'kp');
         $image->setImageFormat('png');
+        // Without its date as text: nothing in it needs to be looked through.
+        $image->setOption('png:exclude-chunks', 'date,tEXt,tIME');
         $image->writeImage("png:$path");
         $user = $this->artistWithDrawer();
         $this->actingAs($user);

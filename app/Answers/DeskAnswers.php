@@ -11,6 +11,7 @@ use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
 use App\Plans\PlanGround;
+use App\Plans\PlanParts;
 use App\Resources\OrderResource;
 use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
@@ -20,6 +21,7 @@ use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Photo\Grid\Outlines;
+use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
@@ -36,7 +38,7 @@ final class DeskAnswers
     /** Marks that are told of: the last ones. */
     private const TOLD = 12;
 
-    public function __construct(private readonly DeskBoard $board, private readonly DeskKeeper $keeper)
+    public function __construct(private readonly DeskBoard $board, private readonly DeskKeeper $keeper, private readonly PlanParts $parts)
     {
     }
 
@@ -48,17 +50,18 @@ final class DeskAnswers
         $ground = $this->board->ground($user, $study);
         $zones = $ground === null ? [] : $this->board->zones($ground, $marks);
         $common = [
+            'unplanned' => $ground === null ? null : $this->unplanned($study, count($ground->byZone()), count($zones)),
             'stamp' => $marks === [] ? 0 : $marks[count($marks) - 1]->id,
             'habits' => [...DeskParts::habits($habits), 'breaks' => (bool) ($study->desk['breaks'] ?? true)],
             'ways' => array_map(static fn (Way $w): array => ['value' => $w->value, 'words' => $w->words()], Way::cases()),
         ];
         if ($ground === null || $zones === []) {
-            return [...$common, 'cannot' => $ground === null ? 'There are no zones yet, or no pencils: see “Photo” and “Drawer”.' : 'The picture is not planned yet: see “Plan”.', 'steps' => [], 'sessions' => [], 'zones' => [], 'marks' => [], 'wet' => [], 'sessionEnds' => false, 'howFar' => '', 'minutesLeft' => 0.0, 'pencils' => []];
+            return [...$common, 'cannot' => $ground === null ? 'There are no zones yet, or no pencils: see “Photo” and “Drawer”.' : 'Nothing is planned to lay.', 'steps' => [], 'sessions' => [], 'zones' => [], 'marks' => [], 'wet' => [], 'sessionEnds' => false, 'howFar' => '', 'minutesLeft' => 0.0, 'pencils' => []];
         }
         $order = $this->board->order($ground, $zones, $habits);
         $shown = array_map(fn (ZoneAtDesk $z): array => $this->sequence($ground, $z), $zones);
         [$sessions, $ends] = Sessions::after($this->keeper->sitting($marks, $habits), $order, $habits->session);
-        $outlines = new Outlines($ground->zones->labels);
+        $outlines = $this->outlines($ground, array_keys($zones));
         $left = array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $order));
         $done = array_sum(array_map(static fn (ZoneAtDesk $z): float => $z->minutesLaid($habits), $zones));
 
@@ -66,7 +69,7 @@ final class DeskAnswers
             ...$common, 'cannot' => null,
             'steps' => array_map(fn (PlacedStep $p): array => DeskParts::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $ground), $order),
             'sessions' => array_map(static fn (array $s): array => DeskParts::session($s, $zones), $sessions),
-            'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $ground, $outlines), array_values($zones)),
+            'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, ...$outlines[$z->place->number]), array_values($zones)),
             'marks' => array_map(static fn (DeskMarkRow $m): array => DeskParts::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),
             'wet' => DeskParts::wet($marks, $habits, array_keys($zones)),
             'sessionEnds' => $ends,
@@ -76,12 +79,51 @@ final class DeskAnswers
         ];
     }
 
+    /** What there is to plan before all of it can be laid; nothing where it is planned. */
+    private function unplanned(Study $study, int $zones, int $planned): ?string
+    {
+        if ($planned >= $zones) {
+            return null;
+        }
+        if (! $this->parts->hasZones($study)) {
+            return 'The picture is not planned yet.';
+        }
+        $left = $zones - $planned;
+
+        // A pencil run out, a hand learned, a colour set: what is planned with the old ones would be said of the new.
+        return ($left === $zones ? 'No zone is' : ($left === 1 ? 'One zone is not' : $left.' zones are not')).' planned as things stand: a pencil, a colour, the paper or your hand is another than when it was. What lies is kept, and the work goes on from it.';
+    }
+
     /** @return array<string, mixed> */
     public function finished(User $user, Study $study): array
     {
         $ground = $this->board->ground($user, $study);
 
         return ['findings' => $ground === null ? [] : DeskParts::findings($this->board->zones($ground, $this->keeper->marks($study)), $ground)];
+    }
+
+    /**
+     * Lines round every zone and its touches: they change with the zones alone.
+     *
+     * @param  list<int>  $numbers
+     * @return array<int, array{list<list<float>>, list<array{role: string, outlines: list<list<float>>}>}>
+     */
+    private function outlines(PlanGround $ground, array $numbers): array
+    {
+        $labels = $ground->zones->labels;
+        $touches = array_map(static fn (int $number): array => $ground->readings[$number]->zone->touches, array_combine($numbers, $numbers));
+        $key = 'desk-outlines/'.md5(serialize([self::VERSION, $labels->fingerprint(), $touches]));
+
+        /** @var array<int, array{list<list<float>>, list<array{role: string, outlines: list<list<float>>}>}> */
+        return Computed::kept($key, self::KEPT_SECONDS, static function () use ($labels, $touches): array {
+            $lines = new Outlines($labels);
+            $found = [];
+            foreach ($touches as $number => $of) {
+                $found[$number] = [$lines->of($number), array_map(static fn (Touch $t): array => ['role' => $t->role->value, 'outlines' => Outlines::around($labels->width, $labels->height, $t->pixels)], $of)];
+            }
+
+            return $found;
+        });
     }
 
     /** @return array<string, mixed> */

@@ -28,7 +28,6 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Photo\Grid\Outlines;
-use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
@@ -102,16 +101,14 @@ final class DeskParts
         };
     }
 
-    /** @return array<string, mixed> */
-    public static function zone(ZoneAtDesk $zone, PlanGround $ground, Outlines $outlines): array
+    /**
+     * @param  list<list<float>>  $outlines
+     * @param  list<array{role: string, outlines: list<list<float>>}>  $touches
+     * @return array<string, mixed>
+     */
+    public static function zone(ZoneAtDesk $zone, array $outlines, array $touches): array
     {
-        $labels = $ground->zones->labels;
-        $number = $zone->place->number;
-
-        return [
-            'number' => $number, 'name' => $zone->place->name, 'laid' => $zone->laid, 'left' => $zone->left(), 'astray' => $zone->progress->astray, 'marks' => $zone->progress->marks, 'outlines' => $outlines->of($number),
-            'touches' => array_map(static fn (Touch $t): array => ['role' => $t->role->value, 'outlines' => Outlines::around($labels->width, $labels->height, $t->pixels)], $ground->readings[$number]->zone->touches),
-        ];
+        return ['number' => $zone->place->number, 'name' => $zone->place->name, 'laid' => $zone->laid, 'left' => $zone->left(), 'astray' => $zone->progress->astray, 'marks' => $zone->progress->marks, 'outlines' => $outlines, 'touches' => $touches];
     }
 
     /** @return array<string, mixed> */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Answers;
 
 use App\Cache\Computed;
+use App\Desk\DeskBoard;
+use App\Desk\DeskKeeper;
 use App\Drawers\DrawerKeeper;
 use App\Models\PlanRun;
 use App\Models\PlanVersion;
@@ -18,6 +20,8 @@ use App\Resources\ChartResource;
 use App\Resources\Figures;
 use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
+use KnottyPrism\Core\Desk\Order\DeskStep;
+use KnottyPrism\Core\Desk\Order\PassMinutes;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Zones\Role;
@@ -42,7 +46,7 @@ final class PlanAnswers
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly PlanZoneAnswers $zones, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
+    public function __construct(private readonly PlanRepository $plans, private readonly PlanZoneAnswers $zones, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers, private readonly DeskBoard $board, private readonly DeskKeeper $desk)
     {
     }
 
@@ -58,7 +62,7 @@ final class PlanAnswers
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';
 
-            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'cautions' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'passes' => 0, 'meanDeltaE00' => 0.0, 'errorOnPaper' => 0.0, 'errorInHand' => 0.0];
+            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'cautions' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'passes' => 0, 'time' => '', 'meanDeltaE00' => 0.0, 'errorOnPaper' => 0.0, 'errorInHand' => 0.0];
         }
         $ground = $this->plans->ground($user, $study);
         $palette = $this->plans->palettePart($ground);
@@ -77,8 +81,25 @@ final class PlanAnswers
             // What is left out in a shade is a pass of the picture all the same.
             'steps' => max(0, ...array_map(static fn (PlannedZone $z): int => count($z->sequence->passes ?? []), $plannedZones), ...array_map(static fn (PlannedWish $p): int => count($p->stack->steps ?? []), $planned)),
             'passes' => array_sum(array_map(static fn (PlannedZone $z): int => count($z->sequence->passes ?? []), $plannedZones)),
+            'time' => PassMinutes::words($this->minutes($study, $ground, $plannedZones)),
             'meanDeltaE00' => self::mean($planned, $zones, 'deltaE00'), 'errorOnPaper' => self::mean($planned, $zones, 'errorOnPaper'), 'errorInHand' => self::mean($planned, $zones, 'errorInHand'),
         ];
+    }
+
+    /**
+     * Of drawing from the bare paper on, at the pace of who draws.
+     *
+     * @param  list<PlannedZone>  $planned
+     */
+    private function minutes(Study $study, PlanGround $ground, array $planned): float
+    {
+        $habits = $this->desk->habits($study, $this->desk->marks($study));
+        $minutes = 0.0;
+        foreach ($this->board->zones($ground, [], $planned) as $zone) {
+            $minutes += array_sum(array_map(static fn (DeskStep $s): float => $s->minutes, $zone->steps($habits)));
+        }
+
+        return $minutes;
     }
 
     /** @return array<string, mixed> */

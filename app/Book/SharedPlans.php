@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use App\Cache\AccountClock;
 use App\Models\SharedPlan;
 use App\Models\Study;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -40,5 +41,6 @@ final class SharedPlans
     public function note(SharedPlan $shared, ?int $photo, string $note): void
     {
         $shared->update(['wanted_photo_id' => $photo, 'note' => $note, 'noted_at' => time()]);
+        AccountClock::tickOf(Study::query()->findOrFail($shared->study_id));
     }
 }

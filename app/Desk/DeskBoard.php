@@ -62,9 +62,10 @@ final class DeskBoard
 
     /**
      * @param  list<DeskMarkRow>  $rows  of the study, in the order in which they were made
+     * @param  list<PlannedZone>|null  $planned  where whoever asks has them already
      * @return array<int, ZoneAtDesk> by number, those that are planned
      */
-    public function zones(PlanGround $ground, array $rows): array
+    public function zones(PlanGround $ground, array $rows, ?array $planned = null): array
     {
         $marks = [];
         foreach ($rows as $row) {
@@ -72,7 +73,7 @@ final class DeskBoard
         }
         $places = $this->places($ground);
         $zones = [];
-        foreach ($this->plans->zones($ground) as $zone) {
+        foreach ($planned ?? $this->plans->zones($ground) as $zone) {
             if ($zone->sequence !== null && isset($places[$zone->zone])) {
                 $zones[$zone->zone] = $this->zone($ground, $zone, $zone->sequence, $places[$zone->zone], $marks[$zone->zone] ?? []);
             }
@@ -193,7 +194,9 @@ final class DeskBoard
             [$names[$number], $lightness[$number], $whites[$number], $distances[$number]] = [$note->name, isset($reading->zone->targets['mid']) ? $reading->zone->targets['mid']->l : 50.0, $reading->zone->keptWhite, $note->distance];
         }
 
-        return DeskZones::of($ground->zones->labels, ...self::size($ground), names: $names, lightness: $lightness, whites: $whites, distances: $distances);
+        $key = 'desk-places/'.md5(serialize([self::VERSION, $ground->zones->labels->fingerprint(), self::size($ground), $names, $lightness, $whites, $distances]));
+
+        return Computed::kept($key, self::KEPT_SECONDS, static fn (): array => DeskZones::of($ground->zones->labels, ...self::size($ground), names: $names, lightness: $lightness, whites: $whites, distances: $distances));
     }
 
     /** @return array{float, float} of the photo on the drawing, mm */

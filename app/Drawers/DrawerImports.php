@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drawers;
 
+use App\Cache\AccountClock;
 use App\Models\DrawerImport;
 use App\Models\PencilRow;
 use App\Models\User;
@@ -77,6 +78,7 @@ final class DrawerImports
                 if ($stillWanted === 0) {
                     throw new NotWanted;
                 }
+                AccountClock::tick($user->id);
             });
         } catch (NotWanted) {
             return false;

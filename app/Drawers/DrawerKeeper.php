@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Drawers;
 
+use App\Cache\Computed;
 use App\Models\PencilRow;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
@@ -18,6 +19,11 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 /** An account's drawer, between the database and the core. */
 final class DrawerKeeper
 {
+    /** Raised with what a pencil on the shelf consists of. */
+    private const VERSION = 1;
+
+    private const KEPT_SECONDS = 24 * 3600;
+
     public function drawerOf(User $user): Drawer
     {
         return new Drawer(self::pencils($this->rows($user, owned: true)->all()));
@@ -26,7 +32,8 @@ final class DrawerKeeper
     /** Every pencil the account knows, owned or not; a plan made with another drawer still finds its pencils. */
     public function shelfOf(User $user): Drawer
     {
-        return new Drawer(self::pencils($this->rows($user)->all()));
+        // Rows with their fits are many figures as text; asked for with nearly everything.
+        return Computed::kept('shelf/'.self::VERSION.'/'.$this->fingerprint($user, owned: false), self::KEPT_SECONDS, fn (): Drawer => new Drawer(self::pencils($this->rows($user)->all())));
     }
 
     /** Names everything a recipe from this drawer depends on, notes and lengths left out; or all that the account knows, owned or not. */

@@ -13,11 +13,14 @@ use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Session\TokenMismatchException;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Error\CoreError;
+use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
@@ -35,9 +38,21 @@ final class ProblemDetails
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([CoreError::class, ChangedElsewhere::class]);
-        $exceptions->render(function (\Throwable $error, Request $request): ?JsonResponse {
-            return $request->is('api/*') || $request->expectsJson() ? self::of($error) : null;
+        $exceptions->report(self::withoutValues(...));
+        $exceptions->render(static fn (\Throwable $error, Request $request): ?SymfonyResponse => match (true) {
+            $request->is('api/*') || $request->expectsJson() => self::of($error),
+            // The page that the web server shows in our place, too: it waits and goes on by itself.
+            $error instanceof QueryException && in_array(self::codeOf($error), self::AWAY, true) => new Response((string) file_get_contents(public_path('away/page.html')), 503, ['Retry-After' => '2', 'Cache-Control' => 'no-store']),
+            default => null,
         });
+    }
+
+    /** What a question to the database held (names of sessions, whole requests) is nobody's business in a log: told are the question and the fault's number. */
+    private static function withoutValues(QueryException $error): bool
+    {
+        Log::error(sprintf('The database: SQLSTATE %s, fault %s, at "%s"', $error->errorInfo[0] ?? $error->getCode(), $error->errorInfo[1] ?? '?', mb_strimwidth($error->getSql(), 0, 500, '…')));
+
+        return false;
     }
 
     private static function of(\Throwable $error): JsonResponse

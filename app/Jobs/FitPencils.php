@@ -28,6 +28,7 @@ final class FitPencils implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public function __construct(private readonly int $userId)
     {
+        $this->onQueue(Queues::SHORT);
     }
 
     public function uniqueId(): string

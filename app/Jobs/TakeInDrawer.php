@@ -26,6 +26,7 @@ final class TakeInDrawer implements ShouldQueue
 
     public function __construct(private readonly int $importId)
     {
+        $this->onQueue(Queues::SHORT);
     }
 
     public function handle(DrawerImports $imports): void

@@ -18,11 +18,16 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $done
  * @property int $total
  * @property list<array{zone: string, role: string, why: string, before: ?string, after: string}> $changes
+ * @property int $zones_open
+ * @property float $worked seconds
+ * @property ?string $holder the worker that has it in hand
+ * @property int $held_until seconds since 1970
+ * @property int $tries workers that took it since its last zone was found
  * @property Study $study
  */
 final class PlanRun extends Model
 {
-    protected $fillable = ['study_id', 'state', 'what', 'done', 'total', 'changes'];
+    protected $fillable = ['study_id', 'state', 'what', 'done', 'total', 'changes', 'zones_open', 'worked', 'holder', 'held_until', 'tries'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -13,6 +13,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property string $password hashed
  */
 final class User extends Authenticatable
 {
@@ -27,6 +28,12 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return ['password' => 'hashed'];
+    }
+
+    /** The account of whoever sits at this machine. */
+    public function isDemo(): bool
+    {
+        return $this->email === config('app.demo_email');
     }
 
     /** @return HasMany<Study, $this> */

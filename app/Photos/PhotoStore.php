@@ -37,14 +37,21 @@ final class PhotoStore
     public function keep(string $originalPath, WorkingCopy $copy): string
     {
         $key = self::FOLDER.'/'.Str::random(40);
-        $original = fopen($originalPath, 'r');
+        $plain = tempnam(sys_get_temp_dir(), 'kp-photo-') ?: throw new \RuntimeException('No temporary file can be made.');
         try {
-            $this->files->put("$key/original", is_resource($original) ? $original : throw new \RuntimeException('The uploaded file vanished.'));
+            if (! copy($originalPath, $plain)) {
+                throw new \RuntimeException('The uploaded file vanished, or the disk is full.');
+            }
+            // What tells of no place, and can be read by whatever comes after: at worst smaller than it came.
+            $original = PlaceData::takeOut($plain) ? fopen($plain, 'r') : false;
+            $this->files->put("$key/original", is_resource($original) ? $original : $copy->jpeg);
             $this->keepCopy($key, $copy);
         } catch (\Throwable $error) {
             $this->forget($key);
 
             throw $error;
+        } finally {
+            @unlink($plain);
         }
 
         return $key;

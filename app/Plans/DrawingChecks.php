@@ -110,7 +110,7 @@ final class DrawingChecks
             foreach ($zone->wishes as $i => $wish) {
                 $own = $stacks[$zone->zone][$wish->role->value] ?? null;
                 if ($own?->stack === null) {
-                    throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
+                    throw ImpossibleChange::because('Not every zone is planned as things stand: plan the picture, then check the drawing against it.');
                 }
                 if ($wish->role->isOfValueRun()) {
                     $marks = $own->own || $zone->sequence === null ? array_map(static fn (): bool => true, $own->stack->steps) : array_map(static fn (GradedPass $pass): bool => $pass->in($i) !== null, $zone->sequence->passes);

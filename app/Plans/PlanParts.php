@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Cache\AccountClock;
 use App\Models\PlanRun;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
@@ -34,6 +35,12 @@ final class PlanParts
         return is_string($value) ? json_decode($value, true, flags: JSON_THROW_ON_ERROR) : null;
     }
 
+    /** Whether any zone was ever planned, as things stand or as they stood. */
+    public function hasZones(Study $study): bool
+    {
+        return DB::table('plan_parts')->where('study_id', $study->id)->whereNotNull('value->zone')->exists();
+    }
+
     /**
      * Kept once; found by two at the same time, it is the same.
      *
@@ -42,6 +49,7 @@ final class PlanParts
     public function keep(Study $study, string $key, array $value): void
     {
         DB::table('plan_parts')->upsert([['study_id' => $study->id, 'part_key' => $key, 'value' => json_encode($value, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()]], ['study_id', 'part_key'], ['value', 'updated_at']);
+        AccountClock::tickOf($study);
     }
 
     /**

@@ -29,20 +29,24 @@ final class PlanRunner
     /** Seconds that one job works before it lets others of the queue have a turn. */
     private const AT_ONCE = 20.0;
 
+    /** Seconds without a word after which a worker is taken for stuck. */
+    private const SILENT_AT_MOST = 60;
+
     /** Microseconds between two looks at a run that is awaited. */
     private const LOOK = 20_000;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly Kits $kits)
+    public function __construct(private readonly PlanRepository $plans, private readonly Kits $kits, private readonly PlanTurns $turns)
     {
     }
 
-    /** Begins, or goes on with what is under way already. */
-    public function begin(Study $study): PlanRun
+    /** Begins, or goes on with what is under way already; told is how many zones are to be planned. */
+    public function begin(Study $study, int $zonesOpen): PlanRun
     {
-        return DB::transaction(static function () use ($study): PlanRun {
+        return DB::transaction(function () use ($study, $zonesOpen): PlanRun {
             Study::query()->lockForUpdate()->findOrFail($study->id);
+            $this->turns->comes($study->user_id);
             $underWay = PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->max('id');
-            $run = PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PlanRun::query()->create(['study_id' => $study->id, 'state' => Standing::Waiting, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => []]);
+            $run = PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PlanRun::query()->create(['study_id' => $study->id, 'state' => Standing::Waiting, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => [], 'zones_open' => $zonesOpen]);
 
             return $run;
         });
@@ -57,33 +61,27 @@ final class PlanRunner
         }
     }
 
-    /** @return list<int> whatever was at work when a worker ended */
-    public function cutOff(): array
-    {
-        return array_values(PlanRun::query()->where('state', Standing::Working)->get(['id'])->map(static fn (PlanRun $run): int => $run->id)->all());
-    }
-
     public function cancel(Study $study): void
     {
         PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->update(['state' => Standing::Cancelled]);
     }
 
-    /** @return bool whether there is more to do, after others of the queue have had a turn */
-    public function run(PlanRun $run): bool
+    /** Works on a run that was taken, for a while or until it is done, and lets go of it. */
+    public function run(PlanRun $run): void
     {
+        $began = microtime(true);
         try {
-            return $this->work($run);
+            $this->work($run, $began);
         } catch (NotWanted) {
             // Cancelled; what was found until then is kept.
-            return false;
+        } finally {
+            $this->turns->giveBack($run, microtime(true) - $began);
         }
     }
 
     /** @throws NotWanted when it was cancelled */
-    private function work(PlanRun $run): bool
+    private function work(PlanRun $run, float $began): void
     {
-        $until = microtime(true) + self::AT_ONCE;
-        $run->update(['state' => Standing::Working]);
         $study = $run->study;
         $ground = $this->plans->ground(User::query()->findOrFail($study->user_id), $study);
         $planner = $this->plans->planner($ground, $this->kits);
@@ -91,20 +89,26 @@ final class PlanRunner
             $this->tell($run, 'choosing the pencils', $done, $of);
         });
         while (($next = $this->next($ground, $zones)) !== null) {
-            $this->tell($run, 'finding sequences', count(array_filter($zones, static fn (PlannedZone $z): bool => $z->sequence !== null)), count($zones));
+            $found = count(array_filter($zones, static fn (PlannedZone $z): bool => $z->sequence !== null));
+            $this->tell($run, 'finding sequences', $found, count($zones));
             $answer = $planner->sequences($next->wishes, $palette, 1)[0];
             $basis = $ground->basis($next->wishes, $palette);
             $before = $this->plans->parts->last($study, $next->zone);
             $this->plans->parts->keep($study, (string) $next->key, ['passes' => SequenceNote::of($answer->sequence, PlannedZone::roles($next->wishes))->toArray(), 'label' => $answer->label->value, 'zone' => $next->zone, 'basis' => $basis]);
-            $run->update(['changes' => [...$run->changes, self::changed($ground, $next, $answer->sequence, $before, $basis)]]);
-            if (microtime(true) > $until) {
-                return true;
+            $run->update(['changes' => [...$run->changes, self::changed($ground, $next, $answer->sequence, $before, $basis)], 'tries' => 0, 'zones_open' => max(0, count($zones) - $found - 1)]);
+            $worked = microtime(true) - $began;
+            if ($this->turns->othersAreFirst($run, $worked)) {
+                // Told as what waits for its turn.
+                $this->turns->hold($run, ['what' => '']);
+
+                return;
+            }
+            if ($worked > self::AT_ONCE) {
+                return;
             }
         }
         PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'what' => '', 'done' => count($zones), 'total' => count($zones)]);
         $this->plans->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedZone $z): ?string => $z->key, $zones), is_string(...)))]);
-
-        return false;
     }
 
     /** Chooses the pencils of a study's plan before anybody asks for it; nothing where it can't be planned, or is being planned. */
@@ -174,10 +178,10 @@ final class PlanRunner
     /** @throws NotWanted when it was cancelled */
     private function tell(PlanRun $run, string $what, int $done, int $of): void
     {
-        $wanted = PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->update(['what' => $what, 'done' => $done, 'total' => $of]) > 0
-            || PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->exists();
-        if (! $wanted) {
-            throw new NotWanted;
+        $this->turns->hold($run, ['what' => $what, 'done' => $done, 'total' => $of]);
+        // The queue's own limit is of a whole job; this one is of the time since the last word.
+        if (app()->runningInConsole() && ! app()->runningUnitTests()) {
+            pcntl_alarm(self::SILENT_AT_MOST);
         }
     }
 }

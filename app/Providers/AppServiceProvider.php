@@ -7,11 +7,12 @@ namespace App\Providers;
 use App\Cache\KeptAtlases;
 use App\Cache\Prune;
 use App\Drawers\DrawerImports;
-use App\Jobs\PlanPicture;
+use App\Http\SessionRows;
+use App\Jobs\TakePlanTurn;
 use App\Photos\Sweep;
-use App\Plans\PlanRunner;
-use App\Work\Pulse;
+use App\Plans\PlanTurns;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\Looping;
@@ -19,6 +20,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
 use KnottyPrism\Core\Recipe\Kits;
@@ -26,6 +28,8 @@ use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    private const LOOKS_EVERY_SECONDS = 20;
+
     private const TIDIES_EVERY_SECONDS = 6 * 3600;
 
     public function register(): void
@@ -42,14 +46,18 @@ final class AppServiceProvider extends ServiceProvider
         // Numbers of rows, none larger than the database has.
         Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'keptRecipe', 'import', 'sheet'], '[0-9]{1,18}'));
         $this->limitRates();
+        Session::extend('database', static fn (Application $app): SessionRows => new SessionRows($app->make('db')->connection(config('session.connection')), (string) config('session.table'), (int) config('session.lifetime'), $app));
         $isFirst = true;
-        $tidiedAt = 0;
-        Event::listen(Looping::class, static function () use (&$isFirst, &$tidiedAt): void {
-            Pulse::beat();
+        $lookedAt = $tidiedAt = 0;
+        Event::listen(Looping::class, static function () use (&$isFirst, &$lookedAt, &$tidiedAt): void {
             if ($isFirst) {
-                // A worker that was killed left its plans half done; the queue itself would wait for them much longer.
+                // One that was killed left its plans half done; the queue itself would wait for them much longer.
+                app(PlanTurns::class)->letGo();
                 $isFirst = false;
-                array_map(PlanPicture::dispatch(...), app(PlanRunner::class)->cutOff());
+            }
+            if (time() - $lookedAt > self::LOOKS_EVERY_SECONDS) {
+                $lookedAt = time();
+                TakePlanTurn::forWhatWaits();
             }
             if (time() - $tidiedAt > self::TIDIES_EVERY_SECONDS) {
                 $tidiedAt = time();
@@ -67,6 +75,7 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(6)->by((is_string($request->input('email')) ? mb_strtolower(mb_substr($request->input('email'), 0, 255)) : '').'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),
         ]);
+        RateLimiter::for('proof', static fn (Request $request): Limit => Limit::perMinute(6)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
     }
 }

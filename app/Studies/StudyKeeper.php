@@ -18,7 +18,7 @@ final class StudyKeeper
 {
     private const MOST_PHOTOS = 12;
 
-    public function __construct(private readonly PhotoIntake $intake, private readonly PhotoStore $store)
+    public function __construct(private readonly PhotoIntake $intake, private readonly PhotoStore $store, private readonly Room $room)
     {
     }
 
@@ -29,7 +29,7 @@ final class StudyKeeper
      */
     public function begin(User $user, string $name, string $path, string $fileName, ?\Closure $making = null): Study
     {
-        return $this->kept($path, $fileName, Photo::ROLES[0], static function (array $columns) use ($user, $name, $making): Study {
+        return $this->kept($user, $path, $fileName, Photo::ROLES[0], static function (array $columns) use ($user, $name, $making): Study {
             $rows = static fn (): Study => DB::transaction(static function () use ($user, $name, $columns): Study {
                 $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', 'first_school' => implode(',', School::opinion()->settings()), ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
                 $photo = $study->photos()->create($columns);
@@ -49,7 +49,7 @@ final class StudyKeeper
             throw ImpossibleChange::because(sprintf('A study holds up to %d photos; remove one first.', self::MOST_PHOTOS));
         }
 
-        return $this->kept($path, $fileName, 'detail', static function (array $columns) use ($study, $making): Photo {
+        return $this->kept(User::query()->findOrFail($study->user_id), $path, $fileName, 'detail', static function (array $columns) use ($study, $making): Photo {
             $row = static fn (): Photo => $study->photos()->create($columns);
 
             return $making === null ? $row() : $making($row);
@@ -93,8 +93,9 @@ final class StudyKeeper
      * @param  \Closure(array{storage_key: string, name: string, width: int, height: int, roles: list<string>}): T  $row
      * @return T
      */
-    private function kept(string $path, string $fileName, string $role, \Closure $row): mixed
+    private function kept(User $user, string $path, string $fileName, string $role, \Closure $row): mixed
     {
+        $this->room->keepFor($user, (int) filesize($path));
         $copy = $this->intake->take($path);
         $key = $this->store->keep($path, $copy);
         try {

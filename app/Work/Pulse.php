@@ -5,30 +5,20 @@ declare(strict_types=1);
 namespace App\Work;
 
 /**
- * Whether the queue's worker lives: a file that is touched every other second, by whatever keeps the worker going (ops/servers.sh) and by
- * the worker between jobs. No database is asked, so that health can say of each by itself.
+ * Whether the queue's workers live: each has a file that is touched every other second beside it and as long as it lives (ops/serve.sh). No
+ * database is asked, so that health can say of each part by itself.
  */
 final class Pulse
 {
     /** Seconds after which nothing lives that was not heard of. */
     public const HEARD_WITHIN = 10;
 
-    public static function beat(): void
-    {
-        // Where another user keeps the worker going it is that one's file.
-        @touch(self::path());
-    }
-
+    /** Whether every worker was heard of, of those that were begun here. */
     public static function isHeard(): bool
     {
-        clearstatcache(true, self::path());
-        $at = @filemtime(self::path());
+        clearstatcache();
+        $files = glob(config('queue.pulse').'/*') ?: [];
 
-        return $at !== false && time() - $at < self::HEARD_WITHIN;
-    }
-
-    private static function path(): string
-    {
-        return (string) config('queue.pulse');
+        return $files !== [] && array_filter($files, static fn (string $file): bool => time() - (int) @filemtime($file) >= self::HEARD_WITHIN) === [];
     }
 }

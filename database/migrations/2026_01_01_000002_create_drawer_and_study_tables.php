@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -10,7 +11,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::create('pencils', function (Blueprint $table): void {
+        Repeated::table('pencils', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('line', 80)->default('');
@@ -29,7 +30,7 @@ return new class extends Migration
             $table->timestamps();
             $table->unique(['user_id', 'line', 'number']);
         });
-        Schema::create('drawer_imports', function (Blueprint $table): void {
+        Repeated::table('drawer_imports', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('state', 12); // waiting, working, done, cancelled, failed
@@ -38,7 +39,7 @@ return new class extends Migration
             $table->longText('text');
             $table->timestamps();
         });
-        Schema::create('studies', function (Blueprint $table): void {
+        Repeated::table('studies', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('name', 120);
@@ -54,7 +55,7 @@ return new class extends Migration
 
     private function createRecipes(): void
     {
-        Schema::create('plan_entries', function (Blueprint $table): void {
+        Repeated::table('plan_entries', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();
             $table->string('name', 120);
@@ -71,7 +72,7 @@ return new class extends Migration
             $table->timestamps();
             $table->softDeletes();
         });
-        Schema::create('plan_changes', function (Blueprint $table): void {
+        Repeated::table('plan_changes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();
             $table->foreignId('plan_entry_id')->constrained()->cascadeOnDelete();

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -11,7 +12,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::create('photos', function (Blueprint $table): void {
+        Repeated::table('photos', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();
             $table->string('storage_key', 80);
@@ -22,7 +23,7 @@ return new class extends Migration
             $table->json('roles');
             $table->timestamps();
         });
-        Schema::create('survey_versions', function (Blueprint $table): void {
+        Repeated::table('survey_versions', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();
             $table->unsignedInteger('number');
@@ -35,25 +36,28 @@ return new class extends Migration
             $table->unique(['study_id', 'number']);
             $table->index(['study_id', 'change_key']);
         });
-        Schema::table('studies', function (Blueprint $table): void {
-            $table->foreignId('colour_photo_id')->nullable();
-            // 0 before anything was noted; otherwise the version that is shown.
-            $table->unsignedInteger('survey_number')->default(0);
-            $table->double('drawing_width_mm')->default(297);
-            $table->double('drawing_height_mm')->default(210);
-            $table->double('grid_mm')->default(30);
-            $table->double('cut_place')->default(0.5);
-        });
-        foreach (DB::table('studies')->get() as $study) {
+        Repeated::column('studies', 'colour_photo_id', static fn (Blueprint $table) => $table->foreignId('colour_photo_id')->nullable());
+        // 0 before anything was noted; otherwise the version that is shown.
+        Repeated::column('studies', 'survey_number', static fn (Blueprint $table) => $table->unsignedInteger('survey_number')->default(0));
+        foreach (['drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5] as $column => $usual) {
+            Repeated::column('studies', $column, static fn (Blueprint $table) => $table->double($column)->default($usual));
+        }
+        if (Schema::hasColumn('studies', 'photo_key')) {
+            // All of them or none: a photo that was moved is not moved again.
+            DB::transaction($this->movePhotos(...));
+        }
+        Repeated::withoutColumns('studies', ['photo_key', 'photo_name', 'photo_width', 'photo_height']);
+    }
+
+    private function movePhotos(): void
+    {
+        foreach (DB::table('studies')->whereNull('colour_photo_id')->get() as $study) {
             $photo = DB::table('photos')->insertGetId([
                 'study_id' => $study->id, 'storage_key' => $study->photo_key, 'name' => $study->photo_name, 'width' => $study->photo_width, 'height' => $study->photo_height,
                 'roles' => json_encode(['colour']), 'created_at' => $study->created_at, 'updated_at' => $study->updated_at,
             ]);
             DB::table('studies')->where('id', $study->id)->update(['colour_photo_id' => $photo]);
         }
-        Schema::table('studies', function (Blueprint $table): void {
-            $table->dropColumn(['photo_key', 'photo_name', 'photo_width', 'photo_height']);
-        });
     }
 
     public function down(): void

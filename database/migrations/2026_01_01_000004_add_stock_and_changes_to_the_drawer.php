@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -11,27 +12,27 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::table('pencils', function (Blueprint $table): void {
-            $table->string('stock', 10)->default('owned')->after('owned'); // owned, low, wanted, not owned
-            $table->double('length_left')->nullable()->after('stock'); // millimetres
-            $table->boolean('discontinued')->default(false)->after('length_left');
-            $table->json('formerly')->nullable()->after('discontinued');
-            $table->text('notes')->nullable()->after('formerly');
-            // Empty until the queue has come to it.
-            $table->json('fit')->nullable()->change();
-        });
-        DB::table('pencils')->update(['stock' => DB::raw("if(owned, 'owned', 'not owned')")]);
-        Schema::table('pencils', fn (Blueprint $table) => $table->dropColumn('owned'));
-        Schema::table('pencils', fn (Blueprint $table) => $table->boolean('owned')->storedAs("stock in ('owned', 'low')"));
+        Repeated::column('pencils', 'stock', static fn (Blueprint $table) => $table->string('stock', 10)->default('owned')->after('owned')); // owned, low, wanted, not owned
+        Repeated::column('pencils', 'length_left', static fn (Blueprint $table) => $table->double('length_left')->nullable()->after('stock')); // millimetres
+        Repeated::column('pencils', 'discontinued', static fn (Blueprint $table) => $table->boolean('discontinued')->default(false)->after('length_left'));
+        Repeated::column('pencils', 'formerly', static fn (Blueprint $table) => $table->json('formerly')->nullable()->after('discontinued'));
+        Repeated::column('pencils', 'notes', static fn (Blueprint $table) => $table->text('notes')->nullable()->after('formerly'));
+        // Empty until the queue has come to it.
+        Schema::table('pencils', static fn (Blueprint $table) => $table->json('fit')->nullable()->change());
+        if (Schema::hasColumn('pencils', 'owned')) {
+            DB::table('pencils')->update(['stock' => DB::raw("if(owned, 'owned', 'not owned')")]);
+        }
+        Repeated::withoutColumns('pencils', ['owned']);
+        Schema::table('pencils', static fn (Blueprint $table) => $table->boolean('owned')->storedAs("stock in ('owned', 'low')"));
 
-        Schema::create('pencil_uses', function (Blueprint $table): void {
+        Repeated::table('pencil_uses', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('pencil_id')->constrained()->cascadeOnDelete();
             $table->foreignId('study_id')->nullable()->constrained()->nullOnDelete();
             $table->double('millimetres');
             $table->timestamps();
         });
-        Schema::create('drawer_changes', function (Blueprint $table): void {
+        Repeated::table('drawer_changes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('words', 200);
@@ -41,7 +42,7 @@ return new class extends Migration
         });
         // A MySQL blob holds 64 kilobytes; five thousand pencils take more.
         DB::statement('alter table drawer_changes modify `before` longblob not null');
-        Schema::table('drawer_imports', fn (Blueprint $table) => $table->json('choices')->nullable());
+        Repeated::column('drawer_imports', 'choices', static fn (Blueprint $table) => $table->json('choices')->nullable());
     }
 
     public function down(): void

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -10,9 +11,9 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::table('studies', fn (Blueprint $table) => $table->unsignedInteger('picture_number')->default(0));
+        Repeated::column('studies', 'picture_number', static fn (Blueprint $table) => $table->unsignedInteger('picture_number')->default(0));
         // What the artist decided about the plan of the whole picture, after every change.
-        Schema::create('picture_versions', function (Blueprint $table): void {
+        Repeated::table('picture_versions', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();
             $table->unsignedInteger('number');
@@ -25,7 +26,7 @@ return new class extends Migration
             $table->unique(['study_id', 'change_key']);
         });
         // What the planner found, by all that it depends on: found once, never found again, and never stale.
-        Schema::create('picture_parts', function (Blueprint $table): void {
+        Repeated::table('picture_parts', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();
             $table->char('part_key', 32);
@@ -33,7 +34,7 @@ return new class extends Migration
             $table->timestamps();
             $table->unique(['study_id', 'part_key']);
         });
-        Schema::create('picture_runs', function (Blueprint $table): void {
+        Repeated::table('picture_runs', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();
             $table->string('state', 12); // waiting, working, done, cancelled, failed

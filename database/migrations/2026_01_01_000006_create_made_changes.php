@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -11,7 +12,7 @@ return new class extends Migration
     public function up(): void
     {
         // Every change that was made, by the key that its page gave it, so that one that is sent again is not made again.
-        Schema::create('made_changes', function (Blueprint $table): void {
+        Repeated::table('made_changes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('change_key', 40);

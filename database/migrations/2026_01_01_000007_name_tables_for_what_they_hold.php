@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -25,17 +26,15 @@ return new class extends Migration
         if (Schema::hasColumn('studies', 'picture_number')) {
             Schema::table('studies', static fn (Blueprint $table) => $table->renameColumn('picture_number', 'plan_number'));
         }
-        if (! Schema::hasTable('reversals')) {
-            Schema::create('reversals', static function (Blueprint $table): void {
-                $table->id();
-                $table->foreignId('user_id')->constrained()->cascadeOnDelete();
-                $table->foreignId('study_id')->nullable()->constrained()->cascadeOnDelete();
-                $table->string('words', 200);
-                $table->binary('before');
-                $table->timestamps();
-            });
-            DB::statement('alter table reversals modify `before` longblob not null');
-        }
+        Repeated::table('reversals', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('study_id')->nullable()->constrained()->cascadeOnDelete();
+            $table->string('words', 200);
+            $table->binary('before');
+            $table->timestamps();
+        });
+        DB::statement('alter table reversals modify `before` longblob not null');
         $this->moveDrawerChanges();
         $this->moveRecipeChanges();
         if (Schema::hasColumn('kept_recipes', 'deleted_at')) {
@@ -44,25 +43,19 @@ return new class extends Migration
             Schema::table('kept_recipes', static fn (Blueprint $table) => $table->dropSoftDeletes());
         }
         $this->forgetKeysOfVersions();
-        if (! Schema::hasTable('progress')) {
-            Schema::create('progress', static function (Blueprint $table): void {
-                $table->string('what', 60)->primary();
-                $table->unsignedInteger('done');
-                $table->timestamp('told_at')->useCurrent();
-            });
-        }
+        Repeated::table('progress', static function (Blueprint $table): void {
+            $table->string('what', 60)->primary();
+            $table->unsignedInteger('done');
+            $table->timestamp('told_at')->useCurrent();
+        });
     }
 
     /** That a change is made once is known for every kind of change in one place. */
     private function forgetKeysOfVersions(): void
     {
         foreach (['survey_versions' => 'survey_versions_study_id_change_key_index', 'plan_versions' => 'picture_versions_study_id_change_key_unique'] as $table => $index) {
-            if (Schema::hasColumn($table, 'change_key')) {
-                Schema::table($table, static function (Blueprint $changed) use ($index): void {
-                    $changed->dropIndex($index);
-                    $changed->dropColumn('change_key');
-                });
-            }
+            Repeated::withoutIndex($table, $index);
+            Repeated::withoutColumns($table, ['change_key']);
         }
     }
 

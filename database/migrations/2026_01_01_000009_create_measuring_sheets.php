@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -11,16 +12,14 @@ return new class extends Migration
 {
     public function up(): void
     {
-        if (! Schema::hasTable('measuring_sheets')) {
-            Schema::create('measuring_sheets', static function (Blueprint $table): void {
-                $table->id();
-                $table->foreignId('user_id')->constrained()->cascadeOnDelete();
-                $table->string('size', 10);
-                $table->json('pencils');
-                $table->json('pages');
-                $table->timestamps();
-            });
-        }
+        Repeated::table('measuring_sheets', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->string('size', 10);
+            $table->json('pencils');
+            $table->json('pages');
+            $table->timestamps();
+        });
     }
 
     public function down(): void

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -11,17 +12,15 @@ return new class extends Migration
 {
     public function up(): void
     {
-        if (! Schema::hasTable('drawing_checks')) {
-            Schema::create('drawing_checks', static function (Blueprint $table): void {
-                $table->id();
-                $table->foreignId('study_id')->constrained()->cascadeOnDelete();
-                $table->unsignedInteger('passes');
-                $table->json('said');
-                $table->longText('photo'); // JPEG, base64
-                $table->longText('map'); // PNG, base64
-                $table->timestamps();
-            });
-        }
+        Repeated::table('drawing_checks', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('study_id')->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('passes');
+            $table->json('said');
+            $table->longText('photo'); // JPEG, base64
+            $table->longText('map'); // PNG, base64
+            $table->timestamps();
+        });
     }
 
     public function down(): void

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Database\Repeated;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -16,22 +17,20 @@ return new class extends Migration
                 $table->json('desk')->nullable();
             });
         }
-        if (! Schema::hasTable('desk_marks')) {
-            Schema::create('desk_marks', static function (Blueprint $table): void {
-                $table->id();
-                $table->foreignId('study_id')->constrained()->cascadeOnDelete();
-                $table->string('kind', 12);
-                $table->unsignedSmallInteger('zone');
-                $table->json('pass');
-                $table->json('rest')->nullable(); // what was to come after it, where that was no more what the plan says
-                $table->string('plan', 32); // names the zone's plan of then
-                $table->float('minutes'); // reckoned for an ordinary pace
-                $table->unsignedBigInteger('made_at'); // by the device, seconds since 1970
-                $table->boolean('taken_back')->default(false);
-                $table->timestamps();
-                $table->index(['study_id', 'taken_back', 'id']);
-            });
-        }
+        Repeated::table('desk_marks', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('study_id')->constrained()->cascadeOnDelete();
+            $table->string('kind', 12);
+            $table->unsignedSmallInteger('zone');
+            $table->json('pass');
+            $table->json('rest')->nullable(); // what was to come after it, where that was no more what the plan says
+            $table->string('plan', 32); // names the zone's plan of then
+            $table->float('minutes'); // reckoned for an ordinary pace
+            $table->unsignedBigInteger('made_at'); // by the device, seconds since 1970
+            $table->boolean('taken_back')->default(false);
+            $table->timestamps();
+            $table->index(['study_id', 'taken_back', 'id']);
+        });
     }
 
     public function down(): void

@@ -22,6 +22,7 @@ const DrawerPlace = lazy(async () => ({ default: (await import('./places/drawer/
 const PlanPlace = lazy(async () => ({ default: (await import('./places/plan/PlanPlace')).PlanPlace }));
 const DeskPlace = lazy(async () => ({ default: (await import('./places/desk/DeskPlace')).DeskPlace }));
 const BookPlace = lazy(async () => ({ default: (await import('./places/book/BookPlace')).BookPlace }));
+const AccountPlace = lazy(async () => ({ default: (await import('./places/account/AccountPlace')).AccountPlace }));
 const SharedPlace = lazy(async () => ({ default: (await import('./places/shared/SharedPlace')).SharedPlace }));
 const place = (name: string, content: ReactNode) => (
     <PlaceBoundary key={name} name={name}>
@@ -45,6 +46,7 @@ createRoot(root).render(
                     <Route path="/plan/:studyId?" element={place('Plan', <PlanPlace />)} />
                     <Route path="/desk/:studyId?" element={place('Desk', <DeskPlace />)} />
                     <Route path="/book/:studyId?" element={place('Book', <BookPlace />)} />
+                    <Route path="/account" element={place('Account', <AccountPlace />)} />
                     <Route path="/shared/:token" element={place('Shared plan', <SharedPlace />)} />
                     <Route path="*" element={<Navigate to="/photo" replace />} />
                 </Routes>

@@ -79,3 +79,19 @@ test('the servers are stopped and started again in between, the database too: no
     }
     await expect(page.getByText(/wait/i)).toHaveCount(0);
 });
+
+test('a page opened while the application does not answer waits, and goes on by itself', async ({ page }) => {
+    test.setTimeout(120_000);
+    const own = process.env['KP_VAR'] ?? 'var/app';
+    const supervise = (...what: string[]) => execFileSync('supervisorctl', ['-c', `${own}/run/supervisor.conf`, ...what]);
+    supervise('stop', 'php');
+    try {
+        await page.goto('/drawer');
+        await expect(page.getByRole('heading', { name: 'Knotty Prism is not there just now' })).toBeVisible();
+        await expect(page.getByRole('status')).toContainText(/Waiting for \d+ seconds/);
+    } finally {
+        supervise('start', 'php');
+    }
+    await expect(page.getByRole('navigation').first()).toBeVisible({ timeout: 30_000 });
+    expect(new URL(page.url()).pathname).toBe('/drawer');
+});

@@ -63,20 +63,13 @@ test('the drawer is worked by keyboard alone: walked, noted, undone', async ({ p
     await expect(slots(page).filter({ hasText: number })).not.toHaveAccessibleName(/, low/);
 });
 
-test('what it reaches, what stands in for a pencil, mixes both ways round and two lines side by side; all of it to print', async ({
-    page,
-}) => {
+test('what it reaches, what a pencil is mixed from, and what is wanted next for a study', async ({ page }) => {
     await open(page);
     await find(page).fill('624');
     await expect(pencil(page).getByRole('heading', { level: 2 }).first()).toContainText('624');
     await page.getByRole('button', { name: 'Mix it from the owned ones' }).click();
     await expect(page.getByText(/^heavy: ΔE00/)).toBeVisible({ timeout: 30_000 });
     await find(page).fill('');
-    const pdf = async (address: string | null) => {
-        const answer = await page.request.get(address ?? '');
-        expect(answer.headers()['content-type']).toBe('application/pdf');
-    };
-
     await beside(page, 'Balance');
     await expect(page.getByText(/% of what all the pencils known here reach together/)).toBeVisible({ timeout: 30_000 });
     await page
@@ -91,6 +84,14 @@ test('what it reaches, what stands in for a pencil, mixes both ways round and tw
     await page.getByRole('combobox', { name: 'Purchases for the study' }).selectOption({ label: 'Low water' });
     // Asked of the sequences of the largest zones; it says so meanwhile.
     await expect(page.getByText(/planned colours/)).toBeVisible({ timeout: 60_000 });
+});
+
+test('mixes both ways round and two lines side by side; all of it to print', async ({ page }) => {
+    await open(page);
+    const pdf = async (address: string | null) => {
+        const answer = await page.request.get(address ?? '');
+        expect(answer.headers()['content-type']).toBe('application/pdf');
+    };
 
     await beside(page, 'Mixes');
     const chart = page.getByRole('table', { name: /^Mixing chart/ });

@@ -39,7 +39,7 @@ export async function newAccount(page: Page): Promise<void> {
     await page.goto('/drawer');
     // An answer to the demo that is still under way would bring its session back after the new account's.
     await page.waitForLoadState('networkidle');
-    await page.getByRole('button', { name: 'Sign out Demo' }).click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
     await page.getByText('New account').click();
     await page.getByLabel('Your name').fill('Ebb');
     await page.getByLabel('E-mail address').fill(`drawer${Date.now()}@example.org`);

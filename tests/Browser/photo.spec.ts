@@ -192,7 +192,7 @@ test('a file that is no photo is refused in plain words, and nothing is lost', a
 
 test('a new account starts empty, takes a photo and a drawer in, and gets recipes', async ({ page }) => {
     await open(page);
-    await page.getByRole('button', { name: 'Sign out Demo' }).click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
     await expect(page).toHaveURL(/sign-in/);
     await page.getByText('New account').click();
     await page.getByLabel('Your name').fill('Ebb');

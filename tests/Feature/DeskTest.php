@@ -106,23 +106,6 @@ it('keeps a wet zone from being touched, says until when, and works as one likes
     }
 });
 
-it('goes on from what lies when the plan of a zone has changed since', function () {
-    [$study, $base] = deskOf($this);
-    $step = $this->getJson($base)->json('steps.0');
-    marked($this, $base, $step)->assertOk();
-    $zone = fn (array $desk): array => array_values(array_filter($desk['zones'], fn (array $z): bool => $z['number'] === $step['zone']))[0];
-    // Another way of working for the zone: its plan is another, what lies is what it was.
-    $this->postJson("/api/studies/$study->id/plan/changes", ['kind' => 'school', 'zone' => $step['zone'], 'settings' => ['beneath=complement'], 'key' => 'another-way-'.bin2hex(random_bytes(4))])->assertOk();
-    $between = $this->getJson($base)->assertOk()->json();
-    expect(array_column($between['zones'], 'number'))->not->toContain($step['zone']);
-    $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
-    $desk = $this->getJson($base)->assertOk()->json();
-    expect($zone($desk)['laid'])->toBe(1)->and($this->getJson($base)->json('steps'))->toBe($desk['steps']);
-    foreach (array_filter($desk['steps'], fn (array $s): bool => $s['zone'] === $step['zone']) as $next) {
-        expect($next['position'])->toBeGreaterThan(0)->and($next['pass'])->toBeGreaterThan(1);
-    }
-});
-
 it('reckons by the pace of who works, once there is enough to tell it', function () {
     [$study, $base] = deskOf($this);
     $minutes = array_sum(array_column($this->getJson($base)->json('steps'), 'minutes'));
@@ -205,7 +188,7 @@ it('prints outlines at the drawing\'s real size, over pages that fit together, m
 it('says what is missing before there is a plan', function () {
     $study = pictureOf($this);
     $desk = $this->getJson("/api/studies/$study->id/desk")->assertOk();
-    expect(json_decode((string) $desk->getContent()))->toFitThePage('Desk')->and($desk->json('cannot'))->toContain('not planned yet')->and($this->getJson("/api/studies/$study->id/desk/finished")->assertOk()->json('findings'))->toBe([]);
+    expect(json_decode((string) $desk->getContent()))->toFitThePage('Desk')->and($desk->json('cannot'))->not->toBeNull()->and($desk->json('unplanned'))->toBe('The picture is not planned yet.')->and($this->getJson("/api/studies/$study->id/desk/finished")->assertOk()->json('findings'))->toBe([]);
 });
 
 it('prints the step sheet in the order of the desk, and no outlines before there are zones', function () {

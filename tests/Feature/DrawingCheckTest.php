@@ -7,7 +7,7 @@ use App\Models\DrawingCheckRow;
 it('holds a photo of the drawing against the plan, keeps what it said, and forgets it', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
-    $this->postJson("$base/checks/made-up", ['passes' => 1])->assertUnprocessable()->assertJsonPath('detail', 'The picture is not planned yet; plan it first.');
+    $this->postJson("$base/checks/made-up", ['passes' => 1])->assertUnprocessable()->assertJsonPath('detail', 'Not every zone is planned as things stand: plan the picture, then check the drawing against it.');
     $this->postJson("$base/run")->assertAccepted();
     expect($this->getJson("$base/checks")->assertOk()->json('checks'))->toBe([]);
 

@@ -32,6 +32,8 @@ export function photo(width = 120, height = 90) {
 export class Artist {
     cookies = new Map();
     token = '';
+    /** Whether cookies of answers are taken; not where several send at once what may sign out by itself. */
+    takesCookies = true;
 
     /** One request, answered or not: status 0 where there is no answer. */
     async ask(method, path, { json, form, key, body, headers = {} } = {}) {
@@ -52,7 +54,7 @@ export class Artist {
                 },
                 body: json === undefined ? (form ?? body) : JSON.stringify(json),
             });
-            for (const cookie of response.headers.getSetCookie()) {
+            for (const cookie of this.takesCookies ? response.headers.getSetCookie() : []) {
                 const [, name, value] = /^([^=]+)=([^;]*)/.exec(cookie) ?? [];
                 this.cookies.set(name, value);
             }
@@ -104,9 +106,9 @@ export class Artist {
         }
     }
 
-    async study(bytes = photo()) {
+    async study(bytes = photo(), name = 'fields.png') {
         const form = new FormData();
-        form.set('photo', new Blob([bytes]), 'fields.png');
+        form.set('photo', new Blob([bytes]), name);
         const answer = await this.ask('POST', '/api/studies', { form });
         if (answer.status !== 201) {
             throw new Error(`no study: ${answer.status} ${answer.text.slice(0, 300)}`);
@@ -114,9 +116,9 @@ export class Artist {
         return answer.json().id;
     }
 
-    async drawer(rows) {
+    async drawer(rows, head = 'line,number,name,heavy') {
         const form = new FormData();
-        form.set('file', new Blob([`line,number,name,heavy\n${rows.join('\n')}\n`]), 'drawer.csv');
+        form.set('file', new Blob([`${head}\n${rows.join('\n')}\n`]), 'drawer.csv');
         const begun = await this.ask('POST', '/api/drawer/imports', { form });
         await this.ask('POST', `/api/drawer/imports/${begun.json().id}/take`);
         for (let n = 0; n < 100; n++) {

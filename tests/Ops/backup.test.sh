@@ -6,11 +6,8 @@ cd "$(dirname "${BASH_SOURCE[0]}")/../.." || exit 1
 export KP_VAR=$PWD/var/test-backup APP_PORT=${BACKUP_APP_PORT:-8143} DB_PORT=${BACKUP_DB_PORT:-3443}
 . ops/common.sh
 . ops/servers.sh
-failed=0; saved=$(mktemp -d)
-holds() { # SENTENCE COMMAND…
-  local sentence=$1; shift
-  if "$@"; then say "ok    $sentence"; else say "FAIL  $sentence"; failed=$((failed + 1)); fi
-}
+. tests/Ops/holds.sh
+saved=$(mktemp -d)
 says() { # WORDS COMMAND…: it fails, and says so
   local words=$1 out; shift
   ! out=$("$@" 2>&1) && grep -q "$words" <<< "$out"

@@ -19,6 +19,7 @@ for (let n = 0; n < 5; n++) {
     const survey = (await artist.ask('GET', `/api/studies/${artist.at}/survey`)).json();
     artist.photo = survey.colourPhoto;
     artist.zone = survey.zones.list[0].number;
+    artist.takesCookies = false;
     artists.push(artist);
 }
 
@@ -123,9 +124,7 @@ async function worker() {
         sentSoFar++;
         const artist = pick(artists);
         const [method, path, options] = requestOf(mutated(pick(valid)(artist)));
-        const kept = new Map(artist.cookies);
         const answer = await artist.ask(method, path, options);
-        artist.cookies = kept;
         const kind = String(answer.status);
         seen[kind] = (seen[kind] ?? 0) + 1;
         // What the client itself can't send is no request.

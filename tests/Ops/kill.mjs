@@ -1,12 +1,12 @@
 // Servers are killed while three tabs of one study are at work; what was acknowledged must be there, and nothing twice.
-//   BASE_URL=… node tests/Ops/kill.mjs ROUNDS    with KP_VAR, and ./start to bring the servers back
-import { execFileSync, spawnSync } from 'node:child_process';
+//   BASE_URL=… node tests/Ops/kill.mjs ROUNDS    with KP_VAR; what keeps the servers going brings them back
+import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { Artist, entry, THREE } from './artist.mjs';
 
 const rounds = Number(process.argv[2] ?? 4);
 const seconds = 4;
-const servers = ['database', 'php', 'nginx', 'worker'];
+const servers = ['database', 'php', 'nginx', 'worker-1'];
 const killed = (name) => {
     const group = readFileSync(`${process.env.KP_VAR}/run/${name}.pid`, 'utf8').split(' ')[0];
     spawnSync('kill', ['-KILL', '--', `-${group}`]);
@@ -37,8 +37,6 @@ for (let round = 0; round < rounds; round++) {
     const work = Promise.all([tab(1), tab(2), tab(3)]);
     await new Promise((resolve) => setTimeout(resolve, 1000 + Math.random() * 1500));
     killed(servers[round % servers.length]);
-    await new Promise((resolve) => setTimeout(resolve, 300));
-    execFileSync('./start', ['--background'], { stdio: 'ignore' });
     const names = (await work).flat();
     const there = (await artist.read(plan)).entries.map((e) => e.name);
     made += names.length;

@@ -7,13 +7,9 @@ export KP_VAR=$PWD/var/test-safety APP_PORT=${SAFETY_APP_PORT:-8142} DB_PORT=${S
 export BASE_URL=http://127.0.0.1:$APP_PORT
 . ops/common.sh
 . ops/servers.sh
-failed=0
+. tests/Ops/holds.sh
 if [ "${1:-}" = --long ]; then kills=28 rounds=60 requests=50000; else kills=4 rounds=12 requests=5000; fi
 
-holds() { # SENTENCE COMMAND…
-  local sentence=$1; shift
-  if "$@"; then say "ok    $sentence"; else say "FAIL  $sentence"; failed=$((failed + 1)); fi
-}
 answers() { # STATUS CURL-ARGUMENTS…
   local status=$1; shift
   [ "$(curl -s -o /dev/null -w '%{http_code}' "$@")" = "$status" ]

@@ -6,12 +6,8 @@ cd "$(dirname "${BASH_SOURCE[0]}")/../.." || exit 1
 export KP_VAR=$PWD/var/test-ops APP_PORT=${OPS_APP_PORT:-8141} DB_PORT=${OPS_DB_PORT:-3441}
 . ops/common.sh
 . ops/servers.sh
-failed=0
+. tests/Ops/holds.sh
 
-holds() { # SENTENCE COMMAND…
-  local sentence=$1; shift
-  if "$@"; then say "ok    $sentence"; else say "FAIL  $sentence"; failed=$((failed + 1)); fi
-}
 running() { pgrep -f "$KP_VAR/" >/dev/null; }
 not_running() { ! running; }
 healthy() { ./prism health --address "http://127.0.0.1:$APP_PORT" >/dev/null 2>&1; }
@@ -57,18 +53,40 @@ holds "a set-up that was cut off begins anew" [ "$status" -eq 0 ]
 holds "  and the application is well" healthy
 holds "  on loopback only" bash -c '! ss -tln 2>/dev/null | grep -E ":('"$APP_PORT|$DB_PORT"') " | grep -qv 127.0.0.1'
 holds "secrets are readable by their owner alone" [ "$(stat -c %a "$KP_VAR/.env")" = 600 ]
+holds "  where settings are put together, too" [ "$(stat -c %a "$KP_VAR/storage/framework/made")" = 700 ]
 
 start
 holds "a second start changes nothing" says "is already running at http://127.0.0.1:$APP_PORT"
 
 part() { curl -s "http://127.0.0.1:$APP_PORT/health" | grep -q "\"$1\":$2"; }
 soon() { local i; for i in $(seq "$1"); do part "$2" "$3" && return; sleep 1; done; return 1; }
-read -r pid _ < "$KP_VAR/run/worker.pid"
-pkill -KILL -P "$pid"; sleep 5
-holds "a worker that dies is back in five seconds" bash -c "pgrep -P $pid -f queue:work >/dev/null || pgrep -g $pid -f queue:work >/dev/null"
-holds "  and was never missed" part queueWorker true
-kill -KILL -- "-$pid"
-holds "with nothing left that brings it back, health says so within ten seconds" soon 11 queueWorker false
+answers() { curl -s -m 5 -o "$KP_VAR/answer" -w '%{http_code}' "$@"; }
+page() { answers -H "Accept: text/html" "http://127.0.0.1:$APP_PORT/photo"; }
+# Killed by its leader alone, whose children then hold its port, and with all of its group.
+for server in database php nginx worker-1 worker-short; do
+  for whom in "" "-"; do
+    read -r pid _ < "$KP_VAR/run/$server.pid"; kill -KILL -- "$whom$pid"; sleep 0.3
+    holds "$server is back within five seconds (killed: ${whom:+its group}${whom:-its first process})" bash -c '
+      . ops/common.sh; . ops/servers.sh
+      for _ in $(seq 45); do read -r now _ < "$KP_VAR/run/$0.pid"; [ "$now" != "$1" ] && alive "$0" && ./prism health --address "http://127.0.0.1:$APP_PORT" >/dev/null 2>&1 && exit 0; sleep 0.1; done; exit 1' "$server" "$pid"
+  done
+done
+
+supervise stop php >/dev/null
+holds "while the application does not answer a page of ours says so" [ "$(page)" = 503 ]
+holds "  and goes on by itself" grep -q 'src="/away/page.js"' "$KP_VAR/answer"
+holds "  to scripts in problem details" [ "$(answers "http://127.0.0.1:$APP_PORT/api/me")" = 503 ]
+holds "  that can be read" grep -q '"title":"The application does not answer"' "$KP_VAR/answer"
+supervise stop database >/dev/null; supervise start php >/dev/null
+holds "without its database it is the same page" [ "$(page)" = 503 ]
+holds "  the same" grep -q 'src="/away/page.js"' "$KP_VAR/answer"
+holds "  and no log tells whose session it was" bash -c '! grep -rqE "sessions. where .id. = .?[A-Za-z0-9]{30}" "$KP_VAR/storage/logs"'
+supervise start database >/dev/null
+holds "logs are readable by their owner alone" [ -z "$(find "$KP_VAR/log" "$KP_VAR/storage/logs" -type f -name '*.log*' -perm /077)" ]
+
+read -r pid _ < "$KP_VAR/run/supervisor.pid"; kill -KILL "$pid"
+read -r pid _ < "$KP_VAR/run/worker-1.pid"; kill -KILL -- "-$pid"
+holds "with nothing left that brings a worker back, health says so within ten seconds" soon 11 queueWorker false
 holds "  naming nothing else" part database true
 read -r pid _ < "$KP_VAR/run/database.pid"; kill -KILL -- "-$pid"; sleep 1
 holds "without its database it says that, too" bash -c '[ "$(curl -s -o /dev/null -w "%{http_code}" "http://127.0.0.1:$APP_PORT/health")" = 503 ]'
@@ -76,8 +94,8 @@ holds "  by name" part database false
 start
 holds "a start after that brings everything back" healthy
 
-pkill -KILL -f "$KP_VAR/run/nginx.conf"; sleep 1; start
-holds "a start after a crash brings everything back" healthy
+read -r pid _ < "$KP_VAR/run/nginx.pid"; kill -KILL -- "-$pid"; start
+holds "a start while one is coming back waits for it" says "is already running at"
 
 before=$(cat "$KP_VAR/.env"); ./start --stop >/dev/null
 holds "stopping leaves no process" not_running
@@ -98,7 +116,7 @@ holds "a database that was put back by hand is opened" [ "$(sql "select count(*)
 setsid sleep 300 & stranger=$!
 read -r boot < /proc/sys/kernel/random/boot_id
 for note in "$stranger" "$stranger 1 $boot" "$stranger $(awk '{print $22}' "/proc/$stranger/stat") another-boot"; do
-  echo "$note" > "$KP_VAR/run/worker.pid"; ./start --stop >/dev/null
+  echo "$note" > "$KP_VAR/run/worker-1.pid"; ./start --stop >/dev/null
   holds "a stranger that has the number of an old process is let alone (${note#"$stranger"})" kill -0 "$stranger"
 done
 kill "$stranger" 2>/dev/null; wait "$stranger" 2>/dev/null

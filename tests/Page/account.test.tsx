@@ -3,6 +3,7 @@ import { MemoryRouter } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { SignInScreen } from '../../resources/ts/app/SignInScreen';
 import { TopBar } from '../../resources/ts/app/TopBar';
+import { AccountPlace } from '../../resources/ts/places/account/AccountPlace';
 import { application, wrapper } from './application';
 
 const app = application();
@@ -83,11 +84,72 @@ describe('the line above every place', () => {
         app.says('GET', '/api/me', { name: 'Demo' });
         app.says('POST', '/sign-out', null, 0);
         const onFault = show();
-        fireEvent.click(await screen.findByRole('button', { name: 'Sign out Demo' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Sign out' }));
         await waitFor(() => expect(onFault).toHaveBeenCalledWith(expect.stringContaining('does not answer')));
         expect(assign).not.toHaveBeenCalled();
         app.says('POST', '/sign-out', null, 204);
-        fireEvent.click(screen.getByRole('button', { name: 'Sign out Demo' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Sign out' }));
         await waitFor(() => expect(assign).toHaveBeenCalledWith('/sign-in'));
+    });
+});
+
+describe('one’s own account', () => {
+    const account = { name: 'Mari', email: 'mari@example.org', demo: false, studies: 1, pencils: 24, megabytes: 12, mostMegabytes: 2000 };
+    const show = () => {
+        app.says('GET', '/api/me', { name: 'Mari' });
+        render(
+            <MemoryRouter initialEntries={['/account']}>
+                <AccountPlace />
+            </MemoryRouter>,
+            { wrapper },
+        );
+    };
+
+    it('says what is in it, and changes the password against the present one', async () => {
+        app.says('GET', '/api/account', account);
+        app.refuses('PATCH', '/api/account/password', 422, 'That is not the password of this account; check it and try again.');
+        show();
+        expect(screen.getByText('Looking what is in it…')).toBeTruthy();
+        expect((await screen.findByText(/1 study, 24 pencils/)).textContent).toContain('12 of 2000 MB');
+        fill(/^Present password/, 'wrong');
+        fill(/^New password/, 'another long one');
+        fireEvent.submit(screen.getByRole('form', { name: 'Change the password' }));
+        expect((await screen.findByText(/not the password of this account/)).getAttribute('role')).toBe('alert');
+        // What was filled in stays, to be put right.
+        expect(screen.getByLabelText(/^New password/)).toHaveProperty('value', 'another long one');
+        app.says('PATCH', '/api/account/password', null, 204);
+        fill(/^Present password/, 'a long enough one');
+        fireEvent.submit(screen.getByRole('form', { name: 'Change the password' }));
+        await screen.findByText(/Whoever was signed in elsewhere no longer is/);
+        expect(app.last('PATCH')?.body).toEqual({ password: 'a long enough one', new: 'another long one' });
+        expect(screen.queryByText(/not the password of this account/)).toBeNull();
+        app.says('POST', '/api/account/elsewhere', null, 204);
+        fill(/^Present password/, 'another long one');
+        fireEvent.click(screen.getByRole('button', { name: 'Keep it, and sign out everywhere else' }));
+        await screen.findByText('Done. Only this browser is signed in.');
+        expect(app.last('POST')?.body).toEqual({ password: 'another long one' });
+    });
+
+    it('is deleted only when that was asked for twice, and proved', async () => {
+        app.says('GET', '/api/account', account);
+        show();
+        fireEvent.click(await screen.findByRole('button', { name: 'Delete this account…' }));
+        expect(screen.getByRole('form', { name: 'Delete this account' }).textContent).toContain('all of it goes, for good');
+        fireEvent.click(screen.getByRole('button', { name: 'Keep the account' }));
+        expect(screen.queryByRole('form', { name: 'Delete this account' })).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Delete this account…' }));
+        app.says('DELETE', '/api/account', null, 204);
+        fill(/^Password/, 'a long enough one');
+        fireEvent.submit(screen.getByRole('form', { name: 'Delete this account' }));
+        await waitFor(() => expect(assign).toHaveBeenCalledWith('/sign-in'));
+        expect(app.last('DELETE')?.body).toEqual({ password: 'a long enough one' });
+    });
+
+    it('offers neither to whoever works in the demo', async () => {
+        app.says('GET', '/api/account', { ...account, demo: true });
+        show();
+        await screen.findByText(/belongs to whoever sits at this machine/);
+        expect(screen.queryByLabelText(/password/i)).toBeNull();
+        expect(screen.queryByRole('button', { name: 'Delete this account…' })).toBeNull();
     });
 });

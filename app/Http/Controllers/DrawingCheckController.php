@@ -35,7 +35,9 @@ final class DrawingCheckController extends Controller
 
     public function madeUp(MadeUpDrawingRequest $request, Study $study): JsonResponse
     {
-        return new JsonResponse(self::shown($this->checks->madeUp($this->plans->ground($this->user($request), $study), $request->progress(), $request->seed())), 201);
+        $id = $this->once($request, fn (): int => $this->checks->madeUp($this->plans->ground($this->user($request), $study), $request->progress(), $request->seed())->id);
+
+        return new JsonResponse(self::shown(DrawingCheckRow::query()->findOrFail((int) $id)), 201);
     }
 
     /** Sent again, it is still gone. */

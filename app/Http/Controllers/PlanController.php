@@ -17,12 +17,13 @@ use App\Http\Requests\Plan\VersionRequest;
 use App\Http\Requests\Plan\ZoneRequest;
 use App\Http\Requests\UndoRequest;
 use App\Jobs\ChoosePencils;
-use App\Jobs\PlanPicture;
+use App\Jobs\TakePlanTurn;
 use App\Models\PlanRun;
 use App\Models\Study;
 use App\Plans\PlanImages;
 use App\Plans\PlanRepository;
 use App\Plans\PlanRunner;
+use App\Plans\PlanTurns;
 use App\Resources\SequenceResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -56,19 +57,30 @@ final class PlanController extends Controller
         // What can't be planned is refused here, where it is asked for, and not by the queue.
         $ground = $this->plans->ground($this->user($request), $study);
         $this->plans->planner($ground)->hand();
+        $open = count(array_filter($this->plans->zones($ground), static fn (PlannedZone $z): bool => $z->sequence === null));
+        // A few zones whose pencils are to be chosen first are no short work.
+        $short = $open <= PlanTurns::SHORT && $this->plans->palettePart($ground) !== null;
         // Both or neither: a run that nobody was told of would wait for ever. What is dispatched goes when it is let go of: not returned.
-        $run = DB::transaction(function () use ($study): PlanRun {
-            $run = $this->runner->begin($study);
-            PlanPicture::dispatch($run->id);
+        $run = DB::transaction(function () use ($study, $open, $short): PlanRun {
+            $run = $this->runner->begin($study, $short ? $open : max($open, PlanTurns::SHORT + 1));
+            TakePlanTurn::dispatch($run->zones_open <= PlanTurns::SHORT);
 
             return $run;
         });
         // One zone is mostly there within the second: the answer brings it, and nobody needs to ask again.
-        if (count(array_filter($this->plans->zones($ground), static fn (PlannedZone $z): bool => $z->sequence === null)) === 1) {
+        if ($open === 1) {
             $this->runner->await($run, self::WAITED);
         }
 
         return $this->whole($request, $study, 202);
+    }
+
+    /** How far the planner is, in one row: asked again and again, where the whole plan would be read each time. */
+    public function progress(Study $study): JsonResponse
+    {
+        $run = PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first(['state', 'what', 'done', 'total']);
+
+        return new JsonResponse(['run' => $run?->only(['state', 'what', 'done', 'total'])]);
     }
 
     /** Somebody looks at a plan that is not there yet: its pencils may be chosen meanwhile. */

@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Models\User;
 use Closure;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\IpUtils;
@@ -35,6 +36,18 @@ final class SignInLocalVisitor
         }
 
         return $next($request);
+    }
+
+    /** Whoever signs out on purpose, or ends the account, stays out; nothing of what was answered stays in the browser. */
+    public static function leaves(Request $request): JsonResponse
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+        $request->session()->put(self::STAYS_OUT, true);
+
+        // In a cookie as well: an answer that was on its way may put another session in the place of this one.
+        return (new JsonResponse(null, 204))->withCookie(cookie(self::STAYS_OUT, '1'))->header('Clear-Site-Data', '"cache"');
     }
 
     private function mayEnter(Request $request): bool

@@ -15,6 +15,7 @@ final class RegisterRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'string', 'email', 'max:255', 'unique:users,email'],
+            'stays' => ['sometimes', 'boolean'],
             'password' => ['required', 'string', 'max:1000', Password::defaults()],
         ];
     }

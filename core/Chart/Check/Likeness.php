@@ -7,7 +7,10 @@ namespace KnottyPrism\Core\Chart\Check;
 use KnottyPrism\Core\Chart\Reading\Homography;
 use KnottyPrism\Core\Chart\Reading\Photograph;
 
-/** How well a photo goes with what is expected of a drawing, if its corners were here or there: a correlation of lights and darks, 1 at best. */
+/**
+ * How well a photo goes with what is expected of a drawing, if its corners were here or there: a correlation of the light of all three
+ * primaries, 1 at best. In the first passes of a drawing all of it is light, and only its colours tell one field from another.
+ */
 final class Likeness
 {
     /** Places that are compared, across and down. */
@@ -18,8 +21,8 @@ final class Likeness
     /** Longer side at which the photo is looked at, pixels: grain and strokes run together. */
     private const SIDE = 260;
 
-    /** @var list<float> light as an eye takes it, row after row */
-    private array $plane = [];
+    /** @var list<list<float>> light as an eye takes it, row after row, of each primary */
+    private array $planes = [];
 
     private int $width;
 
@@ -27,7 +30,7 @@ final class Likeness
 
     private float $scale;
 
-    /** @var list<float> what is expected at each place, less its mean, over its length; nothing where all is alike */
+    /** @var list<float> what is expected at each place in each primary, less that one's mean, over the length of all; nothing where all is alike */
     private array $pattern = [];
 
     public function __construct(Photograph $photo, ExpectedDrawing $expected)
@@ -35,19 +38,23 @@ final class Likeness
         $step = max(1, (int) round(max($photo->width, $photo->height) / self::SIDE));
         $this->scale = 1 / $step;
         [$this->width, $this->height] = [intdiv($photo->width, $step), intdiv($photo->height, $step)];
-        $this->plane = self::means($photo, $step, $this->width, $this->height);
-        $sums = $counts = array_fill(0, self::ACROSS * self::DOWN, 0.0);
+        $this->planes = self::means($photo, $step, $this->width, $this->height);
+        $sums = array_fill(0, 3, array_fill(0, self::ACROSS * self::DOWN, 0.0));
+        $counts = array_fill(0, self::ACROSS * self::DOWN, 0);
         foreach ($expected->light as $at => $light) {
             $cell = intdiv(intdiv($at, $expected->width) * self::DOWN, $expected->height) * self::ACROSS + intdiv($at % $expected->width * self::ACROSS, $expected->width);
-            $sums[$cell] += max(0.0, array_sum($light) / 3) ** (1 / 2.4);
+            foreach ($light as $c => $value) {
+                $sums[$c][$cell] += max(0.0, $value) ** (1 / 2.4);
+            }
             $counts[$cell]++;
         }
-        $bare = array_sum($expected->bare) / 3;
         $pattern = [];
-        for ($j = -1; $j <= self::DOWN; $j++) {
-            for ($i = -1; $i <= self::ACROSS; $i++) {
-                $cell = $j * self::ACROSS + $i;
-                $pattern[] = $i < 0 || $j < 0 || $i >= self::ACROSS || $j >= self::DOWN ? $bare ** (1 / 2.4) : $sums[$cell] / max(1.0, $counts[$cell]);
+        foreach ($sums as $c => $sum) {
+            for ($j = -1; $j <= self::DOWN; $j++) {
+                for ($i = -1; $i <= self::ACROSS; $i++) {
+                    $cell = $j * self::ACROSS + $i;
+                    $pattern[] = $i < 0 || $j < 0 || $i >= self::ACROSS || $j >= self::DOWN ? $expected->bare[$c] ** (1 / 2.4) : $sum[$cell] / max(1, $counts[$cell]);
+                }
             }
         }
         $this->pattern = self::centred($pattern) ?? [];
@@ -62,46 +69,110 @@ final class Likeness
     /**
      * The photo small, each place the mean of what lies there.
      *
-     * @return list<float> 0–1, as an eye takes light
+     * @return list<list<float>> 0–1, as an eye takes light, of each primary
      */
     private static function means(Photograph $photo, int $step, int $width, int $height): array
     {
-        $rows = array_fill(0, $width * $height, 0);
+        $sums = array_fill(0, 3, array_fill(0, $width * $height, 0));
         for ($y = 0; $y < $height * $step; $y++) {
             $row = unpack('C*', substr($photo->pixels, 3 * $y * $photo->width, 3 * $width * $step)) ?: [];
             $at = intdiv($y, $step) * $width;
-            $span = 3 * $step;
-            for ($x = 0; $x < $width; $x++) {
-                $rows[$at + $x] += array_sum(array_slice($row, $x * $span, $span));
+            for ($x = 0, $byte = 1; $x < $width; $x++) {
+                for ($k = 0; $k < $step; $k++) {
+                    $sums[0][$at + $x] += $row[$byte++];
+                    $sums[1][$at + $x] += $row[$byte++];
+                    $sums[2][$at + $x] += $row[$byte++];
+                }
             }
         }
-        $all = 765.0 * $step * $step;
+        $all = 255.0 * $step * $step;
 
-        return array_values(array_map(static fn (int $sum): float => $sum / $all, $rows));
+        return array_map(static fn (array $of): array => array_values(array_map(static fn (int $sum): float => $sum / $all, $of)), $sums);
     }
 
     /**
-     * What lies within alone; bare paper lies around every drawing.
+     * What lies within alone; bare paper lies around every drawing. A lamp at one side and a lens that is darker at its edge leave more in
+     * the photo of a drawing that is just begun than its pencils do: the better of both, as it is and without what falls off evenly.
      *
      * @param  list<array{float, float}>  $corners  in pixels, from the top left clockwise
      */
     public function within(array $corners): float
     {
-        $inner = static function (array $places): ?array {
-            $kept = [];
-            foreach ($places as $at => $value) {
-                [$i, $j] = [$at % (self::ACROSS + 2), intdiv($at, self::ACROSS + 2)];
-                if ($i > 0 && $j > 0 && $i <= self::ACROSS && $j <= self::DOWN) {
-                    $kept[] = $value;
+        $seen = self::inner($this->seen($corners) ?? []);
+        $pattern = self::inner($this->pattern);
+
+        return max(self::together($seen, $pattern), self::together(self::even($seen), self::even($pattern)));
+    }
+
+    /**
+     * @param  list<float>  $a
+     * @param  list<float>  $b
+     */
+    private static function together(array $a, array $b): float
+    {
+        $a = self::centred($a);
+        $b = self::centred($b);
+
+        return $a === null || $b === null ? -1.0 : array_sum(array_map(static fn (float $x, float $y): float => $x * $y, $a, $b));
+    }
+
+    /**
+     * @param  list<float>  $places
+     * @return list<float> without the ring
+     */
+    private static function inner(array $places): array
+    {
+        $kept = [];
+        foreach ($places as $at => $value) {
+            $i = $at % (self::ACROSS + 2);
+            $j = intdiv($at, self::ACROSS + 2) % (self::DOWN + 2);
+            if ($i > 0 && $j > 0 && $i <= self::ACROSS && $j <= self::DOWN) {
+                $kept[] = $value;
+            }
+        }
+
+        return $kept;
+    }
+
+    /**
+     * Less what rises, falls and bends evenly over the whole, and alike in all three primaries (least squares by slopes and bends, which
+     * stand square to each other on a full grid).
+     *
+     * @param  list<float>  $inner
+     * @return list<float>
+     */
+    private static function even(array $inner): array
+    {
+        $each = self::ACROSS * self::DOWN;
+        foreach (self::slopes() as $slope) {
+            $share = $length = 0.0;
+            foreach ($inner as $at => $value) {
+                $share += $value * $slope[$at % $each];
+                $length += $slope[$at % $each] ** 2;
+            }
+            foreach ($inner as $at => $value) {
+                $inner[$at] = $value - $share / $length * $slope[$at % $each];
+            }
+        }
+
+        return $inner;
+    }
+
+    /** @return list<list<float>> by place: across, down, both, and the bend of each */
+    private static function slopes(): array
+    {
+        $slopes = array_fill(0, 5, []);
+        for ($j = 0; $j < self::DOWN; $j++) {
+            for ($i = 0; $i < self::ACROSS; $i++) {
+                $x = (2 * $i + 1) / self::ACROSS - 1;
+                $y = (2 * $j + 1) / self::DOWN - 1;
+                foreach ([$x, $y, $x * $y, $x ** 2 - (1 - self::ACROSS ** -2) / 3, $y ** 2 - (1 - self::DOWN ** -2) / 3] as $n => $value) {
+                    $slopes[$n][] = $value;
                 }
             }
+        }
 
-            return self::centred($kept);
-        };
-        $seen = $inner($this->seen($corners) ?? []);
-        $pattern = $inner($this->pattern);
-
-        return $seen === null || $pattern === null ? -1.0 : array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $seen, $pattern));
+        return $slopes;
     }
 
     /**
@@ -126,12 +197,12 @@ final class Likeness
 
     /**
      * @param  list<array{float, float}>  $corners
-     * @return list<float>|null at each place of the pattern; nothing where one lies outside the photo
+     * @return list<float>|null at each place of the pattern, primary after primary; nothing where one lies outside the photo
      */
     private function seen(array $corners): ?array
     {
         $view = Homography::between([[0.0, 0.0], [self::ACROSS, 0.0], [self::ACROSS, self::DOWN], [0.0, self::DOWN]], $corners);
-        $seen = [];
+        $places = [];
         for ($j = -1; $j <= self::DOWN; $j++) {
             for ($i = -1; $i <= self::ACROSS; $i++) {
                 [$x, $y] = $view->to($i + 0.5, $j + 0.5);
@@ -140,7 +211,13 @@ final class Likeness
                 if ($x < 0 || $y < 0 || $x >= $this->width || $y >= $this->height) {
                     return null;
                 }
-                $seen[] = $this->plane[$y * $this->width + $x];
+                $places[] = $y * $this->width + $x;
+            }
+        }
+        $seen = [];
+        foreach ($this->planes as $plane) {
+            foreach ($places as $at) {
+                $seen[] = $plane[$at];
             }
         }
 
@@ -148,22 +225,22 @@ final class Likeness
     }
 
     /**
-     * @param  list<float>  $values
+     * @param  list<float>  $values  a third of them of each primary: what light there is of each in all is the lamp's and the camera's
      * @return list<float>|null nothing where all are alike
      */
     private static function centred(array $values): ?array
     {
-        if ($values === []) {
-            return null;
-        }
-        $mean = array_sum($values) / count($values);
+        $each = intdiv(count($values), 3);
         $length = 0.0;
-        foreach ($values as $at => $value) {
-            $values[$at] = $value - $mean;
-            $length += $values[$at] ** 2;
+        for ($c = 0; $c < 3; $c++) {
+            $mean = array_sum(array_slice($values, $c * $each, $each)) / max(1, $each);
+            for ($at = $c * $each; $at < ($c + 1) * $each; $at++) {
+                $values[$at] -= $mean;
+                $length += $values[$at] ** 2;
+            }
         }
-        $length = sqrt($length);
+        $length = sqrt($length / 3);
 
-        return $length < 0.05 ? null : array_map(static fn (float $v): float => $v / $length, $values);
+        return $length < 0.05 ? null : array_values(array_map(static fn (float $v): float => $v / ($length * sqrt(3)), $values));
     }
 }

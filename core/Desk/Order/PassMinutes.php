@@ -42,6 +42,20 @@ final class PassMinutes
         return $minutes;
     }
 
+    /** As one would say it: nobody draws by the minute. Nothing for no minutes. */
+    public static function words(float $minutes): string
+    {
+        if ($minutes <= 0) {
+            return '';
+        }
+        if ($minutes < 95) {
+            return 'about '.max(10, (int) round($minutes / 10) * 10).' minutes';
+        }
+        $halves = (int) round($minutes / 30);
+
+        return 'about '.intdiv($halves, 2).($halves % 2 === 1 ? '½' : '').' hours';
+    }
+
     /**
      * Minutes really taken for each that is reckoned, in the median; little is believed of a few.
      *

@@ -20,6 +20,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["account"];
+        put?: never;
+        post?: never;
+        delete: operations["deleteAccount"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["changePassword"];
+        trace?: never;
+    };
+    "/api/account/elsewhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOutElsewhere"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/grain": {
         parameters: {
             query?: never;
@@ -1025,7 +1073,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        get?: never;
+        get: operations["planProgress"];
         put?: never;
         post: operations["runPlanner"];
         delete: operations["stopPlanner"];
@@ -1785,6 +1833,15 @@ export interface components {
             email: string;
             demo: boolean;
         };
+        Account: {
+            name: string;
+            email: string;
+            demo: boolean;
+            studies: number;
+            pencils: number;
+            megabytes: number;
+            mostMegabytes: number;
+        };
         Grain: {
             side: number;
             strata: number;
@@ -2057,6 +2114,8 @@ export interface components {
             /** @description zones not planned yet */
             waiting: number;
             steps: number;
+            /** @description how long all of it takes to draw, in words; empty before anything is planned */
+            time: string;
             /** @description over all zones */
             passes: number;
             meanDeltaE00: number;
@@ -2201,6 +2260,8 @@ export interface components {
                 words: string;
             }[];
             cannot: string | null;
+            /** @description that some zones are to be planned before they can be laid */
+            unplanned: string | null;
             steps: components["schemas"]["DeskStep"][];
             /** @description what is left of this one, and those after it */
             sessions: {
@@ -2242,6 +2303,15 @@ export interface components {
                 text: string;
                 step: string;
             }[];
+        };
+        PlanProgress: {
+            run: {
+                /** @enum {unknown} */
+                state: "waiting" | "working" | "done" | "cancelled" | "failed";
+                what: string;
+                done: number;
+                total: number;
+            } | null;
         };
         PlanRamp: {
             zone: string;
@@ -3176,6 +3246,99 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Me"];
                 };
+            };
+        };
+    };
+    account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what is in one's own account */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"];
+                };
+            };
+        };
+    };
+    deleteAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description gone with all that was in it */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    password: string;
+                    new: string;
+                };
+            };
+        };
+        responses: {
+            /** @description changed; whoever was signed in elsewhere no longer is */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    signOutElsewhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description whoever was signed in elsewhere no longer is */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4770,6 +4933,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    planProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how far the planner is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanProgress"];
+                };
             };
         };
     };

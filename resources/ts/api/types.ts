@@ -2,6 +2,7 @@ import type { components } from './schema.gen';
 
 type Schemas = components['schemas'];
 
+export type Account = Schemas['Account'];
 export type Me = Schemas['Me'];
 export type Grain = Schemas['Grain'];
 export type Drawer = Schemas['Drawer'];
@@ -65,6 +66,7 @@ export type Mark = Schemas['Mark'];
 export type PlanAnswers = Schemas['PlanAnswers'];
 export type PlanChange = Schemas['PlanChange'];
 export type PlanPencil = Schemas['PlanPencil'];
+export type PlanProgress = Schemas['PlanProgress'];
 export type PlanRamp = Schemas['PlanRamp'];
 export type ValueRuns = Schemas['ValueRuns'];
 export type BookRecipe = Schemas['BookRecipe'];

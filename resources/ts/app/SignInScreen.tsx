@@ -21,6 +21,12 @@ const Form = styled.form`
         display: grid;
         gap: 2px;
     }
+    & label.one-line {
+        display: flex;
+        align-items: center;
+        gap: 8px;
+        min-height: 44px;
+    }
 `;
 
 type Mode = 'sign-in' | 'register';
@@ -75,6 +81,9 @@ export function SignInScreen() {
                         autoComplete={mode === 'sign-in' ? 'current-password' : 'new-password'}
                         required
                     />
+                </label>
+                <label className="one-line">
+                    <input type="checkbox" name="stays" value="1" defaultChecked /> Stay signed in on this device
                 </label>
                 <p role="alert">{fault}</p>
                 <Button $main type="submit" isDisabled={waiting}>

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { NavLink } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import styled from 'styled-components';
 import { ask, sentenceOf } from '../api/client';
 import { WordButton, WordChoice } from '../ui/controls';
@@ -38,6 +38,11 @@ const Bar = styled.header`
         display: flex;
         align-items: center;
         gap: 6px;
+    }
+    & .end a {
+        display: grid;
+        place-items: center;
+        min-height: 44px;
     }
     & .end {
         margin-left: auto;
@@ -87,7 +92,12 @@ export function TopBar({ children, onFault }: TopBarProps) {
                 <div className="end">
                     <span>Surroundings</span>
                     <WordChoice label="Surroundings" value={surround} options={SURROUNDS} onChange={(s) => setSurround(applySurround(s))} />
-                    {me.data !== undefined && <WordButton onPress={() => void signOut()}>Sign out {me.data.name}</WordButton>}
+                    {me.data !== undefined && (
+                        <>
+                            <Link to="/account">{me.data.name}</Link>
+                            <WordButton onPress={() => void signOut()}>Sign out</WordButton>
+                        </>
+                    )}
                 </div>
             </Bar>
             <WaitingLine />

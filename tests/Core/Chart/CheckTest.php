@@ -85,6 +85,26 @@ it('finds the drawing in an ordinary photo, however it lies, and reads what is t
     'in shadow' => [3, 11, 2.0, 5.0, true], 'in another' => [1, 3, 2.0, 5.0, true],
 ]);
 
+it('knows a drawing that is just begun, light all over, by its colours', function (int $seed) {
+    [$width, $height] = [96, 72];
+    $numbers = $zones = [];
+    foreach (range(0, $width * $height - 1) as $at) {
+        $numbers[] = 1 + (int) ($at % $width >= $width / 2) + 2 * (int) ($at >= $width * $height / 2);
+    }
+    $photo = PixelGrid::ofSrgb($width, $height, implode('', array_map(static fn (int $n): string => str_repeat(chr(70 + 40 * $n), 3), $numbers)));
+    foreach (['red@0.20', 'blue@0.20', 'yellow@0.55', 'green@0.20'] as $i => $stack) {
+        $stack = Pencils::stack($stack);
+        $zones[] = new CheckedZone($i + 1, "field $i", [new CheckedShade(Role::Light, 'light', new Lab($photo->l[(int) array_search($i + 1, $numbers, true)], 0, 0), Lab::ofXyz($stack->on(Paper::whiteMedium())->xyz()), $stack, [0, 1])]);
+    }
+    $plan = new DrawingPlan(LabelGrid::ofNumbers($width, $height, $numbers), $photo, $zones, Paper::whiteMedium());
+    $drawn = new DrawnPicture($plan, new Progress(1), 200.0, 18.0, $seed);
+    $check = checkOf(BenchCamera::photograph($drawn->flat, Shot::ordinary($seed)->withoutShadow(), 1000, $seed), new Progress(1), $plan);
+    foreach ($check->findings as $finding) {
+        expect($finding->found->deltaE00($drawn->truth[$finding->zone->number][0]))->toBeLessThan(5.0, $finding->zone->name);
+    }
+    expect($check->findings)->toHaveCount(4);
+})->with([7, 9, 11]);
+
 it('takes stray light off that lifts the darks alone, and leaves the hand what is the hand\'s', function () {
     $expected = array_merge(...array_fill(0, 4, [0.03, 0.05, 0.08, 0.12, 0.2, 0.35, 0.5, 0.7, 0.9]));
     $seen = static fn (float $veil, float $power = 1.0, array $off = []): float => StrayLight::in(array_map(static fn (float $e, int $i): array => [($e ** $power * ($off[$i] ?? 1.0) + $veil) / (1 + $veil), $e], $expected, array_keys($expected)));

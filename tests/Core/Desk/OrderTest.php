@@ -200,6 +200,7 @@ test('firmer takes longer, a wash less; what was really taken corrects it, once 
     expect($by)->toBe($sorted)->and($minutes('solvent', PressureMark::Medium))->toBeLessThan($by[2]);
     expect(PassMinutes::pace(array_fill(0, 3, [10.0, 20.0])))->toBe(1.0)->and(PassMinutes::pace(array_fill(0, 12, [10.0, 20.0])))->toEqualWithDelta(2.0, 1e-9)
         ->and(PassMinutes::pace(array_fill(0, 6, [10.0, 20.0])))->toEqualWithDelta(sqrt(2), 1e-9)->and(PassMinutes::pace([...array_fill(0, 12, [10.0, 10.0]), [1.0, 300.0]]))->toBe(1.0);
+    expect(array_map(PassMinutes::words(...), [0.0, 3.0, 44.0, 94.0, 100.0, 270.0, 290.0]))->toBe(['', 'about 10 minutes', 'about 40 minutes', 'about 90 minutes', 'about 1½ hours', 'about 4½ hours', 'about 5 hours']);
 });
 
 test('habits beyond reason are refused by name', function (): void {

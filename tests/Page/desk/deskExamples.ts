@@ -55,6 +55,7 @@ const zone = (number: number, name: string) => ({
 
 export const desk = (steps: DeskStep[], more: Partial<Desk> = {}): Desk => ({
     stamp: 7,
+    unplanned: null,
     habits: { way: 'area-by-area', hand: 'right', session: 60, thin: 5, wet: 15, pace: 1, breaks: true },
     ways: [
         { value: 'area-by-area', words: 'area by area' },

@@ -4,6 +4,7 @@ import type { Zones } from '../../../resources/ts/api/types';
 
 import { Draft } from '../../../resources/ts/stage/Overlay';
 import { ZonesBelow } from '../../../resources/ts/places/photo/zones/ZonesBelow';
+import { MemoryRouter } from 'react-router';
 import { ZonesColumn } from '../../../resources/ts/places/photo/zones/ZonesColumn';
 import { photo, zones } from '../examples';
 import { pathOf } from '../../../resources/ts/stage/lines';
@@ -16,7 +17,11 @@ const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('butto
 describe('zones', () => {
     const show = (what: Zones | null | undefined, chosen: number | null = null) => {
         const calls = { onChosen: vi.fn(), onTool: vi.fn(), onChange: vi.fn() };
-        render(<ZonesColumn zones={what} chosen={chosen} busy={false} {...calls} />);
+        render(
+            <MemoryRouter>
+                <ZonesColumn zones={what} chosen={chosen} busy={false} {...calls} />
+            </MemoryRouter>,
+        );
         return calls;
     };
 

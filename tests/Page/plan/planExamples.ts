@@ -108,6 +108,7 @@ export const picture = (more: Partial<Plan> = {}): Plan => ({
     ],
     suffering: [],
     cautions: [],
+    time: 'about 40 minutes',
     tone: 'The darkest 6 % lies below your darkest mix.',
     waiting: 1,
     steps: 2,

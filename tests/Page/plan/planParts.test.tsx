@@ -26,7 +26,7 @@ describe('the one action of the plan', () => {
         rerender(<RunBar picture={picture({ waiting: 0 })} changes={changes} />);
         expect(screen.getByRole('button', { name: 'All is planned' })).toHaveProperty('disabled', true);
         expect(screen.getByRole('status').textContent).toContain(
-            '2 passes with 2 pencils, within about 4 on your paper in the mean. The darkest 6 %',
+            '2 passes with 2 pencils, about 40 minutes of drawing, within about 4 on your paper in the mean. The darkest 6 %',
         );
     });
 

@@ -44,7 +44,7 @@ describe('the plan as a place', () => {
         says(undefined, { cannot: 'There are no zones yet; let them be proposed under "Photo" first.' });
         const { unmount } = show();
         expect(await screen.findByText(/^There are no zones yet/)).toBeTruthy();
-        expect(screen.getByRole('link', { name: 'To the photo' }).getAttribute('href')).toBe('/photo/7');
+        expect(screen.getByRole('link', { name: 'To the zones of its photo' }).getAttribute('href')).toBe('/photo/7?beside=zones');
         unmount();
         app.says('GET', /\/plan$/, null, 0);
         const failed = show();
@@ -90,18 +90,29 @@ describe('the plan as a place', () => {
         expect(screen.getByTestId('sequence').textContent).toContain('Much wax.');
     });
 
-    it('is asked for again while the planner is at work, and shows each zone as it comes', async () => {
-        const run = { state: 'working', what: 'finding sequences', done: 0, total: 1, changes: [] } as unknown as Plan['run'];
+    it('asks for one small row while the planner is at work, and for the plan only when there is something new in it', async () => {
+        const run = { state: 'working', what: 'choosing the pencils', done: 0, total: 20, changes: [] } as unknown as Plan['run'];
+        const progress = (more: object) =>
+            app.says('GET', '/plan/run', { run: { state: 'working', what: 'choosing the pencils', done: 0, total: 20, ...more } });
+        const plans = () => app.asked.filter((a) => a.path.endsWith('/plan')).length;
         says(null, { run, waiting: 1 });
+        progress({ done: 7 });
         show();
         await screen.findByText('This zone is not planned yet.');
         expect(screen.getByRole('button', { name: 'Cancel' })).toBeTruthy();
-        says(undefined, { run: { ...run, state: 'done', done: 1 } as Plan['run'] });
+        // How far the choosing is comes with the row alone.
+        expect(await screen.findByText('choosing the pencils, 7 of 20')).toBeTruthy();
+        expect(plans()).toBe(1);
+        says(undefined, { run: { ...run, state: 'done', done: 1, total: 1 } as Plan['run'] });
+        progress({ state: 'done', what: '', done: 1, total: 1 });
         await screen.findByTestId('sequence');
-        const before = app.asked.filter((a) => a.path.endsWith('/plan')).length;
+        const before = app.asked.length;
+        expect(plans()).toBe(2);
         await new Promise((resolve) => setTimeout(resolve, 900));
         // Done is done: nothing is asked for any more.
-        expect(app.asked.filter((a) => a.path.endsWith('/plan'))).toHaveLength(before);
+        expect(app.asked.filter((a) => a.path.includes('/plan'))).toHaveLength(
+            app.asked.slice(0, before).filter((a) => a.path.includes('/plan')).length,
+        );
     });
 
     it('shows how the values of photo and plan are spread, in words too, once all is planned', async () => {

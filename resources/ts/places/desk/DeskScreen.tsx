@@ -8,6 +8,7 @@ import { BesideThePhoto } from './BesideThePhoto';
 import { UnderTheHand } from './UnderTheHand';
 import { HabitsPart } from './HabitsPart';
 import { LayOutPart } from './LayOutPart';
+import { PlanAgain } from './PlanAgain';
 import { useDesk, useDeskChanges, type DeskChanges } from './queries';
 import { Timers } from './Timers';
 import { useDeskWork, type DeskWork } from './useDeskWork';
@@ -75,14 +76,25 @@ export function DeskScreen({ study, onFault }: DeskScreenProps) {
             </Plain>
         );
     }
-    if (desk.data.cannot !== null) {
-        return (
+    const { cannot, unplanned } = desk.data;
+    const planAgain = unplanned !== null && (
+        <PlanAgain study={study.id} words={unplanned} onFault={(error) => onFault(sentenceOf(error))} />
+    );
+    if (cannot !== null) {
+        return planAgain === false ? (
             <Plain>
-                {desk.data.cannot} <Link to={`/plan/${study.id}`}>Go to its plan</Link>.
+                {cannot} <Link to={`/plan/${study.id}`}>Go to its plan</Link>.
             </Plain>
+        ) : (
+            <main>{planAgain}</main>
         );
     }
-    return <AtWork study={study} desk={desk.data} changes={changes} />;
+    return (
+        <>
+            {planAgain}
+            <AtWork study={study} desk={desk.data} changes={changes} />
+        </>
+    );
 }
 
 function AtWork({ study, desk, changes }: { study: Study; desk: Desk; changes: DeskChanges }) {

@@ -68,7 +68,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
             <Inset as="main">
                 <p>{data.cannot}</p>
                 <p>
-                    <Link to={`/photo/${study.id}`}>To the photo</Link> · <Link to="/drawer">To the drawer</Link>
+                    <Link to={`/photo/${study.id}?beside=zones`}>To the zones of its photo</Link> · <Link to="/drawer">To the drawer</Link>
                 </p>
             </Inset>
         );

@@ -78,7 +78,7 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
     );
 }
 
-function words({ run, waiting, errorOnPaper, passes, palette, tone }: Plan): string {
+function words({ run, waiting, errorOnPaper, passes, palette, time, tone }: Plan): string {
     if (run?.state === 'failed') {
         return 'Planning stopped by a fault. What was found is kept; plan again to go on.';
     }
@@ -87,5 +87,5 @@ function words({ run, waiting, errorOnPaper, passes, palette, tone }: Plan): str
     }
     return waiting > 0
         ? tone
-        : `${passes} passes with ${palette.length} pencils, within about ${within(errorOnPaper)} on your paper in the mean. ${tone}`;
+        : `${passes} passes with ${palette.length} pencils, ${time} of drawing, within about ${within(errorOnPaper)} on your paper in the mean. ${tone}`;
 }

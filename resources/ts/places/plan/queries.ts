@@ -4,7 +4,7 @@ import { askAnew } from '../../api/answers';
 import { ask, askWithFile } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { Plan, PlanAnswers, PlanChange, PlanLight, PlanRamp, Study, ValueRuns } from '../../api/types';
+import type { Plan, PlanAnswers, PlanChange, PlanLight, PlanProgress, PlanRamp, Study, ValueRuns } from '../../api/types';
 import { laneOf } from '../../api/studies';
 
 export type NewPlanChange = Omit<PlanChange, 'key'>;
@@ -13,16 +13,45 @@ const isUnderWay = (picture: Plan | undefined): boolean => picture?.run?.state =
 
 const baseOf = (study: number): string => `/api/studies/${study}/plan`;
 
-/** The plan; asked again while the planner is at work, so that what it finds is shown as it comes. */
-export const usePlan = (study: number | null) =>
-    useQuery({
+/** Milliseconds between two looks at how far the planner is. */
+const LOOKS = 400;
+
+/**
+ * The plan. While the planner is at work one small row is asked for again and again, and the plan itself only when there is something new
+ * in it, so that what is found is shown as it comes.
+ */
+export function usePlan(study: number | null) {
+    const client = useQueryClient();
+    const plan = useQuery({
         queryKey: ['plan', study],
         queryFn: ({ signal }) => ask<Plan>(baseOf(study ?? 0), { signal }),
         enabled: study !== null,
         // What was changed in the photo or the drawer meanwhile counts at once.
         refetchOnMount: 'always',
-        refetchInterval: (query) => (isUnderWay(query.state.data) ? 200 : false),
     });
+    const { data, dataUpdatedAt } = plan;
+    const goes = isUnderWay(data);
+    const progress = useQuery({
+        queryKey: ['plan-progress', study],
+        queryFn: ({ signal }) => ask<PlanProgress>(`${baseOf(study ?? 0)}/run`, { signal }),
+        enabled: goes,
+        staleTime: 0,
+        refetchInterval: LOOKS,
+    }).data?.run;
+    // Parts are found zone by zone; how far the choosing of pencils is changes nothing in the plan.
+    const isNew =
+        goes &&
+        progress != null &&
+        (progress.state !== data?.run?.state || (progress.total === data.zones.length && progress.done !== data.run.done));
+    useEffect(() => {
+        if (isNew) {
+            // One that is on its way is not begun anew, or a long one would never come; what it lacks is asked for after it.
+            void client.refetchQueries({ queryKey: ['plan', study], exact: true }, { cancelRefetch: false });
+        }
+    }, [client, study, isNew, progress?.state, progress?.done, dataUpdatedAt]);
+    const shown = goes && data?.run && progress && !isNew ? { ...data, run: { ...data.run, ...progress } } : data;
+    return { ...plan, data: shown };
+}
 
 /** A plan that is looked at and not there yet is likely asked for next: its pencils are chosen meanwhile. Where that fails they are chosen then. */
 export function usePencilsAhead(study: number, plan: Plan | undefined) {

@@ -1,4 +1,5 @@
 import { useState, type KeyboardEvent } from 'react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Zones, NewChange } from '../../../api/types';
 import { Column } from '../../../ui/Column';
@@ -55,6 +56,11 @@ const List = styled.ol`
     }
 `;
 
+/** As high as what stands beside it. */
+const Onward = styled(Link)`
+    padding: 12px 6px;
+`;
+
 const Tools = styled.div`
     display: flex;
     flex-wrap: wrap;
@@ -76,7 +82,7 @@ interface ZonesColumnProps {
     onChange: (change: NewChange) => void;
 }
 
-const COUNTS = [8, 11, 14, 17, 20];
+const COUNTS = [5, 8, 11, 14, 17, 20];
 
 /** The zones by name with their values, and the chosen one written out. */
 export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }: ZonesColumnProps) {
@@ -107,6 +113,7 @@ export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }:
                     <ZoneList zones={zones} chosen={chosen} onChosen={onChosen} />
                     <Tools>
                         <WordButton onPress={() => onTool({ kind: 'new' })}>Draw a new zone</WordButton>
+                        <Onward to="/plan">On to the plan</Onward>
                     </Tools>
                     {propose}
                 </div>

@@ -2,13 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Jobs\PlanPicture;
-use App\Models\PlanRun;
 use App\Photos\SurveyRepository;
-use App\Plans\PlanRunner;
-use App\Work\Standing;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Queue;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -20,7 +15,8 @@ it('plans a picture in one action, says how it will look, and what it takes', fu
     expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Plan')->and($before['waiting'])->toBe(count($before['zones']))->and($before['run'])->toBeNull();
     $this->postJson("$base/run")->assertAccepted();
     $picture = $this->getJson($base)->json();
-    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Plan')->and($picture['waiting'])->toBe(0)->and($picture['run']['state'])->toBe('done')->and($picture['run']['changes'])->toHaveCount(count($picture['zones']))
+    expect(json_decode((string) $this->getJson("$base/run")->assertOk()->getContent()))->toFitThePage('PlanProgress')->and($this->getJson("$base/run")->json('run'))->toBe(array_diff_key($picture['run'], ['changes' => true]));
+    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Plan')->and($before['time'])->toBe('')->and($picture['time'])->toMatch('/^about (\d+ minutes|\d+½? hours)$/')->and($picture['waiting'])->toBe(0)->and($picture['run']['state'])->toBe('done')->and($picture['run']['changes'])->toHaveCount(count($picture['zones']))
         ->and($picture['palette'])->not->toBeEmpty()->and($picture['meanDeltaE00'])->toBeLessThan(4.0);
     foreach ($picture['zones'] as $zone) {
         foreach ($zone['targets'] as $target) {
@@ -166,34 +162,6 @@ it('keeps, leaves out, presets and recolours, with the values as they were', fun
     changedBy($this, $study, ['kind' => 'preset', 'what' => 'whole']);
     changedBy($this, $study, ['kind' => 'mode', 'mode' => 'value-first']);
     expect($this->postJson("$base/version", ['number' => $named['number']])->json('settings.pencils'))->toBe(3)->and($named['name'])->toBe('violet evening');
-});
-
-it('goes on where a killed worker was, repeats nothing, and stops when it is cancelled', function () {
-    Queue::fake();
-    $study = pictureOf($this);
-    $base = "/api/studies/$study->id/plan";
-    $this->postJson("$base/run")->assertAccepted();
-    $this->postJson("$base/run")->assertAccepted();
-    expect(PlanRun::query()->count())->toBe(1);
-    $run = PlanRun::query()->firstOrFail();
-    app(PlanRunner::class)->run($run->load('study'));
-    $parts = DB::table('plan_parts')->orderBy('id')->get();
-    // As if the worker had been killed after half of them.
-    DB::table('plan_parts')->whereIn('id', $parts->slice(4)->pluck('id'))->delete();
-    $kept = DB::table('plan_parts')->pluck('created_at', 'id');
-    PlanRun::query()->update(['state' => Standing::Working]);
-    expect($this->getJson($base)->json('waiting'))->toBe($parts->count() - 4);
-    array_map(PlanPicture::dispatch(...), app(PlanRunner::class)->cutOff());
-    Queue::assertPushed(PlanPicture::class, 3);
-    app()->call([new PlanPicture($run->id), 'handle']);
-    expect(DB::table('plan_parts')->count())->toBe($parts->count())->and(DB::table('plan_parts')->whereIn('id', $kept->keys())->count())->toBe(4)->and($this->getJson($base)->json('run.state'))->toBe('done')
-        ->and(DB::table('plan_parts')->orderBy('part_key')->pluck('part_key')->all())->toBe($parts->sortBy('part_key')->pluck('part_key')->values()->all());
-
-    changedBy($this, $study, ['kind' => 'pencils', 'count' => 4]);
-    $this->postJson("$base/run");
-    $this->deleteJson("$base/run")->assertOk();
-    app()->call([new PlanPicture(PlanRun::query()->max('id')), 'handle']);
-    expect($this->getJson($base)->json('run.state'))->toBe('cancelled')->and($this->getJson($base)->json('waiting'))->toBeGreaterThan(0);
 });
 
 it('says why nothing can be planned yet, and shows the plan to nobody else', function () {

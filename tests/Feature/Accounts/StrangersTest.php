@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Cache\AccountClock;
 use App\Models\BookRecipeRow;
 use App\Models\DrawerImport;
 use App\Models\DrawingCheckRow;
@@ -42,13 +43,13 @@ function belongings(Study $study): array
     return ['{recipe}' => (string) $recipe->id, '{study}' => (string) $study->id, '{photo}' => (string) $study->photo()->id, '{import}' => (string) $import->id, '{sheet}' => (string) $sheet->id, '{check}' => (string) $check->id, '{keptRecipe}' => (string) KeptRecipe::factory()->for($study)->create()->id, '{entry}' => (string) KeptRecipe::factory()->for($study)->create()->id];
 }
 
-/** @return array<string, int> rows by table, but for what is a cache or a session */
+/** @return array<string, int> rows by table, but for what is a cache, a session or a count of what was sent */
 function allRows(): array
 {
     $rows = [];
     foreach (DB::select('show tables') as $table) {
         $name = (string) array_values((array) $table)[0];
-        if (! in_array($name, ['cache', 'cache_locks', 'sessions', 'computed', 'jobs'], true)) {
+        if (! in_array($name, ['cache', 'cache_locks', 'sessions', 'computed', 'jobs', 'account_clocks'], true)) {
             $rows[$name] = DB::table($name)->count();
         }
     }
@@ -74,6 +75,7 @@ it('has nothing of one account for another, by any of its addresses, nor through
     $study = $this->study($stranger);
     $this->withoutMiddleware(Illuminate\Routing\Middleware\ThrottleRequests::class);
     $before = allRows();
+    $clock = AccountClock::read(Study::query()->findOrFail($theirs['{study}'])->user_id);
     $names = implode('|', array_map(static fn (string $n): string => preg_quote($n, '~'), array_keys($theirs)));
     foreach (everyWay() as [$method, $path]) {
         if (preg_match("~$names~", $path) !== 1) {
@@ -90,5 +92,7 @@ it('has nothing of one account for another, by any of its addresses, nor through
         }
     }
     expect(allRows())->toBe($before)->and(Study::query()->whereKey($theirs['{study}'])->value('name'))->toBe('Two halves')
-        ->and(User::query()->count())->toBe(2);
+        ->and(User::query()->count())->toBe(2)
+        // What the owner's page has is not new to it through anything a stranger sends.
+        ->and(AccountClock::read(Study::query()->findOrFail($theirs['{study}'])->user_id))->toBe($clock);
 });

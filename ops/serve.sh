@@ -1,0 +1,19 @@
+#!/usr/bin/env bash
+# Becomes one of the servers, as ops/supervisor.conf.in asks for: its process is noted first, and whatever one that died has left behind is
+# stopped (children of a killed web server hold its port).
+#   ops/serve.sh NAME COMMAND…, or ops/serve.sh NAME worker QUEUES
+set -euo pipefail
+. "$(dirname "${BASH_SOURCE[0]}")/common.sh"
+. "$root/ops/servers.sh"
+name=$1; shift
+stop_one "$name" 1
+note_process "$name" $$
+[ "$1" = worker ] || exec "$@"
+
+# A worker ends after an hour, so that no memory piles up. Its pulse beats beside it, in a long job too, and as long as it lives.
+pulse=$KP_VAR/storage/framework/worker-pulse/$name
+(while kill -0 $$ 2>/dev/null; do touch "$pulse"; sleep 2; done) &
+export KP_WORKER=$name
+worker=(php "$root/artisan" queue:work --queue="$2" --sleep=0.1 --max-time=3600 --quiet)
+[ "$(id -un)" = "$(app_user)" ] || worker=(setpriv "--reuid=$(app_user)" "--regid=$(app_user)" --clear-groups "${worker[@]}")
+exec "${worker[@]}"

@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import { TopBar } from '../../app/TopBar';
+import { sentenceOf } from '../../api/client';
+import { Column, PartHead } from '../../ui/Column';
+import { Inset, Page } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { EndPart } from './EndPart';
+import { PasswordPart } from './PasswordPart';
+import { useAccount } from './queries';
+
+const Parts = styled(Inset)`
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
+    gap: 0 40px;
+    max-width: 1100px;
+    & p + p {
+        margin-top: var(--space-small);
+    }
+`;
+
+/** One's own account: what is in it, who may come in, and its end. */
+export function AccountPlace() {
+    const [fault, setFault] = useState<string | null>(null);
+    const account = useAccount();
+    const { data } = account;
+    return (
+        <Page>
+            <TopBar onFault={setFault} />
+            <Notice text={fault ?? (account.error && !data ? sentenceOf(account.error) : null)} onClose={() => setFault(null)} />
+            <Parts as="main">
+                <Column aria-label="Your account">
+                    <PartHead $first>
+                        <h2>Your account</h2>
+                    </PartHead>
+                    {data === undefined ? (
+                        <p role="status">Looking what is in it…</p>
+                    ) : (
+                        <>
+                            <p>
+                                <b>{data.name}</b>
+                                {data.demo ? ', which belongs to whoever sits at this machine' : `, ${data.email}`}
+                            </p>
+                            <p>
+                                {data.studies} {data.studies === 1 ? 'study' : 'studies'}, {data.pencils} pencils. The photos take{' '}
+                                {data.megabytes} of {data.mostMegabytes} MB that an account may have here.
+                            </p>
+                            <p>Where a photo was taken, and by whose camera, is taken out of its file before it is kept.</p>
+                            <p>
+                                <a href="/api/book/account.zip">Save all of it as one file</a>, to keep or to bring into another account
+                                (Book, “Show it”).
+                            </p>
+                        </>
+                    )}
+                </Column>
+                {data !== undefined && !data.demo && (
+                    <>
+                        <PasswordPart />
+                        <EndPart studies={data.studies} pencils={data.pencils} />
+                    </>
+                )}
+            </Parts>
+        </Page>
+    );
+}
