@@ -31,12 +31,14 @@ backup() {
   # Files are never written to again once they are there: those of before the dump and those that came with it are all that it speaks of,
   # even where a study is deleted meanwhile.
   take_files -al
+  fetch_photos
   local skip=() table
   for table in cache cache_locks sessions jobs; do skip+=("--ignore-table-data=$(database).$table"); done
   sql mariadb-dump --single-transaction --quick --no-tablespaces --hex-blob "${skip[@]}" "$(database)" > "$work/all/database.sql" || fail "the database could not be read; see $KP_VAR/log/database.log"
   tail -n 1 "$work/all/database.sql" | grep -q 'Dump completed' || fail "the database was not read to its end; is the disk full?"
   local key keys; keys=$(ask 'select storage_key from photos')
   take_files -aln
+  fetch_photos
   # Copying goes on over what vanishes in that moment; what is missing in the end is told here.
   for key in $keys; do [ -s "$work/all/private/$key/original" ] || fail "a photo ($key) could not be copied, and nothing was saved. Is there room in $KP_VAR? Is the photo there? Then try again."; done
   printf '{"format": "knotty-prism-backup", "version": 1, "made": "%s", "migration": "%s"}\n' "$(date -u +%FT%TZ)" "$(ask 'select max(migration) from migrations')" > "$work/all/manifest.json"
@@ -51,6 +53,14 @@ take_files() { # CP-OPTIONS
   [ -d "$KP_VAR/$photos" ] || return 0
   # What is deleted in this moment can't be copied, and need not be.
   cp "$1" "$KP_VAR/$photos" "$work/all/" 2>/dev/null || cp "${1/l/}" "$KP_VAR/$photos" "$work/all/" 2>/dev/null || true
+}
+
+# Photos that lie in a bucket; what is there already is not fetched again.
+fetch_photos() {
+  [ -n "$(setting PHOTOS_BUCKET)" ] || return 0
+  mkdir -p "$work/all/private"
+  if [ "$(id -u)" -eq 0 ]; then chown "$(app_user)" "$work" "$work/all" "$work/all/private"; find "$work/all/private" -type d -exec chown "$(app_user)" {} +; fi
+  as_app php "$root/artisan" photos:fetch "$work/all/private" >/dev/null || fail "the bucket of the photos does not answer, and nothing was saved; see $KP_VAR/storage/logs"
 }
 
 restore() { # [--yes]
@@ -77,6 +87,7 @@ restore() { # [--yes]
   rm -rf "${KP_VAR:?}/$photos.before" "$KP_VAR"/storage/framework/cache/data/*
   if [ "$(id -u)" -eq 0 ]; then chown -R "$(app_user)" "$KP_VAR/storage"; fi
   "$root/ops/packages.sh" php
+  if [ -n "$(setting PHOTOS_BUCKET)" ]; then as_app php "$root/artisan" photos:bring "$KP_VAR/$photos" >/dev/null || fail "the photos could not all be brought into the bucket; see $KP_VAR/storage/logs, then try again with --yes"; fi
   as_app php "$root/artisan" migrate --force --quiet || fail "the tables could not be brought up to date; see $KP_VAR/storage/logs"
   say "Brought back: $(count users) accounts, $(count studies) studies, $(count photos) photos. Start it: ./start"
 }

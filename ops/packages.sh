@@ -8,8 +8,8 @@ want=${1:-all}
 
 php_packages=(php8.2-cli php8.2-mysql php8.2-gd php8.2-imagick php8.2-zip php8.2-bcmath php8.2-curl php8.2-opcache php8.2-intl php8.2-mbstring php8.2-xml icc-profiles-free libimage-exiftool-perl)
 system_packages=("${php_packages[@]}" php8.2-fpm php8.2-apcu php8.2-redis mariadb-server nginx-light supervisor chromium poppler-utils composer unzip)
-# An independent reader and writer of measurement text, which only the tests compare with.
-test_packages=(argyll redis-server)
+# Only the tests need them: an independent reader and writer of measurement text to compare with, and servers of others that may be configured.
+test_packages=(argyll redis-server memcached swift-proxy swift-account swift-container swift-object)
 
 install_debian() {
   local missing=() p
@@ -36,12 +36,14 @@ install_debian() {
 unchanged() { [ -f "$2" ] && [ "$(cat "$2")" = "$1" ]; }
 
 install_php() {
-  local stamp; stamp=$(cat composer.json shims/*/* | sha256sum | cut -c1-40)
+  local stamp; stamp=$(cat composer.json composer.versions shims/*/* | sha256sum | cut -c1-40)
   unchanged "$stamp" vendor/.stamp && [ -f vendor/autoload.php ] && return
   say "Installing PHP packages"
-  local log; log=$(mktemp)
-  COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --no-scripts >"$log" 2>&1 \
-    || COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --no-scripts >"$log" 2>&1 \
+  # A lock file would name the registry it was made from. Every version is named instead, and taken if it is still to be had.
+  local exact=() log; mapfile -t exact < <(sed 's/^/--with=/' composer.versions); log=$(mktemp)
+  export COMPOSER_ALLOW_SUPERUSER=1
+  composer update --no-interaction --no-progress --no-scripts "${exact[@]}" >"$log" 2>&1 \
+    || { say "Not all of composer.versions can be had; taking the newest that go together."; composer update --no-interaction --no-progress --no-scripts >"$log" 2>&1; } \
     || fail "composer could not install the PHP packages; is Packagist reachable? $(tail -n 3 "$log")"
   # Some archives carry files that only their owner may read; the servers run as another user.
   chmod -R a+rX vendor

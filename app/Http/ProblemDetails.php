@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\History\ChangedElsewhere;
 use App\Photos\FullDisk;
+use App\Photos\Originals;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -71,6 +72,7 @@ final class ProblemDetails
             FullDisk::isSaidBy($error) => self::answer(507, 'The disk is full', self::FULL),
             $error instanceof QueryException && in_array(self::codeOf($error), self::CONTENDED, true) => self::answer(503, 'Busy just now', 'The same is being changed from elsewhere; it is tried again by itself.'),
             $error instanceof QueryException && in_array(self::codeOf($error), self::AWAY, true) => self::answer(503, 'The database does not answer', 'It does not answer just now; what is changed is kept on this device and sent by itself when it is back.'),
+            Originals::areAway($error) => self::answer(503, 'The photos do not answer', 'The place that keeps photos does not answer just now; what is changed is kept on this device and sent by itself when it is back.'),
             default => self::answer(500, 'Something went wrong here', 'It has been written to the log. Try again; what you made before is safe.'),
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Photos;
 
 use App\Models\Photo;
+use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Error\BadFile;
@@ -14,8 +15,8 @@ use KnottyPrism\Core\Photo\Reading\NeutralBalance;
 
 /**
  * Keeps photos outside the web root, under keys that nobody can guess: the original, the working copy, its pixels, and smaller
- * copies for looking and for zones, which are made when first asked for. Only the original is irreplaceable: whatever else is missing
- * or of the wrong length is made anew from it.
+ * copies for looking and for zones, which are made when first asked for. Only the original is irreplaceable, and may lie in a bucket
+ * that several machines share: whatever else is missing or of the wrong length on this machine is made anew from it.
  */
 final class PhotoStore
 {
@@ -26,11 +27,8 @@ final class PhotoStore
 
     public const FOLDER = 'photos';
 
-    private readonly WholeFiles $files;
-
     public function __construct(private readonly PhotoIntake $intake)
     {
-        $this->files = new WholeFiles(Storage::disk());
     }
 
     /** @throws \Throwable when the disk does not take them all; nothing of them is left then */
@@ -44,10 +42,11 @@ final class PhotoStore
             }
             // What tells of no place, and can be read by whatever comes after: at worst smaller than it came.
             $original = PlaceData::takeOut($plain) ? fopen($plain, 'r') : false;
-            $this->files->put("$key/original", is_resource($original) ? $original : $copy->jpeg);
+            (new WholeFiles(Storage::disk()))->put(self::pathOfOriginal($key), is_resource($original) ? $original : $copy->jpeg);
             $this->keepCopy($key, $copy);
         } catch (\Throwable $error) {
-            $this->forget($key);
+            // Where nothing can be kept, it may be that nothing can be removed either; the sweep finds it then.
+            rescue(fn () => $this->forget($key), report: false);
 
             throw $error;
         } finally {
@@ -59,30 +58,37 @@ final class PhotoStore
 
     public function forget(string $key): void
     {
-        Storage::deleteDirectory($key);
+        Storage::delete(self::pathOfOriginal($key));
+        self::here()->deleteDirectory($key);
+    }
+
+    /** The path under which a photo's original lies on whatever disk keeps them. */
+    public static function pathOfOriginal(string $key): string
+    {
+        return "$key/original";
     }
 
     public function jpeg(Photo $photo): string
     {
         $path = "$photo->storage_key/working.jpg";
-        $jpeg = Storage::exists($path) ? (string) Storage::get($path) : '';
+        $jpeg = self::here()->exists($path) ? (string) self::here()->get($path) : '';
         if ($jpeg !== '' && ! CutOff::isCutOff('JPEG', $jpeg)) {
             return $jpeg;
         }
         $this->makeAnew($photo);
 
-        return (string) Storage::get($path);
+        return (string) self::here()->get($path);
     }
 
     /** The file as it came. */
     public function original(Photo $photo): string
     {
-        return (string) Storage::get("$photo->storage_key/original");
+        return (string) Storage::get(self::pathOfOriginal($photo->storage_key));
     }
 
     public function originalBytes(Photo $photo): int
     {
-        return Storage::size("$photo->storage_key/original");
+        return Storage::size(self::pathOfOriginal($photo->storage_key));
     }
 
     /** The whole photo at screen size. */
@@ -105,7 +111,7 @@ final class PhotoStore
     /** Only the rows that the window needs are read, so a spot costs the same on any photo. */
     public function window(Photo $photo, int $left, int $top, int $width, int $height): PixelWindow
     {
-        $stream = Storage::readStream($this->pixels($photo));
+        $stream = self::here()->readStream($this->pixels($photo));
         if (! is_resource($stream)) {
             throw new \RuntimeException('The photo is missing from the storage.');
         }
@@ -124,11 +130,11 @@ final class PhotoStore
         $path = "$photo->storage_key/side-$side.rgb";
         [$width, $height] = Raster::within($photo->width, $photo->height, $side);
         if (self::isWhole($path, 3 * $width * $height)) {
-            return new Raster($width, $height, (string) Storage::get($path));
+            return new Raster($width, $height, (string) self::here()->get($path));
         }
-        $small = Raster::scaled(new WorkingCopy($photo->width, $photo->height, '', (string) Storage::get($this->pixels($photo))), $side);
+        $small = Raster::scaled(new WorkingCopy($photo->width, $photo->height, '', (string) self::here()->get($this->pixels($photo))), $side);
         // Found without it, it is only found more slowly: a full disk is no reason not to look.
-        rescue(fn () => $this->files->put($path, $small->pixels));
+        rescue(fn () => (new WholeFiles(self::here()))->put($path, $small->pixels));
 
         return $small;
     }
@@ -146,14 +152,14 @@ final class PhotoStore
 
     private static function isWhole(string $path, int $bytes): bool
     {
-        return Storage::exists($path) && Storage::size($path) === $bytes;
+        return self::here()->exists($path) && self::here()->size($path) === $bytes;
     }
 
     private function makeAnew(Photo $photo): void
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'kp');
         try {
-            file_put_contents($path, Storage::exists("$photo->storage_key/original") ? $this->original($photo) : '');
+            file_put_contents($path, Storage::exists(self::pathOfOriginal($photo->storage_key)) ? $this->original($photo) : '');
             $copy = $this->intake->take($path);
         } catch (BadFile $bad) {
             throw BadFile::because("The file of the photo \"$photo->name\" is damaged on this machine's disk; bring the photo in again and let the colours follow it.");
@@ -165,7 +171,14 @@ final class PhotoStore
 
     private function keepCopy(string $key, WorkingCopy $copy): void
     {
-        $this->files->put("$key/working.jpg", $copy->jpeg);
-        $this->files->put("$key/working.rgb", $copy->pixels);
+        $files = new WholeFiles(self::here());
+        $files->put("$key/working.jpg", $copy->jpeg);
+        $files->put("$key/working.rgb", $copy->pixels);
+    }
+
+    /** The disk of this machine, for what is made from originals: it is read by rows of pixels, which a bucket is too far off for. */
+    private static function here(): Filesystem
+    {
+        return Storage::disk('local');
     }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Composer\InstalledVersions;
 use Tests\Architecture\Imports;
 
 arch('the core knows no framework, no database and no interface')
@@ -125,3 +126,10 @@ function base(string $folder): string
 {
     return dirname(__DIR__, 2)."/$folder";
 }
+
+it('names a version for everything that is installed (composer.versions)', function () {
+    $installed = array_filter(array_unique(InstalledVersions::getInstalledPackages()), static fn (string $name): bool => $name !== 'knotty-prism/knotty-prism' && InstalledVersions::getInstallPath($name) !== null);
+    $lines = file(dirname(__DIR__, 2).'/composer.versions', FILE_IGNORE_NEW_LINES) ?: [];
+    expect(array_map(static fn (string $line): string => explode(':', $line)[0], $lines))->toEqualCanonicalizing(array_values($installed))
+        ->and(preg_grep('~^[a-z0-9/_.-]+:[0-9]+(\.[0-9]+)+$~', $lines, PREG_GREP_INVERT))->toBe([]);
+});

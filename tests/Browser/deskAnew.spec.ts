@@ -1,0 +1,51 @@
+import { expect, test } from '@playwright/test';
+import type { Desk, Studies } from '../../resources/ts/api/types';
+import { laid, sitDown, where } from './deskPlace';
+import { beside, serious } from './drawerPlace';
+
+// What the desk does about something that changes while a drawing is under way.
+
+test('a hand is learned in the middle of a drawing: the desk says so, plans it from where it stands, and what lies is kept', async ({
+    page,
+}) => {
+    // All of the picture is planned, as fast as the machine is.
+    test.setTimeout(600_000);
+    await sitDown(page);
+    const desk = page.url();
+    const before = await where(page);
+    await page.keyboard.press('Space');
+    await expect.poll(() => where(page)).not.toBe(before);
+    const marks = async (): Promise<number> => {
+        const { studies } = (await (await page.request.get('/api/studies')).json()) as Studies;
+        const answer = await page.request.get(`/api/studies/${studies[0]?.id}/desk`);
+        return ((await answer.json()) as Desk).zones.reduce((sum, zone) => sum + zone.marks, 0);
+    };
+    const there = await marks();
+    await page.goto('/drawer');
+    await beside(page, 'My hand');
+    const hand = page.getByRole('region', { name: 'My hand' });
+    try {
+        await hand.getByRole('button', { name: 'Try with a made-up photo' }).click();
+        await hand.getByRole('button', { name: /^Learn from \d+ strips$/ }).click({ timeout: 60_000 });
+        await expect(hand.getByRole('status').first()).toContainText(/from \d+ strips/, { timeout: 60_000 });
+
+        await page.goto(desk);
+        await expect(page.getByText(/No zone is planned as things stand/)).toBeVisible();
+        expect(await serious(page)).toEqual([]);
+        await page.getByRole('button', { name: 'Plan it now' }).press('Enter');
+        await expect(page.getByRole('progressbar')).toBeVisible({ timeout: 60_000 });
+        await expect(laid(page)).toBeVisible({ timeout: 400_000 });
+        await expect(page.getByText(/as things stand/)).toHaveCount(0);
+        expect(await marks()).toBe(there);
+    } finally {
+        // Back to the hand of before, for the tests that follow too: what was planned by it is there still.
+        await page.goto('/drawer');
+        await beside(page, 'My hand');
+        await hand.getByRole('button', { name: 'Go by the even hand' }).click();
+        await expect(hand.getByRole('status').first()).toContainText('an ordinary, even hand');
+        await page.goto(desk);
+        await expect(laid(page)).toBeVisible();
+        await page.keyboard.press('Backspace');
+        await expect.poll(() => where(page)).toBe(before);
+    }
+});
