@@ -35,7 +35,7 @@ $planned = static function (string $file) use ($drawer, $paper): DrawingPlan {
 $folder = $argv[1] ?? null;
 $files = [__DIR__.'/../demo/photos/low-water-morning.jpg', __DIR__.'/../demo/photos/low-water-evening.jpg', ...($folder === null ? [] : (glob("$folder/*.png") ?: []))];
 $plans = array_map($planned, $files);
-$off = $hue = $times = [];
+$off = $zoneOff = $hue = $times = [];
 $read = $within = $hued = $hueWithin = $wrong = 0;
 for ($n = 0; $n < 10; $n++) {
     $plan = $plans[$n % count($plans)];
@@ -54,16 +54,20 @@ for ($n = 0; $n < 10; $n++) {
         }
         $times[] = (hrtime(true) - $start) / 1e9;
         $read++;
+        $zones = [];
         foreach ($check->findings as $f) {
             $there = $drawn->truth[$f->zone->number][array_search($f->shade, $f->zone->shades, true)];
             $off[] = $apart = abs($f->found->l - $there->l);
             $within += $apart <= 2 ? 1 : 0;
+            $sum = $zones[$f->zone->number] ?? [0.0, 0.0];
+            $zones[$f->zone->number] = [$sum[0] + $f->area * ($f->found->l - $there->l), $sum[1] + $f->area];
             if ($there->chroma() > 12) {
                 $hue[] = $turn = abs(fmod($f->found->hueDegrees() - $there->hueDegrees() + 540, 360) - 180);
                 $hueWithin += $turn <= 8 ? 1 : 0;
                 $hued++;
             }
         }
+        array_push($zoneOff, ...array_map(static fn (array $z): float => abs($z[0] / $z[1]), array_values($zones)));
         // The same photo beside the plan of another picture.
         try {
             CheckDrawing::of($photo, $plans[($n + 1) % count($plans)], $progress, $drawer->pencils);
@@ -74,6 +78,8 @@ for ($n = 0; $n < 10; $n++) {
 }
 Table::head(sprintf('10 drawings of %d pictures at three stages, by a hand that wanders, photographed with everything at ordinary strength', count($plans)));
 printf("%-58s %9d of 30\n", 'found and read without help', $read);
+Table::row('L* of a zone, off by', $zoneOff, '', '≤ 2', 2);
+printf("%-58s %11.0f %%\n", '  within 2', 100 * count(array_filter($zoneOff, static fn (float $apart): bool => $apart <= 2)) / max(1, count($zoneOff)));
 Table::row('L* of a shade, off by', $off, '', '≤ 2', 2);
 printf("%-58s %11.0f %%\n", '  within 2', 100 * $within / max(1, count($off)));
 Table::row('hue of a shade where chroma > 12, off by degrees', $hue, '', '≤ 8', 1);

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Account\OwnAccountController;
+use App\Http\Controllers\Account\UnwantedController;
 use App\Http\Controllers\Book\BookController;
 use App\Http\Controllers\Book\LogController;
 use App\Http\Controllers\Book\PracticeController;
@@ -39,6 +40,7 @@ Route::prefix('/account')->controller(OwnAccountController::class)->group(functi
         Route::delete('/', 'delete');
     });
 });
+Route::post('/unwanted', UnwantedController::class);
 Route::get('/grain', GrainController::class);
 
 Route::prefix('/drawer')->controller(DrawerController::class)->group(function (): void {

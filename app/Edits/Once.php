@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Edits;
 
 use App\Models\User;
+use App\Work\NotWanted;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -34,6 +35,8 @@ final class Once
     /**
      * @param  \Closure(): ?int  $change  what it made: the version, or the row
      * @return ?int what was made, now or the first time
+     *
+     * @throws NotWanted where that was said meanwhile; nothing is made then
      */
     public static function make(Request $request, User $user, \Closure $change): ?int
     {
@@ -49,6 +52,9 @@ final class Once
                 return is_numeric($made) ? (int) $made : null;
             }
             $made = $change();
+            if (Unwanted::isSaid($user, $key)) {
+                throw new NotWanted;
+            }
             DB::table('made_changes')->where($row)->update(['made' => $made]);
 
             return $made;

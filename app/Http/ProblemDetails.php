@@ -7,6 +7,7 @@ namespace App\Http;
 use App\History\ChangedElsewhere;
 use App\Photos\FullDisk;
 use App\Photos\Originals;
+use App\Work\NotWanted;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -38,7 +39,7 @@ final class ProblemDetails
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([CoreError::class, ChangedElsewhere::class]);
+        $exceptions->dontReport([CoreError::class, ChangedElsewhere::class, NotWanted::class]);
         $exceptions->report(self::withoutValues(...));
         $exceptions->render(static fn (\Throwable $error, Request $request): ?SymfonyResponse => match (true) {
             $request->is('api/*') || $request->expectsJson() => self::of($error),
@@ -63,6 +64,7 @@ final class ProblemDetails
             $error instanceof BadFile => self::answer(422, 'The file can not be used', $error->getMessage(), ['problems' => $error->problems]),
             $error instanceof BadPhoto => self::answer(422, 'The photo can not be read', $error->getMessage(), ['reason' => $error->reason]),
             $error instanceof ChangedElsewhere => self::answer(409, 'Changed elsewhere meanwhile', $error->getMessage()),
+            $error instanceof NotWanted => self::answer(409, 'Not wanted any more', 'It was cancelled while it was worked out; nothing was kept.'),
             $error instanceof CoreError => self::answer(422, 'That is outside what the model knows', $error->getMessage()),
             $error instanceof AuthenticationException => self::answer(401, 'Not signed in', 'Sign in and try again; nothing is lost.'),
             $error instanceof TokenMismatchException => self::answer(419, 'The page is out of date', 'Reload the page and try again; nothing is lost.'),

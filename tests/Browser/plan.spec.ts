@@ -1,20 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Locator, type Page } from '@playwright/test';
+import { beside, open, passes, picture, planned, sequence, zones } from './planPlace';
 import { unseenPhoto, walkedTo } from './unseen';
-
-const zones = (page: Page): Locator => page.getByRole('list', { name: 'Zones of the plan' }).getByRole('button');
-const sequence = (page: Page): Locator => page.getByTestId('sequence');
-const passes = (page: Page): Locator => sequence(page).getByRole('rowheader');
-const beside = (page: Page, what: string): Promise<void> =>
-    page.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
-const planned = (page: Page) => expect(page.getByRole('button', { name: 'All is planned' })).toBeVisible({ timeout: 60_000 });
-const picture = (page: Page): Locator => page.getByRole('img', { name: /^the picture after pass/ });
-
-async function open(page: Page): Promise<void> {
-    const { studies } = (await (await page.request.get('/api/studies')).json()) as { studies: { id: number; name: string }[] };
-    await page.goto(`/plan/${studies.filter((s) => s.name === 'Low water').pop()?.id ?? ''}`);
-    await expect(zones(page).first()).toBeVisible();
-}
 
 const pdf = async (page: Page, name: string): Promise<void> => {
     const answer = await page.request.get((await page.getByRole('link', { name }).getAttribute('href')) ?? '');
@@ -192,43 +179,6 @@ test('a pass is put where another one is, by the mouse and by the keyboard', asy
         await page.getByRole('button', { name: 'Undo: change the sequence, "rope"' }).click();
     }
     await expect.poll(numbers).toEqual(before);
-});
-
-test('a photo of the drawing is held against the plan, and one of something else is not', async ({ page }) => {
-    test.setTimeout(240_000);
-    await open(page);
-    await planned(page);
-    await beside(page, 'Check');
-    const part = page.getByRole('region', { name: 'Check the drawing' });
-    await expect(part.getByRole('button', { name: 'Try with a made-up photo' })).toBeVisible();
-    await page.waitForLoadState('networkidle');
-    const begun = await part.getByRole('region', { name: /^Check of/ }).count();
-    await part.getByLabel('Laid so far').selectOption('2');
-    await part.getByRole('button', { name: 'Try with a made-up photo' }).focus();
-    await page.keyboard.press('Enter');
-    await expect(part.getByRole('status')).toHaveText('Holding the photo against the plan…');
-    const checks = part.getByRole('region', { name: /^Check of/ });
-    await expect(checks).toHaveCount(begun + 1, { timeout: 90_000 });
-    await expect(checks.first().getByRole('list', { name: 'What to do next, zone by zone' }).getByRole('listitem').first()).toContainText(
-        /Go on: |in place of|eave|ift/,
-    );
-    await expect(checks.first().getByAltText('where it differs from the plan so far')).toBeVisible();
-    const result = await new AxeBuilder({ page }).include('main').withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
-    expect(result.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')).toEqual([]);
-
-    // Another photo is said to be another; its corners can be set by keyboard and mouse, and that does not help.
-    const chooser = page.waitForEvent('filechooser');
-    await part.getByRole('button', { name: 'Choose a photo of the drawing' }).click();
-    await (await chooser).setFiles(unseenPhoto());
-    await expect(part.getByRole('alert')).toContainText(/does not look like|No sheet of paper/, { timeout: 60_000 });
-    const corner = part.getByRole('button', { name: /^Corner at the drawing's top left: 15 % across/ });
-    await corner.focus();
-    await page.keyboard.press('ArrowLeft');
-    await expect(part.getByRole('button', { name: /^Corner at the drawing's top left: 1[0-4] % across/ })).toBeFocused();
-    await part.getByRole('button', { name: 'Read it with these corners' }).click();
-    await expect(part.getByRole('alert')).toContainText(/does not look like|bare paper/, { timeout: 60_000 });
-    await checks.first().getByRole('button', { name: 'Remove' }).click();
-    await expect(checks).toHaveCount(begun);
 });
 
 test('has no serious accessibility faults beside any of its parts, and fits the screen', async ({ page }) => {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Edits\Once;
+use App\Edits\Unwanted;
 use App\Models\PencilRow;
 use App\Models\Study;
 use Illuminate\Http\UploadedFile;
@@ -52,6 +53,20 @@ it('makes every kind of change once, however often it is sent under its key', fu
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/735', 'lengthLeft' => 60], under('key-of-a-length'))->assertSuccessful();
     expect(PencilRow::query()->where('number', '735')->pluck('length_left')->all())->toBe([120.0, 60.0]);
 });
+
+it('keeps nothing of what is said to be unwanted while it is worked out, by whoever asked for it', function (bool $isOwn) {
+    [$user, $other] = [$this->artistWithDrawer(), $this->artist('other')];
+    $study = $this->study($user);
+    // Said in the middle, as a page does that is waiting for the answer.
+    DB::listen(static fn ($query) => str_starts_with($query->sql, 'insert into `photos`') ? Unwanted::say($isOwn ? $user : $other, 'key-of-a-photo') : null);
+    $files = Storage::allFiles();
+    $answer = $this->actingAs($user)->postJson("/api/studies/$study->id/photos", ['photo' => $this->photo()], under('key-of-a-photo'));
+    expect($answer->status())->toBe($isOwn ? 409 : 201)->and($study->photos()->count())->toBe($isOwn ? 1 : 2);
+    $this->postJson('/api/unwanted', ['key' => 'key-of-a-photo'])->assertNoContent();
+    $this->postJson('/api/unwanted', ['key' => 'no'])->assertUnprocessable();
+    // Kept before, it stays kept.
+    expect($study->photos()->count())->toBe($isOwn ? 1 : 2)->and(Storage::allFiles() === $files)->toBe($isOwn);
+})->with(['by oneself' => true, 'by a stranger' => false]);
 
 it('takes one change back for an undo that is sent three times, and none for one that stands on something else', function (string $history, Closure $change, Closure $words) {
     $user = $this->artistWithDrawer();

@@ -55,14 +55,22 @@ final class MeasuringSheetController extends Controller
 
     public function photo(SheetPhotoRequest $request, MeasuringSheet $sheet): JsonResponse
     {
-        return new JsonResponse(self::shown($this->sheets->read($sheet, $request->photo()->getRealPath())));
+        $this->once($request, fn (): int => $this->sheets->read($sheet, $request->photo()->getRealPath())->id);
+
+        return new JsonResponse(self::shown($sheet->refresh()));
     }
 
-    public function madeUp(MeasuringSheet $sheet): JsonResponse
+    public function madeUp(Request $request, MeasuringSheet $sheet): JsonResponse
     {
-        [$read, $jpeg] = $this->sheets->madeUp($sheet, random_int(1, 100_000));
+        $photo = '';
+        $this->once($request, function () use ($sheet, &$photo): int {
+            [$read, $photo] = $this->sheets->madeUp($sheet, random_int(1, 100_000));
 
-        return new JsonResponse([...self::shown($read), 'photo' => 'data:image/jpeg;base64,'.base64_encode($jpeg)]);
+            return $read->id;
+        });
+
+        // The photo itself is kept nowhere: asked for once more under the same key, what it said is there alone.
+        return new JsonResponse([...self::shown($sheet->refresh()), ...($photo === '' ? [] : ['photo' => 'data:image/jpeg;base64,'.base64_encode($photo)])]);
     }
 
     public function correct(SheetColourRequest $request, MeasuringSheet $sheet): JsonResponse

@@ -30,6 +30,9 @@ final class CheckDrawing
 
     private const LEAST_PLACES = 12;
 
+    /** Places of the grid that are left out along the drawing's edges: its corners are found to a millimetre or two. */
+    private const FROM_EDGE = 3;
+
     /**
      * @param  list<array{float, float}>|null  $corners  of the drawing in pixels of the photo, where somebody has set them
      * @param  list<Pencil>  $pencils  at hand
@@ -137,29 +140,29 @@ final class CheckDrawing
     }
 
     /**
-     * Places well within a zone: at its borders a photo that is a little off shows the neighbour.
+     * Places well within a zone and the drawing: at the border of one a photo that is a little off shows the neighbour, and at that of
+     * the other bare paper, of which a little makes a dark shade a middle one.
      *
      * @return array<int, array<int, non-empty-list<int>>> by zone and shade
      */
     private static function inner(DrawingPlan $plan, ExpectedDrawing $expected): array
     {
-        $width = $expected->width;
+        [$width, $height] = [$expected->width, $expected->height];
         $numbers = $plan->labels->numbers();
         $inner = [];
-        foreach ($numbers as $at => $zone) {
-            if ($expected->shades[$at] < 0) {
-                continue;
-            }
-            $x = $at % $width;
-            foreach ([-1, 1, -2, 2, -$width, $width, -2 * $width, 2 * $width] as $by) {
-                if (abs($by) < 3 && ($x + $by < 0 || $x + $by >= $width)) {
+        for ($y = self::FROM_EDGE; $y < $height - self::FROM_EDGE; $y++) {
+            for ($x = self::FROM_EDGE; $x < $width - self::FROM_EDGE; $x++) {
+                $at = $y * $width + $x;
+                if ($expected->shades[$at] < 0) {
                     continue;
                 }
-                if (($numbers[$at + $by] ?? $zone) !== $zone) {
-                    continue 2;
+                foreach ([-1, 1, -2, 2, -$width, $width, -2 * $width, 2 * $width] as $by) {
+                    if ($numbers[$at + $by] !== $numbers[$at]) {
+                        continue 2;
+                    }
                 }
+                $inner[$numbers[$at]][$expected->shades[$at]][] = $at;
             }
-            $inner[$zone][$expected->shades[$at]][] = $at;
         }
 
         return $inner;

@@ -56,12 +56,18 @@ export async function askMade<T>(path: string, options: Options = {}): Promise<[
     return [answer, made === null ? null : Number(made)];
 }
 
+/** Under which key something is asked for, and by what it is taken back while the answer is under way. */
+export interface Sending {
+    key: string;
+    signal?: AbortSignal;
+}
+
 /** Sends a file; where files are taken in one at a time it is sent again when its turn may have come. */
 export async function askWithFile<T>(
     path: string,
     name: string,
     file: File,
-    key: string,
+    sending: Sending,
     more: Readonly<Record<string, string>> = {},
 ): Promise<T> {
     const form = new FormData();
@@ -69,7 +75,7 @@ export async function askWithFile<T>(
     Object.entries(more).forEach(([field, value]) => form.set(field, value));
     for (let tries = 1; ; tries++) {
         try {
-            return await ask<T>(path, { method: 'POST', form, key });
+            return await ask<T>(path, { method: 'POST', form, ...sending });
         } catch (error) {
             if (!(error instanceof RequestFailed) || error.status !== BUSY || error.retryAfter > LONGEST_TURN || tries >= MOST_TURNS) {
                 throw error;
@@ -142,6 +148,9 @@ async function answerOf(path: string, { method = 'GET', json, form, signal, key 
 function isProblem(data: unknown): data is Problem {
     return typeof data === 'object' && data !== null && 'detail' in data && typeof data.detail === 'string';
 }
+
+/** Whether something failed only because it was taken back. */
+export const isTakenBack = (error: unknown): boolean => error instanceof DOMException && error.name === 'AbortError';
 
 /** The sentence to show for anything that was thrown. */
 export function sentenceOf(error: unknown): string {

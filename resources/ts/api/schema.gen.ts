@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/unwanted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayUnwanted"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/grain": {
         parameters: {
             query?: never;
@@ -3334,6 +3350,31 @@ export interface operations {
         };
         responses: {
             /** @description whoever was signed in elsewhere no longer is */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sayUnwanted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @description of a change that is being worked out */
+                    key: string;
+                };
+            };
+        };
+        responses: {
+            /** @description nothing of it is kept if it was not made yet; whoever waits for it is answered 409 */
             204: {
                 headers: {
                     [name: string]: unknown;

@@ -26,7 +26,7 @@ export function useStudyChanges(study: Study | undefined, onFault: (error: unkno
     const path = `/api/studies/${study?.id ?? 0}`;
     return {
         open: useMutation({
-            mutationFn: (photo: File) => askWithFile<Study>('/api/studies', 'photo', photo, newKey()),
+            mutationFn: (photo: File) => askWithFile<Study>('/api/studies', 'photo', photo, { key: newKey() }),
             onSuccess: () => askAnew(client, 'studies'),
             onError: onFault,
         }),

@@ -8,6 +8,8 @@ use KnottyPrism\Core\Chart\BenchCamera\Shot;
 use KnottyPrism\Core\Chart\MeasuredPencils;
 use KnottyPrism\Core\Chart\ReadChart;
 use KnottyPrism\Core\Chart\Reading\ChartReading;
+use KnottyPrism\Core\Chart\Reading\LensBend;
+use KnottyPrism\Core\Chart\Reading\SquaredSheet;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
 use KnottyPrism\Core\Error\BadPhoto;
@@ -67,7 +69,20 @@ it('reads boxes in every ordinary photo', function (Shot $shot) {
     'half of it in shadow' => [fn () => new Shot(shadow: 0.5, shadowAt: 0.45)],
     'at a desk, one way' => [fn () => Shot::ordinary(1)],
     'and another' => [fn () => Shot::ordinary(3)],
+    'through a wide lens' => [fn () => new Shot(turn: 41, tilt: 12, barrel: 0.07)],
+    'through one that bends the other way' => [fn () => new Shot(tilt: 12, barrel: -0.05)],
 ]);
+
+it('takes a lens for straight unless the sheet shows that it is not', function () {
+    $bendOf = static fn (float $barrel): float => (new ReflectionProperty(SquaredSheet::class, 'bend'))->getValue(SquaredSheet::of(BenchCamera::photograph(filledSheet()->flat, new Shot(turn: 8, barrel: $barrel, blur: 0.2, noise: 2), 1100, 3), filledSheet()->sheet))->k;
+    expect($bendOf(0.0))->toBe(0.0)->and($bendOf(0.05))->toEqualWithDelta(0.05, 0.006)->and($bendOf(-0.03))->toEqualWithDelta(-0.03, 0.006);
+});
+
+it('leads from the photo to a straight lens and back', function (float $k) {
+    $bend = new LensBend($k, 1600, 1200);
+    [$u, $v] = $bend->bent(...$bend->straight(130.0, 1105.0));
+    expect($u)->toEqualWithDelta(130.0, 0.1)->and($v)->toEqualWithDelta(1105.0, 0.1)->and($bend->straight(800.0, 600.0))->toBe([800.0, 600.0]);
+})->with([0.0, 0.03, 0.09, -0.09]);
 
 it('says the one thing to do about a bad photo', function (Shot $shot, string $reason, string $size = 'a4') {
     $photo = BenchCamera::photograph(filledSheet($size)->flat, $shot, 1000, 3);

@@ -47,7 +47,7 @@ export function useImport() {
     const refused = (error: unknown) =>
         setProblems(error instanceof RequestFailed ? (error.problem.problems ?? [error.message]) : [sentenceOf(error)]);
     const begin = useMutation({
-        mutationFn: (file: File) => askWithFile<DrawerImport>('/api/drawer/imports', 'file', file, newKey()),
+        mutationFn: (file: File) => askWithFile<DrawerImport>('/api/drawer/imports', 'file', file, { key: newKey() }),
         onSuccess: async (begun) => {
             await put(begun);
             setId(begun.id);

@@ -72,7 +72,7 @@ export function usePhotoChanges(study: Study, put: (survey: Survey) => Promise<v
     const survey = ['survey', study.id];
     return {
         add: useMutation({
-            mutationFn: (photo: File) => askWithFile<Survey>(base, 'photo', photo, newKey()),
+            mutationFn: (photo: File) => askWithFile<Survey>(base, 'photo', photo, { key: newKey() }),
             onSuccess: put,
             onError: onFault,
         }),

@@ -112,7 +112,7 @@ export const useRamp = (study: number, line: Line | null, stamp: string) =>
 export function useBringIn(onDone: (study: Study) => void, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     return useMutation({
-        mutationFn: (file: File) => askWithFile<Study>('/api/studies/bundle', 'file', file, newKey()),
+        mutationFn: (file: File) => askWithFile<Study>('/api/studies/bundle', 'file', file, { key: newKey() }),
         onSuccess: async (study) => {
             await askAnew(client, 'studies', 'drawer');
             onDone(study);

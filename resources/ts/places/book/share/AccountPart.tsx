@@ -11,7 +11,7 @@ import { Row } from '../../../ui/layout';
 export function AccountPart() {
     const client = useQueryClient();
     const bringIn = useMutation({
-        mutationFn: (file: File) => askWithFile<TakenIn>('/api/book/account', 'file', file, newKey()),
+        mutationFn: (file: File) => askWithFile<TakenIn>('/api/book/account', 'file', file, { key: newKey() }),
         onSuccess: () => client.invalidateQueries(),
     });
     const taken = bringIn.data;

@@ -2,6 +2,7 @@ import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
+import { Reading } from '../../../ui/Reading';
 import { readAs, type Said, type useHand } from './useHand';
 
 const Photo = styled.img`
@@ -40,7 +41,7 @@ export function ByPhoto({ state, onRead }: { state: ReturnType<typeof useHand>; 
             </Row>
             <div role="alert">{state.fault !== null && <p>{state.fault}</p>}</div>
             <div role="status">
-                {isReading && <p>Reading the photo…</p>}
+                {isReading && <Reading words="Reading the photo…" onCancel={state.takeBack} />}
                 {notes.map((note) => (
                     <p key={note}>{note}</p>
                 ))}

@@ -1,8 +1,9 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, askWithFile, sentenceOf } from '../../../api/client';
+import { ask, askWithFile, isTakenBack, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Hand, StripsRead, StripsSaid } from '../../../api/types';
+import { useTakenBack } from '../../../api/useTakenBack';
 
 /** What is said of one strip: the dab of its ladder that it is most like, the colours of a photo, a try each, or what a meter says. */
 export type Said = { rung: number } | { hexes: readonly string[] } | { lab: number[] };
@@ -41,7 +42,8 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
         queryFn: ({ signal }) => ask<Hand>(`/api/hand?${on}`, { signal }),
         placeholderData: keepPreviousData,
     });
-    const onError = (error: unknown) => setFault(sentenceOf(error));
+    const { begin, takeBack } = useTakenBack();
+    const onError = (error: unknown) => setFault(isTakenBack(error) ? null : sentenceOf(error));
     const put = async (answer: Hand) => {
         setFault(null);
         // Every prediction goes by the hand: what was asked before is asked anew.
@@ -61,14 +63,14 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
     });
     const reading = { onSuccess: () => setFault(null), onError };
     const photograph = useMutation({
-        mutationFn: (file: File) => askWithFile<StripsRead>(`/api/hand/photo?${on}`, 'photo', file, newKey()),
+        mutationFn: (file: File) => askWithFile<StripsRead>(`/api/hand/photo?${on}`, 'photo', file, begin()),
         ...reading,
     });
     const makeUp = useMutation({
-        mutationFn: () => ask<StripsRead>(`/api/hand/made-up?${on}`, { method: 'POST' }),
+        mutationFn: () => ask<StripsRead>(`/api/hand/made-up?${on}`, { method: 'POST', ...begin() }),
         ...reading,
     });
-    return { on, hand, learn, use, photograph, makeUp, fault };
+    return { on, hand, learn, use, photograph, makeUp, takeBack, fault };
 }
 
 /** What was said, as it is sent: every try of a photo is a strip of its own. */

@@ -2,12 +2,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { putAnswer } from '../../../api/answers';
-import { ask, askFile, askWithFile, sentenceOf } from '../../../api/client';
+import { ask, askFile, askWithFile, isTakenBack, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Sheet, SheetBox, Sheets, TrayPencil } from '../../../api/types';
+import { useTakenBack } from '../../../api/useTakenBack';
 import { Column, PartHead } from '../../../ui/Column';
 import { Button, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
+import { Reading } from '../../../ui/Reading';
 import { Bringing, useImport } from '../ImportPart';
 import { MeasuredBoxes } from './MeasuredBoxes';
 import { SheetForm, type NewSheet } from './SheetForm';
@@ -34,7 +36,8 @@ function useSheets() {
             setMade(sheet.photo);
         }
     };
-    const onError = (error: unknown) => setFault(sentenceOf(error));
+    const { begin: asked, takeBack } = useTakenBack();
+    const onError = (error: unknown) => setFault(isTakenBack(error) ? null : sentenceOf(error));
     const changing = { onSuccess: put, onError };
     const begin = useMutation({
         mutationFn: (json: NewSheet) => ask<Sheet>('/api/drawer/sheets', { method: 'POST', json, key: newKey() }),
@@ -42,18 +45,18 @@ function useSheets() {
     });
     const ownPage = useMutation({
         mutationFn: ({ file, fields }: { file: File; fields: Readonly<Record<string, string>> }) =>
-            askWithFile<Sheet>('/api/drawer/swatches', 'photo', file, newKey(), fields),
+            askWithFile<Sheet>('/api/drawer/swatches', 'photo', file, asked(), fields),
         ...changing,
         onMutate: () => setMade(null),
     });
     const photograph = useMutation({
         mutationFn: ({ id, file }: { id: number; file: File }) =>
-            askWithFile<Sheet>(`/api/drawer/sheets/${id}/photo`, 'photo', file, newKey()),
+            askWithFile<Sheet>(`/api/drawer/sheets/${id}/photo`, 'photo', file, asked()),
         ...changing,
         onMutate: () => setMade(null),
     });
     const makeUp = useMutation({
-        mutationFn: (id: number) => ask<Sheet>(`/api/drawer/sheets/${id}/made-up`, { method: 'POST' }),
+        mutationFn: (id: number) => ask<Sheet>(`/api/drawer/sheets/${id}/made-up`, { method: 'POST', ...asked() }),
         ...changing,
     });
     const correct = useMutation({
@@ -61,7 +64,7 @@ function useSheets() {
             ask<Sheet>(`/api/drawer/sheets/${id}`, { method: 'PATCH', json }),
         ...changing,
     });
-    return { sheets, begin, ownPage, photograph, makeUp, correct, made, fault, setFault };
+    return { sheets, begin, ownPage, photograph, makeUp, takeBack, correct, made, fault, setFault };
 }
 
 type SheetsState = ReturnType<typeof useSheets>;
@@ -106,6 +109,7 @@ export function MeasureView({ known, onFault }: MeasureViewProps) {
                         isPending={state.ownPage.isPending}
                         onDraft={setSwatches}
                         onRead={(file, fields) => state.ownPage.mutate({ file, fields }, { onSuccess: show })}
+                        onCancel={state.takeBack}
                     />
                 </Suspense>
             ) : sheet === undefined ? (
@@ -152,7 +156,7 @@ function SheetAtHand({ sheet, state, onFault }: { sheet: Sheet; state: SheetsSta
                 <PrintAndPhotograph sheet={sheet} state={state} isReading={isReading} />
             )}
             <div role="status">
-                {isReading && <p>Reading the photo…</p>}
+                {isReading && <Reading words="Reading the photo…" onCancel={state.takeBack} />}
                 {!isReading && sheet.measured > 0 && (
                     <p>
                         {sheet.measured} of {sheet.pencils.length} pencils measured

@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { Button, TextInput } from '../../../ui/controls';
 import { FourCorners, inShares } from '../../../ui/FourCorners';
 import { Row } from '../../../ui/layout';
+import { Reading } from '../../../ui/Reading';
 import { usePicture } from '../../../ui/usePicture';
 import { PaperChoice } from './PaperChoice';
 import { SheetFields } from './SheetFields';
@@ -18,10 +19,11 @@ interface SwatchPageProps {
     isPending: boolean;
     onDraft: (change: (draft: SwatchDraft) => SwatchDraft) => void;
     onRead: (file: File, fields: Readonly<Record<string, string>>) => void;
+    onCancel: () => void;
 }
 
 /** A page of swatches that one already has: a grid is laid over its photo, and what lies in it is written down row after row. */
-export function SwatchPage({ draft, papers, isPending, onDraft, onRead }: SwatchPageProps) {
+export function SwatchPage({ draft, papers, isPending, onDraft, onRead, onCancel }: SwatchPageProps) {
     const { file } = draft;
     const choose = (
         <FileTrigger
@@ -54,6 +56,7 @@ export function SwatchPage({ draft, papers, isPending, onDraft, onRead }: Swatch
                         </Button>
                         {choose}
                     </Row>
+                    <div role="status">{isPending && <Reading words="Reading the photo…" onCancel={onCancel} />}</div>
                 </SheetFields>
             )}
         </>

@@ -6,6 +6,7 @@ import type { DrawingCheck, DrawingFinding, Plan, Study } from '../../../api/typ
 import { Column, PartHead } from '../../../ui/Column';
 import { Button, NativeSelect, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
+import { Reading } from '../../../ui/Reading';
 import { CornerPicker } from './CornerPicker';
 import { laidText, passesWords, ZonesLaid, type Laid } from './ZonesLaid';
 import { useChecks } from './useChecks';
@@ -81,7 +82,7 @@ export function CheckPart({ study, picture }: { study: Study; picture: Plan }) {
                 onMadeUp={() => state.makeUp.mutate(progress)}
             />
             <ZonesLaid key={all[0]?.id} picture={picture} laid={zones} onLaid={setChosen} />
-            <div role="status">{isReading && <p>Holding the photo against the plan…</p>}</div>
+            <div role="status">{isReading && <Reading words="Holding the photo against the plan…" onCancel={state.takeBack} />}</div>
             <div role="alert">
                 {state.fault !== null && <p>{state.fault}</p>}
                 {state.checks.error !== null && <p>{sentenceOf(state.checks.error)}</p>}

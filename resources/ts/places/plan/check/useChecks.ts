@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putAnswer } from '../../../api/answers';
-import { ask, askWithFile, sentenceOf } from '../../../api/client';
+import { ask, askWithFile, isTakenBack, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { DrawingCheck, DrawingChecks } from '../../../api/types';
+import { useTakenBack } from '../../../api/useTakenBack';
 import { inShares, type Corners } from '../../../ui/FourCorners';
 
 /** Passes laid of every zone, and of those that differ: "3:2,5:0". */
@@ -30,10 +31,11 @@ export function useChecks(study: number) {
         setInHand(null);
         await putAnswer(client, key, { checks: [check, ...(client.getQueryData<DrawingChecks>(key)?.checks ?? [])] });
     };
-    const onError = (error: unknown) => setFault(sentenceOf(error));
+    const { begin, takeBack } = useTakenBack();
+    const onError = (error: unknown) => setFault(isTakenBack(error) ? null : sentenceOf(error));
     const photograph = useMutation({
         mutationFn: ({ file, passes, zones, corners }: Photographed) =>
-            askWithFile<DrawingCheck>(base, 'photo', file, newKey(), {
+            askWithFile<DrawingCheck>(base, 'photo', file, begin(), {
                 passes: String(passes),
                 ...(zones === '' ? {} : { zones }),
                 ...(corners === null ? {} : { corners: inShares(corners) }),
@@ -44,7 +46,7 @@ export function useChecks(study: number) {
     });
     const makeUp = useMutation({
         mutationFn: ({ passes, zones }: SoFar) =>
-            ask<DrawingCheck>(`${base}/made-up`, { method: 'POST', json: zones === '' ? { passes } : { passes, zones } }),
+            ask<DrawingCheck>(`${base}/made-up`, { method: 'POST', json: zones === '' ? { passes } : { passes, zones }, ...begin() }),
         onMutate: () => setInHand(null),
         onSuccess: put,
         onError,
@@ -54,5 +56,5 @@ export function useChecks(study: number) {
         onSuccess: (left) => putAnswer(client, key, left),
         onError,
     });
-    return { base, checks, photograph, makeUp, remove, fault, inHand };
+    return { base, checks, photograph, makeUp, takeBack, remove, fault, inHand };
 }
