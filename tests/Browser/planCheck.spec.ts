@@ -24,7 +24,7 @@ test('a photo of the drawing is held against the plan, and one of something else
     await expect(part.getByRole('alert')).toHaveText('');
     await page.waitForTimeout(9000);
     const { checks: kept } = (await (
-        await page.request.get(`/api/studies/${/\d+/.exec(page.url())?.[0]}/plan/checks`)
+        await page.request.get(`/api/studies/${/plan\/(\d+)/.exec(page.url())?.[1]}/plan/checks`)
     ).json()) as DrawingChecks;
     expect(kept).toHaveLength(begun);
     await part.getByRole('button', { name: 'Try with a made-up photo' }).press('Enter');

@@ -40,7 +40,7 @@ export function SwatchPage({ draft, papers, isPending, onDraft, onRead, onCancel
                 pressure; what a light hand makes of it is assumed.
             </p>
             {file === null ? (
-                choose
+                <Row>{choose}</Row>
             ) : (
                 <SheetFields
                     onSubmit={(e) => {
