@@ -38,7 +38,7 @@ describe('the log', () => {
         expect(first.textContent).toContain('741, 6.8 mm');
         expect(within(first).getByAltText('The drawing as it was then').getAttribute('src')).toBe('/api/studies/7/plan/checks/5/photo');
         const totals = within(screen.getByRole('region', { name: 'Totals' }));
-        expect(totals.getByRole('row', { name: /^all of it 2 2 h 05 18 13 cm/ })).toBeTruthy();
+        expect(totals.getByRole('row', { name: /^all of it 2 2 h 05 18 131 mm/ })).toBeTruthy();
         expect(totals.getByRole('link', { name: 'Calendar' }).getAttribute('href')).toBe('/api/book/log/log.ics');
     });
 
@@ -92,6 +92,6 @@ describe('the log', () => {
 
     it('writes minutes and lengths as one says them', () => {
         expect([4, 59.6, 60, 125].map(inHours)).toEqual(['4 min', '1 h 00', '1 h 00', '2 h 05']);
-        expect([0.42, 9.96, 14.4, 131].map(inLength)).toEqual(['0.4 mm', '10.0 mm', '14 mm', '13 cm']);
+        expect([0.42, 9.96, 14.4, 131].map(inLength)).toEqual(['0.4 mm', '10.0 mm', '14 mm', '131 mm']);
     });
 });

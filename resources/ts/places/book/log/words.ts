@@ -4,8 +4,8 @@ export const inHours = (minutes: number): string => {
     return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
 };
 
-/** Of pencil: "4 mm", "12 cm" */
-export const inLength = (mm: number): string => (mm < 100 ? `${mm < 10 ? mm.toFixed(1) : Math.round(mm)} mm` : `${Math.round(mm / 10)} cm`);
+/** Of pencil, in one unit, so that a column can be compared: "0.4 mm", "131 mm" */
+export const inLength = (mm: number): string => `${mm < 10 ? mm.toFixed(1) : Math.round(mm)} mm`;
 
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 const HOUR = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
