@@ -50,11 +50,11 @@ final class Originals
         return count($found);
     }
 
-    /** Whether a fault came from the bucket: it does not answer, or refuses its key. */
+    /** Whether a fault came from the bucket: it does not answer, or refuses its key. That one photo is gone is another matter. */
     public static function areAway(\Throwable $error): bool
     {
         for ($cause = $error; $cause !== null; $cause = $cause->getPrevious()) {
-            if ($cause instanceof AwsException) {
+            if ($cause instanceof AwsException && $cause->getStatusCode() !== 404) {
                 return true;
             }
         }
