@@ -18,6 +18,9 @@ final class Once
 {
     public const HEADER = 'Idempotency-Key';
 
+    /** What a key looks like. */
+    public const KEY = '/^[\x21-\x7e]{8,40}$/D';
+
     /** In the answer: what the change made, so that the next one can say what it stands on. */
     public const MADE = 'Change-Made';
 
@@ -101,7 +104,7 @@ final class Once
         if ($key === null) {
             return null;
         }
-        if (! is_string($key) || preg_match('/^[\x21-\x7e]{8,40}$/D', $key) !== 1) {
+        if (! is_string($key) || preg_match(self::KEY, $key) !== 1) {
             throw ValidationException::withMessages(['key' => 'The key of a change is 8 to 40 plain letters and digits.']);
         }
 

@@ -12,7 +12,6 @@ says() { # WORDS COMMAND…: it fails, and says so
   local words=$1 out; shift
   ! out=$("$@" 2>&1) && grep -q "$words" <<< "$out"
 }
-ask() { MYSQL_PWD=$(setting DB_PASSWORD) mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -u"$(setting DB_USERNAME)" "$(setting DB_DATABASE)" -N -B -e "$1"; }
 # Every row of every table that is somebody's work, and every photo.
 state() {
   local table

@@ -13,7 +13,6 @@ beside=$(mktemp -d)
 clean_up() { stop_all; stop_bucket; rm -rf "$KP_VAR" "$beside"; }
 trap clean_up EXIT
 stop_all; rm -rf "$KP_VAR"
-ask() { MYSQL_PWD=$(setting DB_PASSWORD) mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -u"$(setting DB_USERNAME)" "$(setting DB_DATABASE)" -N -B -e "$1"; }
 get() { curl -s -o /dev/null -w '%{http_code}' -H 'Accept: application/json' -c "$beside/cookies" -b "$beside/cookies" "$BASE_URL$1"; }
 photo() { get "/api/studies/$(ask 'select min(id) from studies')/photo"; }
 here() { find "$KP_VAR/storage/app/private/photos" -name "${1:-*}" -type f 2>/dev/null | wc -l; }

@@ -19,7 +19,7 @@ prepare_folders
 printf 'QUEUE_CONNECTION=redis\nCACHE_STORE=redis\nSESSION_DRIVER=redis\nREDIS_HOST=127.0.0.1\nREDIS_PORT=%s\n' "$port" >> "$KP_VAR/.env"
 holds "with queue, cache and sessions in Redis the application starts, and is well" ./start --background
 holds "an artist signs in, plans a picture and marks it at the desk there" node tests/Ops/soak.mjs 0.2 1
-rows() { MYSQL_PWD=$(setting DB_PASSWORD) mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -u"$(setting DB_USERNAME)" "$(setting DB_DATABASE)" -N -B -e 'select (select count(*) from sessions) + (select count(*) from jobs)'; }
+rows() { ask 'select (select count(*) from sessions) + (select count(*) from jobs)'; }
 holds "  with no session and no job in the database" [ "$(rows)" = 0 ]
 holds "  but in Redis" bash -c '[ "$(redis-cli -p "$0" dbsize)" -gt 0 ] && redis-cli -p "$0" keys "*" | grep -q knotty' "$port"
 [ "$failed" -eq 0 ]

@@ -149,9 +149,6 @@ function isProblem(data: unknown): data is Problem {
     return typeof data === 'object' && data !== null && 'detail' in data && typeof data.detail === 'string';
 }
 
-/** Whether something failed only because it was taken back. */
-export const isTakenBack = (error: unknown): boolean => error instanceof DOMException && error.name === 'AbortError';
-
 /** The sentence to show for anything that was thrown. */
 export function sentenceOf(error: unknown): string {
     if (error instanceof RequestFailed) {
@@ -160,3 +157,7 @@ export function sentenceOf(error: unknown): string {
     }
     return 'Something went wrong on this page. Reload it; what you chose is saved.';
 }
+
+/** The sentence for what failed; none for what was only taken back. */
+export const faultOf = (error: unknown): string | null =>
+    error instanceof DOMException && error.name === 'AbortError' ? null : sentenceOf(error);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Account;
 
+use App\Edits\Once;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** The key of a change that was asked for and is not wanted any more. */
@@ -12,6 +13,6 @@ final class UnwantedRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['key' => ['required', 'string', 'regex:/^[\x21-\x7e]{8,40}$/D']];
+        return ['key' => ['required', 'string', 'regex:'.Once::KEY]];
     }
 }

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, askWithFile, isTakenBack, sentenceOf } from '../../../api/client';
+import { ask, askWithFile, faultOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Hand, StripsRead, StripsSaid } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -43,7 +43,7 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
         placeholderData: keepPreviousData,
     });
     const { begin, takeBack } = useTakenBack();
-    const onError = (error: unknown) => setFault(isTakenBack(error) ? null : sentenceOf(error));
+    const onError = (error: unknown) => setFault(faultOf(error));
     const put = async (answer: Hand) => {
         setFault(null);
         // Every prediction goes by the hand: what was asked before is asked anew.

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { putAnswer } from '../../../api/answers';
-import { ask, askFile, askWithFile, isTakenBack, sentenceOf } from '../../../api/client';
+import { ask, askFile, askWithFile, faultOf, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Sheet, SheetBox, Sheets, TrayPencil } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -37,7 +37,7 @@ function useSheets() {
         }
     };
     const { begin: asked, takeBack } = useTakenBack();
-    const onError = (error: unknown) => setFault(isTakenBack(error) ? null : sentenceOf(error));
+    const onError = (error: unknown) => setFault(faultOf(error));
     const changing = { onSuccess: put, onError };
     const begin = useMutation({
         mutationFn: (json: NewSheet) => ask<Sheet>('/api/drawer/sheets', { method: 'POST', json, key: newKey() }),

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putAnswer } from '../../../api/answers';
-import { ask, askWithFile, isTakenBack, sentenceOf } from '../../../api/client';
+import { ask, askWithFile, faultOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { DrawingCheck, DrawingChecks } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -32,7 +32,7 @@ export function useChecks(study: number) {
         await putAnswer(client, key, { checks: [check, ...(client.getQueryData<DrawingChecks>(key)?.checks ?? [])] });
     };
     const { begin, takeBack } = useTakenBack();
-    const onError = (error: unknown) => setFault(isTakenBack(error) ? null : sentenceOf(error));
+    const onError = (error: unknown) => setFault(faultOf(error));
     const photograph = useMutation({
         mutationFn: ({ file, passes, zones, corners }: Photographed) =>
             askWithFile<DrawingCheck>(base, 'photo', file, begin(), {
