@@ -14,6 +14,7 @@ use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
@@ -92,13 +93,14 @@ foreach ($folder === null ? [] : (glob("$folder/*.png") ?: []) as $file) {
     $files[basename($file, '.png')] = $file;
 }
 echo "the picture to come beside its photo, 297 mm wide, 24 pencils, 12 zones\n";
-printf("%-16s %12s %12s %14s %12s %10s %10s %8s\n", '', '2 mm, ΔE00', '0.3 mm', 'value, steps', 'zones, ΔE00', 'cold', 'a pass', 'MB');
+printf("%-16s %12s %10s %14s %12s %10s %10s %8s\n", '', '2 mm, ΔE00', '0.3 mm', 'value, steps', 'zones, ΔE00', 'cold', 'a pass', 'MB');
 $times = $kept = [];
 foreach ($files as $name => $file) {
     $copy = (new PhotoIntake)->take($file);
     [$small, $large] = [Raster::scaled($copy, 240), Raster::scaled($copy, 1154)];
     $cells = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
     $plan = (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($cells, ZoneMap::proposed($cells, ZONES));
+    memory_reset_peak_usage();
     $start = hrtime(true);
     $preview = new Preview($paper, $plan->map->labels, $cells, DrawnZone::all($plan));
     $material = $preview->material(PixelGrid::ofSrgb($large->width, $large->height, $large->pixels), WIDE_MM);
@@ -107,16 +109,32 @@ foreach ($files as $name => $file) {
     $start = hrtime(true);
     $preview->after(2, $material);
     $next = (hrtime(true) - $start) / 1e9;
+    $megabytes = memory_get_peak_usage() / 1e6;
     // Of a smaller photograph, as if it were a megapixel.
     $megapixels = $large->width * $large->height / 1e6;
     [$times[], $kept[]] = [$cold / $megapixels, $next / $megapixels];
     $mm = WIDE_MM / $large->width;
-    $of = static fn (float $blur): array => apart(seen($large->pixels, $large->width, $large->height, $blur / $mm), seen($drawn, $large->width, $large->height, $blur / $mm));
-    [$far, $near] = [$of(2.0), $of(0.3)];
-    printf("%-16s %12.1f %12.1f %14.2f %12.2f %8.2f s %8.2f s %8d\n", $name, $far[0], $near[0], $far[1], zones($plan, $drawn, $material), $cold, $next, memory_get_peak_usage() / 1e6);
+    $of = static fn (string $wanted, float $blur): array => apart(seen($wanted, $large->width, $large->height, $blur / $mm), seen($drawn, $large->width, $large->height, $blur / $mm));
+    [$far, $near] = [$of($large->pixels, 2.0), $of($large->pixels, 0.3)];
+    printf("%-16s %12.1f %10.1f %14.2f %12.2f %8.2f s %8.2f s %8d\n", $name, $far[0], $near[0], $far[1], zones($plan, $drawn, $material), $cold, $next, $megabytes);
+    $fitted = fitted($plan->tone, $large);
+    [$far, $near] = [$of($fitted, 2.0), $of($fitted, 0.3)];
+    printf("%-16s %12.1f %10.1f %14.2f\n", '  its tones fit', $far[0], $near[0], $far[1]);
 }
 printf("%-58s %9.2f s   under 1.5\n", 'a megapixel, cold, median', Table::quantile($times, 0.5));
 printf("%-58s %9.2f s   under 0.3\n", '  another pass, median', Table::quantile($kept, 0.5));
+
+/** The photo as it is aimed at: its tones folded into what paper and pencils reach. */
+function fitted(ToneFit $tone, Raster $photo): string
+{
+    $known = [];
+    $bytes = '';
+    foreach (str_split($photo->pixels, 3) as $pixel) {
+        $bytes .= $known[$pixel] ??= (string) hex2bin(substr(Srgb::ofXyz($tone->fitted(Srgb::ofBytes(ord($pixel[0]), ord($pixel[1]), ord($pixel[2]))->lab())->xyz())->hex(), 1));
+    }
+
+    return $bytes;
+}
 
 /** How far the mean of what is drawn of a zone's run or touch lies from the mean of what the model foresees at its values; the worst of those that cover 2 %. */
 function zones(PlannedPicture $plan, string $drawn, Material $material): float

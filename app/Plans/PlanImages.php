@@ -23,7 +23,7 @@ use KnottyPrism\Core\Picture\Preview\Preview;
 /** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
 final class PlanImages
 {
-    private const VERSION = 5;
+    private const VERSION = 6;
 
     /** Side of the squares in which colours are compared, pixels. */
     private const SQUARE = 9;

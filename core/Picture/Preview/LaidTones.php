@@ -16,8 +16,8 @@ use KnottyPrism\Core\Medium\Swatches\Coat;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
 
 /**
- * What a zone's passes leave at every value of its run: between two shades each pass is pressed as the value lies between theirs and then
- * laid, so that a gradient is one and no blend of two colours. Beyond the lightest and the darkest shade a hand goes on as it was
+ * What a zone's passes leave at every value of its run: between two shades each pass is pressed as the value lies between theirs ({@see ByEye})
+ * and then laid, so that a gradient is one and no blend of two colours. Beyond the lightest and the darkest shade a hand goes on as it was
  * going, by a mark at most.
  */
 final readonly class LaidTones
@@ -41,11 +41,15 @@ final readonly class LaidTones
     {
         $values = array_map(static fn (DrawnShade $s): float => $s->seen->l, $run);
         $tones = [];
+        $eyes = [];
+        for ($at = 1; $at < count($run); $at++) {
+            $eyes[] = $this->byEye($run[$at - 1], $run[$at]);
+        }
         $lowest = (int) floor($values[0] - self::beyond($values, 0));
         $highest = (int) ceil($values[count($values) - 1] + self::beyond($values, count($values) - 1));
         for ($level = 0; $level < self::LEVELS; $level++) {
             // Beyond what a hand goes on to nothing changes.
-            $tones[] = $level > 0 && ($level <= $lowest || $level > $highest) ? $tones[$level - 1] : $this->at($run, $values, (float) max($lowest, min($highest, $level)), $passes);
+            $tones[] = $level > 0 && ($level <= $lowest || $level > $highest) ? $tones[$level - 1] : $this->at($run, $values, $eyes, (float) max($lowest, min($highest, $level)), $passes);
         }
 
         return $tones;
@@ -66,8 +70,9 @@ final readonly class LaidTones
     /**
      * @param  list<DrawnShade>  $run
      * @param  list<float>  $values
+     * @param  list<?ByEye>  $eyes  from each shade to the next
      */
-    private function at(array $run, array $values, float $level, int $passes): Tone
+    private function at(array $run, array $values, array $eyes, float $level, int $passes): Tone
     {
         [$from, $to, $share] = BetweenValues::of($values, $level);
         if ($from === $to && count($run) > 1) {
@@ -83,7 +88,18 @@ final readonly class LaidTones
             return $this->laid($dark->steps, $passes)->towards($this->laid($light->steps, $passes), $share);
         }
 
+        return $this->graded($dark, $light, isset($eyes[$from]) ? $eyes[$from]->share($share) : 0.0, $passes);
+    }
+
+    private function graded(DrawnShade $dark, DrawnShade $light, float $share, int $passes): Tone
+    {
         return $this->laid(array_map(static fn (Pass|Finish|null $a, Pass|Finish|null $b): Coat|Finish|null => self::between($a, $b, $share), $dark->steps, $light->steps), $passes);
+    }
+
+    /** By the whole sequence, as the picture is to be when all is laid; nothing where the two have no passes in common. */
+    private function byEye(DrawnShade $dark, DrawnShade $light): ?ByEye
+    {
+        return $dark->goesWith($light) ? ByEye::between(fn (float $share): float => $this->graded($dark, $light, $share, PHP_INT_MAX)->lightness()) : null;
     }
 
     private static function between(Pass|Finish|null $dark, Pass|Finish|null $light, float $share): Coat|Finish|null

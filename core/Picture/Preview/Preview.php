@@ -26,6 +26,9 @@ final class Preview
     /** What is a difference to be drawn, in CIELAB: of a touch from the run, of a light from what surrounds it. */
     private const CLEARLY = 2.0;
 
+    /** Off by no more than this in a* and in b*, and by half a level in L*, a colour is not {@see self::CLEARLY} off. */
+    private const NEARLY = 1.36;
+
     private const KEPT_PAPER = "\xff";
 
     /** @var list<list<DrawnShade>> by look: a zone's run, or a touch alone */
@@ -106,15 +109,20 @@ final class Preview
             }
         }
         $looks = strtr($zones, implode('', array_map(chr(...), range(0, 255))), implode('', $runs));
+        [$lightness, $reds, $blues] = [$photo->l, $photo->a, $photo->b];
         $at = 0;
         foreach ($rows as $row) {
             $from = $row * $this->labels->width;
             foreach ($columns as $column) {
                 // Within a cell that is kept white what is clearly darker than the cell lies beyond the light's edge.
-                if ($this->whites !== null && $this->whites[$from + $column] === "\1" && $photo->l[$at] > $this->cells->l[$from + $column] - self::CLEARLY) {
+                if ($this->whites !== null && $this->whites[$from + $column] === "\1" && $lightness[$at] > $this->cells->l[$from + $column] - self::CLEARLY) {
                     $looks[$at] = self::KEPT_PAPER;
                 } elseif (isset($touched[$zones[$at]])) {
-                    $looks[$at] = chr($this->nearest(ord($zones[$at]), $touched[$zones[$at]][(int) ($photo->l[$at] + 0.5)], $photo->l[$at], $photo->a[$at], $photo->b[$at]));
+                    $run = $touched[$zones[$at]][(int) ($lightness[$at] + 0.5)];
+                    // Most pixels have the run's colour, and no touch is looked for.
+                    if (abs($run->a - $reds[$at]) > self::NEARLY || abs($run->b - $blues[$at]) > self::NEARLY) {
+                        $looks[$at] = chr($this->nearest(ord($zones[$at]), $run, $lightness[$at], $reds[$at], $blues[$at]));
+                    }
                 }
                 $at++;
             }

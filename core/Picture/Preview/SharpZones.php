@@ -30,6 +30,7 @@ final class SharpZones
         [$across, $down] = [$labels->width, $labels->height];
         $columns = $window->columns($photo->width, $across);
         $runs = self::runs($columns);
+        [$width, $lightness, $reds, $blues] = [$photo->width, $photo->l, $photo->a, $photo->b];
         $candidates = [];
         $sharp = '';
         foreach ($window->rows($photo->height, $down) as $y => $v) {
@@ -41,18 +42,29 @@ final class SharpZones
 
                     continue;
                 }
+                // Plain, as a quarter of all pixels lie near a border.
                 for ($x = $from; $x < $to; $x++) {
-                    $at = $y * $photo->width + $x;
+                    $at = $y * $width + $x;
+                    $u = $columns[$x];
                     $best = '';
                     $least = INF;
                     foreach ($near as [$byte, $l, $a, $b, $places]) {
+                        [$dl, $da, $db] = [$lightness[$at] - $l, $reds[$at] - $a, $blues[$at] - $b];
+                        $cost = $dl * $dl + $da * $da + $db * $db;
+                        if ($cost >= $least) {
+                            continue;
+                        }
                         $distance = INF;
                         foreach ($places as [$cx, $cy]) {
-                            $distance = min($distance, ($columns[$x] - $cx) ** 2 + ($v - $cy) ** 2);
+                            $apart = ($u - $cx) * ($u - $cx) + ($v - $cy) * ($v - $cy);
+                            if ($apart < $distance) {
+                                $distance = $apart;
+                            }
                         }
-                        $cost = ($photo->l[$at] - $l) ** 2 + ($photo->a[$at] - $a) ** 2 + ($photo->b[$at] - $b) ** 2 + self::PER_CELL ** 2 * $distance;
+                        $cost += self::PER_CELL ** 2 * $distance;
                         if ($cost < $least) {
-                            [$least, $best] = [$cost, $byte];
+                            $least = $cost;
+                            $best = $byte;
                         }
                     }
                     $sharp .= $best;

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture\Preview;
 
 use KnottyPrism\Core\Colour\Illuminant;
+use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\SrgbMatrix;
+use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 
@@ -24,6 +27,12 @@ final readonly class Tone
         $mean = $sheet->light($light);
 
         return new self($mean, array_map(static fn (array $s): array => [$s[0] - $mean[0], $s[1] - $mean[1], $s[2] - $mean[2]], $sheet->flecks($light)));
+    }
+
+    /** L* of the mean. */
+    public function lightness(): float
+    {
+        return Lab::ofXyz(new Xyz(...SrgbMatrix::xyzOfLinear(...$this->mean)))->l;
     }
 
     /** Part of the way to another. */

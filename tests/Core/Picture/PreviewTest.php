@@ -85,13 +85,16 @@ it('shows the bare paper first, and in the end at every value what is laid there
     $material = $preview->material($photo, 297.0);
     expect($preview->passes())->toBe(3)->and(count(array_unique(str_split($preview->after(0, $material), 3))))->toBe(1);
     $final = $preview->after(PHP_INT_MAX, $material);
-    // The dark of the form is laid as it was planned, its flecks and all, and so is what lies half way to its light: pressed half as hard, not blended.
+    // The dark of the form is laid as it was planned, its flecks and all, and so is its light.
     foreach ([[35.0, 'red@0.55 black@0.20 red@0.35'], [60.0, 'red@0.35 red@0.35']] as [$l, $stack]) {
         $own = array_keys(array_filter($photo->l, static fn (float $v, int $at): bool => abs($v - $l) < 0.5 && $material->looks[$at] === "\x01", ARRAY_FILTER_USE_BOTH));
         expect(count($own))->toBeGreaterThan(200)->and(meanOf($final, $own)->deltaE00(Pencils::colour($stack)))->toBeLessThan(1.0);
     }
-    $tones = (new LaidTones(Paper::whiteMedium(), Illuminant::D65))->over([drawnShade(new Lab(40, 0, 0), ['blue@0.80']), drawnShade(new Lab(60, 0, 0), ['blue@0.35'])], 1);
-    expect($tones[50]->mean)->toEqualWithDelta((new LaidTones(Paper::whiteMedium(), Illuminant::D65))->laid(Pencils::stack('blue@0.575')->steps, 1)->mean, 1e-9);
+    // What lies between two shades is the same pencil pressed otherwise, not their colours blended.
+    $laid = new LaidTones(Paper::whiteMedium(), Illuminant::D65);
+    $tones = $laid->over([drawnShade(new Lab(40, 0, 0), ['blue@0.80']), drawnShade(new Lab(60, 0, 0), ['blue@0.35'])], 1);
+    $apart = array_map(static fn (int $thousandths): float => max(array_map(static fn (float $a, float $b): float => abs($a - $b), $tones[50]->mean, $laid->laid(Pencils::stack('blue@'.$thousandths / 1000)->steps, 1)->mean)), range(400, 750));
+    expect(min($apart))->toBeLessThan(0.001);
     // Its run only grows lighter, beyond its shades too, and a left out pass comes in gradually.
     $y = array_map(static fn ($tone): float => $tone->mean[1], $tones);
     $sorted = $y;
@@ -104,6 +107,18 @@ it('shows the bare paper first, and in the end at every value what is laid there
     foreach (array_unique(str_split($preview->after(3, $material, grey: true), 3)) as $pixel) {
         expect($pixel[0])->toBe($pixel[1])->and($pixel[1])->toBe($pixel[2]);
     }
+});
+
+it('grades by the eye: values run evenly where one pencil fades out and another comes in', function () {
+    $laid = new LaidTones(Paper::whiteMedium(), Illuminant::D65);
+    $run = [drawnShade(new Lab(30, 0, 0), ['black@0.35', 'red@1.00', '']), drawnShade(new Lab(70, 0, 0), ['', '', 'blue@0.55'])];
+    $tones = $laid->over($run, 3);
+    [$dark, $light] = [$tones[30]->lightness(), $tones[70]->lightness()];
+    foreach (range(30, 70) as $l) {
+        expect($tones[$l]->lightness())->toEqualWithDelta($dark + ($l - 30) / 40 * ($light - $dark), 1.0);
+    }
+    // A pass that is not the last is pressed as it will be when all is laid, and both ends are as planned.
+    expect($tones[30]->mean)->toBe($laid->laid($run[0]->steps, 3)->mean)->and($laid->over($run, 2)[30]->mean)->toBe($laid->laid($run[0]->steps, 2)->mean);
 });
 
 it('draws touches where they lie, keeps whites, and lets borders follow the photo and not the grid', function () {
