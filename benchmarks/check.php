@@ -13,13 +13,13 @@ use KnottyPrism\Core\Chart\BenchCamera\DrawnPicture;
 use KnottyPrism\Core\Chart\BenchCamera\Shot;
 use KnottyPrism\Core\Chart\Check\CheckDrawing;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
-use KnottyPrism\Core\Chart\Check\Progress;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
+use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlanPicture;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -41,7 +41,7 @@ for ($n = 0; $n < 10; $n++) {
     $plan = $plans[$n % count($plans)];
     foreach ([1, 2, 60] as $stage => $passes) {
         $seed = 3 * $n + $stage + 1;
-        $progress = new Progress($passes);
+        $progress = new PassesLaid($passes);
         $drawn = new DrawnPicture($plan, $progress, 200.0, 18.0, $seed);
         $photo = BenchCamera::photograph($drawn->flat, Shot::ordinary($seed), 1600, $seed);
         $start = hrtime(true);

@@ -13,6 +13,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
 use KnottyPrism\Core\Picture\Palette\SetCosts;
 use KnottyPrism\Core\Picture\Palette\SetForecast;
+use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
@@ -75,9 +76,9 @@ Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () =>
 
 $large = photo('morning', 1154);
 $preview = new Preview($plan->paper, $plan->map->labels, $grid, DrawnZone::all($plan));
-Table::row(sprintf('preview of %.2f megapixels, cold', $large->count() / 1e6), Table::times(3, static fn () => $preview->after(3, $preview->material($large, 297.0))), 's', 'under 1.5', 2);
+Table::row(sprintf('preview of %.2f megapixels, cold', $large->count() / 1e6), Table::times(3, static fn () => $preview->after(new PassesLaid(3), $preview->material($large, 297.0))), 's', 'under 1.5', 2);
 $material = $preview->material($large, 297.0);
-Table::row('  another pass', Table::times(3, static fn () => $preview->after(2, $material)), 's', 'under 0.3', 2);
+Table::row('  another pass', Table::times(3, static fn () => $preview->after(new PassesLaid(2), $material)), 's', 'under 0.3', 2);
 
 Table::head("\npalettes against trying all");
 foreach ([[12, 3], [24, 4]] as [$of, $choose]) {

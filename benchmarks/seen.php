@@ -16,6 +16,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
+use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\DrawnShade;
@@ -104,10 +105,10 @@ foreach ($files as $name => $file) {
     $start = hrtime(true);
     $preview = new Preview($paper, $plan->map->labels, $cells, DrawnZone::all($plan));
     $material = $preview->material(PixelGrid::ofSrgb($large->width, $large->height, $large->pixels), WIDE_MM);
-    $drawn = $preview->after(PHP_INT_MAX, $material);
+    $drawn = $preview->after(PassesLaid::whole(), $material);
     $cold = (hrtime(true) - $start) / 1e9;
     $start = hrtime(true);
-    $preview->after(2, $material);
+    $preview->after(new PassesLaid(2), $material);
     $next = (hrtime(true) - $start) / 1e9;
     $megabytes = memory_get_peak_usage() / 1e6;
     // Of a smaller photograph, as if it were a megapixel.

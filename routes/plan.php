@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\DrawingCheckController;
+use App\Http\Controllers\Plan\PictureController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PlanSheetController;
 use App\Http\Middleware\TakesTurns;
@@ -21,11 +22,15 @@ Route::controller(PlanController::class)->group(function (): void {
     Route::post('/redo', 'redo');
     Route::post('/version', 'version');
     Route::get('/answers', 'answers')->middleware('throttle:heavy');
+    Route::get('/ramp', 'ramp');
+});
+
+Route::controller(PictureController::class)->group(function (): void {
     Route::get('/image', 'image');
     Route::get('/loupe', 'loupe');
     Route::get('/light', 'light');
     Route::get('/values', 'values');
-    Route::get('/ramp', 'ramp');
+    Route::get('/work', 'work');
 });
 
 Route::prefix('/checks')->controller(DrawingCheckController::class)->group(function (): void {

@@ -13,11 +13,11 @@ use KnottyPrism\Core\Chart\BenchCamera\DrawnPicture;
 use KnottyPrism\Core\Chart\BenchCamera\Shot;
 use KnottyPrism\Core\Chart\Check\CheckDrawing;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
-use KnottyPrism\Core\Chart\Check\Progress;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Formats\PlanJson;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Picture\PassesLaid;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
@@ -53,7 +53,7 @@ final class CheckCommand extends Command
     {
         $drawer = $this->drawer($input);
         $plan = $this->plan($input, $drawer);
-        $done = $input->getOption('done') === null ? Progress::whole() : PlanJson::progress($this->file($this->required($input, 'done')), $plan->zones);
+        $done = $input->getOption('done') === null ? PassesLaid::whole() : PlanJson::progress($this->file($this->required($input, 'done')), $plan->zones);
         $seed = $this->whole($input, 'made-up', 1_000_000);
         if ($seed !== null) {
             $photo = BenchCamera::photograph((new DrawnPicture($plan, $done, self::ACROSS, self::MARGIN, $seed))->flat, Shot::ordinary($seed), self::SIDE, $seed);

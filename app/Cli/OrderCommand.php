@@ -35,7 +35,7 @@ final class OrderCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $folder = rtrim($this->required($input, 'plan'), '/');
-        $way = Way::tryFrom($this->required($input, 'way')) ?? throw UnreadableText::choice('--way', array_column(Way::cases(), 'value'), $this->required($input, 'way'));
+        $way = $this->way($input);
         $hand = $this->required($input, 'hand');
         if (! in_array($hand, self::HANDS, true)) {
             throw UnreadableText::choice('--hand', self::HANDS, $hand);

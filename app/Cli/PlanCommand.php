@@ -10,9 +10,14 @@ use App\Print\PaletteCard;
 use App\Resources\PlannedPictureResource;
 use Illuminate\Contracts\Console\Kernel;
 use KnottyPrism\Core\Colour\Illuminant;
+use KnottyPrism\Core\Desk\Order\FindOrder;
+use KnottyPrism\Core\Desk\Order\Sessions;
+use KnottyPrism\Core\Desk\Order\Way;
+use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Formats\PlanSteps;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
@@ -52,6 +57,8 @@ final class PlanCommand extends Command
             ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…; "" for free', implode(',', School::opinion()->settings()))
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
             ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', (string) self::WIDE_MM)
+            ->addOption('way', null, InputOption::VALUE_REQUIRED, 'of working, which the previews by session go by: '.implode('|', array_column(Way::cases(), 'value')), Way::AreaByArea->value)
+            ->addOption('session', null, InputOption::VALUE_REQUIRED, 'minutes', '60')
             ->addOption('light', null, InputOption::VALUE_REQUIRED, 'what the previews are seen under, '.implode('|', array_column(Illuminant::cases(), 'value')), Illuminant::D65->value)
             ->addOption('loupe', null, InputOption::VALUE_REQUIRED, 'a place to draw at real scale besides, X,Y as shares of the picture')
             ->addOption('out', null, InputOption::VALUE_REQUIRED, 'folder to write into');
@@ -68,6 +75,7 @@ final class PlanCommand extends Command
         $wide = (float) ($this->whole($input, 'wide', 2000) ?? self::WIDE_MM);
         $light = Illuminant::tryFrom($this->required($input, 'light')) ?? throw UnreadableText::choice('--light', array_column(Illuminant::cases(), 'value'), $this->required($input, 'light'));
         $loupe = self::place($input);
+        $habits = new WorkingHabits($this->way($input), session: (int) $this->whole($input, 'session', WorkingHabits::LONGEST_SESSION));
         $start = hrtime(true);
         $staging = $out.'.'.getmypid().'.partial';
         Interrupted::onSignals();
@@ -80,12 +88,14 @@ final class PlanCommand extends Command
             $labels = $plan->map->labels;
             file_put_contents("$staging/layers.png", Raster::encoded($labels->width, $labels->height, 1, $labels->bytes, 'png'));
             $drawings = new PlanDrawings($plan, $grid, $copy, $wide, $light);
-            $drawings->write($staging, static fn (int $done, int $of) => self::say($output, "preview $done of $of"));
+            $answer = PlannedPictureResource::plan($plan);
+            [$work] = PlanSteps::of(self::encoded($answer), $labels, $wide, $habits);
+            $drawings->write($staging, Sessions::of(FindOrder::for($work)->steps, $habits->session), static fn (int $done, int $of) => self::say($output, "preview $done of $of"));
             if ($loupe !== null) {
                 $drawings->loupe("$staging/loupe.png", ...$loupe);
             }
             $this->card($plan, pathinfo($photo, PATHINFO_FILENAME), $staging);
-            $answer = [...PlannedPictureResource::plan($plan), 'seconds' => round((hrtime(true) - $start) / 1e9, 2)];
+            $answer = [...$answer, 'seconds' => round((hrtime(true) - $start) / 1e9, 2)];
             file_put_contents("$staging/plan.json", self::encoded($answer)."\n");
             self::publish($staging, $out);
         } catch (Interrupted $interrupted) {
@@ -167,7 +177,7 @@ final class PlanCommand extends Command
     private static function publish(string $from, string $to): void
     {
         self::folder($to);
-        foreach (glob("$to/preview-*.png") ?: [] as $old) {
+        foreach (glob("$to/{preview,session}-*.png", GLOB_BRACE) ?: [] as $old) {
             unlink($old);
         }
         foreach (glob("$from/*.*") ?: [] as $file) {

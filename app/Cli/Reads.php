@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cli;
 
 use KnottyPrism\Core\Chart\Reading\Photograph;
+use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\OutOfRange;
@@ -71,6 +72,11 @@ trait Reads
         $hand = $input->hasOption('hand') ? $input->getOption('hand') : null;
 
         return is_string($hand) ? $found->under(HandJson::hand($this->file($hand))) : $found;
+    }
+
+    private function way(InputInterface $input): Way
+    {
+        return Way::tryFrom($this->required($input, 'way')) ?? throw UnreadableText::choice('--way', array_column(Way::cases(), 'value'), $this->required($input, 'way'));
     }
 
     private function mode(InputInterface $input): Mode

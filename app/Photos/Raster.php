@@ -25,9 +25,14 @@ final readonly class Raster
     /** The working copy with its longest side at most so long; each pixel the mean of those it covers. */
     public static function scaled(WorkingCopy $copy, int $side): self
     {
-        [$width, $height] = self::within($copy->width, $copy->height, $side);
+        return self::sized($copy, ...self::within($copy->width, $copy->height, $side));
+    }
+
+    /** The working copy at a size, larger ones too; each pixel the mean of those it covers, or between those that it lies among. */
+    public static function sized(WorkingCopy $copy, int $width, int $height): self
+    {
         $image = self::image($copy->width, $copy->height, $copy->pixels);
-        $image->resizeImage($width, $height, Imagick::FILTER_BOX, 1);
+        $image->resizeImage($width, $height, $width > $copy->width ? Imagick::FILTER_TRIANGLE : Imagick::FILTER_BOX, 1);
         $image->setImageFormat('rgb');
         $image->setImageDepth(8);
 
@@ -50,11 +55,18 @@ final readonly class Raster
         return PixelGrid::ofSrgb($piece->width, $piece->height, $piece->pixels)->enlarged($toWidth, $toHeight);
     }
 
-    public function png(): string
+    /** @param  ?float  $mmPerPixel  how large it is on paper, where that is known */
+    public function png(?float $mmPerPixel = null): string
     {
         $image = self::image($this->width, $this->height, $this->pixels);
         $image->setFormat('png');
         $image->setImageFormat('png');
+        $image->setImageCompressionQuality(self::PNG_FAST);
+        $image->setOption('png:exclude-chunks', 'date,time');
+        if ($mmPerPixel !== null) {
+            $image->setImageUnits(Imagick::RESOLUTION_PIXELSPERCENTIMETER);
+            $image->setImageResolution(10 / $mmPerPixel, 10 / $mmPerPixel);
+        }
 
         return $image->getImageBlob();
     }
@@ -70,6 +82,8 @@ final readonly class Raster
         // The plainest file there is, so that nothing is said twice about the bytes.
         $image->readImageBlob(sprintf("%s %d %d 255\n%s", $channels === 3 ? 'P6' : 'P5', $width, $height, $bytes));
         $image->setImageFormat($kind);
+        // When it was made is said nowhere: the same picture is the same bytes.
+        $image->setOption('png:exclude-chunks', 'date,time');
         $image->setImageCompressionQuality($kind === 'png' ? self::PNG_FAST : self::JPEG_QUALITY);
 
         return $image->getImageBlob();

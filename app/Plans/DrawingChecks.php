@@ -17,12 +17,12 @@ use KnottyPrism\Core\Chart\Check\CheckDrawing;
 use KnottyPrism\Core\Chart\Check\CheckedShade;
 use KnottyPrism\Core\Chart\Check\CheckedZone;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
-use KnottyPrism\Core\Chart\Check\Progress;
 use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
+use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 
 /** Photos of a study's half-done drawing, held against its plan and kept side by side. */
@@ -56,13 +56,13 @@ final class DrawingChecks
      *
      * @throws BadPhoto|BadFile
      */
-    public function photographed(PlanGround $ground, Progress $progress, string $path, ?array $corners): DrawingCheckRow
+    public function photographed(PlanGround $ground, PassesLaid $progress, string $path, ?array $corners): DrawingCheckRow
     {
         return $this->checked($ground, $progress, SheetPhotos::read($path), $corners);
     }
 
     /** The same with a photo that the bench camera makes up of the drawing at that stage. */
-    public function madeUp(PlanGround $ground, Progress $progress, int $seed): DrawingCheckRow
+    public function madeUp(PlanGround $ground, PassesLaid $progress, int $seed): DrawingCheckRow
     {
         $drawn = new DrawnPicture($this->plan($ground), $progress, self::ACROSS, self::MARGIN, $seed);
 
@@ -70,7 +70,7 @@ final class DrawingChecks
     }
 
     /** @param  list<array{float, float}>|null  $corners */
-    private function checked(PlanGround $ground, Progress $progress, Photograph $photo, ?array $corners): DrawingCheckRow
+    private function checked(PlanGround $ground, PassesLaid $progress, Photograph $photo, ?array $corners): DrawingCheckRow
     {
         $inPixels = $corners === null ? null : array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners);
         $check = CheckDrawing::of($photo, $this->plan($ground), $progress, $ground->shelf->usable()->pencils, $inPixels);
@@ -87,7 +87,7 @@ final class DrawingChecks
     }
 
     /** @return list<array{zone: int, name: string, passes: int}> zones that are laid farther, or less far, than the others */
-    private static function apart(PlanGround $ground, Progress $progress): array
+    private static function apart(PlanGround $ground, PassesLaid $progress): array
     {
         $apart = [];
         foreach ($progress->byZone as $zone => $passes) {

@@ -12,6 +12,7 @@ use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelWindow;
+use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\ErrorMap;
@@ -35,13 +36,13 @@ final class PlanImages
     }
 
     /** @return string a PNG at screen size */
-    public function after(PlanGround $ground, int $passes, SeenAs $seen): string
+    public function after(PlanGround $ground, Stage $stage, SeenAs $seen): string
     {
-        return Computed::kept($this->key($ground, "$passes/".$seen->key()), self::KEPT_SECONDS, function () use ($ground, $passes, $seen): string {
-            $preview = $this->preview($ground);
+        return Computed::kept($this->key($ground, $stage->key().'/'.$seen->key()), self::KEPT_SECONDS, function () use ($ground, $stage, $seen): string {
+            $preview = $this->preview($ground, $stage);
             $material = $this->material($ground, $preview);
 
-            return $seen->png($material->width, $material->height, $preview->after($passes, $material, $seen->light));
+            return $seen->png($material->width, $material->height, $preview->after($stage->laid, $material, $seen->light));
         });
     }
 
@@ -51,7 +52,7 @@ final class PlanImages
         return Computed::kept($this->key($ground, 'error'), self::KEPT_SECONDS, function () use ($ground): string {
             $preview = $this->preview($ground);
             $material = $this->material($ground, $preview);
-            $bytes = $preview->after(PHP_INT_MAX, $material);
+            $bytes = $preview->after(PassesLaid::whole(), $material);
             $photo = $this->photo($ground);
             $map = ErrorMap::of(PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes), PixelGrid::ofSrgb($photo->width, $photo->height, $bytes), self::SQUARE);
 
@@ -63,18 +64,18 @@ final class PlanImages
      * @param  array{float, float}  $place  shares of the picture
      * @return string a PNG of a piece at real scale, see {@see Loupe}
      */
-    public function loupe(PlanGround $ground, int $passes, array $place, SeenAs $seen): string
+    public function loupe(PlanGround $ground, Stage $stage, array $place, SeenAs $seen): string
     {
         $photo = $ground->study->photo();
         $wide = $ground->study->frame()->wholeWidth();
         $loupe = Loupe::at($place[0], $place[1], $wide, $photo->width / $photo->height);
 
-        return Computed::kept($this->key($ground, "loupe/$passes/{$seen->key()}/{$loupe->window->left}/{$loupe->window->top}"), self::KEPT_SECONDS, function () use ($ground, $passes, $seen, $photo, $wide, $loupe): string {
+        return Computed::kept($this->key($ground, "loupe/{$stage->key()}/{$seen->key()}/{$loupe->window->left}/{$loupe->window->top}"), self::KEPT_SECONDS, function () use ($ground, $stage, $seen, $photo, $wide, $loupe): string {
             $piece = $this->balanced($ground, $this->photos->window($photo, ...$loupe->pixels($photo->width, $photo->height)));
             $grid = Raster::resized($piece->width, $piece->height, $piece->bytes, Loupe::WIDTH, Loupe::HEIGHT);
-            $preview = $this->preview($ground);
+            $preview = $this->preview($ground, $stage);
 
-            return $seen->png(Loupe::WIDTH, Loupe::HEIGHT, $preview->after($passes, $preview->material($grid, $wide, $loupe->window), $seen->light));
+            return $seen->png(Loupe::WIDTH, Loupe::HEIGHT, $preview->after($stage->laid, $preview->material($grid, $wide, $loupe->window), $seen->light));
         });
     }
 
@@ -85,7 +86,7 @@ final class PlanImages
         return Computed::kept($this->key($ground, 'values'), self::KEPT_SECONDS, function () use ($ground): array {
             $grid = $ground->grid();
             $preview = $this->preview($ground);
-            $bytes = $preview->after(PHP_INT_MAX, $preview->material($grid, $ground->study->frame()->wholeWidth()));
+            $bytes = $preview->after(PassesLaid::whole(), $preview->material($grid, $ground->study->frame()->wholeWidth()));
 
             return ['photo' => ErrorMap::valueRun($grid), 'plan' => ErrorMap::valueRun(PixelGrid::ofSrgb($grid->width, $grid->height, $bytes))];
         });
@@ -116,14 +117,14 @@ final class PlanImages
         return new Material(...$kept);
     }
 
-    private function preview(PlanGround $ground): Preview
+    private function preview(PlanGround $ground, ?Stage $stage = null): Preview
     {
         $zones = $this->plans->zones($ground);
         $targets = PlannedPictures::targets($ground, $this->plans->planned($ground, $zones));
         $drawn = [];
         foreach ($zones as $zone) {
             $own = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->zone === $zone->zone));
-            $drawn[] = $one = DrawnZone::of($zone->zone, $own, count($own) === count($zone->wishes) ? $zone->sequence : null);
+            $drawn[] = $one = DrawnZone::of($zone->zone, $own, count($own) === count($zone->wishes) ? $stage->inOrder[$zone->zone] ?? $zone->sequence : null);
             if ($one->run === []) {
                 throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
             }

@@ -7,7 +7,6 @@ namespace KnottyPrism\Core\Formats;
 use KnottyPrism\Core\Chart\Check\CheckedShade;
 use KnottyPrism\Core\Chart\Check\CheckedZone;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
-use KnottyPrism\Core\Chart\Check\Progress;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
@@ -15,6 +14,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\PassesLaid;
 
 /** A plan.json of the command line, read again to hold a drawing against it; and what is laid of it, {"passes": 2, "zones": {"rope": 1}}. */
 final class PlanJson
@@ -43,7 +43,7 @@ final class PlanJson
      *
      * @throws BadFile
      */
-    public static function progress(string $json, array $zones): Progress
+    public static function progress(string $json, array $zones): PassesLaid
     {
         $bad = BadFile::because('What is laid is JSON, {"passes": 2} for every zone, or {"passes": 2, "zones": {"rope": 1}} by the names of zones.');
         $data = json_decode($json, true, 8);
@@ -57,7 +57,7 @@ final class PlanJson
             $byZone[$number] = is_int($passes) ? $passes : throw $bad;
         }
 
-        return new Progress($data['passes'] ?? 0, $byZone);
+        return new PassesLaid($data['passes'] ?? 0, $byZone);
     }
 
     /** @param  array<mixed>  $zone */

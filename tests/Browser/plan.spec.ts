@@ -33,9 +33,17 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     }
     took('from zones to a printed plan', began);
 
-    // The scrubber goes back to the bare paper, and the errors can be seen.
-    await page.getByLabel('Pass', { exact: true }).fill('0');
-    await expect(page.getByRole('img', { name: /^the picture after pass 0/ })).toHaveAttribute('src', /step=0/);
+    // From the bare paper on, session by session as the desk lays it, and step by step; the errors can be seen.
+    const far = page.getByLabel('How far', { exact: true });
+    await expect(page.getByRole('radio', { name: 'Session' })).toBeChecked({ timeout: 20_000 });
+    await far.fill('0');
+    await expect(picture(page)).toHaveAttribute('src', /step=0/);
+    await far.press('ArrowRight');
+    await expect(picture(page)).toHaveAttribute('src', /work=\d+&order=/, { timeout: 20_000 });
+    await expect(page.getByText(/^About \d+ minutes: /)).toBeVisible();
+    await page.getByRole('radiogroup', { name: 'The picture after each' }).getByText('Step').click();
+    await far.press('ArrowRight');
+    await expect(picture(page)).toHaveAttribute('alt', /^the picture after step \d+ of \d+/, { timeout: 20_000 });
     await page.getByRole('radiogroup', { name: 'How it is looked at' }).getByText('Errors').click();
     await expect(page.getByRole('img', { name: /^where the plan differs/ })).toHaveAttribute('src', /step=error/, { timeout: 20_000 });
     await page.getByRole('radiogroup', { name: 'How it is looked at' }).getByText('Colour').click();

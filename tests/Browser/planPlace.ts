@@ -6,7 +6,7 @@ export const passes = (page: Page): Locator => sequence(page).getByRole('rowhead
 export const beside = (page: Page, what: string): Promise<void> =>
     page.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
 export const planned = (page: Page) => expect(page.getByRole('button', { name: 'All is planned' })).toBeVisible({ timeout: 60_000 });
-export const picture = (page: Page): Locator => page.getByRole('img', { name: /^the picture after pass/ });
+export const picture = (page: Page): Locator => page.getByRole('img', { name: /^the picture (after|as bare)/ });
 
 export async function open(page: Page): Promise<void> {
     const { studies } = (await (await page.request.get('/api/studies')).json()) as { studies: { id: number; name: string }[] };

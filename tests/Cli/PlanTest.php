@@ -80,9 +80,15 @@ it('plans the demo picture into a folder: plan, previews, card, all in the docum
 
     expect(glob("$out/preview-[0-9]*.png"))->toHaveCount($steps + 1)->and(file_get_contents(sprintf('%s/preview-%02d.png', $out, $steps)))->toBe(file_get_contents("$out/preview-final.png"));
     expect(getimagesize("$out/loupe.png"))->toMatchArray([0 => 720, 1 => 540, 'mime' => 'image/png']);
-    foreach (['preview-final.png', 'preview-final-grey.png', 'reference.png'] as $picture) {
-        expect(getimagesize("$out/$picture"))->toMatchArray([0 => 1000, 1 => 750, 'mime' => 'image/png']);
+    // As large as the drawing, by pixels of 0.2 mm: 210 by 157.5 mm.
+    foreach (['preview-final.png', 'preview-final-grey.png', 'reference.png', 'session-01.png'] as $picture) {
+        $image = new Imagick("$out/$picture");
+        expect([$image->getImageWidth(), $image->getImageHeight(), $image->getImageFormat()])->toBe([1050, 788, 'PNG'])->and($image->getImageResolution()['x'])->toEqualWithDelta($image->getImageUnits() === Imagick::RESOLUTION_PIXELSPERINCH ? 127.0 : 50.0, 0.1);
     }
+    // After the last session lies what lies after the last pass; after the first one neither that nor nothing.
+    $sessions = glob("$out/session-*.png");
+    [$bare, $first, $last, $final] = array_map(static fn (string $file): string => (new Imagick($file))->getImageSignature(), ["$out/preview-00.png", $sessions[0], $sessions[count($sessions) - 1], "$out/preview-final.png"]);
+    expect($last)->toBe($final)->and($first)->not->toBe($bare)->not->toBe($final);
     expect(substr((string) file_get_contents("$out/palette-card.pdf"), 0, 5))->toBe('%PDF-')->and(glob("$out*.partial"))->toBe([]);
     holdsDrawingsAgainst($out);
     ordersWork($out);

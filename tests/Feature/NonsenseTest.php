@@ -141,14 +141,14 @@ it('takes what is said in the book, or says what is wrong with it', function () 
 
 it('answers whatever is asked in an address, planned or not, or says what is wrong with it', function () {
     $faults = [];
-    $whole = ['plan/values', 'plan/image?step=2', 'plan/zones.pdf', 'plan/steps.pdf', 'plan/palette.pdf', 'plan/palette.gpl', 'plan/palette.csv', 'purchases', 'kept-recipes/card', 'bundle', 'spots.csv', 'comparison'];
+    $whole = ['plan/values', 'plan/image?step=2', 'plan/image?work=2', 'plan/work', 'plan/zones.pdf', 'plan/steps.pdf', 'plan/palette.pdf', 'plan/palette.gpl', 'plan/palette.csv', 'purchases', 'kept-recipes/card', 'bundle', 'spots.csv', 'comparison'];
     foreach ($whole as $path) {
         array_push($faults, ...faultsOf($this->getJson("$this->base/$path"), $path));
     }
     foreach ([
         "$this->base/spot" => ['photo' => $this->photoId, 'x' => 4, 'y' => 4, 'ring' => 9, 'steps' => 9, 'lightest' => 0], "$this->base/comparison" => ['one' => $this->photoId, 'other' => $this->photoId],
         "$this->base/photos/$this->photoId/look" => ['tone' => 'grey', 'steps' => 9, 'lightest' => 0, 'only' => 3, 'squint' => 1, 'balanced' => 0, 'push' => 1, 'by' => '1'], "$this->base/photos/$this->photoId/values" => ['steps' => 9],
-        "$this->base/plan/answers" => ['zone' => $this->zone], "$this->base/plan/ramp" => ['x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.3], "$this->base/plan/image" => ['step' => '1', 'tone' => 'grey'],
+        "$this->base/plan/answers" => ['zone' => $this->zone], "$this->base/plan/ramp" => ['x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.3], "$this->base/plan/image" => ['step' => '1', 'work' => 3, 'tone' => 'grey'],
         '/api/drawer/pencil' => ['id' => 'Slipway/624', 'paper' => 'white medium'], '/api/drawer/tray' => ['order' => 'number', 'line' => 'Slipway', 'wanted' => 1], '/api/drawer/equivalents' => ['from' => 'Slipway', 'to' => 'Foghorn'],
         '/api/drawer/chart' => ['ids' => ['Slipway/624', 'Slipway/661'], 'paper' => 'black', 'beneath' => 'light', 'above' => 'firm'], '/api/drawer/map.pdf' => ['order' => 'number', 'rows' => 2, 'slots' => 12, 'size' => 'a5'],
     ] as $path => $valid) {

@@ -8,9 +8,6 @@ use App\Answers\PlanAnswers;
 use App\Answers\RampAnswers;
 use App\Edits\PlanEdits;
 use App\Http\CannotBeShown;
-use App\Http\Requests\Plan\LightRequest;
-use App\Http\Requests\Plan\LoupeRequest;
-use App\Http\Requests\Plan\PictureRequest;
 use App\Http\Requests\Plan\PlanChangeRequest;
 use App\Http\Requests\Plan\RampRequest;
 use App\Http\Requests\Plan\VersionRequest;
@@ -20,7 +17,6 @@ use App\Jobs\ChoosePencils;
 use App\Jobs\TakePlanTurn;
 use App\Models\PlanRun;
 use App\Models\Study;
-use App\Plans\PlanImages;
 use App\Plans\PlanRepository;
 use App\Plans\PlanRunner;
 use App\Plans\PlanTurns;
@@ -147,43 +143,10 @@ final class PlanController extends Controller
         return new JsonResponse(['answers' => array_map(fn (SequenceAnswer $a): array => SequenceResource::answer($a, $ground->paper), $this->plans->planner($ground)->sequences($zone->wishes, $palette, self::ANSWERS))]);
     }
 
-    /** The picture after a pass, or at "error" how far its end is from the photo. */
-    public function image(PictureRequest $request, Study $study, PlanImages $images): Response
-    {
-        $ground = $this->plans->ground($this->user($request), $study);
-        $step = $request->step();
-
-        return self::png($step === null ? $images->error($ground) : $images->after($ground, $step, $request->seenAs()));
-    }
-
-    /** A piece of it from near. */
-    public function loupe(LoupeRequest $request, Study $study, PlanImages $images): Response
-    {
-        return self::png($images->loupe($this->plans->ground($this->user($request), $study), $request->step(), $request->place(), $request->seenAs()));
-    }
-
-    /** What was matched by daylight and parts under another light. */
-    public function light(LightRequest $request, Study $study, PlanImages $images): JsonResponse
-    {
-        $light = $request->light();
-
-        return new JsonResponse(['light' => $light->value, 'words' => $light->words(), 'parted' => $images->parted($this->plans->ground($this->user($request), $study), $light)]);
-    }
-
-    private static function png(string $bytes): Response
-    {
-        return new Response($bytes, 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);
-    }
-
     /** An even fade along a line across a zone. */
     public function ramp(RampRequest $request, Study $study, RampAnswers $ramps): JsonResponse
     {
         return new JsonResponse($ramps->across($this->plans->ground($this->user($request), $study), $request->from(), $request->to()));
-    }
-
-    public function values(Request $request, Study $study, PlanImages $images): JsonResponse
-    {
-        return new JsonResponse($images->valueRun($this->plans->ground($this->user($request), $study)));
     }
 
     private function whole(Request $request, Study $study, int $status = 200): JsonResponse

@@ -6,7 +6,6 @@ namespace KnottyPrism\Core\Chart\BenchCamera;
 
 use KnottyPrism\Core\Chart\Check\CheckedZone;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
-use KnottyPrism\Core\Chart\Check\Progress;
 use KnottyPrism\Core\Chart\Reading\BoxReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\SrgbMatrix;
@@ -17,6 +16,7 @@ use KnottyPrism\Core\Medium\Paper\Grain;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
+use KnottyPrism\Core\Picture\PassesLaid;
 
 /** A drawing as somebody has it half done: every zone's passes laid by a hand that wanders, in strokes, on the paper's grain, with bare paper around. */
 final class DrawnPicture
@@ -36,10 +36,10 @@ final class DrawnPicture
     private array $sums = [];
 
     /**
-     * @param  Progress  $progress  what is laid, which may be other than is said
+     * @param  PassesLaid  $progress  what is laid, which may be other than is said
      * @param  float  $acrossMm  width of the drawing; its height follows from the photo
      */
-    public function __construct(DrawingPlan $plan, Progress $progress, float $acrossMm, float $marginMm, int $seed)
+    public function __construct(DrawingPlan $plan, PassesLaid $progress, float $acrossMm, float $marginMm, int $seed)
     {
         $chance = new Chance($seed);
         $downMm = $acrossMm / $plan->shape();

@@ -13,6 +13,7 @@ use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Recipe\NextMove\AsItLies;
 use KnottyPrism\Core\Recipe\NextMove\FindWayOn;
 
@@ -39,7 +40,7 @@ final class CheckDrawing
      *
      * @throws BadPhoto with the one thing to do about it
      */
-    public static function of(Photograph $photo, DrawingPlan $plan, Progress $progress, array $pencils, ?array $corners = null): DrawingCheck
+    public static function of(Photograph $photo, DrawingPlan $plan, PassesLaid $progress, array $pencils, ?array $corners = null): DrawingCheck
     {
         $expected = ExpectedDrawing::of($plan, $progress);
         [$corners, $alike] = FitDrawing::in($photo, $expected, $corners);

@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Chart\Check;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
+use KnottyPrism\Core\Picture\PassesLaid;
 
 /**
  * The drawing as it should look now, place by place: every zone's shades after the passes that are laid, and between two shades as the
@@ -25,7 +26,7 @@ final readonly class ExpectedDrawing
     {
     }
 
-    public static function of(DrawingPlan $plan, Progress $progress): self
+    public static function of(DrawingPlan $plan, PassesLaid $progress): self
     {
         $levels = $nearest = [];
         foreach ($plan->zones as $zone) {

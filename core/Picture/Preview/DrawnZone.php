@@ -43,10 +43,13 @@ final readonly class DrawnZone
         return new self($number, $run, $touches);
     }
 
-    /** @return list<self> all zones of a plan */
-    public static function all(PlannedPicture $plan): array
+    /**
+     * @param  array<int, Sequence>  $inOrder  a zone's passes as they are laid, by zone; of others as their sequence has them
+     * @return list<self> all zones of a plan
+     */
+    public static function all(PlannedPicture $plan, array $inOrder = []): array
     {
-        return array_map(static fn (int $zone, SequenceAnswer $answer): self => self::of($zone, array_values($plan->targetsOf($zone)), $answer->sequence), array_keys($plan->zones), $plan->zones);
+        return array_map(static fn (int $zone, SequenceAnswer $answer): self => self::of($zone, array_values($plan->targetsOf($zone)), $inOrder[$zone] ?? $answer->sequence), array_keys($plan->zones), $plan->zones);
     }
 
     /** @return list<Pass|Finish|null> */

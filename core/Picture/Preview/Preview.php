@@ -14,6 +14,7 @@ use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
+use KnottyPrism\Core\Picture\PassesLaid;
 
 /**
  * The picture to come as pencil on paper, at its real size, after any pass: every pixel lies in a zone by the photo's own edges, takes what
@@ -33,6 +34,9 @@ final class Preview
 
     /** @var list<list<DrawnShade>> by look: a zone's run, or a touch alone */
     private array $looks = [];
+
+    /** @var list<int> by look: its zone */
+    private array $zoneOf = [];
 
     /** @var array<int, array{int, list<array{int, Lab}>}> by zone: the look of its run, and of each touch with its colour */
     private array $ofZone = [];
@@ -54,6 +58,7 @@ final class Preview
                 $this->looks[] = [$touch];
             }
             $this->ofZone[$zone->number] = [$run, $touches];
+            array_push($this->zoneOf, ...array_fill(0, 1 + count($touches), $zone->number));
         }
     }
 
@@ -159,15 +164,12 @@ final class Preview
         return new Lab((float) $level, $below->a + $share * ($above->a - $below->a), $below->b + $share * ($above->b - $below->b));
     }
 
-    /**
-     * @param  int  $passes  how many of each zone are laid: 0 the bare paper; beyond the last the end
-     * @return string sRGB, three bytes a pixel
-     */
-    public function after(int $passes, Material $material, Illuminant $light = Illuminant::D65, bool $grey = false): string
+    /** @return string sRGB, three bytes a pixel */
+    public function after(PassesLaid $passes, Material $material, Illuminant $light = Illuminant::D65, bool $grey = false): string
     {
         $contrast = PencilGrain::contrast($material->mmPerPixel);
         $tones = new LaidTones($this->paper, $light);
-        $colours = array_map(static fn (array $look): array => self::coloured($tones->over($look, $passes), $contrast, $grey), $this->looks);
+        $colours = array_map(static fn (array $look, int $zone): array => self::coloured($tones->over($look, $passes->of($zone)), $contrast, $grey), $this->looks, $this->zoneOf);
         $colours[255] = array_fill(0, LaidTones::LEVELS, array_fill(0, PencilGrain::PLACES, self::bytes($tones->laid([], 0)->mean, $grey)));
         [$looks, $levels, $grain] = [$material->looks, $material->levels, $material->grain];
         $drawn = '';

@@ -1409,6 +1409,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/{study}/plan/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        get: operations["planWork"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}/plan/light": {
         parameters: {
             query?: {
@@ -2406,6 +2424,17 @@ export interface components {
                 shade: string;
                 /** @description how much farther apart than by daylight */
                 deltaE00: number;
+            }[];
+        };
+        PlanWork: {
+            /** @description what each step is, from the bare paper on */
+            steps: string[];
+            sessions: {
+                /** @description steps that are laid when it ends */
+                ends: number;
+                words: string;
+                /** @description what to make of a drawing that is half done */
+                raw: string | null;
             }[];
         };
         StudyPurchases: {
@@ -5476,8 +5505,11 @@ export interface operations {
     };
     planImage: {
         parameters: {
-            query: {
-                step: string;
+            query?: {
+                /** @description passes of every zone, or error */
+                step?: string;
+                /** @description in its place: steps of the order of work */
+                work?: number;
                 tone?: components["parameters"]["tone"];
                 squint?: components["parameters"]["squint"];
                 /** @description what the picture is seen under */
@@ -5491,13 +5523,35 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description the picture after a pass */
+            /** @description the picture as far as it is laid */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "image/png": unknown;
+                };
+            };
+        };
+    };
+    planWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the order in which the plan is laid */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanWork"];
                 };
             };
         };
@@ -5530,7 +5584,9 @@ export interface operations {
     planLoupe: {
         parameters: {
             query: {
-                step: number;
+                step?: number;
+                /** @description in its place: steps of the order of work */
+                work?: number;
                 /** @description share of the picture's width */
                 x: number;
                 y: number;

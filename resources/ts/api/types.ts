@@ -15,6 +15,7 @@ export type DrawerLines = Schemas['DrawerLines'];
 export type DrawerReach = Schemas['DrawerReach'];
 export type StudyPurchases = Schemas['StudyPurchases'];
 export type PlanLight = Schemas['PlanLight'];
+export type PlanWork = Schemas['PlanWork'];
 export type ChartPencil = Schemas['ChartPencil'];
 export type LineTable = Schemas['LineTable'];
 export type StandIn = Schemas['StandIn'];

@@ -11,7 +11,6 @@ use KnottyPrism\Core\Chart\Check\CheckedZone;
 use KnottyPrism\Core\Chart\Check\DrawingCheck;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
 use KnottyPrism\Core\Chart\Check\ExpectedDrawing;
-use KnottyPrism\Core\Chart\Check\Progress;
 use KnottyPrism\Core\Chart\Check\StrayLight;
 use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Colour\Lab;
@@ -21,6 +20,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\PassesLaid;
 use Tests\Core\Pencils;
 
 /** A picture of three zones, a sky, a hill and a boat, each graded from its light to its dark across; or another, where these lie otherwise. */
@@ -54,18 +54,18 @@ function threeZones(bool $other = false): DrawingPlan
     return $plans[(int) $other] ??= new DrawingPlan(LabelGrid::ofNumbers($width, $height, $numbers), $photo, $zones, Paper::whiteMedium());
 }
 
-function drawnSo(Progress $progress, int $seed, float $margin = 14.0): DrawnPicture
+function drawnSo(PassesLaid $progress, int $seed, float $margin = 14.0): DrawnPicture
 {
     return new DrawnPicture(threeZones(), $progress, 140.0, $margin, $seed);
 }
 
-function checkOf(Photograph $photo, Progress $progress, ?DrawingPlan $plan = null, ?array $corners = null): DrawingCheck
+function checkOf(Photograph $photo, PassesLaid $progress, ?DrawingPlan $plan = null, ?array $corners = null): DrawingCheck
 {
     return CheckDrawing::of($photo, $plan ?? threeZones(), $progress, array_map(Pencils::named(...), ['red', 'blue', 'green', 'yellow', 'black', 'white']), $corners);
 }
 
 it('finds the drawing in an ordinary photo, however it lies, and reads what is there at every stage', function (int $passes, int $seed, float $median, float $most, bool $shadow) {
-    $progress = new Progress($passes);
+    $progress = new PassesLaid($passes);
     $drawn = drawnSo($progress, $seed);
     $shot = Shot::ordinary($seed);
     $check = checkOf(BenchCamera::photograph($drawn->flat, $shadow ? $shot : $shot->withoutShadow(), 1000, $seed), $progress);
@@ -97,8 +97,8 @@ it('knows a drawing that is just begun, light all over, by its colours', functio
         $zones[] = new CheckedZone($i + 1, "field $i", [new CheckedShade(Role::Light, 'light', new Lab($photo->l[(int) array_search($i + 1, $numbers, true)], 0, 0), Lab::ofXyz($stack->on(Paper::whiteMedium())->xyz()), $stack, [0, 1])]);
     }
     $plan = new DrawingPlan(LabelGrid::ofNumbers($width, $height, $numbers), $photo, $zones, Paper::whiteMedium());
-    $drawn = new DrawnPicture($plan, new Progress(1), 200.0, 18.0, $seed);
-    $check = checkOf(BenchCamera::photograph($drawn->flat, Shot::ordinary($seed)->withoutShadow(), 1000, $seed), new Progress(1), $plan);
+    $drawn = new DrawnPicture($plan, new PassesLaid(1), 200.0, 18.0, $seed);
+    $check = checkOf(BenchCamera::photograph($drawn->flat, Shot::ordinary($seed)->withoutShadow(), 1000, $seed), new PassesLaid(1), $plan);
     foreach ($check->findings as $finding) {
         expect($finding->found->deltaE00($drawn->truth[$finding->zone->number][0]))->toBeLessThan(5.0, $finding->zone->name);
     }
@@ -116,8 +116,8 @@ it('takes stray light off that lifts the darks alone, and leaves the hand what i
 
 it('says what differs most first, and what mends it', function () {
     // The boat's last passes are not laid, though they are said to be.
-    $laid = new Progress(60, [3 => 0]);
-    $check = checkOf(BenchCamera::photograph(drawnSo($laid, 2)->flat, new Shot, 1000, 2), Progress::whole());
+    $laid = new PassesLaid(60, [3 => 0]);
+    $check = checkOf(BenchCamera::photograph(drawnSo($laid, 2)->flat, new Shot, 1000, 2), PassesLaid::whole());
     expect($check->findings[0]->zone->name)->toBe('boat')->and($check->findings[0]->words())->toContain('too light')
         ->and($check->summary())->toContain('"boat" is')->toContain('too light')->and($check->meanDeltaE00())->toBeGreaterThan(1.0);
     $light = array_values(array_filter($check->findings, static fn ($f): bool => $f->zone->name === 'boat' && $f->shade->role === Role::Light))[0];
@@ -131,10 +131,10 @@ it('says what differs most first, and what mends it', function () {
 });
 
 it('goes by corners that are set by hand', function () {
-    $photo = BenchCamera::photograph(drawnSo(Progress::whole(), 2)->flat, new Shot, 1000, 2);
-    $found = checkOf($photo, Progress::whole());
+    $photo = BenchCamera::photograph(drawnSo(PassesLaid::whole(), 2)->flat, new Shot, 1000, 2);
+    $found = checkOf($photo, PassesLaid::whole());
     $near = array_map(static fn (array $c): array => [($c[0] + 0.004) * $photo->width, ($c[1] - 0.004) * $photo->height], $found->corners);
-    $byHand = checkOf($photo, Progress::whole(), corners: $near);
+    $byHand = checkOf($photo, PassesLaid::whole(), corners: $near);
     foreach ($byHand->corners as $i => $corner) {
         expect(hypot($corner[0] - $found->corners[$i][0], $corner[1] - $found->corners[$i][1]))->toBeLessThan(0.02);
     }
@@ -142,31 +142,31 @@ it('goes by corners that are set by hand', function () {
 
 it('refuses each photo that nothing can be told by, with its own sentence', function (Closure $photo, string $reason) {
     try {
-        checkOf($photo(), Progress::whole());
+        checkOf($photo(), PassesLaid::whole());
         $said = 'nothing';
     } catch (BadPhoto $error) {
         $said = $error->reason;
     }
     expect($said)->toBe($reason);
 })->with([
-    'another drawing' => [fn () => BenchCamera::photograph((new DrawnPicture(threeZones(other: true), Progress::whole(), 140.0, 14.0, 2))->flat, new Shot, 900, 2), BadPhoto::OTHER_DRAWING],
+    'another drawing' => [fn () => BenchCamera::photograph((new DrawnPicture(threeZones(other: true), PassesLaid::whole(), 140.0, 14.0, 2))->flat, new Shot, 900, 2), BadPhoto::OTHER_DRAWING],
     'nothing but a table' => [fn () => new Photograph(400, 300, str_repeat("\x50\x40\x30", 120000)), BadPhoto::NO_DRAWING],
 ]);
 
 it('wants bare paper around the drawing', function () {
-    $photo = BenchCamera::photograph(drawnSo(Progress::whole(), 2, 0.0)->flat, new Shot, 900, 2);
-    expect(fn () => checkOf($photo, Progress::whole(), corners: [[46.0, 46.0], [854.0, 46.0], [854.0, 630.0], [46.0, 630.0]]))->toThrow(BadPhoto::class);
+    $photo = BenchCamera::photograph(drawnSo(PassesLaid::whole(), 2, 0.0)->flat, new Shot, 900, 2);
+    expect(fn () => checkOf($photo, PassesLaid::whole(), corners: [[46.0, 46.0], [854.0, 46.0], [854.0, 630.0], [46.0, 630.0]]))->toThrow(BadPhoto::class);
 });
 
 it('expects of every place what its zone has there by now, graded by the photo', function () {
     $plan = threeZones();
-    $none = ExpectedDrawing::of($plan, new Progress(0));
+    $none = ExpectedDrawing::of($plan, new PassesLaid(0));
     expect(array_unique(array_map(json_encode(...), $none->light)))->toHaveCount(1);
-    $some = ExpectedDrawing::of($plan, new Progress(2, [1 => 0]));
+    $some = ExpectedDrawing::of($plan, new PassesLaid(2, [1 => 0]));
     $luminance = static fn (int $x, int $y): float => $some->light[$y * $some->width + $x][1];
     // The sky is bare still; the hill is done and darkens with the photo.
     expect($luminance(10, 4))->toEqualWithDelta($some->bare[1], 1e-9)->and($luminance(8, 68))->toBeGreaterThan($luminance(50, 68))->and($luminance(50, 68))->toBeGreaterThan($luminance(90, 68));
-    expect(fn () => new Progress(61))->toThrow(OutOfRange::class)->and(fn () => new Progress(0, [1 => -1]))->toThrow(OutOfRange::class);
+    expect(fn () => new PassesLaid(61))->toThrow(OutOfRange::class)->and(fn () => new PassesLaid(0, [1 => -1]))->toThrow(OutOfRange::class);
 });
 
 it('counts the passes of a zone for each of its shades', function () {

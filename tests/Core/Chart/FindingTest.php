@@ -7,11 +7,11 @@ use KnottyPrism\Core\Chart\Check\ExpectedDrawing;
 use KnottyPrism\Core\Chart\Check\FindPaper;
 use KnottyPrism\Core\Chart\Check\FitDrawing;
 use KnottyPrism\Core\Chart\Check\Likeness;
-use KnottyPrism\Core\Chart\Check\Progress;
 use KnottyPrism\Core\Chart\Check\SquaredDrawing;
 use KnottyPrism\Core\Chart\Reading\Homography;
 use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Error\BadPhoto;
+use KnottyPrism\Core\Picture\PassesLaid;
 
 /**
  * A sheet on a dark table, seen where its corners lie, with something drawn on its inner part.
@@ -65,8 +65,8 @@ it('finds no sheet where none stands out', function () {
 });
 
 it('goes with a drawing best where it lies, and hardly with another', function () {
-    $expected = ExpectedDrawing::of(threeZones(), Progress::whole());
-    $other = ExpectedDrawing::of(threeZones(true), Progress::whole());
+    $expected = ExpectedDrawing::of(threeZones(), PassesLaid::whole());
+    $other = ExpectedDrawing::of(threeZones(true), PassesLaid::whole());
     $inner = static fn (ExpectedDrawing $e, float $u, float $v): array => $e->light[(int) ($v * $e->height) * $e->width + (int) ($u * $e->width)];
     // Drawn within a margin of an eighth of the sheet.
     $photo = sheetAt(ASLANT, static function (float $u, float $v) use ($expected, $inner): array {
@@ -100,7 +100,7 @@ it('goes with a drawing best where it lies, and hardly with another', function (
 });
 
 it('tells nothing by a plan of which nothing is laid', function () {
-    $bare = ExpectedDrawing::of(threeZones(), new Progress(0));
+    $bare = ExpectedDrawing::of(threeZones(), new PassesLaid(0));
     expect((new Likeness(sheetAt(ASLANT, static fn (): array => [1.0, 1.0, 1.0]), $bare))->tells())->toBeFalse();
     expect(fn () => FitDrawing::in(sheetAt(ASLANT, static fn (): array => [1.0, 1.0, 1.0]), $bare, null))->toThrow(static fn (BadPhoto $e) => expect($e->reason)->toBe(BadPhoto::NO_DRAWING));
 });

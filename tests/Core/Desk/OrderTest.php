@@ -12,6 +12,7 @@ use KnottyPrism\Core\Desk\Order\PassMinutes;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Precedence;
 use KnottyPrism\Core\Desk\Order\Sessions;
+use KnottyPrism\Core\Desk\Order\Stages;
 use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\Working;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
@@ -23,6 +24,7 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
+use KnottyPrism\Core\Picture\PassesLaid;
 
 $habits = static fn (int $seed): WorkingHabits => new WorkingHabits(Way::cases()[$seed % count(Way::cases())], $seed % 2 === 0, thin: $seed % 7, wet: 15 + $seed % 9);
 
@@ -72,6 +74,20 @@ test('darks first, lights first and centre outwards begin where they say', funct
     $lightness = static fn ($z): float => $z->lightness;
     $off = static fn ($z): float => hypot($z->x - 148, $z->y - 111);
     expect($half($begun(Way::DarksFirst), $lightness))->toBeLessThan(-10)->and($half($begun(Way::LightsFirst), $lightness))->toBeGreaterThan(10)->and($half($begun(Way::CentreOutwards), $off))->toBeLessThan(-10);
+});
+
+test('what lies after each step is what was laid until then', function (): void {
+    $order = FindOrder::for(RandomPlans::of(5, 6, 4, new WorkingHabits))->steps;
+    $zones = array_unique(array_map(static fn (PlacedStep $p): int => $p->step->zone, $order));
+    foreach ($zones as $zone) {
+        $own = array_keys(array_filter($order, static fn (PlacedStep $p): bool => $p->step->zone === $zone));
+        expect(Stages::after($order, 0)->of($zone))->toBe(0)->and(Stages::after($order, count($order))->of($zone))->toBe(PassesLaid::MOST);
+        // Until its last step each counts; then it is whole, however many passes single shades hold.
+        foreach ($own as $laid => $at) {
+            expect(Stages::after($order, $at)->of($zone))->toBe($laid);
+        }
+        expect(Stages::after($order, max($own) + 1)->of($zone))->toBe(PassesLaid::MOST);
+    }
 });
 
 test('pick-ups and fresh work under the hand are what a recount says', function (int $seed) use ($habits): void {

@@ -15,6 +15,7 @@ use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
 use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\Preview\DrawnShade;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
@@ -83,8 +84,8 @@ function meanOf(string $bytes, array $pixels): Lab
 it('shows the bare paper first, and in the end at every value what is laid there', function () {
     [$preview, , $photo] = skyAndForm();
     $material = $preview->material($photo, 297.0);
-    expect($preview->passes())->toBe(3)->and(count(array_unique(str_split($preview->after(0, $material), 3))))->toBe(1);
-    $final = $preview->after(PHP_INT_MAX, $material);
+    expect($preview->passes())->toBe(3)->and(count(array_unique(str_split($preview->after(new PassesLaid(0), $material), 3))))->toBe(1);
+    $final = $preview->after(PassesLaid::whole(), $material);
     // The dark of the form is laid as it was planned, its flecks and all, and so is its light.
     foreach ([[35.0, 'red@0.55 black@0.20 red@0.35'], [60.0, 'red@0.35 red@0.35']] as [$l, $stack]) {
         $own = array_keys(array_filter($photo->l, static fn (float $v, int $at): bool => abs($v - $l) < 0.5 && $material->looks[$at] === "\x01", ARRAY_FILTER_USE_BOTH));
@@ -103,8 +104,8 @@ it('shows the bare paper first, and in the end at every value what is laid there
     // What it is drawn on follows from the zones and their colours, and not from what is laid.
     expect($preview->ground())->toBe(skyAndForm()[0]->ground());
     // Grey is grey; the same input gives the same pixels.
-    expect($preview->after(3, $preview->material($photo, 297.0)))->toBe($final);
-    foreach (array_unique(str_split($preview->after(3, $material, grey: true), 3)) as $pixel) {
+    expect($preview->after(new PassesLaid(3), $preview->material($photo, 297.0)))->toBe($final);
+    foreach (array_unique(str_split($preview->after(new PassesLaid(3), $material, grey: true), 3)) as $pixel) {
         expect($pixel[0])->toBe($pixel[1])->and($pixel[1])->toBe($pixel[2]);
     }
 });
@@ -119,6 +120,17 @@ it('grades by the eye: values run evenly where one pencil fades out and another 
     }
     // A pass that is not the last is pressed as it will be when all is laid, and both ends are as planned.
     expect($tones[30]->mean)->toBe($laid->laid($run[0]->steps, 3)->mean)->and($laid->over($run, 2)[30]->mean)->toBe($laid->laid($run[0]->steps, 2)->mean);
+});
+
+it('draws each zone as far as it is laid, its touches with it', function () {
+    [$preview, , $photo] = skyAndForm();
+    $material = $preview->material($photo, 297.0);
+    [$bare, $whole] = array_map(static fn (int $passes): array => str_split($preview->after(new PassesLaid($passes), $material), 3), [0, 9]);
+    $form = str_split($preview->after(new PassesLaid(0, [2 => 9]), $material), 3);
+    foreach (range(0, 400 * 300 - 1, 97) as $at) {
+        expect($form[$at])->toBe($material->looks[$at] === "\0" ? $bare[$at] : $whole[$at]);
+    }
+    expect(new PassesLaid(2, [3 => 1, 1 => 0]))->key()->toBe((new PassesLaid(2, [1 => 0, 3 => 1]))->key())->and((new PassesLaid(2, [1 => 0]))->key())->not->toBe((new PassesLaid(2))->key());
 });
 
 it('draws touches where they lie, keeps whites, and lets borders follow the photo and not the grid', function () {
@@ -137,7 +149,7 @@ it('draws touches where they lie, keeps whites, and lets borders follow the phot
     expect($off)->toBeLessThan($grid / 4);
     $labels = LabelGrid::ofNumbers(48, 36, array_fill(0, 48 * 36, 1));
     $white = new Preview(Paper::whiteMedium(), $labels, $cells, [new DrawnZone(1, [drawnShade(new Lab(50, 0, 0), ['black@0.55'])], [])], str_repeat("\1", 48 * 18).str_repeat("\0", 48 * 18));
-    $bytes = $white->after(9, $white->material($photo, 297.0));
+    $bytes = $white->after(new PassesLaid(9), $white->material($photo, 297.0));
     expect(meanOf($bytes, range(0, 399))->deltaE00(Lab::ofReflectance(Paper::whiteMedium()->reflectance)))->toBeLessThan(0.5)->and(meanOf($bytes, range(400 * 299, 400 * 300 - 1))->l)->toBeLessThan(70.0);
     expect(ord(SharpZones::in($labels, $cells, $photo, new Window)[7]))->toBe(1);
     expect(fn () => $preview->material(seenGrid(1, 1, static fn (): array => [50, 0, 0])->resampled(1500, 1400), 297.0))->toThrow(OutOfRange::class);
@@ -177,12 +189,12 @@ it('has strokes along the form and grain without a period, every place of the to
 
 it('shows under the loupe the same drawing from near, with stronger flecks', function () {
     [$preview, , $photo] = skyAndForm();
-    $whole = $preview->after(9, $preview->material($photo, 297.0));
+    $whole = $preview->after(new PassesLaid(9), $preview->material($photo, 297.0));
     $loupe = Loupe::at(0.2, 0.8, 297.0, 4 / 3);
     [$left, $top, $width, $height] = $loupe->pixels(400, 300);
     expect([$width, $height])->toBe([48, 36])->and(Loupe::at(0.0, 1.0, 297.0, 4 / 3)->window->left)->toBe(0.0)->and(Loupe::at(1.0, 1.0, 20.0, 1.0)->window->width)->toBe(1.0);
     $piece = seenGrid($width, $height, static fn (float $x): array => [40, 35, 20])->enlarged(180, 135);
-    $near = $preview->after(9, $preview->material($piece, 297.0, $loupe->window));
+    $near = $preview->after(new PassesLaid(9), $preview->material($piece, 297.0, $loupe->window));
     $there = [];
     for ($y = $top; $y < $top + $height; $y++) {
         array_push($there, ...range($y * 400 + $left, $y * 400 + $left + $width - 1));

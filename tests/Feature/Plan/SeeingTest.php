@@ -41,6 +41,29 @@ function colours(string $png): array
     return $found;
 }
 
+it('shows the picture on its way as the desk lays it, session by session', function () {
+    [$study, $base] = plannedPicture($this);
+    $of = fn (string $query): string => (string) $this->get("$base/$query")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();
+    $work = $this->getJson("$base/work")->assertOk()->json();
+    $desk = $this->getJson("/api/studies/$study->id/desk")->json();
+    $ends = array_column($work['sessions'], 'ends');
+    $sorted = array_unique($ends);
+    sort($sorted);
+    expect($work)->toFitThePage('PlanWork')->and($ends)->toBe($sorted)->and(end($ends))->toBe(count($work['steps']))->and(count($work['steps']))->toBe(count($desk['steps']))
+        ->and($work['steps'][0])->toBe(ucfirst($desk['steps'][0]['zoneName']).' with '.$desk['steps'][0]['pencil']['number'])
+        ->and($work['sessions'][0]['words'])->toMatch('/^About \d+ minutes: ./');
+    // From the bare paper to the plan's end, each of its steps another picture; one in the middle is neither.
+    $all = count($work['steps']);
+    $some = $of('image?work='.intdiv($all, 2));
+    expect($of('image?work=0'))->toBe($of('image?step=0'))->and($of("image?work=$all"))->toBe($of('image?step=99'))
+        ->and($some)->not->toBe($of('image?step=0'))->not->toBe($of('image?step=99'))->not->toBe($of('image?work='.intdiv($all, 2) + 1))->and($of("loupe?x=0.4&y=0.5&work=$all"))->toBe($of('loupe?x=0.4&y=0.5&step=9'));
+    // What lies at the desk changes nothing of it; another way of working does.
+    marked($this, "/api/studies/$study->id/desk", $desk['steps'][0])->assertOk();
+    expect($this->getJson("$base/work")->json('steps'))->toBe($work['steps']);
+    $this->getJson("$base/image")->assertUnprocessable();
+    $this->getJson("$base/image?work=-1")->assertUnprocessable();
+});
+
 it('shows the picture under another light and a piece of it from near, each kept by what it follows from', function () {
     [$study, $base] = plannedPicture($this);
     $of = fn (string $query): string => (string) $this->get("$base/$query")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent();

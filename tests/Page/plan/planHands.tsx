@@ -23,6 +23,15 @@ export function standIn(): void {
     });
 }
 
+/** What asks under an address with these words in it is answered so; all else waits. */
+export function answering(words: string, answer: unknown): void {
+    fetched.mockImplementation((input) =>
+        String(input instanceof Request ? input.url : input).includes(words)
+            ? Promise.resolve(new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } }))
+            : new Promise(() => undefined),
+    );
+}
+
 export function hands() {
     const mutation = () => ({
         mutate: vi.fn((_: unknown, options?: { onSuccess?: () => void }) => options?.onSuccess?.()),

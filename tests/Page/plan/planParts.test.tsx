@@ -11,7 +11,7 @@ import { TakeAlong } from '../../../resources/ts/places/plan/TakeAlong';
 import { ZonesPart } from '../../../resources/ts/places/plan/ZonesPart';
 import { spot, study } from '../examples';
 import { pencilOfPlan as pencil, picture, planRecipe, sequence, target, zoneOfPlan as zone } from './planExamples';
-import { fetched, first, hands, standIn, wrapper } from './planHands';
+import { answering, fetched, first, hands, standIn, wrapper } from './planHands';
 
 standIn();
 
@@ -105,20 +105,20 @@ describe('the picture to come', () => {
     it('is not asked for before all is planned', () => {
         render(<PictureStage study={study} picture={picture()} stamp="s" changes={hands().changes} />, { wrapper });
         expect(screen.getByText(/drawn as soon as all is planned/)).toBeTruthy();
-        expect(screen.queryByLabelText('Pass')).toBeNull();
+        expect(screen.queryByLabelText('How far')).toBeNull();
     });
 
     it('is scrubbed from the bare paper on, laid over the photo as far as the divider, and looked at in grey', () => {
         render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
-        const laid = () => screen.getByRole('img', { name: /^the picture after pass/ });
+        const laid = () => screen.getByRole('img', { name: /^the picture (after pass|as bare)/ });
         expect(laid().getAttribute('alt')).toBe('the picture after pass 2 of 2');
-        fireEvent.change(screen.getByLabelText('Pass'), { target: { value: '0' } });
-        expect(screen.getByLabelText('Pass').getAttribute('aria-valuetext')).toBe('the bare paper');
+        fireEvent.change(screen.getByLabelText('How far'), { target: { value: '0' } });
+        expect(screen.getByLabelText('How far').getAttribute('aria-valuetext')).toBe('the bare paper');
         fireEvent.change(screen.getByLabelText('Divider'), { target: { value: '20' } });
         expect(laid().style.clipPath).toContain('20%');
         fireEvent.click(screen.getByRole('radio', { name: 'Errors' }));
         expect(screen.getByRole('img', { name: /^where the plan differs/ })).toBeTruthy();
-        expect(screen.getByLabelText('Pass')).toHaveProperty('disabled', true);
+        expect(screen.getByLabelText('How far')).toHaveProperty('disabled', true);
     });
 
     it('takes a line for a fade by keyboard, and says what the fade is', async () => {
@@ -135,9 +135,7 @@ describe('the picture to come', () => {
             photo: ['#888888'],
             steps: [{ share: 0, words: 'value 7', strata: [], passes: [{ number: '711', pressureWord: 'medium', pressure: 0.55 }] }],
         };
-        fetched.mockImplementation(() =>
-            Promise.resolve(new Response(JSON.stringify(answer), { headers: { 'Content-Type': 'application/json' } })),
-        );
+        answering('/plan/ramp', answer);
         render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         fireEvent.click(screen.getByRole('button', { name: 'A fade' }));
         const stage = screen.getByRole('application');

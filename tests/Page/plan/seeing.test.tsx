@@ -4,7 +4,7 @@ import { PictureStage } from '../../../resources/ts/places/plan/PictureStage';
 import { stampOf } from '../../../resources/ts/places/plan/queries';
 import { study } from '../examples';
 import { picture, target, zoneOfPlan as zone } from './planExamples';
-import { fetched, hands, standIn, wrapper } from './planHands';
+import { answering, hands, standIn, wrapper } from './planHands';
 
 standIn();
 
@@ -107,6 +107,56 @@ describe('the two sides', () => {
     });
 });
 
+describe('the picture on its way', () => {
+    const raw = 'Raw and patchy.';
+    const work = {
+        steps: ['Sky with 711', 'Sky with 735', 'Rope with 711', 'Rope with 728', 'Rope with 741'],
+        sessions: [
+            { ends: 2, words: 'Sky with 711 and 735, about 50 minutes', raw },
+            { ends: 5, words: 'Rope with 711, 728 and 741, about 70 minutes', raw: null },
+        ],
+    };
+    const drawn = () => screen.getByRole('img', { name: /^the picture (after|as bare)/ }).getAttribute('alt');
+    const walk = (value: string) => {
+        fireEvent.change(screen.getByLabelText('How far'), { target: { value } });
+    };
+
+    it('is walked through by sessions, by steps or by passes, each told in words, and a place stays where it was', async () => {
+        answering('/plan/work', work);
+        const asked: string[] = [];
+        vi.stubGlobal(
+            'Image',
+            class {
+                set src(url: string) {
+                    asked.push(url);
+                }
+            },
+        );
+        render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
+        expect(drawn()).toBe('the picture after pass 2 of 2');
+        await screen.findByRole('radio', { name: 'Session' });
+        expect(drawn()).toBe('the picture after session 2 of 2');
+        // The end is one picture, whichever way one comes to it.
+        expect(asked.every((url) => !url.includes('work='))).toBe(true);
+        walk('1');
+        expect(drawn()).toBe('the picture after session 1 of 2');
+        expect(asked.at(-1)).toMatch(/work=2&order=\w+&/);
+        expect(screen.getByRole('status').textContent).toBe(`Sky with 711 and 735, about 50 minutes. ${raw}`);
+        fireEvent.click(screen.getByRole('radio', { name: 'Step' }));
+        expect(drawn()).toBe('the picture after step 2 of 5');
+        walk('3');
+        expect(screen.getByRole('status').textContent).toBe('Rope with 711.');
+        fireEvent.click(screen.getByRole('radio', { name: 'Session' }));
+        expect(drawn()).toBe('the picture after session 2 of 2');
+        walk('0');
+        expect(drawn()).toBe('the picture as bare paper');
+        expect(screen.queryByRole('status')).toBeNull();
+        expect(asked.at(-1)).toContain('step=0');
+        fireEvent.click(screen.getByRole('radio', { name: 'Pass' }));
+        expect(screen.getByLabelText('How far').getAttribute('aria-valuetext')).toBe('the bare paper');
+    });
+});
+
 describe('which way strokes run', () => {
     const strokesOf = (strokes: number | null) => picture({ waiting: 0, zones: [{ ...zone(3, 'rope', [target('mid')]), strokes }] });
 
@@ -140,16 +190,7 @@ describe('which way strokes run', () => {
 
 describe('another light', () => {
     it('is what the picture is drawn under, and says what parts', async () => {
-        fetched.mockImplementation(() =>
-            Promise.resolve(
-                new Response(
-                    JSON.stringify({ light: 'A', words: 'a warm lamp', parted: [{ zone: 'float', shade: 'dark', deltaE00: 3.4 }] }),
-                    {
-                        headers: { 'Content-Type': 'application/json' },
-                    },
-                ),
-            ),
-        );
+        answering('/plan/light', { light: 'A', words: 'a warm lamp', parted: [{ zone: 'float', shade: 'dark', deltaE00: 3.4 }] });
         render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         fireEvent.change(screen.getByLabelText('Seen by'), { target: { value: 'A' } });
         await screen.findByText('Under a warm lamp these part from the thing itself: float, dark (ΔE00 3.4 farther).');

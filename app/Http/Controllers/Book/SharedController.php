@@ -14,6 +14,7 @@ use App\Models\SharedPlan;
 use App\Photos\PhotoStore;
 use App\Plans\PlanImages;
 use App\Plans\PlanRepository;
+use App\Plans\Stage;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -39,7 +40,7 @@ final class SharedController extends Controller
     {
         $study = $this->shared->named($token)->study;
 
-        return self::picture('png', $images->after($plans->ground($study->user()->firstOrFail(), $study), $request->step() ?? 0, $request->seenAs()));
+        return self::picture('png', $images->after($plans->ground($study->user()->firstOrFail(), $study), new Stage($request->passes()), $request->seenAs()));
     }
 
     public function note(SharedNoteRequest $request, string $token): JsonResponse

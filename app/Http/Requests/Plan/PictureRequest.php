@@ -9,17 +9,18 @@ use Illuminate\Foundation\Http\FormRequest;
 /** The picture after a pass, or how far its end is from the photo, and how it is looked at. */
 final class PictureRequest extends FormRequest
 {
+    use SaysHowFar;
     use UnderLight;
 
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['step' => ['required', 'string', 'regex:/^(\d{1,2}|error)$/'], ...self::lightRules()];
+        return ['step' => ['required_without:work', 'string', 'regex:/^(\d{1,2}|error)$/'], ...self::stepsRules(), ...self::lightRules()];
     }
 
-    /** After so many passes; nothing for the error of the end. */
-    public function step(): ?int
+    /** How far the end is from the photo, and not the picture. */
+    public function isError(): bool
     {
-        return (string) $this->string('step') === 'error' ? null : $this->integer('step');
+        return (string) $this->string('step') === 'error';
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Plan;
 
-use KnottyPrism\Core\Chart\Check\Progress;
+use KnottyPrism\Core\Picture\PassesLaid;
 
 /** A request that says how many passes of every zone are laid, and of which zones it is another number. */
 trait SaysPasses
@@ -15,10 +15,10 @@ trait SaysPasses
     /** @return array<string, list<string>> */
     private static function passesRules(): array
     {
-        return ['passes' => ['required', 'integer', 'min:0', 'max:'.Progress::MOST], 'zones' => ['sometimes', 'nullable', 'string', 'max:600', self::ZONES]];
+        return ['passes' => ['required', 'integer', 'min:0', 'max:'.PassesLaid::MOST], 'zones' => ['sometimes', 'nullable', 'string', 'max:600', self::ZONES]];
     }
 
-    public function progress(): Progress
+    public function progress(): PassesLaid
     {
         $byZone = [];
         foreach ($this->filled('zones') ? explode(',', (string) $this->string('zones')) : [] as $one) {
@@ -26,6 +26,6 @@ trait SaysPasses
             $byZone[$zone] = $passes;
         }
 
-        return new Progress($this->integer('passes'), $byZone);
+        return new PassesLaid($this->integer('passes'), $byZone);
     }
 }

@@ -3,18 +3,18 @@ import styled from 'styled-components';
 import type { Plan, Study } from '../../api/types';
 import { useLoaded } from '../../stage/useLoaded';
 import { Loupe } from './Loupe';
-import { imageOf, loupeOf, photoOf, useLight, type Drawn, type Line, type PlanChanges } from './queries';
+import { imageOf, loupeOf, photoOf, useLight, useWork, type Drawn, type Line, type PlanChanges } from './queries';
 import { RampPart } from './RampPart';
 import { StrokesPart, type StrokesWay } from './StrokesPart';
 import { useStageLine } from './useStageLine';
 import { Inset } from '../../ui/layout';
 import { useLoupe } from './useLoupe';
-import { Laid, Parted, StageTools } from './stageParts';
+import { Laid, Parted, StageTools, Told } from './stageParts';
 import { useSeeing } from './useSeeing';
 
 const Stage = styled.div<{ $shape: number }>`
     position: relative;
-    width: min(100%, calc(max(260px, 100vh - 300px) * ${(p) => p.$shape}));
+    width: min(100%, calc(max(260px, 100vh - 370px) * ${(p) => p.$shape}));
     aspect-ratio: ${(p) => p.$shape};
     margin: 0 auto;
     overflow: hidden;
@@ -106,17 +106,17 @@ interface PictureStageProps {
 
 /** The picture after every pass, laid over the photo as far as the divider; in colour, in grey, or where it will differ. */
 export function PictureStage({ study, picture, stamp, changes }: PictureStageProps) {
-    const state = useSeeing(picture.steps);
-    const { look, squint, light } = state.seeing;
     const across = useLine(changes);
     const loupe = useLoupe();
-    const under = useLight(study.id, light, stamp);
     const planned = picture.zones.some((z) => z.targets.some((t) => t.recipe !== null));
     // A zone of which nothing is planned has no look yet.
     const whole =
         picture.waiting === 0 && picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && !t.role.startsWith('touch')));
+    const state = useSeeing(picture.steps, useWork(study.id, stamp, whole).data);
+    const { look, squint, light } = state.seeing;
+    const under = useLight(study.id, light, stamp);
     const tone = look === 'error' ? 'colour' : look;
-    const drawn: Drawn = { study: study.id, step: look === 'error' ? 'error' : state.at, tone, squint, light, stamp };
+    const drawn: Drawn = { study: study.id, laid: look === 'error' ? 'step=error' : state.walk.laid(state.at), tone, squint, light, stamp };
     const photo = useLoaded(photoOf(study.id, study.photoId, { tone, squint }));
     const laid = useLoaded(whole ? imageOf(drawn) : photo.shown);
     const isClose = whole && loupe.isSeen && across.use === null && look !== 'error';
@@ -141,6 +141,7 @@ export function PictureStage({ study, picture, stamp, changes }: PictureStagePro
             </Stage>
             {planned && !whole && <Inset as="p">The picture is drawn as soon as all is planned.</Inset>}
             {whole && <StageTools state={state} use={across.use} setUse={across.setUse} loupe={loupe} />}
+            {whole && look !== 'error' && <Told state={state} />}
             {whole && light !== 'D65' && <Parted under={under.data} />}
             {across.use === 'fade' && <RampPart study={study.id} line={across.line} stamp={stamp} />}
             {across.use === 'strokes' && <StrokesPart way={across.way} onWay={across.setWay} picture={picture} />}

@@ -4,7 +4,7 @@ import { askAnew } from '../../api/answers';
 import { ask, askWithFile } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { Plan, PlanAnswers, PlanChange, PlanLight, PlanProgress, PlanRamp, Study, ValueRuns } from '../../api/types';
+import type { Plan, PlanAnswers, PlanChange, PlanLight, PlanProgress, PlanRamp, PlanWork, Study, ValueRuns } from '../../api/types';
 import { laneOf } from '../../api/studies';
 
 export type NewPlanChange = Omit<PlanChange, 'key'>;
@@ -141,7 +141,8 @@ export const stampOf = (picture: Plan): string =>
             .join(';'),
     );
 
-function hashed(text: string): string {
+/** A short name for a long text. */
+export function hashed(text: string): string {
     let hash = 5381;
     for (let i = 0; i < text.length; i++) {
         hash = ((hash * 33) ^ text.charCodeAt(i)) >>> 0;
@@ -158,7 +159,8 @@ export type LookTone = 'colour' | 'grey' | 'steps';
 /** How the picture to come is drawn: after which pass, looked at how, under which light, and what of. */
 export interface Drawn {
     study: number;
-    step: number | 'error';
+    /** How far it is laid, as it is asked for: "step=2", "work=14", "step=error". */
+    laid: string;
     tone: LookTone;
     squint: boolean;
     light: Light;
@@ -170,7 +172,7 @@ const HALF = 2;
 
 const lookedAt = ({ tone, squint }: Pick<Drawn, 'tone' | 'squint'>): string => `tone=${tone}${squint ? `&squint=${HALF}` : ''}`;
 
-const drawnAs = (drawn: Drawn): string => `step=${drawn.step}&${lookedAt(drawn)}&light=${drawn.light}&of=${drawn.stamp}`;
+const drawnAs = (drawn: Drawn): string => `${drawn.laid}&${lookedAt(drawn)}&light=${drawn.light}&of=${drawn.stamp}`;
 
 /** The photo beside it, looked at alike. */
 export const photoOf = (study: number, photo: number, look: Pick<Drawn, 'tone' | 'squint'>): string =>
@@ -181,6 +183,16 @@ export const imageOf = (drawn: Drawn): string => `${baseOf(drawn.study)}/image?$
 /** A piece of it from near. */
 export const loupeOf = (drawn: Drawn, x: number, y: number): string =>
     `${baseOf(drawn.study)}/loupe?${drawnAs(drawn)}&x=${x.toFixed(4)}&y=${y.toFixed(4)}`;
+
+/** The order in which the plan is laid, step by step: what the picture to come can be walked through by. */
+export const useWork = (study: number, stamp: string, wanted: boolean) =>
+    useQuery({
+        queryKey: ['plan-work', study, stamp],
+        queryFn: ({ signal }) => ask<PlanWork>(`${baseOf(study)}/work`, { signal }),
+        enabled: wanted,
+        // Sessions and the way of working are set at the desk.
+        refetchOnMount: 'always',
+    });
 
 /** What parts under another light than daylight. */
 export const useLight = (study: number, light: Light, stamp: string) =>

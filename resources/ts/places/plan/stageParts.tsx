@@ -39,7 +39,7 @@ interface LaidProps {
     state: SeeingState;
 }
 
-export function Laid({ shown, waiting, state: { seeing, at, of } }: LaidProps) {
+export function Laid({ shown, waiting, state: { seeing, walk, at } }: LaidProps) {
     const { look, divider, isOver } = seeing;
     return (
         <>
@@ -48,13 +48,15 @@ export function Laid({ shown, waiting, state: { seeing, at, of } }: LaidProps) {
                 alt={
                     look === 'error'
                         ? 'where the plan differs from the photo: the darker, the more'
-                        : `the picture after pass ${at} of ${of}`
+                        : at === 0
+                          ? 'the picture as bare paper'
+                          : `the picture ${walk.name(at)}`
                 }
                 style={isOver ? { opacity: 1 - divider / 100 } : { clipPath: `inset(0 0 0 ${divider}%)` }}
                 draggable={false}
             />
             {!isOver && <i style={{ left: `${divider}%` }} aria-hidden="true" />}
-            <span className="right">{waiting ? 'Drawing it…' : look === 'error' ? 'darker: farther off' : `after ${at} of ${of}`}</span>
+            <span className="right">{waiting ? 'Drawing it…' : look === 'error' ? 'darker: farther off' : walk.name(at)}</span>
         </>
     );
 }
@@ -74,7 +76,14 @@ const LIGHTS: readonly (readonly [Light, string])[] = [
     ['LED', 'a cool white LED'],
 ];
 
-function Sliders({ state: { seeing, see, at, of } }: { state: SeeingState }) {
+const PACES = [
+    { value: 'session', label: 'Session' },
+    { value: 'step', label: 'Step' },
+    { value: 'pass', label: 'Pass' },
+] as const;
+
+/** What the slider goes by; steps are passes of one zone, in the order in which they are laid at the desk. */
+function Sliders({ state: { seeing, see, walk, at } }: { state: SeeingState }) {
     const { divider, isOver, look } = seeing;
     return (
         <>
@@ -89,24 +98,35 @@ function Sliders({ state: { seeing, see, at, of } }: { state: SeeingState }) {
                 />
             </label>
             <label className="wide">
-                Pass
+                How far
                 <Range
                     min={0}
-                    max={of}
+                    max={walk.of}
                     value={at}
                     disabled={look === 'error'}
                     onChange={(e) => see({ step: Number(e.target.value) })}
-                    aria-valuetext={at === 0 ? 'the bare paper' : `after pass ${at} of ${of}`}
+                    aria-valuetext={walk.name(at)}
                 />
             </label>
         </>
     );
 }
 
-function Looks({ state: { seeing, see } }: { state: SeeingState }) {
+/** What lies after a step, and what to make of a drawing that is half done. */
+export function Told({ state: { walk, at } }: { state: SeeingState }) {
+    const told = walk.told(at);
+    return told === null ? null : (
+        <Inset as="p" role="status">
+            {told}
+        </Inset>
+    );
+}
+
+function Looks({ state: { seeing, see, pace } }: { state: SeeingState }) {
     const { look, isOver, squint, light } = seeing;
     return (
         <>
+            {pace.isKnown && <WordChoice label="The picture after each" value={pace.now} options={PACES} onChange={pace.set} />}
             <WordChoice label="How it is looked at" value={look} options={LOOKS} onChange={(next) => see({ look: next })} />
             <WordButton aria-pressed={squint} isDisabled={look === 'error'} onPress={() => see({ squint: !squint })}>
                 {squint ? 'Eyes open' : 'Squint'}

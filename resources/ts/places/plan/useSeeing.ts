@@ -1,5 +1,7 @@
 import { useState } from 'react';
+import type { PlanWork } from '../../api/types';
 import type { Light, LookTone } from './queries';
+import { alike, walkOf, type Pace } from './walks';
 
 /** What is seen of the picture to come: its colours, its values, or where it will differ from the photo. */
 export type LookName = LookTone | 'error';
@@ -12,17 +14,27 @@ export interface Seeing {
     isOver: boolean;
     squint: boolean;
     light: Light;
-    /** After which pass; nothing for the end. */
+    /** After each of what it is shown. */
+    pace: Pace;
+    /** After which of them; nothing for the end. */
     step: number | null;
 }
 
-const FIRST: Seeing = { look: 'colour', divider: 50, isOver: false, squint: false, light: 'D65', step: null };
+const FIRST: Seeing = { look: 'colour', divider: 50, isOver: false, squint: false, light: 'D65', pace: 'session', step: null };
 
-/** How the picture to come is looked at. */
-export function useSeeing(steps: number) {
+/** How the picture to come is looked at; after each pass of all zones as long as no order of work is known. */
+export function useSeeing(passes: number, work: PlanWork | undefined) {
     const [seeing, setSeeing] = useState(FIRST);
     const see = (change: Partial<Seeing>) => setSeeing((before) => ({ ...before, ...change }));
-    return { seeing, see, at: Math.min(seeing.step ?? steps, steps), of: steps };
+    const pace = work === undefined ? 'pass' : seeing.pace;
+    const walk = walkOf(pace, passes, work);
+    return {
+        seeing,
+        see,
+        pace: { now: pace, isKnown: work !== undefined, set: (to: Pace) => see({ pace: to, step: alike(pace, seeing.step, to, work) }) },
+        walk,
+        at: Math.min(seeing.step ?? walk.of, walk.of),
+    };
 }
 
 export type SeeingState = ReturnType<typeof useSeeing>;

@@ -2,17 +2,18 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Chart\Check;
+namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Error\OutOfRange;
 
-/** How many passes of each zone are laid. */
-final readonly class Progress
+/** How far a picture is laid: how many of each zone's passes lie. */
+final readonly class PassesLaid
 {
+    /** More than any zone has. */
     public const MOST = 60;
 
     /**
-     * @param  array<int, int>  $byZone  by the zone's number
+     * @param  array<int, int>  $byZone  by the zone's number, where it is another number than everywhere
      *
      * @throws OutOfRange
      */
@@ -32,5 +33,14 @@ final readonly class Progress
     public function of(int $zone): int
     {
         return $this->byZone[$zone] ?? $this->everywhere;
+    }
+
+    /** Names it, for a key. */
+    public function key(): string
+    {
+        $byZone = $this->byZone;
+        ksort($byZone);
+
+        return (string) json_encode([$this->everywhere, $byZone]);
     }
 }

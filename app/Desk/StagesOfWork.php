@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use App\Models\Study;
+use App\Plans\PlanGround;
+use App\Plans\Stage;
+use KnottyPrism\Core\Desk\Order\PlacedStep;
+use KnottyPrism\Core\Desk\Order\Sessions;
+use KnottyPrism\Core\Desk\Order\Stages;
+use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
+use KnottyPrism\Core\Desk\Words\StageWords;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Picture\PlannedZone;
+
+/** A planned picture in the steps of its order of work, from the bare paper on: what lies already at the desk changes nothing here. */
+final class StagesOfWork
+{
+    public function __construct(private readonly DeskBoard $board, private readonly DeskKeeper $keeper)
+    {
+    }
+
+    /**
+     * @param  list<PlannedZone>  $planned
+     * @return array{steps: list<string>, sessions: list<array{ends: int, words: string, raw: ?string}>} what each step is; where each session ends, what is done in it, and what to make of the drawing then
+     */
+    public function told(PlanGround $ground, Study $study, array $planned): array
+    {
+        $zones = $this->board->zones($ground, [], $planned);
+        $order = $this->order($ground, $study, $zones);
+        $minutes = static fn (array $steps): float => array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $steps));
+        $whole = max(1e-9, $minutes($order));
+        $name = static fn (PlacedStep $p): string => $zones[$p->step->zone]->place->name;
+        $tool = static fn (PlacedStep $p): string => self::tool($zones[$p->step->zone], $p);
+        $sessions = [];
+        $ends = 0;
+        foreach (Sessions::of($order, $this->keeper->habits($study)->session) as $session) {
+            $ends += count($session);
+            $sessions[] = [
+                'ends' => $ends,
+                'words' => StageWords::session($minutes($session), array_values(array_unique(array_map($name, $session)))),
+                'raw' => StageWords::raw($minutes(array_slice($order, 0, $ends)) / $whole),
+            ];
+        }
+
+        return ['steps' => array_map(static fn (PlacedStep $p): string => ucfirst($name($p)).' with '.$tool($p), $order), 'sessions' => $sessions];
+    }
+
+    /**
+     * @param  list<PlannedZone>  $planned
+     * @param  int<0, max>  $steps  of the order that are laid
+     */
+    public function after(PlanGround $ground, Study $study, array $planned, int $steps): Stage
+    {
+        $zones = $this->board->zones($ground, [], $planned);
+
+        return new Stage(Stages::after($this->order($ground, $study, $zones), $steps), array_map(static fn (ZoneAtDesk $z) => $z->chain, $zones));
+    }
+
+    /**
+     * @param  array<int, ZoneAtDesk>  $zones
+     * @return list<PlacedStep>
+     */
+    private function order(PlanGround $ground, Study $study, array $zones): array
+    {
+        return $zones === [] ? [] : $this->board->order($ground, $zones, $this->keeper->habits($study));
+    }
+
+    private static function tool(ZoneAtDesk $zone, PlacedStep $placed): string
+    {
+        $tool = $zone->chain->passes[$placed->step->pass]->tool;
+
+        return $tool instanceof Finish ? $tool->value : $tool->record->number;
+    }
+}
