@@ -8,15 +8,12 @@ use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\PassesLaid;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\Preview\DrawnShade;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\LaidTones;
@@ -25,10 +22,6 @@ use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Picture\Preview\SharpZones;
 use KnottyPrism\Core\Picture\Preview\StrokeDirections;
 use KnottyPrism\Core\Picture\Preview\Window;
-use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\Sequence\GradedPass;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
-use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use Tests\Core\Pencils;
 
 /** @param  Closure(float, float): array{float, float, float}  $lab  of a place, as shares */
@@ -108,18 +101,6 @@ it('shows the bare paper first, and in the end at every value what is laid there
     foreach (array_unique(str_split($preview->after(new PassesLaid(3), $material, grey: true), 3)) as $pixel) {
         expect($pixel[0])->toBe($pixel[1])->and($pixel[1])->toBe($pixel[2]);
     }
-});
-
-it('grades by the eye: values run evenly where one pencil fades out and another comes in', function () {
-    $laid = new LaidTones(Paper::whiteMedium(), Illuminant::D65);
-    $run = [drawnShade(new Lab(30, 0, 0), ['black@0.35', 'red@1.00', '']), drawnShade(new Lab(70, 0, 0), ['', '', 'blue@0.55'])];
-    $tones = $laid->over($run, 3);
-    [$dark, $light] = [$tones[30]->lightness(), $tones[70]->lightness()];
-    foreach (range(30, 70) as $l) {
-        expect($tones[$l]->lightness())->toEqualWithDelta($dark + ($l - 30) / 40 * ($light - $dark), 1.0);
-    }
-    // A pass that is not the last is pressed as it will be when all is laid, and both ends are as planned.
-    expect($tones[30]->mean)->toBe($laid->laid($run[0]->steps, 3)->mean)->and($laid->over($run, 2)[30]->mean)->toBe($laid->laid($run[0]->steps, 2)->mean);
 });
 
 it('draws each zone as far as it is laid, its touches with it', function () {
@@ -202,26 +183,6 @@ it('shows under the loupe the same drawing from near, with stronger flecks', fun
     expect(meanOf($near, range(0, 180 * 135 - 1))->deltaE00(meanOf($whole, $there)))->toBeLessThan(3.0);
     $spread = static fn (string $bytes, array $pixels): int => max(array_map(static fn (int $at): int => ord($bytes[3 * $at + 1]), $pixels)) - min(array_map(static fn (int $at): int => ord($bytes[3 * $at + 1]), $pixels));
     expect($spread($near, range(0, 180 * 135 - 1)))->toBeGreaterThan(1.5 * $spread($whole, $there));
-});
-
-it('lays a stack that the artist holds as it is, and blends where passes are not the same', function () {
-    $paper = Paper::whiteMedium();
-    $target = static fn (Role $role, float $l, string $stack): PlannedTarget => new PlannedTarget(1, $role, new Lab($l, 0, 0), new Lab($l, 0, 0), 0.5, Recipe::of(RecipeLabel::Surest, new Lab($l, 0, 0), Pencils::stack($stack), $paper));
-    [$red, $blue] = [Pencils::named('red'), Pencils::named('blue')];
-    $sequence = new Sequence([new GradedPass($red, [PressureMark::Light, PressureMark::Medium]), new GradedPass($blue, [null, PressureMark::Light])]);
-    $zone = DrawnZone::of(1, [$target(Role::Light, 70, 'red@0.35'), $target(Role::Dark, 30, 'red@0.55 blue@0.35')], $sequence);
-    expect($zone->run[0]->seen->l)->toBe(30.0)->and($zone->run[1]->steps[1])->toBeNull()->and($zone->run[0]->goesWith($zone->run[1]))->toBeTrue();
-    // Half way the pass that is left out in the light is there at half its pressure, as a few strokes.
-    $tones = new LaidTones($paper, Illuminant::D65);
-    $ys = array_map(static fn (int $l): float => $tones->over($zone->run, 2)[$l]->mean[1], [30, 50, 70]);
-    expect($ys[0])->toBeLessThan($ys[1])->and($ys[1])->toBeLessThan($ys[2]);
-    $own = DrawnZone::of(1, [$target(Role::Light, 70, 'blue@0.20'), $target(Role::Dark, 30, 'red@0.55 blue@0.35')], $sequence);
-    expect($own->run[1]->steps)->toHaveCount(1)->and($own->run[0]->goesWith($own->run[1]))->toBeFalse();
-    $mixed = $tones->over($own->run, 9);
-    expect($mixed[50]->mean[0])->toEqualWithDelta(($mixed[30]->mean[0] + $mixed[70]->mean[0]) / 2, 1e-9)->and($mixed[10]->mean)->toBe($mixed[30]->mean);
-    $finish = drawnShade(new Lab(30, 0, 0), ['red@0.55', 'solvent']);
-    expect($finish->goesWith(drawnShade(new Lab(60, 0, 0), ['red@0.35', ''])))->toBeTrue()->and($finish->goesWith(drawnShade(new Lab(60, 0, 0), ['red@0.35', 'tissue'])))->toBeFalse()
-        ->and(count($tones->over([$finish, drawnShade(new Lab(60, 0, 0), ['red@0.35', ''])], 9)))->toBe(LaidTones::LEVELS);
 });
 
 it('enlarges a piece of a photo smoothly, and knows how wide the whole photo is at the size of the drawing', function () {
