@@ -15,6 +15,7 @@ use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
+use KnottyPrism\Core\Photo\Zones\BetweenValues;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedPicture;
@@ -115,12 +116,17 @@ foreach ($files as $name => $file) {
     $megapixels = $large->width * $large->height / 1e6;
     [$times[], $kept[]] = [$cold / $megapixels, $next / $megapixels];
     $mm = WIDE_MM / $large->width;
-    $of = static fn (string $wanted, float $blur): array => apart(seen($wanted, $large->width, $large->height, $blur / $mm), seen($drawn, $large->width, $large->height, $blur / $mm));
+    $of = static function (string $wanted, float $blur) use (&$drawn, $large, $mm): array {
+        return apart(seen($wanted, $large->width, $large->height, $blur / $mm), seen($drawn, $large->width, $large->height, $blur / $mm));
+    };
     [$far, $near] = [$of($large->pixels, 2.0), $of($large->pixels, 0.3)];
     printf("%-16s %12.1f %10.1f %14.2f %12.2f %8.2f s %8.2f s %8d\n", $name, $far[0], $near[0], $far[1], zones($plan, $drawn, $material), $cold, $next, $megabytes);
     $fitted = fitted($plan->tone, $large);
     [$far, $near] = [$of($fitted, 2.0), $of($fitted, 0.3)];
     printf("%-16s %12.1f %10.1f %14.2f\n", '  its tones fit', $far[0], $near[0], $far[1]);
+    $drawn = met($plan, $material);
+    [$far, $near] = [$of($large->pixels, 2.0), $of($large->pixels, 0.3)];
+    printf("%-16s %12.1f %10.1f %14.2f\n", '  shades met', $far[0], $near[0], $far[1]);
 }
 printf("%-58s %9.2f s   under 1.5\n", 'a megapixel, cold, median', Table::quantile($times, 0.5));
 printf("%-58s %9.2f s   under 0.3\n", '  another pass, median', Table::quantile($kept, 0.5));
@@ -135,6 +141,31 @@ function fitted(ToneFit $tone, Raster $photo): string
     }
 
     return $bytes;
+}
+
+/** The same picture if every stack came to the colour of its shade in the photo: what is lost by so few shades and touches, and not by the plan. */
+function met(PlannedPicture $plan, Material $material): string
+{
+    $bytes = static fn (Lab $lab): string => (string) hex2bin(substr(Srgb::ofXyz($lab->xyz())->hex(), 1));
+    $colours = [];
+    foreach (DrawnZone::all($plan) as $zone) {
+        $values = array_map(static fn (DrawnShade $s): float => $s->seen->l, $zone->run);
+        $colours[] = array_map(static function (int $level) use ($zone, $values, $bytes): string {
+            [$from, $to, $share] = BetweenValues::of($values, $level);
+            [$dark, $light] = [$zone->run[$from]->seen, $zone->run[$to]->seen];
+
+            return $bytes(new Lab($from === $to ? $dark->l : $level, $dark->a + $share * ($light->a - $dark->a), $dark->b + $share * ($light->b - $dark->b)));
+        }, range(0, LaidTones::LEVELS - 1));
+        foreach ($zone->touches as $touch) {
+            $colours[] = array_fill(0, LaidTones::LEVELS, $bytes($touch->seen));
+        }
+    }
+    $drawn = '';
+    for ($at = 0; $at < $material->width * $material->height; $at++) {
+        $drawn .= $colours[ord($material->looks[$at])][ord($material->levels[$at])];
+    }
+
+    return $drawn;
 }
 
 /** How far the mean of what is drawn of a zone's run or touch lies from the mean of what the model foresees at its values; the worst of those that cover 2 %. */
