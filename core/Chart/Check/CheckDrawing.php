@@ -13,6 +13,7 @@ use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Recipe\NextMove\AsItLies;
 use KnottyPrism\Core\Recipe\NextMove\FindWayOn;
@@ -45,7 +46,7 @@ final class CheckDrawing
         $expected = ExpectedDrawing::of($plan, $progress);
         [$corners, $alike] = FitDrawing::in($photo, $expected, $corners);
         $places = self::inner($plan, $expected);
-        $light = self::unveiled(self::read(SquaredDrawing::of($photo, $corners), $plan, $expected), $plan->paper, $expected, $places);
+        $light = self::unveiled(self::read(SquaredDrawing::of($photo, $corners), $plan, $expected), $plan, $progress, $expected, $places);
         $findings = [];
         foreach ($plan->zones as $zone) {
             array_push($findings, ...self::zone($zone, $plan, $progress->of($zone->number), $expected, $light, $places[$zone->number] ?? [], $pencils));
@@ -89,14 +90,17 @@ final class CheckDrawing
      * @param  array<int, array<int, non-empty-list<int>>>  $places  by zone and shade
      * @return list<array{float, float, float}> without the stray light over all of it
      */
-    private static function unveiled(array $light, Paper $paper, ExpectedDrawing $expected, array $places): array
+    private static function unveiled(array $light, DrawingPlan $plan, PassesLaid $progress, ExpectedDrawing $expected, array $places): array
     {
-        $white = self::white($paper);
-        $bare = Xyz::ofReflectance($paper->reflectance)->y;
+        $white = self::white($plan->paper);
+        $bare = Xyz::ofReflectance($plan->paper->reflectance)->y;
         $shades = [];
-        foreach (array_merge(...array_map(array_values(...), $places)) as $own) {
-            if (count($own) >= self::LEAST_PLACES) {
-                $shades[] = [self::mean($own, $light)->xyz()->y / $bare, self::mean($own, $expected->light)->xyz()->y / $bare];
+        foreach ($plan->zones as $zone) {
+            foreach ($zone->shades as $i => $shade) {
+                $own = $places[$zone->number][$i] ?? [];
+                if (count($own) >= self::LEAST_PLACES) {
+                    $shades[] = [self::mean($own, $light)->xyz()->y / $bare, self::mean($own, $expected->light)->xyz()->y / $bare, Steadiness::of($shade->done($progress->of($zone->number)), $plan->paper)];
+                }
             }
         }
         $veil = StrayLight::in($shades);

@@ -106,12 +106,17 @@ it('knows a drawing that is just begun, light all over, by its colours', functio
 })->with([7, 9, 11]);
 
 it('takes stray light off that lifts the darks alone, and leaves the hand what is the hand\'s', function () {
-    $expected = array_merge(...array_fill(0, 4, [0.03, 0.05, 0.08, 0.12, 0.2, 0.35, 0.5, 0.7, 0.9]));
-    $seen = static fn (float $veil, float $power = 1.0, array $off = []): float => StrayLight::in(array_map(static fn (float $e, int $i): array => [($e ** $power * ($off[$i] ?? 1.0) + $veil) / (1 + $veil), $e], $expected, array_keys($expected)));
-    expect($seen(0.0))->toBe(0.0)->and($seen(0.015))->toEqualWithDelta(0.015, 0.004)->and($seen(0.006))->toEqualWithDelta(0.006, 0.003)
-        // A lighter hand and a heavier one are no stray light; nor is one dark that is laid far too light.
-        ->and($seen(0.0, 0.85))->toBeLessThan(0.006)->and($seen(0.0, 1.2))->toBeLessThan(0.003)->and($seen(0.0, 1.0, [2.2]))->toBeLessThan(0.006)
-        ->and($seen(0.012, 0.9))->toEqualWithDelta(0.012, 0.006)->and(StrayLight::in([[0.06, 0.03], [0.9, 0.9]]))->toBe(0.0);
+    // Luminance, and by how much a hand sways it: a dark of firm coats hardly, what is laid lightly much.
+    $expected = array_merge(...array_fill(0, 3, [[0.03, 0.8], [0.05, 1.0], [0.08, 2.5], [0.12, 1.5], [0.2, 3.0], [0.35, 3.5], [0.5, 4.0], [0.7, 3.0], [0.9, 1.0]]));
+    $seen = static fn (float $veil, float $heavier = 0.0, array $off = []): float => StrayLight::in(array_map(static function (array $shade, int $i) use ($veil, $heavier, $off): array {
+        $laid = ((116 * $shade[0] ** (1 / 3) - $heavier * $shade[1] + ($off[$i] ?? 0.0)) / 116) ** 3;
+
+        return [($laid + $veil) / (1 + $veil), ...$shade];
+    }, $expected, array_keys($expected)));
+    expect($seen(0.0))->toBeLessThan(0.002)->and($seen(0.02))->toEqualWithDelta(0.02, 0.003)->and($seen(0.006))->toEqualWithDelta(0.006, 0.002)
+        // A lighter hand and a heavier one are no stray light; nor is one dark that is laid far too light, nor what sways anyhow.
+        ->and($seen(0.0, -0.8))->toBeLessThan(0.003)->and($seen(0.0, 0.8))->toBeLessThan(0.003)->and($seen(0.0, 0.0, [15.0]))->toBeLessThan(0.004)->and($seen(0.004, 0.0, [2 => 4.0, 11 => 4.0, 20 => 3.0]))->toEqualWithDelta(0.004, 0.002)
+        ->and($seen(0.012, -0.8))->toEqualWithDelta(0.012, 0.003)->and(StrayLight::in([[0.06, 0.03, 1.0], [0.9, 0.9, 1.0]]))->toBe(0.0);
 });
 
 it('says what differs most first, and what mends it', function () {
