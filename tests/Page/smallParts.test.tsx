@@ -7,10 +7,34 @@ import { PLAIN } from '../../resources/ts/stage/look/lookState';
 import { Dab } from '../../resources/ts/dabs/Dab';
 import { EditableName } from '../../resources/ts/ui/EditableName';
 import { GrainProvider } from '../../resources/ts/dabs/grain';
+import { Reading } from '../../resources/ts/ui/Reading';
 import { application, wrapper } from './application';
 import { pass, photo, recipe, spot, study } from './examples';
 
 const app = application();
+
+describe('a reading that can be cancelled', () => {
+    it('gives the focus back to what began it, and leaves it alone where somebody has gone elsewhere', async () => {
+        const page = (isReading: boolean) => (
+            <>
+                <button disabled={isReading}>Begin</button>
+                <button>Elsewhere</button>
+                {isReading && <Reading words="Reading…" onCancel={() => undefined} />}
+            </>
+        );
+        const { rerender } = render(page(false));
+        screen.getByRole('button', { name: 'Begin' }).focus();
+        rerender(page(true));
+        screen.getByRole('button', { name: 'Cancel' }).focus();
+        rerender(page(false));
+        await waitFor(() => expect(document.activeElement?.textContent).toBe('Begin'));
+        rerender(page(true));
+        screen.getByRole('button', { name: 'Elsewhere' }).focus();
+        rerender(page(false));
+        await new Promise((done) => setTimeout(done, 10));
+        expect(document.activeElement?.textContent).toBe('Elsewhere');
+    });
+});
 
 describe('a name that is written over', () => {
     const write = (value: string) => fireEvent.change(screen.getByLabelText('Name'), { target: { value } });
