@@ -81,9 +81,9 @@ final readonly class PlanDrawings
     private function size(): array
     {
         $shape = $this->photo->width / $this->photo->height;
-        $width = (int) floor(min($this->wideMm / self::MM, sqrt((Preview::MOST_PIXELS - 4000) * $shape)));
+        $width = max(1, (int) floor(min($this->wideMm / self::MM, sqrt(Preview::MOST_PIXELS * $shape))));
 
-        return [max(1, $width), max(1, (int) round($width / $shape))];
+        return [$width, max(1, (int) floor($width / $shape))];
     }
 
     /**

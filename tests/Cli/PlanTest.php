@@ -83,7 +83,7 @@ it('plans the demo picture into a folder: plan, previews, card, all in the docum
     // As large as the drawing, by pixels of 0.2 mm: 210 by 157.5 mm.
     foreach (['preview-final.png', 'preview-final-grey.png', 'reference.png', 'session-01.png'] as $picture) {
         $image = new Imagick("$out/$picture");
-        expect([$image->getImageWidth(), $image->getImageHeight(), $image->getImageFormat()])->toBe([1050, 788, 'PNG'])->and($image->getImageResolution()['x'])->toEqualWithDelta($image->getImageUnits() === Imagick::RESOLUTION_PIXELSPERINCH ? 127.0 : 50.0, 0.1);
+        expect([$image->getImageWidth(), $image->getImageHeight(), $image->getImageFormat()])->toBe([1050, 787, 'PNG'])->and($image->getImageResolution()['x'])->toEqualWithDelta($image->getImageUnits() === Imagick::RESOLUTION_PIXELSPERINCH ? 127.0 : 50.0, 0.1);
     }
     // After the last session lies what lies after the last pass; after the first one neither that nor nothing.
     $sessions = glob("$out/session-*.png");
