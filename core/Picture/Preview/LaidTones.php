@@ -96,10 +96,15 @@ final readonly class LaidTones
         return $this->laid(array_map(static fn (Pass|Finish|null $a, Pass|Finish|null $b): Coat|Finish|null => self::between($a, $b, $share), $dark->steps, $light->steps), $passes);
     }
 
-    /** By the whole sequence, as the picture is to be when all is laid; nothing where the two have no passes in common. */
+    /**
+     * By the whole sequence, as the picture is to be when all is laid, and by daylight: under which lamp it is looked at later changes
+     * nothing of what was laid. Nothing where the two have no passes in common.
+     */
     private function byEye(DrawnShade $dark, DrawnShade $light): ?ByEye
     {
-        return $dark->goesWith($light) ? ByEye::between(fn (float $share): float => $this->graded($dark, $light, $share, PHP_INT_MAX)->lightness()) : null;
+        $byDay = new self($this->paper, Illuminant::D65);
+
+        return $dark->goesWith($light) ? ByEye::between(static fn (float $share): float => $byDay->graded($dark, $light, $share, PHP_INT_MAX)->lightness()) : null;
     }
 
     private static function between(Pass|Finish|null $dark, Pass|Finish|null $light, float $share): Coat|Finish|null

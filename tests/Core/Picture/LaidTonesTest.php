@@ -28,6 +28,22 @@ it('grades by the eye: values run evenly where one pencil fades out and another 
     expect($tones[30]->mean)->toBe($laid->laid($run[0]->steps, 3)->mean)->and($laid->over($run, 2)[30]->mean)->toBe($laid->laid($run[0]->steps, 2)->mean);
 });
 
+it('lays the same under every lamp: it is graded by daylight', function () {
+    $run = [drawnShade(new Lab(30, 0, 0), ['red@1.00', 'blue@0.20']), drawnShade(new Lab(70, 0, 0), ['red@0.20', 'blue@0.55'])];
+    [$day, $lamp] = array_map(static fn (Illuminant $light): LaidTones => new LaidTones(Paper::whiteMedium(), $light), [Illuminant::D65, Illuminant::A]);
+    $graded = static fn (LaidTones $laid): array => $laid->over($run, 2)[50]->mean;
+    $apart = static fn (LaidTones $laid, array $mean, int $share): float => max(array_map(
+        static fn (float $a, float $b): float => abs($a - $b),
+        $mean,
+        $laid->laid(Pencils::stack(sprintf('red@%.4f blue@%.4f', 1 - 0.008 * $share / 10, 0.2 + 0.0035 * $share / 10))->steps, 2)->mean,
+    ));
+    // Pressed as far along as by day, looked for in thousandths of the way.
+    $seen = $graded($day);
+    $byDay = array_map(static fn (int $share): float => $apart($day, $seen, $share), range(0, 1000));
+    $at = (int) array_search(min($byDay), $byDay, true);
+    expect($at)->toBeGreaterThan(100)->toBeLessThan(900)->and($byDay[$at])->toBeLessThan(0.001)->and($apart($lamp, $graded($lamp), $at))->toBeLessThan(0.001);
+});
+
 it('lays a stack that the artist holds as it is, and blends where passes are not the same', function () {
     $paper = Paper::whiteMedium();
     $target = static fn (Role $role, float $l, string $stack): PlannedTarget => new PlannedTarget(1, $role, new Lab($l, 0, 0), new Lab($l, 0, 0), 0.5, Recipe::of(RecipeLabel::Surest, new Lab($l, 0, 0), Pencils::stack($stack), $paper));
