@@ -39,5 +39,10 @@ const { steps, waiting } = (await timed('the plan', () => artist.ask('GET', `${s
 for (const [step, what] of [[steps, 'the picture, cold'], ...Array.from({ length: steps }, (_, n) => [n, `  after ${n} passes`]), [steps, '  kept']]) {
     await timed(what, () => artist.ask('GET', `${study}/plan/image?step=${step}`));
 }
+const order = (await timed('the order of work', () => artist.ask('GET', `${study}/plan/work`))).json();
+const half = Math.floor(order.steps.length / 2);
+for (const what of [`after ${half} of its ${order.steps.length} steps`, '  kept']) {
+    await timed(what, () => artist.ask('GET', `${study}/plan/image?work=${half}`));
+}
 await timed('a piece from near', () => artist.ask('GET', `${study}/plan/loupe?step=${steps}&x=0.4&y=0.5`));
 process.exit(zones.length === Number(wanted) && waiting === 0 ? 0 : 1);
