@@ -54,25 +54,45 @@ final readonly class Beam
     }
 
     /**
+     * Half of them by what they promise, the others by what they may become at best: a dark over little is nothing yet, and all the same
+     * the way to a good one.
+     *
      * @param  array<string, Node>  $nodes
      * @return list<Node>
      */
     private function kept(array $nodes): array
     {
-        uasort($nodes, static fn (Node $a, Node $b): int => [$a->promise, $a->cost] <=> [$b->promise, $b->cost]);
-        $kept = $sets = [];
-        foreach ($nodes as $node) {
-            $set = $node->run->pencilKey();
-            $sets[$set] = ($sets[$set] ?? 0) + 1;
-            if ($sets[$set] <= self::PER_PENCILS) {
-                $kept[] = $node;
-            }
-            if (count($kept) === $this->width) {
+        $sets = [];
+        uasort($nodes, static fn (Node $a, Node $b): int => [$a->promise(), $a->cost] <=> [$b->promise(), $b->cost]);
+        $promising = self::first($nodes, intdiv($this->width + 1, 2), $sets);
+        $nodes = array_diff_key($nodes, $promising);
+        uasort($nodes, static fn (Node $a, Node $b): int => [$a->hope, $a->cost] <=> [$b->hope, $b->cost]);
+
+        return array_values([...$promising, ...self::first($nodes, $this->width - count($promising), $sets)]);
+    }
+
+    /**
+     * The first of them, of each set of pencils a few.
+     *
+     * @param  array<string, Node>  $nodes
+     * @param  array<string, int>  $sets  how many of each are kept so far
+     * @return array<string, Node>
+     */
+    private static function first(array $nodes, int $count, array &$sets): array
+    {
+        $first = [];
+        foreach ($nodes as $key => $node) {
+            if (count($first) === $count) {
                 break;
+            }
+            $set = $node->run->pencilKey();
+            if (($sets[$set] ?? 0) < self::PER_PENCILS) {
+                $sets[$set] = ($sets[$set] ?? 0) + 1;
+                $first[$key] = $node;
             }
         }
 
-        return $kept;
+        return $first;
     }
 
     /** @return array<string, Node> by key */

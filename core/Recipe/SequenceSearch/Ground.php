@@ -21,7 +21,7 @@ final readonly class Ground
         $this->weights = array_map(static fn (ShadeAim $a): float => $a->shade->weight / $whole, $aims);
     }
 
-    /** What is worth going on from: half for what it is, half for what it may become. Either alone finds dearer runs. */
+    /** What is worth going on from, of errors or costs: half for what it is, half for what it may become. Either alone finds dearer runs. */
     public static function promise(float $error, float $hope): float
     {
         return 0.5 * ($error + $hope);
@@ -99,16 +99,16 @@ final readonly class Ground
     {
         $left = $this->mostPasses - $run->length();
         $price = $this->prices->ofRun($run);
-        $cost = $promise = $price;
+        $cost = $hope = $price;
         foreach ($this->aims as $shade => $aim) {
             $tooth = $this->prices->ofTooth($laid[$shade]->toothUsed);
             $error = $aim->judge($laid[$shade])->error();
             $cost += $this->weights[$shade] * ($error + $tooth);
-            $promise += $this->weights[$shade] * (self::promise($error, $aim->hope($laid[$shade], $left)) + $tooth);
+            $hope += $this->weights[$shade] * ($aim->hope($laid[$shade], $left) + $tooth);
         }
         $last = $run->length() - 1;
         $closed = $left < 1 || ($last >= 0 && $this->craft->isLast(count(array_filter($run->marks[$last]))));
 
-        return new Node($run, $laid, $cost, $promise, $closed);
+        return new Node($run, $laid, $cost, $hope, $closed);
     }
 }

@@ -10,10 +10,16 @@ final readonly class Node
     /**
      * @param  list<Laid>  $laid  by shade
      * @param  float  $cost  mean error on paper and prices, ΔE00
-     * @param  float  $promise  the same, counting what further passes may make of it
+     * @param  float  $hope  the same, when further passes make the best of it
      * @param  bool  $closed  whether no pass may follow
      */
-    public function __construct(public Run $run, public array $laid, public float $cost, public float $promise, public bool $closed)
+    public function __construct(public Run $run, public array $laid, public float $cost, public float $hope, public bool $closed)
     {
+    }
+
+    /** What it is worth going on from. */
+    public function promise(): float
+    {
+        return Ground::promise($this->cost, $this->hope);
     }
 }

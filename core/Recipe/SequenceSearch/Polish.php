@@ -12,7 +12,7 @@ final class Polish
     /** Of a drawer so small every pencil is tried in every place of the best few. */
     private const SMALL = 12;
 
-    private const DEEPENED = 4;
+    private const DEEPENED = 5;
 
     private const MOST_ROUNDS = 6;
 

@@ -15,6 +15,9 @@ final class RunChanges
     /** A run of so many passes is marked anew as a whole. */
     private const MARKED_WHOLE = 3;
 
+    /** Marks in the lightest and the darkest shade of one more pass, 0 for left out; those between grow evenly. */
+    private const GROWTHS = [[Craft::WHISPER, Craft::WHISPER], [Craft::LIGHT, Craft::LIGHT], [Craft::MEDIUM, Craft::MEDIUM], [Craft::WHISPER, Craft::MEDIUM], [0, Craft::LIGHT], [0, Craft::MEDIUM], [0, Craft::FIRM]];
+
     /** @var array<int, list<int>> by pencil */
     private array $alike = [];
 
@@ -22,11 +25,11 @@ final class RunChanges
     {
     }
 
-    /** @return iterable<Run> with any pencil as one more pass, even or growing over the run */
+    /** @return iterable<Run> with any pencil as one more pass: even, growing over the run, or from the middle values down */
     public function oneMore(Run $run): iterable
     {
         $last = max(1, count($this->ground->craft->worked) - 1);
-        foreach ([[Craft::WHISPER, Craft::WHISPER], [Craft::LIGHT, Craft::LIGHT], [Craft::MEDIUM, Craft::MEDIUM], [Craft::WHISPER, Craft::MEDIUM]] as [$from, $to]) {
+        foreach (self::GROWTHS as [$from, $to]) {
             $marks = array_fill(0, count($this->ground->aims), 0);
             foreach ($this->ground->craft->worked as $i => $shade) {
                 $marks[$shade] = (int) round($from + ($to - $from) * $i / $last);

@@ -12,7 +12,10 @@ use KnottyPrism\Core\Recipe\Search\Moves;
  */
 final readonly class Touches
 {
-    private const WIDTH = 16;
+    /** Ways kept after every pass for what they promise, and besides for what they may become: a touch that all passes went by may still be the best. */
+    private const PROMISING = 16;
+
+    private const HOPEFUL = 8;
 
     /** Passes of its own, and how many are tried on each stack. */
     private const OWN = 3;
@@ -89,14 +92,18 @@ final readonly class Touches
      */
     private function kept(array $all, Run $run): array
     {
-        $promise = [];
+        $promises = $hopes = [];
         foreach ($all as $i => $touched) {
-            $left = self::OWN - count($touched->own);
-            $promise[$i] = $this->weight * Ground::promise($this->aim->judge($touched->laid)->error(), $this->aim->hope($touched->laid, $left)) + $this->price($touched, $run);
+            $hope = $this->aim->hope($touched->laid, self::OWN - count($touched->own));
+            $price = $this->price($touched, $run);
+            $promises[$i] = $this->weight * Ground::promise($this->aim->judge($touched->laid)->error(), $hope) + $price;
+            $hopes[$i] = $this->weight * $hope + $price;
         }
-        asort($promise);
+        asort($promises);
+        asort($hopes);
+        $kept = array_unique([...array_slice(array_keys($promises), 0, self::PROMISING), ...array_slice(array_keys($hopes), 0, self::HOPEFUL)]);
 
-        return array_map(static fn (int $i): Touched => $all[$i], array_slice(array_keys($promise), 0, self::WIDTH));
+        return array_values(array_map(static fn (int $i): Touched => $all[$i], $kept));
     }
 
     /** @param  list<Touched>  $all  at least one */
