@@ -30,6 +30,9 @@ use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 require __DIR__.'/../vendor/autoload.php';
 
 const WIDE_MM = 297.0;
+/** Pixels of the pictures. */
+const WIDE = 1154;
+
 const ZONES = 12;
 
 /**
@@ -99,7 +102,8 @@ printf("%-16s %12s %10s %14s %12s %10s %10s %8s\n", '', '2 mm, ΔE00', '0.3 mm',
 $times = $kept = [];
 foreach ($files as $name => $file) {
     $copy = (new PhotoIntake)->take($file);
-    [$small, $large] = [Raster::scaled($copy, 240), Raster::scaled($copy, 1154)];
+    // Smaller photographs are enlarged, as for a preview at the drawing's size: a megapixel's time is not that of a piece of it times so much.
+    [$small, $large] = [Raster::scaled($copy, 240), Raster::sized($copy, WIDE, (int) round(WIDE * $copy->height / $copy->width))];
     $cells = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
     $plan = (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($cells, ZoneMap::proposed($cells, ZONES));
     memory_reset_peak_usage();
@@ -112,7 +116,6 @@ foreach ($files as $name => $file) {
     $preview->after(new PassesLaid(2), $material);
     $next = (hrtime(true) - $start) / 1e9;
     $megabytes = memory_get_peak_usage() / 1e6;
-    // Of a smaller photograph, as if it were a megapixel.
     $megapixels = $large->width * $large->height / 1e6;
     [$times[], $kept[]] = [$cold / $megapixels, $next / $megapixels];
     $mm = WIDE_MM / $large->width;
