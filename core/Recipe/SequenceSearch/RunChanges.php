@@ -34,6 +34,10 @@ final class RunChanges
             foreach ($this->ground->craft->worked as $i => $shade) {
                 $marks[$shade] = (int) round($from + ($to - $from) * $i / $last);
             }
+            if (array_sum($marks) === 0) {
+                // A single shade has no middle to begin from.
+                continue;
+            }
             foreach (array_keys($this->ground->book->moves->pencils) as $pencil) {
                 for ($at = 0; $at <= $run->length(); $at++) {
                     yield $run->inserted($at, $pencil, array_values($marks));
