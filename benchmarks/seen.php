@@ -7,6 +7,7 @@ declare(strict_types=1);
 
 use App\Photos\PhotoIntake;
 use App\Photos\Raster;
+use Benchmarks\Seen\Asked;
 use Benchmarks\Table;
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Lab;
@@ -15,7 +16,6 @@ use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
-use KnottyPrism\Core\Photo\Zones\BetweenValues;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedPicture;
@@ -127,9 +127,14 @@ foreach ($files as $name => $file) {
     $fitted = fitted($plan->tone, $large);
     [$far, $near] = [$of($fitted, 2.0), $of($fitted, 0.3)];
     printf("%-16s %12.1f %10.1f %14.2f\n", '  its tones fit', $far[0], $near[0], $far[1]);
-    $drawn = met($plan, $material, $drawn);
+    $asked = new Asked($plan, $material);
+    [$missed, $steps] = $asked->missed();
+    printf("%-16s %12.1f %10s %14.2f\n", '  stacks miss', $missed, '', $steps);
+    $whole = $of($large->pixels, 2.0)[0];
+    $drawn = $asked->met($drawn);
     [$far, $near] = [$of($large->pixels, 2.0), $of($large->pixels, 0.3)];
-    printf("%-16s %12.1f %10.1f %14.2f\n", '  shades met', $far[0], $near[0], $far[1]);
+    [$a, $b] = str_starts_with($name, 'demo') ? [2.0, 3.5] : [3.5, 5.0];
+    printf("%-16s %12.1f %10.1f %14.2f   wanted %.1f, %.1f, 0.25; both together %.1f, the whole is %+.0f %%\n", '  shades met', $far[0], $near[0], $far[1], $a, $b, hypot($far[0], $missed), 100 * ($whole / hypot($far[0], $missed) - 1));
 }
 printf("%-58s %9.2f s   under 1.5\n", 'a megapixel, cold, median', Table::quantile($times, 0.5));
 printf("%-58s %9.2f s   under 0.3\n", '  another pass, median', Table::quantile($kept, 0.5));
@@ -144,45 +149,6 @@ function fitted(ToneFit $tone, Raster $photo): string
     }
 
     return $bytes;
-}
-
-/**
- * The same picture in the same grain if every stack came to the colour of its shade in the photo: what is lost by so few shades and
- * touches, and not by the plan.
- */
-function met(PlannedPicture $plan, Material $material, string $drawn): string
-{
-    $tones = new LaidTones($plan->paper, Illuminant::D65);
-    $decode = array_map(static fn (int $v): float => Srgb::decode($v / 255), range(0, 255));
-    $light = static fn (Lab $lab): array => array_map(static fn (int $v): float => $decode[$v], array_values((array) unpack('C3', (string) hex2bin(substr(Srgb::ofXyz($lab->xyz())->hex(), 1)))));
-    $wanted = $foreseen = [];
-    foreach (DrawnZone::all($plan) as $zone) {
-        $values = array_map(static fn (DrawnShade $s): float => $s->seen->l, $zone->run);
-        $foreseen[] = $tones->over($zone->run, PHP_INT_MAX);
-        // Beyond the ends a hand goes on by half of the way to the next shade, as in what is drawn.
-        $last = count($values) - 1;
-        $beyond = $last > 0 ? [$values[0] - ($values[1] - $values[0]) / 2, $values[$last] + ($values[$last] - $values[$last - 1]) / 2] : [$values[0], $values[0]];
-        $wanted[] = array_map(static function (int $level) use ($zone, $values, $beyond, $light): array {
-            [$from, $to, $share] = BetweenValues::of($values, $level);
-            [$dark, $pale] = [$zone->run[$from]->seen, $zone->run[$to]->seen];
-
-            return $light(new Lab(max($beyond[0], min($beyond[1], $level)), $dark->a + $share * ($pale->a - $dark->a), $dark->b + $share * ($pale->b - $dark->b)));
-        }, range(0, LaidTones::LEVELS - 1));
-        foreach ($zone->touches as $touch) {
-            $foreseen[] = $tones->over([$touch], PHP_INT_MAX);
-            $wanted[] = array_fill(0, LaidTones::LEVELS, $light($touch->seen));
-        }
-    }
-    $met = '';
-    for ($at = 0; $at < $material->width * $material->height; $at++) {
-        [$look, $level] = [ord($material->looks[$at]), ord($material->levels[$at])];
-        $mean = $foreseen[$look][$level]->mean;
-        for ($c = 0; $c < 3; $c++) {
-            $met .= chr((int) round(255 * Srgb::encode(min(1.0, $wanted[$look][$level][$c] * $decode[ord($drawn[3 * $at + $c])] / max(1e-4, $mean[$c])))));
-        }
-    }
-
-    return $met;
 }
 
 /** How far the mean of what is drawn of a zone's run or touch lies from the mean of what the model foresees at its values; the worst of those that cover 2 %. */

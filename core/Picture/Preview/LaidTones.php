@@ -45,8 +45,8 @@ final readonly class LaidTones
         for ($at = 1; $at < count($run); $at++) {
             $eyes[] = $this->byEye($run[$at - 1], $run[$at]);
         }
-        $lowest = (int) floor($values[0] - self::beyond($values, 0));
-        $highest = (int) ceil($values[count($values) - 1] + self::beyond($values, count($values) - 1));
+        [$lowest, $highest] = self::reach($values);
+        [$lowest, $highest] = [(int) floor($lowest), (int) ceil($highest)];
         for ($level = 0; $level < self::LEVELS; $level++) {
             // Beyond what a hand goes on to nothing changes.
             $tones[] = $level > 0 && ($level <= $lowest || $level > $highest) ? $tones[$level - 1] : $this->at($run, $values, $eyes, (float) max($lowest, min($highest, $level)), $passes);
@@ -56,15 +56,17 @@ final readonly class LaidTones
     }
 
     /**
-     * Half of the way to the next shade, where there is one.
+     * Up to which values a hand goes on as it was going: half of the way to the next shade, where there is one.
      *
-     * @param  list<float>  $values
+     * @param  list<float>  $values  L* of the shades, darkest first; at least one
+     * @return array{float, float}
      */
-    private static function beyond(array $values, int $end): float
+    public static function reach(array $values): array
     {
-        $next = $values[$end === 0 ? 1 : $end - 1] ?? $values[$end];
+        $last = count($values) - 1;
+        $next = [$values[1] ?? $values[0], $values[$last - 1] ?? $values[$last]];
 
-        return abs($values[$end] - $next) / 2;
+        return [$values[0] - ($next[0] - $values[0]) / 2, $values[$last] + ($values[$last] - $next[1]) / 2];
     }
 
     /**
