@@ -123,18 +123,18 @@ foreach ($files as $name => $file) {
         return apart(seen($wanted, $large->width, $large->height, $blur / $mm), seen($drawn, $large->width, $large->height, $blur / $mm));
     };
     [$far, $near] = [$of($large->pixels, 2.0), $of($large->pixels, 0.3)];
-    printf("%-16s %12.1f %10.1f %14.2f %12.2f %8.2f s %8.2f s %8d\n", $name, $far[0], $near[0], $far[1], zones($plan, $drawn, $material), $cold, $next, $megabytes);
+    $whole = $far[0];
+    $limits = vsprintf('wanted %.1f, %.1f, 0.25', str_starts_with($name, 'demo') ? [2.0, 3.5] : [3.5, 5.0]);
+    printf("%-16s %12.1f %10.1f %14.2f %12.2f %8.2f s %8.2f s %8d   %s\n", $name, $far[0], $near[0], $far[1], zones($plan, $drawn, $material), $cold, $next, $megabytes, $limits);
     $fitted = fitted($plan->tone, $large);
     [$far, $near] = [$of($fitted, 2.0), $of($fitted, 0.3)];
     printf("%-16s %12.1f %10.1f %14.2f\n", '  its tones fit', $far[0], $near[0], $far[1]);
     $asked = new Asked($plan, $material);
     [$missed, $steps] = $asked->missed();
     printf("%-16s %12.1f %10s %14.2f\n", '  stacks miss', $missed, '', $steps);
-    $whole = $of($large->pixels, 2.0)[0];
     $drawn = $asked->met($drawn);
     [$far, $near] = [$of($large->pixels, 2.0), $of($large->pixels, 0.3)];
-    [$a, $b] = str_starts_with($name, 'demo') ? [2.0, 3.5] : [3.5, 5.0];
-    printf("%-16s %12.1f %10.1f %14.2f   wanted %.1f, %.1f, 0.25; both together %.1f, the whole is %+.0f %%\n", '  shades met', $far[0], $near[0], $far[1], $a, $b, hypot($far[0], $missed), 100 * ($whole / hypot($far[0], $missed) - 1));
+    printf("%-16s %12.1f %10.1f %14.2f   %s; both together %.1f, the whole is %+.0f %%\n", '  shades met', $far[0], $near[0], $far[1], $limits, hypot($far[0], $missed), 100 * ($whole / hypot($far[0], $missed) - 1));
 }
 printf("%-58s %9.2f s   under 1.5\n", 'a megapixel, cold, median', Table::quantile($times, 0.5));
 printf("%-58s %9.2f s   under 0.3\n", '  another pass, median', Table::quantile($kept, 0.5));
