@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // Whole pictures: zones, plan, palette, preview. ./bench --picture runs it; it takes some minutes.
 
+use Benchmarks\Seen\Shelf;
 use Benchmarks\Table;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Formats\DrawerFile;
@@ -40,20 +41,6 @@ function photo(string $light, int $width): PixelGrid
     return PixelGrid::ofSrgb($width, intdiv($width * 3, 4), $image->getImageBlob());
 }
 
-/** Both lines' pencils, as if all were owned. */
-function shelf(int $count): Drawer
-{
-    $lines = '';
-    foreach (['slipway', 'foghorn'] as $line) {
-        $text = str_replace(',no', ',yes', (string) file_get_contents(__DIR__."/../demo/lines/$line.csv"));
-        $lines .= $lines === '' ? $text : substr($text, (int) strpos($text, "\n") + 1);
-    }
-    $pencils = DrawerFile::drawer($lines)->usable()->pencils;
-    $step = count($pencils) / $count;
-
-    return new Drawer(array_map(static fn (int $i) => $pencils[(int) ($i * $step)], range(0, min($count, count($pencils)) - 1)));
-}
-
 $shelf = new MemoryShelf;
 $paper = Paper::whiteMedium();
 $demo = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
@@ -63,7 +50,7 @@ Table::head('whole pictures: the demo photo, 12 zones, all their targets');
 Table::row('zones proposed, 240 × 180', Table::times(3, static fn () => ZoneMap::proposed($grid, 12)), 's', 'under 5', 2);
 $map = ZoneMap::proposed($grid, 12);
 $planWith = static fn (Drawer $drawer): PlannedPicture => (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($grid, $map);
-foreach ([24 => $demo, 60 => shelf(60), 119 => shelf(119)] as $count => $drawer) {
+foreach ([24 => $demo, 60 => Shelf::of(60), 119 => Shelf::of(119)] as $count => $drawer) {
     Table::row("planned cold, $count pencils", Table::times(1, static fn () => $planWith($drawer)), 's', $count === 24 ? 'under 10' : ($count > 100 ? 'under 30' : ''), 2);
     Table::row('  planned again, atlas kept', Table::times(1, static fn () => $planWith($drawer)), 's', '', 2);
     $plan = $planWith($drawer);

@@ -3,11 +3,12 @@
 declare(strict_types=1);
 
 // The picture to come beside its photo, as it is seen from across a room and from half a metre: what is lost by drawing it in so few passes.
-// ./bench --seen [FOLDER of photographs] runs it; it takes some minutes.
+// ./bench --seen [FOLDER of photographs [ZONES [PENCILS]]] runs it, with twelve zones at most and the demo's drawer, or with others; it takes some minutes.
 
 use App\Photos\PhotoIntake;
 use App\Photos\Raster;
 use Benchmarks\Seen\Asked;
+use Benchmarks\Seen\Shelf;
 use Benchmarks\Table;
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Lab;
@@ -32,8 +33,6 @@ require __DIR__.'/../vendor/autoload.php';
 const WIDE_MM = 297.0;
 /** Pixels of the pictures. */
 const WIDE = 1154;
-
-const ZONES = 12;
 
 /**
  * @return list<array{float, float, float}> linear light of every fourth pixel each way, blurred by a Gaussian of a width in pixels
@@ -90,14 +89,15 @@ function apart(array $one, array $other): array
 }
 
 $paper = Paper::whiteMedium();
-$drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
+$most = (int) ($argv[2] ?? 12);
+$drawer = isset($argv[3]) ? Shelf::of((int) $argv[3]) : DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
 $shelf = new MemoryShelf;
 $folder = $argv[1] ?? null;
 $files = ['demo, morning' => __DIR__.'/../demo/photos/low-water-morning.jpg', 'demo, evening' => __DIR__.'/../demo/photos/low-water-evening.jpg'];
 foreach ($folder === null ? [] : (glob("$folder/*.png") ?: []) as $file) {
     $files[basename($file, '.png')] = $file;
 }
-echo "the picture to come beside its photo, 297 mm wide, 24 pencils, 12 zones\n";
+printf("the picture to come beside its photo, 297 mm wide, %d pencils, at most %d zones\n", count($drawer->usable()->pencils), $most);
 printf("%-16s %12s %10s %14s %12s %10s %10s %8s\n", '', '2 mm, ΔE00', '0.3 mm', 'value, steps', 'zones, ΔE00', 'cold', 'a pass', 'MB');
 $times = $kept = [];
 foreach ($files as $name => $file) {
@@ -105,7 +105,7 @@ foreach ($files as $name => $file) {
     // Smaller photographs are enlarged, as for a preview at the drawing's size: a megapixel's time is not that of a piece of it times so much.
     [$small, $large] = [Raster::scaled($copy, 240), Raster::sized($copy, WIDE, (int) round(WIDE * $copy->height / $copy->width))];
     $cells = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
-    $plan = (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($cells, ZoneMap::proposed($cells, ZONES));
+    $plan = (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($cells, ZoneMap::proposed($cells, $most));
     memory_reset_peak_usage();
     $start = hrtime(true);
     $preview = new Preview($paper, $plan->map->labels, $cells, DrawnZone::all($plan));
