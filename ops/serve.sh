@@ -10,10 +10,11 @@ stop_one "$name" 1
 note_process "$name" $$
 [ "$1" = worker ] || exec "$@"
 
-# A worker ends after an hour, so that no memory piles up. Its pulse beats beside it, in a long job too, and as long as it lives.
+# A worker ends after an hour, or with more than 640 MB once something is done, so that no memory piles up: a plan leaves some 350, and at
+# the 128 that are usual each plan ended it, to begin the next two seconds later with nothing compiled. Its pulse beats beside it, in a long job too, and as long as it lives.
 pulse=$KP_VAR/storage/framework/worker-pulse/$name
 (while kill -0 $$ 2>/dev/null; do touch "$pulse"; sleep 2; done) &
 export KP_WORKER=$name
-worker=(php "$root/artisan" queue:work --queue="$2" --sleep=0.1 --max-time=3600 --quiet)
+worker=(php "$root/artisan" queue:work --queue="$2" --sleep=0.1 --max-time=3600 --memory=640 --quiet)
 [ "$(id -un)" = "$(app_user)" ] || worker=(setpriv "--reuid=$(app_user)" "--regid=$(app_user)" --clear-groups "${worker[@]}")
 exec "${worker[@]}"

@@ -93,9 +93,13 @@ final class PlanRunner
             $this->tell($run, 'finding sequences', $found, count($zones));
             $answer = $planner->sequences($next->wishes, $palette, 1)[0];
             $basis = $ground->basis($next->wishes, $palette);
-            $before = $this->plans->parts->last($study, $next->zone);
-            $this->plans->parts->keep($study, (string) $next->key, ['passes' => SequenceNote::of($answer->sequence, PlannedZone::roles($next->wishes))->toArray(), 'label' => $answer->label->value, 'zone' => $next->zone, 'basis' => $basis]);
-            $run->update(['changes' => [...$run->changes, self::changed($ground, $next, $answer->sequence, $before, $basis)], 'tries' => 0, 'zones_open' => max(0, count($zones) - $found - 1)]);
+            $changed = self::changed($ground, $next, $answer->sequence, $this->plans->parts->last($study, $next->zone), $basis);
+            $left = max(0, count($zones) - $found - 1);
+            // Both or neither: a worker that dies in between would leave a zone that is planned, and is told nowhere.
+            DB::transaction(function () use ($study, $run, $next, $answer, $basis, $changed, $left): void {
+                $this->plans->parts->keep($study, (string) $next->key, ['passes' => SequenceNote::of($answer->sequence, PlannedZone::roles($next->wishes))->toArray(), 'label' => $answer->label->value, 'zone' => $next->zone, 'basis' => $basis]);
+                $run->update(['changes' => [...$run->changes, $changed], 'tries' => 0, 'zones_open' => PlanTurns::left($run, $left)]);
+            });
             $worked = microtime(true) - $began;
             if ($this->turns->othersAreFirst($run, $worked)) {
                 // Told as what waits for its turn.

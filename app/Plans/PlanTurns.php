@@ -94,6 +94,12 @@ final class PlanTurns
         return $this->waiting()->contains(static fn (PlanRun $other): bool => self::accountOf($other) !== $own && ($worked[self::accountOf($other)] ?? 0.0) + self::AHEAD < $mine);
     }
 
+    /** Zones that are left of a run, for its turns: the last zone of a long one is no short work, which would go before everybody's. */
+    public static function left(PlanRun $run, int $zones): int
+    {
+        return $run->zones_open > self::SHORT ? max(self::SHORT + 1, $zones) : $zones;
+    }
+
     /** Whether anything waits that nobody holds. */
     public function somethingWaits(int $mostOpen = PHP_INT_MAX): bool
     {

@@ -58,9 +58,11 @@ it('works for whom it worked for least, on what is soonest done, and makes way f
     expect($turns->othersAreFirst($runs[0], 8.0))->toBeFalse()->and($turns->othersAreFirst($runs[0], 9.5))->toBeTrue();
     $turns->giveBack($runs[0], 20.0);
     $turns->giveBack($runs[1], 0.0);
+    // The last zone of what began long is no short work.
+    expect(PlanTurns::left($runs[0], 1))->toBeGreaterThan(PlanTurns::SHORT)->and(PlanTurns::left($runs[0], 4))->toBe(4);
     // What is short goes before what is long of the same account, and has a queue of its own.
     $runs[2]->update(['zones_open' => 1]);
-    expect($turns->take(PlanTurns::SHORT)?->id)->toBe($runs[2]->id)->and($turns->take(PlanTurns::SHORT))->toBeNull();
+    expect($turns->take(PlanTurns::SHORT)?->id)->toBe($runs[2]->id)->and($turns->take(PlanTurns::SHORT))->toBeNull()->and(PlanTurns::left($runs[2], 0))->toBe(0);
     // Worked for 20 seconds, one waits until the other was as well; once a third comes, all begin alike.
     expect($turns->take()?->id)->toBe($runs[3]->id);
     $turns->giveBack($runs[3], 30.0);
@@ -82,4 +84,23 @@ it('works for whom it worked for least, on what is soonest done, and makes way f
     $held = PlanRun::query()->whereNotNull('holder')->firstOrFail();
     $held->update(['holder' => 'a machine/a worker']);
     expect(static fn () => $turns->hold($held, ['done' => 3]))->toThrow(NotWanted::class);
+});
+
+it('keeps a zone and tells of it, or neither, whenever its worker dies', function () {
+    Queue::fake();
+    $base = '/api/studies/'.pictureOf($this)->id.'/plan';
+    $this->postJson("$base/run")->assertAccepted();
+    $dies = true;
+    PlanRun::updating(static function (PlanRun $run) use (&$dies): void {
+        if ($dies && $run->isDirty('changes')) {
+            $dies = false;
+            throw new RuntimeException('The worker died.');
+        }
+    });
+    $turn = static fn (): mixed => app()->call([new TakePlanTurn, 'handle']);
+    $turn();
+    expect($dies)->toBeFalse()->and(DB::table('plan_parts')->whereNotNull('value->zone')->count())->toBe(0);
+    $turn();
+    $plan = $this->getJson($base);
+    expect($plan->json('run.state'))->toBe('done')->and($plan->json('run.changes'))->toHaveCount(count($plan->json('zones')));
 });
