@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { ask, askFile, RequestFailed, sentenceOf } from '../../resources/ts/api/client';
+import { ask, askFile, askInTurn, RequestFailed, sentenceOf } from '../../resources/ts/api/client';
 
 const answer = (status: number, body: unknown): Response =>
     new Response(typeof body === 'string' ? body : JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
@@ -40,6 +40,22 @@ describe('asking the application', () => {
         fetch.mockResolvedValue(answer(201, {}));
         await ask('/api/studies', { method: 'POST', form: new FormData() });
         expect(fetch.mock.calls[0]?.[1]?.headers).not.toHaveProperty('Content-Type');
+    });
+
+    it('waits for its turn where one photo is read at a time, under the same key, until it is taken back', async () => {
+        const busy = (again: string) => new Response('{"detail":"Another is read."}', { status: 429, headers: { 'Retry-After': again } });
+        fetch.mockImplementationOnce(() => Promise.resolve(busy('1'))).mockResolvedValueOnce(answer(201, { id: 7 }));
+        expect(await askInTurn('/api/hand/made-up', { key: 'the-same-key' })).toEqual({ id: 7 });
+        const keys = fetch.mock.calls.map(([, options]) => (options?.headers as Record<string, string>)['Idempotency-Key']);
+        expect(keys).toEqual(['the-same-key', 'the-same-key']);
+        const away = new AbortController();
+        fetch.mockImplementation((_, options) =>
+            options?.signal?.aborted === true ? Promise.reject(new DOMException('', 'AbortError')) : Promise.resolve(busy('10')),
+        );
+        const asked = caught(askInTurn('/api/hand/made-up', { key: 'another-key', signal: away.signal }));
+        // Sooner than this test may take, and than its turn would come.
+        setTimeout(() => away.abort(), 100);
+        expect(await asked).toMatchObject({ name: 'AbortError' });
     });
 
     it('renews a token that belongs to a session which is over, once, and asks again', async () => {

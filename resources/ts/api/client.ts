@@ -62,8 +62,8 @@ export interface Sending {
     signal?: AbortSignal;
 }
 
-/** Sends a file; where files are taken in one at a time it is sent again when its turn may have come. */
-export async function askWithFile<T>(
+/** Sends a file; where another is being taken in, it waits for its turn. */
+export function askWithFile<T>(
     path: string,
     name: string,
     file: File,
@@ -73,17 +73,32 @@ export async function askWithFile<T>(
     const form = new FormData();
     form.set(name, file);
     Object.entries(more).forEach(([field, value]) => form.set(field, value));
+    return askInTurn<T>(path, { form, ...sending });
+}
+
+/** Asks for what is read one at a time, such as a photo: sent again by itself when its turn may have come, until it is taken back. */
+export async function askInTurn<T>(path: string, options: Options & Sending): Promise<T> {
     for (let tries = 1; ; tries++) {
         try {
-            return await ask<T>(path, { method: 'POST', form, ...sending });
+            return await ask<T>(path, { method: 'POST', ...options });
         } catch (error) {
             if (!(error instanceof RequestFailed) || error.status !== BUSY || error.retryAfter > LONGEST_TURN || tries >= MOST_TURNS) {
                 throw error;
             }
-            await new Promise((resolve) => setTimeout(resolve, error.retryAfter * 1000));
+            await passed(error.retryAfter, options.signal);
         }
     }
 }
+
+/** So many seconds, or until it is called off. */
+const passed = (seconds: number, signal?: AbortSignal): Promise<void> =>
+    new Promise((resolve) => {
+        const over = setTimeout(resolve, seconds * 1000);
+        signal?.addEventListener('abort', () => {
+            clearTimeout(over);
+            resolve();
+        });
+    });
 
 async function renewed(path: string, options: Options): Promise<Response> {
     try {

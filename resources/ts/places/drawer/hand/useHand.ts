@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, askWithFile, faultOf } from '../../../api/client';
+import { ask, askInTurn, askWithFile, faultOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Hand, StripsRead, StripsSaid } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -67,7 +67,7 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
         ...reading,
     });
     const makeUp = useMutation({
-        mutationFn: () => ask<StripsRead>(`/api/hand/made-up?${on}`, { method: 'POST', ...begin() }),
+        mutationFn: () => askInTurn<StripsRead>(`/api/hand/made-up?${on}`, begin()),
         ...reading,
     });
     return { on, hand, learn, use, photograph, makeUp, takeBack, fault };

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { putAnswer } from '../../../api/answers';
-import { ask, askFile, askWithFile, faultOf, sentenceOf } from '../../../api/client';
+import { ask, askFile, askInTurn, askWithFile, faultOf, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Sheet, SheetBox, Sheets, TrayPencil } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -56,7 +56,7 @@ function useSheets() {
         onMutate: () => setMade(null),
     });
     const makeUp = useMutation({
-        mutationFn: (id: number) => ask<Sheet>(`/api/drawer/sheets/${id}/made-up`, { method: 'POST', ...asked() }),
+        mutationFn: (id: number) => askInTurn<Sheet>(`/api/drawer/sheets/${id}/made-up`, asked()),
         ...changing,
     });
     const correct = useMutation({

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putAnswer } from '../../../api/answers';
-import { ask, askWithFile, faultOf } from '../../../api/client';
+import { ask, askInTurn, askWithFile, faultOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { DrawingCheck, DrawingChecks } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -46,7 +46,7 @@ export function useChecks(study: number) {
     });
     const makeUp = useMutation({
         mutationFn: ({ passes, zones }: SoFar) =>
-            ask<DrawingCheck>(`${base}/made-up`, { method: 'POST', json: zones === '' ? { passes } : { passes, zones }, ...begin() }),
+            askInTurn<DrawingCheck>(`${base}/made-up`, { json: zones === '' ? { passes } : { passes, zones }, ...begin() }),
         onMutate: () => setInHand(null),
         onSuccess: put,
         onError,
