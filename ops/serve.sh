@@ -11,7 +11,8 @@ note_process "$name" $$
 [ "$1" = worker ] || exec "$@"
 
 # A worker ends after an hour, or with more than 640 MB once something is done, so that no memory piles up: a plan leaves some 350, and at
-# the 128 that are usual each plan ended it, to begin the next two seconds later with nothing compiled. Its pulse beats beside it, in a long job too, and as long as it lives.
+# the 128 that are usual each plan ended it, to begin the next two seconds later with nothing compiled. Its pulse beats beside it, in a
+# long job too, and as long as it lives.
 pulse=$KP_VAR/storage/framework/worker-pulse/$name
 (while kill -0 $$ 2>/dev/null; do touch "$pulse"; sleep 2; done) &
 export KP_WORKER=$name

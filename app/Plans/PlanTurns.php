@@ -94,10 +94,16 @@ final class PlanTurns
         return $this->waiting()->contains(static fn (PlanRun $other): bool => self::accountOf($other) !== $own && ($worked[self::accountOf($other)] ?? 0.0) + self::AHEAD < $mine);
     }
 
+    /** So many zones as no short work, however few: where pencils are to be chosen first, too. */
+    public static function long(int $zones): int
+    {
+        return max(self::SHORT + 1, $zones);
+    }
+
     /** Zones that are left of a run, for its turns: the last zone of a long one is no short work, which would go before everybody's. */
     public static function left(PlanRun $run, int $zones): int
     {
-        return $run->zones_open > self::SHORT ? max(self::SHORT + 1, $zones) : $zones;
+        return $run->zones_open > self::SHORT ? self::long($zones) : $zones;
     }
 
     /** Whether anything waits that nobody holds. */

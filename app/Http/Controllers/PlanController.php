@@ -58,7 +58,7 @@ final class PlanController extends Controller
         $short = $open <= PlanTurns::SHORT && $this->plans->palettePart($ground) !== null;
         // Both or neither: a run that nobody was told of would wait for ever. What is dispatched goes when it is let go of: not returned.
         $run = DB::transaction(function () use ($study, $open, $short): PlanRun {
-            $run = $this->runner->begin($study, $short ? $open : max($open, PlanTurns::SHORT + 1));
+            $run = $this->runner->begin($study, $short ? $open : PlanTurns::long($open));
             TakePlanTurn::dispatch($run->zones_open <= PlanTurns::SHORT);
 
             return $run;

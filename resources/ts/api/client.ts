@@ -93,11 +93,11 @@ export async function askInTurn<T>(path: string, options: Options & Sending): Pr
 /** So many seconds, or until it is called off. */
 const passed = (seconds: number, signal?: AbortSignal): Promise<void> =>
     new Promise((resolve) => {
-        const over = setTimeout(resolve, seconds * 1000);
-        signal?.addEventListener('abort', () => {
-            clearTimeout(over);
+        setTimeout(resolve, seconds * 1000);
+        signal?.addEventListener('abort', () => resolve(), { once: true });
+        if (signal?.aborted === true) {
             resolve();
-        });
+        }
     });
 
 async function renewed(path: string, options: Options): Promise<Response> {
