@@ -26,12 +26,12 @@ final readonly class DrawingCheck
         if ($worst === null) {
             return 'Nothing of it is large enough to be told.';
         }
-        $words = $worst->words();
-        $at = strpos($words, ': ');
+        $how = explode(': ', $worst->words(), 2)[1] ?? '';
+        if ($worst->found->deltaE00($worst->expected) < 3.0 || $how === '') {
+            return 'It is as the plan has it so far.';
+        }
 
-        return $worst->found->deltaE00($worst->expected) < 3.0 || $at === false
-            ? 'It is as the plan has it so far.'
-            : sprintf('The %s of "%s" is %s.', $worst->shade->name, $worst->zone->name, substr($words, $at + 2));
+        return sprintf('The %s of "%s" %s.', $worst->shade->name, $worst->zone->name, str_starts_with($how, 'leans') ? $how : "is $how");
     }
 
     /** Mean ΔE00 from what is expected, by area. */

@@ -11,6 +11,7 @@ use KnottyPrism\Core\Chart\Check\CheckedZone;
 use KnottyPrism\Core\Chart\Check\DrawingCheck;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
 use KnottyPrism\Core\Chart\Check\ExpectedDrawing;
+use KnottyPrism\Core\Chart\Check\ShadeFinding;
 use KnottyPrism\Core\Chart\Check\StrayLight;
 use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Colour\Lab;
@@ -125,6 +126,8 @@ it('says what differs most first, and what mends it', function () {
     $check = checkOf(BenchCamera::photograph(drawnSo($laid, 2)->flat, new Shot, 1000, 2), PassesLaid::whole());
     expect($check->findings[0]->zone->name)->toBe('boat')->and($check->findings[0]->words())->toContain('too light')
         ->and($check->summary())->toContain('"boat" is')->toContain('too light')->and($check->meanDeltaE00())->toBeGreaterThan(1.0);
+    $leaning = new ShadeFinding($check->findings[0]->zone, $check->findings[0]->shade, new Lab(50, 0, 20), new Lab(50, 6.8, 18.8), 0.2, $check->findings[0]->way);
+    expect((new DrawingCheck([], 1.0, [$leaning], 0, 0, ''))->summary())->toContain('"boat" leans too ')->not->toContain(' is ');
     $light = array_values(array_filter($check->findings, static fn ($f): bool => $f->zone->name === 'boat' && $f->shade->role === Role::Light))[0];
     expect($light->way->words())->toStartWith('red ');
     $calm = checkOf(BenchCamera::photograph(drawnSo($laid, 2)->flat, new Shot, 1000, 2), $laid);
