@@ -225,7 +225,7 @@ start_web() {
   fill_in nginx.conf.in > "$KP_VAR/run/nginx.conf"
   if [ "$(id -u)" -ne 0 ]; then sed -i '/^user /d' "$KP_VAR/run/nginx.conf"; sed -i '/^user = /d;/^group = /d;/^listen.owner/d' "$KP_VAR/run/php-fpm.conf"; fi
   rm -rf "$KP_VAR/storage/framework/worker-pulse"; mkdir -p "$KP_VAR/storage/framework/worker-pulse" || true
-  supervise start php nginx 'worker:*' worker-short >/dev/null 2>&1 || true
+  supervise start php nginx 'worker:*' worker-short worker-files >/dev/null 2>&1 || true
 }
 
 # No command substitution here: a Ctrl-C that comes while one is waited for is lost.

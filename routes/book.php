@@ -20,11 +20,16 @@ Route::prefix('/log')->controller(LogController::class)->group(function (): void
 Route::get('/swatches.pdf', [BookController::class, 'swatches'])->middleware('throttle:heavy');
 Route::prefix('/recipes')->controller(BookController::class)->group(function (): void {
     Route::get('/', 'index');
-    Route::patch('/{recipe}', 'change')->whereNumber('recipe');
-    Route::delete('/{recipe}', 'remove')->whereNumber('recipe');
-    Route::post('/{recipe}/restore', 'restore')->whereNumber('recipe');
-    Route::get('/{recipe}/laid', 'laid')->whereNumber('recipe')->middleware('throttle:heavy');
+    Route::patch('/{recipe}', 'change');
+    Route::delete('/{recipe}', 'remove');
+    Route::post('/{recipe}/restore', 'restore');
+    Route::get('/{recipe}/laid', 'laid')->middleware('throttle:heavy');
 });
 
 Route::get('/account.zip', [AccountController::class, 'save'])->middleware('throttle:heavy');
+Route::get('/account', [AccountController::class, 'latest']);
 Route::post('/account', [AccountController::class, 'bringIn'])->middleware(['throttle:heavy', TakesTurns::class]);
+Route::prefix('/account/imports/{accountImport}')->middleware('can:own,accountImport')->controller(AccountController::class)->group(function (): void {
+    Route::get('/', 'import');
+    Route::delete('/', 'cancel');
+});

@@ -37,9 +37,9 @@ Route::prefix('/checks')->controller(DrawingCheckController::class)->group(funct
     Route::get('/', 'index');
     Route::post('/', 'store')->middleware(['throttle:heavy', TakesTurns::class]);
     Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
-    Route::delete('/{check}', 'destroy')->whereNumber('check');
-    Route::get('/{check}/photo', 'photo')->whereNumber('check');
-    Route::get('/{check}/map', 'map')->whereNumber('check');
+    Route::delete('/{check}', 'destroy');
+    Route::get('/{check}/photo', 'photo');
+    Route::get('/{check}/map', 'map');
 });
 
 Route::get('/{kind}.pdf', [PlanSheetController::class, 'sheet'])->whereIn('kind', ['card', 'zones', 'steps'])->middleware('throttle:heavy');

@@ -8,7 +8,6 @@ use App\Drawers\DrawerKeeper;
 use App\Models\BookRecipeRow;
 use App\Models\HandVersion;
 use App\Models\PracticeAttempt;
-use App\Models\Study;
 use App\Models\User;
 use App\Studies\StudyFileWriter;
 use Illuminate\Support\Str;
@@ -46,8 +45,9 @@ final class AccountFile
         $zip->open($path, \ZipArchive::OVERWRITE);
         $names = $parts = [];
         try {
-            foreach (Study::query()->where('user_id', $user->id)->orderBy('id')->get() as $study) {
-                // One study at a time is held: photos make it large.
+            foreach ($user->studies()->orderBy('id')->pluck('id') as $id) {
+                // One study at a time is held, and read by itself: photos make it large.
+                $study = $user->studies()->findOrFail($id);
                 $parts[] = $part = (string) tempnam(sys_get_temp_dir(), 'kp-study');
                 file_put_contents($part, $this->studies->write($user, $study));
                 $names[$study->id] = sprintf('studies/%d-%s.study.json', count($names) + 1, Str::slug($study->name) ?: 'study');

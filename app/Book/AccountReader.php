@@ -8,11 +8,14 @@ use App\Answers\StudyOpening;
 use App\Drawers\DrawerKeeper;
 use App\Drawers\FitDrawer;
 use App\Models\HandVersion;
+use App\Models\Photo;
 use App\Models\PracticeAttempt;
 use App\Models\Study;
 use App\Models\User;
+use App\Photos\PhotoStore;
 use App\Studies\StudyFile;
 use App\Studies\StudyFileReader;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
@@ -23,49 +26,90 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use Opis\JsonSchema\Validator;
 
 /**
- * Brings an account file in: what this account has stays as it is, and what it lacks is added. A study or a recipe that can't be taken in is named,
- * and keeps nothing else out.
+ * Brings an account file in: what this account has stays as it is, and what it lacks is added, all of it or nothing. A study or a recipe that is
+ * damaged is named, and keeps nothing else out.
  */
 final class AccountReader
 {
     private const MOST_VALUES = 2_000_000;
 
-    public function __construct(private readonly StudyFileReader $studies, private readonly StudyOpening $opening, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly RecipeBook $book)
+    private const NONE = 'This is no account file; one is saved under “Book”, “Show it”.';
+
+    /** Rows put in at a time. */
+    private const CHUNK = 500;
+
+    public function __construct(private readonly StudyFileReader $studies, private readonly StudyOpening $opening, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly RecipeBook $book, private readonly PhotoStore $store)
     {
     }
 
+    /** @throws BadFile when it is no account file, as far as a look at it tells */
+    public static function recognise(string $path): void
+    {
+        $zip = self::opened($path);
+        $is = $zip->statName(AccountFile::INDEX);
+        $zip->close();
+        if ($is === false || $is['size'] > 1024 * StudyFile::MOST_KILOBYTES) {
+            throw BadFile::because(self::NONE);
+        }
+    }
+
     /**
-     * @return array{pencils: int, studies: int, recipes: int, practice: int, problems: list<string>} how many of each were taken in
+     * All or nothing: all of it is one transaction.
+     *
+     * @param  int  $attempts  how often it is begun again where others change the same
+     * @param  \Closure(int, int): void  $at  told before the work, and before each study: how many were gone through, and of how many; throws what ends the work
+     * @param  \Closure(array{pencils: int, studies: int, known: int, recipes: int, practice: int, problems: list<string>}): void  $end  told how many of each were taken in, as part of the same transaction
      *
      * @throws BadFile when it is no account file, or a damaged one
      */
-    public function read(User $user, string $path): array
+    public function read(User $user, string $path, int $attempts, \Closure $at, \Closure $end): void
     {
-        $zip = new \ZipArchive;
-        if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
-            throw BadFile::because('This is no account file; one is saved under “Book”, “Show it”.');
-        }
+        $zip = self::opened($path);
+        $made = [];
         try {
             $index = self::index($zip);
-            $pencils = DB::transaction(fn (): int => $this->drawers->addUnknown($user, $index['pencils'] === [] ? [] : DrawerFile::rows(json_encode($index['pencils'], JSON_THROW_ON_ERROR))));
-            while ($this->fits->some($user->id));
-            DB::transaction(static fn () => self::hands($user, $index['hands'] ?? []));
-            [$ids, $problems] = $this->studies($user, $zip, $index['studies']);
-            $recipes = DB::transaction(function () use ($user, $index, $ids, &$problems): int {
-                return $this->recipes($user, $index['recipes'], $ids, $problems);
-            });
-            $practice = DB::transaction(static fn (): int => self::practice($user, $index['practice'], $ids));
-
-            return ['pencils' => $pencils, 'studies' => count($ids), 'recipes' => $recipes, 'practice' => $practice, 'problems' => $problems];
+            $at(0, count($index['studies']));
+            DB::transaction(function () use ($user, $zip, $index, $at, $end, &$made): void {
+                $this->forget($made);
+                $pencils = $this->drawers->addUnknown($user, $index['pencils'] === [] ? [] : DrawerFile::rows(json_encode($index['pencils'], JSON_THROW_ON_ERROR)));
+                while ($this->fits->some($user->id, tells: false));
+                self::hands($user, $index['hands'] ?? []);
+                [$ids, $problems] = $this->studies($user, $zip, $index['studies'], $at, $made);
+                $recipes = $this->recipes($user, $index['recipes'], $ids, $problems);
+                $practice = self::practice($user, $index['practice'], $ids);
+                $end(['pencils' => $pencils, 'studies' => count($made), 'known' => count($ids) - count($made), 'recipes' => $recipes, 'practice' => $practice, 'problems' => $problems]);
+            }, $attempts);
+            $made = [];
+        } catch (QueryException $error) {
+            // What no rule of the schema refuses and no column holds.
+            throw in_array($error->errorInfo[0] ?? '', ['22001', '22003', '22007', '23000'], true) ? BadFile::because('The account file is damaged; save it again where it came from.') : $error;
         } finally {
+            // No transaction takes files back.
+            $this->forget($made);
             $zip->close();
         }
+    }
+
+    /** @param  list<Study>  $made  whose files go; none are left */
+    private function forget(array &$made): void
+    {
+        foreach ($made as $study) {
+            $study->photos->each(fn (Photo $photo) => $this->store->forget($photo->storage_key));
+        }
+        $made = [];
+    }
+
+    private static function opened(string $path): \ZipArchive
+    {
+        $zip = new \ZipArchive;
+
+        return $zip->open($path, \ZipArchive::RDONLY) === true ? $zip : throw BadFile::because(self::NONE);
     }
 
     /** @return array<string, mixed> */
     private static function index(\ZipArchive $zip): array
     {
-        $text = self::entry($zip, AccountFile::INDEX) ?? throw BadFile::because('This is no account file; one is saved under “Book”, “Show it”.');
+        $text = self::entry($zip, AccountFile::INDEX) ?? throw BadFile::because(self::NONE);
         BoundedJson::check($text, self::MOST_VALUES, 'The account file');
         $read = json_decode($text);
         if (! is_object($read) || ($read->format ?? null) !== AccountFile::FORMAT || ($read->version ?? 0) !== AccountFile::VERSION) {
@@ -98,7 +142,12 @@ final class AccountReader
     private static function hands(User $user, array $hands): void
     {
         $known = HandVersion::query()->where('user_id', $user->id)->pluck('paper')->all();
+        $numbers = [];
         foreach ($hands as $hand) {
+            if (isset($numbers["{$hand['paper']}/{$hand['number']}"])) {
+                throw BadFile::because(sprintf('The account file is damaged: the hand on %s has two versions numbered %d.', $hand['paper'], $hand['number']));
+            }
+            $numbers["{$hand['paper']}/{$hand['number']}"] = true;
             PaperShelf::named((string) $hand['paper']);
             if (! in_array($hand['paper'], $known, true)) {
                 // What is no hand is refused here, not whenever something is predicted.
@@ -110,19 +159,28 @@ final class AccountReader
 
     /**
      * @param  list<string>  $files
-     * @return array{array<string, int>, list<string>} studies made, by their file; and which could not be, with why
+     * @param  \Closure(int, int): void  $at
+     * @param  list<Study>  $made  to which those are added that were not here yet
+     * @return array{array<string, int>, list<string>} studies by their file; and which could not be taken in, with why
      */
-    private function studies(User $user, \ZipArchive $zip, array $files): array
+    private function studies(User $user, \ZipArchive $zip, array $files, \Closure $at, array &$made): array
     {
         $ids = $problems = [];
-        foreach ($files as $file) {
+        foreach ($files as $done => $file) {
+            $at($done, count($files));
             try {
                 $text = self::entry($zip, $file) ?? throw BadFile::because('It is not in the file, or too large.');
-                $ids[$file] = $this->studies->read($user, $text, static fn (\Closure $rows): Study => DB::transaction($rows), fn (Study $study) => $this->opening->check($user, $study))->id;
+                [$study, $isNew] = $this->studies->readUnlessKnown($user, $text, fn (Study $study) => $this->opening->check($user, $study));
+                $ids[$file] = $study->id;
+                if ($isNew) {
+                    // Its photos are known by now: after a rollback they could not be asked for.
+                    $made[] = $study->load('photos');
+                }
             } catch (CoreError $error) {
                 $problems[] = "$file: {$error->getMessage()}";
             }
         }
+        $at(count($files), count($files));
 
         return [$ids, $problems];
     }
@@ -152,15 +210,17 @@ final class AccountReader
      */
     private static function practice(User $user, array $attempts, array $studies): int
     {
-        $known = PracticeAttempt::query()->where('user_id', $user->id)->get()->mapWithKeys(static fn (PracticeAttempt $a): array => ["{$a->skill->value}/$a->seed/$a->made_at" => true])->all();
-        $taken = 0;
+        $known = PracticeAttempt::query()->where('user_id', $user->id)->toBase()->get(['skill', 'seed', 'made_at'])->mapWithKeys(static fn (object $a): array => ["{$a->skill}/$a->seed/$a->made_at" => true])->all();
+        $now = now();
+        $new = [];
         foreach ($attempts as $a) {
-            if (! isset($known["{$a['skill']}/{$a['seed']}/{$a['made_at']}"])) {
-                PracticeAttempt::query()->create([...array_diff_key($a, ['study' => 0]), 'user_id' => $user->id, 'study_id' => $studies[$a['study'] ?? ''] ?? null]);
-                $taken++;
-            }
+            $new["{$a['skill']}/{$a['seed']}/{$a['made_at']}"] ??= [...array_diff_key($a, ['study' => 0]), 'user_id' => $user->id, 'study_id' => $studies[$a['study'] ?? ''] ?? null, 'created_at' => $now, 'updated_at' => $now];
+        }
+        $new = array_diff_key($new, $known);
+        foreach (array_chunk(array_values($new), self::CHUNK) as $rows) {
+            PracticeAttempt::query()->insert($rows);
         }
 
-        return $taken;
+        return count($new);
     }
 }

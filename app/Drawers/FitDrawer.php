@@ -17,19 +17,24 @@ final class FitDrawer
     /** Pencils after which whoever looks at the drawer is told of new ones. */
     private const TOLD_EVERY = 10;
 
-    /** @return bool whether there may be more */
-    public function some(int $userId): bool
+    /**
+     * @param  bool  $tells  the account's pages that there is something new; within a larger change, what makes that tells of it
+     * @return bool whether there may be more
+     */
+    public function some(int $userId, bool $tells = true): bool
     {
         /** @var Collection<int, PencilRow> $rows */
         $rows = PencilRow::query()->where('user_id', $userId)->whereNull('fit')->orderByDesc('owned')->orderBy('id')->limit(self::AT_ONCE)->get();
         foreach ($rows as $done => $row) {
             // The drawer may have changed meanwhile: a fit of other figures is not kept.
             PencilRow::query()->whereKey($row->id)->where('heavy', $row->heavy)->toBase()->update(['fit' => json_encode(PencilRow::fitOf(PencilFit::of($row->record())), JSON_THROW_ON_ERROR)]);
-            if ($done % self::TOLD_EVERY === 0) {
+            if ($tells && $done % self::TOLD_EVERY === 0) {
                 AccountClock::tick($userId);
             }
         }
-        AccountClock::tick($userId);
+        if ($tells) {
+            AccountClock::tick($userId);
+        }
 
         return $rows->count() === self::AT_ONCE;
     }

@@ -9,6 +9,7 @@ use App\Models\PencilRow;
 use App\Models\User;
 use App\Photos\Raster;
 use App\Photos\SheetPhotos;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
 use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
@@ -68,6 +69,12 @@ final class MeasuringSheets
         $reading = ReadSwatches::page($photo, $grid, PaperShelf::named($paper));
 
         return $this->noted($this->begin($user, $pencils, MeasuringSheet::OWN_PAGE, $paper), $reading);
+    }
+
+    /** @throws ModelNotFoundException when it is not this artist's */
+    public function sheet(User $user, int $id): MeasuringSheet
+    {
+        return MeasuringSheet::query()->where('user_id', $user->id)->findOrFail($id);
     }
 
     /** @return list<MeasuringSheet> the newest first */

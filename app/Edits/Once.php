@@ -24,6 +24,9 @@ final class Once
     /** In the answer: what the change made, so that the next one can say what it stands on. */
     public const MADE = 'Change-Made';
 
+    /** As long as the database keeps it; an address with numbers in it is shorter. */
+    private const ROUTE_LENGTH = 200;
+
     private const ATTRIBUTE = 'made-by-this-change';
 
     /** Changes may wait on a device this long for an answer and still be known. */
@@ -37,22 +40,22 @@ final class Once
 
     /**
      * @param  \Closure(): ?int  $change  what it made: the version, or the row
-     * @return ?int what was made, now or the first time
+     * @return ?int what was made, now or the first time this address was asked under this key
      *
      * @throws NotWanted where that was said meanwhile; nothing is made then
+     * @throws ValidationException when the key was used for another change
      */
     public static function make(Request $request, User $user, \Closure $change): ?int
     {
         $key = self::keyOf($request);
-        $made = DB::transaction(static function () use ($user, $key, $change): ?int {
+        $route = self::routeOf($request);
+        $made = DB::transaction(static function () use ($user, $key, $route, $change): ?int {
             if ($key === null) {
                 return $change();
             }
             $row = ['user_id' => $user->id, 'change_key' => $key];
-            if (DB::table('made_changes')->insertOrIgnore($row) === 0) {
-                $made = DB::table('made_changes')->where($row)->lockForUpdate()->value('made');
-
-                return is_numeric($made) ? (int) $made : null;
+            if (DB::table('made_changes')->insertOrIgnore([...$row, 'route' => $route]) === 0) {
+                return self::made(DB::table('made_changes')->where($row)->lockForUpdate()->first(['made', 'route']), $route);
             }
             $made = $change();
             if (Unwanted::isSaid($user, $key)) {
@@ -74,13 +77,12 @@ final class Once
     public static function madeBefore(Request $request, User $user): ?int
     {
         $key = self::keyOf($request);
-        $made = $key === null ? null : DB::table('made_changes')->where(['user_id' => $user->id, 'change_key' => $key])->value('made');
-        if (! is_numeric($made)) {
-            return null;
+        $made = $key === null ? null : self::made(DB::table('made_changes')->where(['user_id' => $user->id, 'change_key' => $key])->first(['made', 'route']), self::routeOf($request));
+        if ($made !== null) {
+            self::note($made);
         }
-        self::note((int) $made);
 
-        return (int) $made;
+        return $made;
     }
 
     /** What the change of this request made. */
@@ -89,6 +91,26 @@ final class Once
         $made = $request->attributes->get(self::ATTRIBUTE);
 
         return is_int($made) ? $made : null;
+    }
+
+    /**
+     * A number alone names nothing: what one address made is not what another one asks for.
+     *
+     * @throws ValidationException when the key was used for another change
+     */
+    private static function made(?object $row, string $route): ?int
+    {
+        $row = (array) $row;
+        if ($row !== [] && $row['route'] !== $route) {
+            throw ValidationException::withMessages(['key' => 'This key was used for another change; reload the page and try again.']);
+        }
+
+        return is_numeric($row['made'] ?? null) ? (int) $row['made'] : null;
+    }
+
+    private static function routeOf(Request $request): string
+    {
+        return mb_substr($request->method().' '.$request->path(), 0, self::ROUTE_LENGTH);
     }
 
     /** On the request that the middleware sees: a form request is a copy of it. */

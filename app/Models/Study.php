@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Str;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
 
@@ -27,12 +28,13 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  * @property float $grid_mm side of a square of the grid
  * @property float $cut_place where the photo is cut to the drawing's shape, 0–1
  * @property array<string, int|string|bool>|null $desk how its artist likes to work
+ * @property ?string $origin what it is known again by when it is brought in a second time
  * @property ?Photo $colourPhoto
  * @property Collection<int, Photo> $photos in the order they came
  */
 final class Study extends Model
 {
-    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place', 'first_school', 'desk'];
+    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place', 'first_school', 'desk', 'origin'];
 
     protected $attributes = ['survey_number' => 0, 'plan_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
 
@@ -61,6 +63,22 @@ final class Study extends Model
     public function colourPhoto(): BelongsTo
     {
         return $this->belongsTo(Photo::class, 'colour_photo_id');
+    }
+
+    /** Given when it is first asked for, and then its own for good. */
+    public function origin(): string
+    {
+        if ($this->origin === null) {
+            $this->newQuery()->whereKey($this->id)->whereNull('origin')->toBase()->update(['origin' => self::newOrigin()]);
+            $this->refresh();
+        }
+
+        return (string) $this->origin;
+    }
+
+    public static function newOrigin(): string
+    {
+        return Str::random(40);
     }
 
     /** The photo that the colours follow; every study has one. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Book\AccountImports;
 use App\Cache\KeptAtlases;
 use App\Cache\Prune;
 use App\Drawers\DrawerImports;
@@ -44,7 +45,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Password::defaults(Password::min(10));
         // Numbers of rows, none larger than the database has.
-        Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'keptRecipe', 'import', 'sheet'], '[0-9]{1,18}'));
+        Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'keptRecipe', 'import', 'sheet', 'check', 'recipe', 'accountImport'], '[0-9]{1,18}'));
         $this->limitRates();
         Session::extend('database', static fn (Application $app): SessionRows => new SessionRows($app->make('db')->connection(config('session.connection')), (string) config('session.table'), (int) config('session.lifetime'), $app));
         $isFirst = true;
@@ -58,11 +59,13 @@ final class AppServiceProvider extends ServiceProvider
             if (time() - $lookedAt > self::LOOKS_EVERY_SECONDS) {
                 $lookedAt = time();
                 TakePlanTurn::forWhatWaits();
+                AccountImports::resume();
             }
             if (time() - $tidiedAt > self::TIDIES_EVERY_SECONDS) {
                 $tidiedAt = time();
                 rescue(Sweep::now(...));
                 rescue(Prune::now(...));
+                rescue(AccountImports::sweep(...));
                 rescue(static fn () => app(DrawerImports::class)->forgetUntaken());
             }
         });

@@ -22,4 +22,14 @@ final class StudyFile
 
     /** And of a recipe kept for a spot, in the file's list "spots". */
     public const KEPT_RECIPE = ['name', 'x', 'y', 'ring', 'target_l', 'target_a', 'target_b', 'label', 'stack', 'paper'];
+
+    /**
+     * What a study is known again by; a file without it, by what it holds.
+     *
+     * @param  array<string, mixed>  $data  of the file
+     */
+    public static function originOf(array $data): string
+    {
+        return is_string($data['origin'] ?? null) ? $data['origin'] : hash('sha256', (string) json_encode($data));
+    }
 }

@@ -15,7 +15,9 @@ use App\Photos\FullDisk;
 use App\Photos\PhotoStore;
 use App\Photos\SurveyRepository;
 use App\Plans\PlanRepository;
+use Illuminate\Database\DeadlockException;
 use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
@@ -52,6 +54,53 @@ final class StudyFileReader
      */
     public function read(User $user, string $text, \Closure $making, \Closure $check): Study
     {
+        $data = self::data($text);
+        unset($text);
+        $keys = [];
+        try {
+            return $making(function () use ($user, $data, $check, &$keys): Study {
+                $study = $this->made($user, $data, $keys);
+                $check($study);
+
+                return $study;
+            });
+        } catch (\Throwable $error) {
+            array_map($this->store->forget(...), $keys);
+            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException || $error instanceof \LogicException && ! $error instanceof CoreError
+                || $error instanceof QueryException && ! FullDisk::isSaidBy($error) && ! self::isContention($error);
+
+            throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
+        }
+    }
+
+    /**
+     * Of an account file: a study that this account has already, by its origin, stays as it is.
+     *
+     * @param  \Closure(Study): void  $check  opens it as its places will
+     * @return array{Study, bool} and whether it was made just now
+     *
+     * @throws BadFile as {@see read()}
+     */
+    public function readUnlessKnown(User $user, string $text, \Closure $check): array
+    {
+        $known = $user->studies()->where('origin', StudyFile::originOf(self::data($text)))->first();
+
+        return $known instanceof Study ? [$known, false] : [$this->read($user, $text, static fn (\Closure $rows): Study => DB::transaction($rows), $check), true];
+    }
+
+    /** Two who change the same: no fault of the file's, and tried again. */
+    private static function isContention(QueryException $error): bool
+    {
+        return $error instanceof DeadlockException || in_array($error->errorInfo[1] ?? null, [1205, 1213], true);
+    }
+
+    /**
+     * @return array<string, mixed> what the file says
+     *
+     * @throws BadFile when it is no study file, or a damaged one
+     */
+    private static function data(string $text): array
+    {
         BoundedJson::check($text, self::MOST_VALUES, 'The study file');
         $read = json_decode($text);
         if (! is_object($read) || ($read->format ?? null) !== StudyFile::FORMAT) {
@@ -66,22 +115,8 @@ final class StudyFileReader
         }
         // Photos make it large: it is not held twice.
         unset($read);
-        $data = json_decode($text, true, flags: JSON_THROW_ON_ERROR);
-        $keys = [];
-        try {
-            return $making(function () use ($user, $data, $check, &$keys): Study {
-                $study = $this->made($user, $data, $keys);
-                $check($study);
 
-                return $study;
-            });
-        } catch (\Throwable $error) {
-            array_map($this->store->forget(...), $keys);
-            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException || $error instanceof \LogicException && ! $error instanceof CoreError
-                || $error instanceof QueryException && ! FullDisk::isSaidBy($error);
-
-            throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
-        }
+        return json_decode($text, true, flags: JSON_THROW_ON_ERROR);
     }
 
     /** @return ?string the first place that is not as the schema has it */
@@ -130,8 +165,9 @@ final class StudyFileReader
         if ($study === null) {
             throw BadFile::because('The study file holds no photo.');
         }
-        // Its way of working is the file's, where there is none as well.
-        $study->fill([...array_intersect_key($data['study'], array_flip(StudyFile::STUDY)), 'first_school' => null])->save();
+        // Its way of working is the file's, where there is none as well. One that is here already stays what it is, and this is another.
+        $origin = StudyFile::originOf($data);
+        $study->fill([...array_intersect_key($data['study'], array_flip(StudyFile::STUDY)), 'first_school' => null, 'origin' => $user->studies()->where('origin', $origin)->exists() ? Study::newOrigin() : $origin])->save();
         // A paper or a drawing that can't be is refused here, not whenever the study is opened.
         PaperShelf::named($study->paper);
         $study->checkDrawing();
@@ -183,7 +219,7 @@ final class StudyFileReader
         }
         $this->drawers->addUnknown($user, array_map(static fn (ShelfRow $row): ShelfRow => new ShelfRow($row->record, new StockNote(Stock::Absent)), DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR))));
         // A stack is read with its pencils: they are fitted before the plan is looked at.
-        while ($this->fits->some($user->id));
+        while ($this->fits->some($user->id, tells: false));
     }
 
     /**

@@ -53,7 +53,7 @@ final class StudyFileWriter
         $rows = array_values(array_filter($this->drawers->shelfRows($user), static fn (ShelfRow $r): bool => in_array($r->record->id(), $used, true)));
 
         return json_encode([
-            'format' => StudyFile::FORMAT, 'version' => StudyFile::VERSION, 'study' => $study->only(StudyFile::STUDY),
+            'format' => StudyFile::FORMAT, 'version' => StudyFile::VERSION, 'origin' => $study->origin(), 'study' => $study->only(StudyFile::STUDY),
             'photos' => array_values($study->photos->map(fn (Photo $p): array => ['id' => $p->id, 'name' => $p->name, 'roles' => $p->roles, 'isFollowed' => $p->id === $study->colour_photo_id, 'data' => base64_encode($this->store->original($p))])->all()),
             'survey' => $survey, 'plan' => $sheet,
             'spots' => array_values($entries->map(static fn (KeptRecipe $e): array => $e->only(StudyFile::KEPT_RECIPE))->all()),

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 use App\Edits\Once;
 use App\Edits\Unwanted;
+use App\Models\DrawingCheckRow;
+use App\Models\MeasuringSheet;
 use App\Models\PencilRow;
 use App\Models\Study;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
 
 // A page that got no answer sends its change again; two tabs know nothing of each other.
@@ -104,4 +107,52 @@ it('deletes a study with its photos, once, and nobody else\'s', function () {
     $this->deleteJson("/api/studies/$study->id", [], under('delete-this-study'))->assertNoContent();
     $this->deleteJson("/api/studies/$study->id")->assertNotFound();
     expect(Study::query()->pluck('id')->all())->toBe([$stranger->id])->and(Storage::directories('photos'))->toBe([$stranger->photo()->storage_key]);
+});
+
+it('binds a key to the account and the address that it came to, letter for letter', function () {
+    $other = $this->artistWithDrawer('other');
+    $this->actingAs($other)->postJson('/api/drawer/sheets', ['pencils' => "1 one\n2 theirs", 'line' => 'Mine', 'size' => 'a4'], under('key-of-a-sheet'))->assertCreated();
+    $theirs = $this->study($other);
+    $check = DrawingCheckRow::query()->create(['study_id' => $theirs->id, 'passes' => 1, 'said' => ['secret' => 'theirs'], 'photo' => '', 'map' => '']);
+    $user = $this->artistWithDrawer();
+    $study = $this->study($user);
+    $this->actingAs($user);
+    // A number that some change of one's own made, used where it would name somebody else's row.
+    foreach ([['POST', '/api/drawer/sheets', ['pencils' => '1 one', 'line' => 'Mine', 'size' => 'a4'], (int) MeasuringSheet::query()->value('id')], ['POST', "/api/studies/$study->id/plan/checks/made-up", ['passes' => 1, 'seed' => 1], $check->id], ['POST', '/api/studies', ['photo' => $this->photo(), 'name' => 'x'], $theirs->id], ['POST', "/api/studies/$study->id/photos", ['photo' => $this->photo()], $theirs->photo()->id]] as $n => [$method, $path, $data, $made]) {
+        $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/735', 'lengthLeft' => 100 + $n], under("used-before-$n"))->assertSuccessful();
+        DB::table('made_changes')->where('change_key', "used-before-$n")->update(['made' => $made]);
+        $this->json($method, $path, $data, under("used-before-$n"))->assertUnprocessable()->assertJsonPath('detail', 'This key was used for another change; reload the page and try again.');
+        // Even bound to this address, a row is fetched through its owner.
+        DB::table('made_changes')->where('change_key', "used-before-$n")->update(['route' => "$method ".ltrim($path, '/')]);
+        $answer = $this->json($method, $path, $data, under("used-before-$n"));
+        expect($answer->status() === 404 || str_contains($path, '/photos'))->toBeTrue($path)->and($answer->getContent())->not->toContain('theirs');
+    }
+    $count = fn (): int => DB::table('made_changes')->where('user_id', $user->id)->count();
+    $before = $count();
+    foreach (['LETTERS-large', 'letters-LARGE'] as $key) {
+        $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/735', 'lengthLeft' => 90], under($key))->assertSuccessful();
+    }
+    expect($count())->toBe($before + 2);
+});
+
+it('fetches no row in a controller but through its owner', function () {
+    $found = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(app_path('Http/Controllers'), FilesystemIterator::SKIP_DOTS)) as $file) {
+        preg_match_all('/[A-Z]\w+::query\(\)[^;]*?->(?:find|findOrFail|first|firstOrFail|sole|get|value|pluck|delete|update)\(/', (string) file_get_contents((string) $file), $chains);
+        foreach ($chains[0] as $chain) {
+            if (preg_match("/where\('(user_id|study_id)'|whereKey\(\\\$(import|sheet|study|accountImport)->id\)/", $chain) !== 1) {
+                $found[] = basename((string) $file).": $chain";
+            }
+        }
+    }
+    expect($found)->toBe([]);
+    // What a route names by number is looked at by its policy before a controller sees it, or asked for within a study that was.
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        $rule = implode(' ', $route->gatherMiddleware());
+        foreach (['study', 'import', 'sheet', 'accountImport'] as $name) {
+            if (in_array($name, $route->parameterNames(), true) && "{$route->methods()[0]} {$route->uri()}" !== 'DELETE api/studies/{study}' && str_starts_with($route->uri(), 'api/')) {
+                expect($rule)->toContain("can:own,$name");
+            }
+        }
+    }
 });

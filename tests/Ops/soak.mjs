@@ -151,7 +151,7 @@ function size() {
     return { memory: Math.round(kilobytes / 1024), disk };
 }
 async function kill() {
-    const servers = ['database', 'php', 'nginx', 'worker-1', 'worker-short'];
+    const servers = ['database', 'php', 'nginx', 'worker-1', 'worker-short', 'worker-files'];
     while (Date.now() + 120_000 < until) {
         await wait(120_000);
         const name = servers[Math.floor(Math.random() * servers.length)];

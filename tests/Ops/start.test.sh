@@ -63,7 +63,7 @@ soon() { local i; for i in $(seq "$1"); do part "$2" "$3" && return; sleep 1; do
 answers() { curl -s -m 5 -o "$KP_VAR/answer" -w '%{http_code}' "$@"; }
 page() { answers -H "Accept: text/html" "http://127.0.0.1:$APP_PORT/photo"; }
 # Killed by its leader alone, whose children then hold its port, and with all of its group.
-for server in database php nginx worker-1 worker-short; do
+for server in database php nginx worker-1 worker-short worker-files; do
   for whom in "" "-"; do
     read -r pid _ < "$KP_VAR/run/$server.pid"; kill -KILL -- "$whom$pid"; sleep 0.3
     holds "$server is back within five seconds (killed: ${whom:+its group}${whom:-its first process})" bash -c '

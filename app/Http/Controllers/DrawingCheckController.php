@@ -30,14 +30,14 @@ final class DrawingCheckController extends Controller
     {
         $id = $this->once($request, fn (): int => $this->checks->photographed($this->plans->ground($this->user($request), $study), $request->progress(), $request->photo()->getRealPath(), $request->corners())->id);
 
-        return new JsonResponse(self::shown(DrawingCheckRow::query()->findOrFail((int) $id)), 201);
+        return new JsonResponse(self::shown(self::checkOf($study, (int) $id)), 201);
     }
 
     public function madeUp(MadeUpDrawingRequest $request, Study $study): JsonResponse
     {
         $id = $this->once($request, fn (): int => $this->checks->madeUp($this->plans->ground($this->user($request), $study), $request->progress(), $request->seed())->id);
 
-        return new JsonResponse(self::shown(DrawingCheckRow::query()->findOrFail((int) $id)), 201);
+        return new JsonResponse(self::shown(self::checkOf($study, (int) $id)), 201);
     }
 
     /** Sent again, it is still gone. */

@@ -36,14 +36,14 @@ final class MeasuringSheetController extends Controller
         $pencils = $request->pencils();
         $id = $this->once($request, fn (): int => $this->sheets->begin($this->user($request), $pencils, (string) $request->string('size'), $request->paper())->id);
 
-        return new JsonResponse(self::shown(MeasuringSheet::query()->findOrFail((int) $id)), 201);
+        return new JsonResponse(self::shown($this->sheets->sheet($this->user($request), (int) $id)), 201);
     }
 
     public function ownPage(SwatchPageRequest $request): JsonResponse
     {
         $id = $this->once($request, fn (): int => $this->sheets->ownPage($this->user($request), $request->pencils(), $request->photo()->getRealPath(), $request->corners() ?? [], $request->integer('rows'), $request->integer('columns'), $request->paper())->id);
 
-        return new JsonResponse(self::shown(MeasuringSheet::query()->findOrFail((int) $id)), 201);
+        return new JsonResponse(self::shown($this->sheets->sheet($this->user($request), (int) $id)), 201);
     }
 
     public function pdf(MeasuringSheet $sheet, ChartPages $pages): Response

@@ -32,7 +32,7 @@ final class PhotoController extends Controller
     {
         $file = $request->photo();
         if (Once::madeBefore($request, $this->user($request)) === null) {
-            $keeper->addPhoto($study, $file->getRealPath(), $file->getClientOriginalName(), fn (\Closure $row): Photo => Photo::query()->findOrFail((int) $this->once($request, static fn (): int => $row()->id)));
+            $keeper->addPhoto($study, $file->getRealPath(), $file->getClientOriginalName(), fn (\Closure $row): Photo => $study->photos()->findOrFail((int) $this->once($request, static fn (): int => $row()->id)));
         }
 
         return $this->survey($request, $study, 201);

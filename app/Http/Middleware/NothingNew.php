@@ -19,7 +19,7 @@ use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 final class NothingNew
 {
     /** Work under way tells of itself here, past the account's clock. */
-    private const NEVER = ['api/studies/*/plan/run', 'api/drawer/imports/*'];
+    private const NEVER = ['api/studies/*/plan/run', 'api/drawer/imports/*', 'api/book/account', 'api/book/account/imports/*'];
 
     /** What dries, is due again, or was today. */
     private const BY_THE_MINUTE = ['api/studies/*/desk', 'api/studies/*/desk/*', 'api/studies/*/practice', 'api/studies/*/supply', 'api/book/*'];

@@ -1831,10 +1831,28 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["latestAccountImport"];
         put?: never;
         post: operations["bringAccountIn"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/book/account/imports/{import}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: components["parameters"]["import"];
+            };
+            cookie?: never;
+        };
+        get: operations["accountImport"];
+        put?: never;
+        post?: never;
+        delete: operations["cancelAccountImport"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3152,9 +3170,26 @@ export interface components {
         TakenIn: {
             pencils: number;
             studies: number;
+            /** @description studies that are here already */
+            known: number;
             recipes: number;
             practice: number;
             problems: string[];
+        };
+        LatestAccountImport: {
+            import: components["schemas"]["AccountImport"] | null;
+        };
+        AccountImport: {
+            id: number;
+            /** @enum {unknown} */
+            state: "waiting" | "working" | "done" | "cancelled" | "failed";
+            /** @description studies gone through */
+            done: number;
+            /** @description studies in the file; 0 before it was looked into */
+            total: number;
+            taken: components["schemas"]["TakenIn"] | null;
+            /** @description why nothing was taken in */
+            problem: string | null;
         };
         SessionNote: {
             session: number;
@@ -6248,6 +6283,26 @@ export interface operations {
             };
         };
     };
+    latestAccountImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the account file that is on its way in or was last */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LatestAccountImport"];
+                };
+            };
+        };
+    };
     bringAccountIn: {
         parameters: {
             query?: never;
@@ -6264,13 +6319,57 @@ export interface operations {
             };
         };
         responses: {
-            /** @description how much of it was taken in */
-            201: {
+            /** @description kept and on its way in */
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TakenIn"];
+                    "application/json": components["schemas"]["AccountImport"];
+                };
+            };
+        };
+    };
+    accountImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: components["parameters"]["import"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how far it is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountImport"];
+                };
+            };
+        };
+    };
+    cancelAccountImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: components["parameters"]["import"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description cancelled; nothing of it was kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountImport"];
                 };
             };
         };

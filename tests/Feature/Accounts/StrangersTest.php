@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Cache\AccountClock;
+use App\Models\AccountImport;
 use App\Models\BookRecipeRow;
 use App\Models\DrawerImport;
 use App\Models\DrawingCheckRow;
@@ -38,9 +39,10 @@ function belongings(Study $study): array
     $sheet = MeasuringSheet::query()->create(['user_id' => $user, 'size' => 'a4', 'pencils' => [['line' => '', 'number' => '1', 'name' => 'one']], 'pages' => []]);
     $check = DrawingCheckRow::query()->create(['study_id' => $study->id, 'passes' => 1, 'said' => [], 'photo' => '', 'map' => '']);
 
+    $accountImport = AccountImport::query()->create(['user_id' => $user, 'state' => 'done', 'path' => '']);
     $recipe = BookRecipeRow::query()->create(['user_id' => $user, 'name' => 'rope', 'paper' => 'white medium', 'shades' => [], 'passes' => [], 'pencils' => [], 'search' => 'rope']);
 
-    return ['{recipe}' => (string) $recipe->id, '{study}' => (string) $study->id, '{photo}' => (string) $study->photo()->id, '{import}' => (string) $import->id, '{sheet}' => (string) $sheet->id, '{check}' => (string) $check->id, '{keptRecipe}' => (string) KeptRecipe::factory()->for($study)->create()->id, '{entry}' => (string) KeptRecipe::factory()->for($study)->create()->id];
+    return ['{accountImport}' => (string) $accountImport->id, '{recipe}' => (string) $recipe->id, '{study}' => (string) $study->id, '{photo}' => (string) $study->photo()->id, '{import}' => (string) $import->id, '{sheet}' => (string) $sheet->id, '{check}' => (string) $check->id, '{keptRecipe}' => (string) KeptRecipe::factory()->for($study)->create()->id, '{entry}' => (string) KeptRecipe::factory()->for($study)->create()->id];
 }
 
 /** @return array<string, int> rows by table, but for what is a cache, a session or a count of what was sent */

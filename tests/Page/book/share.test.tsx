@@ -123,18 +123,41 @@ describe('everything taken along', () => {
             fireEvent.change(container.querySelector('input[type=file]') as HTMLInputElement, {
                 target: { files: [new File(['x'], 'all.zip')] },
             });
+        app.says('GET', '/api/book/account', { import: null });
         app.refuses('POST', '/api/book/account', 422, 'This is no account file.');
         choose();
         expect((await screen.findByRole('alert')).textContent).toBe('This is no account file.');
-        app.says(
-            'POST',
-            '/api/book/account',
-            { pencils: 3, studies: 1, recipes: 5, practice: 40, problems: ['studies/2.json: damaged.'] },
-            201,
-        );
+        const begun = { id: 7, state: 'waiting', done: 0, total: 0, taken: null, problem: null };
+        app.says('POST', '/api/book/account', begun, 202);
+        app.says('GET', '/api/book/account', { import: { ...begun, state: 'working', done: 1, total: 2 } });
         choose();
-        expect((await screen.findByRole('status')).textContent).toBe(
-            'Taken in: 3 pencils, 1 studies, 5 recipes, 40 answers of practice. studies/2.json: damaged.',
+        await screen.findByText(/Bringing in study 2 of 2/);
+        app.says('GET', '/api/book/account', {
+            import: {
+                ...begun,
+                state: 'done',
+                taken: { pencils: 3, studies: 1, known: 1, recipes: 5, practice: 40, problems: ['studies/2.json: damaged.'] },
+            },
+        });
+        await waitFor(() =>
+            expect(screen.getByRole('status').textContent).toBe(
+                'Brought in: 3 pencils, 1 study, 5 recipes, 40 answers from practice. 1 study you already have stayed as they are. studies/2.json: damaged.',
+            ),
         );
+    });
+
+    it('goes on telling of a file after a reload, and calls it off', async () => {
+        const begun = { id: 7, state: 'working', done: 0, total: 9, taken: null, problem: null };
+        app.says('GET', '/api/book/account', { import: begun });
+        render(
+            <Wrapper>
+                <AccountPart />
+            </Wrapper>,
+        );
+        await screen.findByText(/Bringing in study 1 of 9/);
+        app.says('GET', '/api/book/account', { import: { ...begun, state: 'cancelled' } });
+        app.says('DELETE', '/api/book/account/imports/7', { ...begun, state: 'cancelled' });
+        fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
+        await screen.findByText('Cancelled. Nothing was brought in.');
     });
 });

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Book;
 
 use App\Book\AccountFile;
-use App\Book\AccountReader;
+use App\Book\AccountImports;
 use App\Edits\Once;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Book\AccountFileRequest;
+use App\Models\AccountImport;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -21,15 +22,37 @@ final class AccountController extends Controller
         return response()->download($file->write($this->user($request)), 'knotty-prism-account.zip', ['Content-Type' => 'application/zip', 'Cache-Control' => 'no-store'])->deleteFileAfterSend();
     }
 
-    public function bringIn(AccountFileRequest $request, AccountReader $reader): JsonResponse
+    /** Kept first, and taken in by a worker. Sent again, it is the same one. */
+    public function bringIn(AccountFileRequest $request, AccountImports $imports): JsonResponse
     {
         $user = $this->user($request);
-        if (Once::madeBefore($request, $user) !== null) {
-            return new JsonResponse(['pencils' => 0, 'studies' => 0, 'recipes' => 0, 'practice' => 0, 'problems' => []], 201);
-        }
-        $taken = $reader->read($user, $request->filePath());
-        $this->once($request, static fn (): int => $user->id);
+        $id = Once::madeBefore($request, $user) ?? $this->once($request, static fn (): int => $imports->begin($user, $request->filePath())->id);
 
-        return new JsonResponse($taken, 201);
+        return new JsonResponse(self::shown(AccountImport::query()->where('user_id', $user->id)->findOrFail($id), $imports), 202);
+    }
+
+    public function latest(Request $request, AccountImports $imports): JsonResponse
+    {
+        $import = AccountImport::query()->where('user_id', $this->user($request)->id)->latest('id')->first();
+
+        return new JsonResponse(['import' => $import === null ? null : self::shown($import, $imports)]);
+    }
+
+    public function import(AccountImport $accountImport, AccountImports $imports): JsonResponse
+    {
+        return new JsonResponse(self::shown($accountImport, $imports));
+    }
+
+    public function cancel(AccountImport $accountImport, AccountImports $imports): JsonResponse
+    {
+        $imports->cancel($accountImport);
+
+        return new JsonResponse(self::shown($accountImport->refresh(), $imports));
+    }
+
+    /** @return array<string, mixed> */
+    private static function shown(AccountImport $import, AccountImports $imports): array
+    {
+        return ['id' => $import->id, 'state' => $import->state->value, 'done' => $imports->done($import), 'total' => $import->total, 'taken' => $import->taken, 'problem' => $import->problem];
     }
 }

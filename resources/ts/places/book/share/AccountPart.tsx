@@ -1,20 +1,48 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
 import { FileTrigger } from 'react-aria-components';
-import { askWithFile, sentenceOf } from '../../../api/client';
+import { putAnswer } from '../../../api/answers';
+import { ask, askWithFile, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
-import type { TakenIn } from '../../../api/types';
+import type { AccountImport, LatestAccountImport } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
-import { Button } from '../../../ui/controls';
+import { Button, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
+
+const LATEST = ['account-import'];
+const isUnderWay = (i: AccountImport | null | undefined): boolean => i?.state === 'waiting' || i?.state === 'working';
+
+/** The account file that is being brought in, or was last; known after a reload, too. */
+function useAccountImport() {
+    const client = useQueryClient();
+    const latest = useQuery({
+        queryKey: LATEST,
+        queryFn: ({ signal }) => ask<LatestAccountImport>('/api/book/account', { signal }),
+        refetchInterval: (query) => (isUnderWay(query.state.data?.import) ? 500 : false),
+    });
+    const data = latest.data?.import;
+    const begin = useMutation({
+        mutationFn: (file: File) => askWithFile<AccountImport>('/api/book/account', 'file', file, { key: newKey() }),
+        onSuccess: (begun) => putAnswer(client, LATEST, { import: begun }),
+    });
+    const cancel = useMutation({
+        mutationFn: (id: number) => ask<AccountImport>(`/api/book/account/imports/${id}`, { method: 'DELETE' }),
+        onSuccess: (cancelled) => putAnswer(client, LATEST, { import: cancelled }),
+    });
+    const wasUnderWay = useRef(false);
+    useEffect(() => {
+        if (wasUnderWay.current && data?.state === 'done') {
+            // Studies, drawer, book: nearly all that was asked for may be other now.
+            void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== LATEST[0] });
+        }
+        wasUnderWay.current = isUnderWay(data);
+    }, [client, data]);
+    return { data, begin, cancel };
+}
 
 /** All of the account as one file, out and in. */
 export function AccountPart() {
-    const client = useQueryClient();
-    const bringIn = useMutation({
-        mutationFn: (file: File) => askWithFile<TakenIn>('/api/book/account', 'file', file, { key: newKey() }),
-        onSuccess: () => client.invalidateQueries(),
-    });
-    const taken = bringIn.data;
+    const { data, begin, cancel } = useAccountImport();
     return (
         <Column aria-label="Take everything along">
             <PartHead>
@@ -26,17 +54,38 @@ export function AccountPart() {
             </p>
             <Row>
                 <a href="/api/book/account.zip">Save it all</a>
-                <FileTrigger acceptedFileTypes={['.zip']} onSelect={(files) => files?.[0] !== undefined && bringIn.mutate(files[0])}>
-                    <Button isPending={bringIn.isPending}>{bringIn.isPending ? 'Taking it in…' : 'Bring one in'}</Button>
+                <FileTrigger acceptedFileTypes={['.zip']} onSelect={(files) => files?.[0] !== undefined && begin.mutate(files[0])}>
+                    <Button isPending={begin.isPending || isUnderWay(data)}>Bring an account file in</Button>
                 </FileTrigger>
             </Row>
-            {bringIn.error !== null && <p role="alert">{sentenceOf(bringIn.error)}</p>}
-            {taken !== undefined && (
-                <p role="status">
-                    Taken in: {taken.pencils} pencils, {taken.studies} studies, {taken.recipes} recipes, {taken.practice} answers of
-                    practice. {taken.problems.join(' ')}
-                </p>
-            )}
+            {begin.error !== null && <p role="alert">{sentenceOf(begin.error)}</p>}
+            {cancel.error !== null && <p role="alert">{sentenceOf(cancel.error)}</p>}
+            <div role="status">{data != null && <Standing data={data} onCancel={() => cancel.mutate(data.id)} />}</div>
         </Column>
     );
 }
+
+function Standing({ data, onCancel }: { data: AccountImport; onCancel: () => void }) {
+    if (isUnderWay(data)) {
+        return (
+            <p>
+                {data.total === 0 ? 'Reading the account file…' : `Bringing in study ${Math.min(data.done + 1, data.total)} of ${data.total}…`}{' '}
+                <progress aria-label="studies brought in" {...(data.total === 0 ? {} : { value: data.done, max: data.total })} />{' '}
+                <WordButton onPress={onCancel}>Cancel</WordButton> You can leave this page meanwhile.
+            </p>
+        );
+    }
+    if (data.state === 'done' && data.taken !== null) {
+        const { pencils, studies, known, recipes, practice, problems } = data.taken;
+        return (
+            <p>
+                Brought in: {counted(pencils, 'pencil')}, {counted(studies, 'study', 'studies')}, {counted(recipes, 'recipe')},{' '}
+                {counted(practice, 'answer')} from practice.
+                {known > 0 && ` ${counted(known, 'study', 'studies')} you already have stayed as they are.`} {problems.join(' ')}
+            </p>
+        );
+    }
+    return data.state === 'cancelled' ? <p>Cancelled. Nothing was brought in.</p> : <p>Nothing was brought in. {data.problem}</p>;
+}
+
+const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

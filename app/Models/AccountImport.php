@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Work\Standing;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * An account file on its way in.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property Standing $state
+ * @property string $path of the file, among the photos
+ * @property int $total studies in it; 0 before it was looked into
+ * @property int $tries how often it was begun
+ * @property ?array{pencils: int, studies: int, known: int, recipes: int, practice: int, problems: list<string>} $taken
+ * @property ?string $problem why nothing was taken in
+ */
+final class AccountImport extends Model
+{
+    protected $fillable = ['user_id', 'state', 'path', 'total', 'tries', 'taken', 'problem'];
+
+    protected $attributes = ['total' => 0, 'tries' => 0];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['taken' => 'array', 'state' => Standing::class];
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Database\Repeated;
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        // A key belongs to the address that it came to, and is compared letter for letter, as is the name in a link.
+        Repeated::column('made_changes', 'route', static fn (Blueprint $table) => $table->string('route', 200)->collation('utf8mb4_bin')->default(''));
+        Schema::table('made_changes', static fn (Blueprint $table) => $table->string('change_key', 40)->collation('utf8mb4_bin')->change());
+        Schema::table('shared_plans', static fn (Blueprint $table) => $table->string('token', 64)->collation('utf8mb4_bin')->change());
+        // A study is known again by this when it is brought in a second time.
+        Repeated::column('studies', 'origin', static fn (Blueprint $table) => $table->string('origin', 64)->collation('utf8mb4_bin')->nullable()->index());
+        // What is kept of a photo in all, with its working copies.
+        Repeated::column('photos', 'bytes', static fn (Blueprint $table) => $table->unsignedBigInteger('bytes')->default(0));
+        Repeated::table('account_imports', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->string('state', 20);
+            $table->string('path', 200);
+            $table->unsignedInteger('total')->default(0);
+            $table->unsignedTinyInteger('tries')->default(0);
+            $table->json('taken')->nullable();
+            $table->string('problem', 1000)->nullable();
+            $table->timestamps();
+            $table->index(['user_id', 'state']);
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::dropIfExists('account_imports');
+        Repeated::withoutColumns('photos', ['bytes']);
+        Repeated::withoutColumns('studies', ['origin']);
+        Repeated::withoutColumns('made_changes', ['route']);
+    }
+};
