@@ -15,6 +15,9 @@ return [
     // The one name, beside the loopback's, under which this is reached, as through a proxy; then nobody is signed in without a password.
     'host' => env('APP_HOST') ?: null,
 
+    // Addresses of proxies before this one, between commas, whose word for where a request comes from is taken.
+    'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_PROXIES', ''))))),
+
     // The local visitor works in the demo account without signing in; only ever on loopback.
     'demo' => (bool) env('APP_DEMO', false),
     // Room for one account's photos, as they came.

@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Http\Door;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
 
 define('LARAVEL_START', microtime(true));
 
 require __DIR__.'/../vendor/autoload.php';
+
+Door::keep();
 
 /** @var Application $app */
 $app = require_once __DIR__.'/../bootstrap/app.php';

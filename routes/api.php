@@ -24,6 +24,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;
 use App\Http\Controllers\StudyController;
 use App\Http\Controllers\SurveyController;
+use App\Http\Middleware\FairTurn;
 use App\Http\Middleware\TakesTurns;
 use Illuminate\Support\Facades\Route;
 use KnottyPrism\Core\Formats\DrawerExport;
@@ -55,7 +56,7 @@ Route::prefix('/drawer')->controller(DrawerController::class)->group(function ()
     Route::get('/file/{kind}', 'export')->whereIn('kind', array_keys(DrawerExport::KINDS));
 });
 
-Route::prefix('/drawer')->middleware('throttle:heavy')->controller(DrawerChartController::class)->group(function (): void {
+Route::prefix('/drawer')->middleware(['throttle:heavy', FairTurn::class])->controller(DrawerChartController::class)->group(function (): void {
     Route::get('/reach', 'reach');
     Route::get('/equivalents', 'equivalents');
     Route::get('/equivalents.pdf', 'equivalentsSheet');
@@ -78,17 +79,17 @@ Route::post('/drawer/sheets', [MeasuringSheetController::class, 'store']);
 Route::post('/drawer/swatches', [MeasuringSheetController::class, 'ownPage'])->middleware(['throttle:heavy', TakesTurns::class]);
 Route::prefix('/drawer/sheets/{sheet}')->middleware('can:own,sheet')->controller(MeasuringSheetController::class)->group(function (): void {
     Route::patch('/', 'correct');
-    Route::get('/file.pdf', 'pdf')->middleware('throttle:heavy');
+    Route::get('/file.pdf', 'pdf')->middleware(['throttle:heavy', FairTurn::class]);
     Route::get('/drawer.csv', 'csv');
     Route::post('/photo', 'photo')->middleware(['throttle:heavy', TakesTurns::class]);
     Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
 });
 
 Route::prefix('/hand')->controller(HandController::class)->group(function (): void {
-    Route::get('/', 'show')->middleware('throttle:heavy');
+    Route::get('/', 'show')->middleware(['throttle:heavy', FairTurn::class]);
     Route::post('/', 'learn')->middleware('throttle:heavy');
     Route::patch('/', 'use');
-    Route::get('/strips.pdf', 'pdf')->middleware('throttle:heavy');
+    Route::get('/strips.pdf', 'pdf')->middleware(['throttle:heavy', FairTurn::class]);
     Route::post('/photo', 'photo')->middleware(['throttle:heavy', TakesTurns::class]);
     Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
 });
@@ -104,18 +105,18 @@ Route::delete('/studies/{study}', [StudyController::class, 'destroy']);
 Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()->group(function (): void {
     Route::get('/', [StudyController::class, 'show']);
     Route::patch('/', [StudyController::class, 'update']);
-    Route::get('/bundle', [StudyController::class, 'bundle'])->middleware('throttle:heavy');
-    Route::get('/purchases', [DrawerChartController::class, 'purchases'])->middleware('throttle:heavy');
+    Route::get('/bundle', [StudyController::class, 'bundle'])->middleware(['throttle:heavy', FairTurn::class]);
+    Route::get('/purchases', [DrawerChartController::class, 'purchases'])->middleware(['throttle:heavy', FairTurn::class]);
     Route::get('/spot', [SpotController::class, 'read']);
-    Route::get('/recipes', [SpotController::class, 'recipes'])->middleware('throttle:heavy');
+    Route::get('/recipes', [SpotController::class, 'recipes'])->middleware(['throttle:heavy', FairTurn::class]);
 
     Route::get('/photo', [PhotoController::class, 'plain']);
     Route::post('/photos', [PhotoController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
     Route::prefix('/photos/{photo}')->controller(PhotoController::class)->group(function (): void {
         Route::patch('/', 'update');
         Route::delete('/', 'destroy');
-        Route::get('/look', 'look');
-        Route::get('/values', 'values');
+        Route::get('/look', 'look')->middleware(FairTurn::class);
+        Route::get('/values', 'values')->middleware(FairTurn::class);
     });
 
     Route::controller(SurveyController::class)->group(function (): void {
@@ -124,19 +125,19 @@ Route::prefix('/studies/{study}')->middleware('can:own,study')->scopeBindings()-
         Route::post('/survey/undo', 'undo');
         Route::post('/survey/redo', 'redo');
         Route::get('/spots.{kind}', 'spots')->whereIn('kind', ['gpl', 'csv', 'json']);
-        Route::get('/comparison', 'comparison');
+        Route::get('/comparison', 'comparison')->middleware(FairTurn::class);
     });
 
     Route::prefix('/kept-recipes')->controller(KeptRecipeController::class)->group(function (): void {
         Route::get('/', 'index');
         Route::post('/', 'store');
         Route::post('/undo', 'undo');
-        Route::get('/card', KeptRecipeCardController::class);
+        Route::get('/card', KeptRecipeCardController::class)->middleware(FairTurn::class);
         Route::patch('/{keptRecipe}', 'update');
         Route::delete('/{entry}', 'destroy');
     });
 
-    Route::get('/desk/outlines.pdf', OutlineController::class)->middleware('throttle:heavy');
+    Route::get('/desk/outlines.pdf', OutlineController::class)->middleware(['throttle:heavy', FairTurn::class]);
     Route::prefix('/desk')->controller(DeskController::class)->group(function (): void {
         Route::get('/', 'show');
         Route::post('/marks', 'mark');

@@ -6,6 +6,7 @@ use App\Http\Controllers\DrawingCheckController;
 use App\Http\Controllers\Plan\PictureController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PlanSheetController;
+use App\Http\Middleware\FairTurn;
 use App\Http\Middleware\TakesTurns;
 use Illuminate\Support\Facades\Route;
 
@@ -21,11 +22,11 @@ Route::controller(PlanController::class)->group(function (): void {
     Route::post('/undo', 'undo');
     Route::post('/redo', 'redo');
     Route::post('/version', 'version');
-    Route::get('/answers', 'answers')->middleware('throttle:heavy');
-    Route::get('/ramp', 'ramp');
+    Route::get('/answers', 'answers')->middleware(['throttle:heavy', FairTurn::class]);
+    Route::get('/ramp', 'ramp')->middleware(FairTurn::class);
 });
 
-Route::controller(PictureController::class)->group(function (): void {
+Route::controller(PictureController::class)->middleware(FairTurn::class)->group(function (): void {
     Route::get('/image', 'image');
     Route::get('/loupe', 'loupe');
     Route::get('/light', 'light');
@@ -42,5 +43,5 @@ Route::prefix('/checks')->controller(DrawingCheckController::class)->group(funct
     Route::get('/{check}/map', 'map');
 });
 
-Route::get('/{kind}.pdf', [PlanSheetController::class, 'sheet'])->whereIn('kind', ['card', 'zones', 'steps'])->middleware('throttle:heavy');
+Route::get('/{kind}.pdf', [PlanSheetController::class, 'sheet'])->whereIn('kind', ['card', 'zones', 'steps'])->middleware(['throttle:heavy', FairTurn::class]);
 Route::get('/palette.{kind}', [PlanSheetController::class, 'palette'])->whereIn('kind', ['gpl', 'csv']);

@@ -6,6 +6,7 @@ use App\Http\Controllers\Book\SharedController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\SessionController;
+use App\Http\Middleware\FairTurn;
 use App\Http\Middleware\SignInLocalVisitor;
 use Illuminate\Support\Facades\Route;
 
@@ -18,7 +19,7 @@ Route::withoutMiddleware(SignInLocalVisitor::class)->where(['token' => '[A-Za-z0
     Route::prefix('/api/shared/{token}')->controller(SharedController::class)->group(function (): void {
         Route::get('/', 'show');
         Route::get('/photos/{photo}', 'photo');
-        Route::get('/drawn', 'drawn');
+        Route::get('/drawn', 'drawn')->middleware(FairTurn::class);
         Route::post('/note', 'note');
     });
 });
@@ -39,5 +40,5 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/account', PageController::class);
     Route::post('/sign-out', [SessionController::class, 'signOut']);
 
-    Route::prefix('api')->group(__DIR__.'/api.php');
+    Route::prefix('api')->middleware('throttle:edits')->group(__DIR__.'/api.php');
 });

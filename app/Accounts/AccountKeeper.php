@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
+use App\Cache\Computed;
+use App\Models\AccountImport;
 use App\Models\Study;
 use App\Models\User;
 use App\Studies\StudyKeeper;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Error\ImpossibleChange;
 
 /** What somebody may do with their own account. Whoever is signed in elsewhere is known by the password as it was: hashed anew, it ends that. */
@@ -61,8 +64,12 @@ final class AccountKeeper
             $user->studies()->get()->each(fn (Study $study) => $this->studies->remove($study));
             DB::table('sessions')->where('user_id', $user->id)->delete();
             DB::table('account_clocks')->where('account', $user->id)->delete();
+            $files = AccountImport::query()->where('user_id', $user->id)->pluck('path')->all();
             User::query()->whereKey($user->id)->delete();
+            DB::afterCommit(static fn () => rescue(static fn () => Storage::delete($files)));
         });
+        // What was worked out for it as well.
+        rescue(static fn () => Computed::forget($user->id));
     }
 
     private function endElsewhere(User $user, string $password): void

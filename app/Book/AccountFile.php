@@ -45,9 +45,9 @@ final class AccountFile
         $zip->open($path, \ZipArchive::OVERWRITE);
         $names = $parts = [];
         try {
-            foreach ($user->studies()->orderBy('id')->pluck('id') as $id) {
+            foreach ($user->studies()->orderBy('id')->pluck('id')->all() as $id) {
                 // One study at a time is held, and read by itself: photos make it large.
-                $study = $user->studies()->findOrFail($id);
+                $study = $user->studies()->whereKey($id)->firstOrFail();
                 $parts[] = $part = (string) tempnam(sys_get_temp_dir(), 'kp-study');
                 file_put_contents($part, $this->studies->write($user, $study));
                 $names[$study->id] = sprintf('studies/%d-%s.study.json', count($names) + 1, Str::slug($study->name) ?: 'study');

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Book;
 
 use App\Cache\AccountClock;
+use App\Cache\Computed;
 use App\Jobs\TakeInAccount;
 use App\Models\AccountImport;
 use App\Models\User;
 use App\Photos\WholeFiles;
+use App\Studies\Room;
 use App\Work\NotWanted;
 use App\Work\Progress;
 use App\Work\Standing;
@@ -38,7 +40,7 @@ final class AccountImports
     /** Seconds after which one that nobody works at is begun again. */
     private const LEFT_AFTER = 15;
 
-    public function __construct(private readonly AccountReader $reader)
+    public function __construct(private readonly AccountReader $reader, private readonly Room $room)
     {
     }
 
@@ -52,10 +54,11 @@ final class AccountImports
         if (AccountImport::query()->where('user_id', $user->id)->whereIn('state', self::UNDER_WAY)->exists()) {
             throw ImpossibleChange::because('Another account file is being brought in. Wait until it is done, or cancel it.');
         }
+        $this->room->keepFor($user, (int) filesize($path));
         $kept = self::FOLDER.'/'.Str::random(40).'.zip';
         (new WholeFiles(Storage::disk()))->put($kept, fopen($path, 'rb') ?: throw new \RuntimeException('The uploaded file vanished.'));
         try {
-            $import = AccountImport::query()->create(['user_id' => $user->id, 'state' => Standing::Waiting, 'path' => $kept]);
+            $import = AccountImport::query()->create(['user_id' => $user->id, 'state' => Standing::Waiting, 'path' => $kept, 'bytes' => (int) filesize($path)]);
         } catch (\Throwable $error) {
             Storage::delete($kept);
 
@@ -121,14 +124,16 @@ final class AccountImports
         if (! $import->state->isUnderWay()) {
             return;
         }
+        Computed::for($import->user_id);
         $import->update(['state' => Standing::Working, 'tries' => $import->tries + 1]);
         $passing = tmpfile() ?: throw new \RuntimeException('No temporary file can be made.');
+        $path = stream_get_meta_data($passing)['uri'] ?? throw new \LogicException('a file has a path');
         try {
             if ($import->tries > self::MOST_TRIES) {
                 throw BadFile::because('The account file could not be brought in; it stopped the application each time. Nothing of it was kept.');
             }
             stream_copy_to_stream(Storage::readStream($import->path) ?? throw BadFile::because('The uploaded file is gone; bring it in again.'), $passing);
-            $this->reader->read(User::query()->findOrFail($import->user_id), stream_get_meta_data($passing)['uri'], self::ATTEMPTS, function (int $done, int $total) use ($import): void {
+            $this->reader->read(User::query()->findOrFail($import->user_id), $path, self::ATTEMPTS, function (int $done, int $total) use ($import): void {
                 if ($import->total !== $total) {
                     $import->update(['total' => $total]);
                 }
@@ -148,6 +153,7 @@ final class AccountImports
             $import->update(['state' => Standing::Failed, 'problem' => mb_substr($error->getMessage(), 0, 1000)]);
         } catch (\Throwable $error) {
             report($error);
+
             // The database or the disk may be away: it is begun again, as often as after a kill.
             return;
         } finally {

@@ -18,24 +18,10 @@ final class Prune
         $removed = 0;
         foreach ((array) config('cache.stores') as $store) {
             if (is_array($store) && ($store['driver'] ?? '') === 'file' && is_string($store['path'] ?? null) && is_dir($store['path'])) {
-                $removed += self::files($store['path']);
+                $removed += KeptFiles::removeOlder($store['path'], self::OLDER_THAN_SECONDS);
             }
         }
 
         return $removed + DB::table('cache')->where('expiration', '<', time())->limit(50_000)->delete();
-    }
-
-    private static function files(string $folder): int
-    {
-        $removed = 0;
-        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS), \RecursiveIteratorIterator::CHILD_FIRST);
-        foreach ($files as $file) {
-            /** @var \SplFileInfo $file */
-            if ($file->isFile() && time() - $file->getMTime() > self::OLDER_THAN_SECONDS) {
-                $removed += (int) @unlink($file->getPathname());
-            }
-        }
-
-        return $removed;
     }
 }

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $user_id
  * @property Standing $state
  * @property string $path of the file, among the photos
+ * @property int $bytes of the file
  * @property int $total studies in it; 0 before it was looked into
  * @property int $tries how often it was begun
  * @property ?array{pencils: int, studies: int, known: int, recipes: int, practice: int, problems: list<string>} $taken
@@ -21,9 +22,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class AccountImport extends Model
 {
-    protected $fillable = ['user_id', 'state', 'path', 'total', 'tries', 'taken', 'problem'];
+    protected $fillable = ['user_id', 'state', 'path', 'bytes', 'total', 'tries', 'taken', 'problem'];
 
-    protected $attributes = ['total' => 0, 'tries' => 0];
+    protected $attributes = ['bytes' => 0, 'total' => 0, 'tries' => 0];
 
     /** @return array<string, string> */
     protected function casts(): array

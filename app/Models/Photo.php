@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $width of the working copy, pixels
  * @property int $height
  * @property list<string> $roles
+ * @property int $bytes of the file as it came, and of all that is made of it
  * @property Study $study
  */
 final class Photo extends Model
@@ -24,7 +25,7 @@ final class Photo extends Model
     /** What a photo may be looked at for. */
     public const ROLES = ['colour', 'pose', 'detail', 'light'];
 
-    protected $fillable = ['storage_key', 'name', 'width', 'height', 'roles'];
+    protected $fillable = ['storage_key', 'name', 'width', 'height', 'roles', 'bytes'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
@@ -69,7 +70,7 @@ final class Study extends Model
     public function origin(): string
     {
         if ($this->origin === null) {
-            $this->newQuery()->whereKey($this->id)->whereNull('origin')->toBase()->update(['origin' => self::newOrigin()]);
+            DB::table('studies')->where('id', $this->id)->whereNull('origin')->update(['origin' => self::newOrigin()]);
             $this->refresh();
         }
 

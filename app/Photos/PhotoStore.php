@@ -56,6 +56,18 @@ final class PhotoStore
         return $key;
     }
 
+    /** Bytes of all that is made of a photo, its smaller copies included. */
+    public static function bytesOf(WorkingCopy $copy): int
+    {
+        $bytes = strlen($copy->jpeg) + strlen($copy->pixels);
+        foreach ([self::SCREEN_SIDE, self::GRID_SIDE] as $side) {
+            [$width, $height] = Raster::within($copy->width, $copy->height, $side);
+            $bytes += 3 * $width * $height;
+        }
+
+        return $bytes;
+    }
+
     public function forget(string $key): void
     {
         Storage::delete(self::pathOfOriginal($key));

@@ -31,6 +31,9 @@ final class PlanImages
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
+    /** There are as many pieces from near as there are places to look at. */
+    private const LOUPE_KEPT_SECONDS = 24 * 3600;
+
     public function __construct(private readonly PlanRepository $plans, private readonly PhotoStore $photos, private readonly SurveyRepository $surveys)
     {
     }
@@ -70,7 +73,7 @@ final class PlanImages
         $wide = $ground->study->frame()->wholeWidth();
         $loupe = Loupe::at($place[0], $place[1], $wide, $photo->width / $photo->height);
 
-        return Computed::kept($this->key($ground, "loupe/{$stage->key()}/{$seen->key()}/{$loupe->window->left}/{$loupe->window->top}"), self::KEPT_SECONDS, function () use ($ground, $stage, $seen, $photo, $wide, $loupe): string {
+        return Computed::kept($this->key($ground, "loupe/{$stage->key()}/{$seen->key()}/{$loupe->window->left}/{$loupe->window->top}"), self::LOUPE_KEPT_SECONDS, function () use ($ground, $stage, $seen, $photo, $wide, $loupe): string {
             $piece = $this->balanced($ground, $this->photos->window($photo, ...$loupe->pixels($photo->width, $photo->height)));
             $grid = Raster::resized($piece->width, $piece->height, $piece->bytes, Loupe::WIDTH, Loupe::HEIGHT);
             $preview = $this->preview($ground, $stage);

@@ -77,6 +77,8 @@ final class PlanRepository
     /** @throws ImpossibleChange when the study has no zones yet */
     public function ground(User $user, Study $study): PlanGround
     {
+        // Whoever asks, a worker or somebody who is shown it: it is worked out for its artist.
+        Computed::for($user->id);
         $survey = $this->surveys->current($study);
         $sheet = $this->sheet($study);
         $zones = $survey->sheet();

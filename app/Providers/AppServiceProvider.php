@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\SpelledAlike;
 use App\Book\AccountImports;
 use App\Cache\KeptAtlases;
 use App\Cache\Prune;
 use App\Drawers\DrawerImports;
+use App\Http\CountsFirst;
 use App\Http\SessionRows;
 use App\Jobs\TakePlanTurn;
 use App\Photos\Sweep;
 use App\Plans\PlanTurns;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\Translation\Translator;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Cache;
@@ -22,6 +26,7 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
 use KnottyPrism\Core\Recipe\Kits;
@@ -44,6 +49,9 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         Password::defaults(Password::min(10));
+        // Addresses that are limited are those that a proxy names, where it is one of ours.
+        TrustProxies::at(config('app.proxies'));
+        Validator::resolver(static fn (Translator $translator, array $data, array $rules, array $messages, array $attributes): CountsFirst => new CountsFirst($translator, $data, $rules, $messages, $attributes));
         // Numbers of rows, none larger than the database has.
         Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'keptRecipe', 'import', 'sheet', 'check', 'recipe', 'accountImport'], '[0-9]{1,18}'));
         $this->limitRates();
@@ -75,10 +83,12 @@ final class AppServiceProvider extends ServiceProvider
     {
         // By account and address together, and a wider net by address alone.
         RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(6)->by((is_string($request->input('email')) ? mb_strtolower(mb_substr($request->input('email'), 0, 255)) : '').'|'.$request->ip()),
+            Limit::perMinute(6)->by(SpelledAlike::named($request->input('email')).'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),
         ]);
         RateLimiter::for('proof', static fn (Request $request): Limit => Limit::perMinute(6)->by((string) $request->user()?->getAuthIdentifier()));
+        // A hand that draws makes two changes a second at most; whoever comes back after hours without a network sends all of theirs at once.
+        RateLimiter::for('edits', static fn (Request $request): Limit => $request->isMethodSafe() ? Limit::none() : Limit::perMinute(600)->by('edits|'.$request->user()?->getAuthIdentifier()));
         RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
     }
 }

@@ -4,39 +4,52 @@ declare(strict_types=1);
 
 namespace App\Studies;
 
+use App\Cache\Computed;
+use App\Models\AccountImport;
+use App\Models\DrawingCheckRow;
 use App\Models\Photo;
+use App\Models\Study;
 use App\Models\User;
-use App\Photos\PhotoStore;
+use App\Work\Standing;
+use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\ImpossibleChange;
 
-/** How much room an account's photos take, of what one may take. */
+/** How much room an account takes, of what one may take. */
 final class Room
 {
-    public function __construct(private readonly PhotoStore $store)
-    {
-    }
-
     /** Bytes. */
     public static function most(): int
     {
         return 1_000_000 * (int) config('app.most_megabytes');
     }
 
-    /** Bytes of the photos as they came; copies to look at come on top of that. */
+    /** Bytes of all that is kept for an account: photos with their working copies, photos of drawings that were checked, files on their way in, and what was worked out to look at. */
     public function taken(User $user): int
     {
-        return (int) Photo::query()->whereHas('study', static fn ($study) => $study->where('user_id', $user->id))->get()->sum(fn (Photo $photo): int => (int) rescue(fn (): int => $this->store->originalBytes($photo), 0, false));
+        return $this->lasting($user) + Computed::bytesOf($user->id);
     }
 
-    /** @throws ImpossibleChange where there is none for so many bytes more */
+    /** @throws ImpossibleChange where there is none for so many bytes more; what can be worked out anew makes room first */
     public function keepFor(User $user, int $bytes): void
     {
-        $taken = $this->taken($user);
+        $taken = $this->lasting($user);
+        if ($taken + Computed::bytesOf($user->id) + $bytes > self::most()) {
+            Computed::forget($user->id);
+        }
         if ($taken + $bytes > self::most()) {
             throw ImpossibleChange::because(sprintf(
                 'Your photos take %s of the %s MB that an account may have here, and this one needs %s. Delete a study that you no longer need (save its file first), or a photo in one; then try again.',
                 number_format($taken / 1e6), number_format(self::most() / 1e6), number_format(max(1, $bytes / 1e6)),
             ));
         }
+    }
+
+    private function lasting(User $user): int
+    {
+        $studies = Study::query()->where('user_id', $user->id)->select('id');
+
+        return (int) Photo::query()->whereIn('study_id', $studies)->sum('bytes')
+            + (int) DrawingCheckRow::query()->whereIn('study_id', $studies)->sum(DB::raw('length(photo) + length(map)'))
+            + (int) AccountImport::query()->where('user_id', $user->id)->whereIn('state', [Standing::Waiting, Standing::Working])->sum('bytes');
     }
 }

@@ -15,7 +15,6 @@ use App\Photos\FullDisk;
 use App\Photos\PhotoStore;
 use App\Photos\SurveyRepository;
 use App\Plans\PlanRepository;
-use Illuminate\Database\DeadlockException;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Drawer\Drawer;
@@ -42,6 +41,9 @@ final class StudyFileReader
     /** Some hundred thousand points of strokes beside all that can be said of zones and spots. */
     private const MOST_VALUES = 400_000;
 
+    /** MariaDB: a lock waited for too long, a deadlock. No fault of the file's; it is tried again. */
+    private const CONTENDED = [1205, 1213];
+
     public function __construct(private readonly StudyKeeper $studies, private readonly SurveyRepository $surveys, private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly PhotoStore $store, private readonly DeskFile $desk)
     {
     }
@@ -67,7 +69,7 @@ final class StudyFileReader
         } catch (\Throwable $error) {
             array_map($this->store->forget(...), $keys);
             $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException || $error instanceof \LogicException && ! $error instanceof CoreError
-                || $error instanceof QueryException && ! FullDisk::isSaidBy($error) && ! self::isContention($error);
+                || $error instanceof QueryException && ! FullDisk::isSaidBy($error) && ! in_array($error->errorInfo[1] ?? null, self::CONTENDED, true);
 
             throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
         }
@@ -86,12 +88,6 @@ final class StudyFileReader
         $known = $user->studies()->where('origin', StudyFile::originOf(self::data($text)))->first();
 
         return $known instanceof Study ? [$known, false] : [$this->read($user, $text, static fn (\Closure $rows): Study => DB::transaction($rows), $check), true];
-    }
-
-    /** Two who change the same: no fault of the file's, and tried again. */
-    private static function isContention(QueryException $error): bool
-    {
-        return $error instanceof DeadlockException || in_array($error->errorInfo[1] ?? null, [1205, 1213], true);
     }
 
     /**

@@ -90,16 +90,20 @@ final class StudyKeeper
      *
      * @template T of Study|Photo
      *
-     * @param  \Closure(array{storage_key: string, name: string, width: int, height: int, roles: list<string>}): T  $row
+     * @param  \Closure(array{storage_key: string, name: string, width: int, height: int, roles: list<string>, bytes: int}): T  $row
      * @return T
      */
     private function kept(User $user, string $path, string $fileName, string $role, \Closure $row): mixed
     {
-        $this->room->keepFor($user, (int) filesize($path));
+        $came = (int) filesize($path);
+        $this->room->keepFor($user, $came);
         $copy = $this->intake->take($path);
+        // A small file may be a large picture.
+        $bytes = $came + PhotoStore::bytesOf($copy);
+        $this->room->keepFor($user, $bytes);
         $key = $this->store->keep($path, $copy);
         try {
-            $made = $row(['storage_key' => $key, 'name' => mb_substr($fileName, 0, 200), 'width' => $copy->width, 'height' => $copy->height, 'roles' => [$role]]);
+            $made = $row(['storage_key' => $key, 'name' => mb_substr($fileName, 0, 200), 'width' => $copy->width, 'height' => $copy->height, 'roles' => [$role], 'bytes' => $bytes]);
         } catch (\Throwable $error) {
             $this->store->forget($key);
 

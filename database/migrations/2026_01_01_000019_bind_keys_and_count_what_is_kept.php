@@ -24,6 +24,7 @@ return new class extends Migration
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('state', 20);
             $table->string('path', 200);
+            $table->unsignedBigInteger('bytes')->default(0);
             $table->unsignedInteger('total')->default(0);
             $table->unsignedTinyInteger('tries')->default(0);
             $table->json('taken')->nullable();

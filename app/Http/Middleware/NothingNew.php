@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Cache\AccountClock;
+use App\Cache\Computed;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\JsonResponse;
@@ -30,6 +31,7 @@ final class NothingNew
         if (! $user instanceof User) {
             return $next($request);
         }
+        Computed::for($user->id);
         if (! $request->isMethodSafe()) {
             try {
                 return $next($request);

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Cache\Computed;
+use App\Cache\KeptFiles;
+use App\Models\DrawingCheckRow;
 use App\Models\Photo;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
@@ -97,22 +100,48 @@ it('takes the place out of a photo before it keeps it, and leaves the picture as
     expect($head[0])->toBe(160)->and([$photo->width, $photo->height])->toBe($kind === 'jpg' ? [120, 160] : [$photo->width, $photo->height]);
 })->with(['jpg', 'png', 'webp', 'tiff', 'heic']);
 
-it('has room for so many megabytes of photos, and says what to do when they are taken', function () {
+it('counts all that is kept of a photo, however small its file came, and says what to do when there is no room', function () {
     $this->actingAs($user = $this->artist());
-    config()->set('app.most_megabytes', 1);
-    $big = static function (): UploadedFile {
-        $image = new Imagick;
-        $image->newPseudoImage(700, 500, 'plasma:');
-        $image->addNoiseImage(Imagick::NOISE_RANDOM);
-        $image->setImageFormat('png');
-        $image->writeImage($path = sys_get_temp_dir().'/kp-big-'.bin2hex(random_bytes(6)).'.png');
+    config()->set('app.most_megabytes', 25);
+    $flat = fn (): UploadedFile => $this->photo(width: 1920, height: 1440);
+    expect($flat()->getSize())->toBeLessThan(20_000);
+    // Of a file of some kilobytes more than ten megabytes are kept.
+    $this->postJson('/api/studies', ['photo' => $flat()])->assertCreated();
+    $this->postJson('/api/studies', ['photo' => $flat()])->assertCreated();
+    expect($this->postJson('/api/studies', ['photo' => $flat()])->assertUnprocessable()->json('detail'))->toContain('Delete a study that you no longer need')->and($user->studies()->count())->toBe(2);
+    $bytes = (int) Photo::query()->sum('bytes');
+    $kept = array_sum(array_map(Storage::size(...), Storage::allFiles('photos')));
+    expect($bytes)->toBeGreaterThanOrEqual($kept)->toBeLessThan($kept + 5_000_000);
+    expect(json_decode((string) $this->getJson('/api/account')->getContent()))->toFitThePage('Account')->and($this->getJson('/api/account')->json('megabytes'))->toBe(intdiv($bytes, 1_000_000));
+    // So are photos of the drawing that were checked.
+    DrawingCheckRow::query()->create(['study_id' => $user->studies()->value('id'), 'passes' => 1, 'said' => [], 'photo' => str_repeat('A', 3_000_000), 'map' => '']);
+    expect($this->getJson('/api/account')->json('megabytes'))->toBe(intdiv($bytes + 3_000_000, 1_000_000));
+});
 
-        return new UploadedFile($path, 'big.png', null, null, true);
-    };
-    $first = $big();
-    $size = $first->getSize();
-    config()->set('app.most_megabytes', (int) ceil(1.5 * $size / 1e6));
-    $this->postJson('/api/studies', ['photo' => $first])->assertCreated();
-    expect($this->postJson('/api/studies', ['photo' => $big()])->assertUnprocessable()->json('detail'))->toContain('Delete a study that you no longer need')->and($user->studies()->count())->toBe(1);
-    expect(json_decode((string) $this->getJson('/api/account')->getContent()))->toFitThePage('Account')->and($this->getJson('/api/account')->json('megabytes'))->toBe(intdiv((int) $size, 1_000_000));
+it('keeps what was worked out in a folder of the account, for its owner alone, bounded, counted, and gone with it', function () {
+    config()->set('cache.stores.looks', ['driver' => 'file', 'path' => $folder = sys_get_temp_dir().'/kp-looks-'.bin2hex(random_bytes(6)), 'permission' => 0700]);
+    $user = $this->artist();
+    $user->update(['password' => PRESENT]);
+    $this->actingAs($user->fresh());
+    $study = $this->study($user);
+    $photo = $study->photo();
+    foreach (['grey', 'steps'] as $tone) {
+        $this->get("/api/studies/$study->id/photos/$photo->id/look?tone=$tone")->assertOk();
+    }
+    clearstatcache();
+    $kept = glob("$folder/$user->id/*/*/*") ?: [];
+    expect($kept)->not->toBe([])->and(array_filter($kept, static fn (string $file): bool => (fileperms($file) & 0077) !== 0))->toBe([])->and(glob("$folder/*"))->toBe(["$folder/$user->id"]);
+    $bytes = Computed::bytesOf($user->id);
+    expect($bytes)->toBe(array_sum(array_map(filesize(...), $kept)))->and($this->getJson('/api/account')->json('megabytes'))->toBe(intdiv((int) Photo::query()->sum('bytes') + Computed::bytesOf($user->id), 1_000_000));
+    // The oldest go first, and what can be worked out anew makes room for what can't.
+    touch($kept[0], time() - 1000);
+    KeptFiles::shrink("$folder/$user->id", $bytes - 1);
+    expect(is_file($kept[0]))->toBeFalse()->and(Computed::bytesOf($user->id))->toBeGreaterThan(0);
+    config()->set('app.most_megabytes', 1 + intdiv((int) Photo::query()->sum('bytes'), 1_000_000));
+    file_put_contents("$folder/$user->id/large", str_repeat('x', 2_000_000));
+    $this->postJson("/api/studies/$study->id/photos", ['photo' => $this->photo(width: 64, height: 64)])->assertCreated();
+    $this->get("/api/studies/$study->id/photos/$photo->id/look?tone=grey")->assertOk();
+    expect(is_file("$folder/$user->id/large"))->toBeFalse()->and(Computed::bytesOf($user->id))->toBeGreaterThan(0);
+    $this->deleteJson('/api/account', ['password' => PRESENT])->assertNoContent();
+    expect(Computed::bytesOf($user->id))->toBe(0);
 });

@@ -28,7 +28,7 @@ final class DeskMarkRequest extends FormRequest
             'zone' => ['required', 'integer', 'min:1', 'max:255'],
             'position' => ['required', 'integer', 'min:0', 'max:999'],
             'tool' => ['required', 'string', 'max:120'],
-            'marks' => ['required', 'array', 'min:1'],
+            'marks' => ['required', 'array', 'min:1', 'max:'.count(Role::values())],
             'marks.*' => [Rule::enum(PressureMark::class)],
             'at' => ['required', 'integer', 'min:0', 'max:'.(time() + self::AHEAD)],
         ];

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
+
+/**
+ * What takes long to work out is worked out for an account two at a time, with one more waiting: so many as it asks for, others come to
+ * their turn. These requests have processes of their own besides (ops/php-fpm.conf.in), so that nothing quick ever waits for them. The
+ * database frees what a process held that died.
+ */
+final class FairTurn
+{
+    private const AT_ONCE = 2;
+
+    /** Seconds that one more waits, holding a process. */
+    private const WAITS = 5;
+
+    private const AGAIN_SECONDS = 1;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $user = $request->user();
+        $of = substr(md5(DB::getDatabaseName()), 0, 12).'kp-turn-'.($user instanceof User ? $user->id : md5((string) $request->ip()));
+        $held = self::first($of) ?? self::waited($of) ?? throw new TooManyRequestsHttpException(self::AGAIN_SECONDS, 'Several pictures and answers of yours are being worked out; this one follows in a moment.');
+        try {
+            return $next($request);
+        } finally {
+            rescue(static fn () => DB::scalar('select release_lock(?)', [$held]));
+        }
+    }
+
+    private static function first(string $of): ?string
+    {
+        foreach (range(1, self::AT_ONCE) as $slot) {
+            if (self::take("$of-$slot", 0)) {
+                return "$of-$slot";
+            }
+        }
+
+        return null;
+    }
+
+    private static function waited(string $of): ?string
+    {
+        if (! self::take("$of-waits", 0)) {
+            return null;
+        }
+        try {
+            $slot = "$of-".random_int(1, self::AT_ONCE);
+
+            return self::take($slot, self::WAITS) ? $slot : null;
+        } finally {
+            DB::scalar('select release_lock(?)', ["$of-waits"]);
+        }
+    }
+
+    private static function take(string $name, int $seconds): bool
+    {
+        return (int) DB::scalar('select get_lock(?, ?)', [$name, $seconds]) === 1;
+    }
+}
