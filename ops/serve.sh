@@ -14,8 +14,9 @@ note_process "$name" $$
 # the 128 that are usual each plan ended it, to begin the next two seconds later with nothing compiled. Its pulse beats beside it, in a
 # long job too, and as long as it lives.
 pulse=$KP_VAR/storage/framework/worker-pulse/$name
-(while kill -0 $$ 2>/dev/null; do touch "$pulse"; sleep 2; done) &
-export KP_WORKER=$name
+# One that was stopped (by a signal, or a frozen machine) lives and does nothing: it has no pulse either.
+(while read -r stat < /proc/$$/stat; do state=${stat##*) }; [[ ${state:0:1} == [TtZ] ]] || touch "$pulse"; sleep 2; done 2>/dev/null) &
+export KP_WORKER=$name TMPDIR=$KP_VAR/tmp
 worker=(php "$root/artisan" queue:work --queue="$2" --sleep=0.1 --max-time=3600 --memory=640 --quiet)
 [ "$(id -un)" = "$(app_user)" ] || worker=(setpriv "--reuid=$(app_user)" "--regid=$(app_user)" --clear-groups "${worker[@]}")
 exec "${worker[@]}"

@@ -102,9 +102,12 @@ database_user() {
 }
 
 fill_in() { # TEMPLATE: with the places, ports and users of this instance
-  local user; user=$(app_user)
+  local user proxies; user=$(app_user)
+  proxies=$(setting TRUSTED_PROXIES | tr ',' '\n' | sed -n 's/^ *\([0-9a-fA-F:.\/]\{2,\}\) *$/set_real_ip_from \1;/p' | tr '\n' ' ')
+  [ -z "$proxies" ] || proxies="$proxies real_ip_header X-Forwarded-For; real_ip_recursive on;"
   sed -e "s|@ROOT@|$root|g; s|@VAR@|$KP_VAR|g; s|@SOCKETS@|$(sockets)|g; s|@USER@|$user|g; s|@DATABASE_USER@|$(database_user)|g" \
     -e "s|@PORT@|$(setting APP_PORT)|g; s|@DB_PORT@|$(setting DB_PORT)|g; s|@HOST@|$(setting APP_HOST)|g; s|@WORKERS@|$(setting WORKERS)|g" \
+    -e "s|@TRUSTED_PROXIES@|$proxies|" \
     -e "s|@AS_ROOT@|$([ "$user" != root ] || echo -R)|; s|@ROOT_ONLY@|$([ "$(id -u)" -eq 0 ] || echo ';')|" "$root/ops/$1"
 }
 
@@ -217,11 +220,17 @@ make_quick() {
   done
 }
 
+pool() { # NAME CHILDREN SECONDS
+  fill_in php-fpm.pool.in | sed "s|@POOL@|$1|g; s|@CHILDREN@|$2|; s|@SPARE@|$(($2 > 3 ? 3 : $2))|; s|@SECONDS@|$3|"
+  echo
+}
+
 start_web() {
   local port; port=$(setting APP_PORT)
   alive nginx && alive php && return
   port_is_free "$port" || fail "port $port is taken by another program; stop that one, or choose another: APP_PORT=8041 ./start"
-  fill_in php-fpm.conf.in > "$KP_VAR/run/php-fpm.conf"
+  { sed '/@POOLS@/d' "$root/ops/php-fpm.conf.in"; pool quick 6 120; pool slow 8 120; pool health 1 15; } > "$KP_VAR/run/php-fpm.conf"
+  fill_in nginx-php.conf.in > "$KP_VAR/run/nginx-php.conf"
   fill_in nginx.conf.in > "$KP_VAR/run/nginx.conf"
   if [ "$(id -u)" -ne 0 ]; then sed -i '/^user /d' "$KP_VAR/run/nginx.conf"; sed -i '/^user = /d;/^group = /d;/^listen.owner/d' "$KP_VAR/run/php-fpm.conf"; fi
   rm -rf "$KP_VAR/storage/framework/worker-pulse"; mkdir -p "$KP_VAR/storage/framework/worker-pulse" || true

@@ -8,6 +8,7 @@ use App\Http\Controllers\PageController;
 use App\Http\Controllers\SessionController;
 use App\Http\Middleware\FairTurn;
 use App\Http\Middleware\SignInLocalVisitor;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Route;
 
 // Without a session: it answers when the database does not.
@@ -31,6 +32,8 @@ Route::middleware('guest')->group(function (): void {
 });
 
 Route::middleware('auth')->group(function (): void {
+    // Asked by the web server before it takes a file in (ops/nginx.conf.in).
+    Route::get('/door', static fn (): Response => new Response(status: 204));
     Route::get('/', PageController::class);
     Route::get('/drawer', PageController::class);
     Route::get('/plan/{study?}', PageController::class);

@@ -17,6 +17,8 @@ final class Sweep
     /** A photo on its way in has files before it has a row; and who puts an older database back has time to find out that a newer one was wanted. */
     private const LEAST_AGE_SECONDS = 7 * 24 * 3600;
 
+    private const PASSING_SECONDS = 2 * 3600;
+
     /** @return int how many photos' files were removed, on the disk and in the bucket together */
     public static function now(): int
     {
@@ -44,5 +46,13 @@ final class Sweep
         }
 
         return $removed;
+    }
+
+    /** Passing files of what was killed, or ran out of time: nothing that goes on uses one for so long. */
+    public static function passing(): int
+    {
+        $old = array_filter(glob(dirname(storage_path()).'/tmp/{kp,php}*', GLOB_BRACE) ?: [], static fn (string $file): bool => is_file($file) && time() - (int) @filemtime($file) > self::PASSING_SECONDS);
+
+        return count(array_filter($old, static fn (string $file): bool => @unlink($file)));
     }
 }

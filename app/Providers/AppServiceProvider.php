@@ -72,6 +72,7 @@ final class AppServiceProvider extends ServiceProvider
             if (time() - $tidiedAt > self::TIDIES_EVERY_SECONDS) {
                 $tidiedAt = time();
                 rescue(Sweep::now(...));
+                rescue(Sweep::passing(...));
                 rescue(Prune::now(...));
                 rescue(AccountImports::sweep(...));
                 rescue(static fn () => app(DrawerImports::class)->forgetUntaken());
