@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\KeptAnswers;
 use App\Http\Middleware\CsrfByHeader;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\NothingNew;
@@ -34,6 +35,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prependToPriorityList(AuthenticatesRequests::class, SignInLocalVisitor::class);
         // Hashed anew, a password ends what is signed in elsewhere, wherever sessions lie.
         $middleware->authenticateSessions();
+        // Sealed by itself, and read where there is no framework yet.
+        $middleware->encryptCookies(except: [KeptAnswers::PASS]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Door;
+use App\Http\KeptAnswers;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
 
@@ -11,6 +12,7 @@ define('LARAVEL_START', microtime(true));
 require __DIR__.'/../vendor/autoload.php';
 
 Door::keep();
+KeptAnswers::answer();
 
 /** @var Application $app */
 $app = require_once __DIR__.'/../bootstrap/app.php';

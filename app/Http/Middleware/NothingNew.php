@@ -6,11 +6,13 @@ namespace App\Http\Middleware;
 
 use App\Cache\AccountClock;
 use App\Cache\Computed;
+use App\Http\KeptAnswers;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 
 /**
@@ -19,12 +21,6 @@ use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
  */
 final class NothingNew
 {
-    /** Work under way tells of itself here, past the account's clock. */
-    private const NEVER = ['api/studies/*/plan/run', 'api/drawer/imports/*', 'api/book/account', 'api/book/account/imports/*'];
-
-    /** What dries, is due again, or was today. */
-    private const BY_THE_MINUTE = ['api/studies/*/desk', 'api/studies/*/desk/*', 'api/studies/*/practice', 'api/studies/*/supply', 'api/book/*'];
-
     public function handle(Request $request, Closure $next): SymfonyResponse
     {
         $user = $request->user();
@@ -39,29 +35,30 @@ final class NothingNew
                 AccountClock::tick($user->id);
             }
         }
-        if (! $request->is('api/*') || $request->is(...self::NEVER)) {
+        if (! KeptAnswers::mayBeKept($request->decodedPath())) {
             return $next($request);
         }
-        $tag = $this->tag($request, $user);
-        // A web server that packs an answer makes its name a weak one.
-        if (in_array($tag, array_map(static fn (string $t): string => preg_replace('~^W/~', '', $t) ?? $t, $request->getETags()), true)) {
-            return (new Response(status: 304))->setEtag(trim($tag, '"'))->withHeaders(['Cache-Control' => 'private, no-cache']);
+        $tag = KeptAnswers::tag($request->getRequestUri(), $request->decodedPath(), $user->id, AccountClock::read($user->id), (string) config('app.begun'));
+        if (KeptAnswers::isHad((string) $request->headers->get('If-None-Match'), $tag)) {
+            return $this->withPass((new Response(status: 304))->setEtag(trim($tag, '"'))->withHeaders(['Cache-Control' => 'private, no-cache']), $request, $user);
         }
         /** @var SymfonyResponse $response */
         $response = $next($request);
         // The count was read first: what came meanwhile makes the answer newer than its name says, and never older.
         if ($response instanceof JsonResponse && $response->getStatusCode() === 200 && ! $response->headers->hasCacheControlDirective('no-store') && ! $response->headers->hasCacheControlDirective('max-age')) {
             $response->setEtag(trim($tag, '"'))->headers->set('Cache-Control', 'private, no-cache');
+            KeptAnswers::keep($tag, (string) $response->getContent());
         }
 
-        return $response;
+        return $this->withPass($response, $request, $user);
     }
 
-    private function tag(Request $request, User $user): string
+    /** What this account has already is given the next time without all this ({@see KeptAnswers}). */
+    private function withPass(SymfonyResponse $response, Request $request, User $user): SymfonyResponse
     {
-        clearstatcache(true, (string) config('app.begun'));
-        $parts = [$request->getRequestUri(), $user->id, AccountClock::read($user->id), @filemtime((string) config('app.begun')), $request->is(...self::BY_THE_MINUTE) ? intdiv(time(), 60) : 0];
+        [$pass, $until] = KeptAnswers::pass($user->id, $request->session()->getId(), $user->password, (string) config('app.key'));
+        $response->headers->setCookie(new Cookie(KeptAnswers::PASS, $pass, $until, '/', secure: (bool) config('session.secure'), sameSite: 'lax'));
 
-        return '"'.hash('xxh128', implode('|', $parts)).'"';
+        return $response;
     }
 }

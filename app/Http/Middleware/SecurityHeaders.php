@@ -29,6 +29,8 @@ final class SecurityHeaders
             "base-uri 'none'",
         ]));
         $response->headers->set('X-Content-Type-Options', 'nosniff');
+        // Shown in no page of anybody else's, whoever is signed in.
+        $response->headers->set('Cross-Origin-Resource-Policy', 'same-origin');
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('Cross-Origin-Opener-Policy', 'same-origin');
         $response->headers->set('Permissions-Policy', 'camera=(), microphone=(), geolocation=()');

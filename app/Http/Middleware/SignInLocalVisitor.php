@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\KeptAnswers;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\JsonResponse;
@@ -47,7 +48,7 @@ final class SignInLocalVisitor
         $request->session()->put(self::STAYS_OUT, true);
 
         // In a cookie as well: an answer that was on its way may put another session in the place of this one.
-        return (new JsonResponse(null, 204))->withCookie(cookie(self::STAYS_OUT, '1'))->header('Clear-Site-Data', '"cache"');
+        return (new JsonResponse(null, 204))->withCookie(cookie(self::STAYS_OUT, '1'))->withoutCookie(KeptAnswers::PASS)->header('Clear-Site-Data', '"cache"');
     }
 
     private function mayEnter(Request $request): bool
@@ -63,6 +64,11 @@ final class SignInLocalVisitor
             if ($request->headers->has($header)) {
                 return false;
             }
+        }
+
+        // A picture in a page of another host asks without saying from where; a link that was followed only opens a page.
+        if ($request->headers->get('Sec-Fetch-Site') === 'cross-site' && $request->headers->get('Sec-Fetch-Mode') !== 'navigate') {
+            return false;
         }
 
         foreach (['Host', 'Origin', 'Referer'] as $header) {
