@@ -6,6 +6,9 @@ KP_VAR=${KP_VAR:-$root/var/app}
 export KP_VAR
 export PHP_INI_SCAN_DIR=":$root/ops/php"
 
+# What is made here can be read by the user that the servers run as; what is nobody else's business says so itself (600, 700).
+umask 022
+
 say() { printf '%s\n' "$*"; }
 fail() { printf 'Stopped: %s\n' "$*" >&2; exit 1; }
 

@@ -78,6 +78,60 @@ stop_all() {
   rm -f "$KP_VAR/run/address"
 }
 
+# One start or stop of an instance at a time: two at once would each take the other's servers for those of an earlier one.
+one_at_a_time() {
+  local waits=0
+  mkdir -p "$KP_VAR/run" || fail "the folder $KP_VAR can not be made; is its place writable?"
+  exec {lock}>"$KP_VAR/run/start.lock" || fail "$KP_VAR/run can not be written to; run this as the user that started the application before"
+  until flock -n "$lock"; do
+    [ $waits -gt 0 ] || say "Another start or stop of this instance is under way; waiting for it."
+    waits=$((waits + 1)); [ $waits -lt 600 ] || fail "another start or stop of this instance has been under way for ten minutes; look what it waits for: fuser -v $KP_VAR/run/start.lock"
+    sleep 1 & wait $!
+  done
+}
+
+# Servers that are begun here must not hold the lock on.
+let_go() { [ -z "${lock:-}" ] || exec {lock}>&-; lock=; }
+
+# Says what of this instance goes on in spite of all, and that it is not stopped then. Servers are known by the folder that they were given.
+stopped_for_good() {
+  local left
+  left=$(ours_left)
+  [ -z "$left" ] && return
+  # Begun by a start that was cut off before it could note them.
+  while read -r pid _; do kill -TERM "$pid" 2>/dev/null || true; done <<< "$left"
+  for _ in $(seq 1 150); do left=$(ours_left); [ -n "$left" ] || return 0; sleep 0.1; done
+  fail "these go on and could not be ended; end them by hand (kill NUMBER), then try again:
+$left"
+}
+
+# A line each: number and command line of what serves this instance, its supervisor first.
+ours_left() {
+  local of pid line
+  for of in "supervisord -c $KP_VAR/run/supervisor.conf" "nginx -c $KP_VAR/run/nginx.conf" "--fpm-config $KP_VAR/run/php-fpm.conf" "--datadir=$KP_VAR/db "; do
+    for pid in /proc/[0-9]*; do
+      pid=${pid#/proc/}
+      line=$(tr '\0' ' ' 2>/dev/null < "/proc/$pid/cmdline") || continue
+      case "$line" in *"$of"*) [ "$pid" = $$ ] || printf '%s %s\n' "$pid" "$line" ;; esac
+    done
+  done
+}
+
+# What was given for this start is looked at before anything is done or remembered.
+check_settings() {
+  local name
+  for name in APP_PORT DB_PORT; do
+    [ -z "${!name:-}" ] || { [[ "${!name}" =~ ^[1-9][0-9]{0,4}$ ]] && [ "${!name}" -ge 1024 ] && [ "${!name}" -le 65535 ]; } || fail "$name is a number from 1024 to 65535; \"${!name}\" is none"
+  done
+  [ -z "${APP_HOST:-}" ] || [[ "$APP_HOST" =~ ^[a-z0-9.-]*$ ]] || fail "APP_HOST is a name like prism.example.org, in small letters; without a port"
+  [ -z "${WORKERS:-}" ] || [[ "$WORKERS" =~ ^([1-9]|[1-5][0-9])$ ]] || fail "WORKERS is how many plans are worked on at once, 1 to 59"
+  case "$KP_VAR$root" in *[$'\n\t"\'\\$;{}#%|&']*) fail "the folder $root has a sign in its name that servers' settings can not hold; move it to one without quotation marks, semicolons, braces, %, #, |, & or \$" ;; esac
+  if ! is_kept_going; then
+    name=${APP_PORT:-$(setting APP_PORT)}; name=${name:-8040}
+    alive nginx || port_is_free "$name" || fail "port $name is taken by another program; stop that one, or choose another: APP_PORT=8041 ./start"
+  fi
+}
+
 # Whether an earlier start came to its end and what it started runs: one of the servers may be coming back in this moment.
 is_kept_going() {
   local name tries
@@ -122,7 +176,7 @@ start_supervisor() {
   fill_in supervisor.conf.in > "$KP_VAR/run/supervisor.conf"
   # Logs are of their owner alone.
   chmod 700 "$KP_VAR/log"; find "$KP_VAR/log" -type f -exec chmod 600 {} +
-  (umask 077; exec setsid supervisord -c "$KP_VAR/run/supervisor.conf" >>"$KP_VAR/log/supervisor-start.log" 2>&1 < /dev/null) &
+  (umask 077; let_go; exec setsid supervisord -c "$KP_VAR/run/supervisor.conf" >>"$KP_VAR/log/supervisor-start.log" 2>&1 < /dev/null) &
   note_process supervisor $!
   for _ in $(seq 1 100); do
     supervise pid >/dev/null 2>&1 && return
@@ -133,6 +187,9 @@ start_supervisor() {
 }
 
 prepare_folders() {
+  if [ "$(id -un)" = root ] && [ "$(app_user)" = root ]; then
+    say "Mind: the servers run as root, as www-data can't read $root (a folder that is its owner's alone, or a copy made with umask 077). To change that: chmod a+rX that folder and all above and below it, then start again."
+  fi
   mkdir -p "$KP_VAR"/{run,log,tmp,db-run,db-tmp} "$KP_VAR"/storage/{app/private,framework/{cache/data,sessions,views},logs}
   if [ ! -f "$KP_VAR/.env" ]; then
     umask 077
@@ -151,14 +208,12 @@ ENV
   fi
   # A port or a name given for this start is remembered.
   if [ -n "${APP_HOST+x}" ]; then
-    [[ "$APP_HOST" =~ ^[a-z0-9.-]*$ ]] || fail "APP_HOST is a name like prism.example.org, in small letters; without a port"
     sed -i '/^APP_HOST=/d' "$KP_VAR/.env"; echo "APP_HOST=$APP_HOST" >> "$KP_VAR/.env"
   fi
   [ -n "${APP_PORT:-}" ] && sed -i "s/^APP_PORT=.*/APP_PORT=$APP_PORT/" "$KP_VAR/.env"
   [ -n "${DB_PORT:-}" ] && sed -i "s/^DB_PORT=.*/DB_PORT=$DB_PORT/" "$KP_VAR/.env"
   grep -q '^WORKERS=' "$KP_VAR/.env" || echo "WORKERS=1" >> "$KP_VAR/.env"
   if [ -n "${WORKERS:-}" ]; then
-    [[ "$WORKERS" =~ ^([1-9]|[1-5][0-9])$ ]] || fail "WORKERS is how many plans are worked on at once, 1 to 59"
     sed -i "s/^WORKERS=.*/WORKERS=$WORKERS/" "$KP_VAR/.env"
   fi
   if [ "$(id -u)" -eq 0 ]; then chown -R "$(app_user)" "$KP_VAR/storage" "$KP_VAR/log" "$KP_VAR/run" "$KP_VAR/tmp" "$KP_VAR/.env"; fi

@@ -12,6 +12,9 @@ final class SessionRows extends DatabaseSessionHandler
     /** Seconds; much less than a session lives. */
     private const IN_USE_TOLD_EVERY = 300;
 
+    /** Seconds. */
+    private const STRANGERS_LAST = 2 * 3600;
+
     private string|false|null $was = null;
 
     private int $writtenAt = 0;
@@ -46,5 +49,11 @@ final class SessionRows extends DatabaseSessionHandler
         $this->writtenAt = (int) ($session->last_activity ?? 0);
 
         return parent::expired($session);
+    }
+
+    /** A stranger's session holds nothing but the token of a page. */
+    public function gc($lifetime): int
+    {
+        return parent::gc($lifetime) + $this->getQuery()->whereNull('user_id')->where('last_activity', '<=', $this->currentTime() - self::STRANGERS_LAST)->delete();
     }
 }

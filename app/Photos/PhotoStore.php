@@ -41,7 +41,7 @@ final class PhotoStore
                 throw new \RuntimeException('The uploaded file vanished, or the disk is full.');
             }
             // What tells of no place, and can be read by whatever comes after: at worst smaller than it came.
-            $original = PlaceData::takeOut($plain) ? fopen($plain, 'r') : false;
+            $original = Metadata::takeOut($plain) ? fopen($plain, 'r') : false;
             (new WholeFiles(Storage::disk()))->put(self::pathOfOriginal($key), is_resource($original) ? $original : $copy->jpeg);
             $this->keepCopy($key, $copy);
         } catch (\Throwable $error) {

@@ -89,7 +89,7 @@ final class AppServiceProvider extends ServiceProvider
         ]);
         RateLimiter::for('proof', static fn (Request $request): Limit => Limit::perMinute(6)->by((string) $request->user()?->getAuthIdentifier()));
         // A hand that draws makes two changes a second at most; whoever comes back after hours without a network sends all of theirs at once.
-        RateLimiter::for('edits', static fn (Request $request): Limit => $request->isMethodSafe() ? Limit::none() : Limit::perMinute(600)->by('edits|'.$request->user()?->getAuthIdentifier()));
+        RateLimiter::for('edits', static fn (Request $request): Limit => $request->isMethodSafe() ? Limit::none() : Limit::perMinute(1200)->by('edits|'.$request->user()?->getAuthIdentifier()));
         RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
     }
 }

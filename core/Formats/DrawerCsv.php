@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Formats\Tables\CsvCell;
 
 /**
  * A drawer as comma-separated values (RFC 4180) with a header line; columns in any order, only number and heavy required. Spreadsheets of
@@ -49,7 +50,7 @@ final class DrawerCsv
             }
             $named = [];
             foreach ($cells as $i => $cell) {
-                $named[$header[$i]] = (string) $cell;
+                $named[$header[$i]] = CsvCell::unmarked((string) $cell);
             }
             $record = $fields->record($row, $named);
             if ($record !== null) {

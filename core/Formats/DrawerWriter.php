@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Formats;
 
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
+use KnottyPrism\Core\Formats\Tables\CsvCell;
 
 /** A drawer as CSV or JSON, so that reading it again gives the same drawer. */
 final class DrawerWriter
@@ -15,7 +16,7 @@ final class DrawerWriter
         $stream = fopen('php://memory', 'r+') ?: throw new \LogicException('memory can always be opened');
         fputcsv($stream, RecordFields::COLUMNS, escape: '', eol: "\r\n");
         foreach ($rows as $row) {
-            fputcsv($stream, array_map(static fn (string|float|bool|null $v): string => is_bool($v) ? ($v ? 'yes' : 'no') : (string) $v, self::fields($row)), escape: '', eol: "\r\n");
+            fputcsv($stream, array_map(static fn (string|float|bool|null $v): string => is_bool($v) ? ($v ? 'yes' : 'no') : (is_string($v) ? CsvCell::marked($v) : (string) $v), self::fields($row)), escape: '', eol: "\r\n");
         }
         rewind($stream);
 

@@ -32,8 +32,14 @@ holds "  for nobody else to read" [ "$(stat -c %a "$saved/all.tar.gz")" = 600 ]
 holds "  and over no other file" says 'is there already' ./prism backup "$saved/all.tar.gz"
 holds "it is not brought back under a running application" says 'stop it first' ./prism restore "$saved/all.tar.gz" --yes
 photo=$(ask 'select storage_key from photos limit 1'); mv "$KP_VAR/storage/app/private/$photo" "$saved/away"
-holds "a photo that can not be copied is told, and nothing is called saved" says 'could not be copied' ./prism backup "$saved/gap.tar.gz"
+named=$(ask "select p.name from photos p where p.storage_key = '$photo'")
+holds "a photo that is lost is named, and nothing is called saved" says "\"$named\" of the study \"Saved water\"" ./prism backup "$saved/gap.tar.gz"
 holds "  nor left there" [ ! -e "$saved/gap.tar.gz" ]
+# A dump of everything, left by one that was killed.
+mkdir "$KP_VAR/tmp/backup.killed"; echo 4194304 > "$KP_VAR/tmp/backup.killed/by"; touch "$saved/gap.tar.gz.being-made"
+holds "  the rest is saved where that is wanted" ./prism backup "$saved/gap.tar.gz" --without-missing
+holds "  and the file says what is not in it" grep -q "\"missing\": \[\"$photo\"\]" <(tar -xzOf "$saved/gap.tar.gz" ./manifest.json)
+holds "what a killed one left goes with the next" [ -z "$(ls -d "$KP_VAR"/tmp/backup.* "$saved"/*.being-made 2>/dev/null)" ]
 mv "$saved/away" "$KP_VAR/storage/app/private/$photo"
 ask "update studies set name = 'Later'"
 ./start --stop >/dev/null

@@ -1,5 +1,7 @@
 // Requests that no page sends: every one must be answered, by a result or a sentence, and never by a fault.
 //   BASE_URL=… node tests/Ops/fuzz.mjs COUNT [SEED]
+import { readFileSync } from 'node:fs';
+import { load } from 'js-yaml';
 import { Artist, entry, photo, THREE } from './artist.mjs';
 
 const count = Number(process.argv[2] ?? 5000);
@@ -68,6 +70,35 @@ const valid = [
     () => ['POST', '/sign-in', { email: 'a@example.org', password: 'long enough 10' }],
 ];
 
+/** Every address that docs/openapi.yaml names, asked for with the least that its description allows: none is left untried. */
+const described = load(readFileSync(new URL('../../docs/openapi.yaml', import.meta.url), 'utf8'));
+const at = (thing) => (thing?.$ref === undefined ? thing : at(thing.$ref.slice(2).split('/').reduce((found, name) => found?.[name], described)));
+const least = (schema, deep = 0) => {
+    const is = at(schema) ?? {};
+    const one = is.oneOf?.[0] ?? is.anyOf?.[0];
+    const type = [is.type].flat()[0];
+    if (is.const !== undefined || is.enum !== undefined) return is.const ?? is.enum[0];
+    if (one !== undefined) return least(one, deep + 1);
+    if (is.allOf !== undefined) return Object.assign({}, ...is.allOf.map((part) => least(part, deep + 1)));
+    if (type === 'object' || is.properties !== undefined) return deep > 5 ? {} : Object.fromEntries(Object.entries(is.properties ?? {}).map(([name, part]) => [name, part.format === 'binary' ? 'file' : least(part, deep + 1)]));
+    if (type === 'array') return deep > 5 ? [] : [least(is.items, deep + 1)];
+    return type === 'integer' || type === 'number' ? (is.minimum ?? 1) : type === 'boolean' ? true : 'x';
+};
+const addresses = Object.entries(described.paths).flatMap(([path, item]) =>
+    ['get', 'post', 'patch', 'delete']
+        .filter((method) => item[method] !== undefined && path !== '/sign-out' && !(method === 'delete' && path === '/api/studies/{study}'))
+        .map((method) => [method.toUpperCase(), path, [...(item.parameters ?? []), ...(item[method].parameters ?? [])].map(at), item[method].requestBody?.content]),
+);
+const tried = new Set();
+const asDescribed = addresses.map(([method, path, parameters, body]) => (a) => {
+    tried.add(`${method} ${path}`);
+    const ids = { study: a.at, photo: a.photo, kind: 'csv', token: 'x'.repeat(48) };
+    const filled = path.replace(/\{(\w+)\}/g, (_, name) => ids[name] ?? 1);
+    const query = Object.fromEntries(parameters.filter((p) => p.in === 'query').map((p) => [p.name, least(p.schema)]));
+    const sent = body === undefined ? query : 'multipart/form-data' in body ? Object.entries(least(body['multipart/form-data'].schema)).find(([, v]) => v === 'file')?.[0] ?? 'file' : least(Object.values(body)[0].schema);
+    return [method, filled, sent !== null && typeof sent === 'object' && Object.keys(sent).length === 0 ? undefined : sent];
+});
+
 const nonsense = () => pick([null, '', 'x', '\u0000../../etc', 'é'.repeat(3000), '🖍', -1, 0, 7.5, 1e308, 2 ** 53, true, [], {}, { a: 1 }, [[]], [[[[[[]]]]]], [null], ['a', ['b']], '%ff', '\ud800', 'NaN', '1e999', '0x10', "'; drop table users; --", '{{7*7}}']);
 const bytes = (length) => Buffer.from(Array.from({ length }, () => int(256)));
 
@@ -78,7 +109,7 @@ function mutated([method, path, data]) {
     let raw;
     for (let n = 1 + int(2); n > 0; n--) {
         const how = int(10);
-        if (how < 5 && typeof sent === 'object') {
+        if (how < 5 && sent !== null && typeof sent === 'object') {
             const field = pick(Object.keys(sent));
             const value = nonsense();
             if (how === 0) delete sent[field];
@@ -91,7 +122,7 @@ function mutated([method, path, data]) {
         } else if (how === 7) {
             raw = pick(['{', '[1,', '"x"', 'null', '1', '{"a":'.repeat(600), Buffer.from([0xff, 0xfe, 0x7b]), bytes(64), '']);
         } else if (how === 8) {
-            headers = { ...headers, ...pick([{ Accept: '*/*' }, { Accept: 'text/html' }, { 'Content-Type': 'application/x-www-form-urlencoded' }, { 'Content-Type': 'multipart/form-data; boundary=x' }, { 'Content-Type': 'x'.repeat(500) }, { 'Idempotency-Key': pick(['x', 'y'.repeat(41), 'ä'.repeat(4), 'same-key-for-all']) }, { 'X-CSRF-TOKEN': 'no' }, { Cookie: 'knotty_prism_session=broken' }, { 'X-Requested-With': 'XMLHttpRequest' }, { Range: 'bytes=0-1' }, { 'If-None-Match': '*' }]) };
+            headers = { ...headers, ...pick([{ Accept: '*/*' }, { Accept: 'text/html' }, { 'Content-Type': 'application/x-www-form-urlencoded' }, { 'Content-Type': 'multipart/form-data; boundary=x' }, { 'Content-Type': 'x'.repeat(500) }, { 'Idempotency-Key': pick(['x', 'y'.repeat(41), 'ä'.repeat(4), 'same-key-for-all']) }, { 'X-CSRF-TOKEN': 'no' }, { Cookie: 'knotty_prism_session=broken' }, { 'X-Requested-With': 'XMLHttpRequest' }, { Range: 'bytes=0-1' }, { 'If-None-Match': '*' }, { 'If-None-Match': '"x'.repeat(900) }, { Cookie: 'knotty_prism_pass=1.9999999999.x.y' }, { 'X-Forwarded-For': pick(['x', '::', '1.2.3.4, evil', ','.repeat(500)]) }, { 'Accept-Encoding': pick(['gzip', 'br', 'x'.repeat(300)]) }, { 'Content-Length': '5' }, { 'Sec-Fetch-Site': 'cross-site' }]) };
         } else {
             path += pick(['?x[]=1', '?_method=DELETE', '?page=-1', '/../x', '//', '%2e%2e', '?' + 'a=1&'.repeat(400)]);
         }
@@ -103,7 +134,7 @@ function mutated([method, path, data]) {
 
 function requestOf([method, path, sent, headers, raw]) {
     if (method === 'GET' || method === 'HEAD') {
-        const query = typeof sent === 'object' ? new URLSearchParams(Object.entries(sent).map(([k, v]) => [k, typeof v === 'object' ? JSON.stringify(v) : String(v)])).toString() : '';
+        const query = sent !== null && typeof sent === 'object' ? new URLSearchParams(Object.entries(sent).map(([k, v]) => [k, typeof v === 'object' ? JSON.stringify(v) : String(v)])).toString() : '';
         return [method, path + (query === '' ? '' : `${path.includes('?') ? '&' : '?'}${query}`), { headers }];
     }
     if (typeof sent === 'string') {
@@ -123,7 +154,9 @@ async function worker() {
     while (sentSoFar < count) {
         sentSoFar++;
         const artist = pick(artists);
-        const [method, path, options] = requestOf(mutated(pick(valid)(artist)));
+        // Each described address in its turn, and what pages send in between.
+        const what = sentSoFar % 2 === 0 ? asDescribed[(sentSoFar / 2) % asDescribed.length] : pick(valid);
+        const [method, path, options] = requestOf(mutated(what(artist)));
         const answer = await artist.ask(method, path, options);
         const kind = String(answer.status);
         seen[kind] = (seen[kind] ?? 0) + 1;
@@ -143,6 +176,9 @@ for (const artist of artists) {
         }
     }
 }
-console.log(`${count} mutated requests: ${Object.entries(seen).sort().map(([k, n]) => `${n} × ${k}`).join(', ')}`);
+if (tried.size < addresses.length) {
+    faults.push(`left untried: ${addresses.map(([m, p]) => `${m} ${p}`).filter((name) => !tried.has(name)).join(', ')}`);
+}
+console.log(`${count} mutated requests to ${addresses.length} addresses: ${Object.entries(seen).sort().map(([k, n]) => `${n} × ${k}`).join(', ')}`);
 faults.slice(0, 30).forEach((fault) => console.log(fault));
 process.exit(faults.length > 0 ? 1 : 0);

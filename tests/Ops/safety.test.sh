@@ -8,7 +8,7 @@ export BASE_URL=http://127.0.0.1:$APP_PORT
 . ops/common.sh
 . ops/servers.sh
 . tests/Ops/holds.sh
-if [ "${1:-}" = --long ]; then kills=28 rounds=60 requests=50000; else kills=4 rounds=12 requests=5000; fi
+if [ "${1:-}" = --long ]; then kills=100 rounds=60 requests=20000; else kills=4 rounds=12 requests=5000; fi
 
 answers() { # STATUS CURL-ARGUMENTS…
   local status=$1; shift

@@ -2,6 +2,7 @@
 # What ./start promises, on an instance of its own: it can be repeated, it says what is in its way, it leaves nothing behind.
 # Prints "ok" or "FAIL" a line; exit status 1 when something failed.
 set -u
+begun=()
 cd "$(dirname "${BASH_SOURCE[0]}")/../.." || exit 1
 export KP_VAR=$PWD/var/test-ops APP_PORT=${OPS_APP_PORT:-8141} DB_PORT=${OPS_DB_PORT:-3441}
 . ops/common.sh
@@ -34,6 +35,12 @@ hold_port "$DB_PORT"; start
 holds "a busy database port too" says "port $DB_PORT, meant for the database, is taken by another program"
 holds "  and leaves nothing behind" not_running
 release_port
+
+for wrong in APP_PORT=abc APP_PORT=80 DB_PORT=70000 APP_HOST=Capital.example WORKERS=0; do
+  output=$(env "$wrong" timeout 20 ./start --background 2>&1); status=$?
+  holds "$wrong is refused at once, in a sentence" [ "$status" -eq 1 ]
+  holds "  and not remembered" bash -c '! grep -q "^${0%%=*}=${0#*=}$" "$KP_VAR/.env"' "$wrong"
+done
 
 # Whatever lies where the database belongs is somebody's work.
 rm -rf "$KP_VAR/db"; mkdir -p "$KP_VAR/db/mysql"; echo precious > "$KP_VAR/db/ibdata1"; start
@@ -100,6 +107,14 @@ holds "a start while one is coming back waits for it" says "is already running a
 
 before=$(cat "$KP_VAR/.env"); ./start --stop >/dev/null
 holds "stopping leaves no process" not_running
+for n in 1 2 3 4; do (./start --background > "$KP_VAR/log/start-$n.txt" 2>&1) & begun[n]=$!; done; wait "${begun[@]}"
+holds "four starts at once are one" bash -c 'grep -l "is already running" "$KP_VAR"/log/start-?.txt | wc -l | grep -qx 3'
+holds "  that is well" healthy
+(./start --stop >/dev/null) & begun[5]=$!; ./start --stop >/dev/null; wait "${begun[5]}"
+holds "  and two stops at once leave no process of it" not_running
+# A start that was cut off before it could note what it had begun.
+start; rm -f "$KP_VAR"/run/{supervisor,nginx,php,database}.pid; ./start --stop >/dev/null 2>&1
+holds "what was begun and never noted is stopped all the same" not_running
 start
 holds "a start after a stop keeps the secrets and the data" [ "$before" = "$(cat "$KP_VAR/.env")" ]
 holds "  and is well again" healthy

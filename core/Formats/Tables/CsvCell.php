@@ -9,12 +9,21 @@ final class CsvCell
 {
     public static function of(string|int|float|null $value): string
     {
-        $text = (string) $value;
-        if (is_string($value) && preg_match('/^[=+\-@\t\r]/', $text) === 1) {
-            $text = "'".$text;
-        }
+        $text = is_string($value) ? self::marked($value) : (string) $value;
 
         return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
+    }
+
+    /** Text that a spreadsheet would work out, with a mark before it that makes it text. */
+    public static function marked(string $text): string
+    {
+        return preg_match("/^'*[=+\\-@\t\r]/", $text) === 1 ? "'".$text : $text;
+    }
+
+    /** Without the mark, as it was. */
+    public static function unmarked(string $text): string
+    {
+        return preg_match("/^''*[=+\\-@\t\r]/", $text) === 1 ? substr($text, 1) : $text;
     }
 
     /** @param  list<string|int|float|null>  $cells */
