@@ -37,7 +37,14 @@ unchanged() { [ -f "$2" ] && [ "$(cat "$2")" = "$1" ]; }
 
 install_php() {
   local stamp; stamp=$(cat composer.json composer.versions shims/*/* | sha256sum | cut -c1-40)
-  unchanged "$stamp" vendor/.stamp && [ -f vendor/autoload.php ] && return
+  if unchanged "$stamp" vendor/.stamp && [ -f vendor/autoload.php ]; then
+    # What the framework found in the packages; the servers may not write there, and would look through all of them with every request.
+    if ! php -l bootstrap/cache/packages.php >/dev/null 2>&1 || ! php -l bootstrap/cache/services.php >/dev/null 2>&1; then
+      rm -f bootstrap/cache/*.php; php artisan package:discover -q || fail "the framework does not start; run php artisan about to see why."
+      chmod a+r bootstrap/cache/*.php
+    fi
+    return
+  fi
   say "Installing PHP packages"
   # A lock file would name the registry it was made from. Every version is named instead, and taken if it is still to be had.
   local exact=() log; mapfile -t exact < <(sed 's/^/--with=/' composer.versions); log=$(mktemp)

@@ -28,16 +28,17 @@ final class KeptAnswers
     /** Bytes of one answer; there is room for some hundreds. */
     private const LARGEST = 400_000;
 
-    /** Work under way tells of itself here, past the account's clock. */
-    private const NEVER = ['api/studies/*/plan/run', 'api/drawer/imports/*', 'api/book/account', 'api/book/account/imports/*'];
-
     /** What dries, is due again, or was today. */
     private const BY_THE_MINUTE = ['api/studies/*/desk', 'api/studies/*/desk/*', 'api/studies/*/practice', 'api/studies/*/supply', 'api/book/*'];
 
-    /** @param  string  $path  without the slash that it begins with */
+    /**
+     * What tells of work under way, past the account's clock, says itself that it is not to be kept (no-store).
+     *
+     * @param  string  $path  without the slash that it begins with
+     */
     public static function mayBeKept(string $path): bool
     {
-        return str_starts_with($path, 'api/') && ! Str::is(self::NEVER, $path);
+        return str_starts_with($path, 'api/');
     }
 
     /**

@@ -58,7 +58,7 @@ function ordersWork(string $plan): void
 
 it('plans the demo picture into a folder: plan, previews, card, all in the documented form', function () {
     $out = planFolder();
-    $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--light', 'A', '--wide', '210', '--loupe', '0.4,0.6', '--out', $out], timeout: 180);
+    $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--light', 'A', '--wide', '210', '--loupe', '0.4,0.6', '--out', $out], timeout: null);
     expect($process->run())->toBe(0)->and($process->getErrorOutput())->toContain('sequences 3 of ')->toContain('preview 1 of ')
         ->and(json_decode($process->getOutput())->out)->toBe($out);
     $plan = json_decode((string) file_get_contents("$out/plan.json"));

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Edits\Once;
 use App\Models\User;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 abstract class Controller
@@ -26,5 +27,11 @@ abstract class Controller
     protected function once(Request $request, \Closure $change): ?int
     {
         return Once::make($request, $this->user($request), $change);
+    }
+
+    /** Work under way tells of itself past the account's clock: its answers are good once. */
+    protected static function passing(JsonResponse $answer, bool $isUnderWay): JsonResponse
+    {
+        return $isUnderWay ? $answer->header('Cache-Control', 'no-store') : $answer;
     }
 }

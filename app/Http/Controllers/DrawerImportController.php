@@ -33,7 +33,7 @@ final class DrawerImportController extends Controller
 
     public function show(DrawerImport $import): JsonResponse
     {
-        return new JsonResponse($this->shown($import));
+        return self::passing(new JsonResponse($this->shown($import)), $import->state->isUnderWay());
     }
 
     /** Other choices, and with them another preview. */

@@ -76,7 +76,7 @@ final class PlanController extends Controller
     {
         $run = PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first(['state', 'what', 'done', 'total']);
 
-        return new JsonResponse(['run' => $run?->only(['state', 'what', 'done', 'total'])]);
+        return self::passing(new JsonResponse(['run' => $run?->only(['state', 'what', 'done', 'total'])]), $run?->state->isUnderWay() === true);
     }
 
     /** Somebody looks at a plan that is not there yet: its pencils may be chosen meanwhile. */

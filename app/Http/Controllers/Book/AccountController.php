@@ -35,12 +35,12 @@ final class AccountController extends Controller
     {
         $import = AccountImport::query()->where('user_id', $this->user($request)->id)->latest('id')->first();
 
-        return new JsonResponse(['import' => $import === null ? null : self::shown($import, $imports)]);
+        return self::passing(new JsonResponse(['import' => $import === null ? null : self::shown($import, $imports)]), $import?->state->isUnderWay() === true);
     }
 
     public function import(AccountImport $accountImport, AccountImports $imports): JsonResponse
     {
-        return new JsonResponse(self::shown($accountImport, $imports));
+        return self::passing(new JsonResponse(self::shown($accountImport, $imports)), $accountImport->state->isUnderWay());
     }
 
     public function cancel(AccountImport $accountImport, AccountImports $imports): JsonResponse
