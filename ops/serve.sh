@@ -10,6 +10,9 @@ stop_one "$name" 1
 note_process "$name" $$
 [ "$1" = worker ] || exec "$@"
 
+# One that begins before its database is back ends at once, and is begun again later and later.
+if [ -z "$(setting DB_HOST)" ]; then for _ in $(seq 300); do ! port_is_free "$(setting DB_PORT)" && break; sleep 0.1; done; fi
+
 # A worker ends after an hour, or with more than 640 MB once something is done, so that no memory piles up: a plan leaves some 350, and at
 # the 128 that are usual each plan ended it, to begin the next two seconds later with nothing compiled. Its pulse beats beside it, in a
 # long job too, and as long as it lives.

@@ -127,7 +127,7 @@ check_settings() {
   [ -z "${WORKERS:-}" ] || [[ "$WORKERS" =~ ^([1-9]|[1-5][0-9])$ ]] || fail "WORKERS is how many plans are worked on at once, 1 to 59"
   case "$KP_VAR$root" in *[$'\n\t"\'\\$;{}#%|&']*) fail "the folder $root has a sign in its name that servers' settings can not hold; move it to one without quotation marks, semicolons, braces, %, #, |, & or \$" ;; esac
   if ! is_kept_going; then
-    name=${APP_PORT:-$(setting APP_PORT)}; name=${name:-8040}
+    name=${APP_PORT:-$(setting APP_PORT || true)}; name=${name:-8040}
     alive nginx || port_is_free "$name" || fail "port $name is taken by another program; stop that one, or choose another: APP_PORT=8041 ./start"
   fi
 }
@@ -223,12 +223,15 @@ ENV
 # A database is made beside its place and moved there when it is whole: whatever lies in its place is somebody's work, and is opened or
 # left alone, never removed.
 prepare_database() { # FOLDER USER
-  local data=$1 user=$2 making=$1.being-made
+  local data=$1 user=$2 making=$1.being-made by made=no
   if [ -z "$(ls -A "$data" 2>/dev/null)" ]; then
     rm -rf "$making"; mkdir -p "$making"
     [ "$(id -u)" -eq 0 ] && chown "$user" "$making"
-    mariadb-install-db --no-defaults --user="$user" --datadir="$making" --auth-root-authentication-method=normal --skip-test-db >"$KP_VAR/log/database-install.log" 2>&1 \
-      || fail "the database could not be made; see $KP_VAR/log/database-install.log (is the disk full?)"
+    # It does not put quotation marks around a path: a folder with a space in its name goes by another.
+    mkdir -p "$KP_VAR/tmp"; by=$(mktemp -d /tmp/kp-XXXXXX); ln -s "$making" "$by/db"; chmod 755 "$by"
+    mariadb-install-db --no-defaults --user="$user" --datadir="$by/db" --auth-root-authentication-method=normal --skip-test-db >"$KP_VAR/log/database-install.log" 2>&1 && made=yes
+    rm -rf "$by"
+    [ "$made" = yes ] || fail "the database could not be made; see $KP_VAR/log/database-install.log (is the disk full?)"
     sync
     rmdir "$data" 2>/dev/null || true
     mv -T "$making" "$data" || fail "the new database could not be moved to $data"

@@ -6,11 +6,10 @@ namespace App\Book;
 
 use App\Cache\AccountClock;
 use App\Cache\Computed;
-use App\Jobs\TakeInAccount;
 use App\Models\AccountImport;
 use App\Models\User;
 use App\Photos\WholeFiles;
-use App\Studies\Room;
+use App\Quota\Room;
 use App\Work\NotWanted;
 use App\Work\Progress;
 use App\Work\Standing;
@@ -64,7 +63,6 @@ final class AccountImports
 
             throw $error;
         }
-        TakeInAccount::dispatch($import->id);
 
         return $import;
     }
@@ -98,14 +96,16 @@ final class AccountImports
         }
     }
 
-    /** Begins again what a killed worker left. */
-    public static function resume(): void
+    /** @return list<int> those that nobody works at, as a worker that was killed has left them; whoever is at one holds it, and it is not begun twice */
+    public static function left(): array
     {
+        $left = [];
         foreach (AccountImport::query()->whereIn('state', self::UNDER_WAY)->where('updated_at', '<', now()->subSeconds(self::LEFT_AFTER))->pluck('id') as $id) {
-            // Whoever is at it holds it; then this one ends at once.
             AccountImport::query()->whereKey($id)->update(['updated_at' => now()]);
-            TakeInAccount::dispatch((int) $id);
+            $left[] = (int) $id;
         }
+
+        return $left;
     }
 
     /** Files of what is over, or never got a row, go after a day. */

@@ -33,7 +33,7 @@ final class AccountReader
 {
     private const MOST_VALUES = 2_000_000;
 
-    private const NONE = 'This is no account file; one is saved under “Book”, “Show it”.';
+    private const NONE = 'This is not an account file. You can save one under “Book”, “Show it”.';
 
     /** Rows put in at a time. */
     private const CHUNK = 500;

@@ -89,7 +89,12 @@ final class PracticeRoom
 
     public function answered(User $user, Study $study, Skill $skill, int $difficulty, int $seed, bool $right): int
     {
-        return PracticeAttempt::query()->create(['user_id' => $user->id, 'study_id' => $study->id, 'skill' => $skill, 'difficulty' => $difficulty, 'seed' => $seed, 'right' => $right, 'made_at' => time()])->id;
+        $made = PracticeAttempt::query()->create(['user_id' => $user->id, 'study_id' => $study->id, 'skill' => $skill, 'difficulty' => $difficulty, 'seed' => $seed, 'right' => $right, 'made_at' => time()])->id;
+        // The latest tell how well one sees; what was years ago is let go of.
+        $old = PracticeAttempt::query()->where('user_id', $user->id)->orderByDesc('id')->skip(AccountFile::MOST_ANSWERS)->take(100)->pluck('id');
+        PracticeAttempt::query()->whereIn('id', $old)->delete();
+
+        return $made;
     }
 
     private function ground(User $user, Study $study): DrillGround

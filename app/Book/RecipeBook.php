@@ -6,6 +6,7 @@ namespace App\Book;
 
 use App\Models\BookRecipeRow;
 use App\Models\User;
+use App\Quota\Room;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
@@ -33,6 +34,7 @@ final class RecipeBook
             if (BookRecipeRow::query()->where('user_id', $user->id)->count() >= self::MOST) {
                 throw ImpossibleChange::because(sprintf('The book is full: it holds %d recipes. Take one out first.', self::MOST));
             }
+            app(Room::class)->keepFor($user, strlen($said['cutout'] ?? ''));
             $paper = PaperShelf::named($said['paper']);
             $sequence = $recipe->sequence();
             $shades = array_map(static fn (BookShade $s, int $i): array => ['role' => $s->role->value, 'name' => $s->name, 'lab' => $s->lab->toArray(), 'weight' => $s->weight, 'strata' => $sequence->stackIn($i)->on($paper)->dab()], $recipe->shades, array_keys($recipe->shades));

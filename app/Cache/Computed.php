@@ -31,10 +31,10 @@ final class Computed
     /** @var array<string, Repository> by folder */
     private static array $stores = [];
 
-    /** From here on, what is worked out is worked out for this account. */
+    /** From here on, what is worked out is worked out for this account; no log is told. */
     public static function for(int $account): void
     {
-        Context::add(self::ACCOUNT, $account);
+        Context::addHidden(self::ACCOUNT, $account);
     }
 
     /**
@@ -76,7 +76,7 @@ final class Computed
 
     private static function account(): int
     {
-        $account = Context::get(self::ACCOUNT);
+        $account = Context::getHidden(self::ACCOUNT);
 
         return is_int($account) ? $account : 0;
     }

@@ -27,6 +27,8 @@ final class DeskKeeper
     /** Between two marks no more than this was work, seconds. */
     private const LONGEST_PASS = WorkLog::PAUSE;
 
+    private const TAKEN_BACK_KEPT = 500;
+
     /** The pace is taken in steps of this, so that the order does not change with every mark. */
     private const PACE_STEP = 0.25;
 
@@ -99,7 +101,12 @@ final class DeskKeeper
         $mark = new DeskMark($kind, $zone, $pass, $at);
         $before = array_map(static fn (DeskMarkRow $r): DeskMark => $r->mark(), array_values(array_filter($rows, static fn (DeskMarkRow $r): bool => $r->zone === $zone)));
 
-        return DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => $kind, 'zone' => $zone, 'pass' => $pass->toArray(), 'made_at' => $at, ...$this->board->after($ground, $there, $mark, ...$before)])->id;
+        $made = DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => $kind, 'zone' => $zone, 'pass' => $pass->toArray(), 'made_at' => $at, ...$this->board->after($ground, $there, $mark, ...$before)])->id;
+        // Those that were taken back long ago are of no use to anybody.
+        $old = DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', true)->orderByDesc('id')->skip(self::TAKEN_BACK_KEPT)->take(100)->pluck('id');
+        DeskMarkRow::query()->whereIn('id', $old)->delete();
+
+        return $made;
     }
 
     /**

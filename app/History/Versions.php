@@ -7,6 +7,7 @@ namespace App\History;
 use App\Models\PlanVersion;
 use App\Models\Study;
 use App\Models\SurveyVersion;
+use App\Quota\Room;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -18,6 +19,9 @@ final class Versions
 {
     /** Older versions are forgotten: that many changes can be taken back. */
     private const KEPT = 200;
+
+    /** Bytes of one whose room is asked for. */
+    private const LARGE = 50_000;
 
     /**
      * @param  class-string<V>  $model
@@ -44,10 +48,15 @@ final class Versions
         $made = DB::transaction(function () use ($study, $change): int {
             $locked = Study::query()->lockForUpdate()->findOrFail($study->id);
             [$document, $words] = $change($locked);
+            $text = json_encode($document, JSON_THROW_ON_ERROR);
+            if (strlen($text) > self::LARGE) {
+                // Two hundred of them are many megabytes.
+                app(Room::class)->keepFor($locked->user()->firstOrFail(), strlen($text));
+            }
             $number = $locked->{$this->column} + 1;
             // What had been undone is gone once something else is done.
             $this->model::query()->where('study_id', $study->id)->where(static fn ($q) => $q->where('number', '>=', $number)->orWhere('number', '<', $number - self::KEPT))->delete();
-            $version = $this->model::query()->create(['study_id' => $study->id, 'number' => $number, 'words' => mb_substr($words, 0, 160), 'document' => json_encode($document, JSON_THROW_ON_ERROR)]);
+            $version = $this->model::query()->create(['study_id' => $study->id, 'number' => $number, 'words' => mb_substr($words, 0, 160), 'document' => $text]);
             $locked->{$this->column} = $number;
             $locked->save();
 

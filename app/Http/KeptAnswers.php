@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Http\Middleware\KnownHost;
 use Illuminate\Support\Str;
 
 /**
@@ -103,8 +102,8 @@ final class KeptAnswers
             return;
         }
         $config = require $made;
-        $host = KnownHost::hostOf((string) ($server['HTTP_HOST'] ?? ''));
-        if ($config['session']['driver'] !== 'database' || ! KnownHost::isLoopback($host) && $host !== $config['app']['host']) {
+        $host = Hosts::nameIn((string) ($server['HTTP_HOST'] ?? ''));
+        if ($config['session']['driver'] !== 'database' || ! Hosts::isLoopback($host) && $host !== $config['app']['host']) {
             return;
         }
         try {

@@ -11,7 +11,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
-/** Puts an account file in, all at once at the end. Killed, it leaves nothing, and is begun again ({@see AccountImports::resume()}). */
+/** Puts an account file in, all at once at the end. Killed, it leaves nothing, and is begun again ({@see self::whatWasLeft()}). */
 final class TakeInAccount implements ShouldQueue
 {
     use Dispatchable;
@@ -26,6 +26,14 @@ final class TakeInAccount implements ShouldQueue
     public function __construct(private readonly int $importId)
     {
         $this->onQueue(Queues::FILES);
+    }
+
+    /** Begins again what a killed worker has left. */
+    public static function whatWasLeft(): void
+    {
+        foreach (AccountImports::left() as $id) {
+            self::dispatch($id);
+        }
     }
 
     public function handle(AccountImports $imports): void

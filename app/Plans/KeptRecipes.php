@@ -10,6 +10,7 @@ use App\Models\KeptRecipe;
 use App\Models\Reversal;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
+use KnottyPrism\Core\Error\ImpossibleChange;
 
 /**
  * Changes of the recipes kept for spots, each in one transaction with the note that lets undo take it back. Every change returns the
@@ -19,10 +20,15 @@ final class KeptRecipes
 {
     private const TABLE = 'kept_recipes';
 
+    private const MOST = 1000;
+
     /** @param  array<string, mixed>  $columns of the recipe */
     public function add(Study $study, array $columns): int
     {
         return $this->during($study, static function (Reversals $history) use ($study, $columns): int {
+            if ($study->keptRecipes()->count() >= self::MOST) {
+                throw ImpossibleChange::because(sprintf('A study keeps up to %d recipes for spots; remove one first.', self::MOST));
+            }
             $recipe = $study->keptRecipes()->create($columns);
 
             return $history->note("the recipe for “{$recipe->name}” was kept", [], [self::TABLE => [$recipe->id]]);

@@ -11,6 +11,7 @@ use App\Cache\Prune;
 use App\Drawers\DrawerImports;
 use App\Http\CountsFirst;
 use App\Http\SessionRows;
+use App\Jobs\TakeInAccount;
 use App\Jobs\TakePlanTurn;
 use App\Photos\Sweep;
 use App\Plans\PlanTurns;
@@ -67,7 +68,7 @@ final class AppServiceProvider extends ServiceProvider
             if (time() - $lookedAt > self::LOOKS_EVERY_SECONDS) {
                 $lookedAt = time();
                 TakePlanTurn::forWhatWaits();
-                AccountImports::resume();
+                TakeInAccount::whatWasLeft();
             }
             if (time() - $tidiedAt > self::TIDIES_EVERY_SECONDS) {
                 $tidiedAt = time();

@@ -9,6 +9,7 @@ use App\Models\Study;
 use App\Models\User;
 use App\Photos\PhotoIntake;
 use App\Photos\PhotoStore;
+use App\Quota\Room;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Recipe\School\School;
@@ -17,6 +18,9 @@ use KnottyPrism\Core\Recipe\School\School;
 final class StudyKeeper
 {
     private const MOST_PHOTOS = 12;
+
+    /** As many as an account file holds. */
+    private const MOST_STUDIES = 2000;
 
     public function __construct(private readonly PhotoIntake $intake, private readonly PhotoStore $store, private readonly Room $room)
     {
@@ -29,9 +33,13 @@ final class StudyKeeper
      */
     public function begin(User $user, string $name, string $path, string $fileName, ?\Closure $making = null): Study
     {
+        if ($user->studies()->count() >= self::MOST_STUDIES) {
+            throw ImpossibleChange::because(sprintf('An account holds up to %s studies; delete one that you no longer need (save its file first).', number_format(self::MOST_STUDIES)));
+        }
+
         return $this->kept($user, $path, $fileName, Photo::ROLES[0], static function (array $columns) use ($user, $name, $making): Study {
             $rows = static fn (): Study => DB::transaction(static function () use ($user, $name, $columns): Study {
-                $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', 'first_school' => implode(',', School::opinion()->settings()), ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
+                $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', 'origin' => Study::newOrigin(), 'first_school' => implode(',', School::opinion()->settings()), ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
                 $photo = $study->photos()->create($columns);
                 $study->colourPhoto()->associate($photo)->save();
 

@@ -29,7 +29,7 @@ $copies = static function (string $table, string $of, int $is, array $changed): 
     $new = [];
     foreach (DB::table($table)->where($of, $is)->orderBy('id')->get() as $row) {
         $columns = (array) $row;
-        unset($columns['id'], $columns['owned']);
+        unset($columns['id'], $columns['owned'], $columns['held'], $columns['origin']);
         $new[$row->id] = DB::table($table)->insertGetId([...$columns, ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v($row) : $v, $changed)]);
     }
 

@@ -9,6 +9,14 @@ use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
 {
+    private const LONG = [
+        'survey_versions' => 'length(document)',
+        'plan_versions' => 'length(document)',
+        'plan_parts' => 'length(value)',
+        'drawing_checks' => 'length(photo) + length(map)',
+        'book_recipes' => 'length(shades) + length(passes) + length(pencils) + ifnull(length(cutout), 0)',
+    ];
+
     public function up(): void
     {
         // A key belongs to the address that it came to, and is compared letter for letter, as is the name in a link.
@@ -16,9 +24,13 @@ return new class extends Migration
         Schema::table('made_changes', static fn (Blueprint $table) => $table->string('change_key', 40)->collation('utf8mb4_bin')->change());
         Schema::table('shared_plans', static fn (Blueprint $table) => $table->string('token', 64)->collation('utf8mb4_bin')->change());
         // A study is known again by this when it is brought in a second time.
-        Repeated::column('studies', 'origin', static fn (Blueprint $table) => $table->string('origin', 64)->collation('utf8mb4_bin')->nullable()->index());
+        Repeated::column('studies', 'origin', static fn (Blueprint $table) => $table->string('origin', 64)->collation('utf8mb4_bin')->nullable());
         // What is kept of a photo in all, with its working copies.
         Repeated::column('photos', 'bytes', static fn (Blueprint $table) => $table->unsignedBigInteger('bytes')->default(0));
+        // Bytes of what is long: kept beside it, so that it can be counted without being read.
+        foreach (self::LONG as $table => $bytes) {
+            Repeated::column($table, 'held', static fn (Blueprint $changed) => $changed->unsignedInteger('held')->storedAs($bytes));
+        }
         Repeated::table('account_imports', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -37,6 +49,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::dropIfExists('account_imports');
+        array_map(static fn (string $table) => Repeated::withoutColumns($table, ['held']), array_keys(self::LONG));
         Repeated::withoutColumns('photos', ['bytes']);
         Repeated::withoutColumns('studies', ['origin']);
         Repeated::withoutColumns('made_changes', ['route']);

@@ -8,7 +8,7 @@ export BASE_URL=http://127.0.0.1:$APP_PORT
 . ops/common.sh
 . ops/servers.sh
 . tests/Ops/holds.sh
-if [ "${1:-}" = --long ]; then kills=100 rounds=60 requests=20000; else kills=4 rounds=12 requests=5000; fi
+if [ "${1:-}" = --long ]; then kills=100 rounds=60 requests=10000; else kills=4 rounds=12 requests=3000; fi
 
 answers() { # STATUS CURL-ARGUMENTS…
   local status=$1; shift
@@ -29,6 +29,7 @@ done
 holds "the machine's own names are answered" answers 200 -H "Host: localhost:$APP_PORT" "$BASE_URL/health"
 holds "a redirect names no host" bash -c '! curl -s -D- -o /dev/null -H "X-Forwarded-For: 203.0.113.9" "$BASE_URL/photo" | grep -i "^location: *http"'
 
+holds "300 readers without a pause, and 1,000 half requests beside others" node tests/Ops/readers.mjs
 holds "two tabs at the same moment" node tests/Ops/tabs.mjs "$rounds"
 holds "$requests mutated requests" node tests/Ops/fuzz.mjs "$requests" "${SEED:-1}"
 holds "servers that are killed" node tests/Ops/kill.mjs "$kills"

@@ -147,6 +147,15 @@ for pause in 0.05 0.3; do kill -TERM "$twice" 2>/dev/null; sleep "$pause"; done
 kill -TERM "$twice" 2>/dev/null; wait "$twice" 2>/dev/null
 holds "nor does asking again while it stops" not_running
 
+# A copy made by a careful hand, in a folder with a space in its name.
+aside=$(mktemp -d)/"a folder"; mkdir "$aside"
+(umask 077; git ls-files -z | xargs -0 cp --parents -t "$aside"; cp -al vendor node_modules "$aside/"; mkdir -p "$aside/public/build"; cp -a public/build/. "$aside/public/build/")
+output=$(cd "$aside" && umask 077 && env -u KP_VAR APP_PORT="$APP_PORT" DB_PORT="$DB_PORT" ./start --background 2>&1); status=$?
+holds "a copy in a folder with a space, made with umask 077, starts" [ "$status" -eq 0 ]
+holds "  and is well" healthy
+[ "$(id -u)" -ne 0 ] || holds "  and where its servers run as root it says so" says "the servers run as root, as www-data can't read $aside"
+(cd "$aside" && env -u KP_VAR ./start --stop >/dev/null); rm -rf "$(dirname "$aside")"
+
 output=$(./start --sideways 2>&1); status=$?
 holds "a wrong option is explained" [ "$status" -eq 2 ]
 [ "$failed" -eq 0 ]

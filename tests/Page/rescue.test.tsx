@@ -99,6 +99,16 @@ describe('a picture that is on its way', () => {
         // What nobody waits for any more changes nothing when it arrives.
         act(() => made[1]?.onload?.());
         expect(result.current.shown).toBe('/one.png');
+        // It may not have been its turn: it is asked for three times.
+        vi.useFakeTimers();
+        for (const wait of [1000, 2000]) {
+            act(() => made[2]?.onerror?.());
+            expect(result.current).toEqual({ shown: '/one.png', waiting: true, failed: false });
+            (made[2] as { src: string }).src = '';
+            act(() => void vi.advanceTimersByTime(wait));
+            expect(made[2]?.src).toBe('/three.png');
+        }
+        vi.useRealTimers();
         act(() => made[2]?.onerror?.());
         expect(result.current).toEqual({ shown: '/one.png', waiting: false, failed: true });
         rerender({ url: '/four.png' });
@@ -108,14 +118,16 @@ describe('a picture that is on its way', () => {
 });
 
 describe('a question that failed', () => {
-    it('is asked again where the server may be back in a moment, twice, and never where it was refused', () => {
+    it('is asked again where the server may be back in a moment, twice, until it is its turn, and never where it was refused', () => {
         const retry = newQueries().getDefaultOptions().queries?.retry as (count: number, error: unknown) => boolean;
-        for (const status of [0, 429, 502, 503, 504]) {
+        for (const status of [0, 502, 503, 504]) {
             expect([retry(0, failed(status)), retry(1, failed(status)), retry(2, failed(status))]).toEqual([true, true, false]);
         }
         for (const status of [401, 403, 404, 422, 500]) {
             expect(retry(0, failed(status))).toBe(false);
         }
+        expect([retry(2, failed(429)), retry(14, failed(429)), retry(15, failed(429))]).toEqual([true, true, false]);
+        expect(retry(0, new RequestFailed(429, failed(429).problem, true, 60))).toBe(false);
         expect(retry(0, new Error('a mistake of the page itself'))).toBe(false);
     });
 });

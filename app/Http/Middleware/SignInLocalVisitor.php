@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Hosts;
 use App\Http\KeptAnswers;
 use App\Models\User;
 use Closure;
@@ -73,7 +74,7 @@ final class SignInLocalVisitor
 
         foreach (['Host', 'Origin', 'Referer'] as $header) {
             $names = $request->headers->get($header);
-            if ($names !== null && ! KnownHost::isLoopback(KnownHost::hostOf($names))) {
+            if ($names !== null && ! Hosts::isLoopback(Hosts::nameIn($names))) {
                 return false;
             }
         }

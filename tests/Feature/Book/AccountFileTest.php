@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Book\AccountImports;
+use App\Jobs\TakeInAccount;
 use App\Models\AccountImport;
 use App\Models\BookRecipeRow;
 use App\Models\DeskMarkRow;
@@ -64,7 +64,7 @@ it('refuses what is no account file, and names a study that is damaged while it 
 
         return (string) file_get_contents($path);
     };
-    expect($send('not a zip')->assertUnprocessable()->json('detail'))->toContain('no account file')->and($send($with('account.json', '{"format":"x"}'))->assertAccepted()->json())->toMatchArray(['state' => 'failed', 'taken' => null, 'problem' => 'This account file is of another version; save it again with this version of Knotty Prism.'])
+    expect($send('not a zip')->assertUnprocessable()->json('detail'))->toContain('not an account file')->and($send($with('account.json', '{"format":"x"}'))->assertAccepted()->json())->toMatchArray(['state' => 'failed', 'taken' => null, 'problem' => 'This account file is of another version; save it again with this version of Knotty Prism.'])
         ->and($send($with('account.json', '{"format":"knotty-prism-account","version":1}'))->json('problem'))->toContain('damaged');
     $zip = new ZipArchive;
     file_put_contents($path = (string) tempnam(sys_get_temp_dir(), 'kp'), $saved);
@@ -114,13 +114,13 @@ it('saves two studies that are planned, and takes them in whole or not at all, w
     expect($send('called-off-1')->json('state'))->not->toBe('done')->and($there())->toBe($before);
     $what = fn () => throw new RuntimeException('the machine stops here');
     $this->travel(1)->minutes();
-    AccountImports::resume();
+    TakeInAccount::whatWasLeft();
     expect($ends())->toBe('working')->and($there())->toBe($before);
     // Another file waits until that one is done or called off; what nobody works at any more is begun again by itself.
     $this->post('/api/book/account', ['file' => uploadOf($saved, 'all.zip')], ['Accept' => 'application/json'])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'Another account file'));
     $what = static fn () => null;
     $this->travel(1)->minutes();
-    AccountImports::resume();
+    TakeInAccount::whatWasLeft();
     expect($ends())->toBe('done')->and($there())->toBe([2, ...array_slice($there(), 1)])->and($there()[3])->toBe($before[3] + 2)->and(Storage::files('account-files'))->toBe([]);
     $import = AccountImport::query()->latest('id')->firstOrFail();
     $this->getJson("/api/book/account/imports/$import->id")->assertOk()->assertJsonPath('taken.studies', 2)->assertJsonPath('done', 2);

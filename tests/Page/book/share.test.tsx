@@ -124,9 +124,9 @@ describe('everything taken along', () => {
                 target: { files: [new File(['x'], 'all.zip')] },
             });
         app.says('GET', '/api/book/account', { import: null });
-        app.refuses('POST', '/api/book/account', 422, 'This is no account file.');
+        app.refuses('POST', '/api/book/account', 422, 'This is not an account file.');
         choose();
-        expect((await screen.findByRole('alert')).textContent).toBe('This is no account file.');
+        expect((await screen.findByRole('alert')).textContent).toBe('This is not an account file.');
         const begun = { id: 7, state: 'waiting', done: 0, total: 0, taken: null, problem: null };
         app.says('POST', '/api/book/account', begun, 202);
         app.says('GET', '/api/book/account', { import: { ...begun, state: 'working', done: 1, total: 2 } });
@@ -141,7 +141,7 @@ describe('everything taken along', () => {
         });
         await waitFor(() =>
             expect(screen.getByRole('status').textContent).toBe(
-                'Brought in: 3 pencils, 1 study, 5 recipes, 40 answers from practice. 1 study you already have stayed as they are. studies/2.json: damaged.',
+                'Brought in: 3 pencils, 1 study, 5 recipes, 40 answers from practice. 1 study you already have was left as it is. studies/2.json: damaged.',
             ),
         );
     });

@@ -9,7 +9,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Middleware\SignInLocalVisitor;
 use App\Http\Requests\Account\ChangePasswordRequest;
 use App\Http\Requests\Account\ProofRequest;
-use App\Studies\Room;
+use App\Quota\Room;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

@@ -9,7 +9,9 @@ use App\Book\AccountImports;
 use App\Edits\Once;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Book\AccountFileRequest;
+use App\Jobs\TakeInAccount;
 use App\Models\AccountImport;
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -26,9 +28,17 @@ final class AccountController extends Controller
     public function bringIn(AccountFileRequest $request, AccountImports $imports): JsonResponse
     {
         $user = $this->user($request);
-        $id = Once::madeBefore($request, $user) ?? $this->once($request, static fn (): int => $imports->begin($user, $request->filePath())->id);
+        $id = Once::madeBefore($request, $user) ?? $this->once($request, static fn (): int => self::begun($user, $request->filePath(), $imports)->id);
 
         return new JsonResponse(self::shown(AccountImport::query()->where('user_id', $user->id)->findOrFail($id), $imports), 202);
+    }
+
+    private static function begun(User $user, string $path, AccountImports $imports): AccountImport
+    {
+        $import = $imports->begin($user, $path);
+        TakeInAccount::dispatch($import->id);
+
+        return $import;
     }
 
     public function latest(Request $request, AccountImports $imports): JsonResponse

@@ -60,7 +60,9 @@ export function AccountPart() {
             </Row>
             {begin.error !== null && <p role="alert">{sentenceOf(begin.error)}</p>}
             {cancel.error !== null && <p role="alert">{sentenceOf(cancel.error)}</p>}
-            <div role="status">{data != null && <Standing data={data} onCancel={() => cancel.mutate(data.id)} />}</div>
+            <div role="status">
+                {data != null && begin.error === null && <Standing data={data} onCancel={() => cancel.mutate(data.id)} />}
+            </div>
         </Column>
     );
 }
@@ -69,7 +71,9 @@ function Standing({ data, onCancel }: { data: AccountImport; onCancel: () => voi
     if (isUnderWay(data)) {
         return (
             <p>
-                {data.total === 0 ? 'Reading the account file…' : `Bringing in study ${Math.min(data.done + 1, data.total)} of ${data.total}…`}{' '}
+                {data.total === 0
+                    ? 'Reading the account file…'
+                    : `Bringing in study ${Math.min(data.done + 1, data.total)} of ${data.total}…`}{' '}
                 <progress aria-label="studies brought in" {...(data.total === 0 ? {} : { value: data.done, max: data.total })} />{' '}
                 <WordButton onPress={onCancel}>Cancel</WordButton> You can leave this page meanwhile.
             </p>
@@ -81,7 +85,9 @@ function Standing({ data, onCancel }: { data: AccountImport; onCancel: () => voi
             <p>
                 Brought in: {counted(pencils, 'pencil')}, {counted(studies, 'study', 'studies')}, {counted(recipes, 'recipe')},{' '}
                 {counted(practice, 'answer')} from practice.
-                {known > 0 && ` ${counted(known, 'study', 'studies')} you already have stayed as they are.`} {problems.join(' ')}
+                {known > 0 &&
+                    ` ${counted(known, 'study', 'studies')} you already have ${known === 1 ? 'was left as it is' : 'were left as they are'}.`}{' '}
+                {problems.join(' ')}
             </p>
         );
     }
