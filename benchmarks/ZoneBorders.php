@@ -21,7 +21,7 @@ final readonly class ZoneBorders
 
     private const CUT = 4.0;
 
-    /** @var list<array{int, int, float}> the two zones and what their sides differ by, ΔE00, at every pixel of border */
+    /** @var list<array{int, int, float, int, int}> the two zones, what their sides differ by, ΔE00, at every pixel of border; where it is, and the step across it */
     private array $meetings;
 
     public function __construct(private PixelGrid $grid, private LabelGrid $labels)
@@ -32,7 +32,7 @@ final readonly class ZoneBorders
             foreach ([1 => $at % $grid->width < $grid->width - 1, $grid->width => $at + $grid->width < $grid->count()] as $step => $within) {
                 $other = $within ? $numbers[$at + $step] : $zone;
                 if ($other !== $zone) {
-                    $meetings[] = [min($zone, $other), max($zone, $other), $this->side($at, -$step)->deltaE00($this->side($at + $step, $step))];
+                    $meetings[] = [min($zone, $other), max($zone, $other), $this->side($grid, $at, -$step)->deltaE00($this->side($grid, $at + $step, $step)), $at, $step];
                 }
             }
         }
@@ -40,16 +40,16 @@ final readonly class ZoneBorders
     }
 
     /** The mean along a short way from a pixel, in its own zone. */
-    private function side(int $at, int $step): Lab
+    private function side(PixelGrid $grid, int $at, int $step): Lab
     {
         $sum = [0.0, 0.0, 0.0];
         $own = $this->labels->bytes[$at];
         for ($n = 0; $n < self::DEPTH; $n++) {
             $there = $at + $n * $step;
-            if ($there < 0 || $there >= $this->grid->count() || $this->labels->bytes[$there] !== $own || (abs($step) === 1 && intdiv($there, $this->grid->width) !== intdiv($at, $this->grid->width))) {
+            if ($there < 0 || $there >= $grid->count() || $this->labels->bytes[$there] !== $own || (abs($step) === 1 && intdiv($there, $grid->width) !== intdiv($at, $grid->width))) {
                 break;
             }
-            $sum = [$sum[0] + $this->grid->l[$there], $sum[1] + $this->grid->a[$there], $sum[2] + $this->grid->b[$there]];
+            $sum = [$sum[0] + $grid->l[$there], $sum[1] + $grid->a[$there], $sum[2] + $grid->b[$there]];
         }
 
         return new Lab($sum[0] / max(1, $n), $sum[1] / max(1, $n), $sum[2] / max(1, $n));
@@ -75,5 +75,13 @@ final readonly class ZoneBorders
 
             return [(int) $one, (int) $other];
         }, $cut);
+    }
+
+    /** Where the photo has no edge: what the two sides differ by in a picture of it at the same size, ΔE00, in the mean. */
+    public function stepsIn(PixelGrid $drawn): float
+    {
+        $flat = array_filter($this->meetings, static fn (array $m): bool => $m[2] < self::EDGE);
+
+        return array_sum(array_map(fn (array $m): float => $this->side($drawn, $m[3], -$m[4])->deltaE00($this->side($drawn, $m[3] + $m[4], $m[4])), $flat)) / max(1, count($flat));
     }
 }

@@ -8,6 +8,7 @@ declare(strict_types=1);
 use App\Photos\PhotoIntake;
 use App\Photos\Raster;
 use Benchmarks\Seen\Asked;
+use Benchmarks\Seen\Beside;
 use Benchmarks\Seen\Shelf;
 use Benchmarks\Table;
 use KnottyPrism\Core\Colour\Illuminant;
@@ -16,7 +17,6 @@ use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
-use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedPicture;
@@ -33,60 +33,6 @@ require __DIR__.'/../vendor/autoload.php';
 const WIDE_MM = 297.0;
 /** Pixels of the pictures. */
 const WIDE = 1154;
-
-/**
- * @return list<array{float, float, float}> linear light of every fourth pixel each way, blurred by a Gaussian of a width in pixels
- */
-function seen(string $bytes, int $width, int $height, float $sigma): array
-{
-    $decode = array_map(static fn (int $v): float => Srgb::decode($v / 255), range(0, 255));
-    $reach = (int) ceil(2.5 * $sigma);
-    $weights = array_map(static fn (int $d): float => exp(-0.5 * ($d / max(0.01, $sigma)) ** 2), range(-$reach, $reach));
-    $whole = array_sum($weights);
-    // Across first, for every row; then down where it is looked at.
-    $across = [];
-    for ($y = 0; $y < $height; $y++) {
-        for ($x = 0; $x < $width; $x += 4) {
-            $sum = [0.0, 0.0, 0.0];
-            foreach ($weights as $i => $w) {
-                $at = 3 * ($y * $width + max(0, min($width - 1, $x + $i - $reach)));
-                $sum = [$sum[0] + $w * $decode[ord($bytes[$at])], $sum[1] + $w * $decode[ord($bytes[$at + 1])], $sum[2] + $w * $decode[ord($bytes[$at + 2])]];
-            }
-            $across[$y][] = $sum;
-        }
-    }
-    $seen = [];
-    for ($y = 0; $y < $height; $y += 4) {
-        foreach (array_keys($across[0]) as $x) {
-            $sum = [0.0, 0.0, 0.0];
-            foreach ($weights as $i => $w) {
-                $there = $across[max(0, min($height - 1, $y + $i - $reach))][$x];
-                $sum = [$sum[0] + $w * $there[0], $sum[1] + $w * $there[1], $sum[2] + $w * $there[2]];
-            }
-            $seen[] = [$sum[0] / $whole / $whole, $sum[1] / $whole / $whole, $sum[2] / $whole / $whole];
-        }
-    }
-
-    return $seen;
-}
-
-/**
- * @param  list<array{float, float, float}>  $one
- * @param  list<array{float, float, float}>  $other
- * @return array{float, float} mean ΔE00, and mean difference in value steps of nine
- */
-function apart(array $one, array $other): array
-{
-    $lab = static fn (array $l): Lab => Srgb::ofBytes(...array_map(static fn (float $v): float => 255 * Srgb::encode(max(0.0, min(1.0, $v))), $l))->lab();
-    $sum = $steps = 0.0;
-    foreach ($one as $i => $light) {
-        [$a, $b] = [$lab($light), $lab($other[$i])];
-        $sum += $a->deltaE00($b);
-        $steps += abs($a->l - $b->l) / (100 / 9);
-    }
-
-    return [$sum / count($one), $steps / count($one)];
-}
 
 $paper = Paper::whiteMedium();
 $most = (int) ($argv[2] ?? 12);
@@ -120,13 +66,13 @@ foreach ($files as $name => $file) {
     [$times[], $kept[]] = [$cold / $megapixels, $next / $megapixels];
     $mm = WIDE_MM / $large->width;
     $of = static function (string $wanted, float $blur) use (&$drawn, $large, $mm): array {
-        return apart(seen($wanted, $large->width, $large->height, $blur / $mm), seen($drawn, $large->width, $large->height, $blur / $mm));
+        return Beside::apart(Beside::seen($wanted, $large->width, $large->height, $blur / $mm), Beside::seen($drawn, $large->width, $large->height, $blur / $mm));
     };
     [$far, $near] = [$of($large->pixels, 2.0), $of($large->pixels, 0.3)];
     $whole = $far[0];
     $limits = vsprintf('wanted %.1f, %.1f, 0.25', str_starts_with($name, 'demo') ? [2.0, 3.5] : [3.5, 5.0]);
     printf("%-16s %12.1f %10.1f %14.2f %12.2f %8.2f s %8.2f s %8d   %s\n", $name, $far[0], $near[0], $far[1], zones($plan, $drawn, $material), $cold, $next, $megabytes, $limits);
-    $fitted = fitted($plan->tone, $large);
+    $fitted = Beside::fitted($plan->tone, $large);
     [$far, $near] = [$of($fitted, 2.0), $of($fitted, 0.3)];
     printf("%-16s %12.1f %10.1f %14.2f\n", '  its tones fit', $far[0], $near[0], $far[1]);
     $asked = new Asked($plan, $material);
@@ -138,18 +84,6 @@ foreach ($files as $name => $file) {
 }
 printf("%-58s %9.2f s   under 1.5\n", 'a megapixel, cold, median', Table::quantile($times, 0.5));
 printf("%-58s %9.2f s   under 0.3\n", '  another pass, median', Table::quantile($kept, 0.5));
-
-/** The photo as it is aimed at: its tones folded into what paper and pencils reach. */
-function fitted(ToneFit $tone, Raster $photo): string
-{
-    $known = [];
-    $bytes = '';
-    foreach (str_split($photo->pixels, 3) as $pixel) {
-        $bytes .= $known[$pixel] ??= (string) hex2bin(substr(Srgb::ofXyz($tone->fitted(Srgb::ofBytes(ord($pixel[0]), ord($pixel[1]), ord($pixel[2]))->lab())->xyz())->hex(), 1));
-    }
-
-    return $bytes;
-}
 
 /** How far the mean of what is drawn of a zone's run or touch lies from the mean of what the model foresees at its values; the worst of those that cover 2 %. */
 function zones(PlannedPicture $plan, string $drawn, Material $material): float

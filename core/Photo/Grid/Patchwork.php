@@ -50,6 +50,20 @@ final class Patchwork
     }
 
     /**
+     * @param  array<int, int>  $labels
+     * @return list<non-empty-list<int>> the pixels of each connected piece
+     */
+    public static function byPiece(array $labels, int $width, int $height): array
+    {
+        $pixels = [];
+        foreach (self::pieces($labels, $width, $height)[0] as $at => $piece) {
+            $pixels[$piece][] = $at;
+        }
+
+        return array_values($pixels);
+    }
+
+    /**
      * Smooths borders: each pixel takes the label that most of its nine hold.
      *
      * @param  list<int>  $labels

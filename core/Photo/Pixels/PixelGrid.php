@@ -122,4 +122,38 @@ final readonly class PixelGrid
     {
         return new Lab($this->l[$at], $this->a[$at], $this->b[$at]);
     }
+
+    /** Without grain: each pixel the middle of its nine, channel by channel. */
+    public function smoothed(): self
+    {
+        [$w, $h] = [$this->width, $this->height];
+        $of = static function (array $channel) use ($w, $h): array {
+            $smooth = $channel;
+            for ($y = 1; $y < $h - 1; $y++) {
+                for ($x = 1; $x < $w - 1; $x++) {
+                    $at = $y * $w + $x;
+                    $nine = [$channel[$at - $w - 1], $channel[$at - $w], $channel[$at - $w + 1], $channel[$at - 1], $channel[$at], $channel[$at + 1], $channel[$at + $w - 1], $channel[$at + $w], $channel[$at + $w + 1]];
+                    sort($nine);
+                    $smooth[$at] = $nine[4];
+                }
+            }
+
+            return $smooth;
+        };
+
+        return new self($w, $h, $of($this->l), $of($this->a), $of($this->b));
+    }
+
+    /** @param  non-empty-list<int>  $pixels */
+    public function mean(array $pixels): Lab
+    {
+        [$l, $a, $b] = [0.0, 0.0, 0.0];
+        foreach ($pixels as $at) {
+            $l += $this->l[$at];
+            $a += $this->a[$at];
+            $b += $this->b[$at];
+        }
+
+        return new Lab($l / count($pixels), $a / count($pixels), $b / count($pixels));
+    }
 }
