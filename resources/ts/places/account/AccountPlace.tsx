@@ -42,10 +42,13 @@ export function AccountPlace() {
                                 {data.demo ? ', which belongs to whoever sits at this machine' : `, ${data.email}`}
                             </p>
                             <p>
-                                {data.studies} {data.studies === 1 ? 'study' : 'studies'}, {data.pencils} pencils. The photos take{' '}
+                                {data.studies} {data.studies === 1 ? 'study' : 'studies'}, {data.pencils} pencils. All of it takes{' '}
                                 {data.megabytes} of {data.mostMegabytes} MB that an account may have here.
                             </p>
-                            <p>Where a photo was taken, and by whose camera, is taken out of its file before it is kept.</p>
+                            <p>
+                                Before a photo is kept, all but the picture is removed from its file: place, time, camera, names and
+                                captions.
+                            </p>
                             <p>
                                 <a href="/api/book/account.zip">Save all of it as one file</a>, to keep or to bring into another account
                                 (Book, “Show it”).
