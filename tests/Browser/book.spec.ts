@@ -181,9 +181,19 @@ test('the log: sessions, a note, a table and a calendar; a wrong file is no acco
 
     await part(page, 'Show it');
     const chooser = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Bring one in' }).click();
+    const bringIn = page.getByRole('button', { name: 'Bring an account file in' });
+    await bringIn.click();
     await (await chooser).setFiles({ name: 'all.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') });
-    await expect(page.getByRole('region', { name: 'Take everything along' }).getByRole('alert')).toContainText('This is no account file');
+    const along = page.getByRole('region', { name: 'Take everything along' });
+    await expect(along.getByRole('alert')).toContainText('This is not an account file');
+    // Saved and brought in again, nothing is there twice.
+    const all = await (await page.request.get('/api/book/account.zip')).body();
+    const again = page.waitForEvent('filechooser');
+    await bringIn.click();
+    await (await again).setFiles({ name: 'all.zip', mimeType: 'application/zip', buffer: all });
+    await expect(along.getByRole('status')).toContainText(/Brought in: .* you already have w/, { timeout: 60_000 });
+    const studies = async () => ((await (await page.request.get('/api/studies')).json()) as { studies: unknown[] }).studies.length;
+    expect(await studies()).toBe(Number(/(\d+) stud\w+ you already have/.exec((await along.getByRole('status').textContent()) ?? '')?.[1]));
 });
 
 test('a new account finds its book empty, and works it by keyboard alone', async ({ page }) => {
