@@ -82,6 +82,7 @@ final class AccountKeeper
     /** The demo belongs to whoever sits at this machine, and has no password that anybody knows. */
     private function prove(User $user, string $password): void
     {
+        AccountImport::refuseMeanwhile($user->id);
         if ($user->isDemo()) {
             throw ImpossibleChange::because('The demo belongs to whoever sits at this machine: it has no password, and is not deleted here. Open an account of your own under "Sign out".');
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Drawers;
 
 use App\History\Reversals;
+use App\Models\AccountImport;
 use App\Models\PencilRow;
 use App\Models\Reversal;
 use App\Models\User;
@@ -19,6 +20,7 @@ final class DrawerHistory
      */
     public function lock(User $user): void
     {
+        AccountImport::refuseMeanwhile($user->id);
         User::query()->whereKey($user->id)->lockForUpdate()->value('id');
     }
 

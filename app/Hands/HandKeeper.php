@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Hands;
 
+use App\Models\AccountImport;
 use App\Models\HandVersion;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -66,6 +67,7 @@ final class HandKeeper
         $paper = PaperShelf::named($name);
 
         return DB::transaction(function () use ($user, $name, $strips, $shelf, $paper): HandVersion {
+            AccountImport::refuseMeanwhile($user->id);
             User::query()->whereKey($user->id)->lockForUpdate()->first();
             $all = array_slice([...$strips, ...$this->earlier($this->inUse($user, $name), $shelf)], 0, LearnHand::MOST_STRIPS);
             $learnt = LearnHand::from($all, $paper);
@@ -86,6 +88,7 @@ final class HandKeeper
     public function use(User $user, string $paper, int $number): void
     {
         DB::transaction(static function () use ($user, $paper, $number): void {
+            AccountImport::refuseMeanwhile($user->id);
             User::query()->whereKey($user->id)->lockForUpdate()->first();
             $all = HandVersion::query()->where('user_id', $user->id)->where('paper', $paper);
             if ($number > 0 && (clone $all)->where('number', $number)->doesntExist()) {

@@ -95,6 +95,7 @@ final class ProblemDetails
             421 => ['This address does not lead here', 'Open the address that ./start prints, or set APP_HOST to the name under which this is reached.'],
             425 => ['This page is from before an update', 'Reload the page; what waits on this device is then sent by itself.'],
             429 => ['Too many at once', $error instanceof TooManyRequestsHttpException && $error->getMessage() !== '' && ! $error instanceof ThrottleRequestsException ? $error->getMessage() : 'Wait a minute and try again.'],
+            503 => ['Busy just now', $error->getMessage() ?: 'Try again in a moment.'],
             default => ['The request failed', 'Reload the page and try again.'],
         };
 

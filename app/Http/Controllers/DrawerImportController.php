@@ -8,6 +8,7 @@ use App\Drawers\DrawerImports;
 use App\Http\Requests\Drawer\DrawerImportRequest;
 use App\Http\Requests\Drawer\ImportChoicesRequest;
 use App\Jobs\TakeInDrawer;
+use App\Models\AccountImport;
 use App\Models\DrawerImport;
 use App\Work\Standing;
 use Illuminate\Http\JsonResponse;
@@ -49,6 +50,7 @@ final class DrawerImportController extends Controller
     /** Said twice, it is done once. */
     public function take(DrawerImport $import): JsonResponse
     {
+        AccountImport::refuseMeanwhile($import->user_id);
         if (DrawerImport::query()->whereKey($import->id)->where('state', Standing::Preview)->update(['state' => Standing::Waiting]) === 1) {
             TakeInDrawer::dispatch($import->id);
         }

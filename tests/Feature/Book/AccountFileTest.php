@@ -118,6 +118,9 @@ it('saves two studies that are planned, and takes them in whole or not at all, w
     expect($ends())->toBe('working')->and($there())->toBe($before);
     // Another file waits until that one is done or called off; what nobody works at any more is begun again by itself.
     $this->post('/api/book/account', ['file' => uploadOf($saved, 'all.zip')], ['Accept' => 'application/json'])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'Another account file'));
+    // What wants the whole account for itself would hold a process until that is done; it is told to come again, and nobody else is.
+    $this->postJson('/api/drawer/undo', ['of' => 0])->assertStatus(503);
+    $this->patchJson('/api/account/password', ['password' => 'x', 'new' => 'long enough 11'])->assertStatus(503)->assertHeader('Retry-After', 5)->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'being brought in'));
     $what = static fn () => null;
     $this->travel(1)->minutes();
     TakeInAccount::whatWasLeft();
