@@ -287,7 +287,7 @@ start_web() {
   local port; port=$(setting APP_PORT)
   alive nginx && alive php && return
   port_is_free "$port" || fail "port $port is taken by another program; stop that one, or choose another: APP_PORT=8041 ./start"
-  { sed '/@POOLS@/d' "$root/ops/php-fpm.conf.in"; pool quick 6 120; pool slow 8 120; pool health 1 15; } > "$KP_VAR/run/php-fpm.conf"
+  { sed '/@POOLS@/d' "$root/ops/php-fpm.conf.in"; pool quick 6 120; pool slow 16 120; pool health 1 15; } > "$KP_VAR/run/php-fpm.conf"
   fill_in nginx-php.conf.in > "$KP_VAR/run/nginx-php.conf"
   fill_in nginx.conf.in > "$KP_VAR/run/nginx.conf"
   if [ "$(id -u)" -ne 0 ]; then sed -i '/^user /d' "$KP_VAR/run/nginx.conf"; sed -i '/^user = /d;/^group = /d;/^listen.owner/d' "$KP_VAR/run/php-fpm.conf"; fi

@@ -71,10 +71,10 @@ it('works two slow answers out for an account at a time, and others come to thei
     $path = "/api/studies/$study->id/photos/{$study->photo()->id}/look?tone=grey";
     $other = elsewhere();
     $of = substr(md5(DB::getDatabaseName()), 0, 12)."kp-turn-$study->user_id";
-    foreach (["$of-1", "$of-2", "$of-waits"] as $name) {
+    foreach (["$of-1", "$of-2", ...array_map(static fn (int $n): string => "$of-waits-$n", range(1, 4))] as $name) {
         expect((int) $other->query("select get_lock('$name', 0)")->fetchColumn())->toBe(1);
     }
-    // Two are at work and one waits.
+    // Two are at work and four wait.
     $this->get($path, ['Accept' => 'application/json'])->assertTooManyRequests()->assertHeader('Retry-After', 1);
     // What is quick does not wait for it, and nobody else does.
     $this->getJson("/api/studies/$study->id/spot?x=100&y=100&ring=9")->assertOk();

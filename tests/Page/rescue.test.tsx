@@ -126,7 +126,7 @@ describe('a question that failed', () => {
         for (const status of [401, 403, 404, 422, 500]) {
             expect(retry(0, failed(status))).toBe(false);
         }
-        expect([retry(2, failed(429)), retry(14, failed(429)), retry(15, failed(429))]).toEqual([true, true, false]);
+        expect([retry(2, failed(429)), retry(29, failed(429)), retry(30, failed(429))]).toEqual([true, true, false]);
         expect(retry(0, new RequestFailed(429, failed(429).problem, true, 60))).toBe(false);
         expect(retry(0, new Error('a mistake of the page itself'))).toBe(false);
     });

@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 /**
- * What takes long to work out is worked out for an account two at a time, with one more waiting: so many as it asks for, others come to
+ * What takes long to work out is worked out for an account two at a time, with four more waiting: so many as it asks for, others come to
  * their turn. These requests have processes of their own besides (ops/php-fpm.conf.in), so that nothing quick ever waits for them. The
  * database frees what a process held that died.
  */
@@ -20,8 +20,10 @@ final class FairTurn
 {
     private const AT_ONCE = 2;
 
-    /** Seconds that one more waits, holding a process. */
-    private const WAITS = 5;
+    /** So many more wait, as many as a browser asks for at once; and how long they do, seconds, holding a process. */
+    private const WAITING = 4;
+
+    private const WAITS = 20;
 
     private const AGAIN_SECONDS = 1;
 
@@ -50,16 +52,20 @@ final class FairTurn
 
     private static function waited(string $of): ?string
     {
-        if (! self::take("$of-waits", 0)) {
-            return null;
-        }
-        try {
-            $slot = "$of-".random_int(1, self::AT_ONCE);
+        foreach (range(1, self::WAITING) as $place) {
+            if (! self::take("$of-waits-$place", 0)) {
+                continue;
+            }
+            try {
+                $slot = "$of-".(1 + $place % self::AT_ONCE);
 
-            return self::take($slot, self::WAITS) ? $slot : null;
-        } finally {
-            DB::scalar('select release_lock(?)', ["$of-waits"]);
+                return self::take($slot, self::WAITS) ? $slot : null;
+            } finally {
+                DB::scalar('select release_lock(?)', ["$of-waits-$place"]);
+            }
         }
+
+        return null;
     }
 
     private static function take(string $name, int $seconds): bool

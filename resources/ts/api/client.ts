@@ -41,7 +41,7 @@ const BUSY = 429;
 
 /** Seconds, and how often, that one's turn is waited for. */
 const LONGEST_TURN = 10;
-const MOST_TURNS = 30;
+export const MOST_TURNS = 30;
 
 /** Asks the application and returns its answer; every refusal is thrown as {@link RequestFailed}. */
 export async function ask<T>(path: string, options: Options = {}): Promise<T> {
@@ -76,13 +76,17 @@ export function askWithFile<T>(
     return askInTurn<T>(path, { form, ...sending });
 }
 
+/** Whether others are being served just now, and it is soon worth asking again. */
+export const isNotItsTurn = (error: unknown): error is RequestFailed =>
+    error instanceof RequestFailed && error.status === BUSY && error.retryAfter <= LONGEST_TURN;
+
 /** Asks for what is read one at a time, such as a photo: sent again by itself when its turn may have come, until it is taken back. */
 export async function askInTurn<T>(path: string, options: Options & Sending): Promise<T> {
     for (let tries = 1; ; tries++) {
         try {
             return await ask<T>(path, { method: 'POST', ...options });
         } catch (error) {
-            if (!(error instanceof RequestFailed) || error.status !== BUSY || error.retryAfter > LONGEST_TURN || tries >= MOST_TURNS) {
+            if (!isNotItsTurn(error) || tries >= MOST_TURNS) {
                 throw error;
             }
             await passed(error.retryAfter, options.signal);

@@ -1,15 +1,8 @@
 import { QueryClient } from '@tanstack/react-query';
-import { RequestFailed } from './client';
+import { isNotItsTurn, MOST_TURNS, RequestFailed } from './client';
 
-const PASSING = [0, 502, 503, 504];
-
-/** The answer where it is not one's turn yet; it says when to ask again. */
-const BUSY = 429;
-const MOST_TURNS = 15;
-
-const isWorthAnotherTry = (count: number, error: Error): boolean =>
-    error instanceof RequestFailed &&
-    (error.status === BUSY ? error.retryAfter <= 10 && count < MOST_TURNS : PASSING.includes(error.status) && count < 2);
+/** No answer, or one of a server that is just coming back. */
+const isPassing = (status: number): boolean => status === 0 || status > 501;
 
 /**
  * How the page asks. The application runs on this machine: it answers whether or not there is a network, so that nothing waits for one,
@@ -24,9 +17,9 @@ export const newQueries = (): QueryClient =>
                 refetchOnWindowFocus: false,
                 refetchOnReconnect: false,
                 // A refusal stays a refusal; a lost connection, or a server that is just coming back, is worth another try.
-                retry: isWorthAnotherTry,
-                retryDelay: (count, error) =>
-                    1000 * (error instanceof RequestFailed && error.status === BUSY ? Math.max(1, error.retryAfter) : 2 ** count),
+                retry: (count, error) =>
+                    isNotItsTurn(error) ? count < MOST_TURNS : error instanceof RequestFailed && isPassing(error.status) && count < 2,
+                retryDelay: 1000,
             },
             mutations: { networkMode: 'always' },
         },

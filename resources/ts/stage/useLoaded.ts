@@ -16,21 +16,22 @@ export function useLoaded(url: string): { shown: string; waiting: boolean; faile
             }
         };
         let tries = 0;
-        let again: ReturnType<typeof setTimeout> | undefined;
         image.onerror = () => {
+            if (stale) {
+                return;
+            }
             // It may only not have been its turn.
             if (++tries < MOST_TRIES) {
-                again = setTimeout(() => {
+                setTimeout(() => {
                     image.src = url;
                 }, 1000 * tries);
-            } else if (!stale) {
+            } else {
                 setFailed(true);
             }
         };
         image.src = url;
         return () => {
             stale = true;
-            clearTimeout(again);
         };
     }, [url]);
     return { shown, waiting: shown !== url && !failed, failed };
