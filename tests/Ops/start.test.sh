@@ -79,6 +79,22 @@ for server in database php nginx worker-1 worker-short worker-files; do
   done
 done
 
+# Frozen is not dead: what says nothing is named all the same.
+read -r pid _ < "$KP_VAR/run/database.pid"; kill -STOP "$pid"
+holds "a frozen database is named" bash -c 'curl -s -m 30 "http://127.0.0.1:$APP_PORT/health" | grep -q "\"database\":false"'
+kill -CONT "$pid"
+read -r pid _ < "$KP_VAR/run/worker-1.pid"; kill -STOP "$pid"
+holds "  and so is a worker that was stopped" soon 25 queueWorker false
+kill -CONT "$pid"; soon 25 queueWorker true
+# Where files arrive nothing can be kept.
+curl -s -o /dev/null -c "$KP_VAR/jar" "http://127.0.0.1:$APP_PORT/"
+mv "$KP_VAR/tmp/body" "$KP_VAR/tmp/body.away"; touch "$KP_VAR/tmp/body"
+holds "a full folder for uploads is told in problem details" [ "$(answers -b "$KP_VAR/jar" -F "photo=@docs/screenshots/photo-desk.png" "http://127.0.0.1:$APP_PORT/api/studies")" = 507 ]
+holds "  that can be read" grep -q '"title": "The disk is full"' "$KP_VAR/answer"
+rm "$KP_VAR/tmp/body"; mv "$KP_VAR/tmp/body.away" "$KP_VAR/tmp/body"
+rm -f bootstrap/cache/packages.php; ops/packages.sh all >/dev/null
+holds "what the framework found in its packages is looked for again where it is missing" [ -s bootstrap/cache/packages.php ]
+
 supervise stop php >/dev/null
 holds "while the application does not answer a page of ours says so" [ "$(page)" = 503 ]
 holds "  and goes on by itself" grep -q 'src="/away/page.js"' "$KP_VAR/answer"
