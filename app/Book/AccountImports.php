@@ -6,6 +6,7 @@ namespace App\Book;
 
 use App\Cache\AccountClock;
 use App\Cache\Computed;
+use App\Database\NamedLock;
 use App\Models\AccountImport;
 use App\Models\User;
 use App\Photos\WholeFiles;
@@ -13,7 +14,6 @@ use App\Quota\Room;
 use App\Work\NotWanted;
 use App\Work\Progress;
 use App\Work\Standing;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Error\BadFile;
@@ -83,16 +83,16 @@ final class AccountImports
     /** Takes a file in, unless another worker is at it. */
     public function takeIn(AccountImport $import): void
     {
-        $lock = substr(md5(DB::getDatabaseName()), 0, 12)."kp-account-import-$import->id";
+        $lock = "kp-account-import-$import->id";
         // Held by this worker's connection: the database lets go of it when the worker dies.
-        if ((int) DB::scalar('select get_lock(?, 0)', [$lock]) !== 1) {
+        if (! NamedLock::take($lock)) {
             return;
         }
         try {
             $this->takeInAlone($import->refresh());
         } finally {
             Progress::forget(self::key($import));
-            DB::scalar('select release_lock(?)', [$lock]);
+            NamedLock::release($lock);
         }
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Database\NamedLock;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
@@ -30,19 +30,19 @@ final class FairTurn
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        $of = substr(md5(DB::getDatabaseName()), 0, 12).'kp-turn-'.($user instanceof User ? $user->id : md5((string) $request->ip()));
+        $of = 'kp-turn-'.($user instanceof User ? $user->id : md5((string) $request->ip()));
         $held = self::first($of) ?? self::waited($of) ?? throw new TooManyRequestsHttpException(self::AGAIN_SECONDS, 'Several pictures and answers of yours are being worked out; this one follows in a moment.');
         try {
             return $next($request);
         } finally {
-            rescue(static fn () => DB::scalar('select release_lock(?)', [$held]));
+            rescue(static fn () => NamedLock::release($held));
         }
     }
 
     private static function first(string $of): ?string
     {
         foreach (range(1, self::AT_ONCE) as $slot) {
-            if (self::take("$of-$slot", 0)) {
+            if (NamedLock::take("$of-$slot", 0)) {
                 return "$of-$slot";
             }
         }
@@ -53,23 +53,18 @@ final class FairTurn
     private static function waited(string $of): ?string
     {
         foreach (range(1, self::WAITING) as $place) {
-            if (! self::take("$of-waits-$place", 0)) {
+            if (! NamedLock::take("$of-waits-$place", 0)) {
                 continue;
             }
             try {
                 $slot = "$of-".(1 + $place % self::AT_ONCE);
 
-                return self::take($slot, self::WAITS) ? $slot : null;
+                return NamedLock::take($slot, self::WAITS) ? $slot : null;
             } finally {
-                DB::scalar('select release_lock(?)', ["$of-waits-$place"]);
+                NamedLock::release("$of-waits-$place");
             }
         }
 
         return null;
-    }
-
-    private static function take(string $name, int $seconds): bool
-    {
-        return (int) DB::scalar('select get_lock(?, ?)', [$name, $seconds]) === 1;
     }
 }

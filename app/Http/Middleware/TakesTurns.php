@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Database\NamedLock;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
@@ -27,10 +27,10 @@ final class TakesTurns
     {
         $user = $request->user();
         $own = 'kp-files-of-'.($user instanceof User ? $user->id : 'nobody');
-        $held = self::take($own) ? [$own] : throw self::later('Another file of yours is being taken in; this one follows by itself, or try again in a moment.');
+        $held = NamedLock::take($own) ? [$own] : throw self::later('Another file of yours is being taken in; this one follows by itself, or try again in a moment.');
         try {
             foreach (range(1, self::AT_ONCE) as $slot) {
-                if (self::take("kp-files-$slot")) {
+                if (NamedLock::take("kp-files-$slot")) {
                     $held[] = "kp-files-$slot";
 
                     return $next($request);
@@ -39,18 +39,8 @@ final class TakesTurns
 
             throw self::later('Many files are being taken in just now; this one follows by itself, or try again in a moment.');
         } finally {
-            array_map(static fn (string $name): mixed => rescue(static fn () => DB::scalar('select release_lock(?)', [self::ofThisDatabase($name)])), $held);
+            array_map(static fn (string $name): mixed => rescue(static fn () => NamedLock::release($name)), $held);
         }
-    }
-
-    private static function take(string $name): bool
-    {
-        return (int) DB::scalar('select get_lock(?, 0)', [self::ofThisDatabase($name)]) === 1;
-    }
-
-    private static function ofThisDatabase(string $name): string
-    {
-        return substr(md5(DB::getDatabaseName()), 0, 12).$name;
     }
 
     private static function later(string $why): TooManyRequestsHttpException
