@@ -77,6 +77,14 @@ export function DeskScreen({ study, onFault }: DeskScreenProps) {
         );
     }
     const { cannot, unplanned } = desk.data;
+    const stale = desk.error !== null && (
+        <Plain as="div">
+            <p role="alert">
+                {sentenceOf(desk.error)} What stands here may be older.{' '}
+                <WordButton onPress={() => void desk.refetch()}>Look again</WordButton>
+            </p>
+        </Plain>
+    );
     const planAgain = unplanned !== null && (
         <PlanAgain study={study.id} words={unplanned} onFault={(error) => onFault(sentenceOf(error))} />
     );
@@ -86,11 +94,15 @@ export function DeskScreen({ study, onFault }: DeskScreenProps) {
                 {cannot} <Link to={`/plan/${study.id}`}>Go to its plan</Link>.
             </Plain>
         ) : (
-            <main>{planAgain}</main>
+            <main>
+                {stale}
+                {planAgain}
+            </main>
         );
     }
     return (
         <>
+            {stale}
             {planAgain}
             <AtWork study={study} desk={desk.data} changes={changes} />
         </>
