@@ -125,7 +125,8 @@ final class StripSheet
      */
     public function madeUp(array $strips, string $paper, int $seed): Photograph
     {
-        $hand = new Hand(pressure: exp(0.25 * (new Chance($seed))->normal()));
+        [$least, $most] = Hand::RANGES['pressure'];
+        $hand = new Hand(pressure: max($least, min($most, exp(0.25 * (new Chance($seed))->normal()))));
         $filled = new FilledSheet($this->sheet($strips), 0, $strips, PaperShelf::named($paper)->under($hand), $seed);
 
         return BenchCamera::photograph($filled->flat, Shot::ordinary($seed), self::SIDE, $seed);

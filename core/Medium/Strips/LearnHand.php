@@ -55,7 +55,7 @@ final class LearnHand
         for ($step = 0; $step < self::STEPS; $step++) {
             [$normal, $right] = self::equations($strips, $paper, $names, $at, $weights);
             $move = LinearSystem::solved($normal, $right);
-            $at = array_map(static fn (float $was, float $by): float => max(-self::FARTHEST, min(self::FARTHEST, $was + $by)), $at, $move);
+            $at = array_map(self::within(...), $names, $at, $move);
             if (max(0.0, ...array_map(abs(...), $move)) < 1e-3) {
                 break;
             }
@@ -69,6 +69,14 @@ final class LearnHand
         $covariance = LinearSystem::solved($normal, [1.0, 0.0, 0.0, 0.0, 0.0]);
 
         return new LearntHand(self::hand($names, $at, self::spread($strips, $paper, $hand)), count($strips), $before, $after, sqrt(max(0.0, $covariance[0])));
+    }
+
+    /** A logarithm moved, as far as a hand may differ; the slopes are looked for a little beyond. */
+    private static function within(string $name, float $was, float $by): float
+    {
+        [$least, $most] = Hand::RANGES[$name];
+
+        return max(-self::FARTHEST, $least > 0.0 ? log($least) : -INF, min(self::FARTHEST, log($most) - self::SMALL, $was + $by));
     }
 
     /**

@@ -52,6 +52,12 @@ it('finds a heavier and a lighter hand, and predicts better for it', function (f
     expect($off[4])->toBeLessThan(0.08)->and($ratios[4])->toBeLessThan(0.5);
 })->with([1.25, 1.4, 0.7]);
 
+it('learns from the heaviest and the lightest hand that can be', function (float $pressure) {
+    mt_srand(4);
+    $pressures = array_map(static fn (): float => LearnHand::from(stripsBy(new Hand(pressure: $pressure), 12), Paper::whiteMedium())->hand->pressure, range(1, 8));
+    expect(min($pressures))->toBeGreaterThanOrEqual(0.5)->and(max($pressures))->toBeLessThanOrEqual(2.0);
+})->with([0.5, 2.0]);
+
 it('invents nothing where a hand is even, and says so', function () {
     mt_srand(3);
     $paper = Paper::whiteMedium();
