@@ -22,7 +22,7 @@ final class ChoosePencils implements ShouldBeUniqueUntilProcessing, ShouldQueue
     public int $tries = 2;
 
     /** Seconds. */
-    public int $timeout = 60;
+    public int $timeout = 180;
 
     /** Seconds after which one that never came to its turn no longer keeps another out. */
     public int $uniqueFor = 120;

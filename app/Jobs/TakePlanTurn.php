@@ -25,7 +25,7 @@ final class TakePlanTurn implements ShouldBeUniqueUntilProcessing, ShouldQueue
     public int $tries = 5;
 
     /** Seconds without a word of the planner. */
-    public int $timeout = 60;
+    public int $timeout = 180;
 
     /** Seconds after which one that never came to its turn no longer keeps another out. */
     public int $uniqueFor = 60;

@@ -29,8 +29,8 @@ final class PlanRunner
     /** Seconds that one job works before it lets others of the queue have a turn. */
     private const AT_ONCE = 20.0;
 
-    /** Seconds without a word after which a worker is taken for stuck. */
-    private const SILENT_AT_MOST = 60;
+    /** Seconds without a word after which a worker is taken for stuck: a dark zone in an unsteady hand takes half a minute on a slow machine with other work. */
+    private const SILENT_AT_MOST = 180;
 
     /** Microseconds between two looks at a run that is awaited. */
     private const LOOK = 20_000;

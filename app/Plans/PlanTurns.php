@@ -23,7 +23,7 @@ final class PlanTurns
     public const SHORT = 1;
 
     /** Seconds without a word after which a run is let go. */
-    private const HELD_FOR = 70;
+    private const HELD_FOR = 190;
 
     /** Seconds that one account may be ahead of another before it makes way; changing between drawers costs some. */
     private const AHEAD = 5.0;

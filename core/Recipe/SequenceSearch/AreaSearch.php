@@ -24,7 +24,7 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 /** One area's search: its value run as a whole, then the choice of clearly different answers, and its touches into each of them. */
 final class AreaSearch
 {
-    /** An area whose best costs more than this, ΔE00, is searched again. */
+    /** An area whose best costs more than this in an even hand, ΔE00, is searched again. */
     private const FAR_OFF = 6.0;
 
     /** @var list<int> places of the given shades: the run from the lightest, then the touches */
@@ -128,9 +128,11 @@ final class AreaSearch
             return $found;
         }
         $least = $found->surest->cost;
+        // What a hand wanders costs wherever one looks: no search brings it back.
+        $farOff = self::FAR_OFF * max(1.0, $this->kit->moves->paper->hand->spread);
         $strangeness = $this->ground->prices->strangeness;
         foreach (array_sum($strangeness) > 0 ? [$strangeness, array_fill(0, count($strangeness), 0.0)] : [$strangeness] as $prices) {
-            if ($least < self::FAR_OFF) {
+            if ($least < $farOff) {
                 break;
             }
             $again = $this->search($this->ground($prices, $this->ground->mostPasses, null), Breadth::again());
