@@ -8,6 +8,7 @@ declare(strict_types=1);
 
 use App\Photos\PhotoIntake;
 use App\Photos\Raster;
+use Benchmarks\ByPlace\ZonesByPlace;
 use Benchmarks\Scenes;
 use Benchmarks\Seen\Beside;
 use Benchmarks\Table;
@@ -17,7 +18,6 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Regions\LocalColour;
-use KnottyPrism\Core\Photo\Regions\LocalColours;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlanPicture;
@@ -33,8 +33,8 @@ const WIDE_MM = 297.0;
 const WIDE = 1154;
 
 $ways = [
-    'by place' => static fn (PixelGrid $grid): ZoneMap => ZoneMap::proposed($grid, MOST),
-    'by local colour' => static fn (PixelGrid $grid): ZoneMap => ZoneMap::ofLabels($grid, LocalColours::of($grid, MOST)),
+    'by place' => static fn (PixelGrid $grid): ZoneMap => ZonesByPlace::in($grid, MOST),
+    'by local colour' => static fn (PixelGrid $grid): ZoneMap => ZoneMap::proposed($grid, MOST),
 ];
 
 Table::head(sprintf('zones proposed, at most %d: share of their borders that lies on an edge of the photo, and gradients cut', MOST));

@@ -40,7 +40,7 @@ final readonly class Crumbs
                     break;
                 }
                 $around = $this->around($labels, $piece);
-                if ($around === [] || count($piece) >= self::LEAST_STANDING_OUT * $this->grid->count() && $this->grid->mean($piece)->deltaE00($this->grid->mean($around)) > self::STANDS_OUT) {
+                if ($around === [] || count($piece) >= self::LEAST_STANDING_OUT * $this->grid->count() && $this->standsOut($labels, $piece, $around)) {
                     continue;
                 }
                 $to = self::likest($labels, $piece, $around, $costs);
@@ -52,6 +52,29 @@ final readonly class Crumbs
         }
 
         return $labels;
+    }
+
+    /**
+     * Whether it is unlike each that surrounds it: at an edge everything is unlike the mean of both sides.
+     *
+     * @param  array<int, int>  $labels
+     * @param  non-empty-list<int>  $piece
+     * @param  non-empty-list<int>  $around
+     */
+    private function standsOut(array $labels, array $piece, array $around): bool
+    {
+        $own = $this->grid->mean($piece);
+        $sides = [];
+        foreach ($around as $at) {
+            $sides[$labels[$at]][] = $at;
+        }
+        foreach ($sides as $side) {
+            if ($own->deltaE00($this->grid->mean($side)) <= self::STANDS_OUT) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**

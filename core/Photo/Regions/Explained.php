@@ -20,7 +20,7 @@ final readonly class Explained
     private const LEAST_HUE = 0.3;
 
     /** What a step of L* beyond a line's own values counts, of a step of ΔE. */
-    private const BEYOND = 0.3;
+    private const BEYOND = 0.6;
 
     /** What it counts to be where none of its own is near; how near is near, in shares of the longer side; and the share of a square that is some. */
     private const ELSEWHERE = 0.35;

@@ -13,7 +13,7 @@ final readonly class JoinColours
     private const WORTH = 0.05;
 
     /** The same for a border as long as the picture's longer side with no edge along it: a sky that pales is one. */
-    private const GRADING = 1.6;
+    private const GRADING = 0.8;
 
     /** So many are joined before every pixel is asked again: a share of what is there. */
     private const AT_ONCE = 0.15;

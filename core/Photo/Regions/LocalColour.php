@@ -25,6 +25,14 @@ final readonly class LocalColour
     /** The same where it is only asked how far off a line is, and nothing goes by it beyond the values that are there. */
     private const GRAIN = 0.5;
 
+    /** What joining counts for each pixel of the smaller, ΔE² for each L*²: values that neither has between them, and what their run is longer than one that is easily laid. */
+    private const FAR = 0.5;
+
+    private const EASILY_LAID = 28.0;
+
+    /** L* between two lines' own values that is no gap: a fold of cloth has such steps. */
+    private const NO_GAP = 8.0;
+
     /** Shares of the pixels, darkest first, between which the line's own values lie. */
     private const DARKEST = 0.02;
 
@@ -78,7 +86,7 @@ final readonly class LocalColour
         return new Lab($l, $this->a + $this->aSlope * $l, $this->b + $this->bSlope * $l);
     }
 
-    /** What both cost more by one line than each by its own: ΔE², over all their pixels. */
+    /** What both cost more as one than each by itself, by the line through their colours and by how far their values run: ΔE², over all their pixels. */
     public function joiningCosts(self $other): float
     {
         $both = [];
@@ -87,7 +95,10 @@ final readonly class LocalColour
             $both[$i] = $share * $mean + (1 - $share) * $other->means[$i];
         }
 
-        return max(0.0, ($this->count + $other->count) * self::off($both) - $this->count * self::off($this->means) - $other->count * self::off($other->means));
+        $gap = max(0.0, $other->dark - $this->light - self::NO_GAP, $this->dark - $other->light - self::NO_GAP);
+        $tooLong = max(0.0, max($this->light, $other->light) - min($this->dark, $other->dark) - self::EASILY_LAID);
+
+        return self::FAR * min($this->count, $other->count) * ($gap ** 2 + $tooLong ** 2) + max(0.0, ($this->count + $other->count) * self::off($both) - $this->count * self::off($this->means) - $other->count * self::off($other->means));
     }
 
     /**

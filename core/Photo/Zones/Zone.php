@@ -25,13 +25,11 @@ final readonly class Zone
 
     /**
      * @param  list<int>  $pixels
-     * @param  ?string  $name  null for one from its colour and place
-     * @param  list<string>  $taken  names that others have
      * @param  array<string, float>  $places  of targets that were moved; see {@see ZoneTargets::of()}
      * @param  ?string  $whites  see {@see KeptWhites::on()}
      * @param  ?list<TouchNote>  $placed  touches that someone placed; null for those found
      */
-    public static function measured(PixelGrid $grid, array $pixels, ?string $name = null, array $taken = [], array $places = [], ?string $whites = null, ?array $placed = null, RunNote $run = new RunNote): self
+    public static function measured(PixelGrid $grid, array $pixels, string $name = '', array $places = [], ?string $whites = null, ?array $placed = null, RunNote $run = new RunNote): self
     {
         $n = max(1, count($pixels));
         $x = array_map(static fn (int $at): int => $at % $grid->width, $pixels);
@@ -48,10 +46,9 @@ final readonly class Zone
         foreach ($touches as $touch) {
             $targets[$touch->role->value] = $touch->lab;
         }
-        $centre = [(array_sum($x) / $n + 0.5) / $grid->width, (array_sum($y) / $n + 0.5) / $grid->height];
 
         return new self(
-            $name ?? ZoneName::of($targets['mid'] ?? new Lab($mean, 0, 0), $centre, $taken),
+            $name,
             $n / $grid->count(),
             [min($x ?: [0]) / $grid->width, min($y ?: [0]) / $grid->height, (max($x ?: [0]) + 1) / $grid->width, (max($y ?: [0]) + 1) / $grid->height],
             $targets,
@@ -80,6 +77,11 @@ final readonly class Zone
 
         // What is kept white is no colour to lay.
         return $find->in(array_values(array_filter($pixels, static fn (int $at): bool => $whites[$at] !== "\1")));
+    }
+
+    public function named(string $name): self
+    {
+        return new self($name, $this->area, $this->box, $this->targets, $this->keptWhite, $this->texture, $this->touches, $this->called);
     }
 
     public function touch(Role $role): ?Touch

@@ -6,25 +6,13 @@ namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
-use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
-use KnottyPrism\Core\Photo\Regions\BorderFit;
-use KnottyPrism\Core\Photo\Regions\RegionMerge;
-use KnottyPrism\Core\Photo\Regions\Superpixels;
+use KnottyPrism\Core\Photo\Regions\LocalColours;
 
 /** A picture divided into zones: which zone each pixel belongs to, and what each zone asks for; the largest first. */
 final readonly class ZoneMap
 {
-    public const FEWEST = 6;
-
     public const MOST = 20;
-
-    private const PATCHES = 420;
-
-    private const SMOOTHING_ROUNDS = 2;
-
-    /** Pieces smaller than this share of the picture are joined to what surrounds them. */
-    private const LEAST_PIECE = 0.002;
 
     /** @param  array<int, Zone>  $zones  by number, the largest first */
     public function __construct(public LabelGrid $labels, public array $zones)
@@ -32,7 +20,7 @@ final readonly class ZoneMap
     }
 
     /**
-     * Proposes zones.
+     * Proposes zones: what one material's light and shade would explain is one, in as many pieces as it has ({@see LocalColours}).
      *
      * @param  int  $most  at most so many zones, 1–20; fewer where the picture has fewer
      *
@@ -41,14 +29,8 @@ final readonly class ZoneMap
     public static function proposed(PixelGrid $grid, int $most = self::MOST): self
     {
         OutOfRange::check('the number of zones', $most, 1, self::MOST);
-        $patches = Superpixels::of($grid, self::PATCHES);
-        $regions = (new RegionMerge($grid, $patches))->to(min($most, self::FEWEST), $most);
-        $smooth = Patchwork::smoothed(BorderFit::of($grid, $regions), $grid->width, $grid->height, self::SMOOTHING_ROUNDS);
 
-        $pieces = Patchwork::joined($smooth, $grid->width, $grid->height, (int) ceil(self::LEAST_PIECE * $grid->count()));
-
-        // Smoothing may cut a thin neck in two and so make a zone too many.
-        return self::ofLabels($grid, count(array_unique($pieces)) > $most ? (new RegionMerge($grid, $pieces))->to($most, $most) : $pieces);
+        return self::ofLabels($grid, LocalColours::of($grid, $most));
     }
 
     /** @param  array<int, int>  $labels  by pixel, whatever the numbers; zones are numbered from 1, the largest first */
@@ -59,17 +41,31 @@ final readonly class ZoneMap
             $pixels[$label][] = $at;
         }
         usort($pixels, static fn (array $a, array $b): int => count($b) <=> count($a));
-        $zones = $names = [];
         $whites = (new KeptWhites)->on($grid);
+        $measured = array_map(static fn (array $own): Zone => Zone::measured($grid, $own, whites: $whites), $pixels);
+        $names = ZoneName::all(array_map(static fn (Zone $zone, array $own): array => [$zone->targets['mid'], self::middle($grid, $own)], $measured, $pixels));
+        $zones = [];
         $byPixel = array_fill(0, $grid->count(), 0);
         foreach ($pixels as $index => $own) {
-            $zones[$index + 1] = $zone = Zone::measured($grid, $own, taken: $names, whites: $whites);
-            $names[] = $zone->name;
+            $zones[$index + 1] = $measured[$index]->named($names[$index]);
             foreach ($own as $at) {
                 $byPixel[$at] = $index + 1;
             }
         }
 
         return new self(LabelGrid::ofNumbers($grid->width, $grid->height, $byPixel), $zones);
+    }
+
+    /**
+     * @param  non-empty-list<int>  $pixels
+     * @return array{float, float} as shares of the picture
+     */
+    private static function middle(PixelGrid $grid, array $pixels): array
+    {
+        $n = count($pixels);
+        $x = array_sum(array_map(static fn (int $at): int => $at % $grid->width, $pixels)) / $n;
+        $y = array_sum(array_map(static fn (int $at): int => intdiv($at, $grid->width), $pixels)) / $n;
+
+        return [($x + 0.5) / $grid->width, ($y + 0.5) / $grid->height];
     }
 }

@@ -8,23 +8,38 @@ use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
 
-/** A first name for a zone, from its colour and its place, until someone gives it a better one: "dark brown, lower right". */
+/** First names for zones, by colour as one speaks of them ("dark red", "pale blue"), and by place too where two would be called alike. */
 final class ZoneName
 {
     /**
-     * @param  array{float, float}  $centre  as shares of the picture
-     * @param  list<string>  $taken
+     * @param  list<array{Lab, array{float, float}}>  $zones  the mid of each, and where most of it lies, as shares of the picture
+     * @return list<string> no two alike
      */
-    public static function of(Lab $mid, array $centre, array $taken): string
+    public static function all(array $zones): array
     {
-        $family = (new ColourReading($mid))->family;
-        $colour = $family->isChromatic() || $family->base === 'grey' ? ValueScale::word($mid).' '.explode(',', $family->words())[0] : explode(',', $family->words())[0];
-        $name = $colour.', '.self::place(...$centre);
-        for ($n = 2, $plain = $name; in_array($name, $taken, true); $n++) {
-            $name = "$plain $n";
+        $colours = array_map(static fn (array $zone): string => self::colour($zone[0]), $zones);
+        $alike = array_count_values($colours);
+        $names = [];
+        foreach ($zones as $i => [, $centre]) {
+            $name = $plain = $alike[$colours[$i]] > 1 ? $colours[$i].', '.self::place(...$centre) : $colours[$i];
+            for ($n = 2; in_array($name, $names, true); $n++) {
+                $name = "$plain $n";
+            }
+            $names[] = $name;
         }
 
-        return $name;
+        return $names;
+    }
+
+    /** What is neither light nor dark is called by its hue alone. */
+    private static function colour(Lab $mid): string
+    {
+        $family = (new ColourReading($mid))->family;
+        $hue = str_replace('neutral ', '', explode(',', $family->words())[0]);
+        $value = ValueScale::word($mid);
+        $saysValue = ($family->isChromatic() && $value !== 'middle') || $family->base === 'grey';
+
+        return $saysValue ? "$value $hue" : $hue;
     }
 
     private static function place(float $x, float $y): string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Photo\Regions;
+namespace Benchmarks\ByPlace;
 
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
