@@ -18,6 +18,7 @@ use KnottyPrism\Core\Photo\Zones\Neighbours;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
+use KnottyPrism\Core\Photo\Zones\ZonePiece;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -25,7 +26,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class ZoneAnswers
 {
     /** Raised when a zone may be read otherwise. */
-    private const VERSION = 4;
+    private const VERSION = 5;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
@@ -52,7 +53,7 @@ final class ZoneAnswers
         $zones = [];
         foreach ($sheet->pixels() as $number => $pixels) {
             $note = $sheet->note($number);
-            $zones[] = ['number' => $number, ...self::shown($reading = $this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey), $note), 'touches' => self::touches($reading, $sheet), 'placed' => $note->touches !== null, 'outlines' => $outlines->of($number)];
+            $zones[] = ['number' => $number, ...self::shown($reading = $this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey), $note), 'touches' => self::touches($reading, $sheet), 'placed' => $note->touches !== null, 'pieces' => self::pieces($sheet, $number), 'outlines' => $outlines->of($number)];
         }
         usort($zones, static fn (array $a, array $b): int => $b['area'] <=> $a['area']);
 
@@ -61,6 +62,12 @@ final class ZoneAnswers
             'neighbours' => array_map(static fn (Neighbours $n): array => ['one' => $n->one, 'other' => $n->other, 'stepsApart' => round($n->stepsApart, 2), 'push' => $n->push, 'lighter' => $n->lighter, 'words' => $n->words, 'lines' => $n->lines], Neighbours::tooAlike($sheet, $grid, $outlines)),
             'keptWhites' => ['from' => $survey->whites->from, 'share' => round(substr_count($whites, "\1") / strlen($whites), 4), 'outlines' => (new Outlines(new LabelGrid($sheet->labels->width, $sheet->labels->height, $whites)))->of(1)],
         ];
+    }
+
+    /** @return list<array<string, mixed>> the largest first; one alone where it is all in one piece */
+    private static function pieces(ZoneSheet $sheet, int $zone): array
+    {
+        return array_map(static fn (ZonePiece $p): array => ['where' => $p->where, 'area' => Figures::share($p->area), 'x' => round($p->at[0], 4), 'y' => round($p->at[1], 4)], ZonePiece::of($sheet->labels, $zone));
     }
 
     /** @return list<array<string, mixed>> each with the outlines of where it lies */

@@ -51,20 +51,20 @@ final class DatabaseSeeder extends Seeder
 
     /** Name of the zone at a place (shares of the photo), its surface, and where it stands. */
     private const NAMED = [
-        ['sea', 0.43, 0.14, Surface::Smooth, Distance::Far],
-        ['stone, top', 0.29, 0.74, Surface::Rough, Distance::Middle],
-        ['stone, front', 0.45, 0.92, Surface::Rough, Distance::Near],
-        ['stone, left', 0.1, 0.78, Surface::Rough, Distance::Middle],
-        ['stone, right', 0.85, 0.9, Surface::Rough, Distance::Near],
-        ['float', 0.22, 0.45, Surface::HardAndShiny, Distance::Middle],
-        ['iron ring', 0.645, 0.53, Surface::Rough, Distance::Near],
-        ['post, tar', 0.94, 0.2, Surface::Smooth, Distance::Middle],
-        ['rope', 0.39, 0.68, Surface::SoftAndFuzzy, Distance::Near],
-        ['mug', 0.74, 0.35, Surface::HardAndShiny, Distance::Near],
-        ['mug, inside', 0.79, 0.15, Surface::HardAndShiny, Distance::Near],
-        ['plank', 0.4, 0.48, Surface::Rough, Distance::Middle],
-        ['shadow in the ring', 0.86, 0.5917, Surface::Rough, Distance::Middle],
-        ['stakes', 0.58, 0.2, Surface::Rough, Distance::Far],
+        ['sea', 0.28, 0.11, Surface::Smooth, Distance::Far],
+        ['stone', 0.38, 0.93, Surface::Rough, Distance::Near],
+        ['tar and deep shadow', 0.95, 0.17, Surface::Rough, Distance::Middle],
+        ['rope', 0.5, 0.655, Surface::SoftAndFuzzy, Distance::Near],
+        ['stone, worn edge', 0.064, 0.806, Surface::Rough, Distance::Near],
+        ['float', 0.205, 0.306, Surface::HardAndShiny, Distance::Middle],
+        ['float, underside', 0.075, 0.546, Surface::HardAndShiny, Distance::Middle],
+        ['plank', 0.62, 0.457, Surface::Rough, Distance::Middle],
+        ['mug', 0.793, 0.296, Surface::HardAndShiny, Distance::Near],
+        ['mug, in shade', 0.875, 0.296, Surface::HardAndShiny, Distance::Near],
+        ['float, waterline', 0.18, 0.44, Surface::HardAndShiny, Distance::Middle],
+        ['iron ring, in shade', 0.894, 0.633, Surface::Rough, Distance::Near],
+        ['iron ring', 0.717, 0.439, Surface::Rough, Distance::Near],
+        ['float, glints', 0.097, 0.217, Surface::HardAndShiny, Distance::Middle],
     ];
 
     public function run(StudyKeeper $studies, PhotoStore $store, SpotReader $spots, RecipeAnswers $recipes, KeptRecipes $plans, SurveyRepository $surveys, ShippedPlan $shipped, HalfDone $halfDone): void

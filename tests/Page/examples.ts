@@ -146,6 +146,10 @@ export const zone = (number: number, name: string): Zone => ({
         ] as const
     ).map(([role, called, x, y]) => ({ role, name: called, x, y, share: 0.06, reading: spot, outlines: [[x, y, x + 0.1, y, x, y + 0.1]] })),
     placed: true,
+    pieces: [
+        { where: 'upper left', area: 0.2, x: 0.2, y: 0.25 },
+        { where: 'lower right', area: 0.05, x: 0.8, y: 0.75 },
+    ],
     outlines: [[0, 0, 0.5, 0, 0.5, 0.5]],
 });
 

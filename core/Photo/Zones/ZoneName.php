@@ -42,7 +42,8 @@ final class ZoneName
         return $saysValue ? "$value $hue" : $hue;
     }
 
-    private static function place(float $x, float $y): string
+    /** Where in a picture a point lies, in words. */
+    public static function place(float $x, float $y): string
     {
         $across = $x < 0.36 ? 'left' : ($x > 0.64 ? 'right' : '');
         $down = $y < 0.36 ? 'upper' : ($y > 0.64 ? 'lower' : '');

@@ -100,27 +100,31 @@ final readonly class ZoneSheet
         if (count($line) < 2) {
             throw ImpossibleChange::because('A line needs two points; draw it from one edge of the zone to another.');
         }
-        [$width, $height] = [$this->labels->width, $this->labels->height];
-        $places = new Places($width, $height);
-        $cut = Raster::along($line, $width, $height);
-        $own = chr($zone);
-        $rest = $this->labels->bytes;
-        foreach ($cut as $at => $_) {
-            if ($rest[$at] === $own) {
-                $rest[$at] = Places::EMPTY;
-            }
-        }
-        $pieces = array_values(array_filter($places->pieces($rest, $own), static fn (array $piece): bool => count($piece) >= self::LEAST_PIXELS && $places->touchesEmpty($piece, $rest)));
-        if (count($pieces) < 2) {
-            throw ImpossibleChange::because(sprintf('The line leaves "%s" in one piece; draw it from one edge of the zone to another.', $note->name));
-        }
-        usort($pieces, static fn (array $a, array $b): int => count($b) <=> count($a));
         $number = $this->freeNumber();
-        foreach ($pieces[1] as $at) {
-            $rest[$at] = chr($number);
-        }
+        $cut = CutZone::along($this->labels, $zone, Raster::along($line, $this->labels->width, $this->labels->height), $number)
+            ?? throw ImpossibleChange::because(sprintf('The line leaves "%s" in one piece; draw it from one edge of the zone to another.', $note->name));
 
-        return self::relabelled(new LabelGrid($width, $height, $places->filled($rest, [$own, chr($number)])), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
+        return self::relabelled($cut, $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
+    }
+
+    /**
+     * A piece of a zone becomes a zone of its own, with all that was said of the zone but its name.
+     *
+     * @param  float  $x  a point within the piece, as shares of the picture
+     *
+     * @throws ImpossibleChange
+     */
+    public function parted(int $zone, float $x, float $y): self
+    {
+        $note = $this->note($zone);
+        $pieces = ZonePiece::of($this->labels, $zone);
+        if (count($pieces) < 2) {
+            throw ImpossibleChange::because(sprintf('"%s" is in one piece; split it by a line instead.', $note->name));
+        }
+        $own = array_values(array_filter($pieces, fn (ZonePiece $p): bool => $p->holds($this->labels, $x, $y)))[0] ?? throw ImpossibleChange::because(sprintf('No piece of "%s" lies there; point at one.', $note->name));
+        $number = $this->freeNumber();
+
+        return self::relabelled($this->labels->given($number, $own->pixels), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
     }
 
     /**

@@ -2818,7 +2818,18 @@ export interface components {
             touches: components["schemas"]["Touch"][];
             /** @description whether someone placed its touches */
             placed: boolean;
+            /** @description connected pieces */
+            pieces: components["schemas"]["ZonePiece"][];
             outlines: components["schemas"]["Line"][];
+        };
+        ZonePiece: {
+            /** @description in words */
+            where: string;
+            /** @description share of the picture */
+            area: number;
+            /** @description a point within it, as shares of the picture */
+            x: number;
+            y: number;
         };
         Neighbours: {
             one: number;
@@ -2865,7 +2876,7 @@ export interface components {
         /** @description What a kind needs besides is refused with a sentence where it is missing. */
         SurveyChange: {
             /** @enum {unknown} */
-            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "nameTarget" | "dropTarget" | "setTouches" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
+            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "partZone" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "nameTarget" | "dropTarget" | "setTouches" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
             /** @description the change's own */
             key: string;
             name?: string;

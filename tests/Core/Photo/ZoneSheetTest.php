@@ -16,6 +16,7 @@ use KnottyPrism\Core\Photo\Zones\Neighbours;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
+use KnottyPrism\Core\Photo\Zones\ZonePiece;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -52,6 +53,21 @@ it('splits a zone along a line, gives the smaller part a number and a name, and 
     expect(sizes($corner)[3])->toEqualWithDelta(12 * 20, 40);
 });
 
+it('makes one piece of a zone a zone of its own, and cuts one piece without touching the others', function () {
+    // Three columns of one zone before a wall.
+    $bytes = implode('', array_map(static fn (int $at): string => in_array(intdiv($at % 60, 10), [1, 3, 5], true) ? "\2" : "\1", range(0, 2399)));
+    $sheet = new ZoneSheet(new LabelGrid(60, 40, $bytes), [1 => new ZoneNote('wall'), 2 => new ZoneNote('columns', Importance::Most, Surface::Rough)]);
+    $pieces = ZonePiece::of($sheet->labels, 2);
+    expect(array_map(static fn (ZonePiece $p): string => $p->where, $pieces))->toBe(['middle left', 'middle', 'middle right'])->and(array_sum(array_map(static fn (ZonePiece $p): float => $p->area, $pieces)))->toEqualWithDelta(0.5, 1e-9);
+    $own = $sheet->parted(2, 0.6, 0.9);
+    expect(sizes($own))->toBe([1 => 1200, 2 => 800, 3 => 400])->and($own->note(3)->name)->toBe('columns 2')->and($own->note(3)->surface)->toBe(Surface::Rough)
+        ->and($own->labels->at(0.6, 0.1))->toBe(3)->and($own->labels->at(0.2, 0.1))->toBe(2)->and($own->labels->at(0.95, 0.9))->toBe(2);
+    expect(fn () => $own->parted(3, 0.6, 0.9))->toBeRefused('in one piece')->and(fn () => $sheet->parted(2, 0.05, 0.5))->toBeRefused('No piece of "columns" lies there');
+    // The line ends within the third column: only the second is cut.
+    $split = $sheet->split(2, [[0.45, 0.25], [0.9, 0.25]]);
+    expect(sizes($split)[3])->toEqualWithDelta(100, 21)->and($split->labels->at(0.6, 0.1))->toBe(3)->and($split->labels->at(0.9, 0.1))->toBe(2)->and($split->labels->at(0.2, 0.1))->toBe(2);
+});
+
 it('merges, redraws and takes away, and every pixel always belongs to a zone that exists', function () {
     $sheet = twoZones();
     $box = static fn (float $l, float $t, float $r, float $b): array => [[$l, $t], [$r, $t], [$r, $b], [$l, $b]];
@@ -79,10 +95,11 @@ it('keeps its promises under any sequence of changes', function () {
         $zones = array_keys($sheet->notes);
         $zone = $zones[array_rand($zones)];
         try {
-            $sheet = match (mt_rand(0, 4)) {
+            $sheet = match (mt_rand(0, 5)) {
                 0, 1 => $sheet->split($zone, [$point(), $point()]),
                 2 => $sheet->redrawn(mt_rand(0, 1) === 0 ? null : $zone, [$point(), $point(), $point(), $point()]),
                 3 => $sheet->takenFrom($zone, [$point(), $point(), $point()]),
+                4 => $sheet->parted($zone, ...$point()),
                 default => count($zones) > 8 ? $sheet->merged($zone, $zones[array_rand($zones)]) : $sheet,
             };
             $made++;

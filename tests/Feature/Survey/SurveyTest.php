@@ -119,6 +119,20 @@ it('proposes zones that follow the fields, lets them be changed in every way, an
     $this->getJson("/api/studies/$study->id/survey")->assertJson(['zones' => null, 'undoWords' => null, 'number' => 0]);
 });
 
+it('makes one piece of a zone a zone of its own, and takes that back', function () {
+    $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
+    $zones = change($study, 'proposeZones', ['most' => 12])->json('zones.list');
+    $at = static fn (float $x, float $y): int => collect($zones)->sortBy(static fn (array $z): float => hypot($z['pieces'][0]['x'] - $x, $z['pieces'][0]['y'] - $y))->first()['number'];
+    [$one, $other] = [$at(0.17, 0.25), $at(0.83, 0.75)];
+    $both = change($study, 'mergeZones', ['zone' => $one, 'with' => $other])->assertOk();
+    $pieces = collect($both->json('zones.list'))->firstWhere('number', $one)['pieces'];
+    expect(array_column($pieces, 'where'))->toEqualCanonicalizing(['upper left', 'lower right']);
+    $parted = change($study, 'partZone', ['zone' => $one, 'x' => 0.83, 'y' => 0.75])->assertOk();
+    expect($parted->json('zones.list'))->toHaveCount(6)->and($parted->json('undoWords'))->toContain('a zone of its own');
+    expect($this->postJson("/api/studies/$study->id/survey/undo")->assertOk()->json('zones'))->toEqual($both->json('zones'));
+    change($study, 'partZone', ['zone' => $one, 'x' => 0.5, 'y' => 0.75])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'No piece'));
+});
+
 it('splits a zone along a drawn line, and refuses what can not be done with the cure', function () {
     $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
     change($study, 'renameZone', ['zone' => 1, 'name' => 'x'])->assertUnprocessable()->assertJsonPath('detail', 'There are no zones yet; let them be proposed first.');

@@ -48,6 +48,7 @@ export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
             <EditableName label="Name of the zone" value={zone.name} onChange={(name) => onChange({ kind: 'renameZone', zone: n, name })} />
             <p className="soft">
                 {Math.round(zone.area * 100)} % of the picture
+                {zone.pieces.length > 1 && ` in ${zone.pieces.length} pieces`}
                 {zone.keptWhite >= 0.005 && ` · ${Math.round(zone.keptWhite * 100)} % of it kept white`}
             </p>
             <Targets zone={zone} onChange={onChange} />
@@ -70,12 +71,41 @@ export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
                     ))}
                 </NativeSelect>
             </label>
+            {zone.pieces.length > 1 && <Part zone={zone} onChange={onChange} />}
             <div className="row">
                 <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
                 <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Draw more</WordButton>
                 <WordButton onPress={() => onTool({ kind: 'take', zone: n })}>Take away</WordButton>
             </div>
         </Detail>
+    );
+}
+
+/** A piece that is another thing of the same colour, a grey cat before a grey wall, becomes a zone of its own. */
+function Part({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'>) {
+    return (
+        <label>
+            Part
+            <NativeSelect
+                value=""
+                onChange={(e) => {
+                    const piece = zone.pieces[Number(e.target.value)];
+                    if (piece !== undefined) {
+                        onChange({ kind: 'partZone', zone: zone.number, x: piece.x, y: piece.y });
+                    }
+                }}
+                aria-label={`Make a piece of ${zone.name} a zone of its own`}
+            >
+                <option value="" disabled>
+                    make a piece a zone of its own …
+                </option>
+                {zone.pieces.map((piece, i) => (
+                    <option key={`${piece.x}/${piece.y}`} value={i}>
+                        {piece.where}, {(100 * piece.area).toFixed(piece.area < 0.01 ? 1 : 0)} % of the picture
+                    </option>
+                ))}
+            </NativeSelect>
+        </label>
     );
 }
 

@@ -5,9 +5,9 @@ import type { Zones, NewChange } from '../../../api/types';
 import { Column } from '../../../ui/Column';
 import { Button, NativeSelect, WordButton } from '../../../ui/controls';
 import type { Tool } from '../../../stage/drawing';
-
-import { ZoneDetail } from './ZoneDetail';
+import { pathOf } from '../../../stage/lines';
 import { Aired } from '../../../ui/layout';
+import { ZoneDetail } from './ZoneDetail';
 
 const Two = styled.div`
     display: grid;
@@ -28,7 +28,7 @@ const List = styled.ol`
     min-height: 180px;
     & button {
         display: grid;
-        grid-template-columns: 54px minmax(0, 1fr);
+        grid-template-columns: 54px minmax(0, 1fr) 40px;
         gap: 9px;
         align-items: center;
         width: 100%;
@@ -47,6 +47,11 @@ const List = styled.ol`
     }
     & .run span {
         flex: 1;
+    }
+    & svg {
+        width: 40px;
+        height: 30px;
+        background: var(--line);
     }
     & button[aria-pressed='true'] {
         font-weight: 700;
@@ -166,6 +171,9 @@ function ZoneList({ zones, chosen, onChosen }: { zones: Zones; chosen: number | 
                             ))}
                         </span>
                         {zone.name}
+                        <svg viewBox="0 0 40 30" aria-hidden="true">
+                            <path d={pathOf(zone.outlines, 40, 30, true)} fill="currentColor" fillRule="evenodd" />
+                        </svg>
                     </button>
                 </li>
             ))}
