@@ -151,7 +151,7 @@ final class DeskBoard
 
         return [
             'rest' => $now->progress->astray ? SequenceNote::of(new Sequence(array_slice($now->chain->passes, $now->laid)), $zone->roles())->toArray() : null,
-            'plan' => $this->planKey($zone), 'minutes' => PassMinutes::of($pass, $shares, $zone->place->area),
+            'plan' => $this->planKey($zone), 'minutes' => PassMinutes::of($pass, $shares, $zone->place->area, $zone->place->pieces),
             'film' => $mark->kind === MarkKind::Skipped || $now->laid === 0 ? 0.0 : $now->film($now->laid - 1, $ground->paper), 'zone_name' => $zone->place->name,
         ];
     }

@@ -14,8 +14,9 @@ final readonly class DeskZone
      * @param  float  $x  mm of its centre from the left edge of the drawing
      * @param  float  $y  mm from the upper
      * @param  float  $lightness  L* of its middle value
+     * @param  int  $pieces  that it lies in
      */
-    public function __construct(public int $number, public string $name, public float $area, public float $x, public float $y, public float $lightness, public Distance $distance = Distance::Middle)
+    public function __construct(public int $number, public string $name, public float $area, public float $x, public float $y, public float $lightness, public Distance $distance = Distance::Middle, public int $pieces = 1)
     {
     }
 }

@@ -22,6 +22,7 @@ final class DeskZones
     public static function of(LabelGrid $labels, float $wide, float $high, array $names, array $lightness, array $whites = [], array $distances = []): array
     {
         $mm2 = $wide * $high / ($labels->width * $labels->height);
+        $pieces = $labels->pieces();
         $zones = [];
         foreach ($labels->pixels() as $number => $pixels) {
             if (! isset($names[$number])) {
@@ -29,7 +30,7 @@ final class DeskZones
             }
             $x = array_sum(array_map(static fn (int $at): int => $at % $labels->width, $pixels)) / count($pixels);
             $y = array_sum(array_map(static fn (int $at): int => intdiv($at, $labels->width), $pixels)) / count($pixels);
-            $zones[$number] = new DeskZone($number, $names[$number], $mm2 * count($pixels) * (1 - ($whites[$number] ?? 0.0)), ($x + 0.5) / $labels->width * $wide, ($y + 0.5) / $labels->height * $high, $lightness[$number] ?? 50.0, $distances[$number] ?? Distance::Middle);
+            $zones[$number] = new DeskZone($number, $names[$number], $mm2 * count($pixels) * (1 - ($whites[$number] ?? 0.0)), ($x + 0.5) / $labels->width * $wide, ($y + 0.5) / $labels->height * $high, $lightness[$number] ?? 50.0, $distances[$number] ?? Distance::Middle, $pieces[$number]);
         }
         ksort($zones);
 

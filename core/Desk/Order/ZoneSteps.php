@@ -60,7 +60,7 @@ final class ZoneSteps
         $whole = max(1e-9, array_sum($shares));
         $shares = array_map(static fn (float $share): float => $share / $whole, $shares);
 
-        return array_map(static fn (int $at): DeskStep => new DeskStep($zone->number, $at, $passes[$at]->tool, $habits->pace * PassMinutes::of($passes[$at], $shares, $zone->area), self::drying($passes[$at], $habits), $passes[$at]->isOn($touches), $passes[$at]->marks), $order);
+        return array_map(static fn (int $at): DeskStep => new DeskStep($zone->number, $at, $passes[$at]->tool, $habits->pace * PassMinutes::of($passes[$at], $shares, $zone->area, $zone->pieces), self::drying($passes[$at], $habits), $passes[$at]->isOn($touches), $passes[$at]->marks), $order);
     }
 
     /** Minutes: a wash that is laid on firmly anywhere is a wet one. */

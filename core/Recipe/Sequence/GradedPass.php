@@ -27,6 +27,14 @@ final readonly class GradedPass
         return $this->tool instanceof Finish ? $this->tool : new Pass($this->tool, $mark->pressure());
     }
 
+    /** Whether both are the same to lay: two coats, where they follow each other. */
+    public function isLike(self $other): bool
+    {
+        $tool = static fn (self $pass): string => $pass->tool instanceof Finish ? $pass->tool->value : $pass->tool->id();
+
+        return $tool($this) === $tool($other) && $this->marks === $other->marks;
+    }
+
     /** @return list<int> the shades that it goes over */
     public function over(): array
     {

@@ -10,6 +10,8 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 /** A sequence as an artist would say it: "711 Dry reed over all of it in a whisper; 741 Slate step from the middle down, from light to firm in the darks". */
 final readonly class SequenceWords
 {
+    private const MANY = [2 => 'two', 3 => 'three', 4 => 'four'];
+
     /** @var list<int> the value run, lightest first */
     private array $run;
 
@@ -27,10 +29,27 @@ final readonly class SequenceWords
         return new self($sequence, $shades);
     }
 
-    /** The whole, one sentence. */
+    /** The whole, one sentence: coats that follow each other alike are told as one. */
     public function whole(): string
     {
-        return $this->sequence->passes === [] ? 'The paper is left bare.' : implode('; ', array_map($this->pass(...), $this->sequence->passes)).'.';
+        $said = [];
+        for ($at = 0, $n = count($this->sequence->passes); $at < $n; $at += $coats) {
+            $pass = $this->sequence->passes[$at];
+            for ($coats = 1; ($this->sequence->passes[$at + $coats] ?? null)?->isLike($pass) === true; $coats++);
+            $said[] = $coats === 1 ? $this->pass($pass) : $this->coats($pass, $coats);
+        }
+
+        return $said === [] ? 'The paper is left bare.' : implode('; ', $said).'.';
+    }
+
+    private function coats(GradedPass $pass, int $count): string
+    {
+        $many = self::MANY[$count] ?? (string) $count;
+        $marks = array_values(array_unique(array_filter($pass->marks), SORT_REGULAR));
+
+        return $pass->tool instanceof Finish || count($marks) > 1
+            ? $this->pass($pass).", in $many coats"
+            : trim("$many {$marks[0]->value} coats of {$pass->tool->record->number} {$pass->tool->record->name}").' '.$this->where($pass);
     }
 
     /** The numbers with their hardest marks, for a list of changes. */

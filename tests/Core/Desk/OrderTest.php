@@ -6,6 +6,7 @@ use Benchmarks\Desk\EveryOrder;
 use Benchmarks\Desk\RandomPlans;
 use KnottyPrism\Core\Desk\Order\DeskStep;
 use KnottyPrism\Core\Desk\Order\DeskZone;
+use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\FindOrder;
 use KnottyPrism\Core\Desk\Order\HandRest;
 use KnottyPrism\Core\Desk\Order\PassMinutes;
@@ -214,6 +215,11 @@ test('firmer takes longer, a wash less; what was really taken corrects it, once 
     $sorted = $by;
     sort($sorted);
     expect($by)->toBe($sorted)->and($minutes('solvent', PressureMark::Medium))->toBeLessThan($by[2]);
+    // The same area in many pieces takes a little longer.
+    $pass = new WorkPass('Line/1', [PressureMark::Light]);
+    expect(PassMinutes::of($pass, [1.0], 4000.0, 11) - PassMinutes::of($pass, [1.0], 4000.0))->toBeGreaterThan(1.0)->toBeLessThan(3.0);
+    $labels = new LabelGrid(6, 2, "\1\2\1\2\1\1\1\2\1\2\1\1");
+    expect(array_map(static fn (DeskZone $z): int => $z->pieces, DeskZones::of($labels, 60, 20, [1 => 'wall', 2 => 'columns'], [])))->toBe([1 => 3, 2 => 2]);
     expect(PassMinutes::pace(array_fill(0, 3, [10.0, 20.0])))->toBe(1.0)->and(PassMinutes::pace(array_fill(0, 12, [10.0, 20.0])))->toEqualWithDelta(2.0, 1e-9)
         ->and(PassMinutes::pace(array_fill(0, 6, [10.0, 20.0])))->toEqualWithDelta(sqrt(2), 1e-9)->and(PassMinutes::pace([...array_fill(0, 12, [10.0, 10.0]), [1.0, 300.0]]))->toBe(1.0);
     expect(array_map(PassMinutes::words(...), [0.0, 3.0, 44.0, 94.0, 100.0, 270.0, 290.0]))->toBe(['', 'about 10 minutes', 'about 40 minutes', 'about 90 minutes', 'about 1½ hours', 'about 4½ hours', 'about 5 hours']);

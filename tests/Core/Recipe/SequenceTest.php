@@ -209,6 +209,9 @@ it('is said as an artist would, and says why each pass is there', function () {
     expect($words->whole())->toBe('black black over all but the red door in a whisper; black black from the middle down lightly, a little firmer in the darks; blue blue over all of it from light in the lights to firm in the darks; black black only in the darkest firmly; red red in the red door alone at medium pressure.')
         ->and($words->inShort())->toContain('black whisper, black light to medium')
         ->and(SequenceWords::of(new Sequence([]), $shades)->whole())->toBe('The paper is left bare.');
+    [$even, $graded] = [new GradedPass(Pencils::named('blue'), [$light, $light, $light, $light]), new GradedPass(Pencils::named('red'), [null, $light, $firm, null])];
+    expect(SequenceWords::of(new Sequence([$even, $even, $graded, $graded, $graded, $even]), $shades)->whole())
+        ->toBe('two light coats of blue blue over all of it; red red from the middle down from light to firm in the darks, in three coats; blue blue over all of it lightly.');
     $reasons = PassReasons::of($sequence, $shades, Paper::whiteMedium());
     expect($reasons)->toHaveCount(5)->and($reasons[3])->toContain('Without it the dark ends')->toContain('too light')->and($reasons[4])->toContain('Without it the red door ends');
 });
