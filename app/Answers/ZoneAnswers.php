@@ -26,7 +26,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class ZoneAnswers
 {
     /** Raised when a zone may be read otherwise. */
-    private const VERSION = 5;
+    private const VERSION = 6;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 

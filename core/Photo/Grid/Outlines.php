@@ -135,6 +135,35 @@ final class Outlines
         return [array_keys($one), array_keys($two)];
     }
 
+    /**
+     * The pixels on a line across each pixel edge between two areas, from the one to the other; what lies beyond the frame is left out.
+     *
+     * @param  int  $reach  pixels to either side
+     * @return list<non-empty-list<int>>
+     */
+    public function across(int $zone, int $other, int $reach): array
+    {
+        $lines = [];
+        foreach ($this->edges[$zone] ?? [] as [$x0, $y0, $x1, $y1, $beyond]) {
+            if ($beyond !== $other) {
+                continue;
+            }
+            [$dx, $dy] = [$y0 - $y1, $x1 - $x0];
+            $x = min($x0, $x1) + ($dx < 0 ? -1 : 0);
+            $y = min($y0, $y1) + ($dy < 0 ? -1 : 0);
+            $line = [];
+            for ($step = $reach - 1; $step >= -$reach; $step--) {
+                [$u, $v] = [$x + $dx * $step, $y + $dy * $step];
+                if ($u >= 0 && $v >= 0 && $u < $this->width && $v < $this->height) {
+                    $line[] = $v * $this->width + $u;
+                }
+            }
+            $lines[] = $line === [] ? [$y * $this->width + $x] : $line;
+        }
+
+        return $lines;
+    }
+
     /** @return array<int, int> how many pixel edges an area shares with every other; 0 is the frame */
     public function shared(int $zone): array
     {

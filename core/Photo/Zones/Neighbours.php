@@ -11,7 +11,8 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
  * Two touching zones that end so alike along their border that a drawing would run them together, and which of the two to push which
- * way. Looked at where they meet: a zone that is light on the whole may well be dark there.
+ * way. Looked at where they meet: a zone that is light on the whole may well be dark there. Where the photo has no edge either, they grade
+ * into each other, and nothing is lost.
  */
 final readonly class Neighbours
 {
@@ -22,6 +23,11 @@ final readonly class Neighbours
 
     /** Pixels to either side of the border that are looked at. */
     private const DEPTH = 3;
+
+    /** The same for whether the photo has an edge there, and the ΔE (1976) from one pixel to the next that is one. */
+    private const REACH = 2;
+
+    private const NO_EDGE = 4.0;
 
     /** A border shorter than this share of the picture's width is a touch, not an edge. */
     private const LEAST_BORDER = 0.05;
@@ -44,6 +50,7 @@ final readonly class Neighbours
     public static function tooAlike(ZoneSheet $sheet, PixelGrid $grid, Outlines $outlines): array
     {
         $scale = new ValueScale;
+        $smooth = $grid->smoothed();
         $found = [];
         foreach (array_keys($sheet->notes) as $one) {
             foreach ($outlines->shared($one) as $other => $length) {
@@ -52,7 +59,7 @@ final readonly class Neighbours
                 }
                 [$here, $there] = array_map(static fn (array $pixels): Lab => self::mean($grid, $pixels), $outlines->alongside($one, $other, self::DEPTH));
                 $steps = $scale->difference($here, $there);
-                if (abs($steps) < self::ONE_STEP && $here->deltaE00($there) < self::TOLD_APART) {
+                if (abs($steps) < self::ONE_STEP && $here->deltaE00($there) < self::TOLD_APART && ! self::grades($smooth, $outlines, $one, $other)) {
                     $found[] = [$length, self::advised($sheet, $one, $other, $here, $there, $outlines->between($one, $other))];
                 }
             }
@@ -60,6 +67,23 @@ final readonly class Neighbours
         usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
         return array_column($found, 1);
+    }
+
+    /** Whether the photo itself has no edge along most of a border: what grades there is one thing in two zones, and no edge is lost. */
+    private static function grades(PixelGrid $smooth, Outlines $outlines, int $one, int $other): bool
+    {
+        $lines = $outlines->across($one, $other, self::REACH);
+        $graded = 0;
+        foreach ($lines as $line) {
+            $steepest = 0.0;
+            for ($i = 1, $n = count($line); $i < $n; $i++) {
+                [$from, $to] = [$line[$i - 1], $line[$i]];
+                $steepest = max($steepest, sqrt(($smooth->l[$from] - $smooth->l[$to]) ** 2 + ($smooth->a[$from] - $smooth->a[$to]) ** 2 + ($smooth->b[$from] - $smooth->b[$to]) ** 2));
+            }
+            $graded += $steepest < self::NO_EDGE ? 1 : 0;
+        }
+
+        return $graded > count($lines) / 2;
     }
 
     /** @param  list<list<float>>  $lines */

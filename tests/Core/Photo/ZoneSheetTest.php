@@ -173,17 +173,20 @@ it('keeps whites by value and by hand, the last word being the brush', function 
 
 it('marks touching zones that end within a value step, and advises which to push', function () {
     // Alike where they meet, though their middles are far apart.
-    $alike = greys(60, 40, static fn (int $x): float => $x < 30 ? 20 + 1.4 * $x : 64);
+    $alike = greys(60, 40, static fn (int $x): float => $x < 30 ? 20 + 1.4 * $x : 66);
     $found = Neighbours::tooAlike($sheet = twoZones(), $alike, new Outlines($sheet->labels));
     expect($found)->toHaveCount(1)->and($found[0]->words)->toContain('"left" and "right" meet')->and(count($found[0]->lines[0]))->toBeGreaterThan(20)
         ->and(abs($found[0]->stepsApart))->toBeLessThan(1.0);
+    // Where the photo only grades nothing is lost.
+    $pales = greys(60, 40, static fn (int $x): float => 20 + 1.0 * $x);
+    expect(Neighbours::tooAlike($sheet, $pales, new Outlines($sheet->labels)))->toBe([]);
     // Two steps apart at the border: an edge that holds, though the middles are alike.
     $apart = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 + 0.9 * $x : 52);
     expect(Neighbours::tooAlike($sheet, $apart, new Outlines($sheet->labels)))->toBe([]);
     // Same value, other colour: told apart all the same.
     $colours = gridOf(60, 40, static fn (int $x): array => $x < 30 ? [55, 40, 20] : [55, -30, -20]);
     expect(Neighbours::tooAlike($sheet, $colours, new Outlines($sheet->labels)))->toBe([]);
-    $flat = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 : 53);
+    $flat = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 : 55);
     $advice = static fn (ZoneSheet $s): Neighbours => Neighbours::tooAlike($s, $flat, new Outlines($s->labels))[0];
     $far = $advice(twoZones(right: new ZoneNote('right', distance: Distance::Far)));
     expect([$far->push, $far->lighter])->toBe([2, true])->and($far->words)->toContain('what is far is lighter');
