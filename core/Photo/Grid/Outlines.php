@@ -117,22 +117,14 @@ final class Outlines
      */
     public function alongside(int $zone, int $other, int $depth): array
     {
-        $one = $two = [];
-        foreach ($this->edges[$zone] ?? [] as [$x0, $y0, $x1, $y1, $beyond]) {
-            if ($beyond !== $other) {
-                continue;
-            }
-            // Inward is to the right of the edge.
-            [$dx, $dy] = [$y0 - $y1, $x1 - $x0];
-            $x = min($x0, $x1) + ($dx < 0 ? -1 : 0);
-            $y = min($y0, $y1) + ($dy < 0 ? -1 : 0);
-            for ($step = 0; $step < $depth; $step++) {
-                $this->collect($one, $x + $dx * $step, $y + $dy * $step, $zone);
-                $this->collect($two, $x - $dx * ($step + 1), $y - $dy * ($step + 1), $other);
+        $sides = [$zone => [], $other => []];
+        foreach ($this->across($zone, $other, $depth) as $line) {
+            foreach ($line as $at) {
+                $sides[ord($this->labels[$at])][$at] = true;
             }
         }
 
-        return [array_keys($one), array_keys($two)];
+        return [array_keys($sides[$zone]), array_keys($sides[$other])];
     }
 
     /**
@@ -168,14 +160,6 @@ final class Outlines
     public function shared(int $zone): array
     {
         return array_count_values(array_column($this->edges[$zone] ?? [], 4));
-    }
-
-    /** @param  array<int, true>  $into */
-    private function collect(array &$into, int $x, int $y, int $zone): void
-    {
-        if ($x >= 0 && $y >= 0 && $x < $this->width && $y < $this->height && ord($this->labels[$y * $this->width + $x]) === $zone) {
-            $into[$y * $this->width + $x] = true;
-        }
     }
 
     /** @return list<non-empty-list<array{int, int, int, int, int}>> edges from x, y to x, y, with what lies beyond */

@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Photo\Zones;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Grid\CutZone;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Places;
 use KnottyPrism\Core\Photo\Grid\Raster;

@@ -19,7 +19,7 @@ describe('zones', () => {
         const calls = { onChosen: vi.fn(), onTool: vi.fn(), onChange: vi.fn() };
         render(
             <MemoryRouter>
-                <ZonesColumn zones={what} chosen={chosen} busy={false} {...calls} />
+                <ZonesColumn zones={what} chosen={chosen} busy={false} at={{ x: 0.3, y: 0.4 }} {...calls} />
             </MemoryRouter>,
         );
         return calls;
@@ -51,6 +51,7 @@ describe('zones', () => {
         fireEvent.change(detail.getByDisplayValue('smooth'), { target: { value: 'soft and fuzzy' } });
         fireEvent.change(detail.getByLabelText('Merge another zone into rope'), { target: { value: '1' } });
         fireEvent.change(detail.getByLabelText('Make a piece of rope a zone of its own'), { target: { value: '1' } });
+        fireEvent.change(detail.getByLabelText('Make a piece of rope a zone of its own'), { target: { value: '-1' } });
         press('Drop red');
         fireEvent.change(detail.getByLabelText('Name of touch 1'), { target: { value: 'columns' } });
         fireEvent.blur(detail.getByLabelText('Name of touch 1'));
@@ -58,11 +59,12 @@ describe('zones', () => {
         act(() => detail.getByRole('slider', { name: /^dark/ }).focus());
         fireEvent.keyDown(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
         fireEvent.keyUp(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
-        expect(onChange.mock.calls.slice(0, 7).map(([c]) => c as unknown)).toEqual([
+        expect(onChange.mock.calls.slice(0, 8).map(([c]) => c as unknown)).toEqual([
             { kind: 'describeZone', zone: 4, distance: 'far' },
             { kind: 'describeZone', zone: 4, surface: 'soft and fuzzy' },
             { kind: 'mergeZones', zone: 4, with: 1 },
             { kind: 'partZone', zone: 4, x: 0.8, y: 0.75 },
+            { kind: 'partZone', zone: 4, x: 0.3, y: 0.4 },
             { kind: 'setTouches', zone: 4, touches: [{ name: 'teal', x: 0.7, y: 0.6 }] },
             {
                 kind: 'setTouches',

@@ -93,6 +93,7 @@ export function PhotoColumns({ place }: { place: PhotoPlaceState }) {
                     zones={zones}
                     chosen={chosenZone}
                     busy={handle.waiting > 0}
+                    at={place.share}
                     onChosen={setChosenZone}
                     onTool={drawing.take}
                     onChange={handle.change}

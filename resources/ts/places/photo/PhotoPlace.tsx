@@ -1,11 +1,10 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
 import type { Study } from '../../api/types';
 import { GrainProvider } from '../../dabs/grain';
 import { Page } from '../../ui/layout';
-import { EmptyPlace } from './EmptyPlace';
 import { Notice } from '../../ui/Notice';
 import { PhotoScreen } from './PhotoScreen';
 
@@ -13,6 +12,8 @@ import { StudyBar } from '../../app/StudyBar';
 import { TopBar } from '../../app/TopBar';
 import { useStudyInHand } from '../../app/useStudyInHand';
 import { useStudyChanges } from '../../api/studies';
+
+const EmptyPlace = lazy(async () => ({ default: (await import('./EmptyPlace')).EmptyPlace }));
 
 const Middle = styled.main`
     padding: 24px;
@@ -52,7 +53,9 @@ export function PhotoPlace() {
                     <PhotoScreen key={study.id} study={study} fresh={study.id === opened} onPhoto={openPhoto} onFault={setFault} />
                 )}
                 {studies.isPending && <Middle aria-busy="true">Opening your studies…</Middle>}
-                {studies.data !== undefined && study === undefined && <EmptyPlace opening={open.isPending} onPhoto={openPhoto} />}
+                <Suspense fallback={null}>
+                    {studies.data !== undefined && study === undefined && <EmptyPlace opening={open.isPending} onPhoto={openPhoto} />}
+                </Suspense>
             </Page>
         </GrainProvider>
     );

@@ -35,12 +35,14 @@ const SURFACES = ['hard and shiny', 'smooth', 'soft and fuzzy', 'rough'] as cons
 interface ZoneDetailProps {
     zone: Zone;
     zones: Zones;
+    /** Where the ring is, as shares of the photo. */
+    at: { x: number; y: number };
     onChange: (change: NewChange) => void;
     onTool: (tool: Tool) => void;
 }
 
 /** What was said about one zone, what it asks for, and what can be done to its shape. */
-export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
+export function ZoneDetail({ zone, zones, at, onChange, onTool }: ZoneDetailProps) {
     const n = zone.number;
     const others = zones.list.filter((z) => z.number !== n);
     return (
@@ -71,7 +73,7 @@ export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
                     ))}
                 </NativeSelect>
             </label>
-            {zone.pieces.length > 1 && <Part zone={zone} onChange={onChange} />}
+            {zone.pieces.length > 1 && <Part zone={zone} at={at} onChange={onChange} />}
             <div className="row">
                 <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
                 <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Draw more</WordButton>
@@ -82,23 +84,22 @@ export function ZoneDetail({ zone, zones, onChange, onTool }: ZoneDetailProps) {
 }
 
 /** A piece that is another thing of the same colour, a grey cat before a grey wall, becomes a zone of its own. */
-function Part({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'>) {
+function Part({ zone, at, onChange }: Pick<ZoneDetailProps, 'zone' | 'at' | 'onChange'>) {
     return (
         <label>
             Part
             <NativeSelect
                 value=""
                 onChange={(e) => {
-                    const piece = zone.pieces[Number(e.target.value)];
-                    if (piece !== undefined) {
-                        onChange({ kind: 'partZone', zone: zone.number, x: piece.x, y: piece.y });
-                    }
+                    const { x, y } = zone.pieces[Number(e.target.value)] ?? at;
+                    onChange({ kind: 'partZone', zone: zone.number, x, y });
                 }}
                 aria-label={`Make a piece of ${zone.name} a zone of its own`}
             >
                 <option value="" disabled>
                     make a piece a zone of its own …
                 </option>
+                <option value="-1">the piece under the ring</option>
                 {zone.pieces.map((piece, i) => (
                     <option key={`${piece.x}/${piece.y}`} value={i}>
                         {piece.where}, {(100 * piece.area).toFixed(piece.area < 0.01 ? 1 : 0)} % of the picture

@@ -82,6 +82,8 @@ interface ZonesColumnProps {
     zones: Zones | null | undefined;
     chosen: number | null;
     busy: boolean;
+    /** Where the ring is, as shares of the photo. */
+    at: { x: number; y: number };
     onChosen: (zone: number) => void;
     onTool: (tool: Tool) => void;
     onChange: (change: NewChange) => void;
@@ -90,7 +92,7 @@ interface ZonesColumnProps {
 const COUNTS = [5, 8, 11, 14, 17, 20];
 
 /** The zones by name with their values, and the chosen one written out. */
-export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }: ZonesColumnProps) {
+export function ZonesColumn({ zones, chosen, busy, at, onChosen, onTool, onChange }: ZonesColumnProps) {
     const propose = <Propose first={zones === null} busy={busy} onPropose={(most) => onChange({ kind: 'proposeZones', most })} />;
     if (zones === undefined) {
         return (
@@ -125,7 +127,7 @@ export function ZonesColumn({ zones, chosen, busy, onChosen, onTool, onChange }:
                 {current === undefined ? (
                     <Aired>Choose a zone here or on the photo.</Aired>
                 ) : (
-                    <ZoneDetail key={current.number} zone={current} zones={zones} onChange={onChange} onTool={onTool} />
+                    <ZoneDetail key={current.number} zone={current} zones={zones} at={at} onChange={onChange} onTool={onTool} />
                 )}
             </Two>
         </Column>

@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Photo\Zones;
-
-use KnottyPrism\Core\Photo\Grid\LabelGrid;
-use KnottyPrism\Core\Photo\Grid\Places;
+namespace KnottyPrism\Core\Photo\Grid;
 
 /** Cuts one zone in two along some pixels. */
 final class CutZone
