@@ -2818,7 +2818,7 @@ export interface components {
             touches: components["schemas"]["Touch"][];
             /** @description whether someone placed its touches */
             placed: boolean;
-            /** @description connected pieces */
+            /** @description connected pieces, the largest first */
             pieces: components["schemas"]["ZonePiece"][];
             outlines: components["schemas"]["Line"][];
         };

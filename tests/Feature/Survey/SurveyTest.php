@@ -167,7 +167,7 @@ it('makes a change that is sent twice only once', function () {
 });
 
 it('marks zones that end alike and shows in grey what a push would do', function () {
-    $study = $this->fields('#8a8a8a', '#919191', '#20242a', '#f0f0f0', '#b8442c', '#2c5f86');
+    $study = $this->fields('#8a8a8a', '#979797', '#20242a', '#f0f0f0', '#b8442c', '#2c5f86');
     $answer = change($study, 'proposeZones', ['most' => 12])->assertOk();
     // What is so alike may well be proposed as one zone; then it is split where the two meet.
     if (count($answer->json('zones.list')) < 6) {
