@@ -11,7 +11,7 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 final readonly class Crumbs
 {
     /** Pieces below this share of the picture, and below that one where they stand out by so much, ΔE00. */
-    private const LEAST = 0.002;
+    private const LEAST = 0.0015;
 
     private const LEAST_STANDING_OUT = 0.0003;
 
