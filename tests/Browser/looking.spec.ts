@@ -105,6 +105,35 @@ test('a touch is put on the photo, named, moved by keys, dropped, and every step
     await expect(names).toHaveCount(before);
 });
 
+test('one piece of a zone becomes a zone of its own, by name or under the ring, and both are taken back', async ({ page }) => {
+    await open(page, 'Zones');
+    const before = await zonesList(page).count();
+    await zonesList(page).filter({ hasText: 'tar and deep shadow' }).getByRole('button').click();
+    const part = page.getByLabel('Make a piece of tar and deep shadow a zone of its own');
+    const named = saved(page);
+    await part.selectOption({ index: 2 });
+    await named;
+    await expect(zonesList(page)).toHaveCount(before + 1);
+    await expect(zonesList(page).filter({ hasText: 'tar and deep shadow 2' })).toHaveCount(1);
+    // A stake before the sea, pointed at; and then the sea, where no piece of it lies.
+    const box = (await stage(page).boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+    await page.mouse.click(box.x + 0.4586 * box.width, box.y + 0.22 * box.height);
+    const pointed = saved(page);
+    await part.selectOption({ label: 'the piece under the ring' });
+    await pointed;
+    await expect(zonesList(page)).toHaveCount(before + 2);
+    await page.mouse.click(box.x + 0.2 * box.width, box.y + 0.08 * box.height);
+    await zonesList(page).filter({ hasText: 'tar and deep shadow' }).first().getByRole('button').click();
+    await part.selectOption({ label: 'the piece under the ring' });
+    await expect(page.getByRole('alert').filter({ hasText: 'No piece of "tar and deep shadow" lies there' })).toBeVisible();
+    for (let i = 0; i < 2; i++) {
+        const undone = saved(page);
+        await history(page, 'Undo: make a piece').click();
+        await undone;
+    }
+    await expect(zonesList(page)).toHaveCount(before);
+});
+
 test('what is done while the connection is gone is kept, said, and made when it is back', async ({ page }) => {
     await open(page, 'Zones');
     await zonesList(page).filter({ hasText: 'sea' }).getByRole('button').click();
