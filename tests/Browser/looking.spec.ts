@@ -107,6 +107,7 @@ test('a touch is put on the photo, named, moved by keys, dropped, and every step
 
 test('one piece of a zone becomes a zone of its own, by name or under the ring, and both are taken back', async ({ page }) => {
     await open(page, 'Zones');
+    await expect(zonesList(page).first()).toBeVisible();
     const before = await zonesList(page).count();
     await zonesList(page).filter({ hasText: 'tar and deep shadow' }).getByRole('button').click();
     const part = page.getByLabel('Make a piece of tar and deep shadow a zone of its own');

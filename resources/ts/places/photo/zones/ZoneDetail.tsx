@@ -22,6 +22,14 @@ const Detail = styled.div`
         grid-template-columns: 74px minmax(0, 1fr);
         align-items: center;
     }
+    & .two {
+        display: flex;
+        gap: 10px;
+    }
+    & .two > * {
+        flex: 1 1 0;
+        min-width: 0;
+    }
     & .soft {
         color: var(--soft-ink);
         font-size: var(--size-note);
@@ -56,24 +64,26 @@ export function ZoneDetail({ zone, zones, at, onChange, onTool }: ZoneDetailProp
             <Targets zone={zone} onChange={onChange} />
             <Touches zone={zone} onChange={onChange} onTool={onTool} />
             <Described zone={zone} onChange={onChange} />
-            <label>
-                Merge
-                <NativeSelect
-                    value=""
-                    onChange={(e) => onChange({ kind: 'mergeZones', zone: n, with: Number(e.target.value) })}
-                    aria-label={`Merge another zone into ${zone.name}`}
-                >
-                    <option value="" disabled>
-                        with …
-                    </option>
-                    {others.map((z) => (
-                        <option key={z.number} value={z.number}>
-                            {z.name}
+            <div className="field">
+                <span>Shape</span>
+                <div className="two">
+                    <NativeSelect
+                        value=""
+                        onChange={(e) => onChange({ kind: 'mergeZones', zone: n, with: Number(e.target.value) })}
+                        aria-label={`Merge another zone into ${zone.name}`}
+                    >
+                        <option value="" disabled>
+                            merge with …
                         </option>
-                    ))}
-                </NativeSelect>
-            </label>
-            {zone.pieces.length > 1 && <Part zone={zone} at={at} onChange={onChange} />}
+                        {others.map((z) => (
+                            <option key={z.number} value={z.number}>
+                                {z.name}
+                            </option>
+                        ))}
+                    </NativeSelect>
+                    {zone.pieces.length > 1 && <Part zone={zone} at={at} onChange={onChange} />}
+                </div>
+            </div>
             <div className="row">
                 <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
                 <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Draw more</WordButton>
@@ -86,27 +96,24 @@ export function ZoneDetail({ zone, zones, at, onChange, onTool }: ZoneDetailProp
 /** A piece that is another thing of the same colour, a grey cat before a grey wall, becomes a zone of its own. */
 function Part({ zone, at, onChange }: Pick<ZoneDetailProps, 'zone' | 'at' | 'onChange'>) {
     return (
-        <label>
-            Part
-            <NativeSelect
-                value=""
-                onChange={(e) => {
-                    const { x, y } = zone.pieces[Number(e.target.value)] ?? at;
-                    onChange({ kind: 'partZone', zone: zone.number, x, y });
-                }}
-                aria-label={`Make a piece of ${zone.name} a zone of its own`}
-            >
-                <option value="" disabled>
-                    make a piece a zone of its own …
+        <NativeSelect
+            value=""
+            onChange={(e) => {
+                const { x, y } = zone.pieces[Number(e.target.value)] ?? at;
+                onChange({ kind: 'partZone', zone: zone.number, x, y });
+            }}
+            aria-label={`Make a piece of ${zone.name} a zone of its own`}
+        >
+            <option value="" disabled>
+                part off a piece …
+            </option>
+            <option value="-1">the piece under the ring</option>
+            {zone.pieces.map((piece, i) => (
+                <option key={`${piece.x}/${piece.y}`} value={i}>
+                    {piece.where}, {(100 * piece.area).toFixed(piece.area < 0.01 ? 1 : 0)} % of the picture
                 </option>
-                <option value="-1">the piece under the ring</option>
-                {zone.pieces.map((piece, i) => (
-                    <option key={`${piece.x}/${piece.y}`} value={i}>
-                        {piece.where}, {(100 * piece.area).toFixed(piece.area < 0.01 ? 1 : 0)} % of the picture
-                    </option>
-                ))}
-            </NativeSelect>
-        </label>
+            ))}
+        </NativeSelect>
     );
 }
 
