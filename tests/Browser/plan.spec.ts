@@ -151,11 +151,13 @@ test('the unseen photo goes from zones to a printed plan wholly by keyboard', as
 test('a pass is put where another one is, by the mouse and by the keyboard', async ({ page }) => {
     await open(page);
     await planned(page);
-    await zones(page).filter({ hasText: 'rope' }).click();
+    await zones(page).filter({ hasText: 'sea' }).click();
     const numbers = () => passes(page).locator('b').allInnerTexts();
     const before = await numbers();
     await page.getByLabel('Add a pass at the end').fill('745 Bollard iron');
     await expect.poll(numbers).toEqual([...before, '745']);
+    // What each pass is for comes with the answer, and makes its row higher or lower.
+    await page.waitForLoadState('networkidle');
     const grip = (at: number): Locator => page.getByRole('button', { name: `Move pass ${at}`, exact: true });
     const middle = async (at: number): Promise<[number, number]> => {
         const box = await grip(at).boundingBox();
@@ -184,7 +186,7 @@ test('a pass is put where another one is, by the mouse and by the keyboard', asy
     await page.keyboard.press('Escape');
     await expect.poll(numbers).toEqual([before[0], '745', ...before.slice(1)]);
     for (let i = 0; i < 3; i++) {
-        await page.getByRole('button', { name: 'Undo: change the sequence, "rope"' }).click();
+        await page.getByRole('button', { name: 'Undo: change the sequence, "sea"' }).click();
     }
     await expect.poll(numbers).toEqual(before);
 });
