@@ -28,9 +28,8 @@ final class DeskZones
             if (! isset($names[$number])) {
                 continue;
             }
-            $x = array_sum(array_map(static fn (int $at): int => $at % $labels->width, $pixels)) / count($pixels);
-            $y = array_sum(array_map(static fn (int $at): int => intdiv($at, $labels->width), $pixels)) / count($pixels);
-            $zones[$number] = new DeskZone($number, $names[$number], $mm2 * count($pixels) * (1 - ($whites[$number] ?? 0.0)), ($x + 0.5) / $labels->width * $wide, ($y + 0.5) / $labels->height * $high, $lightness[$number] ?? 50.0, $distances[$number] ?? Distance::Middle, $pieces[$number]);
+            [$x, $y] = $labels->middleOf($pixels);
+            $zones[$number] = new DeskZone($number, $names[$number], $mm2 * count($pixels) * (1 - ($whites[$number] ?? 0.0)), $x * $wide, $y * $high, $lightness[$number] ?? 50.0, $distances[$number] ?? Distance::Middle, $pieces[$number]);
         }
         ksort($zones);
 

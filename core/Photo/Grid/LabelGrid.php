@@ -70,10 +70,28 @@ final readonly class LabelGrid
     /** The zone at a place, in shares of width and height; a place outside is taken as on the edge. */
     public function at(float $x, float $y): int
     {
-        $column = max(0, min($this->width - 1, (int) ($x * $this->width)));
-        $row = max(0, min($this->height - 1, (int) ($y * $this->height)));
+        return ord($this->bytes[$this->pixelAt($x, $y)]);
+    }
 
-        return ord($this->bytes[$row * $this->width + $column]);
+    /** The pixel at such a place. */
+    public function pixelAt(float $x, float $y): int
+    {
+        return max(0, min($this->height - 1, (int) ($y * $this->height))) * $this->width + max(0, min($this->width - 1, (int) ($x * $this->width)));
+    }
+
+    /**
+     * The middle of some pixels.
+     *
+     * @param  non-empty-list<int>  $pixels
+     * @return array{float, float} as shares of width and height
+     */
+    public function middleOf(array $pixels): array
+    {
+        $n = count($pixels);
+        $x = array_sum(array_map(fn (int $at): int => $at % $this->width, $pixels)) / $n;
+        $y = array_sum(array_map(fn (int $at): int => intdiv($at, $this->width), $pixels)) / $n;
+
+        return [($x + 0.5) / $this->width, ($y + 0.5) / $this->height];
     }
 
     public function has(int $zone): bool
@@ -87,7 +105,7 @@ final readonly class LabelGrid
         return count_chars($this->bytes, 1);
     }
 
-    /** @return array<int, list<int>> pixels by zone */
+    /** @return array<int, non-empty-list<int>> pixels by zone */
     public function pixels(): array
     {
         $pixels = [];

@@ -113,7 +113,7 @@ final class Outlines
     /**
      * Pixels to either side of the border between two areas, some steps deep.
      *
-     * @return array{list<int>, list<int>}
+     * @return array{list<int>, list<int>} none where they do not touch
      */
     public function alongside(int $zone, int $other, int $depth): array
     {

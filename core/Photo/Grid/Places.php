@@ -49,7 +49,7 @@ final readonly class Places
         return strtr($labels, self::EMPTY, $from[0]);
     }
 
-    /** @return list<list<int>> connected pieces of one byte */
+    /** @return list<non-empty-list<int>> connected pieces of one byte */
     public function pieces(string $labels, string $byte): array
     {
         $pieces = [];

@@ -57,7 +57,11 @@ final readonly class Neighbours
                 if ($other <= $one || $length < self::LEAST_BORDER * $sheet->labels->width) {
                     continue;
                 }
-                [$here, $there] = array_map(static fn (array $pixels): Lab => self::mean($grid, $pixels), $outlines->alongside($one, $other, self::DEPTH));
+                [$near, $beyond] = $outlines->alongside($one, $other, self::DEPTH);
+                if ($near === [] || $beyond === []) {
+                    continue;
+                }
+                [$here, $there] = [$grid->mean($near), $grid->mean($beyond)];
                 $steps = $scale->difference($here, $there);
                 if (abs($steps) < self::ONE_STEP && $here->deltaE00($there) < self::TOLD_APART && ! self::grades($smooth, $outlines, $one, $other)) {
                     $found[] = [$length, self::advised($sheet, $one, $other, $here, $there, $outlines->between($one, $other))];
@@ -133,14 +137,5 @@ final readonly class Neighbours
     private static function isLighter(Lab $own, Lab $neighbour): bool
     {
         return ($own->l > $neighbour->l && $own->l <= self::ROOM[1]) || $own->l < self::ROOM[0] + 12;
-    }
-
-    /** @param  list<int>  $pixels */
-    private static function mean(PixelGrid $grid, array $pixels): Lab
-    {
-        $n = max(1, count($pixels));
-        $of = static fn (array $channel): float => array_sum(array_map(static fn (int $at): float => $channel[$at], $pixels)) / $n;
-
-        return new Lab($of($grid->l), $of($grid->a), $of($grid->b));
     }
 }

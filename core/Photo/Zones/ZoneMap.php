@@ -42,30 +42,20 @@ final readonly class ZoneMap
         }
         usort($pixels, static fn (array $a, array $b): int => count($b) <=> count($a));
         $whites = (new KeptWhites)->on($grid);
-        $measured = array_map(static fn (array $own): Zone => Zone::measured($grid, $own, whites: $whites), $pixels);
-        $names = ZoneName::all(array_map(static fn (Zone $zone, array $own): array => [$zone->targets['mid'], self::middle($grid, $own)], $measured, $pixels));
-        $zones = [];
         $byPixel = array_fill(0, $grid->count(), 0);
         foreach ($pixels as $index => $own) {
-            $zones[$index + 1] = $measured[$index]->named($names[$index]);
             foreach ($own as $at) {
                 $byPixel[$at] = $index + 1;
             }
         }
+        $map = LabelGrid::ofNumbers($grid->width, $grid->height, $byPixel);
+        $measured = array_map(static fn (array $own): Zone => Zone::measured($grid, $own, whites: $whites), $pixels);
+        $names = ZoneName::all(array_map(static fn (Zone $zone, array $own): array => [$zone->targets['mid'], $map->middleOf($own)], $measured, $pixels));
+        $zones = [];
+        foreach ($measured as $index => $zone) {
+            $zones[$index + 1] = $zone->named($names[$index]);
+        }
 
-        return new self(LabelGrid::ofNumbers($grid->width, $grid->height, $byPixel), $zones);
-    }
-
-    /**
-     * @param  non-empty-list<int>  $pixels
-     * @return array{float, float} as shares of the picture
-     */
-    private static function middle(PixelGrid $grid, array $pixels): array
-    {
-        $n = count($pixels);
-        $x = array_sum(array_map(static fn (int $at): int => $at % $grid->width, $pixels)) / $n;
-        $y = array_sum(array_map(static fn (int $at): int => intdiv($at, $grid->width), $pixels)) / $n;
-
-        return [($x + 0.5) / $grid->width, ($y + 0.5) / $grid->height];
+        return new self($map, $zones);
     }
 }

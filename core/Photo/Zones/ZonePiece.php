@@ -26,12 +26,11 @@ final readonly class ZonePiece
         [$width, $height] = [$labels->width, $labels->height];
         $pieces = [];
         foreach ((new Places($width, $height))->pieces($labels->bytes, chr($zone)) as $pixels) {
-            $n = count($pixels);
-            $x = array_sum(array_map(static fn (int $at): int => $at % $width, $pixels)) / $n;
-            $y = array_sum(array_map(static fn (int $at): int => intdiv($at, $width), $pixels)) / $n;
+            [$x, $y] = $labels->middleOf($pixels);
             // The middle of a bent piece may lie outside of it.
-            $nearest = array_reduce($pixels, static fn (int $best, int $at): int => hypot($at % $width - $x, intdiv($at, $width) - $y) < hypot($best % $width - $x, intdiv($best, $width) - $y) ? $at : $best, $pixels[0] ?? 0);
-            $pieces[] = new self($pixels === [] ? [0] : $pixels, $n / ($width * $height), [($nearest % $width + 0.5) / $width, (intdiv($nearest, $width) + 0.5) / $height], ZoneName::place(($x + 0.5) / $width, ($y + 0.5) / $height));
+            $off = static fn (int $at): float => hypot($at % $width + 0.5 - $x * $width, intdiv($at, $width) + 0.5 - $y * $height);
+            $nearest = array_reduce($pixels, static fn (int $best, int $at): int => $off($at) < $off($best) ? $at : $best, $pixels[0]);
+            $pieces[] = new self($pixels, count($pixels) / ($width * $height), [($nearest % $width + 0.5) / $width, (intdiv($nearest, $width) + 0.5) / $height], ZoneName::place($x, $y));
         }
         usort($pieces, static fn (self $a, self $b): int => $b->area <=> $a->area);
 
@@ -40,9 +39,6 @@ final readonly class ZonePiece
 
     public function holds(LabelGrid $labels, float $x, float $y): bool
     {
-        $column = max(0, min($labels->width - 1, (int) ($x * $labels->width)));
-        $row = max(0, min($labels->height - 1, (int) ($y * $labels->height)));
-
-        return in_array($row * $labels->width + $column, $this->pixels, true);
+        return in_array($labels->pixelAt($x, $y), $this->pixels, true);
     }
 }
