@@ -25,6 +25,7 @@ use KnottyPrism\Core\Picture\Preview\DrawnShade;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\LaidTones;
 use KnottyPrism\Core\Picture\Preview\Material;
+use KnottyPrism\Core\Picture\Preview\PressedRun;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 
@@ -104,7 +105,7 @@ function zones(PlannedPicture $plan, string $drawn, Material $material): float
         if (count($own) < 0.02 * $material->width * $material->height) {
             continue;
         }
-        $foreseen = $tones->over($run, PHP_INT_MAX);
+        $foreseen = $tones->over(new PressedRun($run, $plan->paper), PHP_INT_MAX);
         $sums = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
         foreach ($own as $at) {
             $mean = $foreseen[ord($material->levels[$at])]->mean;

@@ -10,6 +10,8 @@ use App\Desk\DeskKeeper;
 use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
+use App\Photos\BorderReader;
+use App\Photos\SurveyRepository;
 use App\Plans\PlanGround;
 use App\Plans\PlanParts;
 use App\Resources\OrderResource;
@@ -38,7 +40,7 @@ final class DeskAnswers
     /** Marks that are told of: the last ones. */
     private const TOLD = 12;
 
-    public function __construct(private readonly DeskBoard $board, private readonly DeskKeeper $keeper, private readonly PlanParts $parts)
+    public function __construct(private readonly DeskBoard $board, private readonly DeskKeeper $keeper, private readonly PlanParts $parts, private readonly SurveyRepository $surveys, private readonly BorderReader $borders)
     {
     }
 
@@ -62,14 +64,16 @@ final class DeskAnswers
         $shown = array_map(fn (ZoneAtDesk $z): array => $this->sequence($ground, $z), $zones);
         [$sessions, $ends] = Sessions::after($this->keeper->sitting($marks, $habits), $order, $habits->session);
         $outlines = $this->outlines($ground, array_keys($zones));
+        $survey = $this->surveys->current($study);
+        [$graded, $runsOut] = [$this->borders->graded($survey, $study->photo()), $this->borders->runsOut($study, $survey)];
         $left = array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $order));
         $done = array_sum(array_map(static fn (ZoneAtDesk $z): float => $z->minutesLaid($habits), $zones));
 
         return [
             ...$common, 'cannot' => null,
-            'steps' => array_map(fn (PlacedStep $p): array => DeskParts::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $ground), $order),
+            'steps' => array_map(fn (PlacedStep $p): array => DeskParts::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $runsOut[$p->step->zone], $ground), $order),
             'sessions' => array_map(static fn (array $s): array => DeskParts::session($s, $zones), $sessions),
-            'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, ...$outlines[$z->place->number]), array_values($zones)),
+            'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $graded, ...$outlines[$z->place->number]), array_values($zones)),
             'marks' => array_map(static fn (DeskMarkRow $m): array => DeskParts::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),
             'wet' => DeskParts::wet($marks, $habits, array_keys($zones)),
             'sessionEnds' => $ends,

@@ -27,7 +27,7 @@ use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
-use KnottyPrism\Core\Photo\Grid\Outlines;
+use KnottyPrism\Core\Photo\Borders\GradedBorder;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
@@ -48,9 +48,10 @@ final class DeskParts
     /**
      * @param  array<string, mixed>  $shown  the zone's chain, see {@see SequenceResource::answer()}
      * @param  array<string, string>  $seen  the photo's colours, by role
+     * @param  ?string  $runsOut  where the zone's passes run out into others
      * @return array<string, mixed>
      */
-    public static function step(ZoneAtDesk $zone, PlacedStep $placed, array $shown, array $seen, PlanGround $ground): array
+    public static function step(ZoneAtDesk $zone, PlacedStep $placed, array $shown, array $seen, ?string $runsOut, PlanGround $ground): array
     {
         $at = $placed->step->pass;
         $pass = $zone->chain->passes[$at];
@@ -65,6 +66,7 @@ final class DeskParts
             ...self::tool($pass), 'marks' => $passes[$at]['marks'], 'how' => ucfirst($shown['manners'][$at]), 'reason' => $passes[$at]['reason'],
             'point' => HowToLay::point($work, $zone->touches(), $zone->areaOf($work), $at === 0),
             'strokes' => HowToLay::strokes($work, self::strokes($ground->sheet->settings->strokes[$zone->place->number] ?? null), $note->surface),
+            'runsOut' => $placed->step->touches || $work->finish === Finish::Lift ? null : $runsOut,
             'shades' => array_map(static fn (Shade $s): array => [
                 'role' => $s->name, 'name' => $s->called(), 'seen' => $seen[$s->name] ?? '#808080', 'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
                 'before' => self::dab($passes, $at - 1, $s->name, $ground), 'after' => self::dab($passes, $at, $s->name, $ground),
@@ -102,13 +104,23 @@ final class DeskParts
     }
 
     /**
+     * @param  list<GradedBorder>  $graded  of the drawing
      * @param  list<list<float>>  $outlines
      * @param  list<array{role: string, outlines: list<list<float>>}>  $touches
      * @return array<string, mixed>
      */
-    public static function zone(ZoneAtDesk $zone, array $outlines, array $touches): array
+    public static function zone(ZoneAtDesk $zone, array $graded, array $outlines, array $touches): array
     {
-        return ['number' => $zone->place->number, 'name' => $zone->place->name, 'laid' => $zone->laid, 'left' => $zone->left(), 'astray' => $zone->progress->astray, 'marks' => $zone->progress->marks, 'outlines' => $outlines, 'touches' => $touches];
+        return ['number' => $zone->place->number, 'name' => $zone->place->name, 'laid' => $zone->laid, 'left' => $zone->left(), 'astray' => $zone->progress->astray, 'marks' => $zone->progress->marks, 'outlines' => $outlines, 'graded' => self::lines($zone->place->number, $graded), 'touches' => $touches];
+    }
+
+    /**
+     * @param  list<GradedBorder>  $graded
+     * @return list<list<float>>
+     */
+    private static function lines(int $zone, array $graded): array
+    {
+        return array_map(static fn (GradedBorder $g): array => $g->line, array_values(array_filter($graded, static fn (GradedBorder $g): bool => $g->of($zone))));
     }
 
     /** @return array<string, mixed> */

@@ -6,11 +6,14 @@ namespace App\Answers;
 
 use App\Cache\Computed;
 use App\Models\Photo;
+use App\Photos\BorderReader;
 use App\Photos\ZoneReader;
 use App\Resources\Figures;
 use App\Resources\RecipeResource;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Photo\Borders\FindGradedBorders;
+use KnottyPrism\Core\Photo\Borders\GradedBorder;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Notes\Survey;
@@ -26,11 +29,11 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class ZoneAnswers
 {
     /** Raised when a zone may be read otherwise. */
-    private const VERSION = 6;
+    private const VERSION = 7;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly ZoneReader $reader)
+    public function __construct(private readonly ZoneReader $reader, private readonly BorderReader $borders)
     {
     }
 
@@ -50,6 +53,7 @@ final class ZoneAnswers
         $grid = $this->reader->grid($sheet, $survey, $photo);
         $whites = $survey->whites->on($grid);
         $outlines = new Outlines($sheet->labels);
+        $graded = $this->borders->graded($survey, $photo);
         $zones = [];
         foreach ($sheet->pixels() as $number => $pixels) {
             $note = $sheet->note($number);
@@ -59,9 +63,27 @@ final class ZoneAnswers
 
         return [
             'list' => $zones,
-            'neighbours' => array_map(static fn (Neighbours $n): array => ['one' => $n->one, 'other' => $n->other, 'stepsApart' => round($n->stepsApart, 2), 'push' => $n->push, 'lighter' => $n->lighter, 'words' => $n->words, 'lines' => $n->lines], Neighbours::tooAlike($sheet, $grid, $outlines)),
+            'neighbours' => array_map(static fn (Neighbours $n): array => ['one' => $n->one, 'other' => $n->other, 'stepsApart' => round($n->stepsApart, 2), 'push' => $n->push, 'lighter' => $n->lighter, 'words' => $n->words, 'lines' => $n->lines], Neighbours::tooAlike($sheet, $grid, $outlines, $graded)),
+            'borders' => self::borders($sheet, $graded),
             'keptWhites' => ['from' => $survey->whites->from, 'share' => round(substr_count($whites, "\1") / strlen($whites), 4), 'outlines' => (new Outlines(new LabelGrid($sheet->labels->width, $sheet->labels->height, $whites)))->of(1)],
         ];
+    }
+
+    /**
+     * @param  list<GradedBorder>  $graded
+     * @return list<array<string, mixed>> of every pair that touches along some length
+     */
+    private static function borders(ZoneSheet $sheet, array $graded): array
+    {
+        $borders = [];
+        foreach ($sheet->labels->borders() as $one => $others) {
+            foreach (array_keys(array_filter($others, static fn (int $long, int $other): bool => $other > $one && ($long >= FindGradedBorders::LEAST || $sheet->borders->of($one, $other) !== null), ARRAY_FILTER_USE_BOTH)) as $other) {
+                $lines = array_map(static fn (GradedBorder $g): array => $g->line, array_values(array_filter($graded, static fn (GradedBorder $g): bool => $g->of($one) && $g->of($other))));
+                $borders[] = ['one' => $one, 'other' => $other, 'said' => $sheet->borders->of($one, $other)?->value, 'graded' => $lines];
+            }
+        }
+
+        return $borders;
     }
 
     /** @return list<array<string, mixed>> the largest first; one alone where it is all in one piece */

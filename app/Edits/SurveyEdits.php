@@ -13,6 +13,7 @@ use Illuminate\Support\Fluent;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Photo\Borders\BorderKind;
 use KnottyPrism\Core\Photo\Notes\NamedSpot;
 use KnottyPrism\Core\Photo\Notes\SpotPlace;
 use KnottyPrism\Core\Photo\Notes\Survey;
@@ -33,6 +34,9 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class SurveyEdits
 {
     private const MOST_POINTS = 3000;
+
+    /** How two zones meet where the artist says nothing of it. */
+    private const AS_THE_PHOTO = 'as the photo has it';
 
     public function __construct(private readonly PhotoStore $photos, private readonly SpotReader $spots)
     {
@@ -72,6 +76,7 @@ final class SurveyEdits
             'mergeZones' => [$s->withZones($s->sheet()->merged($zone, $c->integer('with'))), 'merge '.$quoted($s->sheet()->note($c->integer('with'))->name).' into '.$zoneName()],
             'splitZone' => [$s->withZones($s->sheet()->split($zone, self::points($c, 'line'))), 'split '.$zoneName()],
             'partZone' => [$s->withZones($s->sheet()->parted($zone, $c->float('x'), $c->float('y'))), 'make a piece of '.$zoneName().' a zone of its own'],
+            'setBorder' => [$s->withZones($s->sheet()->meeting($zone, $c->integer('with'), BorderKind::tryFrom((string) $c->string('meets')))), self::borderWords((string) $c->string('meets')).$zoneName().' and '.$quoted($s->sheet()->note($c->integer('with'))->name)],
             'redrawZone' => [$s->withZones($s->sheet()->redrawn($zone === 0 ? null : $zone, self::points($c, 'outline'))), $zone === 0 ? 'draw a new zone' : 'add to '.$zoneName()],
             'takeFromZone' => [$s->withZones($s->sheet()->takenFrom($zone, self::points($c, 'outline'))), 'take from '.$zoneName()],
             'describeZone' => [$s->withZones($s->sheet()->with($zone, self::described($s->sheet()->note($zone), $c))), 'describe '.$zoneName()],
@@ -108,6 +113,7 @@ final class SurveyEdits
             'mergeZones' => ['zone' => $number, 'with' => $number],
             'splitZone' => ['zone' => $number, ...$points('line', 2)],
             'partZone' => ['zone' => $number, 'x' => $share, 'y' => $share],
+            'setBorder' => ['zone' => $number, 'with' => $number, 'meets' => ['required', Rule::in([...array_column(BorderKind::cases(), 'value'), self::AS_THE_PHOTO])]],
             'redrawZone' => ['zone' => ['nullable', 'integer', 'min:1', 'max:255'], ...$points('outline', 3)],
             'takeFromZone' => ['zone' => $number, ...$points('outline', 3)],
             'describeZone' => ['zone' => $number, 'importance' => ['sometimes', new Enum(Importance::class)], 'surface' => ['sometimes', new Enum(Surface::class)], 'distance' => ['sometimes', new Enum(Distance::class)]],
@@ -121,6 +127,15 @@ final class SurveyEdits
             'balance' => $place,
             'unbalance' => ['photo' => ['required', 'integer']],
         ];
+    }
+
+    private static function borderWords(string $meets): string
+    {
+        return match (BorderKind::tryFrom($meets)) {
+            BorderKind::Sharp => 'make the border sharp between ',
+            BorderKind::Grades => 'let the border grade between ',
+            null => 'leave the border to the photo between ',
+        };
     }
 
     /** @param  Change  $c */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plans;
 
 use App\Cache\Computed;
+use App\Photos\BorderReader;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
 use App\Photos\SurveyRepository;
@@ -24,7 +25,7 @@ use KnottyPrism\Core\Picture\Preview\Preview;
 /** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
 final class PlanImages
 {
-    private const VERSION = 6;
+    private const VERSION = 7;
 
     /** Side of the squares in which colours are compared, pixels. */
     private const SQUARE = 9;
@@ -34,7 +35,7 @@ final class PlanImages
     /** There are as many pieces from near as there are places to look at. */
     private const LOUPE_KEPT_SECONDS = 24 * 3600;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly PhotoStore $photos, private readonly SurveyRepository $surveys)
+    public function __construct(private readonly PlanRepository $plans, private readonly PhotoStore $photos, private readonly SurveyRepository $surveys, private readonly BorderReader $borders)
     {
     }
 
@@ -109,12 +110,12 @@ final class PlanImages
     private function material(PlanGround $ground, Preview $preview): Material
     {
         $key = 'material/'.md5(json_encode([self::VERSION, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study), $ground->study->frame()->wholeWidth(), $preview->ground()], JSON_THROW_ON_ERROR));
-        /** @var array{int, int, string, string, string, float} $kept */
+        /** @var array{int, int, string, string, string, float, list<array{int, int}>, string} $kept */
         $kept = Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $preview): array {
             $photo = $this->photo($ground);
             $m = $preview->material(PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes), $ground->study->frame()->wholeWidth());
 
-            return [$m->width, $m->height, $m->looks, $m->levels, $m->grain, $m->mmPerPixel];
+            return [$m->width, $m->height, $m->looks, $m->levels, $m->grain, $m->mmPerPixel, $m->pairs, $m->bands];
         });
 
         return new Material(...$kept);
@@ -133,7 +134,7 @@ final class PlanImages
             }
         }
 
-        return new Preview($ground->paper, $ground->zones->labels, $ground->grid(), $drawn, $ground->whites(), $ground->sheet->settings->strokes);
+        return new Preview($ground->paper, $ground->zones->labels, $ground->grid(), $drawn, $ground->whites(), $ground->sheet->settings->strokes, $this->borders->bands($this->surveys->current($ground->study), $ground->study->photo()));
     }
 
     private function photo(PlanGround $ground): PixelWindow

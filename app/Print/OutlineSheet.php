@@ -22,6 +22,9 @@ final class OutlineSheet
 
     private const GRID = 0.25;
 
+    /** Where zones grade into each other: mm of line, mm of none. */
+    private const BROKEN = [4.0, 4.0];
+
     private const GREY = [0.45, 0.45, 0.45];
 
     private const PALE = [0.65, 0.65, 0.65];
@@ -70,12 +73,15 @@ final class OutlineSheet
                 $canvas->line($x(0), $y($at), $x($tracing->wide), $y($at), self::PALE, self::GRID);
             }
         }
-        foreach ([[$tracing->outlines, self::BORDER, true], [$tracing->inner, self::INNER, false]] as [$lines, $width, $closed]) {
+        foreach ([[$tracing->outlines, self::BORDER, []], [$tracing->graded, self::BORDER, self::BROKEN], [$tracing->inner, self::INNER, []]] as [$lines, $width, $broken]) {
             foreach ($lines as $line) {
-                $n = count($line);
-                for ($i = $closed ? 0 : 1; $i < $n; $i++) {
-                    [$from, $to] = [$line[($i + $n - 1) % $n], $line[$i]];
-                    if (self::isOn($tile, $from, $to)) {
+                $gone = 0.0;
+                for ($i = 1, $n = count($line); $i < $n; $i++) {
+                    [$from, $to] = [$line[$i - 1], $line[$i]];
+                    // Dashes are led along the line: pieces of it are shorter than one.
+                    $drawn = $broken === [] || fmod($gone, $broken[0] + $broken[1]) < $broken[0];
+                    $gone += hypot($to[0] - $from[0], $to[1] - $from[1]);
+                    if ($drawn && self::isOn($tile, $from, $to)) {
                         $canvas->line($x($from[0]), $y($from[1]), $x($to[0]), $y($to[1]), self::GREY, $width);
                     }
                 }

@@ -52,9 +52,10 @@ final class PlanSheets
     /**
      * @param  list<PlannedTarget>  $targets
      * @param  array<int, SequenceAnswer>  $sequences  by zone
+     * @param  array<int, ?string>  $runsOut  where a zone's passes run out into others, in words
      * @param  Raster  $photo  at about screen size
      */
-    public function zones(string $study, string $paper, ZoneMap $map, array $targets, array $sequences, Raster $photo, string $size): string
+    public function zones(string $study, string $paper, ZoneMap $map, array $targets, array $sequences, array $runsOut, Raster $photo, string $size): string
     {
         [$small, $width, $height] = self::smallAndPale($photo);
         $zones = [];
@@ -63,7 +64,7 @@ final class PlanSheets
             $roles = Role::cases();
             usort($own, static fn (PlannedTarget $a, PlannedTarget $b): int => array_search($a->role, $roles, true) <=> array_search($b->role, $roles, true));
             if ($own !== []) {
-                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'passes' => self::said($sequences[$number] ?? null), 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(static fn (PlannedTarget $t): array => self::stack($t, $zone->touch($t->role)->name ?? $t->role->value), $own)];
+                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'passes' => self::said($sequences[$number] ?? null), 'runsOut' => $runsOut[$number] ?? null, 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(static fn (PlannedTarget $t): array => self::stack($t, $zone->touch($t->role)->name ?? $t->role->value), $own)];
             }
         }
 

@@ -13,6 +13,7 @@ use KnottyPrism\Core\Picture\Preview\DrawnShade;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\LaidTones;
 use KnottyPrism\Core\Picture\Preview\Material;
+use KnottyPrism\Core\Picture\Preview\PressedRun;
 use KnottyPrism\Core\Picture\Preview\Tone;
 
 /** What a plan's shades ask for beside what its stacks come to: which of a picture's distance from its photo the drawing loses, and which the plan. */
@@ -30,10 +31,10 @@ final readonly class Asked
         $wanted = $foreseen = [];
         foreach (DrawnZone::all($plan) as $zone) {
             $wanted[] = array_map(static fn (int $level): Lab => self::between($zone->run, $level), range(0, LaidTones::LEVELS - 1));
-            $foreseen[] = self::means($tones->over($zone->run, PHP_INT_MAX));
+            $foreseen[] = self::means($tones->over(new PressedRun($zone->run, $plan->paper), PHP_INT_MAX));
             foreach ($zone->touches as $touch) {
                 $wanted[] = array_fill(0, LaidTones::LEVELS, $touch->seen);
-                $foreseen[] = self::means($tones->over([$touch], PHP_INT_MAX));
+                $foreseen[] = self::means($tones->over(new PressedRun([$touch], $plan->paper), PHP_INT_MAX));
             }
         }
         [$this->wanted, $this->foreseen] = [$wanted, $foreseen];

@@ -57,7 +57,7 @@ it('takes a change of the survey, or says what is wrong with it', function () {
     $line = [[0.0, 0.2], [0.5, 0.2], [0.5, 0.6]];
     foreach ([
         ['kind' => 'addSpot', 'name' => 'rope', ...$place], ['kind' => 'renameSpot', 'spot' => 1, 'name' => 'hull'], ['kind' => 'placeSpot', 'spot' => 1, ...$place], ['kind' => 'removeSpot', 'spot' => 1],
-        ['kind' => 'renameZone', 'zone' => $this->zone, 'name' => 'sea'], ['kind' => 'mergeZones', 'zone' => $this->zone, 'with' => 2], ['kind' => 'splitZone', 'zone' => $this->zone, 'line' => $line], ['kind' => 'partZone', 'zone' => $this->zone, 'x' => 0.4, 'y' => 0.4],
+        ['kind' => 'renameZone', 'zone' => $this->zone, 'name' => 'sea'], ['kind' => 'mergeZones', 'zone' => $this->zone, 'with' => 2], ['kind' => 'splitZone', 'zone' => $this->zone, 'line' => $line], ['kind' => 'partZone', 'zone' => $this->zone, 'x' => 0.4, 'y' => 0.4], ['kind' => 'setBorder', 'zone' => $this->zone, 'with' => 2, 'meets' => 'grades'],
         ['kind' => 'redrawZone', 'zone' => $this->zone, 'outline' => $line], ['kind' => 'takeFromZone', 'zone' => $this->zone, 'outline' => $line],
         ['kind' => 'describeZone', 'zone' => $this->zone, 'importance' => 'ordinary', 'surface' => 'rough', 'distance' => 'far'], ['kind' => 'moveTarget', 'zone' => $this->zone, 'role' => 'mid', 'place' => 0.4], ['kind' => 'nameTarget', 'zone' => $this->zone, 'role' => 'dark', 'name' => 'shade'], ['kind' => 'dropTarget', 'zone' => $this->zone, 'role' => 'dark'],
         ['kind' => 'setTouches', 'zone' => $this->zone, 'touches' => [['name' => 'trim', 'x' => 0.4, 'y' => 0.4]]],

@@ -166,6 +166,7 @@ export const zones: Zones = {
             lines: [[0.1, 0.1, 0.4, 0.4]],
         },
     ],
+    borders: [{ one: 1, other: 4, said: null, graded: [[0.1, 0.1, 0.2, 0.2]] }],
     keptWhites: { from: 94, share: 0.03, outlines: [] },
 };
 

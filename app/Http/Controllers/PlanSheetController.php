@@ -8,8 +8,10 @@ use App\Desk\DeskBoard;
 use App\Desk\DeskKeeper;
 use App\Http\Requests\PrintRequest;
 use App\Models\Study;
+use App\Photos\BorderReader;
 use App\Photos\PhotoStore;
 use App\Photos\Raster;
+use App\Photos\SurveyRepository;
 use App\Plans\PlanGround;
 use App\Plans\PlannedPictures;
 use App\Plans\PlanRepository;
@@ -38,7 +40,7 @@ final class PlanSheetController extends Controller
     {
     }
 
-    public function sheet(PrintRequest $request, Study $study, string $kind, PlanSheets $sheets, PhotoStore $photos): Response
+    public function sheet(PrintRequest $request, Study $study, string $kind, PlanSheets $sheets, PhotoStore $photos, SurveyRepository $surveys, BorderReader $borders): Response
     {
         $size = $request->size();
         $ground = $this->plans->ground($this->user($request), $study);
@@ -48,7 +50,7 @@ final class PlanSheetController extends Controller
         $map = $ground->map();
         $screen = $photos->screen($study->photo());
         $pdf = match ($kind) {
-            'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, $sequences, new Raster($screen->width, $screen->height, $screen->bytes), $size),
+            'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, $sequences, $borders->runsOut($study, $surveys->current($study)), new Raster($screen->width, $screen->height, $screen->bytes), $size),
             'steps' => $this->steps($ground, $map, $sheets, $size),
             default => $sheets->card($study->name, $study->paper, self::pencils($map, $targets), $size),
         };

@@ -10,19 +10,20 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
 final readonly class Tracing
 {
     /**
-     * @param  list<list<array{float, float}>>  $outlines  borders of zones, closed
-     * @param  list<list<array{float, float}>>  $inner  lines within them, open
+     * @param  list<list<array{float, float}>>  $outlines  borders of zones
+     * @param  list<list<array{float, float}>>  $graded  borders over which zones grade into each other
+     * @param  list<list<array{float, float}>>  $inner  lines within them
      */
-    private function __construct(public float $wide, public float $high, public array $outlines, public array $inner)
+    private function __construct(public float $wide, public float $high, public array $outlines, public array $graded, public array $inner)
     {
     }
 
     /**
-     * @param  list<list<float>>  $outlines  x, y, x, y, … as shares of the photo
-     * @param  list<list<float>>  $inner
+     * @param  array{list<list<float>>, list<list<float>>}  $borders  sharp and graded, see {@see BorderLines}
+     * @param  list<list<float>>  $inner  x, y, x, y, … as shares of the photo
      * @param  bool  $mirrored  for a transfer face down
      */
-    public static function of(DrawingFrame $frame, array $outlines, array $inner, bool $mirrored): self
+    public static function of(DrawingFrame $frame, array $borders, array $inner, bool $mirrored): self
     {
         $there = static fn (array $line): array => array_map(static function (array $point) use ($frame, $mirrored): array {
             $x = ($point[0] - $frame->left) / $frame->width * $frame->paperWidth;
@@ -30,6 +31,6 @@ final readonly class Tracing
             return [$mirrored ? $frame->paperWidth - $x : $x, ($point[1] - $frame->top) / $frame->height * $frame->paperHeight];
         }, array_values(array_filter(array_chunk($line, 2), static fn (array $p): bool => count($p) === 2)));
 
-        return new self($frame->paperWidth, $frame->paperHeight, array_map($there, $outlines), array_map($there, $inner));
+        return new self($frame->paperWidth, $frame->paperHeight, array_map($there, $borders[0]), array_map($there, $borders[1]), array_map($there, $inner));
     }
 }

@@ -89,25 +89,47 @@ final class Outlines
      */
     public function between(int $zone, int $other): array
     {
-        $lines = [];
+        return array_map($this->line(...), $this->stretches($zone, $other));
+    }
+
+    /**
+     * The same as pixel edges, along the border, with the first area to their right.
+     *
+     * @return list<non-empty-list<array{int, int, int, int, int}>> edges from x, y to x, y
+     */
+    public function stretches(int $zone, int $other): array
+    {
+        $stretches = [];
         foreach ($this->loops($zone) as $loop) {
             // Begin where the border begins, so that a stretch is not cut in two by where the loop happens to start.
             $n = count($loop);
             for ($start = 0; $start < $n && $loop[$start][4] === $other; $start++);
-            $line = [];
+            $stretch = [];
             for ($i = 0; $i <= $n; $i++) {
                 $edge = $loop[($start + $i) % $n];
                 if ($edge[4] === $other && $i < $n) {
-                    $line[] = [$edge[0], $edge[1]];
-                    $end = [$edge[2], $edge[3]];
-                } elseif ($line !== []) {
-                    $lines[] = $this->flat($this->smoothed([...$line, $end ?? $line[0]], false));
-                    $line = [];
+                    $stretch[] = $edge;
+                } elseif ($stretch !== []) {
+                    $stretches[] = $stretch;
+                    $stretch = [];
                 }
             }
         }
 
-        return $lines;
+        return $stretches;
+    }
+
+    /**
+     * Pixel edges that follow each other as one smooth open line.
+     *
+     * @param  non-empty-list<array{int, int, int, int, int}>  $edges
+     * @return list<float> x, y, x, y, … as shares of width and height
+     */
+    public function line(array $edges): array
+    {
+        $last = $edges[count($edges) - 1];
+
+        return $this->flat($this->smoothed([...array_map(static fn (array $edge): array => [$edge[0], $edge[1]], $edges), [$last[2], $last[3]]], false));
     }
 
     /**
@@ -118,24 +140,6 @@ final class Outlines
     public function alongside(int $zone, int $other, int $depth): array
     {
         $sides = [$zone => [], $other => []];
-        foreach ($this->across($zone, $other, $depth) as $line) {
-            foreach ($line as $at) {
-                $sides[ord($this->labels[$at])][$at] = true;
-            }
-        }
-
-        return [array_keys($sides[$zone]), array_keys($sides[$other])];
-    }
-
-    /**
-     * The pixels on a line across each pixel edge between two areas, from the one to the other; what lies beyond the frame is left out.
-     *
-     * @param  int  $reach  pixels to either side
-     * @return list<non-empty-list<int>>
-     */
-    public function across(int $zone, int $other, int $reach): array
-    {
-        $lines = [];
         foreach ($this->edges[$zone] ?? [] as [$x0, $y0, $x1, $y1, $beyond]) {
             if ($beyond !== $other) {
                 continue;
@@ -143,17 +147,15 @@ final class Outlines
             [$dx, $dy] = [$y0 - $y1, $x1 - $x0];
             $x = min($x0, $x1) + ($dx < 0 ? -1 : 0);
             $y = min($y0, $y1) + ($dy < 0 ? -1 : 0);
-            $line = [];
-            for ($step = $reach - 1; $step >= -$reach; $step--) {
+            for ($step = $depth - 1; $step >= -$depth; $step--) {
                 [$u, $v] = [$x + $dx * $step, $y + $dy * $step];
                 if ($u >= 0 && $v >= 0 && $u < $this->width && $v < $this->height) {
-                    $line[] = $v * $this->width + $u;
+                    $sides[ord($this->labels[$v * $this->width + $u])][$v * $this->width + $u] = true;
                 }
             }
-            $lines[] = $line === [] ? [$y * $this->width + $x] : $line;
         }
 
-        return $lines;
+        return [array_keys($sides[$zone]), array_keys($sides[$other])];
     }
 
     /** @return array<int, int> how many pixel edges an area shares with every other; 0 is the frame */

@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Photo\Notes;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Borders\BorderNotes;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Reading\NeutralBalance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
@@ -97,6 +98,7 @@ final readonly class Survey
                 'height' => $this->zones->labels->height,
                 'labels' => $this->zones->labels->packed(),
                 'notes' => array_map(static fn (ZoneNote $n): array => $n->toArray(), $this->zones->notes),
+                'borders' => $this->zones->borders->toArray(),
             ],
             'whites' => ['from' => $this->whites->from, 'strokes' => array_map(static fn (WhiteStroke $s): array => $s->toArray(), $this->whites->strokes)],
             'neutrals' => array_map(static fn (Lab $lab): array => $lab->toArray(), $this->neutrals),
@@ -104,7 +106,7 @@ final readonly class Survey
     }
 
     /**
-     * @param  array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>}  $data
+     * @param  array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>, borders?: list<array{one: int, other: int, kind: string}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>}  $data
      */
     public static function ofArray(array $data): self
     {
@@ -116,7 +118,7 @@ final readonly class Survey
 
         return new self(
             $spots,
-            $zones === null ? null : ZoneSheet::relabelled(LabelGrid::ofPacked($zones['width'], $zones['height'], $zones['labels']), array_map(ZoneNote::ofArray(...), $zones['notes'])),
+            $zones === null ? null : ZoneSheet::relabelled(LabelGrid::ofPacked($zones['width'], $zones['height'], $zones['labels']), array_map(ZoneNote::ofArray(...), $zones['notes']), BorderNotes::ofArray($zones['borders'] ?? [])),
             new KeptWhites($data['whites']['from'], array_map(static fn (array $s): WhiteStroke => new WhiteStroke($s['keep'], $s['radius'], $s['points']), $data['whites']['strokes'])),
             array_map(static fn (array $lab): Lab => new Lab(...$lab), $data['neutrals']),
         );

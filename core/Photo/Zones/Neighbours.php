@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
+use KnottyPrism\Core\Photo\Borders\GradedBorder;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
@@ -24,11 +25,6 @@ final readonly class Neighbours
     /** Pixels to either side of the border that are looked at. */
     private const DEPTH = 3;
 
-    /** The same for whether the photo has an edge there, and the ΔE (1976) from one pixel to the next that is one. */
-    private const REACH = 2;
-
-    private const NO_EDGE = 4.0;
-
     /** A border shorter than this share of the picture's width is a touch, not an edge. */
     private const LEAST_BORDER = 0.05;
 
@@ -45,12 +41,12 @@ final readonly class Neighbours
     }
 
     /**
+     * @param  list<GradedBorder>  $graded  of the sheet
      * @return list<self> the longest border first
      */
-    public static function tooAlike(ZoneSheet $sheet, PixelGrid $grid, Outlines $outlines): array
+    public static function tooAlike(ZoneSheet $sheet, PixelGrid $grid, Outlines $outlines, array $graded): array
     {
         $scale = new ValueScale;
-        $smooth = $grid->smoothed();
         $found = [];
         foreach (array_keys($sheet->notes) as $one) {
             foreach ($outlines->shared($one) as $other => $length) {
@@ -63,7 +59,7 @@ final readonly class Neighbours
                 }
                 [$here, $there] = [$grid->mean($near), $grid->mean($beyond)];
                 $steps = $scale->difference($here, $there);
-                if (abs($steps) < self::ONE_STEP && $here->deltaE00($there) < self::TOLD_APART && ! self::grades($smooth, $outlines, $one, $other)) {
+                if (abs($steps) < self::ONE_STEP && $here->deltaE00($there) < self::TOLD_APART && ! self::grade($graded, $one, $other, $length)) {
                     $found[] = [$length, self::advised($sheet, $one, $other, $here, $there, $outlines->between($one, $other))];
                 }
             }
@@ -73,21 +69,16 @@ final readonly class Neighbours
         return array_column($found, 1);
     }
 
-    /** Whether the photo itself has no edge along most of a border: what grades there is one thing in two zones, and no edge is lost. */
-    private static function grades(PixelGrid $smooth, Outlines $outlines, int $one, int $other): bool
+    /**
+     * Whether two zones grade into each other along most of their border: that is one thing in two zones, and no edge is lost.
+     *
+     * @param  list<GradedBorder>  $graded
+     */
+    private static function grade(array $graded, int $one, int $other, int $length): bool
     {
-        $lines = $outlines->across($one, $other, self::REACH);
-        $graded = 0;
-        foreach ($lines as $line) {
-            $steepest = 0.0;
-            for ($i = 1, $n = count($line); $i < $n; $i++) {
-                [$from, $to] = [$line[$i - 1], $line[$i]];
-                $steepest = max($steepest, sqrt(($smooth->l[$from] - $smooth->l[$to]) ** 2 + ($smooth->a[$from] - $smooth->a[$to]) ** 2 + ($smooth->b[$from] - $smooth->b[$to]) ** 2));
-            }
-            $graded += $steepest < self::NO_EDGE ? 1 : 0;
-        }
+        $own = array_filter($graded, static fn (GradedBorder $g): bool => $g->of($one) && $g->of($other));
 
-        return $graded > count($lines) / 2;
+        return array_sum(array_map(static fn (GradedBorder $g): int => count($g->edges), $own)) > $length / 2;
     }
 
     /** @param  list<list<float>>  $lines */

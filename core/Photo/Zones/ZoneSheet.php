@@ -7,6 +7,8 @@ namespace KnottyPrism\Core\Photo\Zones;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Photo\Borders\BorderKind;
+use KnottyPrism\Core\Photo\Borders\BorderNotes;
 use KnottyPrism\Core\Photo\Grid\CutZone;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Places;
@@ -30,7 +32,7 @@ final readonly class ZoneSheet
      *
      * @throws OutOfRange|BadFile when something is drawn that is no zone
      */
-    public function __construct(public LabelGrid $labels, public array $notes)
+    public function __construct(public LabelGrid $labels, public array $notes, public BorderNotes $borders = new BorderNotes)
     {
         OutOfRange::check('the number of zones', count($notes), 1, self::MOST_ZONES);
         foreach (array_keys($notes) as $number) {
@@ -51,9 +53,11 @@ final readonly class ZoneSheet
      *
      * @param  array<int, ZoneNote>  $notes
      */
-    public static function relabelled(LabelGrid $labels, array $notes): self
+    public static function relabelled(LabelGrid $labels, array $notes, BorderNotes $borders = new BorderNotes): self
     {
-        return new self($labels, array_filter($notes, $labels->has(...), ARRAY_FILTER_USE_KEY));
+        $left = array_filter($notes, $labels->has(...), ARRAY_FILTER_USE_KEY);
+
+        return new self($labels, $left, $borders->among($left));
     }
 
     public static function proposed(PixelGrid $grid, int $most): self
@@ -73,7 +77,24 @@ final readonly class ZoneSheet
     {
         $this->note($zone);
 
-        return new self($this->labels, array_replace($this->notes, [$zone => $note]));
+        return new self($this->labels, array_replace($this->notes, [$zone => $note]), $this->borders);
+    }
+
+    /**
+     * How two zones meet, whatever the photo has there.
+     *
+     * @param  ?BorderKind  $kind  null for as the photo has it
+     *
+     * @throws ImpossibleChange
+     */
+    public function meeting(int $one, int $other, ?BorderKind $kind): self
+    {
+        [$a, $b] = [$this->note($one)->name, $this->note($other)->name];
+        if (! isset($this->labels->borders()[$one][$other])) {
+            throw ImpossibleChange::because(sprintf('"%s" and "%s" have no border together; choose two zones that touch.', $a, $b));
+        }
+
+        return new self($this->labels, $this->notes, $this->borders->with($one, $other, $kind));
     }
 
     /** The second zone becomes part of the first. */
@@ -85,7 +106,7 @@ final readonly class ZoneSheet
             throw ImpossibleChange::because('Two different zones can be merged; choose another one.');
         }
 
-        return self::relabelled($this->labels->merged($into, $zone), $this->notes);
+        return self::relabelled($this->labels->merged($into, $zone), $this->notes, $this->borders);
     }
 
     /**
@@ -105,7 +126,7 @@ final readonly class ZoneSheet
         $cut = CutZone::along($this->labels, $zone, Raster::along($line, $this->labels->width, $this->labels->height), $number)
             ?? throw ImpossibleChange::because(sprintf('The line leaves "%s" in one piece; draw it from one edge of the zone to another.', $note->name));
 
-        return self::relabelled($cut, $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
+        return self::relabelled($cut, $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))), $this->borders);
     }
 
     /**
@@ -125,7 +146,7 @@ final readonly class ZoneSheet
         $own = array_values(array_filter($pieces, fn (ZonePiece $p): bool => $p->holds($this->labels, $x, $y)))[0] ?? throw ImpossibleChange::because(sprintf('No piece of "%s" lies there; point at one.', $note->name));
         $number = $this->freeNumber();
 
-        return self::relabelled($this->labels->given($number, $own->pixels), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))));
+        return self::relabelled($this->labels->given($number, $own->pixels), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))), $this->borders);
     }
 
     /**
@@ -144,7 +165,7 @@ final readonly class ZoneSheet
             $this->note($zone);
         }
 
-        return self::relabelled($this->labels->given($zone, $this->pixelsWithin($outline)), $notes);
+        return self::relabelled($this->labels->given($zone, $this->pixelsWithin($outline)), $notes, $this->borders);
     }
 
     /**
@@ -169,7 +190,7 @@ final readonly class ZoneSheet
 
         [$width, $height] = [$this->labels->width, $this->labels->height];
 
-        return self::relabelled(new LabelGrid($width, $height, (new Places($width, $height))->filled($labels, $others)), $this->notes);
+        return self::relabelled(new LabelGrid($width, $height, (new Places($width, $height))->filled($labels, $others)), $this->notes, $this->borders);
     }
 
     /** @return array<int, list<int>> pixels by zone */

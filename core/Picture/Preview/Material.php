@@ -14,8 +14,10 @@ final readonly class Material
      * @param  string  $levels  L* of the photo, 0–100
      * @param  string  $grain  0 to 15, see {@see PencilGrain}
      * @param  float  $mmPerPixel  of the drawing
+     * @param  list<array{int, int}>  $pairs  looks of which both are laid along a graded border
+     * @param  string  $bands  the pixels where they are, see {@see DrawnBands}
      */
-    public function __construct(public int $width, public int $height, public string $looks, public string $levels, public string $grain, public float $mmPerPixel)
+    public function __construct(public int $width, public int $height, public string $looks, public string $levels, public string $grain, public float $mmPerPixel, public array $pairs = [], public string $bands = '')
     {
     }
 }

@@ -11,6 +11,8 @@ use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
+use KnottyPrism\Core\Photo\Borders\FindGradedBorders;
+use KnottyPrism\Core\Photo\Borders\GradedBands;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
@@ -35,19 +37,25 @@ final class Preview
     /** @var list<list<DrawnShade>> by look: a zone's run, or a touch alone */
     private array $looks = [];
 
+    /** @var array<int, PressedRun> by look */
+    private array $pressed = [];
+
     /** @var list<int> by look: its zone */
     private array $zoneOf = [];
 
     /** @var array<int, array{int, list<array{int, Lab}>}> by zone: the look of its run, and of each touch with its colour */
     private array $ofZone = [];
 
+    private readonly GradedBands $bands;
+
     /**
      * @param  list<DrawnZone>  $zones
      * @param  PixelGrid  $cells  the photo at the size of the labels
      * @param  ?string  $whites  a byte for every cell, 1 where the paper is kept white
      * @param  array<int, int>  $directions  that the artist wants, by zone, see {@see StrokeDirections}
+     * @param  ?GradedBands  $bands  where zones grade into each other; as the photo has it where nothing is given
      */
-    public function __construct(private readonly Paper $paper, private readonly LabelGrid $labels, private readonly PixelGrid $cells, array $zones, private readonly ?string $whites = null, private readonly array $directions = [])
+    public function __construct(private readonly Paper $paper, private readonly LabelGrid $labels, private readonly PixelGrid $cells, array $zones, private readonly ?string $whites = null, private readonly array $directions = [], ?GradedBands $bands = null)
     {
         foreach ($zones as $zone) {
             $run = count($this->looks);
@@ -60,6 +68,7 @@ final class Preview
             $this->ofZone[$zone->number] = [$run, $touches];
             array_push($this->zoneOf, ...array_fill(0, 1 + count($touches), $zone->number));
         }
+        $this->bands = $bands ?? GradedBands::of($labels, FindGradedBorders::in($labels, $cells));
     }
 
     /** How many passes the longest zone takes. */
@@ -73,7 +82,7 @@ final class Preview
     {
         $seen = array_map(static fn (array $look): array => array_map(static fn (DrawnShade $s): array => array_map(static fn (float $v): float => round($v, 3), $s->seen->toArray()), $look), $this->looks);
 
-        return md5(serialize([$this->labels->fingerprint(), $seen, array_keys($this->ofZone), $this->whites, $this->directions]));
+        return md5(serialize([$this->labels->fingerprint(), $seen, array_keys($this->ofZone), $this->whites, $this->directions, $this->bands->fingerprint()]));
     }
 
     /**
@@ -96,7 +105,9 @@ final class Preview
         $heightMm = $mm * $photo->height / $window->height;
         $grain = PencilGrain::places($mm, $window->left * $widthMm, $window->top * $heightMm, $columns, $rows, StrokeDirections::of($this->labels, $this->cells, $this->directions), $this->labels->width);
 
-        return new Material($photo->width, $photo->height, $this->lookOf($zones, $photo, $columns, $rows), $levels, $grain, $mm);
+        $looks = $this->lookOf($zones, $photo, $columns, $rows);
+
+        return new Material($photo->width, $photo->height, $looks, $levels, $grain, $mm, ...DrawnBands::in($this->bands, array_map(static fn (array $of): int => $of[0], $this->ofZone), $looks, $photo, $window, [$this->labels->width, $this->labels->height]));
     }
 
     /**
@@ -169,7 +180,7 @@ final class Preview
     {
         $contrast = PencilGrain::contrast($material->mmPerPixel);
         $tones = new LaidTones($this->paper, $light);
-        $colours = array_map(static fn (array $look, int $zone): array => self::coloured($tones->over($look, $passes->of($zone)), $contrast, $grey), $this->looks, $this->zoneOf);
+        $colours = array_map(fn (int $look, int $zone): array => self::coloured($tones->over($this->pressed($look), $passes->of($zone)), $contrast, $grey), array_keys($this->looks), $this->zoneOf);
         $colours[255] = array_fill(0, LaidTones::LEVELS, array_fill(0, PencilGrain::PLACES, self::bytes($tones->laid([], 0)->mean, $grey)));
         [$looks, $levels, $grain] = [$material->looks, $material->levels, $material->grain];
         $drawn = '';
@@ -178,7 +189,16 @@ final class Preview
             $drawn .= $colours[ord($looks[$at])][ord($levels[$at])][ord($grain[$at])];
         }
 
-        return $drawn;
+        return DrawnBands::over($drawn, $material, function (array $looks) use ($tones, $passes): RunningOut {
+            [$one, $other] = $looks;
+
+            return new RunningOut($tones, $this->paper, $this->pressed($one), $this->pressed($other), [$passes->of($this->zoneOf[$one]), $passes->of($this->zoneOf[$other])]);
+        }, static fn (Tone $tone): array => self::coloured([$tone], $contrast, $grey)[0]);
+    }
+
+    private function pressed(int $look): PressedRun
+    {
+        return $this->pressed[$look] ??= new PressedRun($this->looks[$look], $this->paper);
     }
 
     /**

@@ -2264,6 +2264,8 @@ export interface components {
             reason: string | null;
             point: string;
             strokes: string;
+            /** @description over which borders it is let run out */
+            runsOut: string | null;
             shades: components["schemas"]["DeskShade"][];
             cautions: string[];
             /** @description what to mind for body and room */
@@ -2324,6 +2326,8 @@ export interface components {
                 tools: components["schemas"]["DeskTool"][];
             }[];
             zones: {
+                /** @description open lines where it grades into another zone */
+                graded: components["schemas"]["Line"][];
                 touches: {
                     role: string;
                     outlines: number[][];
@@ -2840,9 +2844,22 @@ export interface components {
             words: string;
             lines: components["schemas"]["Line"][];
         };
+        Border: {
+            one: number;
+            other: number;
+            /**
+             * @description what the artist says of it; null where it is as the photo has it
+             * @enum {unknown}
+             */
+            said: "sharp" | "grades" | null;
+            /** @description where the two grade into each other, open lines */
+            graded: components["schemas"]["Line"][];
+        };
         Zones: {
             list: components["schemas"]["Zone"][];
             neighbours: components["schemas"]["Neighbours"][];
+            /** @description of every two zones that touch along some length */
+            borders: components["schemas"]["Border"][];
             keptWhites: {
                 from: number;
                 share: number;
@@ -2876,7 +2893,7 @@ export interface components {
         /** @description What a kind needs besides is refused with a sentence where it is missing. */
         SurveyChange: {
             /** @enum {unknown} */
-            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "partZone" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "nameTarget" | "dropTarget" | "setTouches" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
+            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "partZone" | "setBorder" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "nameTarget" | "dropTarget" | "setTouches" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
             /** @description the change's own */
             key: string;
             name?: string;
@@ -2888,6 +2905,8 @@ export interface components {
             most?: number;
             zone?: number | null;
             with?: number;
+            /** @enum {unknown} */
+            meets?: "sharp" | "grades" | "as the photo has it";
             line?: number[][];
             outline?: number[][];
             points?: number[][];

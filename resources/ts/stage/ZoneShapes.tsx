@@ -1,5 +1,5 @@
 import type { Zones } from '../api/types';
-import { pathOf, thin, Twice, type Extent } from './lines';
+import { Broken, pathOf, thin, Twice, type Extent } from './lines';
 
 interface ZoneShapesProps {
     zones: Zones;
@@ -31,10 +31,18 @@ export function ZoneShapes({ zones, extent: { width, height }, chosen, pair, onZ
                 <Twice width={1}>
                     <path d={zones.list.map((z) => pathOf(z.outlines, width, height, true)).join('')} {...thin} />
                 </Twice>
+                <Broken lines={zones.borders.flatMap((b) => b.graded)} extent={{ width, height }} />
                 {current !== undefined && (
                     <Twice width={3.4}>
                         <path d={pathOf(current.outlines, width, height, true)} {...thin} />
                     </Twice>
+                )}
+                {current !== undefined && (
+                    <Broken
+                        lines={zones.borders.filter((b) => b.one === chosen || b.other === chosen).flatMap((b) => b.graded)}
+                        extent={{ width, height }}
+                        wide={3.4}
+                    />
                 )}
                 {current?.touches.map((touch) => (
                     <Twice key={touch.role} width={1.6}>

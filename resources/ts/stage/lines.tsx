@@ -22,6 +22,19 @@ export function Twice({ width = 1.6, children }: { width?: number; children: Rea
 
 export const thin = { vectorEffect: 'non-scaling-stroke' } as const;
 
+/** White pieces along a line that is drawn already: broken where two zones grade into each other. */
+export function Broken({
+    lines,
+    extent: { width, height },
+    wide = 1.6,
+}: {
+    lines: readonly (readonly number[])[];
+    extent: Extent;
+    wide?: number;
+}) {
+    return <path d={pathOf(lines, width, height, false)} fill="none" stroke="#fff" strokeWidth={wide} strokeDasharray="6 6" {...thin} />;
+}
+
 /** Turns shapes in the photo's own coordinates with the photo. */
 export const flipTransform = (flip: Flip, width: number, height: number): string =>
     `translate(${flip.x ? width : 0} ${flip.y ? height : 0}) scale(${flip.x ? -1 : 1} ${flip.y ? -1 : 1})`;

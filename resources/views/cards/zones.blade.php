@@ -25,6 +25,7 @@
         <div class="zone">
             <h2>{{ $zone['name'] }} <span class="small">{{ $zone['area'] }} % of the picture</span></h2>
             <ol class="said">@foreach ($zone['passes'] as $pass)<li>{{ $pass }}</li>@endforeach</ol>
+            @if ($zone['runsOut'] !== null)<p class="small">{{ $zone['runsOut'] }}</p>@endif
             <table><tr>
                 <td class="thumb"><img src="{{ $zone['thumb'] }}" alt="where it is"></td>
                 @foreach ($zone['stacks'] as $stack)

@@ -32,8 +32,8 @@ test('places of the photo are where they are on the drawing, cut as the drawing 
     // A photo of 2:1 on a square: a quarter is cut off at either side.
     $frame = new DrawingFrame(2.0, 200, 200);
     $line = [0.25, 0.0, 0.5, 0.5, 0.75, 1.0];
-    expect(Tracing::of($frame, [$line], [], false)->outlines)->toEqual([[[0.0, 0.0], [100.0, 100.0], [200.0, 200.0]]])
-        ->and(Tracing::of($frame, [], [$line], true)->inner)->toEqual([[[200.0, 0.0], [100.0, 100.0], [0.0, 200.0]]]);
+    expect(Tracing::of($frame, [[$line], []], [], false)->outlines)->toEqual([[[0.0, 0.0], [100.0, 100.0], [200.0, 200.0]]])
+        ->and(Tracing::of($frame, [[], []], [$line], true)->inner)->toEqual([[[200.0, 0.0], [100.0, 100.0], [0.0, 200.0]]]);
 });
 
 test('a form that turns into its shadow has a line there, a flat one has none, and no line leaves its zone', function (): void {

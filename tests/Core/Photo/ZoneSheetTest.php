@@ -12,7 +12,6 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
-use KnottyPrism\Core\Photo\Zones\Neighbours;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
@@ -169,31 +168,6 @@ it('keeps whites by value and by hand, the last word being the brush', function 
     expect($kept($painted))->toEqualWithDelta(0.5 + (12 * 24 + M_PI * 36) / 2400, 0.02)
         ->and($kept($painted->painted(false, 0.2, [[0.25, 0.5]])))->toBeLessThan($kept($painted) - 0.1)
         ->and(fn () => $plain->painted(true, 0.1, []))->toBeRefused('at least one point');
-});
-
-it('marks touching zones that end within a value step, and advises which to push', function () {
-    // Alike where they meet, though their middles are far apart.
-    $alike = greys(60, 40, static fn (int $x): float => $x < 30 ? 20 + 1.4 * $x : 66);
-    $found = Neighbours::tooAlike($sheet = twoZones(), $alike, new Outlines($sheet->labels));
-    expect($found)->toHaveCount(1)->and($found[0]->words)->toContain('"left" and "right" meet')->and(count($found[0]->lines[0]))->toBeGreaterThan(20)
-        ->and(abs($found[0]->stepsApart))->toBeLessThan(1.0);
-    // Where the photo only grades nothing is lost.
-    $pales = greys(60, 40, static fn (int $x): float => 20 + 1.0 * $x);
-    expect(Neighbours::tooAlike($sheet, $pales, new Outlines($sheet->labels)))->toBe([]);
-    // Two steps apart at the border: an edge that holds, though the middles are alike.
-    $apart = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 + 0.9 * $x : 52);
-    expect(Neighbours::tooAlike($sheet, $apart, new Outlines($sheet->labels)))->toBe([]);
-    // Same value, other colour: told apart all the same.
-    $colours = gridOf(60, 40, static fn (int $x): array => $x < 30 ? [55, 40, 20] : [55, -30, -20]);
-    expect(Neighbours::tooAlike($sheet, $colours, new Outlines($sheet->labels)))->toBe([]);
-    $flat = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 : 55);
-    $advice = static fn (ZoneSheet $s): Neighbours => Neighbours::tooAlike($s, $flat, new Outlines($s->labels))[0];
-    $far = $advice(twoZones(right: new ZoneNote('right', distance: Distance::Far)));
-    expect([$far->push, $far->lighter])->toBe([2, true])->and($far->words)->toContain('what is far is lighter');
-    $lesser = $advice(twoZones(new ZoneNote('left', Importance::Most), new ZoneNote('right', Importance::Little)));
-    expect([$lesser->push, $lesser->lighter])->toBe([2, true])->and($lesser->words)->toContain('matters less');
-    $plain = $advice(twoZones());
-    expect([$plain->push, $plain->lighter])->toBe([1, false]);
 });
 
 it('is no sheet where something is drawn that is no zone', function () {

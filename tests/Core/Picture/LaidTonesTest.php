@@ -19,19 +19,19 @@ use Tests\Core\Pencils;
 it('grades by the eye: values run evenly where one pencil fades out and another comes in', function () {
     $laid = new LaidTones(Paper::whiteMedium(), Illuminant::D65);
     $run = [drawnShade(new Lab(30, 0, 0), ['black@0.35', 'red@1.00', '']), drawnShade(new Lab(70, 0, 0), ['', '', 'blue@0.55'])];
-    $tones = $laid->over($run, 3);
+    $tones = $laid->over(pressedRun($run), 3);
     [$dark, $light] = [$tones[30]->lightness(), $tones[70]->lightness()];
     foreach (range(30, 70) as $l) {
         expect($tones[$l]->lightness())->toEqualWithDelta($dark + ($l - 30) / 40 * ($light - $dark), 1.0);
     }
     // A pass that is not the last is pressed as it will be when all is laid, and both ends are as planned.
-    expect($tones[30]->mean)->toBe($laid->laid($run[0]->steps, 3)->mean)->and($laid->over($run, 2)[30]->mean)->toBe($laid->laid($run[0]->steps, 2)->mean);
+    expect($tones[30]->mean)->toBe($laid->laid($run[0]->steps, 3)->mean)->and($laid->over(pressedRun($run), 2)[30]->mean)->toBe($laid->laid($run[0]->steps, 2)->mean);
 });
 
 it('lays the same under every lamp: it is graded by daylight', function () {
     $run = [drawnShade(new Lab(30, 0, 0), ['red@1.00', 'blue@0.20']), drawnShade(new Lab(70, 0, 0), ['red@0.20', 'blue@0.55'])];
     [$day, $lamp] = array_map(static fn (Illuminant $light): LaidTones => new LaidTones(Paper::whiteMedium(), $light), [Illuminant::D65, Illuminant::A]);
-    $graded = static fn (LaidTones $laid): array => $laid->over($run, 2)[50]->mean;
+    $graded = static fn (LaidTones $laid): array => $laid->over(pressedRun($run), 2)[50]->mean;
     $apart = static fn (LaidTones $laid, array $mean, int $share): float => max(array_map(
         static fn (float $a, float $b): float => abs($a - $b),
         $mean,
@@ -53,13 +53,13 @@ it('lays a stack that the artist holds as it is, and blends where passes are not
     expect($zone->run[0]->seen->l)->toBe(30.0)->and($zone->run[1]->steps[1])->toBeNull()->and($zone->run[0]->goesWith($zone->run[1]))->toBeTrue();
     // Half way the pass that is left out in the light is there at half its pressure, as a few strokes.
     $tones = new LaidTones($paper, Illuminant::D65);
-    $ys = array_map(static fn (int $l): float => $tones->over($zone->run, 2)[$l]->mean[1], [30, 50, 70]);
+    $ys = array_map(static fn (int $l): float => $tones->over(pressedRun($zone->run), 2)[$l]->mean[1], [30, 50, 70]);
     expect($ys[0])->toBeLessThan($ys[1])->and($ys[1])->toBeLessThan($ys[2]);
     $own = DrawnZone::of(1, [$target(Role::Light, 70, 'blue@0.20'), $target(Role::Dark, 30, 'red@0.55 blue@0.35')], $sequence);
     expect($own->run[1]->steps)->toHaveCount(1)->and($own->run[0]->goesWith($own->run[1]))->toBeFalse();
-    $mixed = $tones->over($own->run, 9);
+    $mixed = $tones->over(pressedRun($own->run), 9);
     expect($mixed[50]->mean[0])->toEqualWithDelta(($mixed[30]->mean[0] + $mixed[70]->mean[0]) / 2, 1e-9)->and($mixed[10]->mean)->toBe($mixed[30]->mean);
     $finish = drawnShade(new Lab(30, 0, 0), ['red@0.55', 'solvent']);
     expect($finish->goesWith(drawnShade(new Lab(60, 0, 0), ['red@0.35', ''])))->toBeTrue()->and($finish->goesWith(drawnShade(new Lab(60, 0, 0), ['red@0.35', 'tissue'])))->toBeFalse()
-        ->and(count($tones->over([$finish, drawnShade(new Lab(60, 0, 0), ['red@0.35', ''])], 9)))->toBe(LaidTones::LEVELS);
+        ->and(count($tones->over(pressedRun([$finish, drawnShade(new Lab(60, 0, 0), ['red@0.35', ''])]), 9)))->toBe(LaidTones::LEVELS);
 });

@@ -18,6 +18,7 @@ use KnottyPrism\Core\Picture\Preview\DrawnShade;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\LaidTones;
 use KnottyPrism\Core\Picture\Preview\Loupe;
+use KnottyPrism\Core\Picture\Preview\PressedRun;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Picture\Preview\SharpZones;
 use KnottyPrism\Core\Picture\Preview\StrokeDirections;
@@ -42,6 +43,12 @@ function seenGrid(int $width, int $height, Closure $lab): PixelGrid
 function drawnShade(Lab $seen, array $steps): DrawnShade
 {
     return new DrawnShade($seen, array_map(static fn (string $s): Pass|Finish|null => $s === '' ? null : Pencils::stack($s)->steps[0], $steps));
+}
+
+/** @param  list<DrawnShade>  $run */
+function pressedRun(array $run): PressedRun
+{
+    return new PressedRun($run, Paper::whiteMedium());
 }
 
 /** @return array{Preview, PixelGrid, PixelGrid} a sky that grades, and a red form with a touch of blue: the preview, and the photo small and as it is drawn */
@@ -86,7 +93,7 @@ it('shows the bare paper first, and in the end at every value what is laid there
     }
     // What lies between two shades is the same pencil pressed otherwise, not their colours blended.
     $laid = new LaidTones(Paper::whiteMedium(), Illuminant::D65);
-    $tones = $laid->over([drawnShade(new Lab(40, 0, 0), ['blue@0.80']), drawnShade(new Lab(60, 0, 0), ['blue@0.35'])], 1);
+    $tones = $laid->over(pressedRun([drawnShade(new Lab(40, 0, 0), ['blue@0.80']), drawnShade(new Lab(60, 0, 0), ['blue@0.35'])]), 1);
     $apart = array_map(static fn (int $thousandths): float => max(array_map(static fn (float $a, float $b): float => abs($a - $b), $tones[50]->mean, $laid->laid(Pencils::stack('blue@'.$thousandths / 1000)->steps, 1)->mean)), range(400, 750));
     expect(min($apart))->toBeLessThan(0.001);
     // Its run only grows lighter, beyond its shades too, and a left out pass comes in gradually.

@@ -87,7 +87,17 @@ export const book = (recipes: BookRecipe[], more = 0): BookRecipes => ({ recipes
 
 export const deskOfZones = (...zones: [number: number, name: string, laid: number, left: number][]): Desk => ({
     ...desk([]),
-    zones: zones.map(([number, name, laid, left]) => ({ number, name, laid, left, astray: false, marks: laid, outlines: [], touches: [] })),
+    zones: zones.map(([number, name, laid, left]) => ({
+        number,
+        name,
+        laid,
+        left,
+        astray: false,
+        marks: laid,
+        outlines: [],
+        graded: [],
+        touches: [],
+    })),
 });
 
 export const drill = (skill: Skill, more: Partial<Drill> = {}): Drill => ({

@@ -26,6 +26,7 @@ export const step = (zone: number, position: number, number: string, more: Parti
     reason: null,
     point: 'a sharp point',
     strokes: 'along the form',
+    runsOut: null,
     shades: [
         { role: 'mid', name: 'mid', seen: '#888888', mark: 'light', before: dab('#ffffff'), after: dab('#cccccc') },
         { role: 'dark', name: 'dark', seen: '#444444', mark: 'medium', before: dab('#ffffff'), after: dab('#aaaaaa') },
@@ -50,6 +51,7 @@ const zone = (number: number, name: string) => ({
     astray: false,
     marks: 0,
     outlines: [[0, 0, 1, 0, 1, 1]],
+    graded: [],
     touches: [{ role: 'touch', outlines: [[0.2, 0.2, 0.4, 0.2, 0.4, 0.4]] }],
 });
 

@@ -52,6 +52,7 @@ describe('zones', () => {
         fireEvent.change(detail.getByLabelText('Merge another zone into rope'), { target: { value: '1' } });
         fireEvent.change(detail.getByLabelText('Make a piece of rope a zone of its own'), { target: { value: '1' } });
         fireEvent.change(detail.getByLabelText('Make a piece of rope a zone of its own'), { target: { value: '-1' } });
+        fireEvent.change(detail.getByLabelText('How rope meets its neighbours'), { target: { value: '1/sharp' } });
         press('Drop red');
         fireEvent.change(detail.getByLabelText('Name of touch 1'), { target: { value: 'columns' } });
         fireEvent.blur(detail.getByLabelText('Name of touch 1'));
@@ -59,12 +60,13 @@ describe('zones', () => {
         act(() => detail.getByRole('slider', { name: /^dark/ }).focus());
         fireEvent.keyDown(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
         fireEvent.keyUp(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
-        expect(onChange.mock.calls.slice(0, 8).map(([c]) => c as unknown)).toEqual([
+        expect(onChange.mock.calls.slice(0, 9).map(([c]) => c as unknown)).toEqual([
             { kind: 'describeZone', zone: 4, distance: 'far' },
             { kind: 'describeZone', zone: 4, surface: 'soft and fuzzy' },
             { kind: 'mergeZones', zone: 4, with: 1 },
             { kind: 'partZone', zone: 4, x: 0.8, y: 0.75 },
             { kind: 'partZone', zone: 4, x: 0.3, y: 0.4 },
+            { kind: 'setBorder', zone: 4, with: 1, meets: 'sharp' },
             { kind: 'setTouches', zone: 4, touches: [{ name: 'teal', x: 0.7, y: 0.6 }] },
             {
                 kind: 'setTouches',

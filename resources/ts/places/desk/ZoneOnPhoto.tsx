@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import type { Desk, DeskStep, Study } from '../../api/types';
 import { cssFlip, flipOf } from '../../stage/flip';
 import { rememberedLook } from '../../stage/look/lookState';
-import { pathOf, thin, Twice } from '../../stage/lines';
+import { Broken, pathOf, thin, Twice } from '../../stage/lines';
 
 const Frame = styled.div<{ $shape: number }>`
     position: relative;
@@ -53,6 +53,7 @@ export function ZoneOnPhoto({ study, zones, zone, step }: ZoneOnPhotoProps) {
                     <Twice width={2}>
                         <path d={whole} {...thin} />
                     </Twice>
+                    <Broken lines={here.graded} extent={{ width, height }} wide={2.4} />
                     {isOnTouches && (
                         <Twice width={1.4}>
                             <path d={d} strokeDasharray="4 3" {...thin} />

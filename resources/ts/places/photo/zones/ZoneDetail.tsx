@@ -84,6 +84,7 @@ export function ZoneDetail({ zone, zones, at, onChange, onTool }: ZoneDetailProp
                     {zone.pieces.length > 1 && <Part zone={zone} at={at} onChange={onChange} />}
                 </div>
             </div>
+            <Borders zone={zone} zones={zones} onChange={onChange} />
             <div className="row">
                 <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
                 <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Draw more</WordButton>
@@ -114,6 +115,52 @@ function Part({ zone, at, onChange }: Pick<ZoneDetailProps, 'zone' | 'at' | 'onC
                 </option>
             ))}
         </NativeSelect>
+    );
+}
+
+const MEETS = {
+    sharp: 'sharp, as you said',
+    grades: 'grades, as you said',
+    photo: 'sharp in the photo',
+    photoGrades: 'grades in the photo',
+};
+
+/** How the zone meets those that it touches: what the photo has, or what is said here of it. */
+function Borders({ zone, zones, onChange }: Pick<ZoneDetailProps, 'zone' | 'zones' | 'onChange'>) {
+    const borders = zones.borders
+        .filter((b) => b.one === zone.number || b.other === zone.number)
+        .map((b) => ({ ...b, beyond: zones.list.find((z) => z.number === (b.one === zone.number ? b.other : b.one)) }));
+    return (
+        <label>
+            Borders
+            <NativeSelect
+                value=""
+                onChange={(e) => {
+                    const [beyond, meets] = e.target.value.split('/');
+                    onChange({
+                        kind: 'setBorder',
+                        zone: zone.number,
+                        with: Number(beyond),
+                        meets: meets as 'sharp' | 'grades' | 'as the photo has it',
+                    });
+                }}
+                aria-label={`How ${zone.name} meets its neighbours`}
+            >
+                <option value="" disabled>
+                    {borders.filter((b) => b.graded.length > 0).length} of {borders.length} grade …
+                </option>
+                {borders.map((b) => (
+                    <optgroup
+                        key={`${b.one}/${b.other}`}
+                        label={`${b.beyond?.name ?? ''}: ${MEETS[b.said ?? (b.graded.length > 0 ? 'photoGrades' : 'photo')]}`}
+                    >
+                        {b.said !== 'grades' && <option value={`${b.beyond?.number}/grades`}>let it grade</option>}
+                        {b.said !== 'sharp' && <option value={`${b.beyond?.number}/sharp`}>make it sharp</option>}
+                        {b.said !== null && <option value={`${b.beyond?.number}/as the photo has it`}>as the photo has it</option>}
+                    </optgroup>
+                ))}
+            </NativeSelect>
+        </label>
     );
 }
 
