@@ -29,7 +29,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class ZoneAnswers
 {
     /** Raised when a zone may be read otherwise. */
-    private const VERSION = 7;
+    private const VERSION = 8;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
@@ -63,7 +63,7 @@ final class ZoneAnswers
 
         return [
             'list' => $zones,
-            'neighbours' => array_map(static fn (Neighbours $n): array => ['one' => $n->one, 'other' => $n->other, 'stepsApart' => round($n->stepsApart, 2), 'push' => $n->push, 'lighter' => $n->lighter, 'words' => $n->words, 'lines' => $n->lines], Neighbours::tooAlike($sheet, $grid, $outlines, $graded)),
+            'neighbours' => array_map(static fn (Neighbours $n): array => ['one' => $n->one, 'other' => $n->other, 'stepsApart' => round($n->stepsApart, 2), 'push' => $n->push, 'lighter' => $n->lighter, 'words' => $n->words, 'lines' => $n->lines], Neighbours::tooAlike($sheet, $grid, $outlines)),
             'borders' => self::borders($sheet, $graded),
             'keptWhites' => ['from' => $survey->whites->from, 'share' => round(substr_count($whites, "\1") / strlen($whites), 4), 'outlines' => (new Outlines(new LabelGrid($sheet->labels->width, $sheet->labels->height, $whites)))->of(1)],
         ];

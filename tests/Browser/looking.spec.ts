@@ -105,6 +105,32 @@ test('a touch is put on the photo, named, moved by keys, dropped, and every step
     await expect(names).toHaveCount(before);
 });
 
+test('a border that grades is made sharp, shown so, left to the photo again, and both are taken back', async ({ page }) => {
+    await open(page, 'Zones');
+    await zonesList(page).getByRole('button', { name: 'stone, worn edge', exact: true }).click();
+    const borders = page.getByLabel('How stone, worn edge meets its neighbours');
+    const grade = borders.locator('option').first();
+    await expect(grade).toHaveText(/^2 of \d grade …$/);
+    const one = borders.locator('optgroup[label$="grades in the photo"] option').filter({ hasText: 'make it sharp' }).first();
+    const sharp = saved(page);
+    await borders.selectOption((await one.getAttribute('value')) ?? '');
+    await sharp;
+    await expect(borders.locator('optgroup[label$="sharp, as you said"]')).toHaveCount(1);
+    await expect(grade).toHaveText(/^1 of \d grade …$/);
+    // By keys alone.
+    const left = saved(page);
+    await borders.focus();
+    await page.keyboard.press('a');
+    await left;
+    await expect(grade).toHaveText(/^2 of \d grade …$/);
+    for (const words of ['Undo: leave the border', 'Undo: make the border sharp']) {
+        const undone = saved(page);
+        await history(page, words).click();
+        await undone;
+    }
+    await expect(borders.locator('optgroup[label$="as you said"]')).toHaveCount(0);
+});
+
 test('one piece of a zone becomes a zone of its own, by name or under the ring, and both are taken back', async ({ page }) => {
     await open(page, 'Zones');
     await expect(zonesList(page).first()).toBeVisible();

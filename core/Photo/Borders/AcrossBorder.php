@@ -60,10 +60,16 @@ final readonly class AcrossBorder
         return $found;
     }
 
-    /** Whether the photo has no edge here. Where a zone is too thin to tell, it is taken to have one. */
+    /** Whether the photo has no edge here. */
     public function hasNoEdge(): bool
     {
-        return isset($this->means[-2], $this->means[1]) && max($this->step(-1), $this->step(0), $this->step(1)) < self::NO_EDGE;
+        return $this->steepest() < self::NO_EDGE;
+    }
+
+    /** ΔE00 from one pixel to the next over three steps across, at most; without end where a zone is too thin to tell. */
+    public function steepest(): float
+    {
+        return isset($this->means[-2], $this->means[1]) ? max($this->step(-1), $this->step(0), $this->step(1)) : INF;
     }
 
     /** Over how many pixels the photo goes from the one zone's colour to the other's: as far as the whole change would take at its steepest. */

@@ -6,7 +6,9 @@ namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
-use KnottyPrism\Core\Photo\Borders\GradedBorder;
+use KnottyPrism\Core\Photo\Borders\AcrossBorder;
+use KnottyPrism\Core\Photo\Borders\BorderKind;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
@@ -25,6 +27,9 @@ final readonly class Neighbours
     /** Pixels to either side of the border that are looked at. */
     private const DEPTH = 3;
 
+    /** ΔE00 from one pixel to the next across a border below which the photo is soft there. */
+    private const SOFT = 4.0;
+
     /** A border shorter than this share of the picture's width is a touch, not an edge. */
     private const LEAST_BORDER = 0.05;
 
@@ -40,13 +45,11 @@ final readonly class Neighbours
     {
     }
 
-    /**
-     * @param  list<GradedBorder>  $graded  of the sheet
-     * @return list<self> the longest border first
-     */
-    public static function tooAlike(ZoneSheet $sheet, PixelGrid $grid, Outlines $outlines, array $graded): array
+    /** @return list<self> the longest border first */
+    public static function tooAlike(ZoneSheet $sheet, PixelGrid $grid, Outlines $outlines): array
     {
         $scale = new ValueScale;
+        $smooth = $grid->smoothed();
         $found = [];
         foreach (array_keys($sheet->notes) as $one) {
             foreach ($outlines->shared($one) as $other => $length) {
@@ -59,7 +62,7 @@ final readonly class Neighbours
                 }
                 [$here, $there] = [$grid->mean($near), $grid->mean($beyond)];
                 $steps = $scale->difference($here, $there);
-                if (abs($steps) < self::ONE_STEP && $here->deltaE00($there) < self::TOLD_APART && ! self::grade($graded, $one, $other, $length)) {
+                if (abs($steps) < self::ONE_STEP && $here->deltaE00($there) < self::TOLD_APART && ! self::meetSoftly($sheet, $smooth, $outlines, $one, $other)) {
                     $found[] = [$length, self::advised($sheet, $one, $other, $here, $there, $outlines->between($one, $other))];
                 }
             }
@@ -69,16 +72,27 @@ final readonly class Neighbours
         return array_column($found, 1);
     }
 
-    /**
-     * Whether two zones grade into each other along most of their border: that is one thing in two zones, and no edge is lost.
-     *
-     * @param  list<GradedBorder>  $graded
-     */
-    private static function grade(array $graded, int $one, int $other, int $length): bool
+    /** As the artist says, and else as the photo has it. */
+    private static function meetSoftly(ZoneSheet $sheet, PixelGrid $smooth, Outlines $outlines, int $one, int $other): bool
     {
-        $own = array_filter($graded, static fn (GradedBorder $g): bool => $g->of($one) && $g->of($other));
+        return match ($sheet->borders->of($one, $other)) {
+            BorderKind::Grades => true,
+            BorderKind::Sharp => false,
+            null => self::isSoft($sheet->labels, $smooth, $outlines, $one, $other),
+        };
+    }
 
-        return array_sum(array_map(static fn (GradedBorder $g): int => count($g->edges), $own)) > $length / 2;
+    /** Whether the photo is soft along most of a border: what grades there, or nearly, is one thing in two zones, and no edge is lost. */
+    private static function isSoft(LabelGrid $labels, PixelGrid $smooth, Outlines $outlines, int $one, int $other): bool
+    {
+        $soft = 0;
+        foreach ($outlines->stretches($one, $other) as $edges) {
+            foreach (AcrossBorder::along($edges, $one, $other, $labels, $smooth) as $across) {
+                $soft += $across->steepest() < self::SOFT ? 1 : -1;
+            }
+        }
+
+        return $soft > 0;
     }
 
     /** @param  list<list<float>>  $lines */

@@ -12,7 +12,6 @@ use KnottyPrism\Core\Photo\Borders\GradedBorder;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Notes\Survey;
-use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
@@ -82,29 +81,25 @@ it('says over which borders a zone runs out, how wide on the paper, the longest 
         ->and(RunsOut::words(1, [$borders[0]], $names, 1.25))->toBe('Let it run out over the border to “haze”, about 5 mm.')->and(RunsOut::words(1, [$borders[3]], $names, 1.25))->toBeNull();
 });
 
-/** @return list<Neighbours> */
-function alikeIn(ZoneSheet $sheet, PixelGrid $photo): array
-{
-    return Neighbours::tooAlike($sheet, $photo, new Outlines($sheet->labels), FindGradedBorders::in($sheet->labels, $photo, $sheet->borders));
-}
-
 it('marks touching zones that end within a value step, and advises which to push', function () {
     // Alike where they meet, though their middles are far apart.
     $alike = greys(60, 40, static fn (int $x): float => $x < 30 ? 20 + 1.4 * $x : 66);
-    $found = alikeIn($sheet = twoZones(), $alike);
+    $found = Neighbours::tooAlike($sheet = twoZones(), $alike, new Outlines($sheet->labels));
     expect($found)->toHaveCount(1)->and($found[0]->words)->toContain('"left" and "right" meet')->and(count($found[0]->lines[0]))->toBeGreaterThan(20)
         ->and(abs($found[0]->stepsApart))->toBeLessThan(1.0);
     // Where the photo only grades nothing is lost.
     $pales = greys(60, 40, static fn (int $x): float => 20 + 1.0 * $x);
-    expect(alikeIn($sheet, $pales))->toBe([]);
+    expect(Neighbours::tooAlike($sheet, $pales, new Outlines($sheet->labels)))->toBe([]);
+    // Unless the artist wants an edge there.
+    expect(Neighbours::tooAlike($sheet->meeting(1, 2, BorderKind::Sharp), $pales, new Outlines($sheet->labels)))->toHaveCount(1);
     // Two steps apart at the border: an edge that holds, though the middles are alike.
     $apart = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 + 0.9 * $x : 52);
-    expect(alikeIn($sheet, $apart))->toBe([]);
+    expect(Neighbours::tooAlike($sheet, $apart, new Outlines($sheet->labels)))->toBe([]);
     // Same value, other colour: told apart all the same.
     $colours = gridOf(60, 40, static fn (int $x): array => $x < 30 ? [55, 40, 20] : [55, -30, -20]);
-    expect(alikeIn($sheet, $colours))->toBe([]);
+    expect(Neighbours::tooAlike($sheet, $colours, new Outlines($sheet->labels)))->toBe([]);
     $flat = greys(60, 40, static fn (int $x): float => $x < 30 ? 50 : 55);
-    $advice = static fn (ZoneSheet $s): Neighbours => alikeIn($s, $flat)[0];
+    $advice = static fn (ZoneSheet $s): Neighbours => Neighbours::tooAlike($s, $flat, new Outlines($s->labels))[0];
     $far = $advice(twoZones(right: new ZoneNote('right', distance: Distance::Far)));
     expect([$far->push, $far->lighter])->toBe([2, true])->and($far->words)->toContain('what is far is lighter');
     $lesser = $advice(twoZones(new ZoneNote('left', Importance::Most), new ZoneNote('right', Importance::Little)));
