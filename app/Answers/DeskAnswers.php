@@ -18,6 +18,7 @@ use App\Resources\OrderResource;
 use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Desk\Finish\AskFinished;
+use KnottyPrism\Core\Desk\Order\Coats;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Order\Way;
@@ -33,7 +34,7 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** The desk of a study as the page shows it: all that is to come, step by step, so that an hour without network loses nothing. */
 final class DeskAnswers
 {
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
@@ -71,16 +72,41 @@ final class DeskAnswers
 
         return [
             ...$common, 'cannot' => null,
-            'steps' => array_map(fn (PlacedStep $p): array => DeskParts::step($zones[$p->step->zone], $p, $shown[$p->step->zone], $this->seen($zones[$p->step->zone]), $runsOut[$p->step->zone], $ground), $order),
+            'steps' => array_map(fn (array $coats): array => DeskParts::step($zones[$zone = $coats[0]->step->zone], $coats, $shown[$zone], $this->seen($zones[$zone]), $runsOut[$zone], $ground), array_merge(...array_map(Coats::together(...), $sessions))),
             'sessions' => array_map(static fn (array $s): array => DeskParts::session($s, $zones), $sessions),
             'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $graded, ...$outlines[$z->place->number]), array_values($zones)),
-            'marks' => array_map(static fn (DeskMarkRow $m): array => DeskParts::mark($m, $zones[$m->zone] ?? null, $ground), array_slice($marks, -self::TOLD)),
+            'marks' => self::marks($marks, $zones, $ground),
             'wet' => DeskParts::wet($marks, $habits, array_keys($zones)),
             'sessionEnds' => $ends,
             'howFar' => AskFinished::howFar($done, $done + $left),
             'minutesLeft' => OrderResource::minutes($left),
             'pencils' => DeskParts::pencils($zones),
         ];
+    }
+
+    /**
+     * @param  list<DeskMarkRow>  $rows
+     * @param  array<int, ZoneAtDesk>  $zones
+     * @return list<array<string, mixed>> the last ones, coats that were marked together as one
+     */
+    private static function marks(array $rows, array $zones, PlanGround $ground): array
+    {
+        $told = [];
+        $coats = 1;
+        foreach (array_reverse($rows) as $row) {
+            if (count($told) === self::TOLD) {
+                break;
+            }
+            if ($row->continues) {
+                $coats++;
+
+                continue;
+            }
+            array_unshift($told, DeskParts::mark($row, $coats, $zones[$row->zone] ?? null, $ground));
+            $coats = 1;
+        }
+
+        return $told;
     }
 
     /** What there is to plan before all of it can be laid; nothing where it is planned. */
@@ -138,9 +164,8 @@ final class DeskAnswers
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zone): array {
             $answer = SequenceAnswer::of(RecipeLabel::Surest, $zone->chain, $zone->shades, $ground->paper, $ground->sheet->settings->mode);
-            $words = $answer->words();
 
-            return [...SequenceResource::answer($answer, $ground->paper), 'manners' => array_map($words->manner(...), $zone->chain->passes)];
+            return SequenceResource::answer($answer, $ground->paper);
         });
     }
 

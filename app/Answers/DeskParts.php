@@ -15,6 +15,7 @@ use KnottyPrism\Core\Desk\Finish\AskFinished;
 use KnottyPrism\Core\Desk\Finish\Finding;
 use KnottyPrism\Core\Desk\Finish\LaidShade;
 use KnottyPrism\Core\Desk\Finish\LaidZone;
+use KnottyPrism\Core\Desk\Order\Coats;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkPass;
@@ -48,32 +49,41 @@ final class DeskParts
     /**
      * @param  array<string, mixed>  $shown  the zone's chain, see {@see SequenceResource::answer()}
      * @param  array<string, string>  $seen  the photo's colours, by role
+     * @param  non-empty-list<PlacedStep>  $coats  alike, see {@see Coats}
      * @param  ?string  $runsOut  where the zone's passes run out into others
      * @return array<string, mixed>
      */
-    public static function step(ZoneAtDesk $zone, PlacedStep $placed, array $shown, array $seen, ?string $runsOut, PlanGround $ground): array
+    public static function step(ZoneAtDesk $zone, array $coats, array $shown, array $seen, ?string $runsOut, PlanGround $ground): array
     {
+        [$placed, $many] = [$coats[0], count($coats)];
         $at = $placed->step->pass;
+        $last = $at + $many - 1;
         $pass = $zone->chain->passes[$at];
         $work = WorkPass::of($pass);
         /** @var list<array<string, mixed>> $passes */
         $passes = $shown['passes'];
         $note = $ground->zones->note($zone->place->number);
-        $cautions = array_values(array_filter($shown['cautions'], static fn (array $c): bool => $c['pass'] === $at + 1 && ! in_array($c['code'], self::NOT_OF_A_PASS, true)));
+        $cautions = array_values(array_filter($shown['cautions'], static fn (array $c): bool => $c['pass'] > $at && $c['pass'] <= $last + 1 && ! in_array($c['code'], self::NOT_OF_A_PASS, true)));
 
         return [
-            'zone' => $zone->place->number, 'zoneName' => $zone->place->name, 'position' => $zone->progress->marks + $at - $zone->laid, 'pass' => $at + 1, 'of' => count($zone->chain->passes),
-            ...self::tool($pass), 'marks' => $passes[$at]['marks'], 'how' => ucfirst($shown['manners'][$at]), 'reason' => $passes[$at]['reason'],
+            'zone' => $zone->place->number, 'zoneName' => $zone->place->name, 'position' => $zone->progress->marks + $at - $zone->laid, 'pass' => $at + 1, 'coats' => $many, 'of' => count($zone->chain->passes),
+            ...self::tool($pass), 'marks' => $passes[$at]['marks'], 'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)), 'reason' => $passes[$at]['reason'],
             'point' => HowToLay::point($work, $zone->touches(), $zone->areaOf($work), $at === 0),
             'strokes' => HowToLay::strokes($work, self::strokes($ground->sheet->settings->strokes[$zone->place->number] ?? null), $note->surface),
             'runsOut' => $placed->step->touches || $work->finish === Finish::Lift ? null : $runsOut,
             'shades' => array_map(static fn (Shade $s): array => [
                 'role' => $s->name, 'name' => $s->called(), 'seen' => $seen[$s->name] ?? '#808080', 'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
-                'before' => self::dab($passes, $at - 1, $s->name, $ground), 'after' => self::dab($passes, $at, $s->name, $ground),
+                'before' => self::dab($passes, $at - 1, $s->name, $ground), 'after' => self::dab($passes, $last, $s->name, $ground),
             ], $zone->shades),
             'cautions' => array_map(static fn (array $c): string => $c['text'], $cautions), 'body' => BodyCautions::at($placed->step->tool),
-            'minutes' => OrderResource::minutes($placed->step->minutes), 'dries' => $placed->step->drying, 'turn' => $placed->turn,
+            'minutes' => OrderResource::minutes(self::minutes($coats)), 'dries' => $coats[$many - 1]->step->drying, 'turn' => $placed->turn,
         ];
+    }
+
+    /** @param  list<PlacedStep>  $steps */
+    private static function minutes(array $steps): float
+    {
+        return array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $steps));
     }
 
     /**
@@ -141,17 +151,20 @@ final class DeskParts
             $tools[$placed->step->tool] ??= self::tool($zones[$placed->step->zone]->chain->passes[$placed->step->pass]);
         }
 
-        return ['steps' => count($steps), 'minutes' => OrderResource::minutes(array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $steps))), 'tools' => array_values($tools), 'body' => BodyCautions::before(array_keys($tools))];
+        return ['steps' => count(Coats::together($steps)), 'minutes' => OrderResource::minutes(self::minutes($steps)), 'tools' => array_values($tools), 'body' => BodyCautions::before(array_keys($tools))];
     }
 
-    /** @return array<string, mixed> */
-    public static function mark(DeskMarkRow $row, ?ZoneAtDesk $zone, PlanGround $ground): array
+    /**
+     * @param  int<1, max>  $coats  that were marked with it
+     * @return array<string, mixed>
+     */
+    public static function mark(DeskMarkRow $row, int $coats, ?ZoneAtDesk $zone, PlanGround $ground): array
     {
         $words = $row->pass['tool'];
         if ($zone !== null) {
             try {
                 $pass = $row->mark()->pass->read($ground->shelf, $zone->roles());
-                $words = $pass->over() === [] ? $words : SequenceWords::of($zone->chain, $zone->shades)->pass($pass);
+                $words = $pass->over() === [] ? $words : SequenceWords::of($zone->chain, $zone->shades)->pass($pass, $coats);
             } catch (UnknownPencil) {
             }
         }

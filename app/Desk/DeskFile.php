@@ -14,7 +14,7 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 /** The desk of a study as its file has it: how one works, and every mark that was not taken back. */
 final class DeskFile
 {
-    private const MARK = ['kind', 'zone', 'pass', 'rest', 'plan', 'minutes', 'made_at', 'film', 'zone_name', 'note'];
+    private const MARK = ['kind', 'zone', 'pass', 'rest', 'plan', 'minutes', 'made_at', 'film', 'zone_name', 'note', 'continues'];
 
     public function __construct(private readonly DeskKeeper $keeper)
     {
@@ -35,7 +35,7 @@ final class DeskFile
     }
 
     /**
-     * @param  array{habits: array<string, int|string|bool>, marks: list<array{kind: string, zone: int, pass: array{tool: string, marks: array<string, string>}, rest: list<array{tool: string, marks: array<string, string>}>|null, plan: string, minutes: int|float, made_at: int, film?: int|float|null, zone_name?: string, note?: ?string}>}  $desk
+     * @param  array{habits: array<string, int|string|bool>, marks: list<array{kind: string, zone: int, pass: array{tool: string, marks: array<string, string>}, rest: list<array{tool: string, marks: array<string, string>}>|null, plan: string, minutes: int|float, made_at: int, film?: int|float|null, zone_name?: string, note?: ?string, continues?: bool}>}  $desk
      */
     public function putIn(Study $study, array $desk): void
     {

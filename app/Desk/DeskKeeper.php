@@ -8,6 +8,7 @@ use App\History\ChangedElsewhere;
 use App\Models\DeskMarkRow;
 use App\Models\Study;
 use App\Models\User;
+use App\Plans\PlanGround;
 use KnottyPrism\Core\Book\Log\WorkLog;
 use KnottyPrism\Core\Desk\Order\DeskStep;
 use KnottyPrism\Core\Desk\Order\PassMinutes;
@@ -84,24 +85,20 @@ final class DeskKeeper
     }
 
     /**
-     * @param  int  $position  marks that the zone had where this one was made
-     * @return int its id
+     * @param  int  $position  passes marked in the zone where this was made
+     * @param  int  $coats  that were laid, or left out, one after the other
+     * @return int the id of the last
      *
      * @throws ImpossibleChange when the zone is not there, or was marked elsewhere meanwhile
      */
-    public function mark(User $user, Study $study, MarkKind $kind, int $zone, int $position, PassNote $pass, int $at): int
+    public function mark(User $user, Study $study, MarkKind $kind, int $zone, int $position, PassNote $pass, int $at, int $coats = 1): int
     {
         Study::query()->lockForUpdate()->findOrFail($study->id);
-        $rows = $this->marks($study);
         $ground = $this->board->ground($user, $study) ?? throw ImpossibleChange::because('The picture has no zones to work on.');
-        $there = $this->board->zones($ground, $rows)[$zone] ?? throw ImpossibleChange::because('That zone is not planned any more; nothing was marked.');
-        if ($there->progress->marks !== $position) {
-            throw ImpossibleChange::because(sprintf('“%s” was marked elsewhere meanwhile; this mark was not made a second time.', $there->place->name));
+        $made = 0;
+        for ($coat = 0; $coat < $coats; $coat++) {
+            $made = $this->markOne($ground, $study, new DeskMark($kind, $zone, $pass, $at), $position + $coat, $coat > 0);
         }
-        $mark = new DeskMark($kind, $zone, $pass, $at);
-        $before = array_map(static fn (DeskMarkRow $r): DeskMark => $r->mark(), array_values(array_filter($rows, static fn (DeskMarkRow $r): bool => $r->zone === $zone)));
-
-        $made = DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => $kind, 'zone' => $zone, 'pass' => $pass->toArray(), 'made_at' => $at, ...$this->board->after($ground, $there, $mark, ...$before)])->id;
         // Those that were taken back long ago are of no use to anybody.
         $old = DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', true)->orderByDesc('id')->skip(self::TAKEN_BACK_KEPT)->take(100)->pluck('id');
         DeskMarkRow::query()->whereIn('id', $old)->delete();
@@ -109,8 +106,21 @@ final class DeskKeeper
         return $made;
     }
 
+    private function markOne(PlanGround $ground, Study $study, DeskMark $mark, int $position, bool $continues): int
+    {
+        $rows = $this->marks($study);
+        $zone = $mark->zone;
+        $there = $this->board->zones($ground, $rows)[$zone] ?? throw ImpossibleChange::because('That zone is not planned any more; nothing was marked.');
+        if ($there->progress->marks !== $position) {
+            throw ImpossibleChange::because(sprintf('“%s” was marked elsewhere meanwhile; this mark was not made a second time.', $there->place->name));
+        }
+        $before = array_map(static fn (DeskMarkRow $r): DeskMark => $r->mark(), array_values(array_filter($rows, static fn (DeskMarkRow $r): bool => $r->zone === $zone)));
+
+        return DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => $mark->kind, 'zone' => $zone, 'pass' => $mark->pass->toArray(), 'made_at' => $mark->at, 'continues' => $continues, ...$this->board->after($ground, $there, $mark, ...$before)])->id;
+    }
+
     /**
-     * Takes the last mark back; nothing where there is none.
+     * Takes the last mark back, with all coats that were marked with it; nothing where there is none.
      *
      * @param  ?int  $of  the mark that was the last where this was asked for; 0 where there was none
      * @return int the mark that is the last now, on which a next undo stands; 0 where there is none
@@ -122,7 +132,9 @@ final class DeskKeeper
         $latest = static fn (): ?DeskMarkRow => DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', false)->orderByDesc('id')->lockForUpdate()->first();
         $last = $latest();
         ChangedElsewhere::check($of, $last->id ?? 0, $last === null ? null : 'another mark was made');
-        $last?->update(['taken_back' => true]);
+        for ($one = $last; $one !== null; $one = $one->continues ? $latest() : null) {
+            $one->update(['taken_back' => true]);
+        }
 
         return $latest()->id ?? 0;
     }
@@ -131,9 +143,18 @@ final class DeskKeeper
     private static function paceOf(array $marks): float
     {
         $times = [];
+        $counts = false;
         foreach ($marks as $i => $mark) {
+            $last = $counts && $mark->continues ? array_pop($times) : null;
+            if ($last !== null) {
+                // In the time of the coat that it was marked with.
+                $times[] = [$last[0] + $mark->minutes, $last[1]];
+
+                continue;
+            }
             $seconds = $i > 0 ? $mark->made_at - $marks[$i - 1]->made_at : 0;
-            if ($mark->kind !== MarkKind::Skipped && $seconds > 0 && $seconds < self::LONGEST_PASS) {
+            $counts = $mark->kind !== MarkKind::Skipped && $seconds > 0 && $seconds < self::LONGEST_PASS;
+            if ($counts) {
                 $times[] = [$mark->minutes, $seconds / 60];
             }
         }

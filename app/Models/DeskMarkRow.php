@@ -25,18 +25,19 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
  * @property bool $taken_back
  * @property ?float $film what it left on the paper, film units · mm²
  * @property string $zone_name what its zone was called
+ * @property bool $continues a further coat, marked with the one before it
  * @property ?string $note of the session that begins with it
  */
 final class DeskMarkRow extends Model
 {
     protected $table = 'desk_marks';
 
-    protected $fillable = ['study_id', 'kind', 'zone', 'pass', 'rest', 'plan', 'minutes', 'made_at', 'taken_back', 'film', 'zone_name', 'note'];
+    protected $fillable = ['study_id', 'kind', 'zone', 'pass', 'rest', 'plan', 'minutes', 'made_at', 'taken_back', 'film', 'zone_name', 'note', 'continues'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => MarkKind::class, 'pass' => 'array', 'rest' => 'array', 'minutes' => 'float', 'film' => 'float', 'made_at' => 'integer', 'taken_back' => 'boolean'];
+        return ['kind' => MarkKind::class, 'pass' => 'array', 'rest' => 'array', 'minutes' => 'float', 'film' => 'float', 'made_at' => 'integer', 'taken_back' => 'boolean', 'continues' => 'boolean'];
     }
 
     public function mark(): DeskMark

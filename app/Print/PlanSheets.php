@@ -9,6 +9,7 @@ use App\Photos\WorkingCopy;
 use App\Resources\ChartResource;
 use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
+use KnottyPrism\Core\Desk\Order\Coats;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -81,10 +82,13 @@ final class PlanSheets
         $rows = [];
         foreach ($sessions as $i => $session) {
             $minutes = array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes, $session));
-            foreach ($session as $at => $placed) {
-                $pass = $drawn[$placed->step->zone][$placed->step->pass];
+            foreach (Coats::together($session) as $at => $coats) {
+                [$placed, $many] = [$coats[0], count($coats)];
+                // Said of all coats; what is seen is seen after the last.
+                $pass = $drawn[$placed->step->zone][$placed->step->pass + $many - 1];
+                $chain = $chains[$placed->step->zone];
                 $rows[] = [
-                    'head' => $at === 0 ? sprintf('Session %d, about %d minutes', $i + 1, (int) round($minutes)) : null, 'zone' => $map->zones[$placed->step->zone]->name, 'words' => $pass['words'],
+                    'head' => $at === 0 ? sprintf('Session %d, about %d minutes', $i + 1, (int) round($minutes)) : null, 'zone' => $map->zones[$placed->step->zone]->name, 'words' => ucfirst($chain->words()->pass($chain->sequence->passes[$placed->step->pass], $many)),
                     'solvent' => $placed->step->tool === Finish::Solvent->value, 'dabs' => array_map(static fn (array $d): array => ['dab' => self::dab($d['strata']), 'colourWords' => $d['colourWords']], array_values((array) $pass['dabs'])),
                 ];
             }
@@ -109,7 +113,7 @@ final class PlanSheets
         }
         $words = $answer->words();
 
-        return $answer->sequence->passes === [] ? [$words->whole()] : array_map($words->pass(...), $answer->sequence->passes);
+        return $answer->sequence->passes === [] ? [$words->whole()] : $words->steps();
     }
 
     /** @return array<string, mixed> */

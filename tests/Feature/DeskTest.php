@@ -24,7 +24,7 @@ function deskOf(TestCase $test): array
  */
 function marked(TestCase $test, string $base, array $step, array $otherwise = [], ?string $key = null): TestResponse
 {
-    $mark = ['kind' => 'done', 'zone' => $step['zone'], 'position' => $step['position'], 'tool' => $step['pencil']['id'] ?? $step['finish'], 'marks' => array_filter($step['marks']), 'at' => time(), ...$otherwise];
+    $mark = ['kind' => 'done', 'zone' => $step['zone'], 'position' => $step['position'], 'tool' => $step['pencil']['id'] ?? $step['finish'], 'marks' => array_filter($step['marks']), 'coats' => $step['coats'], 'at' => time(), ...$otherwise];
 
     return $test->postJson("$base/marks", $mark, ['Idempotency-Key' => $key ?? 'desk-'.bin2hex(random_bytes(6))]);
 }
@@ -35,12 +35,12 @@ it('lays a picture pass by pass: each once, in its zone\'s own order, until all 
     expect(json_decode((string) $desk->getContent()))->toFitThePage('Desk');
     $desk = $desk->json();
     $passes = array_sum(array_map(fn (array $z): int => count($z['sequence']['passes']), $this->getJson("/api/studies/$study->id/plan")->json('zones')));
-    expect($desk['steps'])->toHaveCount($passes)->and($desk['howFar'])->toBe('Nothing is laid yet.')->and(array_sum(array_column($desk['sessions'], 'steps')))->toBe($passes);
+    expect(array_sum(array_column($desk['steps'], 'coats')))->toBe($passes)->and($desk['howFar'])->toBe('Nothing is laid yet.')->and(array_sum(array_column($desk['sessions'], 'steps')))->toBe(count($desk['steps']));
     $laid = [];
     while ($desk['steps'] !== []) {
         $step = $desk['steps'][0];
         expect($step['pass'])->toBe(($laid[$step['zone']] ?? 0) + 1)->and($step['position'])->toBe($laid[$step['zone']] ?? 0);
-        $laid[$step['zone']] = $step['pass'];
+        $laid[$step['zone']] = $step['pass'] + $step['coats'] - 1;
         $left = count($desk['steps']);
         $desk = marked($this, $base, $step)->assertOk()->json();
         // Nothing else moves: what comes next is what was to come next.
@@ -61,6 +61,28 @@ it('takes a mark in once however often it is sent, and refuses one that another 
     expect($this->postJson("$base/undo", ['of' => $first->json('stamp') + 7])->status())->toBe(409);
     expect($this->postJson("$base/undo", ['of' => $first->json('stamp')])->assertOk()->json('stamp'))->toBe(0);
     expect($this->getJson($base)->json('steps.0.position'))->toBe(0)->and($this->postJson("$base/undo")->assertOk()->json('stamp'))->toBe(0);
+});
+
+it('takes coats that are alike as one step: read, ticked and taken back at once, or the first of them alone', function () {
+    [$study, $base] = deskOf($this);
+    $zone = $this->getJson("/api/studies/$study->id/plan")->json('zones.0');
+    $roles = array_column($zone['targets'], 'role');
+    $pass = static fn (string $tool, string $mark): array => ['tool' => $tool, 'marks' => array_fill_keys($roles, $mark)];
+    $this->postJson("/api/studies/$study->id/plan/changes", ['key' => 'three-coats-of-one', 'kind' => 'sequence', 'zone' => $zone['number'], 'passes' => [$pass('711', 'light'), $pass('711', 'light'), $pass('711', 'light'), $pass('735', 'medium')]])->assertOk();
+    $steps = fn (): array => array_values(array_filter($this->getJson($base)->json('steps'), static fn (array $s): bool => $s['zone'] === $zone['number']));
+    [$coats, $then] = $steps();
+    expect([$coats['pass'], $coats['coats'], $coats['how']])->toBe([1, 3, 'Three light coats over all of it'])->and([$then['pass'], $then['coats'], $then['position']])->toBe([4, 1, 3])
+        ->and($coats['shades'][0]['after'])->toBe($then['shades'][0]['before'])->and($coats['minutes'])->toBeGreaterThan(2.5 * $then['minutes'] / 2);
+    // The first alone, then both others; the last tick is taken back as a whole.
+    marked($this, $base, $coats, ['coats' => 1])->assertOk();
+    [$left] = $steps();
+    expect([$left['pass'], $left['coats'], $left['position'], $left['how']])->toBe([2, 2, 1, 'Two light coats over all of it']);
+    $done = marked($this, $base, $left, ['coats' => 2])->assertOk()->json();
+    expect(array_column($done['marks'], 'words'))->toHaveCount(2)->and(end($done['marks'])['words'])->toStartWith('two light coats of 711')->and($steps()[0])->toMatchArray(['pass' => 4, 'position' => 3]);
+    $this->postJson("$base/undo", ['of' => $done['stamp']])->assertOk();
+    expect($steps()[0])->toMatchArray(['pass' => 2, 'coats' => 2])->and(DeskMarkRow::query()->where('taken_back', false)->count())->toBe(1);
+    marked($this, $base, $left, ['coats' => 40])->assertUnprocessable();
+    $this->get("/api/studies/$study->id/plan/steps.pdf")->assertOk();
 });
 
 it('finds what is to come from what lies there, where that is something else, and keeps to it', function () {

@@ -32,24 +32,22 @@ final readonly class SequenceWords
     /** The whole, one sentence: coats that follow each other alike are told as one. */
     public function whole(): string
     {
+        $steps = $this->steps();
+
+        return $steps === [] ? 'The paper is left bare.' : implode('; ', $steps).'.';
+    }
+
+    /** @return list<string> what is done one after the other */
+    public function steps(): array
+    {
         $said = [];
         for ($at = 0, $n = count($this->sequence->passes); $at < $n; $at += $coats) {
             $pass = $this->sequence->passes[$at];
             for ($coats = 1; ($this->sequence->passes[$at + $coats] ?? null)?->isLike($pass) === true; $coats++);
-            $said[] = $coats === 1 ? $this->pass($pass) : $this->coats($pass, $coats);
+            $said[] = $this->pass($pass, $coats);
         }
 
-        return $said === [] ? 'The paper is left bare.' : implode('; ', $said).'.';
-    }
-
-    private function coats(GradedPass $pass, int $count): string
-    {
-        $many = self::MANY[$count] ?? (string) $count;
-        $marks = array_values(array_unique(array_filter($pass->marks), SORT_REGULAR));
-
-        return $pass->tool instanceof Finish || count($marks) > 1
-            ? $this->pass($pass).", in $many coats"
-            : trim("$many {$marks[0]->value} coats of {$pass->tool->record->number} {$pass->tool->record->name}").' '.$this->where($pass);
+        return $said;
     }
 
     /** The numbers with their hardest marks, for a list of changes. */
@@ -68,19 +66,42 @@ final readonly class SequenceWords
         return $parts === [] ? 'bare paper' : implode(', ', $parts);
     }
 
-    public function pass(GradedPass $pass): string
+    /** @param  int<1, max>  $coats  so often */
+    public function pass(GradedPass $pass, int $coats = 1): string
     {
         if ($pass->tool instanceof Finish) {
-            return $pass->tool->value.' '.$this->manner($pass);
+            return $pass->tool->value.' '.$this->manner($pass, $coats);
         }
+        $pencil = trim($pass->tool->record->number.' '.$pass->tool->record->name);
 
-        return trim($pass->tool->record->number.' '.$pass->tool->record->name).' '.$this->manner($pass);
+        return $coats > 1 && self::isEven($pass) ? self::coats($pass, $coats)." of $pencil ".$this->where($pass) : $pencil.' '.$this->manner($pass, $coats);
     }
 
-    /** Without what it is done with: "over all of it in a whisper". */
-    public function manner(GradedPass $pass): string
+    /**
+     * Without what it is done with: "over all of it in a whisper".
+     *
+     * @param  int<1, max>  $coats
+     */
+    public function manner(GradedPass $pass, int $coats = 1): string
     {
-        return $pass->tool instanceof Finish ? $this->where($pass) : $this->where($pass).' '.$this->pressure($pass);
+        $once = $pass->tool instanceof Finish ? $this->where($pass) : $this->where($pass).' '.$this->pressure($pass);
+
+        return match (true) {
+            $coats === 1 => $once,
+            $pass->tool instanceof Finish || ! self::isEven($pass) => $once.', in '.(self::MANY[$coats] ?? $coats).' coats',
+            default => self::coats($pass, $coats).' '.$this->where($pass),
+        };
+    }
+
+    /** "two light coats" */
+    private static function coats(GradedPass $pass, int $coats): string
+    {
+        return (self::MANY[$coats] ?? $coats).' '.(array_values(array_filter($pass->marks))[0]->value ?? '').' coats';
+    }
+
+    private static function isEven(GradedPass $pass): bool
+    {
+        return count(array_unique(array_filter($pass->marks), SORT_REGULAR)) === 1;
     }
 
     private function where(GradedPass $pass): string

@@ -2254,6 +2254,8 @@ export interface components {
             /** @description marks that its zone has before it */
             position: number;
             pass: number;
+            /** @description so many alike, one after the other, from this pass on */
+            coats: number;
             of: number;
             finish: string | null;
             pencil: components["schemas"]["DrawerPencil"] | null;
@@ -2301,6 +2303,8 @@ export interface components {
             marks: {
                 [key: string]: string;
             };
+            /** @description that were laid, or left out; one where nothing is said */
+            coats?: number;
             /** @description by the device's clock */
             at: number;
         };

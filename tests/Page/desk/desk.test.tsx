@@ -81,6 +81,19 @@ describe('the desk', () => {
         expect(number()).toBe('711');
     });
 
+    it('ticks coats that are alike at once, or the first of them alone', async () => {
+        app.says('GET', '/desk', desk([step(1, 0, '711', { coats: 2, of: 4 }), step(2, 0, '741')]));
+        await sitDown();
+        expect(screen.getByRole('region', { name: 'This pass' }).textContent).toContain('rope, passes 1 and 2 of 4');
+        fireEvent.click(screen.getByRole('button', { name: 'Laid, two coats' }));
+        expect(number()).toBe('741');
+        expect(app.last('POST')?.body).toMatchObject({ zone: 1, position: 0, coats: 2 });
+        fireEvent.keyDown(window, { key: 'Backspace' });
+        fireEvent.click(screen.getByRole('button', { name: 'One coat so far' }));
+        expect(screen.getByRole('region', { name: 'This pass' }).textContent).toContain('rope, pass 2 of 4');
+        expect(screen.getByRole('button', { name: 'Laid' })).toBeTruthy();
+    });
+
     it('keeps what is marked while nothing answers, and says what was refused', async () => {
         app.says('POST', '/marks', null, 0);
         await sitDown();

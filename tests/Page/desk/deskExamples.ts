@@ -18,6 +18,7 @@ export const step = (zone: number, position: number, number: string, more: Parti
     zoneName: zone === 1 ? 'rope' : 'sea',
     position,
     pass: position + 1,
+    coats: 1,
     of: 3,
     finish: null,
     pencil: pencilAt(number),

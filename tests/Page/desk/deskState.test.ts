@@ -25,6 +25,18 @@ describe('what stands on the desk', () => {
         expect(said(deskState(desk(steps.slice(1)), [one], 1000).current)).toBe('sea 0');
     });
 
+    it('takes coats that are alike as one, or leaves those that are not laid yet', () => {
+        const coats = [step(1, 0, '711', { coats: 3 }), step(1, 3, '735')];
+        const after = (...waiting: Parameters<typeof deskState>[1]) => {
+            const { current } = deskState(desk(coats), waiting, 1000);
+            return [said(current), current?.pass, current?.coats];
+        };
+        expect(after(waitingMark(1, { coats: 3 }))).toEqual(['rope 3', 4, 1]);
+        expect(after(waitingMark(1, { coats: 1 }))).toEqual(['rope 1', 2, 2]);
+        expect(after(waitingMark(1, { coats: 1 }), waitingMark(2, { position: 1, coats: 2 }))).toEqual(['rope 3', 4, 1]);
+        expect(after(waitingMark(1, { coats: 3 }), waitingUndo(2))).toEqual(['rope 0', 1, 3]);
+    });
+
     it('takes back what was marked before it, and no more than there is', () => {
         const marked = desk(steps, { marks: [{ id: 7, kind: 'done', zone: 1, zoneName: 'rope', words: '711 lightly', at: 900 }] });
         expect(deskState(marked, [], 1000).canUndo).toBe(true);

@@ -30,6 +30,7 @@ final class DeskMarkRequest extends FormRequest
             'tool' => ['required', 'string', 'max:120'],
             'marks' => ['required', 'array', 'min:1', 'max:'.count(Role::values())],
             'marks.*' => [Rule::enum(PressureMark::class)],
+            'coats' => ['sometimes', 'integer', 'min:1', 'max:9'],
             'at' => ['required', 'integer', 'min:0', 'max:'.(time() + self::AHEAD)],
         ];
     }

@@ -50,6 +50,9 @@ interface StepCardProps {
 
 const TURNS = ['upright', 'turned a quarter to the left', 'upside down', 'turned a quarter to the right'];
 
+const passesOf = ({ pass, coats }: DeskStep): string =>
+    coats === 1 ? `pass ${pass}` : `passes ${pass}${coats === 2 ? ' and ' : ' to '}${pass + coats - 1}`;
+
 /** One pass: what to take, where to press how much, and what comes of it. */
 export function StepCard({ step, hidden, onHide }: StepCardProps) {
     const body = step.body.filter((text) => !hidden.has(text));
@@ -64,7 +67,7 @@ export function StepCard({ step, hidden, onHide }: StepCardProps) {
                     {step.pencil?.name ?? ''}
                     {binder === null ? '' : `, ${BINDERS[binder] ?? binder}`}
                     <br />
-                    {step.zoneName}, pass {step.pass} of {step.of}
+                    {step.zoneName}, {passesOf(step)} of {step.of}
                 </span>
             </div>
             <p className="how">{step.how}</p>

@@ -17,6 +17,8 @@ const Laid = styled.button`
     touch-action: manipulation;
 `;
 
+const COUNT: Record<number, string> = { 2: 'two', 3: 'three', 4: 'four' };
+
 /** What is pressed: one large place for "laid", and the ways out of it. */
 export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWork; ends: boolean }) {
     const { current, next, canUndo } = work.state;
@@ -25,9 +27,10 @@ export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWo
             {current !== null && (
                 <>
                     <Laid type="button" onClick={() => work.mark('done')}>
-                        Laid
+                        {current.coats === 1 ? 'Laid' : `Laid, ${COUNT[current.coats] ?? current.coats} coats`}
                     </Laid>
                     <NextLine current={current} next={next} study={study} />
+                    {current.coats > 1 && <WordButton onPress={() => work.mark('done', 1)}>One coat so far</WordButton>}
                     <WordButton onPress={() => work.mark('skipped')}>Skip it</WordButton>
                     <WordButton onPress={() => work.setBeside('other')}>I did something else</WordButton>
                 </>

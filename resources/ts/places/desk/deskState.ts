@@ -37,9 +37,9 @@ function marksOf(waiting: readonly Edit[]): { marks: NewDeskMark[]; undone: numb
 
 export function deskState(desk: Desk, waiting: readonly Edit[], now: number): DeskState {
     const { marks, undone } = marksOf(waiting);
-    const known = new Set(marks.map((m) => keyOf(m.zone, m.position)));
+    const known = new Map(marks.map((m) => [keyOf(m.zone, m.position), m.coats ?? 1]));
     const astray = new Set(marks.filter((m) => m.kind === 'other').map((m) => m.zone));
-    const steps = desk.steps.filter((s) => !known.has(keyOf(s.zone, s.position)) && !astray.has(s.zone));
+    const steps = desk.steps.filter((s) => !astray.has(s.zone)).flatMap((s) => coatsLeft(s, known));
     const until = new Map(desk.wet.map((w) => [w.zone, w.until]));
     for (const mark of marks) {
         const step = desk.steps.find((s) => s.zone === mark.zone && s.position === mark.position);
@@ -68,6 +68,16 @@ export function deskState(desk: Desk, waiting: readonly Edit[], now: number): De
     };
 }
 
+/** What is left of a step when some of its coats are marked; nothing when all are. */
+function coatsLeft(step: DeskStep, known: ReadonlyMap<string, number>): DeskStep[] {
+    const marked = known.get(keyOf(step.zone, step.position));
+    if (marked === undefined) {
+        return [step];
+    }
+    const coats = step.coats - marked;
+    return coats > 0 ? coatsLeft({ ...step, coats, position: step.position + marked, pass: step.pass + marked }, known) : [];
+}
+
 /** Of every zone what is next there: a pass is never laid before the one beneath it. */
 function firstOfEach(steps: readonly DeskStep[]): DeskStep[] {
     const first = new Map<number, DeskStep>();
@@ -86,8 +96,9 @@ export const toolOf = (step: Pick<DeskStep, 'pencil' | 'finish'>): string => ste
 export const numberOf = (step: Pick<DeskStep, 'pencil' | 'finish'>): string => step.pencil?.number ?? step.finish ?? '';
 
 /** What is marked when a step is laid as it stands, or left out. */
-export const markOf = (step: DeskStep, kind: 'done' | 'skipped'): NewDeskMark => ({
+export const markOf = (step: DeskStep, kind: 'done' | 'skipped', coats = step.coats): NewDeskMark => ({
     kind,
+    coats,
     zone: step.zone,
     position: step.position,
     tool: toolOf(step),

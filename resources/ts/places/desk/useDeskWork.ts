@@ -19,9 +19,9 @@ export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
     const { current } = state;
     const isAtPass = current !== null && sitting.isBegun && beside === 'pass';
 
-    const mark = (kind: 'done' | 'skipped') => {
+    const mark = (kind: 'done' | 'skipped', coats?: number) => {
         if (isAtPass) {
-            changes.mark.mutate(markOf(current, kind));
+            changes.mark.mutate(markOf(current, kind, coats));
         }
     };
     const markOther = (other: NewDeskMark) => {

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+use KnottyPrism\Core\Desk\Order\Coats;
+use KnottyPrism\Core\Desk\Order\DeskStep;
+use KnottyPrism\Core\Desk\Order\PlacedStep;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+use Tests\Core\Pencils;
+
+it('takes together what follows itself alike in a zone, and nothing else', function () {
+    [$light, $medium] = [[PressureMark::Light], [PressureMark::Medium]];
+    $step = static fn (int $zone, int $pass, string $tool, array $marks, float $dries = 0.0, int $turn = 0): PlacedStep => new PlacedStep(new DeskStep($zone, $pass, $tool, 5.0, $dries, marks: $marks), 0.0, 0.0, $turn, 0.0);
+    $order = [
+        $step(1, 0, 'A', $light), $step(1, 1, 'A', $light), $step(1, 2, 'A', $medium), $step(2, 0, 'A', $medium), $step(2, 1, 'A', $medium), $step(2, 2, 'A', $medium),
+        $step(1, 3, 'B', $light), $step(1, 4, 'B', $light, turn: 1), $step(3, 0, 'solvent', $light, 5.0), $step(3, 1, 'solvent', $light, 5.0),
+    ];
+    $together = Coats::together($order);
+    expect(array_map(count(...), $together))->toBe([2, 1, 3, 1, 1, 1, 1])->and(array_merge(...$together))->toBe($order)->and(Coats::together([]))->toBe([]);
+});
+
+it('says coats as one would', function () {
+    $shades = [new Shade('light', Pencils::colour('green@0.20'), 0.5), new Shade('dark', Pencils::colour('green@1.00'), 0.5)];
+    $green = Pencils::named('green');
+    [$even, $graded, $tissue] = [new GradedPass($green, [PressureMark::Light, PressureMark::Light]), new GradedPass($green, [PressureMark::Whisper, PressureMark::Firm]), new GradedPass(Finish::Tissue, [PressureMark::Light, PressureMark::Light])];
+    $words = SequenceWords::of(new Sequence([$even, $even, $graded, $even]), $shades);
+    expect($words->pass($even, 2))->toStartWith('two light coats of ')->toEndWith(' over all of it')->and($words->manner($even, 3))->toBe('three light coats over all of it')->and($words->manner($even))->toBe('over all of it lightly')
+        ->and($words->manner($graded, 2))->toEndWith('to firm in the darks, in two coats')->and($words->pass($tissue, 2))->toBe('tissue over all of it, in two coats')
+        ->and($words->steps())->toHaveCount(3)->and($words->whole())->toStartWith('two light coats of ');
+});
