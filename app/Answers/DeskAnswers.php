@@ -34,7 +34,7 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** The desk of a study as the page shows it: all that is to come, step by step, so that an hour without network loses nothing. */
 final class DeskAnswers
 {
-    private const VERSION = 2;
+    private const VERSION = 3;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
@@ -72,7 +72,7 @@ final class DeskAnswers
 
         return [
             ...$common, 'cannot' => null,
-            'steps' => array_map(fn (array $coats): array => DeskParts::step($zones[$zone = $coats[0]->step->zone], $coats, $shown[$zone], $this->seen($zones[$zone]), $runsOut[$zone], $ground), array_merge(...array_map(Coats::together(...), $sessions))),
+            'steps' => array_map(fn (array $coats): array => DeskParts::step($zones[$zone = $coats[0]->step->zone], $coats, $shown[$zone], $this->seen($zones[$zone]), $runsOut[$zone], $habits->leftHanded, $ground), array_merge(...array_map(Coats::together(...), $sessions))),
             'sessions' => array_map(static fn (array $s): array => DeskParts::session($s, $zones), $sessions),
             'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $graded, ...$outlines[$z->place->number]), array_values($zones)),
             'marks' => self::marks($marks, $zones, $ground),

@@ -53,7 +53,7 @@ final class DeskParts
      * @param  ?string  $runsOut  where the zone's passes run out into others
      * @return array<string, mixed>
      */
-    public static function step(ZoneAtDesk $zone, array $coats, array $shown, array $seen, ?string $runsOut, PlanGround $ground): array
+    public static function step(ZoneAtDesk $zone, array $coats, array $shown, array $seen, ?string $runsOut, bool $leftHanded, PlanGround $ground): array
     {
         [$placed, $many] = [$coats[0], count($coats)];
         $at = $placed->step->pass;
@@ -70,6 +70,7 @@ final class DeskParts
             ...self::tool($pass), 'marks' => $passes[$at]['marks'], 'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)), 'reason' => $passes[$at]['reason'],
             'point' => HowToLay::point($work, $zone->touches(), $zone->areaOf($work), $at === 0),
             'strokes' => HowToLay::strokes($work, self::strokes($ground->sheet->settings->strokes[$zone->place->number] ?? null), $note->surface),
+            'pieces' => $placed->step->touches ? null : HowToLay::pieces($zone->place, $leftHanded),
             'runsOut' => $placed->step->touches || $work->finish === Finish::Lift ? null : $runsOut,
             'shades' => array_map(static fn (Shade $s): array => [
                 'role' => $s->name, 'name' => $s->called(), 'seen' => $seen[$s->name] ?? '#808080', 'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,

@@ -39,7 +39,7 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** What lies on the desk: every planned zone as far as it is, and the order of what is to come. */
 final class DeskBoard
 {
-    private const VERSION = 1;
+    private const VERSION = 2;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 

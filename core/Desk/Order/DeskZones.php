@@ -6,10 +6,14 @@ namespace KnottyPrism\Core\Desk\Order;
 
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
+use KnottyPrism\Core\Photo\Zones\ZonePiece;
 
 /** Zones of a picture at the size of the drawing. */
 final class DeskZones
 {
+    /** Of a zone's largest piece: what is smaller is found on the way. */
+    private const WORTH_A_NAME = 0.1;
+
     /**
      * @param  float  $wide  mm of the drawing
      * @param  float  $high  mm
@@ -22,14 +26,16 @@ final class DeskZones
     public static function of(LabelGrid $labels, float $wide, float $high, array $names, array $lightness, array $whites = [], array $distances = []): array
     {
         $mm2 = $wide * $high / ($labels->width * $labels->height);
-        $pieces = $labels->pieces();
         $zones = [];
         foreach ($labels->pixels() as $number => $pixels) {
             if (! isset($names[$number])) {
                 continue;
             }
             [$x, $y] = $labels->middleOf($pixels);
-            $zones[$number] = new DeskZone($number, $names[$number], $mm2 * count($pixels) * (1 - ($whites[$number] ?? 0.0)), $x * $wide, $y * $high, $lightness[$number] ?? 50.0, $distances[$number] ?? Distance::Middle, $pieces[$number]);
+            $pieces = ZonePiece::of($labels, $number);
+            $worth = array_filter($pieces, static fn (ZonePiece $p): bool => $p->area >= self::WORTH_A_NAME * $pieces[0]->area);
+            $places = array_map(static fn (ZonePiece $p): array => [$p->at[0] * $wide, $p->at[1] * $high, $p->where], array_values($worth));
+            $zones[$number] = new DeskZone($number, $names[$number], $mm2 * count($pixels) * (1 - ($whites[$number] ?? 0.0)), $x * $wide, $y * $high, $lightness[$number] ?? 50.0, $distances[$number] ?? Distance::Middle, count($pieces), $places);
         }
         ksort($zones);
 

@@ -11,7 +11,7 @@ namespace KnottyPrism\Core\Desk\Order;
 final class FindOrder
 {
     /** Raised whenever the same plan may get another order. */
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /** States kept at every length; fewer where there are many steps. */
     private const WIDTH = 60;

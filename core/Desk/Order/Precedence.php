@@ -50,12 +50,11 @@ final class Precedence
         $cost = self::FAR * max(0, self::rank($now->distance) - self::rank($later->distance));
         $cost += $now->distance === $later->distance && $now->area < $later->area ? self::LARGE : 0.0;
         $cost += $touching && $later->lightness > $now->lightness ? self::LIGHTER_SIDE : 0.0;
-        $from = static fn (DeskZone $z): float => hypot($z->x - $centre[0], $z->y - $centre[1]);
 
         return $cost + self::WAY * match ($way) {
             Way::DarksFirst => max(0.0, $now->lightness - $later->lightness) / 20,
             Way::LightsFirst => max(0.0, $later->lightness - $now->lightness) / 20,
-            Way::CentreOutwards => max(0.0, $from($now) - $from($later)) / 40,
+            Way::CentreOutwards => max(0.0, $now->from(...$centre) - $later->from(...$centre)) / 40,
             default => 0.0,
         };
     }
@@ -76,7 +75,7 @@ final class Precedence
             return 0.0;
         }
 
-        return ($way === Way::PencilByPencil ? self::BY_PENCIL : 1.0) * (self::LEAVING + self::LEAVING_PER_MM * hypot($from->x - $to->x, $from->y - $to->y));
+        return ($way === Way::PencilByPencil ? self::BY_PENCIL : 1.0) * (self::LEAVING + self::LEAVING_PER_MM * $from->to($to));
     }
 
     private static function rank(Distance $distance): int

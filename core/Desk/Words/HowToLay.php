@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Desk\Words;
 
+use KnottyPrism\Core\Desk\Order\DeskZone;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
@@ -33,6 +34,20 @@ final class HowToLay
             $firm !== [] => 'a point that is rounded off',
             default => 'a sharp point, small strokes',
         };
+    }
+
+    /**
+     * In which order the pieces of a zone are gone over: away from the hand, so that it lies on none that is fresh.
+     *
+     * @return ?string nothing where they lie together
+     */
+    public static function pieces(DeskZone $zone, bool $leftHanded): ?string
+    {
+        $places = $zone->places;
+        usort($places, static fn (array $a, array $b): int => $leftHanded ? $b[0] <=> $a[0] : $a[0] <=> $b[0]);
+        $where = array_values(array_unique(array_column($places, 2)));
+
+        return count($where) < 2 ? null : 'One after the other: '.implode(', ', $where).'.';
     }
 
     /** @param  ?string  $strokes  what the artist decided for the zone, in words; nothing where she did not */

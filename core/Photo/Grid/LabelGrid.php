@@ -116,14 +116,6 @@ final readonly class LabelGrid
         return $pixels;
     }
 
-    /** @return array<int, int> in how many connected pieces each zone lies */
-    public function pieces(): array
-    {
-        $numbers = $this->numbers();
-
-        return array_count_values(array_map(static fn (array $piece): int => $numbers[$piece[0]], Patchwork::byPiece($numbers, $this->width, $this->height)));
-    }
-
     /** @return list<int> by pixel */
     public function numbers(): array
     {

@@ -2266,6 +2266,8 @@ export interface components {
             reason: string | null;
             point: string;
             strokes: string;
+            /** @description in which order its pieces are gone over */
+            pieces: string | null;
             /** @description over which borders it is let run out */
             runsOut: string | null;
             shades: components["schemas"]["DeskShade"][];

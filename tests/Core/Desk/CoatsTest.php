@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Desk\Order\Coats;
 use KnottyPrism\Core\Desk\Order\DeskStep;
+use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
+use KnottyPrism\Core\Desk\Words\HowToLay;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
@@ -32,4 +35,17 @@ it('says coats as one would', function () {
     expect($words->pass($even, 2))->toStartWith('two light coats of ')->toEndWith(' over all of it')->and($words->manner($even, 3))->toBe('three light coats over all of it')->and($words->manner($even))->toBe('over all of it lightly')
         ->and($words->manner($graded, 2))->toEndWith('to firm in the darks, in two coats')->and($words->pass($tissue, 2))->toBe('tissue over all of it, in two coats')
         ->and($words->steps())->toHaveCount(3)->and($words->whole())->toStartWith('two light coats of ');
+});
+
+it('goes over the pieces of a zone away from the hand, and reckons ways from the nearest of them', function () {
+    // Zone 2 lies at the far left and the far right of zone 1, with a speck in the middle; zone 3 beneath the right end.
+    $labels = LabelGrid::ofNumbers(30, 10, array_map(static fn (int $at): int => match (true) {
+        intdiv($at, 30) < 6 && ($at % 30 < 5 || $at % 30 >= 25), $at === 15 => 2,
+        intdiv($at, 30) >= 7 && $at % 30 >= 25 => 3,
+        default => 1,
+    }, range(0, 299)));
+    $zones = DeskZones::of($labels, 300, 100, [1 => 'wall', 2 => 'columns', 3 => 'step'], [1 => 80.0, 2 => 30.0, 3 => 60.0]);
+    expect($zones[2]->pieces)->toBe(3)->and($zones[2]->places)->toHaveCount(2)->and($zones[2]->from(275, 30))->toBeLessThan(10.0)->and($zones[2]->from(25, 30))->toBeLessThan(10.0)
+        ->and($zones[2]->to($zones[3]))->toBeLessThan(65.0)->and(hypot($zones[2]->x - $zones[3]->x, $zones[2]->y - $zones[3]->y))->toBeGreaterThan(120.0);
+    expect(HowToLay::pieces($zones[2], false))->toBe('One after the other: upper left, upper right.')->and(HowToLay::pieces($zones[2], true))->toBe('One after the other: upper right, upper left.')->and(HowToLay::pieces($zones[3], false))->toBeNull();
 });

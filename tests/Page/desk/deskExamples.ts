@@ -27,6 +27,7 @@ export const step = (zone: number, position: number, number: string, more: Parti
     reason: null,
     point: 'a sharp point',
     strokes: 'along the form',
+    pieces: null,
     runsOut: null,
     shades: [
         { role: 'mid', name: 'mid', seen: '#888888', mark: 'light', before: dab('#ffffff'), after: dab('#cccccc') },

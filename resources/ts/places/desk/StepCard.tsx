@@ -75,6 +75,7 @@ export function StepCard({ step, hidden, onHide }: StepCardProps) {
                 {step.point}; {step.strokes}
                 {step.turn !== 0 && <>; the sheet {TURNS[step.turn] ?? ''}, so that the hand keeps off what is fresh</>}
             </p>
+            {step.pieces !== null && <p className="note">{step.pieces}</p>}
             {step.runsOut !== null && <p className="note">{step.runsOut}</p>}
             <ShadeStrip shades={step.shades} />
             {step.cautions.map((text) => (
