@@ -178,7 +178,7 @@ final readonly class Beam
                     continue 2;
                 }
             }
-            $patterns['m'.implode('', $pattern)] = [$pattern, $craft->isLast($covered), $this->ground->prices->ofGrading($pattern)];
+            $patterns['m'.implode('', $pattern)] = [$pattern, $craft->isLast($pattern), $this->ground->prices->ofGrading($pattern)];
         }
 
         return $patterns;

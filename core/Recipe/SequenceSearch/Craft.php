@@ -176,10 +176,17 @@ final readonly class Craft
         return true;
     }
 
-    /** Whether nothing may follow a pass over so much of the run: rule 3 has one shade alone for last accents only. */
-    public function isLast(int $shadesCovered): bool
+    /**
+     * Whether nothing may follow a pass: rule 3 has the lightest shade alone for last accents only. A dark may be laid beneath what goes over
+     * all of it.
+     *
+     * @param  array<int, int>  $pattern  marks by shade, 0 where it is left out
+     */
+    public function isLast(array $pattern): bool
     {
-        return $shadesCovered === 1 && count($this->worked) > 1;
+        $over = array_keys(array_filter($pattern));
+
+        return count($over) === 1 && count($this->worked) > 1 && $over[0] !== $this->worked[count($this->worked) - 1];
     }
 
     /** Rule 2: whether an area is burnished with a pale pencil at most once. */
@@ -221,7 +228,7 @@ final readonly class Craft
             $pass = $run->marks[$at];
             $covered = count(array_filter($pass));
             $whole = $at > 0 || $covered === $worked;
-            if ($covered === 0 || ! $whole || ! Patterns::isGraded($pass, $this->worked) || ($this->isLast($covered) && $at < $run->length() - 1) || ! $this->comesIn(array_slice($run->pencils, 0, $at), $pencil, max(0, ...$pass))) {
+            if ($covered === 0 || ! $whole || ! Patterns::isGraded($pass, $this->worked) || ($this->isLast($pass) && $at < $run->length() - 1) || ! $this->comesIn(array_slice($run->pencils, 0, $at), $pencil, max(0, ...$pass))) {
                 return false;
             }
             foreach ($pass as $shade => $mark) {

@@ -107,7 +107,7 @@ final readonly class Ground
             $hope += $this->weights[$shade] * ($aim->hope($laid[$shade], $left) + $tooth);
         }
         $last = $run->length() - 1;
-        $closed = $left < 1 || ($last >= 0 && $this->craft->isLast(count(array_filter($run->marks[$last]))));
+        $closed = $left < 1 || ($last >= 0 && $this->craft->isLast($run->marks[$last]));
 
         return new Node($run, $laid, $cost, $hope, $closed);
     }

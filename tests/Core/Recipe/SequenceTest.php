@@ -73,7 +73,7 @@ function brokenRules(SequenceAnswer $answer): array
         $covered = count(array_filter($marks));
         $broken[] = $marks !== $sorted && $marks !== array_reverse($sorted) ? 'marks neither rise nor fall' : null;
         $broken[] = $n === 0 && $covered < count($worked) ? '3: the first pass leaves some out' : null;
-        $broken[] = $n < count($passes) - 1 && $covered === 1 && count($worked) > 1 ? '3: a pass for one shade alone is not the last' : null;
+        $broken[] = $n < count($passes) - 1 && $covered === 1 && count($worked) > 1 && $marks[count($marks) - 1] === 0 ? '3: a pass for the lightest alone is not the last' : null;
     }
 
     return array_values(array_filter($broken));
