@@ -43,18 +43,20 @@ final readonly class AcrossBorder
         foreach ($edges as $i => $edge) {
             $lines[] = self::pixels($edge, self::heading($edges, $i), $one, $other, $labels);
         }
-        $found = [];
-        for ($i = 0; $i < $n; $i++) {
-            [$from, $to] = [max(0, $i - self::ALONG), min($n - 1, $i + self::ALONG)];
-            $sums = [];
-            for ($k = $from; $k <= $to; $k++) {
-                foreach ($lines[$k] as $place => $at) {
+        $found = $sums = [];
+        // What comes into the length that counts is added, what leaves it taken off.
+        for ($i = -self::ALONG; $i < $n; $i++) {
+            foreach ([[$i + self::ALONG, 1], [$i - self::ALONG - 1, -1]] as [$k, $sign]) {
+                foreach ($lines[$k] ?? [] as $place => $at) {
                     $sum = $sums[$place] ?? [0.0, 0.0, 0.0, 0];
-                    $sums[$place] = [$sum[0] + $photo->l[$at], $sum[1] + $photo->a[$at], $sum[2] + $photo->b[$at], $sum[3] + 1];
+                    $sums[$place] = [$sum[0] + $sign * $photo->l[$at], $sum[1] + $sign * $photo->a[$at], $sum[2] + $sign * $photo->b[$at], $sum[3] + $sign];
                 }
             }
-            $known = array_filter($sums, static fn (array $sum): bool => $sum[3] >= self::KNOWN * ($to - $from + 1));
-            $found[] = new self(array_map(static fn (array $sum): array => [$sum[0] / $sum[3], $sum[1] / $sum[3], $sum[2] / $sum[3]], $known));
+            if ($i >= 0) {
+                $least = self::KNOWN * (min($n - 1, $i + self::ALONG) - max(0, $i - self::ALONG) + 1);
+                $known = array_filter($sums, static fn (array $sum): bool => $sum[3] >= $least);
+                $found[] = new self(array_map(static fn (array $sum): array => [$sum[0] / $sum[3], $sum[1] / $sum[3], $sum[2] / $sum[3]], $known));
+            }
         }
 
         return $found;

@@ -23,17 +23,25 @@ final class DrawnBands
     {
         $pairs = array_map(static fn (array $pair): array => [$runs[$pair[0]] ?? -1, $runs[$pair[1]] ?? -1], $bands->pairs);
         $columns = $window->columns($photo->width, $cells[0]);
-        $at = 0;
+        $ofCell = [];
+        foreach ($columns as $x => $u) {
+            $ofCell[(int) $u][] = $x;
+        }
         $pixels = '';
-        foreach ($window->rows($photo->height, $cells[1]) as $y) {
-            $from = (int) $y * $cells[0];
-            foreach ($columns as $x) {
-                $pair = $bands->pairAt($from + (int) $x);
-                // A touch, and paper that is kept, are what they are in a band too.
-                if ($pair !== null && in_array(ord($looks[$at]), $pairs[$pair], true) && ! in_array(-1, $pairs[$pair], true)) {
-                    $pixels .= pack('VCC', $at, $pair, (int) round(255 * $bands->shareAt($pair, $x, $y)));
+        foreach ($window->rows($photo->height, $cells[1]) as $y => $v) {
+            $from = (int) $v * $cells[0];
+            foreach ($ofCell as $cell => $within) {
+                $pair = $bands->pairAt($from + $cell);
+                if ($pair === null || in_array(-1, $pairs[$pair], true)) {
+                    continue;
                 }
-                $at++;
+                foreach ($within as $x) {
+                    $at = $y * $photo->width + $x;
+                    // A touch, and paper that is kept, are what they are in a band too.
+                    if (in_array(ord($looks[$at]), $pairs[$pair], true)) {
+                        $pixels .= pack('VCC', $at, $pair, (int) round(255 * $bands->shareAt($pair, $columns[$x], $v)));
+                    }
+                }
             }
         }
 
