@@ -60,25 +60,46 @@ final readonly class GradedBands
      */
     public function shareAt(int $pair, float $x, float $y): float
     {
-        [$one, $other] = [chr($this->pairs[$pair][0]), chr($this->pairs[$pair][1])];
-        [$left, $top] = [(int) floor($x - 0.5), (int) floor($y - 0.5)];
-        [$across, $down] = [$x - 0.5 - $left, $y - 0.5 - $top];
-        $sum = $weights = 0.0;
-        foreach ([[0, 0, (1 - $across) * (1 - $down)], [1, 0, $across * (1 - $down)], [0, 1, (1 - $across) * $down], [1, 1, $across * $down]] as [$dx, $dy, $weight]) {
-            $at = max(0, min($this->labels->height - 1, $top + $dy)) * $this->labels->width + max(0, min($this->labels->width - 1, $left + $dx));
-            $zone = $this->labels->bytes[$at];
-            if (($this->pair[$at] ?? null) === $pair) {
-                $share = $this->share[$at];
-            } elseif ($zone === $one || $zone === $other) {
-                $share = $zone === $one ? 1.0 : 0.0;
-            } else {
-                continue;
-            }
-            $sum += $weight * $share;
-            $weights += $weight;
-        }
+        return self::between($this->inRow($pair, (int) $x, $y), $x - (int) $x);
+    }
 
-        return $weights > 0 ? $sum / $weights : 0.5;
+    /**
+     * The same in the middle of a pixel of the grid and of those to its left and right, at a height between rows.
+     *
+     * @return array{float, float, float}
+     */
+    public function inRow(int $pair, int $column, float $y): array
+    {
+        $top = (int) floor($y - 0.5);
+        $down = $y - 0.5 - $top;
+        // What is of a third zone is taken as the pixel itself is.
+        $own = $this->share[min($this->labels->height - 1, (int) $y) * $this->labels->width + $column] ?? 0.5;
+        $at = fn (int $x): float => (1 - $down) * $this->in($pair, $x, $top, $own) + $down * $this->in($pair, $x, $top + 1, $own);
+
+        return [$at($column - 1), $at($column), $at($column + 1)];
+    }
+
+    /**
+     * @param  array{float, float, float}  $row  as {@see self::inRow()} gives it
+     * @param  float  $across  of the pixel, 0–1 from its left edge
+     */
+    public static function between(array $row, float $across): float
+    {
+        $off = $across - 0.5;
+
+        return $row[1] + abs($off) * ($row[$off < 0 ? 0 : 2] - $row[1]);
+    }
+
+    private function in(int $pair, int $x, int $y, float $otherwise): float
+    {
+        $at = max(0, min($this->labels->height - 1, $y)) * $this->labels->width + max(0, min($this->labels->width - 1, $x));
+
+        return match (true) {
+            ($this->pair[$at] ?? null) === $pair => $this->share[$at],
+            $this->labels->bytes[$at] === chr($this->pairs[$pair][0]) => 1.0,
+            $this->labels->bytes[$at] === chr($this->pairs[$pair][1]) => 0.0,
+            default => $otherwise,
+        };
     }
 
     /** Names them, for a key. */

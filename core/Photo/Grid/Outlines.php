@@ -18,6 +18,9 @@ final class Outlines
     /** @var array<int, list<array{int, int, int, int, int}>> by zone, closed loops one after the other: see {@see self::loops()} */
     private array $edges = [];
 
+    /** @var array<int, list<non-empty-list<array{int, int, int, int, int}>>> by zone */
+    private array $loops = [];
+
     private readonly int $width;
 
     private readonly int $height;
@@ -167,6 +170,9 @@ final class Outlines
     /** @return list<non-empty-list<array{int, int, int, int, int}>> edges from x, y to x, y, with what lies beyond */
     private function loops(int $zone): array
     {
+        if (isset($this->loops[$zone])) {
+            return $this->loops[$zone];
+        }
         $from = [];
         foreach ($this->edges[$zone] ?? [] as $edge) {
             $from[$edge[1] * ($this->width + 1) + $edge[0]][] = $edge;
@@ -191,7 +197,7 @@ final class Outlines
             }
         }
 
-        return $loops;
+        return $this->loops[$zone] = $loops;
     }
 
     /**

@@ -35,11 +35,12 @@ final class DrawnBands
                 if ($pair === null || in_array(-1, $pairs[$pair], true)) {
                     continue;
                 }
+                $row = $bands->inRow($pair, $cell, $v);
                 foreach ($within as $x) {
                     $at = $y * $photo->width + $x;
                     // A touch, and paper that is kept, are what they are in a band too.
                     if (in_array(ord($looks[$at]), $pairs[$pair], true)) {
-                        $pixels .= pack('VCC', $at, $pair, (int) round(255 * $bands->shareAt($pair, $columns[$x], $v)));
+                        $pixels .= pack('VCC', $at, $pair, (int) round(255 * GradedBands::between($row, $columns[$x] - $cell)));
                     }
                 }
             }

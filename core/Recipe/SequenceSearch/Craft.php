@@ -176,17 +176,10 @@ final readonly class Craft
         return true;
     }
 
-    /**
-     * Whether nothing may follow a pass: rule 3 has the lightest shade alone for last accents only. A dark may be laid beneath what goes over
-     * all of it.
-     *
-     * @param  array<int, int>  $pattern  marks by shade, 0 where it is left out
-     */
+    /** @param  array<int, int>  $pattern  after which nothing may follow: by rule 3 one shade alone, but for a dark beneath what goes over all of it */
     public function isLast(array $pattern): bool
     {
-        $over = array_keys(array_filter($pattern));
-
-        return count($over) === 1 && count($this->worked) > 1 && $over[0] !== $this->worked[count($this->worked) - 1];
+        return count(array_filter($pattern)) === 1 && count($this->worked) > 1 && $pattern[$this->worked[count($this->worked) - 1]] === 0;
     }
 
     /** Rule 2: whether an area is burnished with a pale pencil at most once. */
