@@ -20,6 +20,8 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Regions\LocalColour;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PassesLaid;
+use KnottyPrism\Core\Picture\PlannedPicture;
+use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\Preview;
@@ -70,13 +72,27 @@ function fromLocalColours(PixelGrid $grid, ZoneMap $map): float
     return $sum / $grid->count();
 }
 
+/** @return array{float, float} mean grain of what is planned for value runs, L*, and the share of the picture where it is above 12 */
+function grainOf(PlannedPicture $plan): array
+{
+    $sum = $grainy = $area = 0.0;
+    foreach (array_filter($plan->targets, static fn (PlannedTarget $t): bool => $t->role->isOfValueRun()) as $target) {
+        $grain = $target->recipe->stack->on($plan->paper)->grain();
+        $sum += $target->weight * $grain;
+        $grainy += $grain > 12.0 ? $target->weight : 0.0;
+        $area += $target->weight;
+    }
+
+    return [$sum / max(1e-9, $area), $grainy / max(1e-9, $area)];
+}
+
 $drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
 $shelf = new MemoryShelf;
 $files = ['demo, morning' => __DIR__.'/../demo/photos/low-water-morning.jpg', 'demo, evening' => __DIR__.'/../demo/photos/low-water-evening.jpg'];
 foreach (isset($argv[1]) ? (glob(rtrim($argv[1], '/').'/*.{png,jpg,jpeg}', GLOB_BRACE) ?: []) : [] as $file) {
     $files[pathinfo($file, PATHINFO_FILENAME)] = $file;
 }
-printf("\n%-16s %-16s %6s %7s %8s %8s %8s %8s %8s %7s %8s %8s\n", 'what comes of it', '', 'zones', 'pieces', 'local', '2 mm', '0.3 mm', 'step', 'paper', 'passes', 'pencils', 'time');
+printf("\n%-16s %-16s %6s %7s %8s %8s %8s %8s %8s %7s %8s %8s %8s %8s\n", 'what comes of it', '', 'zones', 'pieces', 'local', '2 mm', '0.3 mm', 'step', 'paper', 'passes', 'pencils', 'time', 'grain', 'above 12');
 $ratios = [];
 foreach ($files as $name => $file) {
     $copy = (new PhotoIntake)->take($file);
@@ -92,12 +108,13 @@ foreach ($files as $name => $file) {
         $drawn = $preview->after(PassesLaid::whole(), $preview->material(PixelGrid::ofSrgb($large->width, $large->height, $large->pixels), WIDE_MM));
         $fitted = Beside::fitted($plan->tone, $large);
         $of = static fn (float $mm): float => Beside::apart(Beside::seen($fitted, $large->width, $large->height, $mm * $large->width / WIDE_MM), Beside::seen($drawn, $large->width, $large->height, $mm * $large->width / WIDE_MM))[0];
+        [$grain, $grainy] = grainOf($plan);
         $figures[$way] = [
             'local' => fromLocalColours($grid, $map), '2 mm' => $of(2.0), '0.3 mm' => $of(0.3), 'paper' => $plan->errorOnPaper(), 'passes' => (float) $plan->passes(), 'pencils' => (float) count($plan->palette()), 'time' => $seconds,
             'step' => (new ZoneBorders($grid, $map->labels))->stepsIn(Raster::resized($large->width, $large->height, $drawn, $grid->width, $grid->height)),
         ];
         $f = $figures[$way];
-        printf("%-16s %-16s %6d %7d %8.2f %8.2f %8.2f %8.2f %8.2f %7d %8d %6.1f s\n", $name, $way, count($map->zones), count(Patchwork::byPiece($map->labels->numbers(), $grid->width, $grid->height)), $f['local'], $f['2 mm'], $f['0.3 mm'], $f['step'], $f['paper'], $f['passes'], $f['pencils'], $f['time']);
+        printf("%-16s %-16s %6d %7d %8.2f %8.2f %8.2f %8.2f %8.2f %7d %8d %6.1f s %8.1f %6d %%\n", $name, $way, count($map->zones), count(Patchwork::byPiece($map->labels->numbers(), $grid->width, $grid->height)), $f['local'], $f['2 mm'], $f['0.3 mm'], $f['step'], $f['paper'], $f['passes'], $f['pencils'], $f['time'], $grain, (int) round(100 * $grainy));
     }
     foreach ($figures['by local colour'] as $what => $value) {
         $ratios[$what][] = $value / max(1e-9, $figures['by place'][$what]);

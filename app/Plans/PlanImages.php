@@ -25,7 +25,7 @@ use KnottyPrism\Core\Picture\Preview\Preview;
 /** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
 final class PlanImages
 {
-    private const VERSION = 7;
+    private const VERSION = 8;
 
     /** Side of the squares in which colours are compared, pixels. */
     private const SQUARE = 9;

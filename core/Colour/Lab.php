@@ -37,6 +37,12 @@ final readonly class Lab
         return Srgb::ofHex($hex)->lab();
     }
 
+    /** @param  float  $y  of the white's 1 */
+    public static function lightness(float $y): float
+    {
+        return 116 * self::f($y) - 16;
+    }
+
     public function xyz(): Xyz
     {
         $fy = ($this->l + 16) / 116;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Medium\Laying;
 
 use KnottyPrism\Core\Colour\Illuminant;
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Observer;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\SrgbMatrix;
@@ -95,6 +96,27 @@ final class Sheet
         }
 
         return new Xyz($x, $y, $z);
+    }
+
+    /**
+     * How unevenly film lies, as the eye has it: the standard deviation of L* over the strata, 0 for bare paper. A smooth mid grey has some 3; a
+     * whisper of near black over white, of the same mean, more than 20: that is seen as pepper at arm's length.
+     */
+    public function grain(): float
+    {
+        $weights = Observer::weights()[1];
+        $sum = $squares = 0.0;
+        for ($m = 0; $m < Tooth::STRATA; $m++) {
+            $y = 0.0;
+            for ($i = 0, $at = 36 * $m; $i < 36; $i++, $at++) {
+                $y += $weights[$i] * $this->reflectance[$at];
+            }
+            $l = Lab::lightness($y);
+            $sum += $l;
+            $squares += $l * $l;
+        }
+
+        return sqrt(max(0.0, $squares / Tooth::STRATA - ($sum / Tooth::STRATA) ** 2));
     }
 
     /**

@@ -10,8 +10,8 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 /** The pixels of a picture where two zones grade into each other, and how they are drawn over what lies on either side. */
 final class DrawnBands
 {
-    /** Bytes a pixel: its place (unsigned 32 bits, little-endian), the pair that is laid there, and the share of the first of them, 0–255. */
-    private const BYTES = 6;
+    /** Bytes a pixel: its place (32 bits, little-endian), the pair that is laid there (16), and the share of the first of them, 0–255. */
+    private const BYTES = 7;
 
     /**
      * @param  array<int, int>  $runs  look of each zone's run, by zone
@@ -40,7 +40,7 @@ final class DrawnBands
                     $at = $y * $photo->width + $x;
                     // A touch, and paper that is kept, are what they are in a band too.
                     if (in_array(ord($looks[$at]), $pairs[$pair], true)) {
-                        $pixels .= pack('VCC', $at, $pair, (int) round(255 * GradedBands::between($row, $columns[$x] - $cell)));
+                        $pixels .= pack('VvC', $at, $pair, (int) round(255 * GradedBands::between($row, $columns[$x] - $cell)));
                     }
                 }
             }
@@ -60,9 +60,9 @@ final class DrawnBands
         $runs = $colours = [];
         for ($i = 0, $n = strlen($bands); $i < $n; $i += self::BYTES) {
             $at = ord($bands[$i]) | ord($bands[$i + 1]) << 8 | ord($bands[$i + 2]) << 16 | ord($bands[$i + 3]) << 24;
-            $pair = ord($bands[$i + 4]);
+            $pair = ord($bands[$i + 4]) | ord($bands[$i + 5]) << 8;
             // In sixteenths, and every other level: a band is narrow.
-            [$share, $level] = [ord($bands[$i + 5]) + 8 >> 4, ord($levels[$at]) & ~1];
+            [$share, $level] = [ord($bands[$i + 6]) + 8 >> 4, ord($levels[$at]) & ~1];
             $key = ($pair << 5 | $share) << 7 | $level;
             if (! isset($colours[$key])) {
                 $runs[$pair] ??= $laid($material->pairs[$pair]);

@@ -147,3 +147,18 @@ it('keeps each prediction in step with its stack', function () {
         ->and($prediction->steps[2]->toothUsed)->toBeLessThan($prediction->steps[1]->toothUsed)
         ->and(Prediction::of(new Stack([]), Paper::whiteMedium())->toothUsed())->toBe(0.0);
 });
+
+it('tells a mid grey of a whisper of black over white from one of many light coats: pepper, and even', function () {
+    $on = static fn (string $stack): Sheet => Pencils::stack($stack)->on(Paper::whiteMedium());
+    expect((new Sheet(Paper::whiteMedium()))->grain())->toBeLessThan(1e-4);
+    // As it is defined: the standard deviation of L* over what the strata look like.
+    $sheet = $on('green@0.35 red@0.20');
+    $l = array_map(static fn (array $r): float => Lab::ofReflectance($r)->l, $sheet->strata());
+    $mean = array_sum($l) / count($l);
+    expect($sheet->grain())->toEqualWithDelta(sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $l)) / count($l)), 1e-6);
+    [$pepper, $coats] = [$on('black@0.20'), $on('green@0.20 green@0.20 green@0.20 green@0.20')];
+    expect($pepper->grain())->toBeGreaterThan(15.0)->and($coats->grain())->toBeLessThan(0.8 * $pepper->grain());
+    // A coat more of the same, a finish that joins the marks, and a mid tone beneath the dark all make it more even.
+    expect($on('black@0.35 black@0.35 black@0.35')->grain())->toBeLessThan($on('black@0.35')->grain())->and($on('green@0.35 green@0.35 solvent')->grain())->toBeLessThan(0.75 * $on('green@0.35 green@0.35')->grain())
+        ->and($on('green@0.55 green@0.55 black@0.20')->grain())->toBeLessThan($pepper->grain());
+});
