@@ -7,6 +7,7 @@ namespace App\Desk;
 use App\Models\Study;
 use App\Plans\PlanGround;
 use App\Plans\Stage;
+use KnottyPrism\Core\Desk\Order\Coats;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Order\Stages;
@@ -34,29 +35,33 @@ final class StagesOfWork
         $whole = max(1e-9, $minutes($order));
         $name = static fn (PlacedStep $p): string => $zones[$p->step->zone]->place->name;
         $tool = static fn (PlacedStep $p): string => self::tool($zones[$p->step->zone], $p);
-        $sessions = [];
-        $ends = 0;
+        $sessions = $steps = [];
+        $laid = 0.0;
         foreach (Sessions::of($order, $this->keeper->habits($study)->session) as $session) {
-            $ends += count($session);
+            $laid += $minutes($session);
+            array_push($steps, ...array_map(static fn (array $coats): string => ucfirst($name($coats[0])).' with '.$tool($coats[0]), Coats::together($session)));
             $sessions[] = [
-                'ends' => $ends,
+                'ends' => count($steps),
                 'words' => StageWords::session($minutes($session), array_values(array_unique(array_map($name, $session)))),
-                'raw' => StageWords::raw($minutes(array_slice($order, 0, $ends)) / $whole),
+                'raw' => StageWords::raw($laid / $whole),
             ];
         }
 
-        return ['steps' => array_map(static fn (PlacedStep $p): string => ucfirst($name($p)).' with '.$tool($p), $order), 'sessions' => $sessions];
+        return ['steps' => $steps, 'sessions' => $sessions];
     }
 
     /**
      * @param  list<PlannedZone>  $planned
-     * @param  int<0, max>  $steps  of the order that are laid
+     * @param  int<0, max>  $steps  of the order that are laid, coats that are alike as one
      */
     public function after(PlanGround $ground, Study $study, array $planned, int $steps): Stage
     {
         $zones = $this->board->zones($ground, [], $planned);
+        $order = $this->order($ground, $study, $zones);
+        $coats = array_merge(...array_map(Coats::together(...), Sessions::of($order, $this->keeper->habits($study)->session)));
+        $passes = array_sum(array_map(count(...), array_slice($coats, 0, $steps)));
 
-        return new Stage(Stages::after($this->order($ground, $study, $zones), $steps), array_map(static fn (ZoneAtDesk $z) => $z->chain, $zones));
+        return new Stage(Stages::after($order, $passes), array_map(static fn (ZoneAtDesk $z) => $z->chain, $zones));
     }
 
     /**

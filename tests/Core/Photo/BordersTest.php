@@ -19,13 +19,13 @@ use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
 /** 120 by 60 pixels: zone 1 left of the middle, zone 2 right of it, zone 3 below both. */
-function threeZones(): LabelGrid
+function gradingZones(): LabelGrid
 {
     return LabelGrid::ofNumbers(120, 60, array_map(static fn (int $at): int => intdiv($at, 120) >= 48 ? 3 : ($at % 120 < 60 ? 1 : 2), range(0, 120 * 60 - 1)));
 }
 
 it('finds where the photo has no edge, as wide as the photo takes for it', function () {
-    $labels = threeZones();
+    $labels = gradingZones();
     $above = static fn (Closure $l): Closure => static fn (int $x, int $y): float => $y >= 48 ? 15.0 : $l($x, $y);
     $found = static fn (Closure $l): array => FindGradedBorders::in($labels, greys(120, 60, $above($l)));
     // A change over ten pixels, as of a soft shadow: so wide is the band. The edge to what lies below is one.
@@ -41,10 +41,10 @@ it('finds where the photo has no edge, as wide as the photo takes for it', funct
 
 it('ends where the edge begins, narrowing towards it', function () {
     // Edge above, none from row 20 down.
-    [$border] = FindGradedBorders::in(threeZones(), greys(120, 60, static fn (int $x, int $y): float => $y >= 48 ? 15.0 : ($y < 20 ? ($x < 60 ? 40 : 62) : 50 + 0.1 * $x)));
+    [$border] = FindGradedBorders::in(gradingZones(), greys(120, 60, static fn (int $x, int $y): float => $y >= 48 ? 15.0 : ($y < 20 ? ($x < 60 ? 40 : 62) : 50 + 0.1 * $x)));
     $rows = array_map(static fn (array $edge): int => max($edge[1], $edge[3]), $border->edges);
     expect(min($rows))->toBeGreaterThan(17)->toBeLessThan(29)->and(max($rows))->toBe(48)->and(min($border->reach))->toBeLessThan(0.6)->and(max($border->reach))->toBe($border->width / 2);
-    $bands = GradedBands::of($labels = threeZones(), [$border]);
+    $bands = GradedBands::of($labels = gradingZones(), [$border]);
     // Of both there is half on the border, and all of one a band away; above, nothing grades.
     $share = static fn (float $x, float $y): float => $bands->shareAt(0, $x, $y);
     expect($share(60.0, 40.0))->toEqualWithDelta(0.5, 0.02)->and($share(61.0, 40.0))->toBeLessThan($share(59.0, 40.0))->and($bands->pairAt($labels->pixelAt(0.5, 10 / 60)))->toBeNull()
@@ -60,7 +60,7 @@ it('ends where the edge begins, narrowing towards it', function () {
 });
 
 it('is as the artist says, in whatever the photo has; what is said goes with its zones', function () {
-    $labels = threeZones();
+    $labels = gradingZones();
     $sheet = new ZoneSheet($labels, [1 => new ZoneNote('sky'), 2 => new ZoneNote('pale sky'), 3 => new ZoneNote('wall')]);
     $pairs = static fn (ZoneSheet $s): array => array_map(static fn (GradedBorder $b): array => [$b->one, $b->other, count($b->edges)], FindGradedBorders::in($s->labels, greys(120, 60, static fn (int $x, int $y): float => $y >= 48 ? 15.0 : 30 + 0.4 * $x), $s->borders));
     $said = $sheet->meeting(2, 1, BorderKind::Sharp)->meeting(3, 1, BorderKind::Grades);

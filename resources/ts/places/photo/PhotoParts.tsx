@@ -6,12 +6,13 @@ import { PhotoView } from '../../stage/PhotoView';
 import { KeptStrip } from './KeptStrip';
 import { DrawingBar } from '../../stage/DrawingBar';
 import { Cross } from '../../stage/Marks';
-import { WhiteShapes, ZoneShapes } from '../../stage/ZoneShapes';
 import type { PhotoPlaceState } from './usePhotoPlace';
 
 // What is asked for now and then comes when it is asked for.
 const FrameBar = lazy(async () => ({ default: (await import('../../stage/look/FrameBar')).FrameBar }));
 const Differences = lazy(async () => ({ default: (await import('./photos/Differences')).Differences }));
+const ZoneShapes = lazy(async () => ({ default: (await import('../../stage/ZoneShapes')).ZoneShapes }));
+const WhiteShapes = lazy(async () => ({ default: (await import('../../stage/ZoneShapes')).WhiteShapes }));
 const ZonesBelow = lazy(async () => ({ default: (await import('./zones/ZonesBelow')).ZonesBelow }));
 
 const Along = styled.div`
@@ -42,7 +43,7 @@ function OverPhoto({ place }: { place: PhotoPlaceState }) {
         <>
             {column === 'recipes' && (plan.data?.entries ?? []).map((e) => <Cross key={e.id} x={e.x} y={e.y} />)}
             {column === 'zones' && zones !== undefined && zones !== null && (
-                <>
+                <Suspense fallback={null}>
                     <ZoneShapes
                         zones={zones}
                         extent={photo}
@@ -53,7 +54,7 @@ function OverPhoto({ place }: { place: PhotoPlaceState }) {
                     {(whites || drawing.drawing.tool?.kind === 'keepWhite' || drawing.drawing.tool?.kind === 'dropWhite') && (
                         <WhiteShapes zones={zones} extent={photo} />
                     )}
-                </>
+                </Suspense>
             )}
         </>
     );
