@@ -32,9 +32,6 @@ final class RunningOut
     /** Whether the one zone is the lighter, and laid first. */
     private readonly bool $lightFirst;
 
-    /** @var array<int, array{0?: float, 1?: float}> L* of the other zone and of the one at a value, when all is laid */
-    private array $ends = [];
-
     /** @var array<int, array<int, Tone>> by value and part of the way */
     private array $laid = [];
 
@@ -85,7 +82,7 @@ final class RunningOut
     {
         $lightness = fn (float $share, float $power): float => $this->byDay->laid($this->coats((float) ($value * self::STEP), $share, $power, PHP_INT_MAX, PHP_INT_MAX), PHP_INT_MAX)->lightness();
         $share = $part / self::PARTS;
-        $wanted = (1 - $share) * ($this->ends[$value][0] ??= $lightness(0.0, 1.0)) + $share * ($this->ends[$value][1] ??= $lightness(1.0, 1.0));
+        $wanted = (1 - $share) * $lightness(0.0, 1.0) + $share * $lightness(1.0, 1.0);
         [$low, $high] = self::POWERS;
         for ($look = 0; $look < self::LOOKS; $look++) {
             $middle = ($low + $high) / 2;
