@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 // How zones are found, by touching places and by local colour, in one run: how well they keep to a photo's edges and to its local colours, and
-// what comes of them: the picture to come beside the photo, error on paper, passes, pencils.
+// what comes of them: the picture to come beside the photo, error on paper, passes, pencils, and how evenly film lies.
 // ./bench --zones [FOLDER of photographs] runs it; it takes some minutes. docs/photo.md says what the figures are.
 
 use App\Photos\PhotoIntake;
@@ -18,6 +18,8 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Regions\LocalColour;
+use KnottyPrism\Core\Photo\Zones\Surface;
+use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedPicture;
@@ -26,6 +28,7 @@ use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -38,6 +41,12 @@ $ways = [
     'by place' => static fn (PixelGrid $grid): ZoneMap => ZonesByPlace::in($grid, MOST),
     'by local colour' => static fn (PixelGrid $grid): ZoneMap => ZoneMap::proposed($grid, MOST),
 ];
+/** And the same planned as if all of it were rough: how it was laid when grain hardly counted. */
+$planned = [...$ways, 'as if all rough' => static function (PixelGrid $grid) use ($ways): ZoneMap {
+    $map = $ways['by local colour']($grid);
+
+    return $map->being(array_map(static fn (): Surface => Surface::Rough, $map->zones));
+}];
 
 Table::head(sprintf('zones proposed, at most %d: share of their borders that lies on an edge of the photo, and gradients cut', MOST));
 foreach ($ways as $way => $find) {
@@ -72,18 +81,41 @@ function fromLocalColours(PixelGrid $grid, ZoneMap $map): float
     return $sum / $grid->count();
 }
 
-/** @return array{float, float} mean grain of what is planned for value runs, L*, and the share of the picture where it is above 12 */
-function grainOf(PlannedPicture $plan): array
+/**
+ * @param  array<int, Zone>  $zones  as they look on the photo, by number
+ * @return array{float, float} mean grain of what is planned for the value runs of those that are not rough, L*, and the share of these where it is above 12
+ */
+function grainOf(PlannedPicture $plan, array $zones): array
 {
     $sum = $grainy = $area = 0.0;
-    foreach (array_filter($plan->targets, static fn (PlannedTarget $t): bool => $t->role->isOfValueRun()) as $target) {
-        $grain = $target->recipe->stack->on($plan->paper)->grain();
+    foreach (array_filter($plan->targets, static fn (PlannedTarget $t): bool => $t->role->isOfValueRun() && $zones[$t->zone]->surface !== Surface::Rough) as $target) {
+        $grain = $target->recipe->evenness->grain;
         $sum += $target->weight * $grain;
         $grainy += $grain > 12.0 ? $target->weight : 0.0;
         $area += $target->weight;
     }
 
     return [$sum / max(1e-9, $area), $grainy / max(1e-9, $area)];
+}
+
+/** What an ordinary hand adds, ΔE00 in the mean. */
+function swayOf(PlannedPicture $plan): float
+{
+    $sum = $weight = 0.0;
+    foreach ($plan->zones as $answer) {
+        foreach ($answer->outcomes as $outcome) {
+            $sum += $outcome->shade->weight * $outcome->sway;
+            $weight += $outcome->shade->weight;
+        }
+    }
+
+    return $sum / max(1e-9, $weight);
+}
+
+/** Passes, coats that are alike and follow each other once: as one reads and ticks them. */
+function stepsOf(PlannedPicture $plan): int
+{
+    return array_sum(array_map(static fn (SequenceAnswer $a): int => count($a->words()->steps()), $plan->zones));
 }
 
 $drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
@@ -93,13 +125,15 @@ foreach (isset($argv[1]) ? (glob(rtrim($argv[1], '/').'/*.{png,jpg,jpeg}', GLOB_
     $files[pathinfo($file, PATHINFO_FILENAME)] = $file;
 }
 printf("\n%-16s %-16s %6s %7s %8s %8s %8s %8s %8s %7s %8s %8s %8s %8s\n", 'what comes of it', '', 'zones', 'pieces', 'local', '2 mm', '0.3 mm', 'step', 'paper', 'passes', 'pencils', 'time', 'grain', 'above 12');
-$ratios = [];
+// Error on paper of the colours alone; grain of what is not rough.
+$ratios = $evener = $grains = [];
 foreach ($files as $name => $file) {
     $copy = (new PhotoIntake)->take($file);
     [$small, $large] = [Raster::scaled($copy, 240), Raster::sized($copy, WIDE, (int) round(WIDE * $copy->height / $copy->width))];
     $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
     $figures = [];
-    foreach ($ways as $way => $find) {
+    $seen = $ways['by local colour']($grid)->zones;
+    foreach ($planned as $way => $find) {
         $map = $find($grid);
         $start = hrtime(true);
         $plan = (new PlanPicture($drawer, Paper::whiteMedium(), shelf: $shelf))->whole($grid, $map);
@@ -108,9 +142,11 @@ foreach ($files as $name => $file) {
         $drawn = $preview->after(PassesLaid::whole(), $preview->material(PixelGrid::ofSrgb($large->width, $large->height, $large->pixels), WIDE_MM));
         $fitted = Beside::fitted($plan->tone, $large);
         $of = static fn (float $mm): float => Beside::apart(Beside::seen($fitted, $large->width, $large->height, $mm * $large->width / WIDE_MM), Beside::seen($drawn, $large->width, $large->height, $mm * $large->width / WIDE_MM))[0];
-        [$grain, $grainy] = grainOf($plan);
+        [$grain, $grainy] = grainOf($plan, $way === 'by place' ? $map->zones : $seen);
+        $grains[$way][] = [$grain, 100 * $grainy];
         $figures[$way] = [
-            'local' => fromLocalColours($grid, $map), '2 mm' => $of(2.0), '0.3 mm' => $of(0.3), 'paper' => $plan->errorOnPaper(), 'passes' => (float) $plan->passes(), 'pencils' => (float) count($plan->palette()), 'time' => $seconds,
+            'local' => fromLocalColours($grid, $map), '2 mm' => $of(2.0), '0.3 mm' => $of(0.3), 'paper' => $plan->colourError(), 'passes' => (float) stepsOf($plan), 'pencils' => (float) count($plan->palette()), 'time' => $seconds,
+            'sway' => swayOf($plan),
             'step' => (new ZoneBorders($grid, $map->labels))->stepsIn(Raster::resized($large->width, $large->height, $drawn, $grid->width, $grid->height)),
         ];
         $f = $figures[$way];
@@ -118,8 +154,18 @@ foreach ($files as $name => $file) {
     }
     foreach ($figures['by local colour'] as $what => $value) {
         $ratios[$what][] = $value / max(1e-9, $figures['by place'][$what]);
+        $evener[$what][] = $value / max(1e-9, $figures['as if all rough'][$what]);
     }
 }
 foreach (['local' => 'mean 0.65, none above 0.8', '2 mm' => 'mean 0.75, none above 0.9', '0.3 mm' => 'mean 0.8, none above 0.9', 'paper' => 'mean 0.95, above 1 on none', 'passes' => 'no more', 'pencils' => 'no more', 'time' => 'no more'] as $what => $wanted) {
     printf("%-58s %9.2f   highest %.2f   wanted: %s\n", "by local colour, of by place: $what", array_sum($ratios[$what]) / count($ratios[$what]), max($ratios[$what]), $wanted);
+}
+
+Table::head("\nevenness: zones by local colour beside the same planned as if all were rough");
+foreach ([0 => ['grain of what is not rough, L*', 'mean 5'], 1 => ['share of that above 12, %', 'mean 8']] as $i => [$what, $wanted]) {
+    $of = static fn (string $way): array => array_column($grains[$way], $i);
+    printf("%-58s %9.1f   highest %.1f   before %.1f   wanted: %s\n", $what, array_sum($of('by local colour')) / count($of('by local colour')), max($of('by local colour')), array_sum($of('as if all rough')) / count($of('as if all rough')), $wanted);
+}
+foreach (['paper' => 'mean 1.03', 'sway' => 'below 1', 'passes' => 'mean 1.15', 'time' => 'mean 1.15', '2 mm' => '', '0.3 mm' => ''] as $what => $wanted) {
+    printf("%-58s %9.2f   highest %.2f   wanted: %s\n", "of as if all rough: $what", array_sum($evener[$what]) / count($evener[$what]), max($evener[$what]), $wanted);
 }

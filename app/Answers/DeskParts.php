@@ -98,11 +98,11 @@ final class DeskParts
         for (; $at >= 0; $at--) {
             $dab = ((array) $passes[$at]['dabs'])[$role] ?? null;
             if (is_array($dab)) {
-                return ['hex' => $dab['hex'], 'strata' => $dab['strata']];
+                return ['hex' => $dab['hex'], 'strata' => $dab['strata'], 'evenness' => $dab['evenness']];
             }
         }
 
-        return ['hex' => Figures::colour(Lab::ofXyz((new Sheet($ground->paper))->xyz()))['hex'], 'strata' => []];
+        return ['hex' => Figures::colour(Lab::ofXyz((new Sheet($ground->paper))->xyz()))['hex'], 'strata' => [], 'evenness' => ''];
     }
 
     private static function strokes(?int $decided): ?string

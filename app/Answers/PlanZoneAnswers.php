@@ -27,19 +27,19 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 /** The zones of a plan as the page shows them: each with its sequence, and with what comes of it in every colour that the zone asks for. */
 final class PlanZoneAnswers
 {
-    private const VERSION = 4;
+    private const VERSION = 5;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     /** @return array<string, mixed> one recipe for one wish, with its reasons */
     private function shown(PlanGround $ground, Wish $wish, Stack $stack, string $label, string $fingerprint): array
     {
-        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->key(), $ground->sheet->settings->mode->value, $label, $fingerprint], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->key(), $ground->sheet->settings->mode->value, $label, $wish->grainCounts, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [
             ...RecipeResource::recipe(PlannedPictures::recipe($ground, $wish, $stack, $label)), 'reasons' => Reasons::for($stack, $wish->fitted, $ground->paper),
-            ...SequenceResource::outcome(ShadeOutcome::of(new Shade($wish->role->value, $wish->fitted), $stack, $ground->paper, $ground->sheet->settings->mode)),
+            ...SequenceResource::outcome(ShadeOutcome::of(new Shade($wish->role->value, $wish->fitted, grainCounts: $wish->grainCounts), $stack, $ground->paper, $ground->sheet->settings->mode)),
         ]);
     }
 
@@ -47,7 +47,7 @@ final class PlanZoneAnswers
     private function sequence(PlanGround $ground, PlannedZone $zone, Sequence $sequence, string $fingerprint): array
     {
         $shades = PlannedZone::shades($zone->wishes);
-        $basis = array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $shades);
+        $basis = array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5), $s->grainCounts], $shades);
         $key = md5(json_encode(['sequence', self::VERSION, FindSequences::VERSION, SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->toArray(), $basis, $ground->paper->key(), $ground->sheet->settings->mode->value, $zone->label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */

@@ -11,6 +11,7 @@ use App\Models\Study;
 use App\Models\User;
 use App\Resources\RecipeResource;
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
@@ -24,19 +25,22 @@ final class RecipeAnswers
     {
     }
 
-    /** @return array<string, mixed> the target, the nearest single pencil and up to four recipes, as the API shows them */
-    public function recipes(User $user, Study $study, Lab $target): array
+    /**
+     * @param  Surface  $surface  of what the colour is seen on
+     * @return array<string, mixed> the target, the nearest single pencil and up to four recipes, as the API shows them
+     */
+    public function recipes(User $user, Study $study, Lab $target, Surface $surface): array
     {
         $paper = $this->hands->paper($user, $study->paper);
-        $key = implode('/', ['recipes', RecipePlanner::VERSION, $this->drawers->fingerprint($user), md5($paper->key()), sprintf('%.2f,%.2f,%.2f', ...$target->toArray())]);
+        $key = implode('/', ['recipes', RecipePlanner::VERSION, $this->drawers->fingerprint($user), md5($paper->key()), sprintf('%.2f,%.2f,%.2f', ...$target->toArray()), $surface->value]);
 
         /** @var array<string, mixed> */
-        return Computed::kept($key, self::KEPT_SECONDS, function () use ($user, $paper, $target): array {
+        return Computed::kept($key, self::KEPT_SECONDS, function () use ($user, $paper, $target, $surface): array {
             $planner = new RecipePlanner($this->drawers->drawerOf($user), $paper, School::free(), $this->atlases);
 
             return [
                 'nearestSingle' => RecipeResource::nearest($planner->nearestSingle($target)),
-                'recipes' => array_map(RecipeResource::recipe(...), $planner->recipesFor($target)),
+                'recipes' => array_map(RecipeResource::recipe(...), $planner->recipesFor($target, grainCounts: $surface->grainCounts())),
             ];
         }, store: null);
     }

@@ -19,6 +19,7 @@ use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\PlanSteps;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
@@ -56,6 +57,7 @@ final class PlanCommand extends Command
             ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
             ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…; "" for free', implode(',', School::opinion()->settings()))
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
+            ->addOption('surfaces', null, InputOption::VALUE_REQUIRED, 'what zones are, N='.implode('|', array_column(Surface::cases(), 'value')).',…; as it looks on the photo where nothing is said', '')
             ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', (string) self::WIDE_MM)
             ->addOption('way', null, InputOption::VALUE_REQUIRED, 'of working, which the previews by session go by: '.implode('|', array_column(Way::cases(), 'value')), Way::AreaByArea->value)
             ->addOption('session', null, InputOption::VALUE_REQUIRED, 'minutes', '60')
@@ -71,6 +73,7 @@ final class PlanCommand extends Command
         $zones = (int) $this->whole($input, 'zones', ZoneMap::MOST);
         $drawer = $this->drawer($input);
         $settings = $this->settings($input, $drawer);
+        $surfaces = self::surfaces($input);
         $paper = $this->paper($input);
         $wide = (float) ($this->whole($input, 'wide', 2000) ?? self::WIDE_MM);
         $light = Illuminant::tryFrom($this->required($input, 'light')) ?? throw UnreadableText::choice('--light', array_column(Illuminant::cases(), 'value'), $this->required($input, 'light'));
@@ -83,7 +86,7 @@ final class PlanCommand extends Command
             $copy = (new PhotoIntake)->take($photo);
             $small = Raster::scaled($copy, self::ZONE_SIDE);
             $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
-            $plan = (new PlanPicture($drawer, $paper, $settings))->whole($grid, ZoneMap::proposed($grid, $zones), $this->progress($output));
+            $plan = (new PlanPicture($drawer, $paper, $settings))->whole($grid, ZoneMap::proposed($grid, $zones)->being($surfaces), $this->progress($output));
             self::folder($staging);
             $labels = $plan->map->labels;
             file_put_contents("$staging/layers.png", Raster::encoded($labels->width, $labels->height, 1, $labels->bytes, 'png'));
@@ -123,6 +126,18 @@ final class PlanCommand extends Command
         }
 
         return [$shares[0], $shares[1]];
+    }
+
+    /** @return array<int, Surface> by number of the zone */
+    private static function surfaces(InputInterface $input): array
+    {
+        $surfaces = [];
+        foreach (self::list($input, 'surfaces') as $said) {
+            [$number, $surface] = array_map(trim(...), explode('=', $said, 2)) + [1 => ''];
+            $surfaces[(int) $number] = Surface::tryFrom($surface) ?? throw UnreadableText::choice('--surfaces', array_map(static fn (Surface $s): string => "N=$s->value", Surface::cases()), $said);
+        }
+
+        return $surfaces;
     }
 
     private function settings(InputInterface $input, Drawer $drawer): PlanSettings

@@ -6,6 +6,7 @@ namespace App\Cli;
 
 use App\Resources\Figures;
 use KnottyPrism\Core\Formats\StackText;
+use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Stack\Prediction;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -31,6 +32,7 @@ final class PredictCommand extends Command
         $stack = StackText::read($this->required($input, 'stack'), $this->drawer($input));
         $paper = $this->paper($input);
         $prediction = Prediction::of($stack, $paper);
+        $evenness = Evenness::of($stack->on($paper));
         $this->json($output, [
             'paper' => $paper->name,
             'passes' => Figures::passes($prediction),
@@ -38,6 +40,8 @@ final class PredictCommand extends Command
                 ...Figures::colour($prediction->lab()),
                 'toothUsed' => Figures::share($prediction->toothUsed()),
                 'steadiness' => Figures::difference($prediction->steadiness),
+                'grain' => Figures::difference($evenness->grain),
+                'evenness' => $evenness->words(),
                 'liveliness' => Figures::difference($prediction->liveliness),
             ],
         ]);

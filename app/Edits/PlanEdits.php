@@ -148,8 +148,8 @@ final class PlanEdits
     {
         foreach ($this->plans->planned($ground) as $planned) {
             if ($planned->wish === $wish && $planned->stack !== null) {
-                $remedies = $this->plans->plannerOf($ground, $wish->zone)->remediesFor($planned->stack, $wish->fitted);
-                $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned->stack, $ground->paper, $remedies);
+                $remedies = $this->plans->plannerOf($ground, $wish->zone)->remediesFor($planned->stack, $wish->fitted, $wish->grainCounts);
+                $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned->stack, $ground->paper, $remedies, $wish->grainCounts);
                 $found = array_values(array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code === $code && $c->remedied !== null));
 
                 return ($found[0]->remedied ?? null)?->text() ?? throw self::nothingTried();

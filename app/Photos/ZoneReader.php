@@ -17,7 +17,7 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 final class ZoneReader
 {
     /** Raised when a zone comes to be read otherwise. */
-    private const VERSION = 5;
+    private const VERSION = 6;
 
     private const KEPT_SECONDS = 7 * 24 * 3600;
 

@@ -23,7 +23,7 @@ use KnottyPrism\Core\Recipe\FindSequences;
 final readonly class PlanGround
 {
     /** Raised when the parts of a plan are kept otherwise. */
-    private const VERSION = 3;
+    private const VERSION = 4;
 
     /**
      * @param  array<int, ZoneReading>  $readings  by zone number, the largest first
@@ -70,7 +70,7 @@ final readonly class PlanGround
     {
         $s = $this->sheet->settings;
 
-        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (Wish $w): array => [$w->zone, ...self::rounded($w), round($w->weight, 4)], $this->wishes));
+        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (Wish $w): array => [$w->zone, ...self::rounded($w), round($w->weight, 4), $w->grainCounts], $this->wishes));
     }
 
     /**
@@ -99,7 +99,7 @@ final readonly class PlanGround
         $s = $this->sheet->settings;
 
         return [
-            'its colours' => implode(';', array_map(static fn (Wish $w): string => $w->role->value.implode(',', self::rounded($w)), $wishes)), 'the way of working' => implode(',', $s->schoolOf($wishes[0]->zone)->settings()).$s->mode->value, 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
+            'its colours' => implode(';', array_map(static fn (Wish $w): string => $w->role->value.implode(',', self::rounded($w)), $wishes)), 'the way of working' => implode(',', $s->schoolOf($wishes[0]->zone)->settings()).$s->mode->value, 'its surface' => (string) $wishes[0]->grainCounts, 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
             'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), 'the drawer' => $this->fingerprint,
         ];
     }
@@ -109,7 +109,7 @@ final readonly class PlanGround
     {
         $s = $this->sheet->settings;
 
-        return $this->key('zone', $s->mode->value, $s->schoolOf($wishes[0]->zone)->settings(), $palette->hand, $palette->base, array_map(static fn (Wish $w): array => [$w->role->value, ...self::rounded($w), round($w->weight, 4)], $wishes));
+        return $this->key('zone', $s->mode->value, $s->schoolOf($wishes[0]->zone)->settings(), $palette->hand, $palette->base, array_map(static fn (Wish $w): array => [$w->role->value, ...self::rounded($w), round($w->weight, 4), $w->grainCounts], $wishes));
     }
 
     private function key(mixed ...$parts): string

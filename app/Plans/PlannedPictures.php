@@ -109,6 +109,6 @@ final class PlannedPictures
 
     public static function recipe(PlanGround $ground, Wish $wish, Stack $stack, string $label): Recipe
     {
-        return Recipe::of(RecipeLabel::tryFrom($label) ?? RecipeLabel::OtherPencils, $wish->fitted, $stack, $ground->paper);
+        return Recipe::of(RecipeLabel::tryFrom($label) ?? RecipeLabel::OtherPencils, $wish->fitted, $stack, $ground->paper, grainCounts: $wish->grainCounts);
     }
 }

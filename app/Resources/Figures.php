@@ -53,7 +53,7 @@ final class Figures
         ], $prediction->steps);
     }
 
-    /** @return array{errorOnPaper: float, deltaE00: float, valueError: float, steadiness: float, toothUsed: float} */
+    /** @return array{errorOnPaper: float, deltaE00: float, valueError: float, steadiness: float, toothUsed: float, grain: float, evenness: string} */
     public static function result(Recipe $recipe): array
     {
         return [
@@ -62,6 +62,8 @@ final class Figures
             'valueError' => self::difference($recipe->comparison->valueError),
             'steadiness' => self::difference($recipe->prediction->steadiness),
             'toothUsed' => self::share($recipe->prediction->toothUsed()),
+            'grain' => self::difference($recipe->evenness->grain),
+            'evenness' => $recipe->evenness->words(),
         ];
     }
 

@@ -48,6 +48,7 @@ final class PlannedPictureResource
             'name' => $zone->name,
             'area' => Figures::share($zone->area),
             'box' => array_map(Figures::share(...), $zone->box),
+            'surface' => $zone->surface->value,
             'keptWhite' => Figures::share($zone->keptWhite),
             'meanDeltaE00' => Figures::difference(self::mean($targets, static fn (PlannedTarget $t): float => $t->recipe->comparison->deltaE00)),
             'meanValueError' => Figures::difference(self::mean($targets, static fn (PlannedTarget $t): float => abs($t->recipe->comparison->valueError))),
@@ -74,7 +75,7 @@ final class PlannedPictureResource
             ], $answer->sequence->passes),
             'results' => array_map(static fn (ShadeOutcome $o, PlannedTarget $t): array => [
                 'shade' => $o->shade->name, 'stack' => $o->stack->text(), 'deltaE00' => Figures::difference($t->recipe->comparison->deltaE00), 'sway' => Figures::difference($o->sway), 'doubt' => Figures::difference($o->doubt),
-                'errorOnPaper' => Figures::difference($o->errorOnPaper()), 'valueError' => Figures::difference($t->recipe->comparison->valueError), 'toothUsed' => Figures::share($o->toothUsed),
+                'errorOnPaper' => Figures::difference($o->errorOnPaper()), 'valueError' => Figures::difference($t->recipe->comparison->valueError), 'toothUsed' => Figures::share($o->toothUsed), 'grain' => Figures::difference($o->evenness->grain), 'evenness' => $o->evenness->words(),
             ], $answer->outcomes, $targets),
             'errorOnPaper' => Figures::difference($answer->errorOnPaper()),
             'errorInHand' => Figures::difference($answer->errorInHand()),

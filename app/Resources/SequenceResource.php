@@ -42,6 +42,8 @@ final class SequenceResource
             ], $answer->sequence->passes, array_keys($answer->sequence->passes)),
             'cautions' => array_map(static fn (PassCaution $c): array => self::caution($c, $shades), SequenceCautions::in($answer, $paper)),
             ...self::errors($answer->errorOnPaper(), $answer->errorInHand(), $answer->missed()),
+            'grain' => Figures::difference($answer->grain()),
+            'evenness' => (object) array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(static fn (ShadeOutcome $o): string => $o->evenness->words(), $answer->outcomes)),
         ];
     }
 
@@ -59,7 +61,7 @@ final class SequenceResource
     /** @return array<string, mixed> */
     public static function outcome(ShadeOutcome $o): array
     {
-        return [...self::errors($o->errorOnPaper(), $o->errorInHand(), $o->missed), 'sway' => Figures::difference($o->sway), 'doubt' => Figures::difference($o->doubt)];
+        return [...self::errors($o->errorOnPaper(), $o->errorInHand(), $o->missed), 'sway' => Figures::difference($o->sway), 'doubt' => Figures::difference($o->doubt), 'grain' => Figures::difference($o->evenness->grain), 'evenness' => $o->evenness->words()];
     }
 
     /** @return array<string, mixed> */
@@ -102,7 +104,7 @@ final class SequenceResource
                 continue;
             }
             $after = StepPrediction::of($done, $laid->after(++$step));
-            $dabs[] = ['hex' => $after->hex, 'strata' => $after->strataHex, 'colourWords' => (new ColourReading($after->lab))->words(), 'toothUsed' => Figures::share($after->toothUsed)];
+            $dabs[] = ['hex' => $after->hex, 'strata' => $after->strataHex, 'colourWords' => (new ColourReading($after->lab))->words(), 'toothUsed' => Figures::share($after->toothUsed), 'evenness' => $after->evenness->words()];
         }
 
         return $dabs;

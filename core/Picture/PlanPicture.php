@@ -73,7 +73,7 @@ final class PlanPicture
     {
         $this->hand();
         $tone = ReachableTone::fit($this->drawer->usable()->pencils, $this->paper, $grid->l);
-        $byZone = array_map(static fn (Zone $zone, int $number): array => Wish::of($number, $zone, 1.0, $tone->fitted(...)), $map->zones, array_keys($map->zones));
+        $byZone = array_map(fn (Zone $zone, int $number): array => Wish::of($number, $zone, 1.0, $this->settings->grainCounts($number, $zone->surface), $tone->fitted(...)), $map->zones, array_keys($map->zones));
         $wishes = array_merge(...$byZone);
         $tell = $progress ?? static fn (): null => null;
         $palette = $this->palette($wishes, static fn (int $done, int $of) => $tell('palette', $done, $of));
@@ -93,9 +93,9 @@ final class PlanPicture
 
     private function target(Wish $wish, Stack $stack, RecipeLabel $label, PalettePart $palette): PlannedTarget
     {
-        $remedies = $stack->steps === [] ? null : $this->plannerFor($wish->zone, $palette)->remediesFor($stack, $wish->fitted);
+        $remedies = $stack->steps === [] ? null : $this->plannerFor($wish->zone, $palette)->remediesFor($stack, $wish->fitted, $wish->grainCounts);
 
-        return new PlannedTarget($wish->zone, $wish->role, $wish->seen, $wish->fitted, $wish->weight, Recipe::of($label, $wish->fitted, $stack, $this->paper, $remedies));
+        return new PlannedTarget($wish->zone, $wish->role, $wish->seen, $wish->fitted, $wish->weight, Recipe::of($label, $wish->fitted, $stack, $this->paper, $remedies, $wish->grainCounts));
     }
 
     /**

@@ -60,6 +60,12 @@ final readonly class PlannedPicture
         return $this->overZones(static fn (ShadeOutcome $o): float => $o->errorOnPaper());
     }
 
+    /** The same of its colours alone. */
+    public function colourError(): float
+    {
+        return $this->overZones(static fn (ShadeOutcome $o): float => $o->colourError());
+    }
+
     /** The same if the model were right. */
     public function errorInHand(): float
     {

@@ -46,7 +46,7 @@ final readonly class PlannedZone
     {
         $run = array_sum(array_map(static fn (Wish $w): float => $w->role->isOfValueRun() ? $w->weight : 0.0, $wishes));
 
-        return array_map(static fn (Wish $w): Shade => new Shade($w->role->value, $w->fitted, $w->role->isOfValueRun() ? $w->weight : max($w->weight, self::LEAST_TOUCH * $run), ! $w->role->isOfValueRun(), $w->name), $wishes);
+        return array_map(static fn (Wish $w): Shade => new Shade($w->role->value, $w->fitted, $w->role->isOfValueRun() ? $w->weight : max($w->weight, self::LEAST_TOUCH * $run), ! $w->role->isOfValueRun(), $w->name, $w->grainCounts), $wishes);
     }
 
     /**

@@ -103,7 +103,7 @@ final readonly class ZoneCaution
     private function anew(SequenceAnswer $answer, float $by, \Closure $anew): iterable
     {
         foreach (self::FURTHER as $far) {
-            $pushed = static fn (Shade $s): Shade => $s->touch ? $s : new Shade($s->name, new Lab(max(0.0, min(100.0, $s->target->l + $far * $by)), $s->target->a, $s->target->b), $s->weight);
+            $pushed = static fn (Shade $s): Shade => $s->touch ? $s : $s->aimedAt(new Lab(max(0.0, min(100.0, $s->target->l + $far * $by)), $s->target->a, $s->target->b));
             $sequence = $anew(array_map($pushed, $answer->shades()));
             if ($sequence !== null) {
                 yield sprintf('Plan it %s', $this->darker ? 'darker' : 'lighter') => $sequence;

@@ -27,7 +27,7 @@ use KnottyPrism\Core\Recipe\SequenceSearch\Node;
 final readonly class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 16;
+    public const VERSION = 17;
 
     public const MOST_PASSES = 5;
 
@@ -52,37 +52,42 @@ final readonly class RecipePlanner
 
     /**
      * @param  array<string, float>  $strangeness  ΔE00 that a pencil costs besides, by its identifier: for those not in use yet
+     * @param  float  $grainCounts  see {@see Shade::$grainCounts}
      * @return non-empty-list<Recipe> clearly different, the surest on paper first; none of its passes where the colour is the paper's own
      *
      * @throws SchoolRefuses when the school leaves no stack for this colour
      */
-    public function recipesFor(Lab $target, int $maxPasses = self::MOST_PASSES, int $count = 4, array $strangeness = []): array
+    public function recipesFor(Lab $target, int $maxPasses = self::MOST_PASSES, int $count = 4, array $strangeness = [], float $grainCounts = Shade::SMOOTH): array
     {
         OutOfRange::check('the number of recipes', $count, 1, 4);
-        $search = $this->find->search([new Shade('', $target)], $maxPasses, $strangeness);
+        $search = $this->find->search([new Shade('', $target, grainCounts: $grainCounts)], $maxPasses, $strangeness);
         $answers = $search->answers($count) ?: throw SchoolRefuses::stacks($this->school->settings());
-        $remedies = new Remedies($this->paper, $this->usable, $this->missing, $this->find->allowing($target), static fn (CautionCode $code): array => self::likelyFreeOf($code, $search));
+        $remedies = new Remedies($this->paper, $this->usable, $this->missing, $this->find->allowing($target), static fn (CautionCode $code): array => self::likelyFreeOf($code, $search), $grainCounts);
 
-        return array_map(fn (SequenceAnswer $a): Recipe => Recipe::of($a->label, $target, $a->sequence->stackIn(0), $this->paper, $remedies), $answers);
+        return array_map(fn (SequenceAnswer $a): Recipe => Recipe::of($a->label, $target, $a->sequence->stackIn(0), $this->paper, $remedies, $grainCounts), $answers);
     }
 
     /**
      * What tries to remove the cautions of a stack that lies there already. It keeps to the craft and the school where the stack does: what
      * an artist laid otherwise, or what was planned freely as the school had nothing for it, is not held to them afterwards.
      */
-    public function remediesFor(Stack $stack, Lab $target): Remedies
+    public function remediesFor(Stack $stack, Lab $target, float $grainCounts = Shade::SMOOTH): Remedies
     {
         $allowed = $this->find->allowing($target);
 
-        return new Remedies($this->paper, $this->usable, $this->missing, $allowed($stack) ? $allowed : null);
+        return new Remedies($this->paper, $this->usable, $this->missing, $allowed($stack) ? $allowed : null, null, $grainCounts);
     }
 
-    /** @return list<Stack> of what was found, the likeliest to be free of a caution first: the steadiest, or the surest */
+    /** @return list<Stack> of what was found, the likeliest to be free of a caution first: the steadiest, the evenest, or the surest */
     private static function likelyFreeOf(CautionCode $code, AreaSearch $search): array
     {
         $nodes = $search->nodes();
         if ($code === CautionCode::Unsteady) {
             usort($nodes, static fn (Node $a, Node $b): int => ($a->laid[0]->sway ?? INF) <=> ($b->laid[0]->sway ?? INF));
+        }
+
+        if ($code === CautionCode::Grainy) {
+            usort($nodes, static fn (Node $a, Node $b): int => ($a->laid[0]->grain ?? INF) <=> ($b->laid[0]->grain ?? INF));
         }
 
         return array_map(static fn (Node $n): Stack => $search->sequence($n->run)->stackIn(0), array_slice($nodes, 0, self::LOOKED_AT));

@@ -118,7 +118,8 @@ final class DatabaseSeeder extends Seeder
         $this->survey($study, $surveys, $store);
         foreach (self::CHOSEN as [$name, $x, $y, $ring, $answer]) {
             $lab = $spots->read($photo, $x, $y, $ring)->lab;
-            $found = $recipes->recipes($user, $study, $lab)['recipes'];
+            $surface = $surveys->current($study)->surfaceAt($x / $photo->width, $y / $photo->height);
+            $found = $recipes->recipes($user, $study, $lab, $surface)['recipes'];
             $recipe = $found[$answer] ?? $found[0];
             $plans->add($study, [
                 'name' => $name, 'x' => $x, 'y' => $y, 'ring' => $ring, 'target_l' => $lab->l, 'target_a' => $lab->a, 'target_b' => $lab->b,

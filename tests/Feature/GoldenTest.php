@@ -37,9 +37,10 @@ it('answers about the demo as it did, by page and by command line', function () 
     }
     expect($differences)->toBe([]);
 
-    // The same photo, pencils and zones by command line: the same plan, stack for stack.
+    // The same photo, pencils and zones by command line, and what the artist says of these: the same plan, stack for stack.
+    $surfaces = implode(',', array_map(static fn (array $z): string => "{$z['number']}={$z['surface']}", $this->getJson("$base/survey")->json('zones.list')));
     $out = sys_get_temp_dir().'/kp-golden-'.bin2hex(random_bytes(4));
-    (new Process([base_path('prism'), 'plan', '--photo', base_path('demo/photos/low-water-morning.jpg'), '--drawer', base_path('demo/drawer.csv'), '--zones', '14', '--out', $out], timeout: null))->mustRun();
+    (new Process([base_path('prism'), 'plan', '--photo', base_path('demo/photos/low-water-morning.jpg'), '--drawer', base_path('demo/drawer.csv'), '--zones', '14', '--surfaces', $surfaces, '--out', $out], timeout: null))->mustRun();
     $plan = json_decode((string) file_get_contents("$out/plan.json"), true);
     File::deleteDirectory($out);
     $stacks = static fn (array $zones): array => array_map(static fn (array $zone): array => collect($zone['targets'])->map(static fn (array $t): string => $t['role'].' '.$t['recipe']['stack'])->sort()->values()->all(), $zones);

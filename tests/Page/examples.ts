@@ -67,6 +67,8 @@ export const recipe = (more: Partial<Recipe> = {}): Recipe => ({
     valueError: -0.31,
     steadiness: 2.6,
     toothUsed: 0.35,
+    grain: 6.2,
+    evenness: 'grainy',
     closenessWords: 'A match',
     steadinessWords: 'steady',
     toothWords: 'tooth left',

@@ -28,8 +28,11 @@ final class SpotController extends Controller
     public function recipes(SpotRequest $request, Study $study): JsonResponse
     {
         $spot = $this->spot($request, $study);
+        $photo = $request->photoOf($study);
+        ['x' => $x, 'y' => $y] = $request->spot($photo);
+        $surface = $this->surveys->current($study)->surfaceAt($x / $photo->width, $y / $photo->height);
 
-        return new JsonResponse(['target' => RecipeResource::spot($spot), ...$this->recipes->recipes($this->user($request), $study, $spot->lab)]);
+        return new JsonResponse(['target' => RecipeResource::spot($spot), ...$this->recipes->recipes($this->user($request), $study, $spot->lab, $surface)]);
     }
 
     private function spot(SpotRequest $request, Study $study): Spot

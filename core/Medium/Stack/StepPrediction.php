@@ -7,10 +7,11 @@ namespace KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 
-/** The area after one step: its colour as seen, the colour of each stratum (peaks first), and the tooth used, 0–1. */
+/** The area after one step: its colour as seen, the colour of each stratum (peaks first), the tooth used, 0–1, and how evenly it lies. */
 final readonly class StepPrediction
 {
     /** @param  list<string>  $strataHex one #rrggbb a stratum as a screen shows it, see {@see Sheet::flecks()} */
@@ -20,6 +21,7 @@ final readonly class StepPrediction
         public string $hex,
         public array $strataHex,
         public float $toothUsed,
+        public Evenness $evenness,
     ) {
     }
 
@@ -28,6 +30,6 @@ final readonly class StepPrediction
         $lab = Lab::ofReflectance($sheet->meanReflectance());
         $strata = $sheet->dab();
 
-        return new self($step, $lab, Srgb::ofXyz($lab->xyz())->hex(), $strata, $sheet->toothUsed());
+        return new self($step, $lab, Srgb::ofXyz($lab->xyz())->hex(), $strata, $sheet->toothUsed(), Evenness::of($sheet));
     }
 }

@@ -11,6 +11,7 @@ use KnottyPrism\Core\Photo\Borders\BorderNotes;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Reading\NeutralBalance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
+use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\WhiteStroke;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
@@ -35,6 +36,12 @@ final readonly class Survey
     public function balanceOf(int $photo): ?NeutralBalance
     {
         return isset($this->neutrals[$photo]) ? new NeutralBalance($this->neutrals[$photo]) : null;
+    }
+
+    /** What lies at a place, in shares of the picture: what its zone is, or smooth where there are none. */
+    public function surfaceAt(float $x, float $y): Surface
+    {
+        return $this->zones?->note($this->zones->labels->at($x, $y))->surface ?? Surface::Smooth;
     }
 
     /** @throws ImpossibleChange */

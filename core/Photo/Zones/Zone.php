@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Photo\Zones;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Pixels\Texture;
 
 /** A named area of the photo, and what it asks for. */
 final readonly class Zone
@@ -16,10 +17,10 @@ final readonly class Zone
      * @param  array<string, Lab>  $targets  by role: light, mid, dark, and its touches
      * @param  list<Touch>  $touches
      * @param  float  $keptWhite  share of the zone that is the paper's own white
-     * @param  float  $texture  standard deviation of L* within
+     * @param  Surface  $surface  as it looks, or as someone says
      * @param  array<string, string>  $called  what someone calls shades of the value run, by role
      */
-    public function __construct(public string $name, public float $area, public array $box, public array $targets, public float $keptWhite, public float $texture, public array $touches = [], private array $called = [])
+    public function __construct(public string $name, public float $area, public array $box, public array $targets, public float $keptWhite, public Surface $surface, public array $touches = [], private array $called = [])
     {
     }
 
@@ -34,8 +35,6 @@ final readonly class Zone
         $n = max(1, count($pixels));
         $x = array_map(static fn (int $at): int => $at % $grid->width, $pixels);
         $y = array_map(static fn (int $at): int => intdiv($at, $grid->width), $pixels);
-        $l = array_map(static fn (int $at): float => $grid->l[$at], $pixels);
-        $mean = array_sum($l) / $n;
         $whites ??= (new KeptWhites)->on($grid);
         $white = array_filter($pixels, static fn (int $at): bool => $whites[$at] === "\1");
         $touches = self::touchesOf($grid, $pixels, $places, $placed, $whites);
@@ -53,7 +52,7 @@ final readonly class Zone
             [min($x ?: [0]) / $grid->width, min($y ?: [0]) / $grid->height, (max($x ?: [0]) + 1) / $grid->width, (max($y ?: [0]) + 1) / $grid->height],
             $targets,
             count($white) / $n,
-            sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $l)) / $n),
+            Surface::likely(Texture::of($grid, $pixels)),
             $touches,
             $run->names,
         );
@@ -81,7 +80,12 @@ final readonly class Zone
 
     public function named(string $name): self
     {
-        return new self($name, $this->area, $this->box, $this->targets, $this->keptWhite, $this->texture, $this->touches, $this->called);
+        return new self($name, $this->area, $this->box, $this->targets, $this->keptWhite, $this->surface, $this->touches, $this->called);
+    }
+
+    public function being(Surface $surface): self
+    {
+        return new self($this->name, $this->area, $this->box, $this->targets, $this->keptWhite, $surface, $this->touches, $this->called);
     }
 
     public function touch(Role $role): ?Touch

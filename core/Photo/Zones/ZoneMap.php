@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Photo\Zones;
 
+use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
@@ -31,6 +32,21 @@ final readonly class ZoneMap
         OutOfRange::check('the number of zones', $most, 1, self::MOST);
 
         return self::ofLabels($grid, LocalColours::of($grid, $most));
+    }
+
+    /**
+     * @param  array<int, Surface>  $surfaces  what zones are, by number, where someone knows better than the photo
+     *
+     * @throws ImpossibleChange for a zone that is not there
+     */
+    public function being(array $surfaces): self
+    {
+        $zones = $this->zones;
+        foreach ($surfaces as $number => $surface) {
+            $zones[$number] = ($zones[$number] ?? throw ImpossibleChange::unknown('zone'))->being($surface);
+        }
+
+        return new self($this->labels, $zones);
     }
 
     /** @param  array<int, int>  $labels  by pixel, whatever the numbers; zones are numbered from 1, the largest first */

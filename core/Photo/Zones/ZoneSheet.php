@@ -64,7 +64,7 @@ final readonly class ZoneSheet
     {
         $map = ZoneMap::proposed($grid, $most);
 
-        return new self($map->labels, array_map(static fn (Zone $zone): ZoneNote => new ZoneNote($zone->name), $map->zones));
+        return new self($map->labels, array_map(static fn (Zone $zone): ZoneNote => new ZoneNote($zone->name, surface: $zone->surface), $map->zones));
     }
 
     /** @throws ImpossibleChange */

@@ -51,7 +51,7 @@ final readonly class PaletteGround
             if ($progress !== null) {
                 $progress($i, count($clusters));
             }
-            $costs->add(new SetForecast($moves, $atlas, $cluster->fitted, $mode), $cluster->weight);
+            $costs->add(new SetForecast($moves, $atlas, $cluster->fitted, $mode, $cluster->grainCounts), $cluster->weight);
         }
         if ($progress !== null) {
             $progress(count($clusters), count($clusters));
@@ -107,7 +107,7 @@ final readonly class PaletteGround
         foreach ($wanted as $i => $one) {
             foreach ($clusters as $k => $cluster) {
                 if ($cluster->fitted->deltaE00($one->fitted) < ($one->weight < self::LITTLE * $whole ? self::NEARLY_ALIKE : self::ALIKE)) {
-                    $clusters[$k] = new WantedColour($cluster->fitted, $cluster->weight + $one->weight);
+                    $clusters[$k] = $cluster->with($one);
                     $clusterOf[$i] = $k;
 
                     continue 2;

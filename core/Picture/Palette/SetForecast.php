@@ -8,6 +8,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\GrainForecast;
 use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
 use KnottyPrism\Core\Recipe\Search\Look;
@@ -33,7 +34,8 @@ final readonly class SetForecast
     /** @var list<list<list<float>>> per dimension, row a: g(a, c) */
     private array $interplay;
 
-    public function __construct(private Moves $moves, private Atlas $atlas, Lab $target, Mode $mode = Mode::ColourAndValue)
+    /** @param  float  $grainCounts  see {@see \KnottyPrism\Core\Recipe\Sequence\Shade::$grainCounts} */
+    public function __construct(private Moves $moves, private Atlas $atlas, Lab $target, Mode $mode = Mode::ColourAndValue, private float $grainCounts = 0.0)
     {
         $this->targetLogs = Look::of($target)->logs;
         $this->metric = new LocalMetric($target, $mode);
@@ -44,7 +46,7 @@ final readonly class SetForecast
 
     /**
      * How far off every set of one, two or three pencils is likely to be on paper in up to three passes, by forecast: what is missed, what
-     * an ordinary hand adds, and what the model may err by. First and second passes are tried at every other mark only: what they miss,
+     * an ordinary hand adds, what the model may err by, and what shows through. First and second passes are tried at every other mark only: what they miss,
      * the passes over them make up for.
      *
      * @return array<int, float> about ΔE00, by the set as bits (pencil 0 is 1)
@@ -56,6 +58,8 @@ final readonly class SetForecast
         [$g0, $g1, $g2] = $this->interplay;
         $sways = HandSway::ofMoves($this->moves, $this->atlas, $this->metric);
         [$doubt1, $doubt2, $doubt3] = [Doubt::first() ** 2, (Doubt::first() + Doubt::STEP) ** 2, (Doubt::first() + 2 * Doubt::STEP) ** 2];
+        $grains = GrainForecast::ofMoves($this->moves);
+        $counts = $this->grainCounts ** 2;
         $least = [];
         for ($a = 0; $a < $n; $a++) {
             if ($a % Moves::MARKS % 2 === 1) {
@@ -65,7 +69,7 @@ final readonly class SetForecast
             $h1 = $this->above($a, 1);
             $h2 = $this->above($a, 2);
             $bitA = 1 << intdiv($a, Moves::MARKS);
-            $one = self::squared($this->away($this->atlas->singles[$a])) + $doubt1 + $sways[$a];
+            $one = self::squared($this->away($this->atlas->singles[$a])) + $doubt1 + $sways[$a] + $counts * $grains[$a] ** 2;
             $least[$bitA] = min($least[$bitA] ?? INF, $one);
             for ($b = 0; $b < $n; $b++) {
                 if ($b % Moves::MARKS % 2 === 1) {
@@ -77,7 +81,8 @@ final readonly class SetForecast
                 $z = $p2[$at];
                 $sway = $sways[$a] + $sways[$b];
                 $bits = $bitA | (1 << intdiv($b, Moves::MARKS));
-                $two = $x * $x + $y * $y + $z * $z + $doubt2 + $sway;
+                $grain = self::grainAfter($grains[$a], $this->atlas->singleShares[$b % Moves::MARKS][$a], $grains[$b]);
+                $two = $x * $x + $y * $y + $z * $z + $doubt2 + $sway + $counts * $grain * $grain;
                 if ($two < ($least[$bits] ?? INF)) {
                     $least[$bits] = $two;
                 }
@@ -85,6 +90,8 @@ final readonly class SetForecast
                 $gb1 = $g1[$b];
                 $gb2 = $g2[$b];
                 $shares = [$this->atlas->pairShares[0][$at], $this->atlas->pairShares[1][$at], $this->atlas->pairShares[2][$at], $this->atlas->pairShares[3][$at], $this->atlas->pairShares[4][$at]];
+                $stays = GrainForecast::STAYS * $grain - GrainForecast::LESS;
+                $covered = GrainForecast::COVERED * $grain;
                 for ($c = 0; $c < $n;) {
                     $set = $bits | (1 << intdiv($c, Moves::MARKS));
                     $best = $least[$set] ?? INF;
@@ -93,6 +100,10 @@ final readonly class SetForecast
                         $s = $shares[$mark];
                         $e = $x + $s * ($h0[$c] + $gb0[$c]);
                         $q = $e * $e + $doubt3 + $sway + $s * $s * $sways[$c];
+                        $left = $stays + $s * (GrainForecast::OF_PASS * $grains[$c] - $covered);
+                        if ($left > 0.0) {
+                            $q += $counts * $left * $left;
+                        }
                         if ($q < $best) {
                             $e = $y + $s * ($h1[$c] + $gb1[$c]);
                             $f = $z + $s * ($h2[$c] + $gb2[$c]);
@@ -127,6 +138,11 @@ final readonly class SetForecast
     private function away(array $logs): array
     {
         return $this->metric->stretch([$logs[0] - $this->targetLogs[0], $logs[1] - $this->targetLogs[1], $logs[2] - $this->targetLogs[2]]);
+    }
+
+    private static function grainAfter(float $before, float $share, float $ofPass): float
+    {
+        return max(0.0, GrainForecast::STAYS * $before + $share * (GrainForecast::OF_PASS * $ofPass - GrainForecast::COVERED * $before) - GrainForecast::LESS);
     }
 
     /** @param  array{float, float, float}  $v */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\Cautions;
 
 use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** Something to mind in a recipe: the step that causes it (1 the first; 0 the whole), in words, and what was tried that removes it. */
 final readonly class Caution
@@ -14,6 +15,9 @@ final readonly class Caution
 
     /** ΔE00 by which a colour is missed that says more than an ordinary hand on a paper errs by anyway. */
     public const OUT_OF_REACH = 6.0;
+
+    /** A surface on which grain counts so much or more, see {@see Shade::$grainCounts}, is a smooth one. */
+    public const GRAIN_COUNTS = 0.2;
 
     /** RMS ΔE00 in an ordinary hand from which a result is a gamble. */
     public const UNSTEADY = 5.0;

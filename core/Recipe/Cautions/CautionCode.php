@@ -17,6 +17,8 @@ enum CautionCode: string
     case NotLightfast = 'not lightfast';
     case OutOfReach = 'out of reach';
     case Unsteady = 'unsteady';
+    /** Of something smooth. */
+    case Grainy = 'grainy';
     case Solvent = 'solvent not advised';
     /** Of two touching zones, and of one zone's targets. */
     case Twins = 'twins';

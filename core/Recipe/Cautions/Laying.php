@@ -13,8 +13,11 @@ final readonly class Laying
     /** C*ab that must be missing before black or white is blamed. */
     private const CHROMA_LOST = 4.0;
 
-    /** @param  ?float  $steadiness  RMS ΔE00 in an ordinary hand, where it is known */
-    public function __construct(public Trace $trace, public Lab $target, public ?float $steadiness)
+    /**
+     * @param  ?float  $steadiness  RMS ΔE00 in an ordinary hand, where it is known
+     * @param  float  $grainCounts  see {@see \KnottyPrism\Core\Recipe\Sequence\Shade::$grainCounts}
+     */
+    public function __construct(public Trace $trace, public Lab $target, public ?float $steadiness, public float $grainCounts)
     {
     }
 

@@ -13,6 +13,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /**
  * Tries what could remove a caution: small changes of the stack, each simulated and looked at again. What is advised is free of the
@@ -40,8 +41,9 @@ final readonly class Remedies
      * @param  list<Pencil>  $missing  known but not at hand: what could be bought
      * @param  ?\Closure(Stack): bool  $allowed  whether the school allows a stack
      * @param  ?\Closure(CautionCode): list<Stack>  $otherwise  what else a search has laid, the likeliest to be free of a caution first
+     * @param  float  $grainCounts  see {@see Shade::$grainCounts}
      */
-    public function __construct(private Paper $paper, private array $pencils, private array $missing = [], private ?\Closure $allowed = null, private ?\Closure $otherwise = null)
+    public function __construct(private Paper $paper, private array $pencils, private array $missing = [], private ?\Closure $allowed = null, private ?\Closure $otherwise = null, private float $grainCounts = Shade::SMOOTH)
     {
     }
 
@@ -110,7 +112,7 @@ final readonly class Remedies
     /** @return list<string> */
     private function codesOf(Trace $trace, Lab $target): array
     {
-        return array_map(static fn (Caution $c): string => $c->code->value, Cautions::in($trace, $target, null));
+        return array_map(static fn (Caution $c): string => $c->code->value, Cautions::in($trace, $target, null, $this->grainCounts));
     }
 
     /** @return iterable<string, Stack> what to do, in words => the stack that results */
@@ -144,6 +146,9 @@ final readonly class Remedies
                 yield from $this->otherPressures($steps, $i, $step);
                 yield from $this->lighterCoats($steps, $i, $step);
             }
+        }
+        if ($caution->code === CautionCode::Grainy) {
+            yield from EvenOut::stack($stack, $this->paper, $this->pencils, $this->grainCounts);
         }
     }
 

@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Recipe\Cautions;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
@@ -23,9 +24,10 @@ final readonly class Trace
      * @param  list<float>  $toothUsed  after each step, 0–1
      * @param  list<float>  $taken  film that each pass laid, relative to what it would lay on the same fill without slickness; 1 for finishes
      * @param  float  $waxFilm  mean film of wax pencils in the end, film units
+     * @param  Evenness  $evenness  in the end
      * @param  list<int>  $numbers  what each step is called, see {@see self::of()}
      */
-    private function __construct(public Paper $paper, public array $steps, public array $labs, public array $toothUsed, public array $taken, public float $waxFilm, private array $numbers)
+    private function __construct(public Paper $paper, public array $steps, public array $labs, public array $toothUsed, public array $taken, public float $waxFilm, public Evenness $evenness, private array $numbers)
     {
     }
 
@@ -44,7 +46,7 @@ final readonly class Trace
             $tooth[] = $laid->after($i + 1)->toothUsed();
         }
 
-        return new self($paper, $stack->steps, $labs, $tooth, $taken, $wax, $numbers ?? range(1, max(1, count($stack->steps))));
+        return new self($paper, $stack->steps, $labs, $tooth, $taken, $wax, Evenness::of($laid->after($laid->steps())), $numbers ?? range(1, max(1, count($stack->steps))));
     }
 
     /** What a step (0 the first) is called. */

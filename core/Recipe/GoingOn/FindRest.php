@@ -96,7 +96,7 @@ final readonly class FindRest
             foreach ($rest->stackIn($i)->steps as $step) {
                 Stack::apply($step, $sheet);
             }
-            $sum += $shade->weight * $this->mode->apart(Lab::ofXyz($sheet->xyz()), $shade->target);
+            $sum += $shade->weight * hypot($this->mode->apart(Lab::ofXyz($sheet->xyz()), $shade->target), $shade->grainCounts * $sheet->grain());
             $weight += $shade->weight;
         }
 

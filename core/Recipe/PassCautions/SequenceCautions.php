@@ -18,7 +18,7 @@ final class SequenceCautions
     {
         $found = [];
         foreach ($answer->outcomes as $i => $outcome) {
-            foreach (Cautions::in(Trace::of($outcome->stack, $paper, self::numbers($answer->sequence, $i)), $outcome->shade->target, $outcome->sway) as $caution) {
+            foreach (Cautions::in(Trace::of($outcome->stack, $paper, self::numbers($answer->sequence, $i)), $outcome->shade->target, $outcome->sway, $outcome->shade->grainCounts) as $caution) {
                 $found["{$caution->step}/{$caution->code->value}"][$i] = $caution;
             }
         }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\PassCautions;
 
+use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\Cautions\EvenOut;
 use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\SequenceChanges;
@@ -41,6 +44,9 @@ final readonly class SequenceRemedy
         foreach (array_unique([...($caution->pass > 0 ? [$caution->pass - 1] : []), ...array_keys($answer->sequence->passes)]) as $at) {
             $changes[] = SequenceChanges::ofPass($answer->sequence, $at, $answer->shades(), $pencils);
         }
+        if ($caution->code === CautionCode::Grainy) {
+            $changes[] = self::evened($caution, $answer, $pencils);
+        }
         $free = static fn (SequenceAnswer $changed): bool => ! in_array($caution->code->value, $codes = self::codes(SequenceCautions::in($changed, $paper)), true) && array_diff($codes, $before) === [];
 
         return self::best($answer, self::all($changes), $paper, $mode, $allowed, $limit, $free);
@@ -67,6 +73,26 @@ final readonly class SequenceRemedy
         }
 
         return $best;
+    }
+
+    /**
+     * @param  list<Pencil>  $pencils
+     * @return iterable<string, Sequence> {@see EvenOut} in the shades that are grainy, or one more coat of a pass
+     */
+    private static function evened(PassCaution $caution, SequenceAnswer $answer, array $pencils): iterable
+    {
+        $passes = $answer->sequence->passes;
+        $there = static fn (PressureMark $mark): array => array_map(static fn (int $i): ?PressureMark => in_array($i, $caution->shades, true) ? $mark : null, array_keys($answer->outcomes));
+        $first = $answer->outcomes[$caution->shades[0]];
+        foreach (EvenOut::finishes($first->shade->grainCounts) as $words => $finish) {
+            yield $words => new Sequence([...$passes, new GradedPass($finish, $there(PressureMark::Medium))]);
+        }
+        foreach (EvenOut::beneath($first->lab, $pencils) as $words => $pass) {
+            yield $words => new Sequence([new GradedPass($pass->pencil, $there(PressureMark::nearest($pass->pressure))), ...$passes]);
+        }
+        foreach ($passes as $at => $pass) {
+            yield sprintf('Lay one more coat of pass %d', $at + 1) => new Sequence([...array_slice($passes, 0, $at + 1), $pass, ...array_slice($passes, $at + 1)]);
+        }
     }
 
     /**

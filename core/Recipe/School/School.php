@@ -127,6 +127,12 @@ final readonly class School
         return $this->joining === Joining::LightCoats ? 0.55 : 1.0;
     }
 
+    /** How much grain counts, of what it does for the surface of a thing: who draws in light coats alone wants the paper to show. */
+    public function grainCounts(): float
+    {
+        return $this->joining === Joining::LightCoats ? 0.2 : 1.0;
+    }
+
     /** How many pencils a whole picture may use; null for the whole drawer. */
     public function mostPencils(): ?int
     {

@@ -19,6 +19,9 @@ enum RecipeLabel: string
     /** Nearest in theory, and said so: a hand and the model's own errors come on top. */
     case PerfectHand = 'closest in a perfect hand';
 
+    /** Shows least of the paper, where that is clearly less than the surest does. */
+    case Evenest = 'evenest';
+
     /** What shares least with the surest, where one of the others has no answer of its own. */
     case OtherPencils = 'other pencils';
 }

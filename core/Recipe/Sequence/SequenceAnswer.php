@@ -50,6 +50,18 @@ final readonly class SequenceAnswer
         return $this->mean(static fn (ShadeOutcome $o): float => $o->errorOnPaper());
     }
 
+    /** The same of its colours alone, as from so far that nothing shows through. */
+    public function colourError(): float
+    {
+        return $this->mean(static fn (ShadeOutcome $o): float => $o->colourError());
+    }
+
+    /** L*, by the weight of its shades. */
+    public function grain(): float
+    {
+        return $this->mean(static fn (ShadeOutcome $o): float => $o->evenness->grain);
+    }
+
     public function errorInHand(): float
     {
         return $this->mean(static fn (ShadeOutcome $o): float => $o->errorInHand());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\Sequence;
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
@@ -20,7 +21,7 @@ final readonly class ShadeOutcome
      * @param  float  $sway  what an ordinary hand adds
      * @param  float  $doubt  what the model itself may err by
      */
-    private function __construct(public Shade $shade, public Stack $stack, public Lab $lab, public float $missed, public float $sway, public float $doubt, public float $toothUsed)
+    private function __construct(public Shade $shade, public Stack $stack, public Lab $lab, public float $missed, public float $sway, public float $doubt, public Evenness $evenness, public float $toothUsed)
     {
     }
 
@@ -28,12 +29,19 @@ final readonly class ShadeOutcome
     {
         $laid = LaidStack::of($stack, $paper);
         $lab = $laid->lab($laid->steps());
+        $sheet = $laid->after($laid->steps());
 
-        return new self($shade, $stack, $lab, $mode->apart($lab, $shade->target), Steadiness::of($stack, $paper), Doubt::of($stack), $laid->after($laid->steps())->toothUsed());
+        return new self($shade, $stack, $lab, $mode->apart($lab, $shade->target), Steadiness::of($stack, $paper), Doubt::of($stack), Evenness::of($sheet), $sheet->toothUsed());
     }
 
-    /** How far off it is likely to be on paper. */
+    /** How far off it is likely to be on paper, with what shows of the paper where that should not be seen. */
     public function errorOnPaper(): float
+    {
+        return hypot($this->colourError(), $this->shade->grainCounts * $this->evenness->grain);
+    }
+
+    /** How far off its colour is likely to be, seen from so far that nothing shows through. */
+    public function colourError(): float
     {
         return sqrt($this->missed ** 2 + $this->sway ** 2 + $this->doubt ** 2);
     }

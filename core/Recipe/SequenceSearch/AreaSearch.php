@@ -24,8 +24,8 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 /** One area's search: its value run as a whole, then the choice of clearly different answers, and its touches into each of them. */
 final class AreaSearch
 {
-    /** An area whose best costs more than this in an even hand, ΔE00, is searched again. */
-    private const FAR_OFF = 6.0;
+    /** An area whose best costs more than this in an even hand, ΔE00 with what shows through, is searched again. */
+    private const FAR_OFF = 6.5;
 
     /** @var list<int> places of the given shades: the run from the lightest, then the touches */
     private readonly array $order;
@@ -86,6 +86,7 @@ final class AreaSearch
         foreach ([
             RecipeLabel::FewestPencils->value => $found->fewest(...),
             RecipeLabel::PerfectHand->value => $found->closest(...),
+            RecipeLabel::Evenest->value => $found->evenest(...),
             RecipeLabel::ComplementBeneath->value => $this->complementBeneath(...),
             RecipeLabel::OtherPencils->value => static function () use ($found, &$taken): ?Node {
                 return $found->other($taken);

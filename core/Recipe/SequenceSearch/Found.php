@@ -13,6 +13,13 @@ final readonly class Found
     /** The same for one that begins with a complement, or takes other pencils. */
     public const OTHERWISE_MAY_COST = 2.5;
 
+    /** An answer is evenest when its grain is less by so much, L*, and than such a share of the surest's; and it may be so much farther off in all, ΔE00. */
+    private const CLEARLY_EVENER = 3.0;
+
+    private const SHARE_EVENER = 0.7;
+
+    private const EVENNESS_MAY_COST = 1.5;
+
     /** An answer is closest in theory when it misses by so much less. */
     private const CLEARLY_CLOSER = 0.4;
 
@@ -56,6 +63,20 @@ final readonly class Found
         return $this->surest !== null && $done !== [] && $this->missed($done[0]) < $this->missed($this->surest) - self::CLEARLY_CLOSER * array_sum($this->ground->weights) ? $done[0] : null;
     }
 
+    /** What shows clearly less of the paper than the surest; nothing where the surest is even, or nothing near it is evener. */
+    public function evenest(): ?Node
+    {
+        $surest = $this->surest;
+        if ($surest === null) {
+            return null;
+        }
+        $may = array_filter($this->done, static fn (Node $n): bool => $n->cost <= $surest->cost + self::EVENNESS_MAY_COST);
+        usort($may, fn (Node $a, Node $b): int => $this->grain($a) <=> $this->grain($b));
+        $most = min($this->grain($surest) - self::CLEARLY_EVENER, self::SHARE_EVENER * $this->grain($surest));
+
+        return $may !== [] && $this->grain($may[0]) <= $most ? $may[0] : null;
+    }
+
     /**
      * What shares least with the surest, and of that the cheapest: for who has lent a pencil away.
      *
@@ -77,6 +98,12 @@ final readonly class Found
         }
 
         return $best;
+    }
+
+    /** L* in the mean of the run. */
+    private function grain(Node $node): float
+    {
+        return array_sum(array_map(fn (Laid $laid, float $weight): float => $weight * $this->ground->book->grain($laid), $node->laid, $this->ground->weights)) / max(1e-9, array_sum($this->ground->weights));
     }
 
     private function missed(Node $node): float

@@ -20,6 +20,9 @@ final class Laid
     /** What an ordinary hand adds, ΔE00 squared; worked out when asked for. */
     public ?float $sway = null;
 
+    /** L*; worked out when asked for. */
+    public ?float $grain = null;
+
     /**
      * Of the film on bare paper, by mark; worked out when asked for.
      *

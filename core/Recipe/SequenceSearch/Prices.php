@@ -10,8 +10,11 @@ final readonly class Prices
     /** A pass must earn its time at the desk: what it brings is seen, or a hand would press the one before it firmer. */
     private const PER_PASS = 0.10;
 
-    /** Another coat of the same pencil, right on the one before, is what firmer pressure does at once. */
+    /** Another coat of the same pencil, right on the one before, costs its time alone: the pencil is in the hand, and light coats lie evener than a firm one. */
     private const PER_COAT = 0.05;
+
+    /** One pressed otherwise is no coat of the same step any more, and what firmer pressure does at once. */
+    private const PRESSED_OTHERWISE = 0.05;
 
     /** a further pencil its being found, sharpened and put back, */
     private const PER_PENCIL = 0.06;
@@ -32,10 +35,13 @@ final readonly class Prices
     {
     }
 
-    /** @param  list<int>  $pencils  of all passes */
+    /** @param  list<int>  $pencils  of all passes, whatever their marks: no more than {@see self::ofRun()} */
     public function ofPasses(array $pencils): float
     {
-        $price = self::PER_PASS * count($pencils) + self::PER_TURN * max(0, self::returns($pencils) - 1);
+        $price = self::PER_TURN * max(0, self::returns($pencils) - 1);
+        foreach ($pencils as $at => $pencil) {
+            $price += $at > 0 && $pencils[$at - 1] === $pencil ? self::PER_COAT : self::PER_PASS;
+        }
         foreach (array_unique($pencils) as $pencil) {
             $price += self::PER_PENCIL + $this->strangeness[$pencil];
         }
@@ -47,7 +53,10 @@ final readonly class Prices
     {
         $price = $this->ofPasses($run->pencils);
         foreach ($run->marks as $at => $marks) {
-            $price += $this->ofGrading($marks) + ($at > 0 ? self::ofCoat($run->pencils[$at - 1], $run->pencils[$at]) : 0.0);
+            $price += $this->ofGrading($marks);
+            if ($at > 0 && $run->pencils[$at] === $run->pencils[$at - 1] && $marks !== $run->marks[$at - 1]) {
+                $price += self::PRESSED_OTHERWISE;
+            }
         }
 
         return $price;
@@ -66,7 +75,7 @@ final readonly class Prices
             return self::PER_PASS + self::PER_PENCIL + $this->strangeness[$pencil];
         }
         if ($before[count($before) - 1] === $pencil) {
-            return self::PER_PASS + self::PER_COAT;
+            return self::PER_COAT;
         }
 
         return self::PER_PASS + (self::returns($before) > 0 ? self::PER_TURN : 0.0);
@@ -87,11 +96,6 @@ final readonly class Prices
         }
 
         return $returns;
-    }
-
-    private static function ofCoat(int $below, int $above): float
-    {
-        return $below === $above ? self::PER_COAT : 0.0;
     }
 
     public function ofTooth(float $used): float

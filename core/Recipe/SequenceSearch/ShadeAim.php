@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Search\Ahead;
 use KnottyPrism\Core\Recipe\Search\Atlas;
+use KnottyPrism\Core\Recipe\Search\GrainForecast;
 use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
 use KnottyPrism\Core\Recipe\Search\Look;
@@ -20,9 +23,7 @@ final class ShadeAim
     /** The mark whose density stands for a pencil's direction when what it could still do is looked at: medium. */
     private const AHEAD = 2;
 
-    /** A pass may do from a third to one and a half of what it does at medium, and each pass left as much again. */
-    private const LEAST_AHEAD = 0.3;
-
+    /** A pass may do up to one and a half of what it does at medium, and each pass left as much again. */
     private const MOST_AHEAD = 1.5;
 
     /** What a pass ahead adds to doubt. */
@@ -30,6 +31,9 @@ final class ShadeAim
 
     /** Share of what earlier passes sway, squared, that shows through one more. */
     private const SWAY_STAYS = 0.7;
+
+    /** Share of the grain that each pass ahead leaves: what fills the tooth evens it. */
+    private const GRAIN_AHEAD = 0.8;
 
     /** Share of its film on bare paper that a pass ahead lays. */
     private const SHARE_AHEAD = 0.8;
@@ -78,7 +82,7 @@ final class ShadeAim
     /** The least that {@see Judged::error()} can be, before what a hand sways is worked out: most that is tried falls by this already. */
     public function leastError(Laid $laid): float
     {
-        return ($this->judged[$laid->key] ?? null)?->error() ?? ($this->least[$laid->key] ??= hypot($this->mode->apart($this->seen($laid)->lab, $this->shade->target), $this->doubt($laid)));
+        return ($this->judged[$laid->key] ?? null)?->error() ?? ($this->least[$laid->key] ??= sqrt($this->mode->apart($this->seen($laid)->lab, $this->shade->target) ** 2 + $this->doubt($laid) ** 2 + $this->grain($laid) ** 2));
     }
 
     private function judgedAnew(Laid $laid): Judged
@@ -86,7 +90,7 @@ final class ShadeAim
         $look = $this->seen($laid);
         [$l, $m, $s] = $laid->look->logs;
 
-        return new Judged($this->mode->apart($look->lab, $this->shade->target), $this->book->sway($laid, $this->finishOf($laid)), $this->doubt($laid), [$look->logs[0] - $l, $look->logs[1] - $m, $look->logs[2] - $s]);
+        return new Judged($this->mode->apart($look->lab, $this->shade->target), $this->book->sway($laid, $this->finishOf($laid)), $this->doubt($laid), $this->grain($laid), [$look->logs[0] - $l, $look->logs[1] - $m, $look->logs[2] - $s]);
     }
 
     private function finishOf(Laid $laid): ?Finish
@@ -102,13 +106,24 @@ final class ShadeAim
     private function seen(Laid $laid): Look
     {
         $finish = $this->finishOf($laid);
-        if ($finish === null) {
-            return $laid->look;
-        }
+
+        return $finish === null ? $laid->look : Look::at(self::finished($laid, $finish));
+    }
+
+    /** ΔE00 that what shows through is as bad as. */
+    private function grain(Laid $laid): float
+    {
+        $finish = $this->finishOf($laid);
+
+        return $this->shade->grainCounts * ($finish === null ? $this->book->grain($laid) : self::finished($laid, $finish)->grain());
+    }
+
+    private static function finished(Laid $laid, Finish $finish): Sheet
+    {
         $sheet = clone $laid->sheet;
         $finish->applyTo($sheet);
 
-        return Look::at($sheet);
+        return $sheet;
     }
 
     /** The error to hope for when a stack may still be gone over by so many passes: by forecast, each of the pencil that leads nearest. */
@@ -121,7 +136,7 @@ final class ShadeAim
         }
         [$x, $y, $z] = $this->away($laid->look->logs, $judged->finishMoves);
 
-        return min($now, sqrt($judged->missed ** 2 * self::leftAhead($x, $y, $z, self::MOST_AHEAD * $passesLeft, $this->ahead(array_map(Moves::pencilOf(...), $laid->moves))) + $judged->sway + ($judged->doubt + self::DOUBT_AHEAD) ** 2));
+        return min($now, sqrt($judged->missed ** 2 * Ahead::left($x, $y, $z, self::MOST_AHEAD * $passesLeft, $this->ahead(array_map(Moves::pencilOf(...), $laid->moves))) + $judged->sway + ($judged->doubt + self::DOUBT_AHEAD) ** 2 + ($judged->grain * self::GRAIN_AHEAD ** $passesLeft) ** 2));
     }
 
     /**
@@ -149,6 +164,9 @@ final class ShadeAim
         [$n0, $n1, $n2] = $next;
         $most = self::MOST_AHEAD * $passesLeft;
         $share = $this->book->shares($laid);
+        $counts = $this->shade->grainCounts;
+        $grainOfMoves = $this->book->grainOfMoves();
+        $later = self::GRAIN_AHEAD ** (2 * $passesLeft);
         $pencils = array_map(Moves::pencilOf(...), $laid->moves);
         $errors = $hopes = $ahead = [];
         foreach ($n0 as $move => $log0) {
@@ -162,7 +180,9 @@ final class ShadeAim
             $taken = $share[$move % Moves::MARKS];
             $sway = self::SWAY_STAYS * $judged->sway + $taken * $taken * $this->swayOfMove[$move];
             $doubt = $judged->doubt + $this->book->doubtAdded($laid, $move);
-            $error = sqrt($missed * $missed + $sway + $doubt * $doubt);
+            $grain = GrainForecast::STAYS * $judged->grain + $taken * (GrainForecast::OF_PASS * $counts * $grainOfMoves[$move] - GrainForecast::COVERED * $judged->grain) - GrainForecast::LESS * $counts;
+            $grain = $grain > 0.0 ? $grain * $grain : 0.0;
+            $error = sqrt($missed * $missed + $sway + $doubt * $doubt + $grain);
             $errors[] = $error;
             if ($passesLeft < 1) {
                 $hopes[] = $error;
@@ -172,8 +192,8 @@ final class ShadeAim
             $u = $log0 - $to0;
             $v = $log1 - $to1;
             $w = $log2 - $to2;
-            $left = self::leftAhead($a * $u + $b * $v + $c * $w, $d * $v + $e * $w, $f * $w, $most, $ahead);
-            $hopes[] = min($error, sqrt($missed * $missed * $left + $sway + ($doubt + self::DOUBT_AHEAD) ** 2));
+            $left = Ahead::left($a * $u + $b * $v + $c * $w, $d * $v + $e * $w, $f * $w, $most, $ahead);
+            $hopes[] = min($error, sqrt($missed * $missed * $left + $sway + ($doubt + self::DOUBT_AHEAD) ** 2 + $later * $grain));
         }
 
         return [$errors, $hopes];
@@ -195,31 +215,6 @@ final class ShadeAim
             fn (int $pencil): bool => $this->rules->uses($pencil) && (in_array($pencil, $before, true) || array_filter($before, fn (int $one): bool => ! $this->rules->ordered($one, $pencil)) === []),
             ARRAY_FILTER_USE_KEY,
         ));
-    }
-
-    /**
-     * The share of a squared distance that is left when the pencil that leads nearest goes as far as it helps.
-     *
-     * @param  list<array{float, float, float, float}>  $ahead
-     */
-    private static function leftAhead(float $x, float $y, float $z, float $most, array $ahead): float
-    {
-        $here = $x * $x + $y * $y + $z * $z;
-        $least = $here;
-        foreach ($ahead as [$p, $q, $r, $square]) {
-            $along = -($x * $p + $y * $q + $z * $r);
-            if ($along <= 0.0) {
-                continue;
-            }
-            $t = $along / ($square + 1e-9);
-            $t = $t < self::LEAST_AHEAD ? self::LEAST_AHEAD : ($t > $most ? $most : $t);
-            $left = $here - 2 * $t * $along + $t * $t * $square;
-            if ($left < $least) {
-                $least = $left;
-            }
-        }
-
-        return $least / ($here + 1e-9);
     }
 
     /**

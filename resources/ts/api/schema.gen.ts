@@ -2038,6 +2038,8 @@ export interface components {
                     strata: string[];
                     colourWords: string;
                     toothUsed: number;
+                    /** @description even, grainy, or how much of the paper shows through */
+                    evenness: string;
                 };
             };
         };
@@ -2046,10 +2048,16 @@ export interface components {
             words: string;
             passes: components["schemas"]["SequencePass"][];
             cautions: components["schemas"]["PassCaution"][];
-            /** @description ΔE00 that the zone is likely to be off: what is missed, what a hand adds, what the model may err by */
+            /** @description ΔE00 that the zone is likely to be off: what is missed, what a hand adds, what the model may err by, and what shows of the paper */
             errorOnPaper: number;
             errorInHand: number;
             missed: number;
+            /** @description L*, by the share of each shade */
+            grain: number;
+            /** @description by role; even, grainy, or how much of the paper shows through */
+            evenness: {
+                [key: string]: string;
+            };
         };
         PassCaution: {
             code: string;
@@ -2237,6 +2245,8 @@ export interface components {
             hex: string;
             /** @description empty for bare paper */
             strata: string[];
+            /** @description empty for bare paper */
+            evenness: string;
         };
         DeskShade: {
             role: string;
@@ -3002,6 +3012,10 @@ export interface components {
             /** @description RMS ΔE00 in an ordinary hand */
             steadiness: number;
             toothUsed: number;
+            /** @description L*, standard deviation between peaks and hollows */
+            grain: number;
+            /** @description even, grainy, or how much of the paper shows through */
+            evenness: string;
             closenessWords: string;
             steadinessWords: string;
             toothWords: string;

@@ -8,15 +8,18 @@ use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Pixels\Texture;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
 use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Photo\Zones\TouchNote;
 use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
+use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 use KnottyPrism\Core\Photo\Zones\ZoneTargets;
 
 /** A picture made of places: L*, a*, b* at each pixel as a function of x and y. */
@@ -181,4 +184,22 @@ it('takes touches where someone placed them, in their order and under their name
     $before = ZoneNote::ofArray(['name' => 'roof', 'importance' => 'ordinary', 'surface' => 'smooth', 'distance' => 'far', 'places' => ['accent' => 0.9, 'mid' => 0.4]]);
     expect($before->places)->toBe(['touch' => 0.9, 'mid' => 0.4])->and($read($before))->toHaveCount(1)
         ->and(Role::ofToday(['3/accent' => 1, '4/mid' => 2]))->toBe(['3/touch' => 1, '4/mid' => 2]);
+});
+
+it('takes what changes from stroke to stroke for rough, and what only goes from light to dark for smooth, edges or not', function () {
+    $noise = static fn (int $x, int $y, float $by): float => $by * ((($x * 7919 + $y * 104729 + $x * $y * 31) % 17) / 8 - 1);
+    $texture = static function (Closure $lightness): float {
+        $grid = greys(40, 40, $lightness);
+
+        return Texture::of($grid, range(0, 1599));
+    };
+    $ramp = $texture(static fn (int $x, int $y): float => 30 + $x);
+    $edge = $texture(static fn (int $x, int $y): float => $x < 20 ? 30 : 70);
+    $stone = $texture(static fn (int $x, int $y): float => 50 + $noise($x, $y, 5));
+    expect(Surface::likely($ramp))->toBe(Surface::Smooth)->and(Surface::likely($edge))->toBe(Surface::Smooth)->and(Surface::likely($stone))->toBe(Surface::Rough)
+        ->and(Texture::of(greys(40, 40, static fn (): float => 50.0), [0, 1, 2]))->toBe(0.0);
+
+    // Proposed with the zones, whatever they are called.
+    $sheet = ZoneSheet::proposed(gridOf(80, 60, static fn (int $x, int $y): array => $x < 40 ? [55, 40, 30] : [50 + $noise($x, $y, 8), -20, -20]), 6);
+    expect($sheet->note($sheet->labels->at(0.2, 0.5))->surface)->toBe(Surface::Smooth)->and($sheet->note($sheet->labels->at(0.8, 0.5))->surface)->toBe(Surface::Rough);
 });

@@ -83,7 +83,7 @@ it('adds up for an area by the weights of its shades, and says what each is made
     [$light, $dark] = $answer->outcomes;
     expect($answer->errorOnPaper())->toEqualWithDelta(0.7 * $light->errorOnPaper() + 0.3 * $dark->errorOnPaper(), 1e-9)
         ->and($answer->errorInHand())->toEqualWithDelta(0.7 * $light->errorInHand() + 0.3 * $dark->errorInHand(), 1e-9)
-        ->and($dark->errorOnPaper())->toEqualWithDelta(sqrt($dark->missed ** 2 + $dark->sway ** 2 + $dark->doubt ** 2), 1e-9)
+        ->and($dark->errorOnPaper())->toEqualWithDelta(sqrt($dark->missed ** 2 + $dark->sway ** 2 + $dark->doubt ** 2 + (Shade::SMOOTH * $dark->evenness->grain) ** 2), 1e-9)
         ->and($dark->errorInHand())->toEqualWithDelta(sqrt($dark->missed ** 2 + $dark->sway ** 2), 1e-9)
         ->and($answer->shadeNamed('dark'))->toBe(1)->and($answer->shadeNamed('nowhere'))->toBeNull()
         ->and(count($light->stack->steps))->toBe(2)->and(count($dark->stack->steps))->toBe(3)->and($dark->doubt)->toBeGreaterThan($light->doubt);

@@ -97,7 +97,7 @@ it('takes a pencil in use rather than a strange one, while that costs little', f
     $ids = array_map(static fn ($p): string => $p->id(), theDemoDrawer()->usable()->pencils);
     $strange = 0;
     $before = 0;
-    foreach (['#8a7f70', '#5c6b73', '#9db4b0'] as $hex) {
+    foreach (['#8a7f70', '#5c6b73', '#9db4b0', '#7a4a2e', '#4a6178', '#7c6a58'] as $hex) {
         $used = ['Slipway/735', 'Slipway/741', 'Slipway/711', 'Slipway/668', 'Slipway/678'];
         $strangeness = array_map(static fn (string $id): float => in_array($id, $used, true) ? 0.0 : 0.4, array_combine($ids, $ids));
         $count = static fn (Recipe $r): int => count(array_filter($r->stack->pencils(), static fn ($p): bool => ! in_array($p->id(), $used, true)));
@@ -106,5 +106,5 @@ it('takes a pencil in use rather than a strange one, while that costs little', f
         $strange += $count($with);
         expect($with->errorOnPaper())->toBeLessThan($planner->recipesFor(Lab::ofHex($hex), 4, 1)[0]->errorOnPaper() + 1.0);
     }
-    expect($strange)->toBeLessThan($before)->and($strange)->toBeLessThanOrEqual(2);
+    expect($strange)->toBeLessThan($before)->and($strange)->toBeLessThanOrEqual(4);
 });

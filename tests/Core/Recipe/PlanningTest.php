@@ -39,8 +39,8 @@ it('comes far nearer on paper to ordinary colours than any single pass, by answe
     $surest = $single = $answers = [];
     foreach (ORDINARY_COLOURS as $hex) {
         $recipes = $planner->recipesFor(Lab::ofHex($hex));
-        $surest[] = $recipes[0]->errorOnPaper();
-        $single[] = $planner->nearestSingle(Lab::ofHex($hex))->errorOnPaper();
+        $surest[] = $recipes[0]->colourError();
+        $single[] = $planner->nearestSingle(Lab::ofHex($hex))->colourError();
         $answers[] = count($recipes);
         $sets = array_map(static function (Recipe $r): string {
             $ids = array_map(static fn ($p): string => $p->id(), $r->stack->pencils());
@@ -55,6 +55,7 @@ it('comes far nearer on paper to ordinary colours than any single pass, by answe
                 RecipeLabel::FewestPencils => count($recipe->stack->pencils()) < count($recipes[0]->stack->pencils()),
                 RecipeLabel::PerfectHand => $recipe->comparison->deltaE00 < $recipes[0]->comparison->deltaE00,
                 RecipeLabel::ComplementBeneath, RecipeLabel::OtherPencils => $recipe->errorOnPaper() >= $recipes[0]->errorOnPaper() - 0.3,
+                RecipeLabel::Evenest => $recipe->evenness->grain < 0.75 * $recipes[0]->evenness->grain,
                 default => false,
             })->toBeTrue("$hex {$recipe->label->value}");
         }
@@ -72,13 +73,13 @@ it('is as sure as the best of all stacks of two passes that the craft allows', f
     $passes = array_merge(...array_map(static fn (string $name): array => array_map(static fn (float $p): Pass => new Pass(Pencils::named($name), $p), PressureMark::pressures()), $names));
     $allows = $find->allowing(Lab::ofHex('#808080'));
     $stacks = array_values(array_filter([...array_map(static fn (Pass $p): Stack => new Stack([$p]), $passes), ...array_merge(...array_map(static fn (Pass $p): array => array_map(static fn (Pass $q): Stack => new Stack([$p, $q]), $passes), $passes))], $allows));
-    $made = array_map(static fn (Stack $s): array => [Lab::ofXyz($s->on($paper)->xyz()), Steadiness::of($s, $paper), Doubt::of($s)], $stacks);
+    $made = array_map(static fn (Stack $s): array => [Lab::ofXyz($s->on($paper)->xyz()), Steadiness::of($s, $paper), Doubt::of($s), $s->on($paper)->grain()], $stacks);
     mt_srand(5);
     $worse = [];
     for ($n = 0; $n < 40; $n++) {
         $near = $made[mt_rand(0, count($made) - 1)][0];
         $target = new Lab($near->l + mt_rand(-3, 3), $near->a + mt_rand(-4, 4), $near->b + mt_rand(-4, 4));
-        $best = min(array_map(static fn (array $m): float => sqrt($m[0]->deltaE00($target) ** 2 + $m[1] ** 2 + $m[2] ** 2), $made));
+        $best = min(array_map(static fn (array $m): float => sqrt($m[0]->deltaE00($target) ** 2 + $m[1] ** 2 + $m[2] ** 2 + (Shade::SMOOTH * $m[3]) ** 2), $made));
         $worse[] = $find->for([new Shade('', $target)], 2)[0]->errorOnPaper() - $best;
     }
     // A pass costs 0.12 and a pencil 0.06: so much more may be as good, and no more than two passes and pencils can save.

@@ -113,11 +113,14 @@ it('prices passes, pencils, coats, falling marks and spent tooth, each by itself
     $prices = new Prices([0.0, 0.5, 0.0]);
     $one = (new Run)->with(0, [1, 2, 3]);
     $price = $prices->ofRun($one);
-    expect($prices->ofRun($one->with(0, [1, 2, 3])) - $price)->toBeGreaterThan($prices->ofRun($one->with(2, [1, 2, 3])->with(0, [1, 2, 3])) - $prices->ofRun($one->with(2, [1, 2, 3])))
+    // A coat alike costs less than a pass with a pencil that was in use before; one pressed otherwise no less.
+    $another = $prices->ofRun($one->with(2, [1, 2, 3])->with(0, [1, 2, 3])) - $prices->ofRun($one->with(2, [1, 2, 3]));
+    expect($prices->ofRun($one->with(0, [1, 2, 3])) - $price)->toBeLessThan($another)
+        ->and($prices->ofRun($one->with(0, [1, 1, 2])) - $price)->toEqualWithDelta($another, 1e-9)
         // A strange pencil costs its strangeness once, however often it is taken.
         ->and($prices->ofRun($one->with(1, [1, 2, 3])) - $prices->ofRun($one->with(2, [1, 2, 3])))->toEqualWithDelta(0.5, 1e-9)
         // Back to the base once is a pass like another; two pencils by turns are not.
-        ->and($prices->ofPasses([0, 1, 0]) - $prices->ofPasses([0, 1]))->toEqualWithDelta($prices->ofPasses([0, 0]) - $prices->ofPasses([0]), 1e-9)
+        ->and($prices->ofPasses([0, 1, 0]) - $prices->ofPasses([0, 1]))->toEqualWithDelta($another, 1e-9)
         ->and($prices->ofPasses([0, 1, 0, 1]) - $prices->ofPasses([0, 1, 0]))->toBeGreaterThan($prices->ofPasses([0, 0]) - $prices->ofPasses([0]))
         ->and($prices->ofRun((new Run)->with(0, [3, 2, 1])))->toBeGreaterThan($price)
         ->and($prices->ofGrading([3, 2, 0]))->toBe(0.0)

@@ -7,6 +7,7 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\Moves;
@@ -45,7 +46,7 @@ it('lays no warm base beneath a near black line, and draws it in the black', fun
     $moves = new Moves(new Drawer($pencils), Paper::whiteMedium());
     $kit = new Kit($moves, Atlas::of($moves));
     // The evening's ground of the demo, and the near black lines in it.
-    $shades = [new Shade('light', new Lab(55.4, 6.1, 20.3), 0.23), new Shade('mid', new Lab(47.0, 4.3, 18.4), 0.47), new Shade('dark', new Lab(39.5, 2.2, 17.2), 0.19), new Shade('touch', new Lab(26.5, 1.3, 3.3), 0.09, true)];
+    $shades = [new Shade('light', new Lab(55.4, 6.1, 20.3), 0.23), new Shade('mid', new Lab(47.0, 4.3, 18.4), 0.47), new Shade('dark', new Lab(39.5, 2.2, 17.2), 0.19), new Shade('touch', new Lab(26.5, 1.3, 3.3), 0.09, true, grainCounts: Surface::Rough->grainCounts())];
     $ground = groundOf($kit, array_slice($shades, 0, 3), 6);
     $whole = groundOf($kit, $shades, 6);
     $aim = new ShadeAim($shades[3], $kit->atlas, $kit->book, Mode::ColourAndValue, $whole->craft->rules[3]);

@@ -10,7 +10,7 @@ export const pencilAt = (number: string, name = `pencil ${number}`): DrawerPenci
     assumed: [],
 });
 
-const dab = (hex: string) => ({ hex, strata: [] });
+const dab = (hex: string) => ({ hex, strata: [], evenness: '' });
 
 /** A pass of a zone; zone 1 is the rope, 2 the sea. */
 export const step = (zone: number, position: number, number: string, more: Partial<DeskStep> = {}): DeskStep => ({

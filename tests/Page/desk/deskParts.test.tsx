@@ -25,8 +25,8 @@ describe('the zone on the photo', () => {
                 name: 'rust',
                 seen: '#884422',
                 mark: 'light',
-                before: { hex: '#fff', strata: [] },
-                after: { hex: '#eee', strata: [] },
+                before: { hex: '#fff', strata: [], evenness: '' },
+                after: { hex: '#eee', strata: [], evenness: 'grainy' },
             },
         ],
     });

@@ -63,12 +63,13 @@ describe('a sequence to argue with', () => {
         expect(screen.getByRole('status').textContent).toBe(
             "Within about 4 on your paper: it misses by 1.1, in a hand 2.9 (ΔE00). The planner's: surest on paper.",
         );
-        expect(screen.getAllByTitle('misses by 0.4, a hand adds 2.1, the model may err by 1.8')).toHaveLength(2);
+        expect(screen.getAllByTitle('misses by 0.4, a hand adds 2.1, the model may err by 1.8; grainy')).toHaveLength(2);
+        expect(screen.getByRole('row', { name: /how it lies/ }).textContent).toContain('grainygrainy');
     });
 
     it('reads from the paper up, each pass once, with its mark, its dab and its reason', () => {
         shown();
-        const rows = screen.getAllByRole('row').slice(1, -1);
+        const rows = screen.getAllByRole('row').slice(1, -2);
         expect(rows.map((r) => r.querySelector('b')?.textContent)).toEqual(['704', '711']);
         expect(rows[0]?.textContent).toContain('Without it the dark ends a step too light.');
         expect(cell(/^Pass 1 in the mid: light, leaves value 5/).querySelectorAll('line')).toHaveLength(2);
@@ -122,10 +123,10 @@ describe('a sequence to argue with', () => {
         fireEvent.change(screen.getByLabelText('Add a pass at the end'), { target: { value: 'lift' } });
         expect(last(mutate)).toMatchObject({ passes: [{ tool: 'Slipway/711' }, { tool: 'Slipway/704' }, { tool: 'lift' }] });
         act(() => firstKept?.());
-        expect(screen.getAllByRole('row')).toHaveLength(5);
+        expect(screen.getAllByRole('row')).toHaveLength(6);
         act(() => mutate.mock.lastCall?.[1]?.onSettled());
         // Once it is kept, what was kept shows: here the sequence as it was given.
-        expect(screen.getAllByRole('row')).toHaveLength(4);
+        expect(screen.getAllByRole('row')).toHaveLength(5);
     });
 
     it('is compared with up to three answers, one of which can be taken', async () => {

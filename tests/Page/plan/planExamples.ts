@@ -21,7 +21,7 @@ export const sequencePass = (number: string, marks: SequencePass['marks'], more:
     dabs: Object.fromEntries(
         Object.entries(marks)
             .filter(([, m]) => m !== null)
-            .map(([role]) => [role, { hex: '#888888', strata: [], colourWords: 'value 5 of 9', toothUsed: 0.2 }]),
+            .map(([role]) => [role, { hex: '#888888', strata: [], colourWords: 'value 5 of 9', toothUsed: 0.2, evenness: 'even' }]),
     ),
     ...more,
 });
@@ -34,6 +34,8 @@ export const sequence = (more: Partial<PlanSequence> = {}): PlanSequence => ({
     errorOnPaper: 3.62,
     errorInHand: 2.9,
     missed: 1.1,
+    grain: 7.1,
+    evenness: { light: 'grainy', mid: 'even' },
     own: false,
     ...more,
 });

@@ -35,6 +35,10 @@ const Strip = styled.table`
     & .dab > * {
         height: 44px;
     }
+    & .lies td {
+        padding: 2px 4px 4px 0;
+        font-size: var(--size-note);
+    }
     & .left-out {
         color: var(--soft-ink);
         font-weight: 400;
@@ -93,6 +97,12 @@ export function ShadeStrip({ shades }: { shades: readonly DeskShade[] }) {
                 </tr>
                 <Row name="now" of={shades} dab={(s) => s.before} />
                 <Row name="after" of={shades} dab={(s) => s.after} />
+                <tr className="lies">
+                    <th scope="row">lies</th>
+                    {shades.map((s) => (
+                        <td key={s.role}>{s.after.evenness}</td>
+                    ))}
+                </tr>
                 <tr>
                     <th scope="row">the photo</th>
                     {shades.map((s) => (

@@ -107,6 +107,7 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
                 </p>
                 <p>{recipe.steadinessWords}</p>
                 <p>{recipe.toothWords}</p>
+                <p title={`L* differs by ${recipe.grain.toFixed(0)} between peaks and hollows`}>{recipe.evenness}</p>
                 <p className="figures">
                     missed {recipe.deltaE00.toFixed(1)} (ΔE00)
                     <br />

@@ -214,6 +214,7 @@ function Described({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'
                     ))}
                 </NativeSelect>
             </label>
+            <p className="soft">First as it looks on the photo. Where a thing is smooth, paper that shows through is planned away.</p>
         </>
     );
 }

@@ -78,10 +78,10 @@ function End({ answer, target }: { answer: Sequence; target: PlanTarget }) {
         .filter((d) => d !== undefined)
         .at(-1);
     return (
-        <span title={`${target.name}: ${last?.colourWords ?? 'the paper'}`}>
+        <span title={`${target.name}: ${last === undefined ? 'the paper' : `${last.colourWords}, ${last.evenness}`}`}>
             <span className="aim" style={{ background: target.aim.hex }} />
             <span className="dab">
-                {last !== undefined && <Dab strata={last.strata} width={40} height={30} label={`${target.name}: ${last.colourWords}`} />}
+                {last !== undefined && <Dab strata={last.strata} width={40} height={30} label={`${target.name}: ${last.colourWords}, ${last.evenness}`} />}
             </span>
         </span>
     );

@@ -166,7 +166,7 @@ function Shade({ pass, target: t, marks, at, pressed, onPressed }: ShadeProps) {
         <Cell
             type="button"
             aria-pressed={pressed}
-            aria-label={`Pass ${at + 1} in the ${t.role}: ${mark ?? 'left out'}${dab === undefined ? '' : `, leaves ${dab.colourWords}`}`}
+            aria-label={`Pass ${at + 1} in the ${t.role}: ${mark ?? 'left out'}${dab === undefined ? '' : `, leaves ${dab.colourWords}, ${dab.evenness}`}`}
             onClick={onPressed}
         >
             {dab === undefined ? (

@@ -92,6 +92,12 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
                         </td>
                     ))}
                 </tr>
+                <tr>
+                    <td>how it lies</td>
+                    {zone.targets.map((t) => (
+                        <td key={t.role}>{t.recipe?.evenness}</td>
+                    ))}
+                </tr>
             </tfoot>
         </Table>
     );
@@ -100,5 +106,5 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
 function madeOf({ recipe }: PlanTarget): string {
     return recipe === null
         ? ''
-        : `misses by ${recipe.missed.toFixed(1)}, a hand adds ${recipe.sway.toFixed(1)}, the model may err by ${recipe.doubt.toFixed(1)}`;
+        : `misses by ${recipe.missed.toFixed(1)}, a hand adds ${recipe.sway.toFixed(1)}, the model may err by ${recipe.doubt.toFixed(1)}; ${recipe.evenness}`;
 }
