@@ -6,14 +6,19 @@ namespace KnottyPrism\Core\Recipe\Sequence;
 
 use KnottyPrism\Core\Colour\Comparison;
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 
-/** Why each pass of a sequence is there: what its shades would end like without it. */
+/** Why each pass of a sequence is there: what its shades would end like without it, and where that is no other colour, how evenly. */
 final class PassReasons
 {
     /** A change smaller than this, ΔE00, is no reason. */
     private const MATTERS = 1.5;
+
+    /** The same of grain, L*. */
+    private const EVENS = 2.0;
 
     /**
      * @param  list<Shade>  $shades
@@ -25,7 +30,11 @@ final class PassReasons
         foreach (array_keys($sequence->passes) as $at) {
             $passes = $sequence->passes;
             unset($passes[$at]);
-            $reasons[] = self::without(new Sequence(array_values($passes)), $sequence, $sequence->passes[$at]->over(), $shades, $paper);
+            $without = new Sequence(array_values($passes));
+            $over = $sequence->passes[$at]->over();
+            $colour = self::without($without, $sequence, $over, $shades, $paper);
+            $evens = self::evens($without, $sequence, $over, $shades, $paper);
+            $reasons[] = $sequence->passes[$at]->tool instanceof Finish ? $evens ?? $colour : $colour ?? $evens;
         }
 
         return $reasons;
@@ -47,6 +56,26 @@ final class PassReasons
                 $words = (new Comparison($look, $shades[$i]->target))->words();
                 $at = strpos($words, ': ');
                 $sentence = sprintf('Without it the %s ends %s.', $shades[$i]->called(), str_replace('leans', 'leaning', $at === false ? lcfirst($words) : substr($words, $at + 2)));
+            }
+        }
+
+        return $sentence;
+    }
+
+    /**
+     * @param  list<int>  $over
+     * @param  list<Shade>  $shades
+     */
+    private static function evens(Sequence $without, Sequence $with, array $over, array $shades, Paper $paper): ?string
+    {
+        $most = self::EVENS;
+        $sentence = null;
+        foreach ($over as $i) {
+            $before = Evenness::of($without->stackIn($i)->on($paper));
+            $after = Evenness::of($with->stackIn($i)->on($paper));
+            if ($before->grain - $after->grain > $most) {
+                $most = $before->grain - $after->grain;
+                $sentence = $before->words() === $after->words() ? sprintf('It makes the %s less grainy.', $shades[$i]->called()) : sprintf('It evens the %s: %s without it, %s with it.', $shades[$i]->called(), $before->words(), $after->words());
             }
         }
 

@@ -24,6 +24,7 @@ use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\GrainForecast;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\PassReasons;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
@@ -167,4 +168,13 @@ it('goes on from pepper with what fills the tooth where the thing is smooth', fu
     $aim = Pencils::colour('pale-blue@0.55 black@0.20');
     $rest = static fn (Surface $s): SequenceAnswer => SequenceAnswer::of(RecipeLabel::Surest, new Sequence([...$laid->passes, ...(new FindRest([new Shade('', $aim, grainCounts: $s->grainCounts())], array_map(Pencils::named(...), ['black', 'pale blue', 'white', 'blue']), Paper::whiteMedium()))->after($laid, new Sequence([]))->passes]), [new Shade('', $aim)], Paper::whiteMedium(), Mode::ColourAndValue);
     expect($rest(Surface::Smooth)->grain())->toBeLessThanOrEqual($rest(Surface::Rough)->grain());
+});
+
+it('gives what a tissue, a burnisher or solvent evens as the reason for it, and of a pencil only where it changes no colour', function () {
+    $black = new GradedPass(Pencils::named('black'), [PressureMark::Light]);
+    foreach ([Finish::Tissue, Finish::Blender, Finish::Solvent] as $finish) {
+        $sequence = new Sequence([$black, new GradedPass($finish, [PressureMark::Medium])]);
+        $reasons = PassReasons::of($sequence, [new Shade('mid', Lab::ofXyz($sequence->stackIn(0)->on(Paper::whiteMedium())->xyz()))], Paper::whiteMedium());
+        expect($reasons[1])->toMatch('/^It evens the mid: paper shows through: \d+ % without it, (even|grainy|paper shows through: \d+ %) with it\.$/')->and($reasons[0])->toContain('Without it');
+    }
 });

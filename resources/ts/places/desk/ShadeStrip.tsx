@@ -98,7 +98,7 @@ export function ShadeStrip({ shades }: { shades: readonly DeskShade[] }) {
                 <Row name="now" of={shades} dab={(s) => s.before} />
                 <Row name="after" of={shades} dab={(s) => s.after} />
                 <tr className="lies">
-                    <th scope="row">lies</th>
+                    <th scope="row">how it lies</th>
                     {shades.map((s) => (
                         <td key={s.role}>{s.after.evenness}</td>
                     ))}
