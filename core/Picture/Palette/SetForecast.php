@@ -65,9 +65,7 @@ final readonly class SetForecast
             if ($a % Moves::MARKS % 2 === 1) {
                 continue;
             }
-            $h0 = $this->above($a, 0);
-            $h1 = $this->above($a, 1);
-            $h2 = $this->above($a, 2);
+            [$h0, $h1, $h2] = [$this->above($a, 0), $this->above($a, 1), $this->above($a, 2)];
             $bitA = 1 << intdiv($a, Moves::MARKS);
             $one = self::squared($this->away($this->atlas->singles[$a])) + $doubt1 + $sways[$a] + $counts * $grains[$a] ** 2;
             $least[$bitA] = min($least[$bitA] ?? INF, $one);
@@ -76,9 +74,7 @@ final readonly class SetForecast
                     continue;
                 }
                 $at = $a * $n + $b;
-                $x = $p0[$at];
-                $y = $p1[$at];
-                $z = $p2[$at];
+                [$x, $y, $z] = [$p0[$at], $p1[$at], $p2[$at]];
                 $sway = $sways[$a] + $sways[$b];
                 $bits = $bitA | (1 << intdiv($b, Moves::MARKS));
                 $grain = self::grainAfter($grains[$a], $this->atlas->singleShares[$b % Moves::MARKS][$a], $grains[$b]);
@@ -86,12 +82,9 @@ final readonly class SetForecast
                 if ($two < ($least[$bits] ?? INF)) {
                     $least[$bits] = $two;
                 }
-                $gb0 = $g0[$b];
-                $gb1 = $g1[$b];
-                $gb2 = $g2[$b];
+                [$gb0, $gb1, $gb2] = [$g0[$b], $g1[$b], $g2[$b]];
                 $shares = [$this->atlas->pairShares[0][$at], $this->atlas->pairShares[1][$at], $this->atlas->pairShares[2][$at], $this->atlas->pairShares[3][$at], $this->atlas->pairShares[4][$at]];
-                $stays = GrainForecast::STAYS * $grain - GrainForecast::LESS;
-                $covered = GrainForecast::COVERED * $grain;
+                [$stays, $covered] = [GrainForecast::STAYS * $grain - GrainForecast::LESS, GrainForecast::COVERED * $grain];
                 for ($c = 0; $c < $n;) {
                     $set = $bits | (1 << intdiv($c, Moves::MARKS));
                     $best = $least[$set] ?? INF;
@@ -101,9 +94,7 @@ final readonly class SetForecast
                         $e = $x + $s * ($h0[$c] + $gb0[$c]);
                         $q = $e * $e + $doubt3 + $sway + $s * $s * $sways[$c];
                         $left = $stays + $s * (GrainForecast::OF_PASS * $grains[$c] - $covered);
-                        if ($left > 0.0) {
-                            $q += $counts * $left * $left;
-                        }
+                        $q += $left > 0.0 ? $counts * $left * $left : 0.0;
                         if ($q < $best) {
                             $e = $y + $s * ($h1[$c] + $gb1[$c]);
                             $f = $z + $s * ($h2[$c] + $gb2[$c]);
