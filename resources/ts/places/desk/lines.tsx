@@ -11,6 +11,11 @@ const Next = styled.p`
     align-items: center;
     flex-wrap: wrap;
     gap: 0 8px;
+    & a {
+        display: inline-flex;
+        align-items: center;
+        min-height: 44px;
+    }
 `;
 
 const Stop = styled.section`
