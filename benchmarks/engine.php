@@ -44,7 +44,7 @@ function photoColours(string $file): array
 
 /**
  * @param  list<string>  $hexes
- * @return array{list<float>, list<float>, list<float>} seconds, error on paper of the surest, and of the nearest single pencil
+ * @return array{list<float>, list<float>, list<float>} seconds, error of the colour on paper, of the surest, and of the nearest single pencil
  */
 function search(RecipePlanner $planner, array $hexes): array
 {
@@ -52,9 +52,9 @@ function search(RecipePlanner $planner, array $hexes): array
     foreach ($hexes as $hex) {
         $target = Lab::ofHex($hex);
         [$times[]] = Table::times(1, function () use ($planner, $target, &$surest): void {
-            $surest[] = $planner->recipesFor($target)[0]->errorOnPaper();
+            $surest[] = $planner->recipesFor($target)[0]->colourError();
         });
-        $single[] = $planner->nearestSingle($target)->errorOnPaper();
+        $single[] = $planner->nearestSingle($target)->colourError();
     }
 
     return [$times, $surest, $single];
@@ -94,11 +94,11 @@ Table::row('planner made ready, 24 pencils', array_map(static fn (float $s): flo
 $planner = new RecipePlanner($drawer, $paper, School::free());
 [$times, $surest, $single] = search($planner, ORDINARY_COLOURS);
 Table::row('four recipes for one colour, 24 pencils, up to 5 passes', array_map(static fn (float $s): float => $s * 1e3, $times), 'ms', 'p95 under 300');
-Table::row('  20 ordinary colours: error on paper of the surest', $surest, '', '', 2);
+Table::row('  20 ordinary colours: error of the colour on paper, of the surest', $surest, '', '', 2);
 Table::row('  20 ordinary colours: the same of the nearest single pencil', $single, '', '', 2);
 foreach (['morning', 'evening'] as $light) {
     [, $surest, $single] = search($planner, photoColours(__DIR__."/../demo/photos/low-water-$light.jpg"));
-    Table::row("  48 colours of the $light photo: error on paper of the surest", $surest, '', '', 2);
+    Table::row("  48 colours of the $light photo: error of the colour on paper, of the surest", $surest, '', '', 2);
     Table::row("  48 colours of the $light photo: the same, nearest single pencil", $single, '', '', 2);
 }
 printf("%-58s %12s\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB');

@@ -54,7 +54,7 @@ foreach ([24 => $demo, 60 => Shelf::of(60), 119 => Shelf::of(119)] as $count => 
     Table::row("planned cold, $count pencils", Table::times(1, static fn () => $planWith($drawer)), 's', $count === 24 ? 'under 10' : ($count > 100 ? 'under 30' : ''), 2);
     Table::row('  planned again, atlas kept', Table::times(1, static fn () => $planWith($drawer)), 's', '', 2);
     $plan = $planWith($drawer);
-    printf("%-58s %12.2f\n", sprintf('  error on paper, %d zones, %d passes, %d pencils used', count($plan->zones), $plan->passes(), count($plan->palette())), $plan->errorOnPaper());
+    printf("%-58s %12.2f\n", sprintf('  error of colours on paper, %d zones, %d passes, %d pencils used', count($plan->zones), $plan->passes(), count($plan->palette())), $plan->colourError());
 }
 $planner = new RecipePlanner($demo, $paper, School::free(), $shelf);
 $plan = $planWith($demo);
@@ -105,10 +105,10 @@ foreach (['morning', 'evening'] as $light) {
     mt_srand(6);
     for ($n = 0; $n < 120; $n++) {
         $target = $tone->fitted($pixels->lab(mt_rand(0, $pixels->count() - 1)));
-        $surest[] = $planner->recipesFor($target, 5, 1)[0]->errorOnPaper();
-        $single[] = $planner->nearestSingle($target)->errorOnPaper();
+        $surest[] = $planner->recipesFor($target, 5, 1)[0]->colourError();
+        $single[] = $planner->nearestSingle($target)->colourError();
     }
-    printf("%-58s %12.2f %12.2f\n", "$light: error on paper of the surest, median and p90", Table::quantile($surest, 0.5), Table::quantile($surest, 0.9));
+    printf("%-58s %12.2f %12.2f\n", "$light: error of the colour on paper, of the surest, median and p90", Table::quantile($surest, 0.5), Table::quantile($surest, 0.9));
     printf("%-58s %12.2f %12.2f\n", "$light: the same of the nearest single pencil, median and p90", Table::quantile($single, 0.5), Table::quantile($single, 0.9));
 }
 printf("%-58s %12s\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB');

@@ -11,6 +11,8 @@ use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\Surface;
+use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
@@ -40,9 +42,29 @@ $drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer
 $plan = static fn (PixelGrid $grid, ZoneMap $map, School $school): PlannedPicture => (new PlanPicture($drawer, $paper, new PlanSettings([PlanSettings::WHOLE => $school->settings()]), $shelf))->whole($grid, $map);
 $mid = static fn (array $of): float => Table::quantile(array_values($of), 0.5);
 
-Table::head('one sequence a zone beside separate stacks; 24 pencils, at most 12 zones, free school; error in a hand / on paper, ΔE00');
+Table::head('one sequence a zone beside separate stacks; 24 pencils, at most 12 zones, free school; error in a hand / of colours on paper, ΔE00');
 printf("%-16s %22s %32s %9s %22s\n", '', 'separate stacks', 'sequences (medians a zone)', '', 'the school of new studies');
-$ratios = $dearer = $seconds = [];
+$ratios = $dearer = $seconds = $evenness = [];
+
+/**
+ * @param  array<int, Zone>  $zones  as they look on the photo
+ * @return array{float, float} L* in the mean of what is not rough, and the share of that where it is above 12
+ */
+function grainWhereSmooth(PlannedPicture $plan, array $zones): array
+{
+    $sum = $grainy = $area = 0.0;
+    foreach ($plan->zones as $number => $answer) {
+        foreach ($zones[$number]->surface === Surface::Rough ? [] : $answer->outcomes as $outcome) {
+            $weight = $outcome->shade->touch ? 0.0 : $outcome->shade->weight;
+            $sum += $weight * $outcome->evenness->grain;
+            $grainy += $outcome->evenness->grain > 12.0 ? $weight : 0.0;
+            $area += $weight;
+        }
+    }
+
+    return [$sum / max(1e-9, $area), $grainy / max(1e-9, $area)];
+}
+
 foreach ($pictures as $name => $grid) {
     $map = ZoneMap::proposed($grid, 12);
     $start = hrtime(true);
@@ -51,19 +73,30 @@ foreach ($pictures as $name => $grid) {
     [$stacks, $hand, $onPaper] = SEPARATE[$name] ?? [0, NAN, NAN];
     $opinion = $plan($grid, $map, School::opinion());
     $ratios[] = $free->errorInHand() / $hand;
+    $rough = $plan($grid, $map->being(array_map(static fn (): Surface => Surface::Rough, $map->zones)), School::free());
+    $evenness[$name] = [grainWhereSmooth($rough, $map->zones), grainWhereSmooth($free, $map->zones), $free->colourError() / $rough->colourError(), $free->passes() / $rough->passes()];
     $dearer[] = $opinion->errorOnPaper() / $free->errorOnPaper();
     $seconds[] = $took;
     printf(
         "%-16s %4d passes %4.2f / %4.2f  %3d passes (%.0f, %.0f pencils; %2d) %4.2f / %4.2f %+4.0f %%   %4.2f / %4.2f %+4.0f %%   %.1f s\n",
         $name, $stacks, $hand, $onPaper, $free->passes(),
         $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->passes), $free->zones)), $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->pencils()), $free->zones)), count($free->palette()),
-        $free->errorInHand(), $free->errorOnPaper(), 100 * (end($ratios) - 1), $opinion->errorInHand(), $opinion->errorOnPaper(), 100 * (end($dearer) - 1), $took,
+        $free->errorInHand(), $free->colourError(), 100 * (end($ratios) - 1), $opinion->errorInHand(), $opinion->colourError(), 100 * (end($dearer) - 1), $took,
     );
 }
 $mean = static fn (array $of): float => array_sum(array_filter($of, is_finite(...))) / max(1, count(array_filter($of, is_finite(...))));
 printf("%-62s %+12.1f %%   at least -15 %%, above on none: %d\n", 'error in a hand against separate stacks, mean', 100 * ($mean($ratios) - 1), count(array_filter($ratios, static fn (float $r): bool => $r > 1)));
 printf("%-62s %+12.1f %%   at most +10 %%\n", 'error on paper in the school of new studies, mean', 100 * ($mean($dearer) - 1));
 printf("%-62s %12.1f s   under 12\n", 'a whole plan with its palette, median', $mid($seconds));
+
+Table::head("\ngrain of what is not rough, L*, and share of it above 12: as if all were rough, and now; error of colours and passes of before");
+foreach ($evenness as $name => [$before, $now, $error, $passes]) {
+    printf("%-16s %8.1f %5.0f %% %8.1f %5.0f %% %8.2f %8.2f\n", $name, $before[0], 100 * $before[1], $now[0], 100 * $now[1], $error, $passes);
+}
+$nows = array_column($evenness, 1);
+printf("%-62s %12.1f     at most 5\n", 'grain now, mean', $mean(array_column($nows, 0)));
+printf("%-62s %12.1f %%   at most 8\n", 'above 12 on, mean', 100 * $mean(array_column($nows, 1)));
+printf("%-62s %12.2f     at most 1.03\n", 'error of colours, of before, mean', $mean(array_column($evenness, 2)));
 
 Table::head("\na spot is an area of one shade");
 $find = new FindSequences($drawer, $paper, School::free(), $shelf);

@@ -35,7 +35,7 @@ use KnottyPrism\Core\Recipe\SequenceSearch\Run;
 final class FindSequences
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 13;
+    public const VERSION = 14;
 
     public const MOST_PASSES = 6;
 

@@ -27,7 +27,7 @@ use KnottyPrism\Core\Recipe\SequenceSearch\Node;
 final readonly class RecipePlanner
 {
     /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 17;
+    public const VERSION = 18;
 
     public const MOST_PASSES = 5;
 

@@ -29,6 +29,12 @@ final readonly class Shade
         return new self($this->name, $target, $this->weight, $this->touch, $this->called, $this->grainCounts);
     }
 
+    /** The same where grain counts otherwise. */
+    public function minding(float $grainCounts): self
+    {
+        return new self($this->name, $this->target, $this->weight, $this->touch, $this->called, $grainCounts);
+    }
+
     public function isNamed(): bool
     {
         return $this->called !== '';

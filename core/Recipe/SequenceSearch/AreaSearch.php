@@ -8,6 +8,7 @@ use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
 use KnottyPrism\Core\Recipe\School\Beneath;
 use KnottyPrism\Core\Recipe\School\Mode;
@@ -26,6 +27,9 @@ final class AreaSearch
 {
     /** An area whose best costs more than this in an even hand, ΔE00 with what shows through, is searched again. */
     private const FAR_OFF = 6.5;
+
+    /** And one that stays grainy where it should be smooth is searched as if grain counted so much. */
+    private const EVENNESS_ALONE = 0.7;
 
     /** @var list<int> places of the given shades: the run from the lightest, then the touches */
     private readonly array $order;
@@ -121,7 +125,7 @@ final class AreaSearch
         return $this->found ??= $this->searched();
     }
 
-    /** What ends far off is searched again more broadly, and then as if a pencil more in the picture were no matter; in what is compared it is. */
+    /** What ends far off is searched again more broadly, and then as if a pencil more in the picture were no matter; in what is compared it is. So is what stays grainy, as if evenness were all. */
     private function searched(): Found
     {
         $found = $this->search($this->ground, Breadth::over(count($this->ground->aims)));
@@ -129,8 +133,7 @@ final class AreaSearch
             return $found;
         }
         $least = $found->surest->cost;
-        // What a hand wanders costs wherever one looks: no search brings it back.
-        $farOff = self::FAR_OFF * max(1.0, $this->kit->moves->paper->hand->spread);
+        $farOff = self::FAR_OFF * max(1.0, $this->kit->moves->paper->hand->spread); // what a hand wanders no search brings back
         $strangeness = $this->ground->prices->strangeness;
         foreach (array_sum($strangeness) > 0 ? [$strangeness, array_fill(0, count($strangeness), 0.0)] : [$strangeness] as $prices) {
             if ($least < $farOff) {
@@ -142,8 +145,12 @@ final class AreaSearch
                 [$found, $least] = [$again, $cost];
             }
         }
+        if ($this->sorted[0]->grainCounts < Caution::GRAIN_COUNTS || ! $found->isGrainy()) {
+            return $found;
+        }
 
-        return $found;
+        // A pale pencil beneath promises nothing to a search that minds colour first; what one finds that minds evenness first is judged by the same prices.
+        return $found->orEvener($this->search($this->ground->minding(self::EVENNESS_ALONE), Breadth::over(count($this->ground->aims))));
     }
 
     private function search(Ground $ground, Breadth $breadth): Found

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
+use KnottyPrism\Core\Medium\Laying\Evenness;
+
 /** What a search has found for one value run, and which of it may stand beside the surest as a clearly different answer. */
 final readonly class Found
 {
@@ -12,6 +14,11 @@ final readonly class Found
 
     /** The same for one that begins with a complement, or takes other pencils. */
     public const OTHERWISE_MAY_COST = 2.5;
+
+    /** Of what another search has found those that are judged anew, and of these those that are polished. */
+    private const JUDGED_ANEW = 12;
+
+    private const POLISHED_ANEW = 3;
 
     /** An answer is evenest when its grain is less by so much, L*, and than such a share of the surest's; and it may be so much farther off in all, ΔE00. */
     private const CLEARLY_EVENER = 3.0;
@@ -34,10 +41,33 @@ final readonly class Found
     /** @return list<Node> the cheapest first */
     public function nodes(): array
     {
-        $all = [...$this->done, ...$this->built];
-        usort($all, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
+        return $this->cheapest([...$this->done, ...$this->built]);
+    }
 
-        return $all;
+    /** Whether paper shows anywhere in the surest. */
+    public function isGrainy(): bool
+    {
+        return array_filter($this->surest->laid ?? [], fn (Laid $laid): bool => $this->ground->book->grain($laid) >= Evenness::GRAINY) !== [];
+    }
+
+    /** With the best of what another search has found to take, where that is cheaper here. */
+    public function orEvener(self $other): self
+    {
+        $anew = $this->cheapest(array_map(fn (Node $n): Node => $this->ground->node($n->run), array_slice($other->nodes(), 0, self::JUDGED_ANEW)));
+        $best = $this->cheapest(array_map($this->polish->improved(...), array_slice($anew, 0, self::POLISHED_ANEW)))[0] ?? null;
+
+        return $best === null || ($this->surest !== null && $best->cost >= $this->surest->cost) ? $this : new self($this->ground, $this->polish, $best, [$best, ...$this->done], $this->built);
+    }
+
+    /**
+     * @param  list<Node>  $nodes
+     * @return list<Node> the cheapest first
+     */
+    private function cheapest(array $nodes): array
+    {
+        usort($nodes, static fn (Node $a, Node $b): int => $a->cost <=> $b->cost);
+
+        return $nodes;
     }
 
     public function fewest(): ?Node

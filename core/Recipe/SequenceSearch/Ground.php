@@ -21,6 +21,14 @@ final readonly class Ground
         $this->weights = array_map(static fn (ShadeAim $a): float => $a->shade->weight / $whole, $aims);
     }
 
+    /** The same where grain counts otherwise. */
+    public function minding(float $grainCounts): self
+    {
+        $whole = $this->aims === [] ? 1.0 : $this->aims[0]->shade->weight / $this->weights[0];
+
+        return new self($this->book, $this->outlook, $this->craft, $this->prices, array_map(static fn (ShadeAim $a): ShadeAim => $a->minding($grainCounts), $this->aims), $this->mostPasses, $whole);
+    }
+
     /** What is worth going on from, of errors or costs: half for what it is, half for what it may become. Either alone finds dearer runs. */
     public static function promise(float $error, float $hope): float
     {

@@ -74,6 +74,12 @@ final class ShadeAim
         $this->swayOfMove = HandSway::ofMoves($book->moves, $atlas, $this->metric);
     }
 
+    /** The same where grain counts otherwise. */
+    public function minding(float $grainCounts): self
+    {
+        return new self($this->shade->minding($grainCounts), $this->atlas, $this->book, $this->mode, $this->rules);
+    }
+
     public function judge(Laid $laid): Judged
     {
         return $this->judged[$laid->key] ??= $this->judgedAnew($laid);
