@@ -12,6 +12,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
+use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
@@ -46,23 +47,23 @@ it('makes an atlas once for a drawer and a paper, and anew when either changes',
     $shelf = countedShelf();
     $this->app->instance(AtlasShelf::class, $shelf);
     $desk = app(RecipeAnswers::class);
-    $first = $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
-    $desk->recipes($user, $study, Lab::ofHex('#6e8f7d'));
+    $first = $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'), Surface::Smooth);
+    $desk->recipes($user, $study, Lab::ofHex('#6e8f7d'), Surface::Smooth);
     expect($shelf->kept)->toHaveCount(1)->and($shelf->fetched)->toBe(2);
     $study->paper = 'warm grey';
-    $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
+    $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'), Surface::Smooth);
     $user->pencils()->where('number', '735')->update(['stock' => 'not owned']);
-    $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'));
+    $desk->recipes($user, $study, Lab::ofHex('#6e8f7c'), Surface::Smooth);
     expect($shelf->kept)->toHaveCount(3);
 
     // What was kept gives the same answer as what was made; and what is damaged is made again.
     $study->paper = 'white medium';
     $user->pencils()->where('number', '735')->update(['stock' => 'owned']);
     Cache::flush();
-    expect($desk->recipes($user, $study, Lab::ofHex('#6e8f7c')))->toEqual($first);
+    expect($desk->recipes($user, $study, Lab::ofHex('#6e8f7c'), Surface::Smooth))->toEqual($first);
     $shelf->kept = array_map(static fn (string $packed): string => substr($packed, 0, 1000), $shelf->kept);
     Cache::flush();
-    expect($desk->recipes($user, $study, Lab::ofHex('#6e8f7c')))->toEqual($first);
+    expect($desk->recipes($user, $study, Lab::ofHex('#6e8f7c'), Surface::Smooth))->toEqual($first);
 });
 
 it('keeps bytes as they are in a store of their own', function () {

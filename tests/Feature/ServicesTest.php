@@ -25,6 +25,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 
@@ -49,7 +50,7 @@ it('answers the same question from the cache, and asks anew when the drawer or t
     $counts = [];
     foreach ([fn () => null, fn () => null, fn () => $study->paper = 'black', fn () => $user->pencils()->where('number', '735')->update(['stock' => 'not owned'])] as $change) {
         $change();
-        $answers[] = $desk->recipes($user, $study, $lab);
+        $answers[] = $desk->recipes($user, $study, $lab, Surface::Smooth);
         $counts[] = $written;
     }
     expect($counts)->toBe([1, 1, 2, 3])->and($answers[1])->toBe($answers[0])->and($answers[0]['recipes'])->toHaveCount(4);
@@ -59,7 +60,7 @@ it('uses only pencils that are owned', function () {
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
     $user->pencils()->whereNotIn('number', ['735', '668', '711'])->update(['stock' => 'not owned']);
-    $answer = app(RecipeAnswers::class)->recipes($user, $study, Lab::ofHex('#c9bda0'));
+    $answer = app(RecipeAnswers::class)->recipes($user, $study, Lab::ofHex('#c9bda0'), Surface::Smooth);
     foreach ($answer['recipes'] as $recipe) {
         foreach ($recipe['passes'] as $pass) {
             expect(['735', '668', '711'])->toContain($pass['pencil']['number']);
