@@ -70,7 +70,7 @@ final readonly class PlanGround
     {
         $s = $this->sheet->settings;
 
-        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (Wish $w): array => [$w->zone, ...self::rounded($w), round($w->weight, 4), $w->grainCounts], $this->wishes));
+        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (Wish $w): array => [$w->zone, ...self::rounded($w), round($w->weight, 4), $w->surfaceCounts], $this->wishes));
     }
 
     /**
@@ -99,7 +99,7 @@ final readonly class PlanGround
         $s = $this->sheet->settings;
 
         return [
-            'its colours' => implode(';', array_map(static fn (Wish $w): string => $w->role->value.implode(',', self::rounded($w)), $wishes)), 'the way of working' => implode(',', $s->schoolOf($wishes[0]->zone)->settings()).$s->mode->value, 'its surface' => (string) $wishes[0]->grainCounts, 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
+            'its colours' => implode(';', array_map(static fn (Wish $w): string => $w->role->value.implode(',', self::rounded($w)), $wishes)), 'the way of working' => implode(',', $s->schoolOf($wishes[0]->zone)->settings()).$s->mode->value, 'its surface' => (string) $wishes[0]->surfaceCounts, 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
             'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), 'the drawer' => $this->fingerprint,
         ];
     }

@@ -98,7 +98,7 @@ final class PlanRepository
         $wishes = [];
         foreach ($readings as $number => $reading) {
             $recolour = $sheet->settings->recolourOf($number);
-            array_push($wishes, ...Wish::of($number, $reading->zone, $zones->note($number)->importance->weight(), $sheet->settings->grainCounts($number, $reading->zone->surface), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab))));
+            array_push($wishes, ...Wish::of($number, $reading->zone, $zones->note($number)->importance->weight(), $sheet->settings->schoolOf($number), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab))));
         }
 
         return new PlanGround($study, $sheet, $zones, $readings, $tone, $wishes, $shelf, $paper, $fingerprint, $grid, static fn (PixelGrid $grid): string => $survey->whites->on($grid));

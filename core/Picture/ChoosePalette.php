@@ -36,7 +36,7 @@ final readonly class ChoosePalette
     public function for(array $wishes, ?\Closure $progress = null): PalettePart
     {
         $hand = $this->allowed();
-        $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): WantedColour => new WantedColour($w->fitted, $w->weight, $w->grainCounts), $wishes), $this->kept($hand), $this->settings->mode, $this->shelf, $progress);
+        $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): WantedColour => new WantedColour($w->fitted, $w->weight, $w->surfaceCounts), $wishes), $this->kept($hand), $this->settings->mode, $this->shelf, $progress);
         $keep = $ground->placesOf($this->settings->keep);
         $curve = $ground->search->curve(...self::CURVE);
         $most = $this->settings->mostPencils();

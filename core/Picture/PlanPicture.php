@@ -73,7 +73,7 @@ final class PlanPicture
     {
         $this->hand();
         $tone = ReachableTone::fit($this->drawer->usable()->pencils, $this->paper, $grid->l);
-        $byZone = array_map(fn (Zone $zone, int $number): array => Wish::of($number, $zone, 1.0, $this->settings->grainCounts($number, $zone->surface), $tone->fitted(...)), $map->zones, array_keys($map->zones));
+        $byZone = array_map(fn (Zone $zone, int $number): array => Wish::of($number, $zone, 1.0, $this->settings->schoolOf($number), $tone->fitted(...)), $map->zones, array_keys($map->zones));
         $wishes = array_merge(...$byZone);
         $tell = $progress ?? static fn (): null => null;
         $palette = $this->palette($wishes, static fn (int $done, int $of) => $tell('palette', $done, $of));

@@ -6,10 +6,8 @@ namespace KnottyPrism\Core\Picture\Decisions;
 
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
-use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
-use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** How a study's picture is to be planned: the way of working, in the whole and where a zone differs, the pencils, and other hues. */
 final readonly class PlanSettings
@@ -56,12 +54,6 @@ final readonly class PlanSettings
     public function recolourOf(int $zone): Recolour
     {
         return new Recolour($this->hues[$zone] ?? $this->hues[self::WHOLE] ?? 'as seen');
-    }
-
-    /** {@see Shade::$grainCounts} of a zone, by what it is and how it is worked. */
-    public function grainCounts(int $zone, Surface $surface): float
-    {
-        return $surface->grainCounts() * $this->schoolOf($zone)->grainCounts();
     }
 
     /** How many pencils the palette may hold: what is said here, or what the school says. */

@@ -11,7 +11,6 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Zones\Surface;
-use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
@@ -110,8 +109,7 @@ it('counts grain the more the smoother a thing is, and little where an artist wo
     $sorted = $counts;
     rsort($sorted);
     expect($counts)->toBe($sorted)->and(min($counts))->toBeGreaterThan(0.0);
-    $light = new PlanSettings([PlanSettings::WHOLE => ['joining=light-coats']]);
-    expect($light->grainCounts(1, Surface::Smooth))->toBeLessThanOrEqual(Surface::Rough->grainCounts());
+    expect(School::ofSettings(['joining=light-coats'])->grainCounts() * Surface::Smooth->grainCounts())->toBeLessThanOrEqual(Surface::Rough->grainCounts());
 });
 
 it('warns of paper that shows where the thing is smooth, with a change that was tried, and says nothing where it is rough', function () {
