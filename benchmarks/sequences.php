@@ -6,13 +6,13 @@ declare(strict_types=1);
 // here, and whatever photographs lie in a folder. What separate stacks came to is what was measured while they could still be planned. ./bench --sequences [FOLDER] runs it; it takes some minutes.
 
 use Benchmarks\Scenes;
+use Benchmarks\Seen\SmoothGrain;
 use Benchmarks\Table;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Surface;
-use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
@@ -45,26 +45,6 @@ $mid = static fn (array $of): float => Table::quantile(array_values($of), 0.5);
 Table::head('one sequence a zone beside separate stacks; 24 pencils, at most 12 zones, free school; error in a hand / of colours on paper, ΔE00');
 printf("%-16s %22s %32s %9s %22s\n", '', 'separate stacks', 'sequences (medians a zone)', '', 'the school of new studies');
 $ratios = $dearer = $seconds = $evenness = [];
-
-/**
- * @param  array<int, Zone>  $zones  as they look on the photo
- * @return array{float, float} L* in the mean of what is not rough, and the share of that where it is above 12
- */
-function grainWhereSmooth(PlannedPicture $plan, array $zones): array
-{
-    $sum = $grainy = $area = 0.0;
-    foreach ($plan->zones as $number => $answer) {
-        foreach ($zones[$number]->surface === Surface::Rough ? [] : $answer->outcomes as $outcome) {
-            $weight = $outcome->shade->touch ? 0.0 : $outcome->shade->weight;
-            $sum += $weight * $outcome->evenness->grain;
-            $grainy += $outcome->evenness->grain > 12.0 ? $weight : 0.0;
-            $area += $weight;
-        }
-    }
-
-    return [$sum / max(1e-9, $area), $grainy / max(1e-9, $area)];
-}
-
 foreach ($pictures as $name => $grid) {
     $map = ZoneMap::proposed($grid, 12);
     $start = hrtime(true);
@@ -74,7 +54,7 @@ foreach ($pictures as $name => $grid) {
     $opinion = $plan($grid, $map, School::opinion());
     $ratios[] = $free->errorInHand() / $hand;
     $rough = $plan($grid, $map->being(array_map(static fn (): Surface => Surface::Rough, $map->zones)), School::free());
-    $evenness[$name] = [grainWhereSmooth($rough, $map->zones), grainWhereSmooth($free, $map->zones), $free->colourError() / $rough->colourError(), $free->passes() / $rough->passes()];
+    $evenness[$name] = [SmoothGrain::of($rough, $map->zones), SmoothGrain::of($free, $map->zones), $free->colourError() / $rough->colourError(), $free->passes() / $rough->passes()];
     $dearer[] = $opinion->errorOnPaper() / $free->errorOnPaper();
     $seconds[] = $took;
     printf(

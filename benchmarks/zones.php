@@ -11,6 +11,7 @@ use App\Photos\Raster;
 use Benchmarks\ByPlace\ZonesByPlace;
 use Benchmarks\Scenes;
 use Benchmarks\Seen\Beside;
+use Benchmarks\Seen\SmoothGrain;
 use Benchmarks\Table;
 use Benchmarks\ZoneBorders;
 use KnottyPrism\Core\Formats\DrawerFile;
@@ -19,11 +20,9 @@ use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Regions\LocalColour;
 use KnottyPrism\Core\Photo\Zones\Surface;
-use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedPicture;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\Preview;
@@ -81,23 +80,6 @@ function fromLocalColours(PixelGrid $grid, ZoneMap $map): float
     return $sum / $grid->count();
 }
 
-/**
- * @param  array<int, Zone>  $zones  as they look on the photo, by number
- * @return array{float, float} mean grain of what is planned for the value runs of those that are not rough, L*, and the share of these where it is above 12
- */
-function grainOf(PlannedPicture $plan, array $zones): array
-{
-    $sum = $grainy = $area = 0.0;
-    foreach (array_filter($plan->targets, static fn (PlannedTarget $t): bool => $t->role->isOfValueRun() && $zones[$t->zone]->surface !== Surface::Rough) as $target) {
-        $grain = $target->recipe->evenness->grain;
-        $sum += $target->weight * $grain;
-        $grainy += $grain > 12.0 ? $target->weight : 0.0;
-        $area += $target->weight;
-    }
-
-    return [$sum / max(1e-9, $area), $grainy / max(1e-9, $area)];
-}
-
 /** What an ordinary hand adds, ΔE00 in the mean. */
 function swayOf(PlannedPicture $plan): float
 {
@@ -142,7 +124,7 @@ foreach ($files as $name => $file) {
         $drawn = $preview->after(PassesLaid::whole(), $preview->material(PixelGrid::ofSrgb($large->width, $large->height, $large->pixels), WIDE_MM));
         $fitted = Beside::fitted($plan->tone, $large);
         $of = static fn (float $mm): float => Beside::apart(Beside::seen($fitted, $large->width, $large->height, $mm * $large->width / WIDE_MM), Beside::seen($drawn, $large->width, $large->height, $mm * $large->width / WIDE_MM))[0];
-        [$grain, $grainy] = grainOf($plan, $way === 'by place' ? $map->zones : $seen);
+        [$grain, $grainy] = SmoothGrain::of($plan, $way === 'by place' ? $map->zones : $seen);
         $grains[$way][] = [$grain, 100 * $grainy];
         $figures[$way] = [
             'local' => fromLocalColours($grid, $map), '2 mm' => $of(2.0), '0.3 mm' => $of(0.3), 'paper' => $plan->colourError(), 'passes' => (float) stepsOf($plan), 'pencils' => (float) count($plan->palette()), 'time' => $seconds,

@@ -6,7 +6,6 @@ namespace App\Cli;
 
 use App\Resources\Figures;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Stack\Prediction;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -32,7 +31,7 @@ final class PredictCommand extends Command
         $stack = StackText::read($this->required($input, 'stack'), $this->drawer($input));
         $paper = $this->paper($input);
         $prediction = Prediction::of($stack, $paper);
-        $evenness = Evenness::of($stack->on($paper));
+        $evenness = $prediction->evenness();
         $this->json($output, [
             'paper' => $paper->name,
             'passes' => Figures::passes($prediction),

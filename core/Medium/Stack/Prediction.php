@@ -6,7 +6,9 @@ namespace KnottyPrism\Core\Medium\Stack;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 
@@ -35,6 +37,11 @@ final readonly class Prediction
     public function toothUsed(): float
     {
         return $this->steps === [] ? 0.0 : $this->steps[count($this->steps) - 1]->toothUsed;
+    }
+
+    public function evenness(): Evenness
+    {
+        return $this->steps === [] ? Evenness::of(new Sheet($this->paper)) : $this->steps[count($this->steps) - 1]->evenness;
     }
 
     /** Root-mean-square ΔE00 of the strata from the whole: 0 for a flat film, more where flecks play. */

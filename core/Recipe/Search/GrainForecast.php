@@ -22,8 +22,20 @@ final class GrainForecast
 
     public const LESS = 0.74;
 
+    /** @var \WeakMap<Moves, list<float>>|null laid once for all colours that are asked for of the same pencils */
+    private static ?\WeakMap $known = null;
+
     /** @return list<float> L* of every move on bare paper, see {@see Sheet::grain()} */
     public static function ofMoves(Moves $moves): array
+    {
+        /** @var \WeakMap<Moves, list<float>> $known */
+        $known = self::$known ??= new \WeakMap;
+
+        return $known[$moves] ??= self::laid($moves);
+    }
+
+    /** @return list<float> */
+    private static function laid(Moves $moves): array
     {
         $grains = [];
         foreach ($moves->passes as $pass) {

@@ -31,10 +31,8 @@ final class PassReasons
             $passes = $sequence->passes;
             unset($passes[$at]);
             $without = new Sequence(array_values($passes));
-            $over = $sequence->passes[$at]->over();
-            $colour = self::without($without, $sequence, $over, $shades, $paper);
-            $evens = self::evens($without, $sequence, $over, $shades, $paper);
-            $reasons[] = $sequence->passes[$at]->tool instanceof Finish ? $evens ?? $colour : $colour ?? $evens;
+            $beside = [$without, $sequence, $sequence->passes[$at]->over(), $shades, $paper];
+            $reasons[] = $sequence->passes[$at]->tool instanceof Finish ? self::evens(...$beside) ?? self::without(...$beside) : self::without(...$beside) ?? self::evens(...$beside);
         }
 
         return $reasons;

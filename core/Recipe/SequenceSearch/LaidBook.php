@@ -11,7 +11,6 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
-use KnottyPrism\Core\Recipe\Search\GrainForecast;
 use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\Look;
 use KnottyPrism\Core\Recipe\Search\Moves;
@@ -35,9 +34,6 @@ final class LaidBook
 
     /** @var array<int, float> contrast of two pencils, by below · n + above */
     private array $contrasts = [];
-
-    /** @var ?list<float> by move */
-    private ?array $grainOfMoves = null;
 
     /** @var list<float> the pressure of a hand that errs by one deviation of a pass's film, by mark */
     public readonly array $errs;
@@ -134,12 +130,6 @@ final class LaidBook
     public function grain(Laid $laid): float
     {
         return $laid->grain ??= $laid->sheet->grain();
-    }
-
-    /** @return list<float> see {@see GrainForecast::ofMoves()} */
-    public function grainOfMoves(): array
-    {
-        return $this->grainOfMoves ??= GrainForecast::ofMoves($this->moves);
     }
 
     /** @param  list<int>  $moves */

@@ -171,7 +171,7 @@ final class ShadeAim
         $most = self::MOST_AHEAD * $passesLeft;
         $share = $this->book->shares($laid);
         $counts = $this->shade->grainCounts;
-        $grainOfMoves = $this->book->grainOfMoves();
+        $grainOfMoves = GrainForecast::ofMoves($this->book->moves);
         $later = self::GRAIN_AHEAD ** (2 * $passesLeft);
         $pencils = array_map(Moves::pencilOf(...), $laid->moves);
         $errors = $hopes = $ahead = [];

@@ -10,8 +10,10 @@ use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
+use KnottyPrism\Core\Recipe\Cautions\EvenOut;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
 use KnottyPrism\Core\Recipe\PassCautions\PassCaution;
@@ -108,7 +110,10 @@ it('counts grain the more the smoother a thing is, and little where an artist wo
     $counts = array_map(static fn (Surface $s): float => $s->grainCounts(), Surface::cases());
     $sorted = $counts;
     rsort($sorted);
-    expect($counts)->toBe($sorted)->and(min($counts))->toBeGreaterThan(0.0);
+    expect($counts)->toBe($sorted)->and(min($counts))->toBeGreaterThan(0.0)
+        // Where nobody knows what a thing is, a spot without zones, it is smooth; and what is hard and shiny alone is burnished.
+        ->and(Shade::SMOOTH)->toBe((new Survey)->surfaceAt(0.5, 0.5)->grainCounts())
+        ->and(EvenOut::finishes(Surface::HardAndShiny->grainCounts()))->toContain(Finish::Blender)->and(EvenOut::finishes(Surface::Smooth->grainCounts()))->not->toContain(Finish::Blender);
     expect(School::ofSettings(['joining=light-coats'])->grainCounts() * Surface::Smooth->grainCounts())->toBeLessThanOrEqual(Surface::Rough->grainCounts());
 });
 
