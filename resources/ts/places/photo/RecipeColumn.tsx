@@ -105,15 +105,14 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
                 <p title="how far off it is likely to be on your paper, ΔE00">
                     <b>Within about {within(recipe.errorOnPaper)}.</b> {recipe.closenessWords}
                 </p>
-                <p>{recipe.steadinessWords}</p>
-                <p>{recipe.toothWords}</p>
-                <p title={`L* differs by ${recipe.grain.toFixed(0)} between peaks and hollows`}>{recipe.evenness}</p>
+                <p title={`L* differs by ${recipe.grain.toFixed(0)} between peaks and hollows`}>
+                    {recipe.steadinessWords} · {recipe.evenness}
+                </p>
+                <p title={`${Math.round(recipe.toothUsed * 100)} % of the tooth is filled`}>{recipe.toothWords}</p>
                 <p className="figures">
                     missed {recipe.deltaE00.toFixed(1)} (ΔE00)
                     <br />
                     value {signed(recipe.valueError)} · hand ±{recipe.steadiness.toFixed(1)}
-                    <br />
-                    tooth {Math.round(recipe.toothUsed * 100)} %
                 </p>
                 {assumed.length > 0 && <p>* assumed: {assumed.join(', ')}</p>}
                 {recipe.cautions.map((c) => (

@@ -81,7 +81,9 @@ function End({ answer, target }: { answer: Sequence; target: PlanTarget }) {
         <span title={`${target.name}: ${last === undefined ? 'the paper' : `${last.colourWords}, ${last.evenness}`}`}>
             <span className="aim" style={{ background: target.aim.hex }} />
             <span className="dab">
-                {last !== undefined && <Dab strata={last.strata} width={40} height={30} label={`${target.name}: ${last.colourWords}, ${last.evenness}`} />}
+                {last !== undefined && (
+                    <Dab strata={last.strata} width={40} height={30} label={`${target.name}: ${last.colourWords}, ${last.evenness}`} />
+                )}
             </span>
         </span>
     );
