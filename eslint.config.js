@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import rooms from './eslint.rooms.js';
 
 export default tseslint.config(
     { ignores: ['resources/ts/api/schema.gen.ts'] },
@@ -26,25 +27,6 @@ export default tseslint.config(
             ],
         },
     },
-    // The rooms of the page: each may use those before it, and no place another place.
-    ...room('ui', ['api', 'dabs', 'stage', 'app', 'places']),
-    ...room('api', ['ui', 'dabs', 'stage', 'app', 'places']),
-    ...room('dabs', ['stage', 'app', 'places']),
-    ...room('stage', ['app', 'places']),
-    ...room('app', ['places']),
-    ...room('places/photo', ['drawer', 'plan']),
-    ...room('places/drawer', ['photo', 'plan']),
-    ...room('places/plan', ['photo', 'drawer']),
+    rooms,
     { files: ['tests/**'], rules: { 'max-lines-per-function': 'off', 'no-restricted-syntax': 'off' } },
 );
-
-/** What a room of the page may not import. */
-function room(name, others) {
-    const ups = ['../', '../../', '../../../'];
-    return [
-        {
-            files: [`resources/ts/${name}/**`],
-            rules: { 'no-restricted-imports': ['error', { patterns: ups.flatMap((up) => others.map((other) => `${up}${other}/**`)) }] },
-        },
-    ];
-}

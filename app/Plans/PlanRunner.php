@@ -39,14 +39,21 @@ final class PlanRunner
     {
     }
 
-    /** Begins, or goes on with what is under way already; told is how many zones are to be planned. */
-    public function begin(Study $study, int $zonesOpen): PlanRun
+    /**
+     * Begins, or goes on with what is under way already.
+     *
+     * @param  ?\Closure(PlanRun): void  $queue  puts the run in the queue, in one transaction with its row: a run that no worker is told of would wait for ever
+     */
+    public function begin(Study $study, int $zonesOpen, ?\Closure $queue = null): PlanRun
     {
-        return DB::transaction(function () use ($study, $zonesOpen): PlanRun {
+        return DB::transaction(function () use ($study, $zonesOpen, $queue): PlanRun {
             Study::query()->lockForUpdate()->findOrFail($study->id);
             $this->turns->comes($study->user_id);
             $underWay = PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->max('id');
             $run = PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PlanRun::query()->create(['study_id' => $study->id, 'state' => Standing::Waiting, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => [], 'zones_open' => $zonesOpen]);
+            if ($queue !== null) {
+                $queue($run);
+            }
 
             return $run;
         });

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Accounts\SpelledAlike;
-use App\Book\AccountImports;
+use App\Accounts\AccountImports;
 use App\Cache\KeptAtlases;
 use App\Cache\Prune;
 use App\Drawers\DrawerImports;

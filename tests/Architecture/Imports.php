@@ -4,59 +4,79 @@ declare(strict_types=1);
 
 namespace Tests\Architecture;
 
-/** Which folder of classes needs which: read from namespaces, imports and names of the same namespace; strings and prose are left out. */
+/** Which classes need which, and so which rooms (folders) need which: read from the code itself, not from comments and strings. */
 final class Imports
 {
-    /** @var array<string, array<string, list<string>>> by folder and folder needed: "class → class" */
-    public readonly array $edges;
+    private const PREFIXES = ['core' => 'KnottyPrism\Core\\', 'app' => 'App\\'];
 
-    /** @var array<string, int> files by folder */
-    public readonly array $files;
+    /** @var array<string, list<string>> classes needed, by class; names without the prefix */
+    private readonly array $needs;
 
-    /** @param  string  $root  folder of the classes, whose names begin with $prefix */
-    public function __construct(string $root, string $prefix)
+    /** @param  'core'|'app'  $folder */
+    public function __construct(Sources $sources, string $folder)
     {
-        $sources = [];
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS)) as $file) {
-            if ($file->getExtension() === 'php') {
-                $sources[$prefix.strtr(substr($file->getPathname(), strlen($root) + 1, -4), '/', '\\')] = (string) file_get_contents($file->getPathname());
+        $prefix = self::PREFIXES[$folder];
+        $needs = [];
+        foreach (array_keys($sources->trees($folder)) as $file) {
+            $needs[strtr(substr($file, strlen($folder) + 1, -4), '/', '\\')] = [];
+        }
+        foreach ($sources->names($folder, static fn (string $name): bool => str_starts_with($name, $prefix)) as $found) {
+            [$file, $name] = explode(': ', $found);
+            $class = strtr(substr($file, strlen($folder) + 1, -4), '/', '\\');
+            $needed = substr($name, strlen($prefix));
+            if ($needed !== $class && isset($needs[$needed])) {
+                $needs[$class][] = $needed;
             }
         }
-        ksort($sources);
-        $edges = [];
-        foreach ($sources as $class => $source) {
-            foreach (self::needed($class, $source, $sources) as $needed) {
-                $edges[self::folderOf($class)][self::folderOf($needed)][] = self::shortOf($class).' → '.self::shortOf($needed);
-            }
-        }
-        foreach (array_keys($edges) as $folder) {
-            unset($edges[$folder][$folder]);
-        }
-        $this->edges = $edges;
-        $this->files = array_count_values(array_map(self::folderOf(...), array_keys($sources)));
+        $this->needs = $needs;
     }
 
-    /** @return list<string> "A → B → A" */
+    /**
+     * @param  int  $depth  1 for the top folders, 2 for those within them, and so on; a folder with fewer levels is a room of its own
+     * @return array<string, array<string, list<string>>> by room and room needed: "Class → Class"
+     */
+    public function rooms(int $depth): array
+    {
+        $room = static fn (string $class): string => implode('\\', array_slice(explode('\\', $class), 0, min($depth, substr_count($class, '\\'))));
+        $edges = [];
+        foreach ($this->needs as $class => $needed) {
+            foreach ($needed as $other) {
+                if ($room($class) !== $room($other)) {
+                    $edges[$room($class)][$room($other)][] = "$class → $other";
+                }
+            }
+        }
+
+        return $edges;
+    }
+
+    /** @return list<string> "A → B → A", at every depth */
     public function cycles(): array
     {
         $cycles = [];
-        foreach (array_keys($this->edges) as $start) {
-            $way = $this->wayBack($start);
-            if ($way !== null) {
-                $cycles[] = implode(' → ', $way);
+        for ($depth = 1; $depth <= 5; $depth++) {
+            $edges = $this->rooms($depth);
+            foreach (array_keys($edges) as $start) {
+                $way = self::wayBack($edges, $start);
+                if ($way !== null) {
+                    $cycles[] = implode(' → ', $way);
+                }
             }
         }
 
-        return $cycles;
+        return array_values(array_unique($cycles));
     }
 
-    /** @return list<string>|null the shortest way from a folder to itself */
-    private function wayBack(string $start): ?array
+    /**
+     * @param  array<string, array<string, list<string>>>  $edges
+     * @return list<string>|null the shortest way from a room back to itself
+     */
+    private static function wayBack(array $edges, string $start): ?array
     {
         $queue = [[$start]];
         $seen = [];
         while (($way = array_shift($queue)) !== null) {
-            foreach (array_keys($this->edges[end($way)] ?? []) as $next) {
+            foreach (array_keys($edges[end($way)] ?? []) as $next) {
                 if ($next === $start) {
                     return [...$way, $next];
                 }
@@ -68,33 +88,5 @@ final class Imports
         }
 
         return null;
-    }
-
-    /**
-     * @param  array<string, string>  $sources
-     * @return list<string>
-     */
-    private static function needed(string $class, string $source, array $sources): array
-    {
-        $names = [];
-        foreach (\PhpToken::tokenize($source) as $token) {
-            if ($token->is([T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED])) {
-                $names[] = ltrim($token->text, '\\');
-            } elseif ($token->is(T_STRING)) {
-                $names[] = self::folderOf($class).'\\'.$token->text;
-            }
-        }
-
-        return array_values(array_filter(array_unique($names), static fn (string $name): bool => $name !== $class && isset($sources[$name])));
-    }
-
-    private static function folderOf(string $class): string
-    {
-        return substr($class, 0, (int) strrpos($class, '\\'));
-    }
-
-    private static function shortOf(string $class): string
-    {
-        return substr($class, (int) strrpos($class, '\\') + 1);
     }
 }

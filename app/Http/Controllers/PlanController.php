@@ -24,7 +24,6 @@ use App\Resources\SequenceResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\PlannedZone;
@@ -56,12 +55,8 @@ final class PlanController extends Controller
         $open = count(array_filter($this->plans->zones($ground), static fn (PlannedZone $z): bool => $z->sequence === null));
         // A few zones whose pencils are to be chosen first are no short work.
         $short = $open <= PlanTurns::SHORT && $this->plans->palettePart($ground) !== null;
-        // Both or neither: a run that nobody was told of would wait for ever. What is dispatched goes when it is let go of: not returned.
-        $run = DB::transaction(function () use ($study, $open, $short): PlanRun {
-            $run = $this->runner->begin($study, $short ? $open : PlanTurns::long($open));
+        $run = $this->runner->begin($study, $short ? $open : PlanTurns::long($open), static function (PlanRun $run): void {
             TakePlanTurn::dispatch($run->zones_open <= PlanTurns::SHORT);
-
-            return $run;
         });
         // One zone is mostly there within the second: the answer brings it, and nobody needs to ask again.
         if ($open === 1) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Book;
 
-use App\Book\AccountFile;
-use App\Book\AccountImports;
+use App\Accounts\AccountFile;
+use App\Accounts\AccountImports;
 use App\Edits\Once;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Book\AccountFileRequest;

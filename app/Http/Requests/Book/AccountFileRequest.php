@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Book;
 
-use App\Book\AccountFile;
+use App\Accounts\AccountFile;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Book;
+namespace App\Accounts;
 
 use App\Answers\StudyOpening;
+use App\Book\RecipeBook;
 use App\Drawers\DrawerKeeper;
 use App\Drawers\FitDrawer;
 use App\Models\HandVersion;

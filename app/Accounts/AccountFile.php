@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Book;
+namespace App\Accounts;
 
 use App\Drawers\DrawerKeeper;
 use App\Models\BookRecipeRow;

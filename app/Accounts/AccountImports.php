@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Book;
+namespace App\Accounts;
 
 use App\Cache\AccountClock;
 use App\Cache\Computed;
