@@ -50,18 +50,19 @@ foreach ($pictures as $name => $grid) {
     $start = hrtime(true);
     $free = $plan($grid, $map, School::free());
     $took = (hrtime(true) - $start) / 1e9;
-    [$stacks, $hand, $onPaper] = SEPARATE[$name] ?? [0, NAN, NAN];
+    $separate = SEPARATE[$name] ?? null;
     $opinion = $plan($grid, $map, School::opinion());
-    $ratios[] = $free->errorInHand() / $hand;
+    $ratio = $separate === null ? null : $free->errorInHand() / $separate[1];
+    $ratios[] = $ratio ?? NAN;
     $rough = $plan($grid, $map->being(array_map(static fn (): Surface => Surface::Rough, $map->zones)), School::free());
     $evenness[$name] = [SmoothGrain::of($rough, $map->zones), SmoothGrain::of($free, $map->zones), $free->colourError() / $rough->colourError(), $free->passes() / $rough->passes()];
     $dearer[] = $opinion->errorOnPaper() / $free->errorOnPaper();
     $seconds[] = $took;
     printf(
-        "%-16s %4d passes %4.2f / %4.2f  %3d passes (%.0f, %.0f pencils; %2d) %4.2f / %4.2f %+4.0f %%   %4.2f / %4.2f %+4.0f %%   %.1f s\n",
-        $name, $stacks, $hand, $onPaper, $free->passes(),
+        "%-16s %-26s %3d passes (%.0f, %.0f pencils; %2d) %4.2f / %4.2f %6s   %4.2f / %4.2f %+4.0f %%   %.1f s\n",
+        $name, $separate === null ? '' : sprintf('%4d passes %4.2f / %4.2f', ...$separate), $free->passes(),
         $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->passes), $free->zones)), $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->pencils()), $free->zones)), count($free->palette()),
-        $free->errorInHand(), $free->colourError(), 100 * (end($ratios) - 1), $opinion->errorInHand(), $opinion->colourError(), 100 * (end($dearer) - 1), $took,
+        $free->errorInHand(), $free->colourError(), $ratio === null ? '' : sprintf('%+4.0f %%', 100 * ($ratio - 1)), $opinion->errorInHand(), $opinion->colourError(), 100 * (end($dearer) - 1), $took,
     );
 }
 $mean = static fn (array $of): float => array_sum(array_filter($of, is_finite(...))) / max(1, count(array_filter($of, is_finite(...))));

@@ -210,7 +210,7 @@ it('offers beside the surest only what is clearly something else', function () {
     $done = $polish->all(array_slice($built, 0, 8));
     $found = new Found($ground, $polish, $done[0], $done, $built);
     $few = $found->fewest();
-    expect($few === null || $few->run->pencilCount() < $done[0]->run->pencilCount())->toBeTrue();
+    expect($few->run->pencilCount())->toBeLessThan($done[0]->run->pencilCount());
     $other = $found->other([$done[0]->run->pencilKey()]);
     expect($other)->not->toBeNull()->and($other->run->pencilKey())->not->toBe($done[0]->run->pencilKey())->and($other->cost)->toBeLessThanOrEqual($done[0]->cost + Found::OTHERWISE_MAY_COST);
     $all = $found->nodes();

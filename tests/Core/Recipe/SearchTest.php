@@ -6,6 +6,8 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
+use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
@@ -109,11 +111,17 @@ it('knows how much of its film a pass can still lay on what lies there', functio
     expect(max($shares))->toBeLessThan(0.7)->and($shares[0])->toBeLessThan($shares[4]);
 });
 
-it('answers for every paper, and lies within its own promise of steadiness and tooth', function (string $paper) {
+it('answers for every paper with what its own words lay there', function (string $paper) {
     $drawer = new Drawer(array_map(Pencils::named(...), ['yellow', 'red', 'blue', 'green', 'black', 'opaque white']));
-    $planner = new RecipePlanner($drawer, PaperShelf::named($paper), School::free());
-    foreach ($planner->recipesFor(Lab::ofHex('#6b7a5c')) as $recipe) {
-        expect($recipe->prediction->toothUsed())->toBeLessThanOrEqual(1.0)->and($recipe->prediction->steadiness)->toBeGreaterThanOrEqual(0.0)
-            ->and($recipe->comparison->deltaE00)->toEqualWithDelta($recipe->prediction->lab()->deltaE00($recipe->target), 1e-9);
+    $on = PaperShelf::named($paper);
+    $target = Lab::ofHex('#6b7a5c');
+    $answers = (new RecipePlanner($drawer, $on, School::free()))->recipesFor($target);
+    foreach ($answers as $recipe) {
+        $words = array_map(static fn (Pass|Finish $step): string => $step instanceof Pass ? $step->pencil->id().'@'.$step->pressure : $step->value, $recipe->stack->steps);
+        $sheet = Pencils::sheet(implode(' ', $words), $on);
+        expect($recipe->comparison->deltaE00)->toEqualWithDelta(Lab::ofReflectance($sheet->meanReflectance())->deltaE00($target), 1e-6)
+            ->and($recipe->prediction->toothUsed())->toEqualWithDelta($sheet->toothUsed(), 1e-9)
+            ->and($recipe->prediction->steadiness)->toEqualWithDelta(Steadiness::of($recipe->stack, $on), 1e-9);
     }
+    expect(min(array_map(static fn (Recipe $r): float => $r->comparison->deltaE00, $answers)))->toBeLessThan(4.0);
 })->with(PaperShelf::names());
