@@ -23,9 +23,6 @@ final class AccountFile
 
     public const INDEX = 'account.json';
 
-    /** Of practice; docs/schemas/account.schema.json has the same. */
-    public const MOST_ANSWERS = 50_000;
-
     /** What can be brought in; nothing larger is written. */
     public const MOST_KILOBYTES = 153_600;
 

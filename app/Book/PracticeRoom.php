@@ -22,6 +22,9 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 /** Questions from somebody's own photo and pencils, and what she answered. */
 final class PracticeRoom
 {
+    /** Answers kept of an account; docs/schemas/account.schema.json has the same. */
+    private const MOST_ANSWERS = 50_000;
+
     private const SEEDS = 2_000_000_000;
 
     /** Of a photo or a drawer that has no question of one kind another seed may have one. */
@@ -91,7 +94,7 @@ final class PracticeRoom
     {
         $made = PracticeAttempt::query()->create(['user_id' => $user->id, 'study_id' => $study->id, 'skill' => $skill, 'difficulty' => $difficulty, 'seed' => $seed, 'right' => $right, 'made_at' => time()])->id;
         // The latest tell how well one sees; what was years ago is let go of.
-        $old = PracticeAttempt::query()->where('user_id', $user->id)->orderByDesc('id')->skip(AccountFile::MOST_ANSWERS)->take(100)->pluck('id');
+        $old = PracticeAttempt::query()->where('user_id', $user->id)->orderByDesc('id')->skip(self::MOST_ANSWERS)->take(100)->pluck('id');
         PracticeAttempt::query()->whereIn('id', $old)->delete();
 
         return $made;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Accounts\SpelledAlike;
 use App\Accounts\AccountImports;
+use App\Accounts\SpelledAlike;
 use App\Cache\KeptAtlases;
 use App\Cache\Prune;
 use App\Drawers\DrawerImports;

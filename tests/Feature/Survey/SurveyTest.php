@@ -108,9 +108,9 @@ it('proposes zones that follow the fields, lets them be changed in every way, an
         expect($this->postJson("/api/studies/$study->id/survey/undo")->assertOk()->json('zones'))->toEqual($states[$i]);
     }
     expect($this->postJson("/api/studies/$study->id/survey/redo")->json('zones'))->toEqual($states[1]);
-    // What is done now takes the place of what had been undone.
-    $split = change($study, 'splitZone', ['zone' => $b, 'line' => [[-0.2, 0.6], [1.2, 0.4]]]);
-    expect($split->status())->toBeIn([200, 422]);
+    // What is refused leaves what had been undone; what is done takes its place.
+    change($study, 'splitZone', ['zone' => $b, 'line' => [[-0.2, 0.6], [1.2, 0.4]]])->assertUnprocessable();
+    expect($this->getJson("/api/studies/$study->id/survey")->json('redoWords'))->not->toBeNull();
     $other = change($study, 'renameZone', ['zone' => $b, 'name' => 'other'])->assertOk();
     expect($other->json('redoWords'))->toBeNull()->and($other->json('undoWords'))->toStartWith('rename');
     for ($i = 0; $i < 6; $i++) {
