@@ -76,7 +76,7 @@ final class KeptRecipeAnswers
     private function predicted(User $user, KeptRecipe $entry, Drawer $shelf): ?Recipe
     {
         try {
-            return Recipe::of(RecipeLabel::tryFrom($entry->label) ?? RecipeLabel::Closest, $entry->target(), StackText::read($entry->stack, $shelf), $this->hands->paper($user, $entry->paper));
+            return Recipe::of(RecipeLabel::from($entry->label), $entry->target(), StackText::read($entry->stack, $shelf), $this->hands->paper($user, $entry->paper));
         } catch (CoreError) {
             return null;
         }

@@ -30,30 +30,4 @@ final class Repeated
         }
         Schema::create($name, $columns);
     }
-
-    /** @param  Closure(Blueprint): mixed  $made  by this name, where it is not there yet */
-    public static function column(string $table, string $name, Closure $made): void
-    {
-        if (! Schema::hasColumn($table, $name)) {
-            Schema::table($table, static function (Blueprint $changed) use ($made): void {
-                $made($changed);
-            });
-        }
-    }
-
-    /** @param  list<string>  $names  of columns; those that are there still go */
-    public static function withoutColumns(string $table, array $names): void
-    {
-        $there = array_values(array_filter($names, static fn (string $name): bool => Schema::hasColumn($table, $name)));
-        if ($there !== []) {
-            Schema::table($table, static fn (Blueprint $changed) => $changed->dropColumn($there));
-        }
-    }
-
-    public static function withoutIndex(string $table, string $name): void
-    {
-        if (Schema::hasIndex($table, $name)) {
-            Schema::table($table, static fn (Blueprint $changed) => $changed->dropIndex($name));
-        }
-    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use App\Drawers\DrawerImports;
 use App\Models\DrawerImport;
-use App\Models\KeptRecipe;
 use App\Models\Study;
 use App\Models\SurveyVersion;
 use App\Models\User;
@@ -103,14 +102,6 @@ it('saves, takes back and deletes what it can not show', function () {
     SurveyVersion::query()->update(['document' => '{}']);
     $this->getJson("$base/survey")->assertUnprocessable();
     $this->deleteJson($base)->assertNoContent();
-});
-
-it('shows a recipe whose label an earlier version wrote', function () {
-    $study = withZones($this);
-    $this->postJson("/api/studies/$study->id/kept-recipes", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
-    KeptRecipe::query()->update(['label' => 'prettiest']);
-    $this->getJson("/api/studies/$study->id/kept-recipes")->assertOk();
-    $this->get("/api/studies/$study->id/kept-recipes/card")->assertOk();
 });
 
 it('paints three thousand points of a wide brush, and says when it is enough', function () {

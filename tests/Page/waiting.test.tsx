@@ -3,7 +3,6 @@ import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react
 import { describe, expect, it, vi } from 'vitest';
 import { keptEdits } from '../../resources/ts/api/keptEdits';
 
-import { study } from './examples';
 import { allSent, answering, applicationThatAnswers, LANE, lost, problem, proxy, rename, sent, show } from './outboxBench';
 
 applicationThatAnswers();
@@ -58,7 +57,7 @@ describe('changes', () => {
         expect(sent).toHaveLength(3);
     }, 12_000);
 
-    it('outlive a reload, those of an earlier version of the page too, but are sent for nobody else', async () => {
+    it('outlive a reload, but are sent for nobody else', async () => {
         answering(lost);
         const { result, unmount } = show();
         act(() => result.current.change(rename('wall')));
@@ -66,32 +65,12 @@ describe('changes', () => {
         unmount();
         cleanup();
         localStorage.setItem('waiting/17/study-4/x', JSON.stringify({ ...keptEdits(LANE)[0], lane: '17/study-4', key: 'x' }));
-        localStorage.setItem(`pending/${study.id}`, JSON.stringify([{ key: 'kept-before', change: { kind: 'removeSpot', spot: 2 } }]));
         sent.length = 0;
         const again = show();
-        await waitFor(() => expect(sent).toHaveLength(2));
+        await waitFor(() => expect(sent).toHaveLength(1));
         await allSent(again.result);
-        expect(sent.map((s) => s.body?.kind)).toEqual(['renameZone', 'removeSpot']);
-        expect(localStorage.getItem(`pending/${study.id}`)).toBeNull();
+        expect(sent.map((s) => s.body?.kind)).toEqual(['renameZone']);
         expect(localStorage.getItem('waiting/17/study-4/x')).not.toBeNull();
-    });
-
-    it('that an earlier page kept under other names go where they belong now', async () => {
-        const old = [
-            { key: 'kept-0001', words: 'keep a recipe', path: `/api/studies/${study.id}/plan`, history: 'plan', put: ['plan', study.id] },
-            { key: 'kept-0002', words: 'change the plan', path: `/api/studies/${study.id}/picture/changes`, history: 'picture' },
-            { key: 'kept-0003', words: 'undo', path: `/api/studies/${study.id}/plan/undo`, history: 'plan', of: 'before' },
-        ];
-        old.forEach((edit, at) =>
-            localStorage.setItem(`waiting/${LANE}/${edit.key}`, JSON.stringify({ ...edit, lane: LANE, at, method: 'POST', json: { at } })),
-        );
-        const { result } = show();
-        await allSent(result);
-        expect(sent.map((s) => [s.url, s.key])).toEqual([
-            [`/api/studies/${study.id}/kept-recipes`, 'kept-0001'],
-            [`/api/studies/${study.id}/plan/changes`, 'kept-0002'],
-            [`/api/studies/${study.id}/kept-recipes/undo`, 'kept-0003'],
-        ]);
     });
 
     it('that are refused are said and dropped, and what comes after them is still made', async () => {

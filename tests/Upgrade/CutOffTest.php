@@ -26,17 +26,6 @@ function madeOf(string $database): array
     ];
 }
 
-/** What an artist had at the time when there was one photo a study, and a pencil was owned or not. */
-function rowsOfThen(): void
-{
-    $now = ['created_at' => '2026-01-02 10:00:00', 'updated_at' => '2026-01-02 10:00:00'];
-    $user = DB::table('users')->insertGetId(['name' => 'of then', 'email' => 'then@example.org', 'password' => '', ...$now]);
-    DB::table('studies')->insert(['user_id' => $user, 'name' => 'Rope', 'paper' => 'white medium', 'photo_key' => 'key', 'photo_name' => 'rope.jpg', 'photo_width' => 3, 'photo_height' => 2, ...$now]);
-    foreach ([true, false] as $at => $owned) {
-        DB::table('pencils')->insert(['user_id' => $user, 'line' => '', 'number' => (string) $at, 'name' => '', 'owned' => $owned, 'fit' => '{}', 'binder' => 'wax', 'heavy' => '#334455', ...$now]);
-    }
-}
-
 afterEach(function () {
     foreach (['whole', 'cut'] as $which) {
         DB::statement("drop database if exists knotty_prism_test_$which");
@@ -71,12 +60,10 @@ it('goes on wherever the making of the database was cut off, and comes to the sa
             }
         }
         $left = PHP_INT_MAX;
-        if (str_contains($file, '000002_')) {
-            rowsOfThen();
-        }
+        DB::table('users')->insert(['name' => $file, 'email' => basename($file), 'password' => '']);
     }
+    // Begun once more, as after a restart in between: what is there stays.
+    DB::table('migrations')->truncate();
+    expect($migrate($files))->toBe(0)->and(DB::table('users')->count())->toBe(count($files));
     expect(madeOf('knotty_prism_test_cut'))->toBe($whole)->and($cuts)->toBeGreaterThan(60);
-    $study = DB::table('studies')->sole();
-    expect((array) DB::table('photos')->sole())->toMatchArray(['id' => $study->colour_photo_id, 'study_id' => $study->id, 'storage_key' => 'key', 'width' => 3])
-        ->and(DB::table('pencils')->orderBy('number')->pluck('stock')->all())->toBe(['owned', 'not owned']);
 });

@@ -14,9 +14,6 @@ enum Role: string
     case SecondTouch = 'touch-2';
     case ThirdTouch = 'touch-3';
 
-    /** What the first touch was called before a zone could have several. */
-    private const BEFORE = 'accent';
-
     /** Share that it has of what a zone's touches leave. */
     public function share(): float
     {
@@ -44,23 +41,5 @@ enum Role: string
     public static function values(): array
     {
         return array_column(self::cases(), 'value');
-    }
-
-    /**
-     * What was kept by role, by the roles of today.
-     *
-     * @template T
-     *
-     * @param  array<string, T>  $kept
-     * @return array<string, T>
-     */
-    public static function ofToday(array $kept): array
-    {
-        $today = [];
-        foreach ($kept as $key => $value) {
-            $today[preg_replace('~(^|/)'.self::BEFORE.'$~', '$1'.self::Touch->value, $key)] = $value;
-        }
-
-        return $today;
     }
 }

@@ -83,6 +83,6 @@ final readonly class ZoneNote
     /** @param  array{name: string, importance: string, surface: string, distance: string, places: array<string, float>, touches?: list<array{name: string, x: int|float, y: int|float}>, run?: array{names: array<string, string>, dropped: list<string>}}  $data */
     public static function ofArray(array $data): self
     {
-        return new self($data['name'], Importance::from($data['importance']), Surface::from($data['surface']), Distance::from($data['distance']), Role::ofToday($data['places']), isset($data['touches']) ? array_map(TouchNote::ofArray(...), $data['touches']) : null, isset($data['run']) ? RunNote::ofArray($data['run']) : new RunNote);
+        return new self($data['name'], Importance::from($data['importance']), Surface::from($data['surface']), Distance::from($data['distance']), $data['places'], isset($data['touches']) ? array_map(TouchNote::ofArray(...), $data['touches']) : null, isset($data['run']) ? RunNote::ofArray($data['run']) : new RunNote);
     }
 }

@@ -55,6 +55,6 @@ final readonly class PassNote
     /** @param  array{tool: string, marks: array<string, string>}  $data */
     public static function ofArray(array $data): self
     {
-        return new self($data['tool'], array_map(PressureMark::from(...), Role::ofToday($data['marks'])));
+        return new self($data['tool'], array_map(PressureMark::from(...), $data['marks']));
     }
 }

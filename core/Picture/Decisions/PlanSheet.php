@@ -62,6 +62,6 @@ final readonly class PlanSheet
     /** @param  array{settings: array{schools: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>, strokes?: array<int, int>}, notes: array<string, array{stack: ?string, overruled: array<string, string>}>, sequences?: array<int, list<array{tool: string, marks: array<string, string>}>>}  $data */
     public static function ofArray(array $data): self
     {
-        return new self(PlanSettings::ofArray($data['settings']), array_map(static fn (array $n): TargetNote => new TargetNote($n['stack'], $n['overruled']), Role::ofToday($data['notes'])), array_map(SequenceNote::ofArray(...), $data['sequences'] ?? []));
+        return new self(PlanSettings::ofArray($data['settings']), array_map(static fn (array $n): TargetNote => new TargetNote($n['stack'], $n['overruled']), $data['notes']), array_map(SequenceNote::ofArray(...), $data['sequences'] ?? []));
     }
 }

@@ -10,9 +10,8 @@ enum RecipeLabel: string
     /** The answer to take: least far off on paper, with the hand's errors and the model's own. */
     case Surest = 'surest on paper';
 
-    /** What recipes kept from earlier were called, and a single pencil that comes nearest. */
+    /** A single pencil that comes nearest, and what was laid by hand or is laid again. */
     case Closest = 'closest';
-    case Steadiest = 'steadiest';
     case FewestPencils = 'fewest pencils';
     case ComplementBeneath = 'complement beneath';
 

@@ -45,30 +45,10 @@ const names = (): string[] => Array.from({ length: localStorage.length }, (_, i)
 function read(name: string): Edit[] {
     try {
         const edit: unknown = JSON.parse(localStorage.getItem(name) ?? 'null');
-        return isEdit(edit) ? [edit.form === FORM ? edit : ofEarlierPage(edit)] : [];
+        return isEdit(edit) ? [edit] : [];
     } catch {
         return [];
     }
-}
-
-/** Raised when paths or names of what is kept change. */
-export const FORM = 2;
-
-/** Until form 2 recipes kept for spots were called the plan, and the plan the picture. */
-function ofEarlierPage(edit: Edit): Edit {
-    const kept = /^(\/api\/studies\/\d+)\/plan(\/undo|\/\d+)?$/.exec(edit.path);
-    const planned = /^(\/api\/studies\/\d+)\/picture(\/.*)?$/.exec(edit.path);
-    const [path, name] = kept !== null ? [kept, 'kept-recipes'] : [planned, 'plan'];
-    if (path === null) {
-        return { ...edit, form: FORM };
-    }
-    return {
-        ...edit,
-        form: FORM,
-        path: `${path[1] ?? ''}/${name}${path[2] ?? ''}`,
-        history: edit.history === undefined ? undefined : name,
-        put: edit.put === undefined ? undefined : [name, ...edit.put.slice(1)],
-    };
 }
 
 const isEdit = (edit: unknown): edit is Edit =>

@@ -1,7 +1,7 @@
 import type { QueryClient, QueryKey } from '@tanstack/react-query';
 import { askAnew, putAnswer } from './answers';
 import { askMade, RequestFailed, sentenceOf } from './client';
-import { FORM, keptEdits, keepEdit, forgetEdit, newKey } from './keptEdits';
+import { keptEdits, keepEdit, forgetEdit, newKey } from './keptEdits';
 
 /** Waiting begins with this and doubles, milliseconds. */
 const AGAIN = 2000;
@@ -12,8 +12,6 @@ const STUCK_AFTER = 4;
 
 /** A change on its way: all that is needed to send it, as plain data, so that it outlives a reload. */
 export interface Edit {
-    /** See {@link FORM}. */
-    form?: number | undefined;
     key: string;
     lane: string;
     /** Milliseconds; the order within a lane. */
@@ -33,7 +31,7 @@ export interface Edit {
     anew?: readonly string[] | undefined;
 }
 
-export type NewEdit = Omit<Edit, 'form' | 'key' | 'lane' | 'at'>;
+export type NewEdit = Omit<Edit, 'key' | 'lane' | 'at'>;
 
 export interface After {
     onSuccess?: (answer: unknown) => void;
@@ -84,7 +82,7 @@ export class Lane {
 
     add(edit: NewEdit, after?: After): void {
         const follows = edit.history !== undefined && this.state.waiting.some((e) => e.history === edit.history);
-        const whole: Edit = { ...edit, form: FORM, key: newKey(), lane: this.name, at: Date.now() };
+        const whole: Edit = { ...edit, key: newKey(), lane: this.name, at: Date.now() };
         if (whole.of !== undefined) {
             whole.of = follows ? 'before' : (this.notShown.get(whole.history ?? '') ?? whole.of);
         }

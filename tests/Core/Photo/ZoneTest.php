@@ -180,10 +180,6 @@ it('takes touches where someone placed them, in their order and under their name
     expect($trim->name)->toBe('trim')->and($trim->role)->toBe(Role::Touch)->and($trim->lab->a)->toBeLessThan(-20.0)->and($columns->name)->toBe('columns')->and($columns->lab->a)->toBeGreaterThan(35.0);
     expect($read($note->withTouches([])))->toBe([])->and($read($note->withoutPlaces()))->toHaveCount(2)
         ->and(fn () => new TouchNote(' ', 0, 0))->toThrow(ImpossibleChange::class)->and(fn () => $note->withTouches(array_fill(0, 4, new TouchNote('x', 0, 0))))->toThrow(OutOfRange::class);
-    // An accent of before is the first touch, in notes of the zone and of the plan.
-    $before = ZoneNote::ofArray(['name' => 'roof', 'importance' => 'ordinary', 'surface' => 'smooth', 'distance' => 'far', 'places' => ['accent' => 0.9, 'mid' => 0.4]]);
-    expect($before->places)->toBe(['touch' => 0.9, 'mid' => 0.4])->and($read($before))->toHaveCount(1)
-        ->and(Role::ofToday(['3/accent' => 1, '4/mid' => 2]))->toBe(['3/touch' => 1, '4/mid' => 2]);
 });
 
 it('takes what changes from stroke to stroke for rough, and what only goes from light to dark for smooth, edges or not', function () {

@@ -1,11 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback } from 'react';
 import { putAnswer } from '../../../api/answers';
 import { ask } from '../../../api/client';
 
 import { shownStamp, useLane } from '../../../api/useOutbox';
 import type { Study, Survey, NewChange } from '../../../api/types';
-import { takeOverPending } from './oldPending';
 import { laneOf } from '../../../api/studies';
 import type { NewEdit } from '../../../api/lane';
 
@@ -46,13 +45,6 @@ export function useSurvey(study: Study, onFault: (error: unknown) => void): Surv
     const move = (to: 'undo' | 'redo') =>
         lane.add({ ...common, words: to, path: `${base}/${to}`, of: shownStamp(client, 'survey', study.id), anew: READINGS });
 
-    const takenOver = useRef(false);
-    useEffect(() => {
-        if (!takenOver.current) {
-            takenOver.current = true;
-            takeOverPending(study.id, edit).forEach((old) => lane.add(old));
-        }
-    });
     return {
         survey: query.data,
         fault: query.error,
