@@ -36,7 +36,7 @@ install_debian() {
 unchanged() { [ -f "$2" ] && [ "$(cat "$2")" = "$1" ]; }
 
 install_php() {
-  local stamp; stamp=$(cat composer.json composer.versions shims/*/* | sha256sum | cut -c1-40)
+  local stamp; stamp=$(cat composer.json composer.versions | sha256sum | cut -c1-40)
   if unchanged "$stamp" vendor/.stamp && [ -f vendor/autoload.php ]; then
     # What the framework found in the packages; the servers may not write there, and would look through all of them with every request.
     if ! php -l bootstrap/cache/packages.php >/dev/null 2>&1 || ! php -l bootstrap/cache/services.php >/dev/null 2>&1; then

@@ -45,7 +45,7 @@
                 @foreach ($column as $recipe)
                     <table class="recipe"><tbody>
                         <tr>
-                            <td colspan="3"><span class="name">{{ $recipe['name'] }}</span><br><span class="words">{{ $recipe['words'] }} · {{ $recipe['closeness'] }}</span></td>
+                            <td colspan="3" style="padding-right: {{ $mm(2) }}"><span class="name">{{ $recipe['name'] }}</span><br><span class="words">{{ $recipe['words'] }} · {{ $recipe['closeness'] }}</span></td>
                             <td class="patch"><img src="{{ $recipe['target'] }}" alt="the photo"></td>
                             <td class="words">photo</td>
                         </tr>
