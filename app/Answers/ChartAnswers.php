@@ -26,15 +26,12 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Palette\MadeArea;
 use KnottyPrism\Core\Picture\Palette\Purchases;
-use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Substitute;
 
 /** What is worked out of a whole drawer: its reach and what to buy, lines side by side, mixes in place of a pencil, mixing charts and maps. */
 final class ChartAnswers
 {
-    private const VERSION = 1;
-
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
     private const PURCHASES = 3;
@@ -73,7 +70,7 @@ final class ChartAnswers
             }
             $made[] = MadeArea::ofColour($entry->target(), $stack, $paper);
         }
-        $key = 'purchases/'.FindSequences::VERSION.$paper->key().'/'.md5(implode(',', array_map(static fn (MadeArea $m): string => $m->key(), $made)));
+        $key = 'purchases/'.$paper->key().'/'.md5(implode(',', array_map(static fn (MadeArea $m): string => $m->key(), $made)));
 
         $purchases = $this->kept($key, $user, static fn (): array => array_map(
             static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'deltaE00' => Figures::difference($p->gain)],
@@ -148,6 +145,6 @@ final class ChartAnswers
      */
     private function kept(string $what, User $user, \Closure $work): array
     {
-        return Computed::kept(implode('/', ['chart', self::VERSION, md5($what), $this->drawers->fingerprint($user, owned: false)]), self::KEPT_SECONDS, $work);
+        return Computed::kept(implode('/', ['chart', md5($what), $this->drawers->fingerprint($user, owned: false)]), self::KEPT_SECONDS, $work);
     }
 }

@@ -26,7 +26,6 @@ use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -34,8 +33,6 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** The desk of a study as the page shows it: all that is to come, step by step, so that an hour without network loses nothing. */
 final class DeskAnswers
 {
-    private const VERSION = 3;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     /** Marks that are told of: the last ones. */
@@ -142,7 +139,7 @@ final class DeskAnswers
     {
         $labels = $ground->zones->labels;
         $touches = array_map(static fn (int $number): array => $ground->readings[$number]->zone->touches, array_combine($numbers, $numbers));
-        $key = 'desk-outlines/'.md5(serialize([self::VERSION, $labels->fingerprint(), $touches]));
+        $key = 'desk-outlines/'.md5(serialize([$labels->fingerprint(), $touches]));
 
         /** @var array<int, array{list<list<float>>, list<array{role: string, outlines: list<list<float>>}>}> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($labels, $touches): array {
@@ -159,7 +156,7 @@ final class DeskAnswers
     /** @return array<string, mixed> */
     private function sequence(PlanGround $ground, ZoneAtDesk $zone): array
     {
-        $key = md5(json_encode(['desk-zone', self::VERSION, FindSequences::VERSION, SequenceNote::of($zone->chain, $zone->roles())->toArray(), array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $zone->shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['desk-zone', SequenceNote::of($zone->chain, $zone->roles())->toArray(), array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $zone->shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zone): array {

@@ -35,9 +35,6 @@ use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 /** An account's drawer as it lies, and each pencil in it, worked out once for every state of the drawer. */
 final class DrawerAnswers
 {
-    /** Raised when a pencil may be shown otherwise. */
-    private const VERSION = 6;
-
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
     /** More pencils than this at once are no drawer that one looks at; a line is chosen, or a number looked for. */
@@ -157,6 +154,6 @@ final class DrawerAnswers
 
     private function key(string $what, User $user, string ...$more): string
     {
-        return implode('/', ['drawer', self::VERSION, $what, $this->drawers->fingerprint($user), $this->drawers->fingerprint($user, owned: false), md5(implode('/', $more))]);
+        return implode('/', ['drawer', $what, $this->drawers->fingerprint($user), $this->drawers->fingerprint($user, owned: false), md5(implode('/', $more))]);
     }
 }

@@ -22,9 +22,6 @@ use KnottyPrism\Core\Recipe\NextMove\FindNextMove;
 /** What is known of an artist's hand on a paper, how it can be learned, and what its strips say. */
 final class HandAnswers
 {
-    /** Raised when a next move may be found otherwise. */
-    private const VERSION = 3;
-
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
     /** Strips of the last time that a next move is told for. */
@@ -74,7 +71,7 @@ final class HandAnswers
     {
         $drawer = $this->drawers->drawerOf($user);
         $strips = self::together(array_slice($this->hands->earlier($version, $this->drawers->shelfOf($user)), 0, self::TOLD));
-        $key = 'strips-came/'.md5(json_encode([self::VERSION, $this->drawers->fingerprint($user), $version->paper, array_slice($version->strips, 0, self::TOLD)], JSON_THROW_ON_ERROR));
+        $key = 'strips-came/'.md5(json_encode([$this->drawers->fingerprint($user), $version->paper, array_slice($version->strips, 0, self::TOLD)], JSON_THROW_ON_ERROR));
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($strips, $drawer, $version): array {

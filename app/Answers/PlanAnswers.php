@@ -42,8 +42,6 @@ use KnottyPrism\Core\Recipe\School\Setting;
 /** The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is. */
 final class PlanAnswers
 {
-    private const VERSION = 5;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     public function __construct(private readonly PlanRepository $plans, private readonly PlanZoneAnswers $zones, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers, private readonly DeskBoard $board, private readonly DeskKeeper $desk)
@@ -186,7 +184,7 @@ final class PlanAnswers
      */
     private function zoneCautions(PlanGround $ground, array $planned): array
     {
-        $key = 'zone-cautions/'.md5(json_encode([self::VERSION, $ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->key(), PlanRepository::stackTexts($planned)], JSON_THROW_ON_ERROR));
+        $key = 'zone-cautions/'.md5(json_encode([$ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->key(), PlanRepository::stackTexts($planned)], JSON_THROW_ON_ERROR));
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {

@@ -16,10 +16,8 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\Wish;
-use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
@@ -27,14 +25,12 @@ use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 /** The zones of a plan as the page shows them: each with its sequence, and with what comes of it in every colour that the zone asks for. */
 final class PlanZoneAnswers
 {
-    private const VERSION = 5;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     /** @return array<string, mixed> one recipe for one wish, with its reasons */
     private function shown(PlanGround $ground, Wish $wish, Stack $stack, string $label, string $fingerprint): array
     {
-        $key = md5(json_encode(['picture-target', self::VERSION, RecipePlanner::VERSION, $stack->text(), $wish->fitted->toArray(), $ground->paper->key(), $ground->sheet->settings->mode->value, $label, $wish->grainCounts, $fingerprint], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['picture-target', $stack->text(), $wish->fitted->toArray(), $ground->paper->key(), $ground->sheet->settings->mode->value, $label, $wish->grainCounts, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, fn (): array => [
@@ -48,7 +44,7 @@ final class PlanZoneAnswers
     {
         $shades = PlannedZone::shades($zone->wishes);
         $basis = array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5), $s->grainCounts], $shades);
-        $key = md5(json_encode(['sequence', self::VERSION, FindSequences::VERSION, SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->toArray(), $basis, $ground->paper->key(), $ground->sheet->settings->mode->value, $zone->label, $fingerprint], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['sequence', SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->toArray(), $basis, $ground->paper->key(), $ground->sheet->settings->mode->value, $zone->label, $fingerprint], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, static fn (): array => SequenceResource::answer(PlannedPictures::answer($ground, $zone, $sequence), $ground->paper));

@@ -32,7 +32,7 @@ final class RecipeAnswers
     public function recipes(User $user, Study $study, Lab $target, Surface $surface): array
     {
         $paper = $this->hands->paper($user, $study->paper);
-        $key = implode('/', ['recipes', RecipePlanner::VERSION, $this->drawers->fingerprint($user), md5($paper->key()), sprintf('%.2f,%.2f,%.2f', ...$target->toArray()), $surface->value]);
+        $key = implode('/', ['recipes', $this->drawers->fingerprint($user), md5($paper->key()), sprintf('%.2f,%.2f,%.2f', ...$target->toArray()), $surface->value]);
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($user, $paper, $target, $surface): array {

@@ -34,9 +34,6 @@ use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 /** A study's survey as the page shows it: photos, spots read on each of them, zones, the drawing's frame, and what undo would take back. */
 final class SurveyAnswers
 {
-    /** Raised when spots may be read, or photos compared, otherwise. */
-    private const VERSION = 1;
-
     public function __construct(private readonly SurveyRepository $surveys, private readonly SpotReader $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZoneAnswers $zones, private readonly ZoneReader $reader, private readonly AtlasShelf $atlases, private readonly HandKeeper $hands)
     {
     }
@@ -76,7 +73,7 @@ final class SurveyAnswers
     /** @return array<string, mixed> how one photo differs from another: as a whole, spot by spot, zone by zone */
     public function comparison(Study $study, Photo $one, Photo $other): array
     {
-        $key = implode('/', ['comparison', self::VERSION, $study->id, $this->surveys->stamp($study), $one->storage_key, $other->storage_key, md5($one->name)]);
+        $key = implode('/', ['comparison', $study->id, $this->surveys->stamp($study), $one->storage_key, $other->storage_key, md5($one->name)]);
 
         /** @var array<string, mixed> */
         return Computed::kept($key, 24 * 3600, fn (): array => $this->compared($study, $one, $other));
@@ -129,7 +126,7 @@ final class SurveyAnswers
             return [];
         }
         $colour = $study->photo();
-        $key = implode('/', ['spots', self::VERSION, RecipePlanner::VERSION, $study->id, $this->surveys->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($this->hands->paper($user, $study->paper)->key())]);
+        $key = implode('/', ['spots', $study->id, $this->surveys->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($this->hands->paper($user, $study->paper)->key())]);
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {

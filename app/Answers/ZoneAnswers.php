@@ -28,9 +28,6 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 /** Zones as the page shows them, read from the photo that the colours follow. What a change leaves alone comes from the cache. */
 final class ZoneAnswers
 {
-    /** Raised when a zone may be read otherwise. */
-    private const VERSION = 8;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     public function __construct(private readonly ZoneReader $reader, private readonly BorderReader $borders)
@@ -41,7 +38,7 @@ final class ZoneAnswers
     public function zones(Survey $survey, Photo $photo): array
     {
         $sheet = $survey->sheet();
-        $key = md5(serialize(['zones', self::VERSION, $sheet, $survey->whites, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]));
+        $key = md5(serialize(['zones', $sheet, $survey->whites, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, fn (): array => $this->read($sheet, $survey, $photo));

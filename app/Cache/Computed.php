@@ -40,13 +40,14 @@ final class Computed
     /**
      * @template T
      *
-     * @param  string  $key  names everything that the value follows from
+     * @param  string  $key  names everything that the value follows from, but for the code
      * @param  \Closure(): T  $work
      * @param  ?string  $store  nothing for the store that all machines share
      * @return T
      */
     public static function kept(string $key, int $seconds, \Closure $work, ?string $store = self::NEAR): mixed
     {
+        $key = Build::whole().'/'.$key;
         /** @var T|null $kept */
         $kept = rescue(static fn (): mixed => self::store($store)->get($key));
         if ($kept !== null) {

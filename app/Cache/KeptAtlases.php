@@ -18,13 +18,13 @@ final class KeptAtlases implements AtlasShelf
 
     public function fetch(string $key): ?string
     {
-        $packed = rescue(fn (): mixed => $this->cache->get($key));
+        $packed = rescue(fn (): mixed => $this->cache->get(Build::core().'/'.$key));
 
         return is_string($packed) ? $packed : null;
     }
 
     public function keep(string $key, string $packed): void
     {
-        rescue(fn (): bool => $this->cache->put($key, $packed, self::KEPT_SECONDS));
+        rescue(fn (): bool => $this->cache->put(Build::core().'/'.$key, $packed, self::KEPT_SECONDS));
     }
 }

@@ -31,7 +31,6 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\PlannedZone;
-use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -39,8 +38,6 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** What lies on the desk: every planned zone as far as it is, and the order of what is to come. */
 final class DeskBoard
 {
-    private const VERSION = 2;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     public function __construct(private readonly PlanRepository $plans, private readonly SurveyRepository $surveys)
@@ -108,7 +105,7 @@ final class DeskBoard
         $pencils = array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => in_array($p->id(), $ids, true)));
         $roles = PlannedZone::roles($zone->wishes);
         $note = static fn (Sequence $s): array => SequenceNote::of($s, $roles)->toArray();
-        $key = 'desk-rest/'.md5(json_encode([self::VERSION, FindSequences::VERSION, $note($laid), $note($planned), Pencil::identifiers($pencils), array_map(static fn (Shade $s): array => [$s->target->toArray(), $s->weight], $shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
+        $key = 'desk-rest/'.md5(json_encode([$note($laid), $note($planned), Pencil::identifiers($pencils), array_map(static fn (Shade $s): array => [$s->target->toArray(), $s->weight], $shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
 
         return Computed::kept($key, self::KEPT_SECONDS, static fn (): Sequence => (new FindRest($shades, $pencils, $ground->paper, $ground->sheet->settings->mode))->after($laid, $planned));
     }
@@ -120,7 +117,7 @@ final class DeskBoard
     public function order(PlanGround $ground, array $zones, WorkingHabits $habits): array
     {
         $chains = array_map(static fn (ZoneAtDesk $z): array => [SequenceNote::of($z->chain, $z->roles())->toArray(), round($z->place->area), $z->place->distance->value], $zones);
-        $key = 'desk-order/'.md5(json_encode([self::VERSION, FindOrder::VERSION, $chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
+        $key = 'desk-order/'.md5(json_encode([$chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
         $order = Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zones, $habits): WorkOrder {
             $steps = array_map(static fn (ZoneAtDesk $z): array => $z->steps($habits), $zones);
             [$wide, $high] = self::size($ground);
@@ -194,7 +191,7 @@ final class DeskBoard
             [$names[$number], $lightness[$number], $whites[$number], $distances[$number]] = [$note->name, isset($reading->zone->targets['mid']) ? $reading->zone->targets['mid']->l : 50.0, $reading->zone->keptWhite, $note->distance];
         }
 
-        $key = 'desk-places/'.md5(serialize([self::VERSION, $ground->zones->labels->fingerprint(), self::size($ground), $names, $lightness, $whites, $distances]));
+        $key = 'desk-places/'.md5(serialize([$ground->zones->labels->fingerprint(), self::size($ground), $names, $lightness, $whites, $distances]));
 
         return Computed::kept($key, self::KEPT_SECONDS, static fn (): array => DeskZones::of($ground->zones->labels, ...self::size($ground), names: $names, lightness: $lightness, whites: $whites, distances: $distances));
     }

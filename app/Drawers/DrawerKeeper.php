@@ -19,9 +19,6 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 /** An account's drawer, between the database and the core. */
 final class DrawerKeeper
 {
-    /** Raised with what a pencil on the shelf consists of. */
-    private const VERSION = 1;
-
     private const KEPT_SECONDS = 24 * 3600;
 
     public function drawerOf(User $user): Drawer
@@ -33,7 +30,7 @@ final class DrawerKeeper
     public function shelfOf(User $user): Drawer
     {
         // Rows with their fits are many figures as text; asked for with nearly everything.
-        return Computed::kept('shelf/'.self::VERSION.'/'.$this->fingerprint($user, owned: false), self::KEPT_SECONDS, fn (): Drawer => new Drawer(self::pencils($this->rows($user)->all())));
+        return Computed::kept('shelf/'.$this->fingerprint($user, owned: false), self::KEPT_SECONDS, fn (): Drawer => new Drawer(self::pencils($this->rows($user)->all())));
     }
 
     /** Names everything a recipe from this drawer depends on, notes and lengths left out; or all that the account knows, owned or not. */

@@ -17,9 +17,6 @@ use KnottyPrism\Core\Photo\Zones\ZoneNote;
 /** Where the zones of a survey grade into each other, by a photo and by what the artist said; found once for the same pixels. */
 final class BorderReader
 {
-    /** Raised when borders come to be found otherwise. */
-    private const VERSION = 1;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     public function __construct(private readonly ZoneReader $zones)
@@ -60,6 +57,6 @@ final class BorderReader
     {
         $sheet = $survey->sheet();
 
-        return md5(serialize([self::VERSION, $sheet->labels->fingerprint(), $sheet->borders, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]));
+        return md5(serialize([$sheet->labels->fingerprint(), $sheet->borders, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]));
     }
 }

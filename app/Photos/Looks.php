@@ -14,9 +14,6 @@ use KnottyPrism\Core\Photo\Viewing\WayOfLooking;
 /** Photos as they are looked at, at screen size; every way of looking is worked out once and kept. */
 final class Looks
 {
-    /** Raised when a way of looking comes to look otherwise. */
-    private const VERSION = 1;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     public function __construct(private readonly PhotoStore $photos)
@@ -55,7 +52,7 @@ final class Looks
         }
         [$width, $height] = Raster::within($photo->width, $photo->height, PhotoStore::SCREEN_SIDE);
         $neutral = $way->balance?->pointedAt->toArray() ?? [];
-        $key = sprintf('seen/%d/%s/%d/%s', self::VERSION, $photo->storage_key, $way->squint->value ?? 0, implode(',', $neutral));
+        $key = sprintf('seen/%s/%d/%s', $photo->storage_key, $way->squint->value ?? 0, implode(',', $neutral));
         $bytes = Computed::kept($key, self::KEPT_SECONDS, fn (): string => $way->seen($this->photos->screen($photo))->bytes);
 
         return new PixelWindow($width, $height, is_string($bytes) ? $bytes : '');
@@ -65,6 +62,6 @@ final class Looks
     {
         $neutral = $way->balance?->pointedAt->toArray() ?? [];
 
-        return implode('/', [$what, self::VERSION, $photo->storage_key, $way->scale->steps, (int) $way->scale->fromLightest, $way->squint->value ?? 0, implode(',', $neutral), ...array_map(strval(...), $more)]);
+        return implode('/', [$what, $photo->storage_key, $way->scale->steps, (int) $way->scale->fromLightest, $way->squint->value ?? 0, implode(',', $neutral), ...array_map(strval(...), $more)]);
     }
 }

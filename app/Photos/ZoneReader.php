@@ -16,9 +16,6 @@ use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 /** Zones of a survey as they are read from a photo; each is read once for the same pixels. */
 final class ZoneReader
 {
-    /** Raised when a zone comes to be read otherwise. */
-    private const VERSION = 6;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     public function __construct(private readonly PhotoStore $photos)
@@ -65,7 +62,7 @@ final class ZoneReader
     /** @param  list<int>  $pixels */
     public function reading(ZoneNote $note, array $pixels, PixelGrid $grid, string $whites, Photo $photo, Survey $survey): ZoneReading
     {
-        $key = md5(serialize(['zone', self::VERSION, $photo->storage_key, $survey->neutrals[$photo->id] ?? null, $pixels, $note, md5($whites)]));
+        $key = md5(serialize(['zone', $photo->storage_key, $survey->neutrals[$photo->id] ?? null, $pixels, $note, md5($whites)]));
 
         /** @var ZoneReading */
         return Computed::kept($key, self::KEPT_SECONDS, static fn (): ZoneReading => ZoneReading::of($grid, $pixels, $note, $whites));

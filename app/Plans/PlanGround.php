@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Cache\Build;
 use App\Models\Study;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -17,14 +18,10 @@ use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\Wish;
-use KnottyPrism\Core\Recipe\FindSequences;
 
 /** All that the plan of a study's picture stands on, read once; and the keys of what follows from it. */
 final readonly class PlanGround
 {
-    /** Raised when the parts of a plan are kept otherwise. */
-    private const VERSION = 4;
-
     /**
      * @param  array<int, ZoneReading>  $readings  by zone number, the largest first
      * @param  list<Wish>  $wishes  zone by zone, the mid of each first
@@ -114,7 +111,7 @@ final readonly class PlanGround
 
     private function key(mixed ...$parts): string
     {
-        return md5(json_encode([self::VERSION, FindSequences::VERSION, $this->fingerprint, $this->paper->key(), ...$parts], JSON_THROW_ON_ERROR));
+        return md5(json_encode([Build::core(), $this->fingerprint, $this->paper->key(), ...$parts], JSON_THROW_ON_ERROR));
     }
 
     /** @return list<float> */

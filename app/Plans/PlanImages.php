@@ -25,8 +25,6 @@ use KnottyPrism\Core\Picture\Preview\Preview;
 /** The picture as it will look after every pass, and how far the end is from the photo; drawn once for what it depends on. */
 final class PlanImages
 {
-    private const VERSION = 8;
-
     /** Side of the squares in which colours are compared, pixels. */
     private const SQUARE = 9;
 
@@ -109,7 +107,7 @@ final class PlanImages
     /** What the picture is drawn on, the same after every pass: kept by itself, so that another pass is there at once. */
     private function material(PlanGround $ground, Preview $preview): Material
     {
-        $key = 'material/'.md5(json_encode([self::VERSION, $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study), $ground->study->frame()->wholeWidth(), $preview->ground()], JSON_THROW_ON_ERROR));
+        $key = 'material/'.md5(json_encode([$ground->study->photo()->storage_key, $this->surveys->stamp($ground->study), $ground->study->frame()->wholeWidth(), $preview->ground()], JSON_THROW_ON_ERROR));
         /** @var array{int, int, string, string, string, float, list<array{int, int}>, string} $kept */
         $kept = Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $preview): array {
             $photo = $this->photo($ground);
@@ -151,6 +149,6 @@ final class PlanImages
 
     private function key(PlanGround $ground, string $what): string
     {
-        return 'picture/'.md5(json_encode([self::VERSION, $what, $ground->sheet->settings->strokes, $ground->study->frame()->wholeWidth(), PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
+        return 'picture/'.md5(json_encode([$what, $ground->sheet->settings->strokes, $ground->study->frame()->wholeWidth(), PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
     }
 }

@@ -42,8 +42,6 @@ use KnottyPrism\Core\Recipe\Sequence\Sequence;
  */
 final class PlanRepository
 {
-    private const VERSION = 3;
-
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     /** @var Versions<PlanVersion> */
@@ -93,7 +91,7 @@ final class PlanRepository
         $grid = fn (): PixelGrid => $this->zones->grid($zones, $survey, $photo);
         // Reading zones from the photo takes most of the time, and changes with the survey, the paper and the drawer alone.
         /** @var array{array<int, ZoneReading>, ToneFit} $read */
-        $read = Computed::kept('picture-ground/'.md5(json_encode([self::VERSION, $this->surveys->stamp($study), $photo->storage_key, $paper->key(), $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
+        $read = Computed::kept('picture-ground/'.md5(json_encode([$this->surveys->stamp($study), $photo->storage_key, $paper->key(), $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
         [$readings, $tone] = $read;
         $wishes = [];
         foreach ($readings as $number => $reading) {

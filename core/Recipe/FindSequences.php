@@ -34,9 +34,6 @@ use KnottyPrism\Core\Recipe\SequenceSearch\Run;
 /** Finds how an area is worked: up to three clearly different sequences for its shades, from one drawer on one paper, in one school. */
 final class FindSequences
 {
-    /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 14;
-
     public const MOST_PASSES = 6;
 
     /** Pencils of a large drawer that one area is searched with. */

@@ -26,9 +26,6 @@ use KnottyPrism\Core\Recipe\SequenceSearch\Node;
 /** Recipes for one colour: an area of one shade, searched as every area is, with what to mind in each answer and what removes it. */
 final readonly class RecipePlanner
 {
-    /** Raised whenever the same question may get another answer, so that nothing stale is shown. */
-    public const VERSION = 18;
-
     public const MOST_PASSES = 5;
 
     /** Stacks offered in place of one with a caution. */

@@ -10,9 +10,6 @@ namespace KnottyPrism\Core\Desk\Order;
  */
 final class FindOrder
 {
-    /** Raised whenever the same plan may get another order. */
-    public const VERSION = 2;
-
     /** States kept at every length; fewer where there are many steps. */
     private const WIDTH = 60;
 

@@ -20,9 +20,6 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
  */
 final readonly class Atlas
 {
-    /** Raised whenever the model lays otherwise. */
-    public const VERSION = 11;
-
     /** How much of g the pass right beneath, the one below it and all further ones contribute; fitted to random stacks. */
     public const BENEATH = [1.0, 0.5, 0.25];
 
@@ -93,7 +90,7 @@ final readonly class Atlas
     /** The same for a whole drawer, which is worth keeping on a shelf: there it is found again, or else put. */
     public static function kept(Moves $moves, ?AtlasShelf $shelf): self
     {
-        $key = sprintf('atlas/%d/%s', self::VERSION, $moves->fingerprint());
+        $key = 'atlas/'.$moves->fingerprint();
         $kept = $shelf?->fetch($key);
         $atlas = $kept === null ? null : self::unpack($kept, $moves);
         if ($atlas === null) {
