@@ -81,7 +81,7 @@ final class AccountFile
                 ...$r->only(['name', 'words', 'paper', 'shades', 'pencils', 'outcome', 'cutout']), 'passes' => $r->recipe()->passes->toArray(), 'study' => $studies[$r->study_id] ?? null, 'kept' => $r->created_at->getTimestamp(),
             ])->all()),
             'practice' => array_values(PracticeAttempt::query()->where('user_id', $user->id)->orderBy('id')->get()->map(static fn (PracticeAttempt $a): array => [
-                'study' => $studies[$a->study_id] ?? null, 'skill' => $a->skill->value, 'difficulty' => $a->difficulty, 'seed' => $a->seed, 'right' => $a->right, 'made_at' => $a->made_at,
+                'study' => $studies[$a->study_id] ?? null, 'skill' => $a->skill, 'difficulty' => $a->difficulty, 'seed' => $a->seed, 'right' => $a->right, 'made_at' => $a->made_at,
             ])->all()),
         ];
     }

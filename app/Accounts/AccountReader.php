@@ -18,6 +18,7 @@ use App\Studies\StudyFile;
 use App\Studies\StudyFileReader;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\BoundedJson;
@@ -214,7 +215,8 @@ final class AccountReader
         $known = PracticeAttempt::query()->where('user_id', $user->id)->toBase()->get(['skill', 'seed', 'made_at'])->mapWithKeys(static fn (object $a): array => ["{$a->skill}/$a->seed/$a->made_at" => true])->all();
         $now = now();
         $new = [];
-        foreach ($attempts as $a) {
+        // What another version trained is left out.
+        foreach (array_filter($attempts, static fn (array $a): bool => Skill::tryFrom($a['skill']) !== null) as $a) {
             $new["{$a['skill']}/{$a['seed']}/{$a['made_at']}"] ??= [...array_diff_key($a, ['study' => 0]), 'user_id' => $user->id, 'study_id' => $studies[$a['study'] ?? ''] ?? null, 'created_at' => $now, 'updated_at' => $now];
         }
         $new = array_diff_key($new, $known);

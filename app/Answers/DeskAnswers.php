@@ -23,6 +23,7 @@ use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
+use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
@@ -53,6 +54,7 @@ final class DeskAnswers
             'unplanned' => $ground === null ? null : $this->unplanned($study, count($ground->byZone()), count($zones)),
             'stamp' => $marks === [] ? 0 : $marks[count($marks) - 1]->id,
             'habits' => [...DeskParts::habits($habits), 'breaks' => (bool) ($study->desk['breaks'] ?? true)],
+            'finishes' => Finish::values(),
             'ways' => array_map(static fn (Way $w): array => ['value' => $w->value, 'words' => $w->words()], Way::cases()),
         ];
         if ($ground === null || $zones === []) {

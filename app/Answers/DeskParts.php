@@ -30,7 +30,6 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Photo\Borders\GradedBorder;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
-use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
@@ -67,11 +66,11 @@ final class DeskParts
 
         return [
             'zone' => $zone->place->number, 'zoneName' => $zone->place->name, 'position' => $zone->progress->marks + $at - $zone->laid, 'pass' => $at + 1, 'coats' => $many, 'of' => count($zone->chain->passes),
-            ...self::tool($pass), 'marks' => $passes[$at]['marks'], 'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)), 'reason' => $passes[$at]['reason'],
+            ...SequenceResource::tool($pass), 'marks' => $passes[$at]['marks'], 'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)), 'reason' => $passes[$at]['reason'],
             'point' => HowToLay::point($work, $zone->touches(), $zone->areaOf($work), $at === 0),
             'strokes' => HowToLay::strokes($work, self::strokes($ground->sheet->settings->strokes[$zone->place->number] ?? null), $note->surface),
             'pieces' => $placed->step->touches ? null : HowToLay::pieces($zone->place, $leftHanded),
-            'runsOut' => $placed->step->touches || $work->finish === Finish::Lift ? null : $runsOut,
+            'runsOut' => $placed->step->touches || $work->finish?->lifts === true ? null : $runsOut,
             'shades' => array_map(static fn (Shade $s): array => [
                 'role' => $s->name, 'name' => $s->called(), 'seen' => $seen[$s->name] ?? '#808080', 'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
                 'before' => self::dab($passes, $at - 1, $s->name, $ground), 'after' => self::dab($passes, $last, $s->name, $ground),
@@ -134,12 +133,6 @@ final class DeskParts
         return array_map(static fn (GradedBorder $g): array => $g->line, array_values(array_filter($graded, static fn (GradedBorder $g): bool => $g->of($zone))));
     }
 
-    /** @return array<string, mixed> */
-    public static function tool(GradedPass $pass): array
-    {
-        return $pass->tool instanceof Finish ? ['finish' => $pass->tool->value, 'pencil' => null] : ['finish' => null, 'pencil' => RecipeResource::pencil($pass->tool)];
-    }
-
     /**
      * @param  list<PlacedStep>  $steps
      * @param  array<int, ZoneAtDesk>  $zones
@@ -149,7 +142,8 @@ final class DeskParts
     {
         $tools = [];
         foreach ($steps as $placed) {
-            $tools[$placed->step->tool] ??= self::tool($zones[$placed->step->zone]->chain->passes[$placed->step->pass]);
+            $pass = $zones[$placed->step->zone]->chain->passes[$placed->step->pass];
+            $tools[$placed->step->tool] ??= [...SequenceResource::tool($pass), 'layOut' => $pass->tool instanceof Finish ? $pass->tool->layOut : ''];
         }
 
         return ['steps' => count(Coats::together($steps)), 'minutes' => OrderResource::minutes(self::minutes($steps)), 'tools' => array_values($tools), 'body' => BodyCautions::before(array_keys($tools))];

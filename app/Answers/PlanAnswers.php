@@ -54,7 +54,7 @@ final class PlanAnswers
         $history = $this->plans->versions->history($study);
         $common = [
             'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
-            'settings' => $this->settings($study), 'ways' => self::ways(), 'hues' => Recolour::CHOICES, 'marks' => SequenceResource::vocabulary(), 'finishes' => array_column(Finish::cases(), 'value'),
+            'settings' => $this->settings($study), 'ways' => self::ways(), 'hues' => Recolour::CHOICES, 'marks' => SequenceResource::vocabulary(), 'finishes' => Finish::values(),
             'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->plan_number, 'stamp' => $this->plans->versions->current($study)->id ?? 0,
         ];
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {

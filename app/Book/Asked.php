@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Book;
 
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
 use KnottyPrism\Core\Book\Practice\Question\Drill;
-use KnottyPrism\Core\Book\Practice\Skill;
 
 /** A question as it is asked of somebody. */
 final readonly class Asked

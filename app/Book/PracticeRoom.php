@@ -12,9 +12,9 @@ use App\Models\User;
 use App\Photos\PhotoStore;
 use App\Photos\SurveyRepository;
 use KnottyPrism\Core\Book\Practice\AskDrill;
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
 use KnottyPrism\Core\Book\Practice\Question\Drill;
 use KnottyPrism\Core\Book\Practice\Question\DrillGround;
-use KnottyPrism\Core\Book\Practice\Skill;
 use KnottyPrism\Core\Book\Practice\Training;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -64,7 +64,7 @@ final class PracticeRoom
                     }
                 }
             }
-            $left = array_values(array_filter($left, static fn (Skill $s): bool => $s !== $skill));
+            $left = array_values(array_filter($left, static fn (Skill $s): bool => $s->value !== $skill->value));
         }
 
         return null;
@@ -75,7 +75,7 @@ final class PracticeRoom
         foreach ($training->due(time()) as $due) {
             [$of, $seed] = PracticeAttempt::studyAndSeed($due);
             // What was asked of another photo waits there, and what can't be asked any more keeps nothing else back.
-            $drill = $of === $study->id && ($only === null || $due->skill === $only) ? AskDrill::of($due->skill, $due->difficulty, $seed, $ground) : null;
+            $drill = $of === $study->id && ($only === null || $due->skill->value === $only->value) ? AskDrill::of($due->skill, $due->difficulty, $seed, $ground) : null;
             if ($drill !== null) {
                 return new Asked($due->skill, $due->difficulty, $seed, $drill, true);
             }
@@ -92,7 +92,7 @@ final class PracticeRoom
 
     public function answered(User $user, Study $study, Skill $skill, int $difficulty, int $seed, bool $right): int
     {
-        $made = PracticeAttempt::query()->create(['user_id' => $user->id, 'study_id' => $study->id, 'skill' => $skill, 'difficulty' => $difficulty, 'seed' => $seed, 'right' => $right, 'made_at' => time()])->id;
+        $made = PracticeAttempt::query()->create(['user_id' => $user->id, 'study_id' => $study->id, 'skill' => $skill->value, 'difficulty' => $difficulty, 'seed' => $seed, 'right' => $right, 'made_at' => time()])->id;
         // The latest tell how well one sees; what was years ago is let go of.
         $old = PracticeAttempt::query()->where('user_id', $user->id)->orderByDesc('id')->skip(self::MOST_ANSWERS)->take(100)->pluck('id');
         PracticeAttempt::query()->whereIn('id', $old)->delete();

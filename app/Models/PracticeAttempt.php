@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use KnottyPrism\Core\Book\Practice\Attempt;
-use KnottyPrism\Core\Book\Practice\Skill;
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
 
 /**
  * An answer that somebody gave in practice.
@@ -14,7 +14,7 @@ use KnottyPrism\Core\Book\Practice\Skill;
  * @property int $id
  * @property int $user_id
  * @property ?int $study_id
- * @property Skill $skill
+ * @property string $skill
  * @property int $difficulty
  * @property int $seed
  * @property bool $right
@@ -27,7 +27,7 @@ final class PracticeAttempt extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['skill' => Skill::class, 'difficulty' => 'integer', 'seed' => 'integer', 'right' => 'boolean', 'made_at' => 'integer'];
+        return ['difficulty' => 'integer', 'seed' => 'integer', 'right' => 'boolean', 'made_at' => 'integer'];
     }
 
     /** @return array{int, int} of which photo a question was asked, 0 where that is gone, and its seed: as {@see self::attempt()} names it */
@@ -40,6 +40,6 @@ final class PracticeAttempt extends Model
 
     public function attempt(): Attempt
     {
-        return new Attempt($this->skill, $this->difficulty, implode('/', [$this->study_id ?? 0, $this->skill->value, $this->difficulty, $this->seed]), $this->right, $this->made_at);
+        return new Attempt(Skill::from($this->skill), $this->difficulty, implode('/', [$this->study_id ?? 0, $this->skill, $this->difficulty, $this->seed]), $this->right, $this->made_at);
     }
 }

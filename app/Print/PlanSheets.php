@@ -89,7 +89,7 @@ final class PlanSheets
                 $chain = $chains[$placed->step->zone];
                 $rows[] = [
                     'head' => $at === 0 ? sprintf('Session %d, about %d minutes', $i + 1, (int) round($minutes)) : null, 'zone' => $map->zones[$placed->step->zone]->name, 'words' => ucfirst($chain->words()->pass($chain->sequence->passes[$placed->step->pass], $many)),
-                    'solvent' => $placed->step->tool === Finish::Solvent->value, 'dabs' => array_map(static fn (array $d): array => ['dab' => self::dab($d['strata']), 'colourWords' => $d['colourWords']], array_values((array) $pass['dabs'])),
+                    'care' => Finish::tryFrom($placed->step->tool)?->careInShort, 'dabs' => array_map(static fn (array $d): array => ['dab' => self::dab($d['strata']), 'colourWords' => $d['colourWords']], array_values((array) $pass['dabs'])),
                 ];
             }
         }

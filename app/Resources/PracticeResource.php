@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Resources;
 
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
 use KnottyPrism\Core\Book\Practice\Question\Choice;
 use KnottyPrism\Core\Book\Practice\Question\Drill;
 use KnottyPrism\Core\Book\Practice\Question\Shown;
-use KnottyPrism\Core\Book\Practice\Skill;
 use KnottyPrism\Core\Book\Practice\Training;
 
 /** Practice in the form of docs/openapi.yaml. */
@@ -46,7 +46,7 @@ final class PracticeResource
 
                 return ['skill' => $skill->value, 'difficulty' => $training->difficulty($skill), 'tries' => $tries, 'right' => $right, 'weeks' => array_map(static fn (int $from, float $share): array => ['from' => $from, 'right' => Figures::share($share)], array_keys($weeks), array_values($weeks))];
             }, Skill::cases()),
-            'next' => $weakest === null ? null : ['skill' => $weakest->value, 'advice' => $weakest->advice()],
+            'next' => $weakest === null ? null : ['skill' => $weakest->value, 'advice' => $weakest->advice],
         ];
     }
 }

@@ -70,10 +70,12 @@ final class SequenceResource
         return ['errorOnPaper' => Figures::difference($onPaper), 'errorInHand' => Figures::difference($inHand), 'missed' => Figures::difference($missed)];
     }
 
-    /** @return array<string, mixed> */
-    private static function tool(GradedPass $pass): array
+    /** @return array<string, mixed> what a pass is laid with, and what to mind with it */
+    public static function tool(GradedPass $pass): array
     {
-        return $pass->tool instanceof Finish ? ['finish' => $pass->tool->value, 'pencil' => null] : ['finish' => null, 'pencil' => RecipeResource::pencil($pass->tool)];
+        return $pass->tool instanceof Finish
+            ? ['finish' => $pass->tool->value, 'pencil' => null, 'care' => $pass->tool->careInShort]
+            : ['finish' => null, 'pencil' => RecipeResource::pencil($pass->tool), 'care' => null];
     }
 
     /**

@@ -12,9 +12,10 @@ final class UnreadableText extends \DomainException implements CoreError
         return new self(sprintf('A colour is written #rrggbb, like #7f9c8d; received "%s".', self::shown($text)));
     }
 
-    public static function step(string $text): self
+    /** @param  list<string>  $finishes */
+    public static function step(string $text, array $finishes): self
     {
-        return new self(sprintf('A step is a pencil and its pressure, like 114@0.35, or one of solvent, blender, tissue, lift; received "%s".', self::shown($text)));
+        return new self(sprintf('A step is a pencil and its pressure, like 114@0.35, or one of %s; received "%s".', implode(', ', $finishes), self::shown($text)));
     }
 
     /** @param  list<string>  $choices */

@@ -54,7 +54,7 @@ final class StackText
             return $finish;
         }
         if (preg_match('/^(.+)@(-?\d*\.?\d+)$/D', $part, $m) !== 1) {
-            throw UnreadableText::step($part);
+            throw UnreadableText::step($part, Finish::values());
         }
 
         return new Pass($drawer->pencil($m[1]), (float) $m[2]);

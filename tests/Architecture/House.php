@@ -11,7 +11,7 @@ use PhpParser\NodeFinder;
 final class House
 {
     /** Rooms of the core, lowest first; a room uses only rooms on lower floors. */
-    private const FLOORS = ['Error' => 0, 'Colour' => 1, 'Medium' => 2, 'Drawer' => 3, 'Photo' => 3, 'Recipe' => 4, 'Picture' => 5, 'Desk' => 6, 'Chart' => 6, 'Book' => 7, 'Formats' => 8];
+    private const FLOORS = ['Error' => 0, 'Kinds' => 0, 'Colour' => 1, 'Medium' => 2, 'Drawer' => 3, 'Photo' => 3, 'Recipe' => 4, 'Picture' => 5, 'Desk' => 6, 'Chart' => 6, 'Book' => 7, 'Formats' => 8];
 
     private const INPUT_OR_OUTPUT = ['file_get_contents', 'file_put_contents', 'time', 'date', 'microtime', 'hrtime', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'shuffle', 'array_rand', 'uniqid', 'getenv', 'sleep', 'usleep'];
 
@@ -62,10 +62,10 @@ final class House
         return array_keys(array_filter([...$this->sources->trees('core'), ...$this->sources->trees('app')], static fn (array $tree): bool => ! $strict($tree)));
     }
 
-    /** @return list<string> classes of the core that could be extended */
+    /** @return list<string> classes of the core that could be extended; kinds are abstract, what is of a kind is final */
     public function openClasses(): array
     {
-        return $this->sources->found('core', Node\Stmt\Class_::class, static fn (Node\Stmt\Class_ $class): ?string => $class->isFinal() || $class->isAnonymous() ? null : (string) $class->name);
+        return $this->sources->found('core', Node\Stmt\Class_::class, static fn (Node\Stmt\Class_ $class): ?string => $class->isFinal() || $class->isAbstract() || $class->isAnonymous() ? null : (string) $class->name);
     }
 
     /** @return list<string> classes of the core that use a room on their own floor or above */

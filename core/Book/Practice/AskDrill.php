@@ -4,12 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Book\Practice;
 
-use KnottyPrism\Core\Book\Practice\Drills\ComplementDrill;
-use KnottyPrism\Core\Book\Practice\Drills\LeanDrill;
-use KnottyPrism\Core\Book\Practice\Drills\NextMoveDrill;
-use KnottyPrism\Core\Book\Practice\Drills\OrderDrill;
-use KnottyPrism\Core\Book\Practice\Drills\ValueDrill;
-use KnottyPrism\Core\Book\Practice\Drills\WarmthDrill;
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
 use KnottyPrism\Core\Book\Practice\Question\Drill;
 use KnottyPrism\Core\Book\Practice\Question\DrillGround;
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
@@ -24,17 +19,6 @@ final class AskDrill
     /** @return ?Drill nothing where this photo or these pencils have no such question */
     public static function of(Skill $skill, int $difficulty, int $seed, DrillGround $ground): ?Drill
     {
-        $chance = new Chance($seed);
-        $difficulty = max(self::EASIEST, min(self::HARDEST, $difficulty));
-
-        return match ($skill) {
-            Skill::Value => ValueDrill::make($ground, $difficulty, $chance, false),
-            Skill::ValueInPlace => ValueDrill::make($ground, $difficulty, $chance, true),
-            Skill::Lean => LeanDrill::make($ground, $difficulty, $chance),
-            Skill::Warmth => WarmthDrill::make($ground, $difficulty, $chance),
-            Skill::Complement => ComplementDrill::make($ground, $difficulty, $chance),
-            Skill::Order => OrderDrill::make($ground, $difficulty, $chance),
-            Skill::NextMove => NextMoveDrill::make($ground, $difficulty, $chance),
-        };
+        return $skill->make($ground, max(self::EASIEST, min(self::HARDEST, $difficulty)), new Chance($seed));
     }
 }

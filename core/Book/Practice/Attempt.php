@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Book\Practice;
 
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
+
 /** One answer that was given. */
 final readonly class Attempt
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Book\Practice;
 
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
+
 /**
  * How hard the next question of a skill is, and which ones come back (docs/book.md, "Practice"): two right in a row make it harder, one
  * wrong easier; what was wrong comes back after ten minutes, then, each time it was right, after 1, 3, 7 and 21 days, and after that no more.
@@ -33,7 +35,7 @@ final readonly class Training
     /** @return list<Attempt> */
     private function ofSkill(Skill $skill): array
     {
-        return array_values(array_filter($this->attempts, static fn (Attempt $a): bool => $a->skill === $skill));
+        return array_values(array_filter($this->attempts, static fn (Attempt $a): bool => $a->skill->value === $skill->value));
     }
 
     /** 1 the easiest, 5 the hardest. Questions that came back say nothing of it: they are asked as hard as they were. */

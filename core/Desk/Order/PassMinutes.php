@@ -15,8 +15,6 @@ final class PassMinutes
     /** mm² in a minute. */
     private const RATES = ['whisper' => 1500.0, 'light' => 1300.0, 'medium' => 1000.0, 'firm' => 750.0, 'full' => 500.0];
 
-    private const FINISHING = ['solvent' => 1500.0, 'blender' => 600.0, 'tissue' => 3000.0, 'lift' => 600.0];
-
     /** To look, find the place and begin. */
     private const BEGINNING = 0.5;
 
@@ -39,7 +37,7 @@ final class PassMinutes
         $minutes = self::BEGINNING + self::MOVING * ($pieces - 1);
         foreach ($pass->over() as $shade) {
             $mm2 = $area * ($shares[$shade] ?? 0.0);
-            $rate = $pass->finish !== null ? self::FINISHING[$pass->finish->value] : self::RATES[($pass->marks[$shade] ?? PressureMark::Medium)->value];
+            $rate = $pass->finish !== null ? $pass->finish->rate : self::RATES[($pass->marks[$shade] ?? PressureMark::Medium)->value];
             $minutes += $mm2 / $rate * ($mm2 < self::SMALL ? 2.0 : 1.0);
         }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Desk\Order;
 
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Medium\Finishes\Finish;
 
 /** How someone likes to work: with which hand, in which way, for how long, and what her solvent takes to dry. */
 final readonly class WorkingHabits
@@ -28,8 +27,8 @@ final readonly class WorkingHabits
         public Way $way = Way::AreaByArea,
         public bool $leftHanded = false,
         public int $session = 60,
-        public int $thin = Finish::SOLVENT_DRYING_MINUTES[0],
-        public int $wet = Finish::SOLVENT_DRYING_MINUTES[1],
+        public int $thin = 5,
+        public int $wet = 15,
         public float $pace = 1.0,
     ) {
         OutOfRange::check('the length of a session', $session, self::SHORTEST_SESSION, self::LONGEST_SESSION, 'minutes');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Desk\Order;
 
-use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 
 /** A zone's passes in the order in which they are laid: as its sequence has them, but touches after the values of the zone wherever that changes nothing of what lies anywhere. */
@@ -66,7 +65,7 @@ final class ZoneSteps
     /** Minutes: a wash that is laid on firmly anywhere is a wet one. */
     public static function drying(WorkPass $pass, WorkingHabits $habits): float
     {
-        if ($pass->finish !== Finish::Solvent) {
+        if ($pass->finish?->dries !== true) {
             return 0.0;
         }
         $firm = array_filter($pass->marks, static fn (?PressureMark $m): bool => $m === PressureMark::Firm || $m === PressureMark::Full);

@@ -9,8 +9,6 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
 /** What to mind for the body and the room, at the step that needs it. Never in place of the label, or of what is the rule where one works. */
 final class BodyCautions
 {
-    public const SOLVENT = 'Solvent: read its label first. Window open, no flame, the jar closed between strokes, gloves on; the rag goes into a lidded metal bin.';
-
     public const POINTING = 'Point pencils with the blade going away from the thumb.';
 
     public const DUST = 'Tap dust off beside the drawing, do not blow; no food at the desk, and wash your hands after.';
@@ -18,7 +16,7 @@ final class BodyCautions
     /** @return list<string> at a step */
     public static function at(string $tool): array
     {
-        return Finish::tryFrom($tool) === Finish::Solvent ? [self::SOLVENT] : [];
+        return array_values(array_filter([Finish::tryFrom($tool)?->care]));
     }
 
     /**
@@ -31,6 +29,6 @@ final class BodyCautions
     {
         $pencils = array_filter($tools, static fn (string $tool): bool => Finish::tryFrom($tool) === null);
 
-        return array_values(array_filter([$pencils === [] ? null : self::POINTING, self::DUST, in_array(Finish::Solvent->value, $tools, true) ? self::SOLVENT : null]));
+        return array_values(array_filter([$pencils === [] ? null : self::POINTING, self::DUST, ...array_map(static fn (string $tool): ?string => Finish::tryFrom($tool)?->care, array_values($tools))]));
     }
 }

@@ -6,7 +6,6 @@ namespace KnottyPrism\Core\Desk\Words;
 
 use KnottyPrism\Core\Desk\Order\DeskZone;
 use KnottyPrism\Core\Desk\Order\WorkPass;
-use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Photo\Zones\Surface;
 
@@ -25,10 +24,7 @@ final class HowToLay
         $firm = array_filter($pass->marks, static fn (?PressureMark $m): bool => $m === PressureMark::Firm || $m === PressureMark::Full);
 
         return match (true) {
-            $pass->finish === Finish::Solvent => 'a brush, nearly dry',
-            $pass->finish === Finish::Tissue => 'a folded tissue',
-            $pass->finish === Finish::Lift => 'a kneaded eraser, pressed and lifted',
-            $pass->finish === Finish::Blender => 'the blender, dull',
+            $pass->finish !== null => $pass->finish->tool,
             $pass->isOn($touches), $area < self::SMALL => 'a sharp point',
             $first => 'a dull point, its side to the paper',
             $firm !== [] => 'a point that is rounded off',
@@ -53,7 +49,7 @@ final class HowToLay
     /** @param  ?string  $strokes  what the artist decided for the zone, in words; nothing where she did not */
     public static function strokes(WorkPass $pass, ?string $strokes, Surface $surface): string
     {
-        if ($pass->finish === Finish::Lift) {
+        if ($pass->finish?->lifts === true) {
             return 'never rubbed';
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Medium\Stack;
 
+use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
@@ -33,7 +34,7 @@ final readonly class Stack
         if ($step instanceof Finish) {
             $step->applyTo($sheet);
         } elseif ($step->pencil->isBlender()) {
-            Finish::Blender->applyTo($sheet);
+            Blender::it()->applyTo($sheet);
         } else {
             LayPass::onto($sheet, $step->pencil, $step->pressure, $laydown);
         }

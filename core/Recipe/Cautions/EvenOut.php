@@ -6,7 +6,9 @@ namespace KnottyPrism\Core\Recipe\Cautions;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Character;
+use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -25,7 +27,7 @@ final class EvenOut
     /** @return array<string, Finish> what may be done at the end, in words => with what */
     public static function finishes(float $grainCounts): array
     {
-        return ['Even it with a dry tissue at the end' => Finish::Tissue, ...($grainCounts < self::BURNISHED_FROM ? [] : ['Burnish it with a colourless blender at the end' => Finish::Blender])];
+        return ['Even it with a dry tissue at the end' => Tissue::it(), ...($grainCounts < self::BURNISHED_FROM ? [] : ['Burnish it with a colourless blender at the end' => Blender::it()])];
     }
 
     /**

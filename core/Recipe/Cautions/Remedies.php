@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Recipe\Cautions;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -129,7 +130,7 @@ final readonly class Remedies
                 yield sprintf('Leave out pass %d', $at + 1) => $this->without($steps, $at);
             }
             if ($step instanceof Finish) {
-                yield 'Even it with a dry tissue' => new Stack(array_values(array_replace($steps, [$at => Finish::Tissue])));
+                yield 'Even it with a dry tissue' => new Stack(array_values(array_replace($steps, [$at => Tissue::it()])));
 
                 continue;
             }

@@ -22,7 +22,7 @@ final readonly class Resist implements CautionCheck
             if ($firm !== null && $step instanceof Pass && $laying->trace->taken[$i] < 1 - self::REFUSED) {
                 return [new Caution(CautionCode::Resist, $laying->trace->number($firm), sprintf('Pass %d leaves the surface slick; pass %d loses %.0f %% of its colour there.', $laying->trace->number($firm), $laying->trace->number($i), 100 * (1 - $laying->trace->taken[$i])), 'Lay the firm pass last, or more lightly.')];
             }
-            if (($step instanceof Pass && $step->pressure >= self::FIRM) || $step === Finish::Blender) {
+            if (($step instanceof Pass && $step->pressure >= self::FIRM) || ($step instanceof Finish && $step->seals)) {
                 $firm = $i;
             }
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\Cautions;
 
-use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Solvent;
 
 /** Solvent on a sheet that takes none in. */
 final readonly class SolventOnFilm implements CautionCheck
@@ -14,8 +14,8 @@ final readonly class SolventOnFilm implements CautionCheck
 
     public function in(Laying $laying): array
     {
-        $at = array_search(Finish::Solvent, $laying->trace->steps, true);
+        $at = array_key_first(array_filter($laying->trace->steps, static fn ($step): bool => $step instanceof Solvent));
 
-        return $at === false || $laying->trace->paper->tooth->roughness >= self::FILM_ROUGHNESS ? [] : [new Caution(CautionCode::Solvent, $laying->trace->number($at), 'On a film or a coated sheet solvent floats the colour off instead of sinking it in.', 'Even it with a dry tissue; with any solvent follow the label, with air.')];
+        return $at === null || $laying->trace->paper->tooth->roughness >= self::FILM_ROUGHNESS ? [] : [new Caution(CautionCode::Solvent, $laying->trace->number($at), 'On a film or a coated sheet solvent floats the colour off instead of sinking it in.', 'Even it with a dry tissue; with any solvent follow the label, with air.')];
     }
 }

@@ -119,7 +119,7 @@ final readonly class FindRest
     {
         $known = Pencil::identifiers($laid->pencils());
         $new = array_filter($rest->pencils(), static fn (Pencil $p): bool => ! in_array($p->id(), $known, true));
-        $lifted = count(array_filter($rest->passes, static fn ($p): bool => $p->tool === Finish::Lift));
+        $lifted = count(array_filter($rest->passes, static fn ($p): bool => $p->tool instanceof Finish && $p->tool->lifts));
 
         return self::PASS * (count($rest->passes) + 2 * $lifted) + self::PENCIL * count($new);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\GoingOn;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
@@ -69,9 +70,9 @@ final readonly class RestChanges
                 }
             }
         }
-        if ($this->laid->passes !== [] && ($passes[0]->tool ?? null) !== Finish::Lift) {
+        if ($this->laid->passes !== [] && ! (($passes[0]->tool ?? null) instanceof Lift)) {
             foreach ([$this->run, array_slice($this->run, 0, 1), array_slice($this->run, -1)] as $where) {
-                yield self::put($passes, 0, 0, new GradedPass(Finish::Lift, $this->marks(array_fill_keys($where, PressureMark::Medium))));
+                yield self::put($passes, 0, 0, new GradedPass(Lift::it(), $this->marks(array_fill_keys($where, PressureMark::Medium))));
             }
         }
     }

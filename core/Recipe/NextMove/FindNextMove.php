@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Recipe\NextMove;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Laying\Sheet;
@@ -72,7 +73,7 @@ final class FindNextMove
     {
         if ($sheet->deposits !== []) {
             foreach (range(1, self::MOST_LIFTINGS) as $times) {
-                yield [Finish::Lift, $times];
+                yield [Lift::it(), $times];
             }
         }
         if ($sheet->toothUsed() >= self::FULL) {

@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Recipe\NextMove;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -77,7 +78,7 @@ final class FindWayOn
     private static function way(AsItLies $place, Lab $target, int $lifts, Pass|Finish|null $next, Pass|Finish $planned, array $rest): WayOn
     {
         $sheet = clone $place->sheet;
-        foreach ([...array_fill(0, $lifts, Finish::Lift), ...($next === null ? [] : [$next]), ...$rest] as $step) {
+        foreach ([...array_fill(0, $lifts, Lift::it()), ...($next === null ? [] : [$next]), ...$rest] as $step) {
             Stack::apply($step, $sheet);
         }
 

@@ -113,12 +113,7 @@ final readonly class School
     /** What every recipe ends with, whatever its colour; lights may end otherwise, as the rules of the search say. */
     public function finish(): ?Finish
     {
-        return match ($this->joining) {
-            Joining::Solvent => Finish::Solvent,
-            Joining::Blender => Finish::Blender,
-            Joining::Tissue => Finish::Tissue,
-            default => null,
-        };
+        return Finish::tryFrom($this->joining->value);
     }
 
     /** The firmest pressure allowed, 0–1. */

@@ -9,6 +9,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\School\Beneath;
 use KnottyPrism\Core\Recipe\School\Darks;
@@ -59,7 +60,7 @@ final readonly class Rules
         $this->usable = array_map($this->mayBeUsed(...), $characters);
         $this->follows = array_map(fn (Character $below): array => array_map(fn (Character $above): bool => $this->mayFollow($below, $above), $characters), $characters);
         $this->begins = array_map(fn (Character $c, bool $usable): bool => $usable && $this->mayLieFirst($c, in_array($c->pencil, $neutralisers, true)), $characters, $this->usable);
-        $this->finish = $school->lights === Lights::Lift && $this->isLight() ? Finish::Lift : $school->finish();
+        $this->finish = $school->lights === Lights::Lift && $this->isLight() ? Lift::it() : $school->finish();
     }
 
     /** Whether the school's order lets one pencil lie over another, wherever both may be used. */

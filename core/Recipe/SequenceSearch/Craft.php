@@ -92,10 +92,10 @@ final readonly class Craft
         $this->begins = $firsts === null ? $begins : array_map(static fn (bool $may, int $pencil): bool => $may && in_array($pencil, $firsts, true), $begins, array_keys($begins));
     }
 
-    /** Whether a finish is done over so many coats: solvent wants two, others one. */
+    /** Whether a finish is done over so many coats. */
     public static function takes(Finish $finish, int $coats): bool
     {
-        return $coats >= ($finish === Finish::Solvent ? 2 : 1);
+        return $coats >= $finish->coats;
     }
 
     /**

@@ -2024,6 +2024,8 @@ export interface components {
         Mark: "whisper" | "light" | "medium" | "firm" | "full";
         SequencePass: {
             finish: string | null;
+            /** @description what to mind with it */
+            care: string | null;
             pencil: components["schemas"]["DrawerPencil"] | null;
             /** @description by role; null where it is left out */
             marks: {
@@ -2268,6 +2270,8 @@ export interface components {
             coats: number;
             of: number;
             finish: string | null;
+            /** @description what to mind with it */
+            care: string | null;
             pencil: components["schemas"]["DrawerPencil"] | null;
             marks: {
                 [key: string]: string | null;
@@ -2292,6 +2296,9 @@ export interface components {
         };
         DeskTool: {
             finish: string | null;
+            care: string | null;
+            /** @description what else lies ready for it */
+            layOut: string;
             pencil: components["schemas"]["DrawerPencil"] | null;
         };
         DeskMark: {
@@ -2325,6 +2332,8 @@ export interface components {
             /** @description whether this is where the session ends that somebody sits at */
             sessionEnds: boolean;
             habits: components["schemas"]["DeskHabits"];
+            /** @description what can be done besides laying a pencil */
+            finishes: string[];
             ways: {
                 value: string;
                 words: string;
@@ -3121,8 +3130,8 @@ export interface components {
             }[];
             sequence: components["schemas"]["Sequence"];
         };
-        /** @enum {unknown} */
-        Skill: "value" | "value in its surroundings" | "lean" | "warm or cool" | "complement" | "order of two passes" | "next move";
+        /** @description what practice trains; the answer of practice says which there are */
+        Skill: string;
         DrillDab: {
             words: string;
             /** @description a colour, or one a stratum, #rrggbb */

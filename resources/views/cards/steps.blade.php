@@ -28,7 +28,7 @@
             <tr>
                 <td class="tick"><div></div></td>
                 <td>{{ $row['zone'] }}</td>
-                <td>{{ $row['words'] }} @if ($row['solvent'])<span class="small">open a window, no flame; follow the label and local rules; let it dry</span>@endif</td>
+                <td>{{ $row['words'] }} @if ($row['care'] !== null)<span class="small">{{ $row['care'] }}</span>@endif</td>
                 <td class="dab">@foreach ($row['dabs'] as $dab)<img src="{{ $dab['dab'] }}" alt="{{ $dab['colourWords'] }}"> @endforeach</td>
             </tr>
         @endforeach

@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Book\Practice\AskDrill;
 use KnottyPrism\Core\Book\Practice\Attempt;
+use KnottyPrism\Core\Book\Practice\Drills\ComplementDrill;
+use KnottyPrism\Core\Book\Practice\Drills\LeanDrill;
+use KnottyPrism\Core\Book\Practice\Drills\NextMoveDrill;
+use KnottyPrism\Core\Book\Practice\Drills\OrderDrill;
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
+use KnottyPrism\Core\Book\Practice\Drills\ValueDrill;
+use KnottyPrism\Core\Book\Practice\Drills\ValueInPlaceDrill;
+use KnottyPrism\Core\Book\Practice\Drills\WarmthDrill;
 use KnottyPrism\Core\Book\Practice\Question\Choice;
 use KnottyPrism\Core\Book\Practice\Question\DrillGround;
-use KnottyPrism\Core\Book\Practice\Skill;
 use KnottyPrism\Core\Book\Practice\Training;
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Colour\Lab;
@@ -53,7 +60,7 @@ function moveOf(DrillGround $ground, string $words): Pass
 
 it('has right answers by the model, for two hundred drawers and photos that chance has made', function () {
     mt_srand(3);
-    $asked = array_fill_keys(array_column(Skill::cases(), 'value'), 0);
+    $asked = array_fill_keys(Skill::values(), 0);
     for ($made = 0; $made < 200; $made++) {
         $ground = groundOfChance();
         foreach (Skill::cases() as $skill) {
@@ -68,13 +75,13 @@ it('has right answers by the model, for two hundred drawers and photos that chan
             $right = $said[$drill->answer];
             $lab = $drill->shown === [] ? null : Lab::ofXyz(Srgb::ofHex($drill->shown[0]->dab[0])->xyz());
             match ($skill) {
-                Skill::Value => expect((int) $right)->toBe((int) min(9, floor($lab->l / (100 / 9)) + 1)),
-                Skill::ValueInPlace => expect((int) $right)->toBe((int) min(9, floor($ground->photo->lab((int) round($drill->place[1] * 31) * 32 + (int) round($drill->place[0] * 31))->l / (100 / 9)) + 1)),
-                Skill::Lean => expect($right)->toBe(Family::of($lab)->words()),
-                Skill::Warmth => expect($right)->toBe(Temperature::of($lab)->value),
-                Skill::Complement => settles($ground, $drill->question, $said, $drill->answer),
-                Skill::Order => expect($drill->shown[1]->dab)->toBe($drill->after[$drill->answer]->dab)->not->toBe($drill->after[1 - $drill->answer]->dab),
-                Skill::NextMove => nearest($ground, $drill->shown[1]->dab[0], $drill->shown[0]->dab, $said, $drill->answer),
+                ValueDrill::it() => expect((int) $right)->toBe((int) min(9, floor($lab->l / (100 / 9)) + 1)),
+                ValueInPlaceDrill::it() => expect((int) $right)->toBe((int) min(9, floor($ground->photo->lab((int) round($drill->place[1] * 31) * 32 + (int) round($drill->place[0] * 31))->l / (100 / 9)) + 1)),
+                LeanDrill::it() => expect($right)->toBe(Family::of($lab)->words()),
+                WarmthDrill::it() => expect($right)->toBe(Temperature::of($lab)->value),
+                ComplementDrill::it() => settles($ground, $drill->question, $said, $drill->answer),
+                OrderDrill::it() => expect($drill->shown[1]->dab)->toBe($drill->after[$drill->answer]->dab)->not->toBe($drill->after[1 - $drill->answer]->dab),
+                NextMoveDrill::it() => nearest($ground, $drill->shown[1]->dab[0], $drill->shown[0]->dab, $said, $drill->answer),
             };
         }
     }
@@ -113,12 +120,12 @@ it('asks the harder what is nearer: orders that differ less, moves that win by l
     for ($made = 0; $made < 60; $made++) {
         $ground = groundOfChance();
         foreach ([1, 5] as $difficulty) {
-            $order = AskDrill::of(Skill::Order, $difficulty, $made, $ground);
+            $order = AskDrill::of(OrderDrill::it(), $difficulty, $made, $ground);
             if ($order !== null) {
                 expect($order->choices[0]->words)->not->toBe($order->choices[1]->words);
                 $apart[$difficulty][] = labOfDab($order->after[0]->dab)->deltaE00(labOfDab($order->after[1]->dab));
             }
-            foreach ([Skill::Value, Skill::NextMove] as $skill) {
+            foreach ([ValueDrill::it(), NextMoveDrill::it()] as $skill) {
                 $drill = AskDrill::of($skill, $difficulty, $made, $ground);
                 if ($drill !== null) {
                     $choices[$skill->value][$difficulty][] = count($drill->choices);
@@ -132,7 +139,7 @@ it('asks the harder what is nearer: orders that differ less, moves that win by l
         ->and($mean($choices['value'][5]))->toBeGreaterThan(2 * $mean($choices['value'][1]))->and($mean($choices['next move'][5]))->toBeGreaterThan($mean($choices['next move'][1]) + 1);
     // What is beyond its bounds is asked as the nearest that there is.
     $ground = groundOfChance();
-    expect(AskDrill::of(Skill::Value, 9, 4, $ground))->toEqual(AskDrill::of(Skill::Value, 5, 4, $ground))->and(AskDrill::of(Skill::Value, -3, 4, $ground))->toEqual(AskDrill::of(Skill::Value, 1, 4, $ground));
+    expect(AskDrill::of(ValueDrill::it(), 9, 4, $ground))->toEqual(AskDrill::of(ValueDrill::it(), 5, 4, $ground))->and(AskDrill::of(ValueDrill::it(), -3, 4, $ground))->toEqual(AskDrill::of(ValueDrill::it(), 1, 4, $ground));
 });
 
 /** @param  list<string>  $dab  one colour a stratum */
@@ -145,34 +152,34 @@ function labOfDab(array $dab): Lab
 }
 
 it('grows harder after two right in a row, easier after one wrong, within its bounds', function () {
-    $level = static fn (string $answers): int => (new Training(array_map(static fn (string $a, int $i): Attempt => new Attempt(Skill::Lean, 1, "drill $i", $a === 'r', 1000 + $i), str_split($answers), array_keys(str_split($answers)))))->difficulty(Skill::Lean);
+    $level = static fn (string $answers): int => (new Training(array_map(static fn (string $a, int $i): Attempt => new Attempt(LeanDrill::it(), 1, "drill $i", $a === 'r', 1000 + $i), str_split($answers), array_keys(str_split($answers)))))->difficulty(LeanDrill::it());
     expect($level('r'))->toBe(1)->and($level('rr'))->toBe(2)->and($level('rrr'))->toBe(2)->and($level('rrrr'))->toBe(3)->and($level('rrrw'))->toBe(1)->and($level('rrrrwr'))->toBe(2)->and($level('rrrrwrr'))->toBe(3)
         ->and($level(str_repeat('r', 40)))->toBe(5)->and($level(str_repeat('r', 40).'w'))->toBe(4)->and($level('wwww'))->toBe(1);
-    expect((new Training([]))->difficulty(Skill::Value))->toBe(1);
+    expect((new Training([]))->difficulty(ValueDrill::it()))->toBe(1);
     // What came back was asked before, and says nothing of how hard the next is.
-    expect((new Training([new Attempt(Skill::Lean, 1, 'one', true, 1), new Attempt(Skill::Lean, 1, 'one', true, 2)]))->difficulty(Skill::Lean))->toBe(1);
+    expect((new Training([new Attempt(LeanDrill::it(), 1, 'one', true, 1), new Attempt(LeanDrill::it(), 1, 'one', true, 2)]))->difficulty(LeanDrill::it()))->toBe(1);
 });
 
 it('brings mistakes back after ten minutes, then ever later, and lets go of them', function () {
     $day = 86_400;
     $at = 1_700_000_000;
-    $attempts = [new Attempt(Skill::Order, 2, 'a', false, $at), new Attempt(Skill::Order, 2, 'b', true, $at + 5)];
+    $attempts = [new Attempt(OrderDrill::it(), 2, 'a', false, $at), new Attempt(OrderDrill::it(), 2, 'b', true, $at + 5)];
     expect((new Training($attempts))->due($at + 599))->toBe([])->and((new Training($attempts))->due($at + 600)[0]->drill)->toBe('a');
     foreach ([600, $day, 3 * $day, 7 * $day, 21 * $day] as $wait) {
         expect((new Training($attempts))->due($at + $wait - 1))->toBe([])->and((new Training($attempts))->due($at + $wait)[0]->drill)->toBe('a');
         $at += $wait;
-        $attempts[] = new Attempt(Skill::Order, 2, 'a', true, $at);
+        $attempts[] = new Attempt(OrderDrill::it(), 2, 'a', true, $at);
     }
     expect((new Training($attempts))->due($at + 1000 * $day))->toBe([]);
-    $attempts[] = new Attempt(Skill::Order, 2, 'a', false, $at + 1);
+    $attempts[] = new Attempt(OrderDrill::it(), 2, 'a', false, $at + 1);
     expect((new Training($attempts))->due($at + 601)[0]->drill)->toBe('a');
 });
 
 it('asks in turn, tells weeks, and what goes worst', function () {
     $at = 1_700_000_000;
-    $training = new Training([new Attempt(Skill::Value, 1, 'a', true, $at), new Attempt(Skill::Value, 1, 'b', false, $at + 60), new Attempt(Skill::Lean, 1, 'c', true, $at + 30), new Attempt(Skill::Value, 1, 'd', true, $at + 8 * 86_400)]);
-    expect($training->turn(Skill::Value, Skill::Lean))->toBe(Skill::Lean)->and($training->turn(Skill::Value, Skill::Lean, Skill::Order, Skill::Warmth))->toBe(Skill::Order)
-        ->and(array_values($training->weeks(Skill::Value)))->toBe([0.5, 1.0])->and($training->counts(Skill::Value))->toBe([3, 2])->and($training->weakest())->toBeNull();
-    $many = array_merge(...array_map(static fn (int $i): array => [new Attempt(Skill::Value, 1, "v$i", true, $at + $i), new Attempt(Skill::Order, 1, "o$i", $i % 3 === 0, $at + $i)], range(1, 9)));
-    expect((new Training($many))->weakest())->toBe(Skill::Order)->and(Skill::Order->advice())->not->toBe('');
+    $training = new Training([new Attempt(ValueDrill::it(), 1, 'a', true, $at), new Attempt(ValueDrill::it(), 1, 'b', false, $at + 60), new Attempt(LeanDrill::it(), 1, 'c', true, $at + 30), new Attempt(ValueDrill::it(), 1, 'd', true, $at + 8 * 86_400)]);
+    expect($training->turn(ValueDrill::it(), LeanDrill::it()))->toBe(LeanDrill::it())->and($training->turn(ValueDrill::it(), LeanDrill::it(), OrderDrill::it(), WarmthDrill::it()))->toBe(OrderDrill::it())
+        ->and(array_values($training->weeks(ValueDrill::it())))->toBe([0.5, 1.0])->and($training->counts(ValueDrill::it()))->toBe([3, 2])->and($training->weakest())->toBeNull();
+    $many = array_merge(...array_map(static fn (int $i): array => [new Attempt(ValueDrill::it(), 1, "v$i", true, $at + $i), new Attempt(OrderDrill::it(), 1, "o$i", $i % 3 === 0, $at + $i)], range(1, 9)));
+    expect((new Training($many))->weakest())->toBe(OrderDrill::it())->and(OrderDrill::it()->advice)->not->toBe('');
 });

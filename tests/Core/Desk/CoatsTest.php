@@ -7,7 +7,7 @@ use KnottyPrism\Core\Desk\Order\DeskStep;
 use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Words\HowToLay;
-use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
@@ -30,7 +30,7 @@ it('takes together what follows itself alike in a zone, and nothing else', funct
 it('says coats as one would', function () {
     $shades = [new Shade('light', Pencils::colour('green@0.20'), 0.5), new Shade('dark', Pencils::colour('green@1.00'), 0.5)];
     $green = Pencils::named('green');
-    [$even, $graded, $tissue] = [new GradedPass($green, [PressureMark::Light, PressureMark::Light]), new GradedPass($green, [PressureMark::Whisper, PressureMark::Firm]), new GradedPass(Finish::Tissue, [PressureMark::Light, PressureMark::Light])];
+    [$even, $graded, $tissue] = [new GradedPass($green, [PressureMark::Light, PressureMark::Light]), new GradedPass($green, [PressureMark::Whisper, PressureMark::Firm]), new GradedPass(Tissue::it(), [PressureMark::Light, PressureMark::Light])];
     $words = SequenceWords::of(new Sequence([$even, $even, $graded, $even]), $shades);
     expect($words->pass($even, 2))->toStartWith('two light coats of ')->toEndWith(' over all of it')->and($words->manner($even, 3))->toBe('three light coats over all of it')->and($words->manner($even))->toBe('over all of it lightly')
         ->and($words->manner($graded, 2))->toEndWith('to firm in the darks, in two coats')->and($words->pass($tissue, 2))->toBe('tissue over all of it, in two coats')

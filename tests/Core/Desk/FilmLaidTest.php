@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Desk\Progress\FilmLaid;
-use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Lift;
+use KnottyPrism\Core\Medium\Finishes\Solvent;
+use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
@@ -33,7 +35,7 @@ it('adds up, pass by pass, to all the film that lies there at the end', function
 
 it('takes nothing of a pencil for a finish, nor for a blender', function () use ($pass) {
     $paper = Paper::whiteMedium();
-    foreach ([Finish::Solvent, Finish::Tissue, Finish::Lift] as $finish) {
+    foreach ([Solvent::it(), Tissue::it(), Lift::it()] as $finish) {
         expect(FilmLaid::by(new Sequence([$pass('red', PressureMark::Medium), new GradedPass($finish, [PressureMark::Medium])]), 1, [100.0], $paper))->toBe(0.0);
     }
 });

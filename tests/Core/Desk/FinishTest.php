@@ -10,6 +10,7 @@ use KnottyPrism\Core\Desk\Finish\LaidZone;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Words\BodyCautions;
 use KnottyPrism\Core\Desk\Words\HowToLay;
+use KnottyPrism\Core\Medium\Finishes\Solvent;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\Surface;
@@ -53,6 +54,6 @@ test('the point and the strokes are those of the pass, cautions stand where they
     expect(HowToLay::point($base, [false, true], 4000, true))->toContain('dull')->and(HowToLay::point($touch, [false, true], 4000, true))->toContain('sharp')->and(HowToLay::point($base, [false, true], 60, true))->toContain('sharp')
         ->and(HowToLay::point(new WorkPass('lift', [PressureMark::Light]), [false], 900, false))->toContain('eraser')
         ->and(HowToLay::strokes($base, null, Surface::SoftAndFuzzy))->toContain('the way it grows')->and(HowToLay::strokes($base, 'in small circles', Surface::Rough))->toBe('in small circles');
-    expect(BodyCautions::at('solvent'))->toBe([BodyCautions::SOLVENT])->and(BodyCautions::at('Line/1'))->toBe([])
-        ->and(BodyCautions::before(['Line/1', 'solvent']))->toBe([BodyCautions::POINTING, BodyCautions::DUST, BodyCautions::SOLVENT])->and(BodyCautions::SOLVENT)->toContain('label first');
+    expect(BodyCautions::at('solvent'))->toBe([Solvent::it()->care])->and(BodyCautions::at('Line/1'))->toBe([])
+        ->and(BodyCautions::before(['Line/1', 'solvent']))->toBe([BodyCautions::POINTING, BodyCautions::DUST, Solvent::it()->care])->and(Solvent::it()->care)->toContain('label first');
 });

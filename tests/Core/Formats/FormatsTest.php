@@ -8,7 +8,7 @@ use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Solvent;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 use KnottyPrism\Core\Medium\Pencil\Binder;
@@ -134,7 +134,7 @@ it('plans only with pencils that are owned and lay colour', function () {
 it('reads a stack and writes it back the same', function () {
     $stack = StackText::read(' 11@0.35, solvent ,north/12@.8,11@1,,lift', smallDrawer());
     expect($stack->text())->toBe('North/11@0.35,solvent,North/12@0.80,North/11@1.00,lift')
-        ->and($stack->steps[1])->toBe(Finish::Solvent)
+        ->and($stack->steps[1])->toBe(Solvent::it())
         ->and(count($stack->passes()))->toBe(3)->and(count($stack->pencils()))->toBe(2)
         ->and(StackText::read($stack->text(), smallDrawer())->text())->toBe($stack->text());
 });

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
-use KnottyPrism\Core\Medium\Finishes\BlenderPass;
-use KnottyPrism\Core\Medium\Finishes\Lifting;
+use KnottyPrism\Core\Medium\Finishes\Blender;
+use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Finishes\MixFilms;
 use KnottyPrism\Core\Medium\Finishes\Solvent;
 use KnottyPrism\Core\Medium\Finishes\Tissue;
@@ -52,9 +52,9 @@ it('moves film about without losing any, and makes the strata more alike the mor
 it('gives room back by solvent, takes none by tissue, and closes the surface by a blender', function () {
     $before = Pencils::sheet('red@0.55 blue@0.55 yellow@0.35');
     [$solved, $wiped, $blended] = [clone $before, clone $before, clone $before];
-    Solvent::onto($solved);
-    Tissue::onto($wiped);
-    BlenderPass::onto($blended);
+    Solvent::it()->applyTo($solved);
+    Tissue::it()->applyTo($wiped);
+    Blender::it()->applyTo($blended);
     expect($solved->toothUsed())->toBeLessThan($before->toothUsed())->and($wiped->toothUsed())->toEqualWithDelta($before->toothUsed(), 1e-6)->and($blended->toothUsed())->toBeGreaterThan($before->toothUsed())
         ->and(max($solved->slick))->toBeLessThan(max($before->slick))->and(min($blended->slick))->toBeGreaterThan(0.0)->and($wiped->slick)->toBe($before->slick);
 });
@@ -65,7 +65,7 @@ it('lifts from the top down, less each time, and nothing from bare paper', funct
     [$red, $blue] = array_map(static fn (Deposit $d): float => $d->total(), $sheet->deposits);
     $last = INF;
     for ($press = 0; $press < 4; $press++) {
-        Lifting::onto($sheet);
+        Lift::it()->applyTo($sheet);
         $taken = $film - filmOn($sheet);
         expect($taken)->toBeGreaterThan(0.0)->toBeLessThan($last);
         [$film, $last] = [filmOn($sheet), $taken];
@@ -73,7 +73,7 @@ it('lifts from the top down, less each time, and nothing from bare paper', funct
     // What lies on top gives more of itself than what lies beneath.
     expect($sheet->deposits[0]->total() / $red)->toBeGreaterThan($sheet->deposits[1]->total() / $blue);
     $bare = new Sheet(Paper::whiteMedium());
-    Lifting::onto($bare);
+    Lift::it()->applyTo($bare);
     expect($bare)->toEqual(new Sheet(Paper::whiteMedium()));
 });
 

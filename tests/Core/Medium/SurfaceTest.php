@@ -7,6 +7,7 @@ use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Solvent;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
@@ -92,7 +93,7 @@ it('tries a stack on a clone without touching the original', function () {
     $before = [$sheet->reflectance, $sheet->fill, count($sheet->deposits)];
     $copy = clone $sheet;
     Stack::apply(Pencils::stack('blue@0.80')->steps[0], $copy);
-    Stack::apply(Finish::Solvent, $copy);
+    Stack::apply(Solvent::it(), $copy);
     expect([$sheet->reflectance, $sheet->fill, count($sheet->deposits)])->toBe($before);
 });
 

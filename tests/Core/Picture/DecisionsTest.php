@@ -6,6 +6,7 @@ use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\UnknownPencil;
+use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -52,7 +53,7 @@ it('keeps a sequence by roles, so that it is the same when shades come, go or ch
     $note = SequenceNote::of(workedSo('yellow 2,3,4; blue -,1,5; blender 3,3,3'), $roles);
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
     expect(array_map(marksOf(...), $back->read($shelf, $roles)->passes))->toBe(['2,3,4', '-,1,5', '3,3,3'])
-        ->and($back->read($shelf, $roles)->passes[2]->tool)->toBe(Finish::Blender)
+        ->and($back->read($shelf, $roles)->passes[2]->tool)->toBe(Blender::it())
         // The middle is gone and a touch has come: it is not gone over, the others are as they were.
         ->and(array_map(marksOf(...), $back->read($shelf, [Role::Dark, Role::Light, Role::Touch])->passes))->toBe(['4,2,-', '5,-,-', '3,3,-']);
     expect(fn () => (new PassNote('Nowhere/1', []))->read($shelf, $roles))->toThrow(UnknownPencil::class);

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Solvent;
+use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
@@ -64,9 +67,9 @@ it('evens what lies there with a tissue, a blender and solvent, in that order of
 
             return $sheet->grain();
         };
-        expect($grain(Finish::Tissue))->toBeLessThan($grain(null))
-            ->and($grain(Finish::Blender))->toBeLessThan($grain(Finish::Tissue))
-            ->and($grain(Finish::Solvent))->toBeLessThan(0.6 * $grain(Finish::Blender));
+        expect($grain(Tissue::it()))->toBeLessThan($grain(null))
+            ->and($grain(Blender::it()))->toBeLessThan($grain(Tissue::it()))
+            ->and($grain(Solvent::it()))->toBeLessThan(0.6 * $grain(Blender::it()));
     }
 });
 
@@ -113,7 +116,7 @@ it('counts grain the more the smoother a thing is, and little where an artist wo
     expect($counts)->toBe($sorted)->and(min($counts))->toBeGreaterThan(0.0)
         // Where nobody knows what a thing is, a spot without zones, it is smooth; and what is hard and shiny alone is burnished.
         ->and(Shade::SMOOTH)->toBe((new Survey)->surfaceAt(0.5, 0.5)->grainCounts())
-        ->and(EvenOut::finishes(Surface::HardAndShiny->grainCounts()))->toContain(Finish::Blender)->and(EvenOut::finishes(Surface::Smooth->grainCounts()))->not->toContain(Finish::Blender);
+        ->and(EvenOut::finishes(Surface::HardAndShiny->grainCounts()))->toContain(Blender::it())->and(EvenOut::finishes(Surface::Smooth->grainCounts()))->not->toContain(Blender::it());
     expect(School::ofSettings(['joining=light-coats'])->grainCounts() * Surface::Smooth->grainCounts())->toBeLessThanOrEqual(Surface::Rough->grainCounts());
 });
 
@@ -128,15 +131,16 @@ it('warns of paper that shows where the thing is smooth, with a change that was 
     expect($grainy?->text)->toContain('paper shows through')->and($codes($recipe(Surface::Rough)->cautions))->not->toContain(CautionCode::Grainy);
 
     // Over a value run: what removes it is laid and looked at again in every shade.
-    $shades = [new Shade('light', $target, 0.5), new Shade('dark', Pencils::colour('black@0.35 black@0.35'), 0.5)];
-    $find = new FindSequences($drawer, Paper::whiteMedium(), School::free(), Pencils::shelf());
-    $black = new GradedPass(Pencils::named('black'), [PressureMark::Whisper, PressureMark::Light]);
-    $peppered = new Sequence([$black, $black]);
-    $answer = SequenceAnswer::of(RecipeLabel::Surest, $peppered, $shades, Paper::whiteMedium(), Mode::ColourAndValue);
-    $caution = array_values(array_filter(SequenceCautions::in($answer, Paper::whiteMedium()), static fn (PassCaution $c): bool => $c->code === CautionCode::Grainy))[0];
-    $remedy = SequenceRemedy::of($caution, $answer, Paper::whiteMedium(), Mode::ColourAndValue, $drawer->pencils, $find->allowingSequences($shades));
-    expect($caution->shades)->toBe([0, 1]);
-    expect($codes(SequenceCautions::in($remedy->answer, Paper::whiteMedium())))->not->toContain(CautionCode::Grainy);
+    $paper = Paper::whiteMedium();
+    $peppered = new Sequence([new GradedPass(theDemoDrawer()->pencil('688'), [PressureMark::Whisper, PressureMark::Light])]);
+    $own = static fn (int $shade): Lab => Lab::ofReflectance($peppered->stackIn($shade)->on($paper)->meanReflectance());
+    $shades = [new Shade('light', $own(0), 0.5), new Shade('dark', $own(1), 0.5)];
+    $find = new FindSequences(theDemoDrawer(), $paper, School::free(), Pencils::shelf());
+    $answer = SequenceAnswer::of(RecipeLabel::Surest, $peppered, $shades, $paper, Mode::ColourAndValue);
+    $caution = array_values(array_filter(SequenceCautions::in($answer, $paper), static fn (PassCaution $c): bool => $c->code === CautionCode::Grainy))[0];
+    $remedy = SequenceRemedy::of($caution, $answer, $paper, Mode::ColourAndValue, theDemoDrawer()->pencils, $find->allowingSequences($shades));
+    expect($caution->shades)->toBe([0, 1])->and($remedy?->words)->toContain('beneath')
+        ->and($codes(SequenceCautions::in($remedy->answer, $paper)))->not->toContain(CautionCode::Grainy);
 });
 
 it('offers the evenest among the answers where it shows clearly less of the paper', function () {
@@ -173,7 +177,7 @@ it('goes on from pepper with what fills the tooth where the thing is smooth', fu
 
 it('gives what a tissue, a burnisher or solvent evens as the reason for it, and of a pencil only where it changes no colour', function () {
     $black = new GradedPass(Pencils::named('black'), [PressureMark::Light]);
-    foreach ([Finish::Tissue, Finish::Blender, Finish::Solvent] as $finish) {
+    foreach ([Tissue::it(), Blender::it(), Solvent::it()] as $finish) {
         $sequence = new Sequence([$black, new GradedPass($finish, [PressureMark::Medium])]);
         $reasons = PassReasons::of($sequence, [new Shade('mid', Lab::ofXyz($sequence->stackIn(0)->on(Paper::whiteMedium())->xyz()))], Paper::whiteMedium());
         expect($reasons[1])->toMatch('/^It evens the mid: paper shows through: \d+ % without it, (even|grainy|paper shows through: \d+ %) with it\.$/')->and($reasons[0])->toContain('Without it');

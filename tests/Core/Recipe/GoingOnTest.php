@@ -5,6 +5,7 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Recipe\FindSequences;
@@ -43,7 +44,7 @@ test('a zone that is as it should be is left alone', function () use ($pencils, 
 
 test('every change keeps the craft of laying on what lies there', function () use ($pencils, $shades, $even): void {
     $laid = new Sequence([$even('yellow', PressureMark::Firm)]);
-    $rest = new Sequence([$even('red', PressureMark::Firm), new GradedPass(Finish::Tissue, [PressureMark::Medium, PressureMark::Medium, PressureMark::Medium])]);
+    $rest = new Sequence([$even('red', PressureMark::Firm), new GradedPass(Tissue::it(), [PressureMark::Medium, PressureMark::Medium, PressureMark::Medium])]);
     $count = 0;
     foreach ((new RestChanges($shades(), $pencils(), $laid))->of($rest) as $changed) {
         $count++;

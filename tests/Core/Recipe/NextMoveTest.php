@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
@@ -43,14 +43,14 @@ it('leaves alone what is near enough, and says so', function () {
 it('lifts what a heavy hand has laid too dark', function () {
     $stack = Pencils::stack('black@0.55');
     $move = moveFor('black@0.55', seenOn($stack, new Hand(pressure: 1.2)), seenOn($stack), ['red', 'black', 'blue']);
-    expect($move->step)->toBe(Finish::Lift)->and($move->deltaAfter())->toBeLessThan($move->deltaBefore())->and($move->words())->toStartWith('Lift with a kneaded eraser, ');
+    expect($move->step)->toBe(Lift::it())->and($move->deltaAfter())->toBeLessThan($move->deltaBefore())->and($move->words())->toStartWith('Lift with a kneaded eraser, ');
 });
 
 it('knows when the tooth is full', function () {
     $done = 'black@1.00 black@1.00 black@1.00 black@1.00 black@1.00 black@1.00';
     $found = seenOn(Pencils::stack($done));
     $move = moveFor($done, $found, new Lab(5.0, 10.0, -25.0));
-    expect($move->toothUsed)->toBeGreaterThan(0.97)->and($move->step === null || $move->step === Finish::Lift)->toBeTrue();
+    expect($move->toothUsed)->toBeGreaterThan(0.97)->and($move->step === null || $move->step === Lift::it())->toBeTrue();
 });
 
 it('reaches for a pencil that lies beside the drawing before it fetches one that is hardly better', function () {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Solvent;
 use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\SequenceSearch\Beam;
@@ -222,6 +223,6 @@ it('offers beside the surest only what is clearly something else', function () {
 
 it('wants two coats under solvent and one under every other finish', function () {
     foreach (Finish::cases() as $finish) {
-        expect(Craft::takes($finish, 0))->toBeFalse()->and(Craft::takes($finish, 1))->toBe($finish !== Finish::Solvent)->and(Craft::takes($finish, 2))->toBeTrue();
+        expect(Craft::takes($finish, 0))->toBeFalse()->and(Craft::takes($finish, 1))->toBe($finish !== Solvent::it())->and(Craft::takes($finish, 2))->toBeTrue();
     }
 });

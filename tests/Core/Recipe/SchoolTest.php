@@ -9,7 +9,11 @@ use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Lift;
+use KnottyPrism\Core\Medium\Finishes\Solvent;
+use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Recipe\Complements\Complement;
@@ -110,7 +114,7 @@ it('treats the lights as the school says', function () {
     expectEvery(recipesOf('lights=reserve-paper'), static fn (array $laid): bool => array_filter($laid, $isWhite) === []);
     expectEvery(recipesOf('lights=white-last'), static fn (array $laid): bool => array_diff(array_keys(array_filter($laid, $isWhite)), [count($laid) - 1]) === []);
     expectEvery(recipesOf('lights=pale-first'), static fn (array $laid, Recipe $r): bool => $r->target->l < 66 || $laid[0]->isPale());
-    expectEvery(recipesOf('lights=lift'), static fn (array $laid, Recipe $r): bool => (array_slice($r->stack->steps, -1)[0] === Finish::Lift) === ($r->target->l >= 66));
+    expectEvery(recipesOf('lights=lift'), static fn (array $laid, Recipe $r): bool => (array_slice($r->stack->steps, -1)[0] === Lift::it()) === ($r->target->l >= 66));
 });
 
 it('joins as the school says, and judges the colour after it', function (string $joining, ?Finish $finish) {
@@ -123,7 +127,7 @@ it('joins as the school says, and judges the colour after it', function (string 
     foreach ($recipes as $recipe) {
         expect($recipe->comparison->deltaE00)->toEqualWithDelta(Lab::ofReflectance($recipe->stack->on(Paper::whiteMedium())->meanReflectance())->deltaE00($recipe->target), 1e-9);
     }
-})->with([['light-coats', null], ['solvent', Finish::Solvent], ['blender', Finish::Blender], ['tissue', Finish::Tissue], ['light-pencil', null]]);
+})->with([['light-coats', null], ['solvent', Solvent::it()], ['blender', Blender::it()], ['tissue', Tissue::it()], ['light-pencil', null]]);
 
 it('does not propose blue under orange where it goes green, and does propose violet', function () {
     $orange = Pencils::named('orange');

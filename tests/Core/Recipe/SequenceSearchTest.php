@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -155,7 +155,7 @@ it('forecasts the error that one more pass leaves', function () {
 it('keeps a zone\'s sequence by the roles of its colours, whatever becomes of them', function () {
     $drawer = new Drawer([Pencils::named('red'), Pencils::named('blue')]);
     [$whisper, $light, $medium] = PressureMark::cases();
-    $sequence = new Sequence([new GradedPass(Pencils::named('red'), [$whisper, $light, $medium]), new GradedPass(Finish::Tissue, [null, $medium, $medium])]);
+    $sequence = new Sequence([new GradedPass(Pencils::named('red'), [$whisper, $light, $medium]), new GradedPass(Tissue::it(), [null, $medium, $medium])]);
     $note = SequenceNote::of($sequence, [Role::Light, Role::Mid, Role::Dark]);
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
     expect($back)->toEqual($note)->and($back->read($drawer, [Role::Light, Role::Mid, Role::Dark]))->toEqual($sequence);

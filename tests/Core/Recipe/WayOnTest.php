@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -44,5 +44,5 @@ it('leaves a finished place alone that came out as planned, and mends one that d
     expect(wayOn('red@0.55 blue@0.35', '', target: new Lab(20, 0, 0))->words())->toBe('Leave it: it came out as planned.');
     $pale = Lab::ofXyz(Pencils::stack('red@0.35')->on(Paper::whiteMedium())->xyz());
     $mend = wayOn('red@0.55 blue@0.35', '', $pale);
-    expect($mend->last?->step)->not->toBeNull()->not->toBe(Finish::Lift)->and($mend->end->deltaE00($mend->target))->toBeLessThan($pale->deltaE00($mend->target));
+    expect($mend->last?->step)->not->toBeNull()->not->toBe(Lift::it())->and($mend->end->deltaE00($mend->target))->toBeLessThan($pale->deltaE00($mend->target));
 });

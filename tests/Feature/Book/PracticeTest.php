@@ -40,7 +40,7 @@ it('brings a mistake back on the photo that it was made on, and grows harder wit
     $answer = function (Study $of, bool $right, string $skill = 'order of two passes'): array {
         $base = "/api/studies/$of->id/practice";
         $drill = $this->getJson("$base?skill=".urlencode($skill))->assertOk()->json('drill');
-        $asked = app(App\Book\PracticeRoom::class)->asked($of->user, $of, KnottyPrism\Core\Book\Practice\Skill::from($skill), $drill['difficulty'], $drill['seed']);
+        $asked = app(App\Book\PracticeRoom::class)->asked($of->user, $of, KnottyPrism\Core\Book\Practice\Drills\Skill::from($skill), $drill['difficulty'], $drill['seed']);
         $choice = $right ? $asked->answer : ($asked->answer + 1) % count($asked->choices);
 
         return [$drill, $this->postJson($base, ['skill' => $skill, 'difficulty' => $drill['difficulty'], 'seed' => $drill['seed'], 'choice' => $choice])->assertOk()->json()];

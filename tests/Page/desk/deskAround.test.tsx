@@ -16,8 +16,8 @@ describe('before a session', () => {
         steps: 9,
         minutes: 58.6,
         tools: [
-            { finish: null, pencil: pencilAt('711', 'Dry reed') },
-            { finish: 'solvent', pencil: null },
+            { finish: null, care: null, layOut: '', pencil: pencilAt('711', 'Dry reed') },
+            { finish: 'solvent', care: 'open a window', layOut: 'and a brush, a jar that closes, a rag', pencil: null },
         ],
         body: ['Solvent: read its label first.'],
         ...more,

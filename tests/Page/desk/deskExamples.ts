@@ -21,6 +21,7 @@ export const step = (zone: number, position: number, number: string, more: Parti
     coats: 1,
     of: 3,
     finish: null,
+    care: null,
     pencil: pencilAt(number),
     marks: { mid: 'light', dark: 'medium', touch: null },
     how: 'Over all of it lightly, a little firmer in the darks',
@@ -60,6 +61,7 @@ const zone = (number: number, name: string) => ({
 export const desk = (steps: DeskStep[], more: Partial<Desk> = {}): Desk => ({
     stamp: 7,
     unplanned: null,
+    finishes: ['solvent', 'tissue'],
     habits: { way: 'area-by-area', hand: 'right', session: 60, thin: 5, wet: 15, pace: 1, breaks: true },
     ways: [
         { value: 'area-by-area', words: 'area by area' },
@@ -75,7 +77,7 @@ export const desk = (steps: DeskStep[], more: Partial<Desk> = {}): Desk => ({
                   {
                       steps: steps.length,
                       minutes: 12,
-                      tools: [{ finish: null, pencil: pencilAt('711', 'Dry reed') }],
+                      tools: [{ finish: null, care: null, layOut: '', pencil: pencilAt('711', 'Dry reed') }],
                       body: ['Point pencils away from the thumb.'],
                   },
               ],

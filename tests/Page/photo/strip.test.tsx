@@ -33,9 +33,7 @@ describe('a recipe', () => {
     it('says it in words first and figures second', () => {
         show(recipe());
         const words = text(screen.getByTestId('recipe-2'));
-        expect(words).toMatch(
-            /closestWithin about 3\. A matchsteady · grainytooth left.*missed 0\.4 \(ΔE00\).*value −0\.3 · hand ±2\.6/,
-        );
+        expect(words).toMatch(/closestWithin about 3\. A matchsteady · grainytooth left.*missed 0\.4 \(ΔE00\).*value −0\.3 · hand ±2\.6/);
     });
 
     it('says so where the paper is left bare, and has nothing to choose there', () => {

@@ -14,6 +14,7 @@ export const planRecipe = (more: Partial<PlanRecipe> = {}): PlanRecipe => ({
 
 export const sequencePass = (number: string, marks: SequencePass['marks'], more: Partial<SequencePass> = {}): SequencePass => ({
     finish: null,
+    care: null,
     pencil: { id: `Slipway/${number}`, line: 'Slipway', number, name: `Pencil ${number}`, binder: 'oil', assumed: [] },
     marks,
     words: `${number} over all of it lightly`,

@@ -7,7 +7,7 @@ namespace App\Http\Requests\Book;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Book\Practice\AskDrill;
-use KnottyPrism\Core\Book\Practice\Skill;
+use KnottyPrism\Core\Book\Practice\Drills\Skill;
 
 /** What somebody chose of a question. */
 final class AnswerRequest extends FormRequest
@@ -16,7 +16,7 @@ final class AnswerRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'skill' => ['required', Rule::enum(Skill::class)], 'difficulty' => ['required', 'integer', 'between:'.AskDrill::EASIEST.','.AskDrill::HARDEST], 'seed' => ['required', 'integer', 'min:1', 'max:2000000000'],
+            'skill' => ['required', Rule::in(Skill::values())], 'difficulty' => ['required', 'integer', 'between:'.AskDrill::EASIEST.','.AskDrill::HARDEST], 'seed' => ['required', 'integer', 'min:1', 'max:2000000000'],
             'choice' => ['required', 'integer', 'min:0', 'max:20'],
         ];
     }

@@ -15,7 +15,7 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Complements\Complement;
 
 /** Which pencil beneath settles another one down? */
-final class ComplementDrill
+final class ComplementDrill extends Skill
 {
     private const TRIES = 10;
 
@@ -32,7 +32,12 @@ final class ComplementDrill
     /** C*ab that a wrong one must leave more than the right one does. */
     private const CLEAR = 1.0;
 
-    public static function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
+    public function __construct()
+    {
+        parent::__construct('complement', 5, 'Look across the ring, then a little to the warm side: what lies straight across often turns green.');
+    }
+
+    public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
     {
         for ($try = 0; count($ground->pencils) > 2 && $try < self::TRIES; $try++) {
             $pencil = $ground->pencil($chance);

@@ -14,7 +14,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 
 /** Which base is it, and which way does it lean? Of a colour of the photo or of a pencil. */
-final class LeanDrill
+final class LeanDrill extends Skill
 {
     /** C*ab that a colour must have at least, by difficulty: the greyer, the harder. */
     private const CHROMA = [1 => 30.0, 2 => 22.0, 3 => 16.0, 4 => 10.0, 5 => 7.0];
@@ -25,7 +25,12 @@ final class LeanDrill
     /** Turned so far either way, degrees, it must still be called the same: at a border nobody is wrong. */
     private const CLEAR = 3.0;
 
-    public static function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
+    public function __construct()
+    {
+        parent::__construct('lean', 3, 'Name the base first; then ask which neighbour on the ring it would take a drop of.');
+    }
+
+    public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
     {
         $wanted = static fn (Lab $lab): bool => $lab->chroma() >= self::CHROMA[$difficulty] && self::isClear($lab);
         $found = $chance->between(0, 1) < 0.5 ? $ground->place($chance, $wanted) : null;

@@ -14,7 +14,7 @@ use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 
 /** From what lies there to a colour: with one pencil, at one pressure. */
-final class NextMoveDrill
+final class NextMoveDrill extends Skill
 {
     private const TRIES = 12;
 
@@ -29,7 +29,12 @@ final class NextMoveDrill
     /** Moves that others are chosen from. */
     private const LOOKED_AT = 24;
 
-    public static function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
+    public function __construct()
+    {
+        parent::__construct('next move', 7, 'Say what is wrong in one word, lighter, darker, greyer or another lean, and only then choose a pencil.');
+    }
+
+    public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
     {
         for ($try = 0; count($ground->pencils) > 1 && $try < self::TRIES; $try++) {
             $lies = [new Pass($ground->pencil($chance), 0.35)];

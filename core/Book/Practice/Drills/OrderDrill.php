@@ -12,7 +12,7 @@ use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Medium\Laying\Pass;
 
 /** Two passes lie there: which of them was laid first? */
-final class OrderDrill
+final class OrderDrill extends Skill
 {
     /** ΔE00 that the two orders lie apart at least, by difficulty. */
     private const APART = [1 => 10.0, 2 => 7.5, 3 => 5.5, 4 => 4.0, 5 => 2.5];
@@ -21,7 +21,12 @@ final class OrderDrill
 
     private const PRESSURES = [0.55, 0.8];
 
-    public static function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
+    public function __construct()
+    {
+        parent::__construct('order of two passes', 6, 'The upper pass speaks: the mix leans to whatever was laid last.');
+    }
+
+    public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
     {
         for ($try = 0; count($ground->pencils) > 1 && $try < self::TRIES; $try++) {
             [$one, $two] = [$ground->pencil($chance), $ground->pencil($chance)];

@@ -14,7 +14,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Temperature;
 
 /** Warm or cool? Of a colour of the photo, or of what a pencil lays. */
-final class WarmthDrill
+final class WarmthDrill extends Skill
 {
     /** C*ab between which its colour lies, by difficulty: near grey it is hard to tell. */
     private const CHROMA = [1 => [22.0, 200.0], 2 => [14.0, 200.0], 3 => [9.0, 40.0], 4 => [6.0, 20.0], 5 => [3.5, 11.0]];
@@ -24,7 +24,12 @@ final class WarmthDrill
 
     private const CHOICES = [Temperature::Warm, Temperature::Cool];
 
-    public static function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
+    public function __construct()
+    {
+        parent::__construct('warm or cool', 4, 'Hold it beside a neutral grey in your mind: what it leans to from there is its temperature.');
+    }
+
+    public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
     {
         $wanted = static function (Lab $lab) use ($difficulty): bool {
             [$least, $most] = self::CHROMA[$difficulty];

@@ -34,7 +34,16 @@ export function BesideThePhoto({ study, desk, work, onLook }: BesideThePhotoProp
     }
     if (work.beside === 'other' && current !== null) {
         const others = (drawer.data?.pencils ?? []).filter((p) => !desk.pencils.some((own) => own.id === p.id));
-        return <OtherPart step={current} pencils={desk.pencils} others={others} onClose={close} onMark={work.markOther} />;
+        return (
+            <OtherPart
+                step={current}
+                pencils={desk.pencils}
+                finishes={desk.finishes}
+                others={others}
+                onClose={close}
+                onMark={work.markOther}
+            />
+        );
     }
     return current === null ? (
         <Answer>{whyNothing(work.state)}</Answer>

@@ -50,7 +50,7 @@ export function LayOutPart({ session, of, onBegin }: LayOutPartProps) {
                 {session.tools.map((t) => (
                     <li key={t.pencil?.id ?? t.finish}>
                         <b>{t.pencil?.number ?? t.finish}</b>
-                        {t.pencil?.name ?? (t.finish === 'solvent' ? 'and a brush, a jar that closes, a rag' : '')}
+                        {t.pencil?.name ?? t.layOut}
                     </li>
                 ))}
             </ul>

@@ -23,12 +23,11 @@ const Part = styled.section`
 
 const MARKS = ['whisper', 'light', 'medium', 'firm', 'full'];
 
-/** What can be done besides laying a pencil. */
-const FINISHES = ['solvent', 'blender', 'tissue', 'lift'];
-
 interface OtherPartProps {
     step: DeskStep;
     pencils: Desk['pencils'];
+    /** What can be done besides laying a pencil. */
+    finishes: readonly string[];
     /** All others at hand. */
     others: readonly DrawerPencil[];
     onMark: (mark: NewDeskMark) => void;
@@ -36,7 +35,7 @@ interface OtherPartProps {
 }
 
 /** What was really laid, where that is not what stands here: the rest of the zone is found anew from what lies there. */
-export function OtherPart({ step, pencils, others, onMark, onClose }: OtherPartProps) {
+export function OtherPart({ step, pencils, finishes, others, onMark, onClose }: OtherPartProps) {
     const [tool, setTool] = useState(step.pencil?.id ?? step.finish ?? '');
     const [marks, setMarks] = useState<Record<string, string | null>>(() => ({ ...step.marks }));
     const laid = Object.fromEntries(Object.entries(marks).filter((e): e is [string, string] => e[1] !== null && e[1] !== ''));
@@ -44,7 +43,7 @@ export function OtherPart({ step, pencils, others, onMark, onClose }: OtherPartP
     return (
         <Part aria-label="Something else">
             <h2>What did you lay on “{step.zoneName}”?</h2>
-            <ToolChoice tool={tool} pencils={pencils} others={others} onTool={setTool} />
+            <ToolChoice tool={tool} pencils={pencils} finishes={finishes} others={others} onTool={setTool} />
             <MarksChoice step={step} marks={marks} onMarks={setMarks} />
             {nothing && <p role="alert">Say how hard, in at least one of them; what you left out altogether is “Skip”.</p>}
             <div>
@@ -73,11 +72,12 @@ export function OtherPart({ step, pencils, others, onMark, onClose }: OtherPartP
 interface ToolChoiceProps {
     tool: string;
     pencils: Desk['pencils'];
+    finishes: readonly string[];
     others: readonly DrawerPencil[];
     onTool: (tool: string) => void;
 }
 
-function ToolChoice({ tool, pencils, others, onTool }: ToolChoiceProps) {
+function ToolChoice({ tool, pencils, finishes, others, onTool }: ToolChoiceProps) {
     return (
         <label>
             With
@@ -90,7 +90,7 @@ function ToolChoice({ tool, pencils, others, onTool }: ToolChoiceProps) {
                     ))}
                 </optgroup>
                 <optgroup label="Other than a pencil">
-                    {FINISHES.map((f) => (
+                    {finishes.map((f) => (
                         <option key={f}>{f}</option>
                     ))}
                 </optgroup>

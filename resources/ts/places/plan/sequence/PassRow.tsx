@@ -130,7 +130,7 @@ export function PassRow({ zone, pass, marks, at, chosen, onChosen, lifted, onLif
                     </button>
                     <button type="button" aria-label={`Pass ${at + 1}: ${pass.words}`} onClick={() => onChosen(at, chosen.role)}>
                         <b>{pass.pencil?.number ?? pass.finish}</b> {pass.pencil?.name}
-                        <small>{pass.finish === 'solvent' ? 'open a window, no flame, follow the label' : pass.reason}</small>
+                        <small>{pass.care ?? pass.reason}</small>
                     </button>
                 </span>
             </th>

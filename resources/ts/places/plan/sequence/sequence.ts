@@ -58,6 +58,7 @@ export function drafted(shown: readonly SequencePass[], draft: readonly Pass[], 
         const pencil = pencils.find((p) => p.id === pass.tool) ?? shown.find((p) => p.pencil?.id === pass.tool)?.pencil ?? null;
         return {
             finish: pencil === null ? pass.tool : null,
+            care: null,
             pencil,
             marks: pass.marks,
             words: pencil?.number ?? pass.tool,

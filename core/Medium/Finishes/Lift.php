@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Medium\Finishes;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 
 /** A kneaded eraser takes a share of the newest film. */
-final class Lifting
+final class Lift extends Finish
 {
     /** Share of the newest film that one pressing of a kneaded eraser takes from a surface that is not slick. */
     private const SHARE = 0.40;
@@ -15,8 +15,13 @@ final class Lifting
     /** How deep an eraser reaches, film units. */
     private const REACH = 0.6;
 
+    public function __construct()
+    {
+        parent::__construct('lift', 4, 'a kneaded eraser, pressed and lifted', 600.0, lifts: true);
+    }
+
     /** Takes film from the top down, as far as the eraser reaches; burnished film holds on. */
-    public static function onto(Sheet $sheet): void
+    protected function onto(Sheet $sheet): void
     {
         $deposits = $sheet->deposits;
         foreach ($sheet->fill as $m => $fill) {

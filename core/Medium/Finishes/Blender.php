@@ -9,7 +9,7 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Pencil\Binder;
 
 /** A colourless blender, pressed: it mixes less than solvent, crushes the tooth and leaves it slick. */
-final class BlenderPass
+final class Blender extends Finish
 {
     private const MIXES = 0.35;
 
@@ -17,7 +17,12 @@ final class BlenderPass
 
     private const PRESSURE = 0.85;
 
-    public static function onto(Sheet $sheet): void
+    public function __construct()
+    {
+        parent::__construct('blender', 2, 'the blender, dull', 600.0, seals: true);
+    }
+
+    protected function onto(Sheet $sheet): void
     {
         MixFilms::within($sheet, self::MIXES, self::EVENS);
         LayPass::crush($sheet, self::PRESSURE);
