@@ -30,6 +30,7 @@ use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Regrade;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -57,7 +58,7 @@ final class PlanEdits
         $target = ['zone' => self::ZONE, 'role' => self::ROLE];
 
         return match ($kind) {
-            'school' => ['zone' => self::ZONE, 'settings' => ['present', 'nullable', 'array', 'max:7'], 'settings.*' => ['string', 'max:60']],
+            'school' => ['zone' => self::ZONE, 'settings' => ['present', 'nullable', 'array', 'max:'.count(School::ways())], 'settings.*' => ['string', 'max:60']],
             'mode' => ['mode' => ['required', Rule::enum(Mode::class)]],
             'pencils' => ['count' => ['present', 'nullable', 'integer']],
             'lock' => ['pencil' => ['required', 'string', 'max:130'], 'how' => ['required', 'in:in,out,free']],

@@ -60,7 +60,7 @@ final readonly class ChoosePalette
         $barred = array_filter($this->hand->pencils, function (Pencil $p) use ($school): bool {
             $character = Character::of($p);
 
-            return ! in_array($p->id(), $this->settings->keep, true) && (($school->darks === Darks::NeverBlack && $character->isBlack()) || ($school->lights === Lights::ReservePaper && $character->isWhite()));
+            return ! in_array($p->id(), $this->settings->keep, true) && (($school->of(Darks::class) === Darks::NeverBlack && $character->isBlack()) || ($school->of(Lights::class) === Lights::ReservePaper && $character->isWhite()));
         });
         $left = $this->hand->without(Pencil::identifiers(array_values($barred)));
 

@@ -16,6 +16,7 @@ use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
 use KnottyPrism\Core\Recipe\School\Beneath;
 use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\School\Neutralising;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
@@ -60,7 +61,7 @@ final class FindSequences
         $this->moves = $this->kit->moves ?? $moves;
         OutOfRange::check('the number of pencils that may be used', count($this->moves->pencils), 1, 1000);
         $this->complements = new ComplementTable($this->moves->pencils, $paper);
-        $this->neutralisers = new Neutralisers($this->moves, $this->complements, $school->neutralising);
+        $this->neutralisers = new Neutralisers($this->moves, $this->complements, $school->of(Neutralising::class));
     }
 
     /**
@@ -83,7 +84,7 @@ final class FindSequences
     {
         OutOfRange::check('the number of passes', $mostPasses, 1, 8);
         $main = Shade::main($shades)->target;
-        $beneath = $this->school->beneath === Beneath::Complement ? $this->neutralisers->of($main) : [];
+        $beneath = $this->school->of(Beneath::class) === Beneath::Complement ? $this->neutralisers->of($main) : [];
         // A large drawer is shortened to what serves this area; what an answer may begin with is kept.
         $wanted = $beneath === [] && count($this->moves->pencils) > self::LENGTH ? $this->neutralisers->of($main) : $beneath;
         $kit = $this->kitFor($shades, $wanted);
@@ -165,7 +166,7 @@ final class FindSequences
     private function craft(array $run): Craft
     {
         $main = Shade::main($run);
-        $beneath = $this->school->beneath === Beneath::Complement ? $this->neutralisers->of($main->target) : [];
+        $beneath = $this->school->of(Beneath::class) === Beneath::Complement ? $this->neutralisers->of($main->target) : [];
 
         return new Craft($this->school, $this->moves, $run, array_map(fn (Shade $s): Rules => new Rules($this->school, $this->moves, $s->target, $beneath), $run), (int) array_search($main, $run, true));
     }

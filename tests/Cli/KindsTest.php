@@ -144,3 +144,61 @@ it('takes a new drill in by one file', function () {
     expect($process->getErrorOutput())->toBe('')->and($told['question'])->toBe('Is this grey?')->and($told['door'])->toBeTrue()
         ->and(array_slice($told['told'], -2))->toBe(['next move', 'grey or not']);
 });
+
+it('takes a new setting of the method in by one file', function () {
+    $project = projectWith(['core/Recipe/School/Strokes.php' => <<<'PHP'
+        <?php
+
+        declare(strict_types=1);
+
+        namespace KnottyPrism\Core\Recipe\School;
+
+        /** Which way strokes run. */
+        enum Strokes: string implements Setting
+        {
+            case Free = 'free';
+            case Circles = 'circles';
+
+            public static function name(): string
+            {
+                return 'strokes';
+            }
+
+            public static function place(): int
+            {
+                return 9;
+            }
+
+            public static function title(): string
+            {
+                return 'Strokes';
+            }
+
+            public function why(): string
+            {
+                return 'Small circles leave no lines.';
+            }
+        }
+        PHP]);
+    $match = static function (string $school) use ($project): Process {
+        $process = new Process(["$project/prism", 'match', '--drawer', demoDrawer(), '--target', '#7a6a58', '--count', '1', '--max-passes', '2', '--school', $school], $project, timeout: 60);
+        $process->run();
+
+        return $process;
+    };
+    expect($match('strokes=circles')->getErrorOutput())->toBe('')
+        ->and($match('strokes=zigzag')->getErrorOutput())->toContain('free, circles')
+        ->and($match('mood=good')->getErrorOutput())->toContain('palette=…, strokes=…');
+    $process = new Process(['php', '-r', <<<'PHP'
+        require 'vendor/autoload.php';
+        use KnottyPrism\Core\Recipe\School\{School, Strokes};
+        $ways = (new ReflectionMethod(App\Answers\PlanAnswers::class, 'ways'))->invoke(null);
+        echo json_encode([
+            'told' => json_encode($ways), 'chosen' => School::ofSettings(['strokes=circles'])->of(Strokes::class)->why(), 'written' => School::ofSettings(['strokes=circles', 'darks=never-black'])->settings(),
+        ]);
+        PHP], $project);
+    $process->run();
+    $told = json_decode($process->getOutput(), true);
+    expect($process->getErrorOutput())->toBe('')->and($told['told'])->toContain('Small circles leave no lines.')
+        ->and($told['chosen'])->toBe('Small circles leave no lines.')->and($told['written'])->toBe(['darks=never-black', 'strokes=circles']);
+});

@@ -14,6 +14,16 @@ enum Beneath: string implements Setting
     case DarkCool = 'dark-cool';
     case NeutralGrey = 'neutral-grey';
 
+    public static function name(): string
+    {
+        return 'beneath';
+    }
+
+    public static function place(): int
+    {
+        return 2;
+    }
+
     public static function title(): string
     {
         return 'Beneath the colour';

@@ -11,6 +11,16 @@ enum Darks: string implements Setting
     case BlackLast = 'black-last';
     case NeverBlack = 'never-black';
 
+    public static function name(): string
+    {
+        return 'darks';
+    }
+
+    public static function place(): int
+    {
+        return 3;
+    }
+
     public static function title(): string
     {
         return 'Darks';

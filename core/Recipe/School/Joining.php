@@ -14,6 +14,16 @@ enum Joining: string implements Setting
     case LightPencil = 'light-pencil';
     case Tissue = 'tissue';
 
+    public static function name(): string
+    {
+        return 'joining';
+    }
+
+    public static function place(): int
+    {
+        return 6;
+    }
+
     public static function title(): string
     {
         return 'Joining';

@@ -13,6 +13,16 @@ enum Lights: string implements Setting
     case WhiteLast = 'white-last';
     case Lift = 'lift';
 
+    public static function name(): string
+    {
+        return 'lights';
+    }
+
+    public static function place(): int
+    {
+        return 4;
+    }
+
     public static function title(): string
     {
         return 'Lights';

@@ -10,6 +10,16 @@ enum Neutralising: string implements Setting
     case Computed = 'computed';
     case Traditional = 'traditional';
 
+    public static function name(): string
+    {
+        return 'neutralising';
+    }
+
+    public static function place(): int
+    {
+        return 5;
+    }
+
     public static function title(): string
     {
         return 'Neutralising';

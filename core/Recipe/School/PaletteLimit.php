@@ -14,6 +14,16 @@ enum PaletteLimit: string implements Setting
     case AtMost12 = 'at-most-12';
     case ExactlyThree = 'exactly-three';
 
+    public static function name(): string
+    {
+        return 'palette';
+    }
+
+    public static function place(): int
+    {
+        return 7;
+    }
+
     public static function title(): string
     {
         return 'How many pencils';

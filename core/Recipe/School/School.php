@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\School;
 
 use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Kinds\Found;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 
 /**
@@ -13,41 +14,43 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
  */
 final readonly class School
 {
-    /** @var array<string, class-string<Setting>> by the name in which a setting is written */
-    private const SETTINGS = [
-        'values' => ValueOrder::class,
-        'beneath' => Beneath::class,
-        'darks' => Darks::class,
-        'lights' => Lights::class,
-        'neutralising' => Neutralising::class,
-        'joining' => Joining::class,
-        'palette' => PaletteLimit::class,
-    ];
-
     /** What a new study begins with: a way of working with an opinion, which every setting can be loosened from. */
     private const OPINION = ['values=light-to-dark', 'darks=black-last', 'lights=reserve-paper', 'neutralising=computed'];
 
-    private function __construct(
-        public ValueOrder $values,
-        public Beneath $beneath,
-        public Darks $darks,
-        public Lights $lights,
-        public Neutralising $neutralising,
-        public Joining $joining,
-        public PaletteLimit $palette,
-    ) {
+    /** @param  array<string, Setting>  $chosen  by name */
+    private function __construct(private array $chosen)
+    {
     }
 
-    /** @return array<string, class-string<Setting>> */
+    /**
+     * @template S of Setting
+     *
+     * @param  class-string<S>  $setting
+     * @return S what is chosen of it
+     */
+    public function of(string $setting): Setting
+    {
+        /** @var S */
+        return $this->chosen[$setting::name()];
+    }
+
+    /** @return array<string, class-string<Setting>> by name, in their order */
     public static function ways(): array
     {
-        return self::SETTINGS;
+        static $ways = null;
+        if ($ways === null) {
+            $found = Found::enums(Setting::class, __DIR__);
+            usort($found, static fn (string $a, string $b): int => $a::place() <=> $b::place());
+            $ways = array_combine(array_map(static fn (string $setting): string => $setting::name(), $found), $found);
+        }
+
+        return $ways;
     }
 
     /** @return array<string, list<string>> what may be chosen, by setting; the first choice leaves the search free */
     public static function choices(): array
     {
-        return array_map(static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()), self::SETTINGS);
+        return array_map(static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()), self::ways());
     }
 
     public static function opinion(): self
@@ -80,22 +83,14 @@ final readonly class School
             $chosen[$name] = $choice;
         }
 
-        return new self(
-            ValueOrder::from($chosen['values']),
-            Beneath::from($chosen['beneath']),
-            Darks::from($chosen['darks']),
-            Lights::from($chosen['lights']),
-            Neutralising::from($chosen['neutralising']),
-            Joining::from($chosen['joining']),
-            PaletteLimit::from($chosen['palette']),
-        );
+        return new self(array_combine(array_keys($choices), array_map(static fn (string $setting, string $choice): Setting => $setting::from($choice), self::ways(), $chosen)));
     }
 
     /** @return list<string> the settings that differ from free, as {@see self::ofSettings()} reads them */
     public function settings(): array
     {
         $settings = [];
-        foreach ($this->chosen() as $name => $choice) {
+        foreach ($this->chosen as $name => $choice) {
             if ($choice !== $choice::cases()[0]) {
                 $settings[] = "$name=$choice->value";
             }
@@ -104,33 +99,27 @@ final readonly class School
         return $settings;
     }
 
-    /** @return array<string, Setting> by name */
-    private function chosen(): array
-    {
-        return ['values' => $this->values, 'beneath' => $this->beneath, 'darks' => $this->darks, 'lights' => $this->lights, 'neutralising' => $this->neutralising, 'joining' => $this->joining, 'palette' => $this->palette];
-    }
-
     /** What every recipe ends with, whatever its colour; lights may end otherwise, as the rules of the search say. */
     public function finish(): ?Finish
     {
-        return Finish::tryFrom($this->joining->value);
+        return Finish::tryFrom($this->of(Joining::class)->value);
     }
 
     /** The firmest pressure allowed, 0–1. */
     public function mostPressure(): float
     {
-        return $this->joining === Joining::LightCoats ? 0.55 : 1.0;
+        return $this->of(Joining::class) === Joining::LightCoats ? 0.55 : 1.0;
     }
 
     /** How much grain counts, of what it does for the surface of a thing: who draws in light coats alone wants the paper to show. */
     public function grainCounts(): float
     {
-        return $this->joining === Joining::LightCoats ? 0.2 : 1.0;
+        return $this->of(Joining::class) === Joining::LightCoats ? 0.2 : 1.0;
     }
 
     /** How many pencils a whole picture may use; null for the whole drawer. */
     public function mostPencils(): ?int
     {
-        return $this->palette->most();
+        return $this->of(PaletteLimit::class)->most();
     }
 }

@@ -12,6 +12,16 @@ enum ValueOrder: string implements Setting
     case DarkToLight = 'dark-to-light';
     case FormFirst = 'form-first';
 
+    public static function name(): string
+    {
+        return 'values';
+    }
+
+    public static function place(): int
+    {
+        return 1;
+    }
+
     public static function title(): string
     {
         return 'Order of value';

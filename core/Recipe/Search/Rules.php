@@ -60,7 +60,7 @@ final readonly class Rules
         $this->usable = array_map($this->mayBeUsed(...), $characters);
         $this->follows = array_map(fn (Character $below): array => array_map(fn (Character $above): bool => $this->mayFollow($below, $above), $characters), $characters);
         $this->begins = array_map(fn (Character $c, bool $usable): bool => $usable && $this->mayLieFirst($c, in_array($c->pencil, $neutralisers, true)), $characters, $this->usable);
-        $this->finish = $school->lights === Lights::Lift && $this->isLight() ? Lift::it() : $school->finish();
+        $this->finish = $school->of(Lights::class) === Lights::Lift && $this->isLight() ? Lift::it() : $school->finish();
     }
 
     /** Whether the school's order lets one pencil lie over another, wherever both may be used. */
@@ -78,7 +78,7 @@ final readonly class Rules
     /** Whether something must lie beneath the local colour, so that one pencil is not enough. */
     public function wantsBeneath(): bool
     {
-        return ! in_array($this->school->beneath, [Beneath::Any, Beneath::Nothing], true);
+        return ! in_array($this->school->of(Beneath::class), [Beneath::Any, Beneath::Nothing], true);
     }
 
     /** Whether pencils face the local colour on the artist's wheel, and are strong enough to neutralise it. */
@@ -95,15 +95,15 @@ final readonly class Rules
     private function mayBeUsed(Character $c): bool
     {
         return ! match (true) {
-            $c->isBlack() => $this->school->darks === Darks::NeverBlack || ($this->school->darks === Darks::BlackLast && $this->target->l >= self::ACCENT_BELOW),
-            $c->isWhite() => $this->school->lights === Lights::ReservePaper,
+            $c->isBlack() => $this->school->of(Darks::class) === Darks::NeverBlack || ($this->school->of(Darks::class) === Darks::BlackLast && $this->target->l >= self::ACCENT_BELOW),
+            $c->isWhite() => $this->school->of(Lights::class) === Lights::ReservePaper,
             default => false,
         };
     }
 
     private function mayFollow(Character $below, Character $above): bool
     {
-        $inOrder = match ($this->school->values) {
+        $inOrder = match ($this->school->of(ValueOrder::class)) {
             ValueOrder::LightToDark => $above->heavy->l <= $below->heavy->l + self::VALUE_SLACK,
             ValueOrder::DarkToLight => $above->heavy->l >= $below->heavy->l - self::VALUE_SLACK,
             ValueOrder::FormFirst => $below->isForm() || ! $above->isForm(),
@@ -111,15 +111,15 @@ final readonly class Rules
         };
 
         return $inOrder
-            && ! ($this->school->darks === Darks::BlackLast && $below->isBlack())
-            && ! ($this->school->lights === Lights::WhiteLast && $below->isWhite());
+            && ! ($this->school->of(Darks::class) === Darks::BlackLast && $below->isBlack())
+            && ! ($this->school->of(Lights::class) === Lights::WhiteLast && $below->isWhite());
     }
 
     private function mayLieFirst(Character $c, bool $neutralises): bool
     {
         $local = Oklch::ofLab($this->target);
         $apart = ArtistWheel::apart($local->hueDegrees, $c->hue->hueDegrees);
-        $beneath = match ($this->school->beneath) {
+        $beneath = match ($this->school->of(Beneath::class)) {
             Beneath::Nothing => $local->chroma < self::HUELESS ? ! $c->isDarkCool() : $c->family->isChromatic() && $apart <= self::LOCAL,
             Beneath::Complement => $neutralises,
             Beneath::SplitComplement => $c->hue->chroma >= self::WEAK && $apart >= self::SPLIT[0] && $apart <= self::SPLIT[1],
@@ -127,8 +127,8 @@ final readonly class Rules
             Beneath::NeutralGrey => $c->isGrey(),
             default => true,
         };
-        $light = $this->school->lights !== Lights::PaleFirst || ! $this->isLight() || $c->isPale();
+        $light = $this->school->of(Lights::class) !== Lights::PaleFirst || ! $this->isLight() || $c->isPale();
 
-        return $beneath && $light && ! ($this->school->values === ValueOrder::FormFirst && $this->school->beneath === Beneath::Any && ! $this->isLight() && ! $c->isForm());
+        return $beneath && $light && ! ($this->school->of(ValueOrder::class) === ValueOrder::FormFirst && $this->school->of(Beneath::class) === Beneath::Any && ! $this->isLight() && ! $c->isForm());
     }
 }

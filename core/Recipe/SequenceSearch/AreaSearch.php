@@ -190,7 +190,7 @@ final class AreaSearch
     private function complementBeneath(): ?Node
     {
         $surest = $this->found()->surest;
-        if ($surest === null || $surest->run->pencils === [] || $this->school->beneath !== Beneath::Any || $this->ground->mostPasses < 2) {
+        if ($surest === null || $surest->run->pencils === [] || $this->school->of(Beneath::class) !== Beneath::Any || $this->ground->mostPasses < 2) {
             return null;
         }
         $pencils = $this->kit->moves->pencils;

@@ -53,6 +53,9 @@ final readonly class Craft
     /** @var list<bool> by pencil */
     private array $pale;
 
+    /** Whether no pass is firmer than medium. */
+    private bool $keepsLight;
+
     /** Whether the school ends with a pale pencil that burnishes all. */
     public bool $endsPale;
 
@@ -65,10 +68,10 @@ final readonly class Craft
      * @param  int  $main  the shade whose local colour the school speaks of
      * @param  ?list<int>  $firsts  pencils with which a run is to begin; null for all that the school begins with
      */
-    public function __construct(private School $school, Moves $moves, array $shades, public array $rules, private int $main, ?array $firsts = null)
+    public function __construct(School $school, Moves $moves, array $shades, public array $rules, private int $main, ?array $firsts = null)
     {
         $paper = Lab::ofReflectance($moves->paper->reflectance);
-        $reserves = $school->lights === Lights::PaleFirst;
+        $reserves = $school->of(Lights::class) === Lights::PaleFirst;
         $coats = [];
         foreach ($shades as $shade) {
             $apart = $shade->target->deltaE00($paper);
@@ -83,11 +86,11 @@ final readonly class Craft
         $shows = $closes = $pale = [];
         foreach ($moves->characters() as $character) {
             $shows[] = $reserves || $character->heavy->deltaE00($paper) > self::PAPER_COLOURED;
-            $closes[] = ($school->darks === Darks::BlackLast && $character->isBlack()) || ($school->lights === Lights::WhiteLast && $character->isWhite());
+            $closes[] = ($school->of(Darks::class) === Darks::BlackLast && $character->isBlack()) || ($school->of(Lights::class) === Lights::WhiteLast && $character->isWhite());
             $pale[] = $character->isPale();
         }
         [$this->shows, $this->closes, $this->pale] = [$shows, $closes, $pale];
-        $this->endsPale = $school->joining === Joining::LightPencil;
+        [$this->keepsLight, $this->endsPale] = array_map(static fn (Joining $end): bool => $school->of(Joining::class) === $end, [Joining::LightCoats, Joining::LightPencil]);
         $begins = $this->beginners();
         $this->begins = $firsts === null ? $begins : array_map(static fn (bool $may, int $pencil): bool => $may && in_array($pencil, $firsts, true), $begins, array_keys($begins));
     }
@@ -106,7 +109,7 @@ final readonly class Craft
     public function follows(int $shade, array $marks, int $mark): bool
     {
         $n = count($marks);
-        if ($n >= $this->coats[$shade] || ($mark > self::MEDIUM && $this->school->joining === Joining::LightCoats)) {
+        if ($n >= $this->coats[$shade] || ($mark > self::MEDIUM && $this->keepsLight)) {
             return false;
         }
         if ($n === 0) {

@@ -29,6 +29,8 @@ use KnottyPrism\Core\Picture\Preview\ErrorMap;
 use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Reasons;
 use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\School\Darks;
+use KnottyPrism\Core\Recipe\School\Joining as JoinedBy;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
@@ -55,7 +57,7 @@ it('keeps every decision through JSON, and forgets what was taken back', functio
     $sheet = (new PlanSheet(new PlanSettings([0 => ['darks=never-black'], 3 => ['joining=solvent']], Mode::ValueFirst, 6, ['Slipway/624'], ['Foghorn/F90'], [0 => 'blue', 2 => 'as seen'])))
         ->withNote(3, Role::Mid, new TargetNote('Slipway/624@0.55'))->withNote(3, Role::Dark, (new TargetNote)->overruling('bloom', 'I fix it'));
     $back = PlanSheet::ofArray(json_decode((string) json_encode($sheet->toArray()), true));
-    expect($back)->toEqual($sheet)->and($back->note(3, Role::Dark)->overruled)->toBe(['bloom' => 'I fix it'])->and($back->settings->schoolOf(3)->joining->value)->toBe('solvent')->and($back->settings->schoolOf(9)->darks->value)->toBe('never-black')
+    expect($back)->toEqual($sheet)->and($back->note(3, Role::Dark)->overruled)->toBe(['bloom' => 'I fix it'])->and($back->settings->schoolOf(3)->of(JoinedBy::class)->value)->toBe('solvent')->and($back->settings->schoolOf(9)->of(Darks::class)->value)->toBe('never-black')
         ->and($back->settings->recolourOf(2)->hue)->toBe('as seen')->and($back->settings->recolourOf(5)->hue)->toBe('blue');
     $plain = $back->withNote(3, Role::Mid, $back->note(3, Role::Mid)->withStack(null))->withNote(3, Role::Dark, $back->note(3, Role::Dark)->overruling('bloom', null));
     expect($plain->notes)->toBe([])->and(fn () => new PlanSettings(pencils: 0))->toBeRefused('number of pencils')->and(fn () => new PlanSettings([0 => ['moods=blue']]))->toBeRefused('school setting')
