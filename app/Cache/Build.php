@@ -16,7 +16,7 @@ final class Build
         return self::named('whole');
     }
 
-    /** @return string of the core alone: what was planned stays when only the application changes */
+    /** @return string of the core alone, which is all that atlases follow from */
     public static function core(): string
     {
         return self::named('core');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
-use App\Cache\Build;
 use App\Models\Study;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -109,9 +108,10 @@ final readonly class PlanGround
         return $this->key('zone', $s->mode->value, $s->schoolOf($wishes[0]->zone)->settings(), $palette->hand, $palette->base, array_map(static fn (Wish $w): array => [$w->role->value, ...self::rounded($w), round($w->weight, 4), $w->grainCounts], $wishes));
     }
 
+    /** Not of the build: what was planned for a drawing stays hers when the application is brought up to date; how it is judged is worked out anew. */
     private function key(mixed ...$parts): string
     {
-        return md5(json_encode([Build::core(), $this->fingerprint, $this->paper->key(), ...$parts], JSON_THROW_ON_ERROR));
+        return md5(json_encode([$this->fingerprint, $this->paper->key(), ...$parts], JSON_THROW_ON_ERROR));
     }
 
     /** @return list<float> */

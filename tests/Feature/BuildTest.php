@@ -41,3 +41,12 @@ it('works out again what other code has worked out, and once what its own has', 
     config(['build' => $own]);
     expect([$ask(), $atlases->fetch('atlas')])->toBe([1, 'packed']);
 });
+
+it('leaves a plan as it was planned when the application is brought up to date, and judges it again', function () {
+    $base = '/api/studies/'.pictureOf($this)->id.'/plan';
+    $this->postJson("$base/run")->assertAccepted();
+    $before = $this->getJson($base)->json();
+    config(['build' => ['core' => 'fedcba9876543210', 'whole' => '0123456789abcdef']]);
+    $after = $this->getJson($base)->json();
+    expect($before['waiting'])->toBe(0)->and($after['waiting'])->toBe(0)->and($after['zones'])->toEqual($before['zones']);
+});
