@@ -50,7 +50,7 @@ it('knows when the tooth is full', function () {
     $done = 'black@1.00 black@1.00 black@1.00 black@1.00 black@1.00 black@1.00';
     $found = seenOn(Pencils::stack($done));
     $move = moveFor($done, $found, new Lab(5.0, 10.0, -25.0));
-    expect($move->toothUsed)->toBeGreaterThan(0.97)->and($move->step === null || $move->step === Lift::it())->toBeTrue();
+    expect($move->toothUsed)->toBeGreaterThan(0.97)->and($move->step)->toBeNull();
 });
 
 it('reaches for a pencil that lies beside the drawing before it fetches one that is hardly better', function () {
