@@ -13,7 +13,7 @@ final class House
     /** Rooms of the core, lowest first; a room uses only rooms on lower floors. */
     private const FLOORS = ['Error' => 0, 'Kinds' => 0, 'Colour' => 1, 'Medium' => 2, 'Drawer' => 3, 'Photo' => 3, 'Recipe' => 4, 'Picture' => 5, 'Desk' => 6, 'Chart' => 6, 'Book' => 7, 'Formats' => 8];
 
-    private const INPUT_OR_OUTPUT = ['file_get_contents', 'file_put_contents', 'time', 'date', 'microtime', 'hrtime', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'shuffle', 'array_rand', 'uniqid', 'getenv', 'sleep', 'usleep'];
+    private const INPUT_OR_OUTPUT = ['file_get_contents', 'file_put_contents', 'scandir', 'glob', 'opendir', 'time', 'date', 'microtime', 'hrtime', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'shuffle', 'array_rand', 'uniqid', 'getenv', 'sleep', 'usleep'];
 
     private const DEBUGGING = ['dd', 'dump', 'ray', 'var_dump', 'print_r', 'var_export', 'debug_zval_refcount'];
 
@@ -45,7 +45,10 @@ final class House
         // A stream in memory is no file.
         $opened = $this->sources->found('core', Node\Expr\FuncCall::class, static fn (Node\Expr\FuncCall $call): ?string => (string) ($call->name instanceof Node\Name ? $call->name : '') === 'fopen' && ! str_starts_with((string) ($call->args[0]->value->value ?? ''), 'php://') ? 'fopen()' : null);
 
-        return [...$outputs, ...$opened, ...$this->sources->calls('core', self::INPUT_OR_OUTPUT)];
+        $calls = $this->sources->calls('core', self::INPUT_OR_OUTPUT);
+
+        // What there is of a kind is found in its folder, there and nowhere else.
+        return [...$outputs, ...$opened, ...array_values(array_diff($calls, ['core/Kinds/Found.php: scandir()']))];
     }
 
     /** @return list<string> */

@@ -53,6 +53,7 @@ function counterExamples(): array
         'inputAndOutputInCore' => [
             ['core/Medium/Made.php' => $class("$core\\Medium", 'public function a(): int { return time(); }')],
             ['core/Medium/Made.php' => $class("$core\\Medium", 'public function a(): void { echo 1; }')],
+            ['core/Medium/Made.php' => $class("$core\\Medium", 'public function a(): mixed { return scandir("/etc"); }')],
             ['core/Formats/Made.php' => $class("$core\\Formats", 'public function a(): mixed { return fopen("/etc/hostname", "r"); }')],
         ],
         'debugging' => [['app/Plans/Made.php' => $class('App\Plans', 'public function a(): void { dd(1); }')], ['core/Made.php' => $class($core, 'public function a(): void { \var_dump(1); }')]],
