@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Answers\KeptRecipeAnswers;
 use App\Answers\RecipeAnswers;
+use App\Cache\Build;
 use App\Models\KeptRecipe;
 use App\Models\PencilRow;
 use App\Models\Photo;
@@ -45,7 +46,7 @@ it('answers the same question from the cache, and asks anew when the drawer or t
     $lab = Lab::ofHex('#6e8f7c');
     $written = 0;
     Event::listen(KeyWritten::class, static function (KeyWritten $event) use (&$written): void {
-        $written += (int) str_starts_with($event->key, 'recipes/');
+        $written += (int) str_starts_with($event->key, Build::whole().'/recipes/');
     });
     $counts = [];
     foreach ([fn () => null, fn () => null, fn () => $study->paper = 'black', fn () => $user->pencils()->where('number', '735')->update(['stock' => 'not owned'])] as $change) {
