@@ -39,7 +39,7 @@ $planned = static function (string $name, WorkingHabits $habits): WorkPlan {
         [$names[$number], $lightness[$number], $whites[$number]] = [$zone->name, isset($zone->targets['mid']) ? $zone->targets['mid']->l : 50.0, $zone->keptWhite];
     }
     $zones = DeskZones::of($plan->map->labels, $wide, $high, $names, $lightness, $whites);
-    foreach ($plan->zones as $number => $answer) {
+    foreach ($plan->answers() as $number => $answer) {
         $shades = $answer->shades();
         $steps[$number] = ZoneSteps::of($zones[$number], WorkPass::all($answer->sequence), array_map(static fn (Shade $s): float => $s->weight, $shades), array_map(static fn (Shade $s): bool => $s->touch, $shades), $habits);
     }

@@ -52,7 +52,7 @@ function search(RecipePlanner $planner, array $hexes): array
     foreach ($hexes as $hex) {
         $target = Lab::ofHex($hex);
         [$times[]] = Table::times(1, function () use ($planner, $target, &$surest): void {
-            $surest[] = $planner->recipesFor($target)[0]->colourError();
+            $surest[] = $planner->recipesFor($target)[0]->answer->colourError();
         });
         $single[] = $planner->nearestSingle($target)->colourError();
     }

@@ -59,7 +59,7 @@ foreach ([24 => $demo, 60 => Shelf::of(60), 119 => Shelf::of(119)] as $count => 
 $planner = new RecipePlanner($demo, $paper, School::free(), $shelf);
 $plan = $planWith($demo);
 $find = new FindSequences($demo, $paper, School::free(), $shelf);
-Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => $find->for(array_values($plan->zones[1]->shades()) ?: throw new LogicException)), 's', 'under 1', 2);
+Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => $find->for(array_values($plan->zones[1]->answer->shades()) ?: throw new LogicException)), 's', 'under 1', 2);
 
 $large = photo('morning', 1154);
 $preview = new Preview($plan->paper, $plan->map->labels, $grid, DrawnZone::all($plan));
@@ -73,8 +73,10 @@ foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
     $atlas = Atlas::of($moves);
     $costs = new SetCosts;
     $search = new PaletteSearch($costs, count($moves->pencils));
-    foreach ($plan->targets as $target) {
-        $costs->add(new SetForecast($moves, $atlas, $target->fitted), $target->weight);
+    foreach ($plan->answers() as $answer) {
+        foreach ($answer->shades() as $shade) {
+            $costs->add(new SetForecast($moves, $atlas, $shade->target), $shade->weight);
+        }
     }
     $best = [];
     $times = Table::times(1, static function () use (&$best, $search, $choose): void {
@@ -105,7 +107,7 @@ foreach (['morning', 'evening'] as $light) {
     mt_srand(6);
     for ($n = 0; $n < 120; $n++) {
         $target = $tone->fitted($pixels->lab(mt_rand(0, $pixels->count() - 1)));
-        $surest[] = $planner->recipesFor($target, 5, 1)[0]->colourError();
+        $surest[] = $planner->recipesFor($target, 5, 1)[0]->answer->colourError();
         $single[] = $planner->nearestSingle($target)->colourError();
     }
     printf("%-58s %12.2f %12.2f\n", "$light: error of the colour on paper, of the surest, median and p90", Table::quantile($surest, 0.5), Table::quantile($surest, 0.9));

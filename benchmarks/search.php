@@ -40,11 +40,11 @@ const ZONES_EACH = 25;
 function inManyHands(Recipe $recipe, Paper $paper): float
 {
     $normal = static fn (): float => sqrt(-2 * log(mt_rand(1, mt_getrandmax()) / mt_getrandmax())) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
-    $intended = $recipe->prediction->lab();
+    $intended = $recipe->outcome()->lab;
     $sum = 0.0;
     for ($n = 0; $n < 500; $n++) {
         $sheet = new Sheet($paper);
-        foreach ($recipe->stack->passes() as $pass) {
+        foreach ($recipe->stack()->passes() as $pass) {
             LayPass::onto($sheet, $pass->pencil, max(0.05, min(1.0, $pass->pressure + Steadiness::PRESSURE_DEVIATION * $normal())), max(0.1, 1 + Steadiness::LAYDOWN_DEVIATION * $normal()));
         }
         $sum += $intended->deltaE00(Lab::ofReflectance($sheet->meanReflectance())) ** 2;
@@ -90,8 +90,8 @@ $planner = new RecipePlanner($all, $paper, School::free());
 $ratios = [];
 for ($n = 0; $n < 40; $n++) {
     foreach ($planner->recipesFor(new Lab(mt_rand(20, 90), mt_rand(-25, 35), mt_rand(-30, 45))) as $recipe) {
-        if ($recipe->stack->steps !== []) {
-            $ratios[] = $recipe->prediction->steadiness / inManyHands($recipe, $paper);
+        if ($recipe->stack()->steps !== []) {
+            $ratios[] = $recipe->outcome()->sway() / inManyHands($recipe, $paper);
         }
     }
 }

@@ -61,7 +61,7 @@ foreach ($pictures as $name => $grid) {
     printf(
         "%-16s %-26s %3d passes (%.0f, %.0f pencils; %2d) %4.2f / %4.2f %6s   %4.2f / %4.2f %+4.0f %%   %.1f s\n",
         $name, $separate === null ? '' : sprintf('%4d passes %4.2f / %4.2f', ...$separate), $free->passes(),
-        $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->passes), $free->zones)), $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->pencils()), $free->zones)), count($free->palette()),
+        $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->passes), $free->answers())), $mid(array_map(static fn (SequenceAnswer $a): int => count($a->sequence->pencils()), $free->answers())), count($free->palette()),
         $free->errorInHand(), $free->colourError(), $ratio === null ? '' : sprintf('%+4.0f %%', 100 * ($ratio - 1)), $opinion->errorInHand(), $opinion->colourError(), 100 * (end($dearer) - 1), $took,
     );
 }

@@ -84,9 +84,9 @@ function fromLocalColours(PixelGrid $grid, ZoneMap $map): float
 function swayOf(PlannedPicture $plan): float
 {
     $sum = $weight = 0.0;
-    foreach ($plan->zones as $answer) {
+    foreach ($plan->answers() as $answer) {
         foreach ($answer->outcomes as $outcome) {
-            $sum += $outcome->shade->weight * $outcome->sway;
+            $sum += $outcome->shade->weight * $outcome->sway();
             $weight += $outcome->shade->weight;
         }
     }
@@ -97,7 +97,7 @@ function swayOf(PlannedPicture $plan): float
 /** Passes, coats that are alike and follow each other once: as one reads and ticks them. */
 function stepsOf(PlannedPicture $plan): int
 {
-    return array_sum(array_map(static fn (SequenceAnswer $a): int => count($a->words()->steps()), $plan->zones));
+    return array_sum(array_map(static fn (SequenceAnswer $a): int => count($a->words()->steps()), $plan->answers()));
 }
 
 $drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));

@@ -12,7 +12,7 @@ use App\Models\User;
 use App\Plans\PlannedPictures;
 use App\Resources\ChartResource;
 use App\Resources\Figures;
-use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalents;
 use KnottyPrism\Core\Drawer\MixedOrder;
@@ -101,7 +101,7 @@ final class ChartAnswers
 
             return [
                 'nearest' => [...ChartResource::pencil($mix->nearest), 'heavyDeltaE00' => Figures::difference($mix->nearestHeavy), 'lightDeltaE00' => Figures::difference($mix->nearestLight)],
-                'heavy' => RecipeResource::recipe($mix->heavy), 'light' => RecipeResource::recipe($mix->light),
+                'heavy' => SequenceResource::recipe($mix->heavy, $on), 'light' => SequenceResource::recipe($mix->light, $on),
             ];
         });
     }

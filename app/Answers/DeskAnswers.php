@@ -51,7 +51,7 @@ final class DeskAnswers
         $ground = $this->board->ground($user, $study);
         $zones = $ground === null ? [] : $this->board->zones($ground, $marks);
         $common = [
-            'unplanned' => $ground === null ? null : $this->unplanned($study, count($ground->byZone()), count($zones)),
+            'unplanned' => $ground === null ? null : $this->unplanned($study, count($ground->shades), count($zones)),
             'stamp' => $marks === [] ? 0 : $marks[count($marks) - 1]->id,
             'habits' => [...DeskParts::habits($habits), 'breaks' => (bool) ($study->desk['breaks'] ?? true)],
             'finishes' => Finish::values(),
@@ -158,7 +158,7 @@ final class DeskAnswers
     /** @return array<string, mixed> */
     private function sequence(PlanGround $ground, ZoneAtDesk $zone): array
     {
-        $key = md5(json_encode(['desk-zone', SequenceNote::of($zone->chain, $zone->roles())->toArray(), array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $zone->shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
+        $key = md5(json_encode(['desk-zone', SequenceNote::of($zone->chain, $zone->shades)->toArray(), array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $zone->shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zone): array {
@@ -172,8 +172,8 @@ final class DeskAnswers
     private function seen(ZoneAtDesk $zone): array
     {
         $seen = [];
-        foreach ($zone->zone->wishes as $wish) {
-            $seen[$wish->role->value] = RecipeResource::reading($wish->seen)['hex'];
+        foreach ($zone->shades as $shade) {
+            $seen[$shade->name] = RecipeResource::reading($shade->seen)['hex'];
         }
 
         return $seen;

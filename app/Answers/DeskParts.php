@@ -29,16 +29,13 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Photo\Borders\GradedBorder;
-use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
+use KnottyPrism\Core\Recipe\Warnings\WarningKind;
 
 /** The desk in the form of docs/openapi.yaml. */
 final class DeskParts
 {
-    /** What is said of how a zone ends, and not of how a pass is laid. */
-    private const NOT_OF_A_PASS = [CautionCode::OutOfReach->value, CautionCode::NotLightfast->value, CautionCode::Twins->value, CautionCode::Flat->value];
-
     /** @return array<string, mixed> */
     public static function habits(WorkingHabits $habits): array
     {
@@ -62,11 +59,11 @@ final class DeskParts
         /** @var list<array<string, mixed>> $passes */
         $passes = $shown['passes'];
         $note = $ground->zones->note($zone->place->number);
-        $cautions = array_values(array_filter($shown['cautions'], static fn (array $c): bool => $c['pass'] > $at && $c['pass'] <= $last + 1 && ! in_array($c['code'], self::NOT_OF_A_PASS, true)));
+        $warnings = array_values(array_filter($shown['warnings'], static fn (array $w): bool => $w['pass'] > $at && $w['pass'] <= $last + 1 && WarningKind::from($w['code'])->ofPasses));
 
         return [
             'zone' => $zone->place->number, 'zoneName' => $zone->place->name, 'position' => $zone->progress->marks + $at - $zone->laid, 'pass' => $at + 1, 'coats' => $many, 'of' => count($zone->chain->passes),
-            ...SequenceResource::tool($pass), 'marks' => $passes[$at]['marks'], 'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)), 'reason' => $passes[$at]['reason'],
+            ...SequenceResource::tool($pass->tool), 'marks' => $passes[$at]['marks'], 'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)), 'reason' => $passes[$at]['reason'],
             'point' => HowToLay::point($work, $zone->touches(), $zone->areaOf($work), $at === 0),
             'strokes' => HowToLay::strokes($work, self::strokes($ground->sheet->settings->strokes[$zone->place->number] ?? null), $note->surface),
             'pieces' => $placed->step->touches ? null : HowToLay::pieces($zone->place, $leftHanded),
@@ -75,7 +72,7 @@ final class DeskParts
                 'role' => $s->name, 'name' => $s->called(), 'seen' => $seen[$s->name] ?? '#808080', 'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
                 'before' => self::dab($passes, $at - 1, $s->name, $ground), 'after' => self::dab($passes, $last, $s->name, $ground),
             ], $zone->shades),
-            'cautions' => array_map(static fn (array $c): string => $c['text'], $cautions), 'body' => BodyCautions::at($placed->step->tool),
+            'warnings' => array_map(static fn (array $w): string => $w['text'], $warnings), 'body' => BodyCautions::at($placed->step->tool),
             'minutes' => OrderResource::minutes(self::minutes($coats)), 'dries' => $coats[$many - 1]->step->drying, 'turn' => $placed->turn,
         ];
     }
@@ -143,7 +140,7 @@ final class DeskParts
         $tools = [];
         foreach ($steps as $placed) {
             $pass = $zones[$placed->step->zone]->chain->passes[$placed->step->pass];
-            $tools[$placed->step->tool] ??= [...SequenceResource::tool($pass), 'layOut' => $pass->tool instanceof Finish ? $pass->tool->layOut : ''];
+            $tools[$placed->step->tool] ??= [...SequenceResource::tool($pass->tool), 'layOut' => $pass->tool instanceof Finish ? $pass->tool->layOut : ''];
         }
 
         return ['steps' => count(Coats::together($steps)), 'minutes' => OrderResource::minutes(self::minutes($steps)), 'tools' => array_values($tools), 'body' => BodyCautions::before(array_keys($tools))];
@@ -158,7 +155,7 @@ final class DeskParts
         $words = $row->pass['tool'];
         if ($zone !== null) {
             try {
-                $pass = $row->mark()->pass->read($ground->shelf, $zone->roles());
+                $pass = $row->mark()->pass->read($ground->shelf, $zone->shades);
                 $words = $pass->over() === [] ? $words : SequenceWords::of($zone->chain, $zone->shades)->pass($pass, $coats);
             } catch (UnknownPencil) {
             }

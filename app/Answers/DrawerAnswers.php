@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Resources\ChartResource;
 use App\Resources\DrawerResource;
 use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Drawer\Balance;
 use KnottyPrism\Core\Drawer\DrawerOrder;
@@ -26,7 +27,7 @@ use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Medium\Stack\Prediction;
+use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Recipe\Complements\Complement;
@@ -112,7 +113,7 @@ final class DrawerAnswers
                 'swatches' => ['heavy' => self::strata($pencil, Swatch::Heavy), 'light' => self::strata($pencil, Swatch::Light), 'overBlack' => self::strata($pencil, Swatch::OverBlack)],
                 'ladder' => array_map(static fn (PressureMark $mark): array => [
                     'pressureWord' => $mark->value, 'pressureStrokes' => $mark->strokes(),
-                    'coats' => RecipeResource::passes(Prediction::of(new Stack(array_fill(0, self::COATS, new Pass($pencil, $mark->pressure()))), $on)),
+                    'coats' => SequenceResource::steps(LaidStack::of(new Stack(array_fill(0, self::COATS, new Pass($pencil, $mark->pressure()))), $on)),
                 ], PressureMark::cases()),
                 'neutralisers' => array_map(static fn (Complement $c): array => self::complement($c, $on), $table->neutralisersOf($pencil)),
                 'darkener' => ($darkener = $table->darkenerOf($pencil)) === null ? null : self::complement($darkener, $on),
@@ -143,7 +144,7 @@ final class DrawerAnswers
     /** @return array<string, mixed> */
     private static function complement(Complement $c, Paper $paper): array
     {
-        return ['pencil' => RecipeResource::pencil($c->pencil), 'words' => RecipeResource::reading($c->mix)['words'], 'strata' => Prediction::of($c->stack, $paper)->steps[count($c->stack->steps) - 1]->strataHex];
+        return ['pencil' => RecipeResource::pencil($c->pencil), 'words' => RecipeResource::reading($c->mix)['words'], 'strata' => $c->stack->on($paper)->dab()];
     }
 
     /** @return list<string> colour of each stratum, peaks first */

@@ -11,12 +11,17 @@ use App\Models\Study;
 use App\Models\User;
 use App\Plans\KeptRecipes;
 use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
 use Illuminate\Database\Eloquent\Collection;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** The recipes kept for spots of a study, each predicted anew from its stack, light to dark as a palette strip is read. */
 final class KeptRecipeAnswers
@@ -38,31 +43,31 @@ final class KeptRecipeAnswers
         ];
     }
 
-    /** @return list<array{name: string, recipe: Recipe}> what a card prints */
-    public function recipes(User $user, Study $study): array
+    /** @return list<array{name: string, outcome: Outcome}> what a card prints */
+    public function outcomes(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
-        $recipes = [];
+        $outcomes = [];
         foreach (self::lightToDark($study) as $entry) {
-            $recipe = $this->predicted($user, $entry, $shelf);
-            if ($recipe !== null) {
-                $recipes[] = ['name' => $entry->name, 'recipe' => $recipe];
+            $answer = $this->predicted($user, $entry, $shelf);
+            if ($answer !== null) {
+                $outcomes[] = ['name' => $entry->name, 'outcome' => $answer->outcomes[0]];
             }
         }
 
-        return $recipes;
+        return $outcomes;
     }
 
     /** @return array<string, mixed> */
     private function entry(User $user, KeptRecipe $entry, Drawer $shelf): array
     {
-        $recipe = $this->predicted($user, $entry, $shelf);
+        $answer = $this->predicted($user, $entry, $shelf);
 
         return [
             'id' => $entry->id, 'name' => $entry->name, 'x' => $entry->x, 'y' => $entry->y, 'ring' => $entry->ring,
             'paper' => $entry->paper, 'stack' => $entry->stack, 'label' => $entry->label,
             'target' => RecipeResource::reading($entry->target()),
-            'recipe' => $recipe === null ? null : RecipeResource::recipe($recipe),
+            'recipe' => $answer === null ? null : SequenceResource::answer($answer, $this->hands->paper($user, $entry->paper)),
         ];
     }
 
@@ -73,10 +78,12 @@ final class KeptRecipeAnswers
     }
 
     /** Nothing when a pencil has left the shelf since; the entry stays, with its stack as text. */
-    private function predicted(User $user, KeptRecipe $entry, Drawer $shelf): ?Recipe
+    private function predicted(User $user, KeptRecipe $entry, Drawer $shelf): ?SequenceAnswer
     {
         try {
-            return Recipe::of(RecipeLabel::from($entry->label), $entry->target(), StackText::read($entry->stack, $shelf), $this->hands->paper($user, $entry->paper));
+            $sequence = Sequence::ofStack(StackText::read($entry->stack, $shelf));
+
+            return SequenceAnswer::of(RecipeLabel::from($entry->label), $sequence, [Shade::ofSpot($entry->target())], $this->hands->paper($user, $entry->paper), Mode::ColourAndValue);
         } catch (CoreError) {
             return null;
         }

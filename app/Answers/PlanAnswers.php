@@ -24,20 +24,16 @@ use KnottyPrism\Core\Desk\Order\DeskStep;
 use KnottyPrism\Core\Desk\Order\PassMinutes;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Photo\Zones\Role;
-use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\PalettePencil;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
-use KnottyPrism\Core\Picture\Palette\PlannedStack;
-use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\PlannedZone;
-use KnottyPrism\Core\Picture\ZoneCaution;
-use KnottyPrism\Core\Picture\ZoneCautions;
-use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Picture\ZoneWarnings;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\School\Setting;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
 
 /** The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is. */
 final class PlanAnswers
@@ -60,26 +56,25 @@ final class PlanAnswers
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';
 
-            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'cautions' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'passes' => 0, 'time' => '', 'meanDeltaE00' => 0.0, 'errorOnPaper' => 0.0, 'errorInHand' => 0.0];
+            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'warnings' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'passes' => 0, 'time' => '', 'meanDeltaE00' => 0.0, 'errorOnPaper' => 0.0, 'errorInHand' => 0.0];
         }
         $ground = $this->plans->ground($user, $study);
         $palette = $this->plans->palettePart($ground);
-        $plannedZones = $this->plans->zones($ground);
-        $planned = $this->plans->planned($ground, $plannedZones);
-        $zones = $this->zones->zones($ground, $plannedZones, $planned, $this->drawers->fingerprint($user, owned: false));
+        $planned = $this->plans->zones($ground);
+        $sequences = PlannedPictures::inZones($planned);
+        $zones = $this->zones->zones($ground, $planned, $this->drawers->fingerprint($user, owned: false));
 
         return [
             ...$common, 'cannot' => null, 'zones' => $zones,
-            'palette' => self::palette($planned), 'left' => self::left($ground, $palette, $planned),
+            'palette' => self::palette($sequences), 'left' => self::left($ground, $sequences),
             'curve' => $palette === null ? [] : array_map(static fn (int $n, float $cost): array => ['pencils' => $n, 'deltaE00' => Figures::difference($cost)], array_keys($palette->curve), $palette->curve),
             'suffering' => $palette === null ? [] : self::suffering($ground, $palette),
-            'cautions' => $this->zoneCautions($ground, $planned),
+            'warnings' => $this->between($ground, $planned),
             'tone' => $ground->tone->words(),
-            'waiting' => count(array_filter($plannedZones, static fn (PlannedZone $z): bool => $z->sequence === null)),
-            // What is left out in a shade is a pass of the picture all the same.
-            'steps' => max(0, ...array_map(static fn (PlannedZone $z): int => count($z->sequence->passes ?? []), $plannedZones), ...array_map(static fn (PlannedWish $p): int => count($p->stack->steps ?? []), $planned)),
-            'passes' => array_sum(array_map(static fn (PlannedZone $z): int => count($z->sequence->passes ?? []), $plannedZones)),
-            'time' => PassMinutes::words($this->minutes($study, $ground, $plannedZones)),
+            'waiting' => count($planned) - count($sequences),
+            'steps' => max([0, ...array_map(static fn (Sequence $s): int => count($s->passes), array_values($sequences))]),
+            'passes' => array_sum(array_map(static fn (Sequence $s): int => count($s->passes), $sequences)),
+            'time' => PassMinutes::words($this->minutes($study, $ground, $planned)),
             'meanDeltaE00' => self::mean($planned, $zones, 'deltaE00'), 'errorOnPaper' => self::mean($planned, $zones, 'errorOnPaper'), 'errorInHand' => self::mean($planned, $zones, 'errorInHand'),
         ];
     }
@@ -139,30 +134,23 @@ final class PlanAnswers
     /**
      * The pencils of the plan as they would lie beside the drawing, lightest first, with the zones that take them.
      *
-     * @param  list<PlannedWish>  $planned
+     * @param  array<int, Sequence>  $sequences
      * @return list<array<string, mixed>>
      */
-    private static function palette(array $planned): array
+    private static function palette(array $sequences): array
     {
-        $stacks = [];
-        foreach ($planned as $p) {
-            if ($p->stack !== null) {
-                $stacks[] = new PlannedStack($p->wish->zone, $p->stack);
-            }
-        }
-
-        return array_map(static fn (PalettePencil $p): array => [...ChartResource::pencil($p->pencil), 'zones' => $p->zones, 'part' => $p->part], PlannedPalette::of($stacks));
+        return array_map(static fn (PalettePencil $p): array => [...ChartResource::pencil($p->pencil), 'zones' => $p->zones, 'part' => $p->part], PlannedPalette::of($sequences));
     }
 
     /**
-     * Pencils at hand that the plan does without.
+     * Available pencils that the plan does without.
      *
-     * @param  list<PlannedWish>  $planned
+     * @param  array<int, Sequence>  $sequences
      * @return list<array<string, mixed>>
      */
-    private static function left(PlanGround $ground, ?PalettePart $palette, array $planned): array
+    private static function left(PlanGround $ground, array $sequences): array
     {
-        $used = array_unique(array_merge(...array_map(static fn (PlannedWish $p): array => $p->pencils(), $planned)));
+        $used = array_merge(...array_map(static fn (Sequence $s): array => Pencil::identifiers($s->pencils()), array_values($sequences)));
 
         return array_map(static fn (Pencil $p): array => [...RecipeResource::pencil($p), 'lockedOut' => in_array($p->id(), $ground->sheet->settings->without, true)], array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => ! in_array($p->id(), $used, true))));
     }
@@ -177,42 +165,38 @@ final class PlanAnswers
     }
 
     /**
-     * Worked out once for the same stacks, as every recipe must be laid for it.
+     * What to look out for between zones. Worked out once for the same stacks, as every zone must be laid for it.
      *
-     * @param  list<PlannedWish>  $planned
+     * @param  list<PlannedZone>  $planned
      * @return list<array<string, mixed>>
      */
-    private function zoneCautions(PlanGround $ground, array $planned): array
+    private function between(PlanGround $ground, array $planned): array
     {
-        $key = 'zone-cautions/'.md5(json_encode([$ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->key(), PlanRepository::stackTexts($planned)], JSON_THROW_ON_ERROR));
+        $key = 'zone-warnings/'.md5(json_encode([$ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->key(), PlanRepository::keysOf($planned)], JSON_THROW_ON_ERROR));
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
-            $map = $ground->map();
+            $answers = PlannedPictures::sequences($ground, $planned);
 
-            return array_map(static fn (ZoneCaution $c): array => ['code' => $c->code->value, 'zone' => $c->zone, 'role' => $c->role->value, 'text' => $c->text, 'remedy' => $c->remedy], ZoneCautions::in($map, PlannedPictures::targets($ground, $planned)));
+            return array_map(static fn (Warning $w): array => ['code' => $w->kind->value, 'zone' => $w->zones[0], 'role' => $answers[$w->zones[0]]->shades()[$w->shades[0]]->name, 'text' => $w->text, 'remedy' => $w->remedy], ZoneWarnings::in($ground->map(), $answers));
         });
     }
 
     /**
-     * One of the recipes' figures, by area.
+     * One of the figures of all shades that are planned, by area.
      *
-     * @param  list<PlannedWish>  $planned
-     * @param  list<array<string, mixed>>  $zones  as they are shown
+     * @param  list<PlannedZone>  $planned
+     * @param  list<array<string, mixed>>  $zones  as they are shown, in the same order
      */
     private static function mean(array $planned, array $zones, string $figure): float
     {
-        $deltaE00 = [];
-        foreach ($zones as $zone) {
-            foreach ($zone['targets'] as $target) {
-                $deltaE00[PlanSheet::key($zone['number'], Role::from($target['role']))] = $target['recipe'][$figure] ?? null;
-            }
-        }
         $sum = $weight = 0.0;
-        foreach ($planned as $p) {
-            $off = $deltaE00[PlanSheet::key($p->wish->zone, $p->wish->role)] ?? null;
-            $sum += $off === null ? 0.0 : $p->wish->weight * $off;
-            $weight += $off === null ? 0.0 : $p->wish->weight;
+        foreach ($planned as $i => $zone) {
+            $outcomes = (array) ($zones[$i]['sequence']['outcomes'] ?? []);
+            foreach ($outcomes === [] ? [] : $zone->shades as $shade) {
+                $sum += $shade->weight * $outcomes[$shade->name][$figure];
+                $weight += $shade->weight;
+            }
         }
 
         return $weight > 0 ? Figures::difference($sum / $weight) : 0.0;

@@ -57,15 +57,11 @@ final class RampAnswers
         }
         $along = array_map(static fn (int $i): Lab => $ground->tone->fitted(self::at($grid, ...$point($begin + ($end - $begin) * $i / (self::PLACES - 1)))), range(0, self::PLACES - 1));
         $note = $ground->zones->note($zone);
-        $stacks = [];
-        foreach ($this->plans->planned($ground) as $p) {
-            if ($p->wish->zone === $zone && $p->stack !== null) {
-                $stacks[] = $p->stack;
-            }
-        }
-        if ($stacks === []) {
+        $planned = $this->plans->zone($ground, $zone);
+        if ($planned->sequence === null) {
             throw ImpossibleChange::because(sprintf('"%s" is not planned yet; plan the picture first.', $note->name));
         }
+        $stacks = array_map($planned->sequence->stackIn(...), array_keys($planned->shades));
         $across = RampAcross::of($along, $stacks, $ground->paper);
         $joining = Joining::for($note->surface, $ground->paper);
 

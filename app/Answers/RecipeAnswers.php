@@ -10,8 +10,10 @@ use App\Hands\HandKeeper;
 use App\Models\Study;
 use App\Models\User;
 use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Zones\Surface;
+use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
@@ -40,7 +42,7 @@ final class RecipeAnswers
 
             return [
                 'nearestSingle' => RecipeResource::nearest($planner->nearestSingle($target)),
-                'recipes' => array_map(RecipeResource::recipe(...), $planner->recipesFor($target, grainCounts: $surface->grainCounts())),
+                'recipes' => array_map(static fn (Recipe $r): array => SequenceResource::recipe($r, $paper), $planner->recipesFor($target, grainCounts: $surface->grainCounts())),
             ];
         }, store: null);
     }

@@ -64,9 +64,9 @@ final class SurveyAnswers
 
         return new SpotList($study->name, array_values(array_map(function (NamedSpot $spot) use ($study, $survey, $planner): array {
             $lab = $this->labOf($spot, $study->photo(), $survey);
-            $nearest = $planner?->nearestSingle($lab);
+            $nearest = $planner?->nearestSingle($lab)->outcomes[0];
 
-            return ['name' => $spot->name, 'lab' => $lab, 'nearest' => $nearest?->stack->pencils()[0]->id(), 'deltaE00' => $nearest?->comparison->deltaE00];
+            return ['name' => $spot->name, 'lab' => $lab, 'nearest' => $nearest?->stack()->pencils()[0]->id(), 'deltaE00' => $nearest?->comparison()->deltaE00];
         }, $survey->spots)));
     }
 

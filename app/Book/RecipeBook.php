@@ -11,7 +11,6 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Book\Recipes\BookRecipe;
-use KnottyPrism\Core\Book\Recipes\BookShade;
 use KnottyPrism\Core\Book\Recipes\ColourSearch;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
@@ -21,6 +20,7 @@ use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\DrawerWriter;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** Recipes that somebody has kept for good, whatever becomes of the study; found by colour, by word, by pencil and by paper. */
 final class RecipeBook
@@ -37,7 +37,7 @@ final class RecipeBook
             app(Room::class)->keepFor($user, strlen($said['cutout'] ?? ''));
             $paper = PaperShelf::named($said['paper']);
             $sequence = $recipe->sequence();
-            $shades = array_map(static fn (BookShade $s, int $i): array => ['role' => $s->role->value, 'name' => $s->name, 'lab' => $s->lab->toArray(), 'weight' => $s->weight, 'strata' => $sequence->stackIn($i)->on($paper)->dab()], $recipe->shades, array_keys($recipe->shades));
+            $shades = array_map(static fn (Shade $s, int $i): array => ['role' => $s->name, 'name' => $s->called, 'lab' => $s->target->toArray(), 'weight' => $s->weight, 'strata' => $sequence->stackIn($i)->on($paper)->dab()], $recipe->shades, array_keys($recipe->shades));
             $row = BookRecipeRow::query()->create([
                 ...$said, 'user_id' => $user->id, 'shades' => $shades, 'passes' => $recipe->passes->toArray(), 'search' => '',
                 'pencils' => json_decode(DrawerWriter::json(array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), $recipe->pencils->pencils)), true, flags: JSON_THROW_ON_ERROR)['pencils'],
@@ -156,7 +156,7 @@ final class RecipeBook
     private static function index(BookRecipeRow $row, BookRecipe $recipe): void
     {
         $row->update(['search' => self::searched($row)]);
-        DB::table('book_colours')->insert(array_map(static fn (BookShade $s): array => ['book_recipe_id' => $row->id, 'user_id' => $row->user_id, 'l' => $s->lab->l, 'a' => $s->lab->a, 'b' => $s->lab->b], $recipe->shades));
+        DB::table('book_colours')->insert(array_map(static fn (Shade $s): array => ['book_recipe_id' => $row->id, 'user_id' => $row->user_id, 'l' => $s->target->l, 'a' => $s->target->a, 'b' => $s->target->b], $recipe->shades));
     }
 
     private static function searched(BookRecipeRow $row): string

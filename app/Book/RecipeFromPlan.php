@@ -18,20 +18,14 @@ use App\Plans\DrawingChecks;
 use App\Plans\PlanGround;
 use App\Plans\PlanRepository;
 use KnottyPrism\Core\Book\Recipes\BookRecipe;
-use KnottyPrism\Core\Book\Recipes\BookShade;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
-use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Zones\Role;
-use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Picture\PlannedZone;
-use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** Recipes for the book from what a study has: a zone's sequence, or what was kept for a spot. */
 final class RecipeFromPlan
@@ -53,9 +47,9 @@ final class RecipeFromPlan
         $ground = $this->plans->ground($user, $study);
         $planned = $this->plans->zone($ground, $number);
         $sequence = $this->lies($ground, $study, $number) ?? $planned->sequence ?? throw ImpossibleChange::because('That zone is not planned yet: see “Plan”.');
-        $shades = array_map(static fn (Wish $w, int $i): BookShade => new BookShade($w->role, $w->name, Lab::ofXyz($sequence->stackIn($i)->on($ground->paper)->xyz()), max(1e-6, $w->weight)), $planned->wishes, array_keys($planned->wishes));
+        $shades = array_map(static fn (Shade $s, int $i): Shade => $s->aimedAt(Lab::ofXyz($sequence->stackIn($i)->on($ground->paper)->xyz()))->weighing(max(1e-6, $s->weight)), $planned->shades, array_keys($planned->shades));
 
-        return [new BookRecipe($shades, SequenceNote::of($sequence, PlannedZone::roles($planned->wishes)), new Drawer($sequence->pencils())), $this->plans->zoneName($study, $number) ?? '', $this->cameOut($study, $number), $this->cutout($ground, $number)];
+        return [new BookRecipe($shades, SequenceNote::of($sequence, $planned->shades), new Drawer($sequence->pencils())), $this->plans->zoneName($study, $number) ?? '', $this->cameOut($study, $number), $this->cutout($ground, $number)];
     }
 
     /** Nothing where nothing was marked at the desk. */
@@ -72,15 +66,11 @@ final class RecipeFromPlan
     {
         $stack = StackText::read($kept->stack, $this->drawers->shelfOf($user));
         $lab = Lab::ofXyz($stack->on($this->hands->paper($user, $kept->paper))->xyz());
+        $shades = [new Shade(Role::Mid->value, $lab)];
         $photo = $study->photo();
         $side = max(40, 4 * $kept->ring);
 
-        return [new BookRecipe([new BookShade(Role::Mid, '', $lab, 1.0)], self::ofStack($stack), new Drawer($stack->pencils())), $kept->name, '', $this->cut($photo, ($kept->x - $side) / $photo->width, ($kept->y - $side) / $photo->height, 2 * $side / $photo->width, 2 * $side / $photo->height)];
-    }
-
-    private static function ofStack(Stack $stack): SequenceNote
-    {
-        return new SequenceNote(array_map(static fn ($step): PassNote => $step instanceof Finish ? new PassNote($step->value, ['mid' => PressureMark::Medium]) : new PassNote($step->pencil->id(), ['mid' => PressureMark::nearest($step->pressure)]), $stack->steps));
+        return [new BookRecipe($shades, SequenceNote::of(Sequence::ofStack($stack), $shades), new Drawer($stack->pencils())), $kept->name, '', $this->cut($photo, ($kept->x - $side) / $photo->width, ($kept->y - $side) / $photo->height, 2 * $side / $photo->width, 2 * $side / $photo->height)];
     }
 
     /** What the latest photo of the drawing says of a zone. */

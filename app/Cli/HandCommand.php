@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Cli;
 
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\HandJson;
-use KnottyPrism\Core\Medium\Stack\Prediction;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Strips\LearnHand;
 use KnottyPrism\Core\Medium\Strips\SuggestedStrips;
@@ -35,7 +35,7 @@ final class HandCommand extends Command
         $paper = $this->paper($input);
         $count = $this->whole($input, 'suggest', SuggestedStrips::MOST);
         if ($count !== null) {
-            $this->json($output, ['strips' => array_map(static fn (Stack $s): array => ['stack' => $s->text(), 'lab' => Prediction::of($s, $paper)->lab()->toArray()], SuggestedStrips::of($drawer->usable()->pencils, $count))]);
+            $this->json($output, ['strips' => array_map(static fn (Stack $s): array => ['stack' => $s->text(), 'lab' => Lab::ofXyz($s->on($paper)->xyz())->toArray()], SuggestedStrips::of($drawer->usable()->pencils, $count))]);
 
             return self::SUCCESS;
         }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Cli;
 
 use App\Resources\Figures;
+use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
@@ -36,12 +38,13 @@ final class MatchCommand extends Command
     {
         $target = Lab::ofHex($this->required($input, 'target'));
         [$passes, $count] = [$this->whole($input, 'max-passes', 8) ?? RecipePlanner::MOST_PASSES, $this->whole($input, 'count', 4) ?? 4];
-        $planner = new RecipePlanner($this->drawer($input), $this->paper($input), School::ofSettings(self::list($input, 'school')), mode: $this->mode($input));
-        $single = $planner->nearestSingle($target);
+        $paper = $this->paper($input);
+        $planner = new RecipePlanner($this->drawer($input), $paper, School::ofSettings(self::list($input, 'school')), mode: $this->mode($input));
+        $single = $planner->nearestSingle($target)->outcomes[0];
         $this->json($output, [
             'target' => ['hex' => Figures::colour($target)['hex'], 'lab' => Figures::lab($target)],
-            'nearestSingle' => ['pencil' => $single->stack->pencils()[0]->id(), 'deltaE00' => Figures::difference($single->comparison->deltaE00)],
-            'recipes' => array_map(Figures::recipe(...), $planner->recipesFor($target, $passes, $count)),
+            'nearestSingle' => ['pencil' => $single->stack()->pencils()[0]->id(), 'deltaE00' => Figures::difference($single->comparison()->deltaE00)],
+            'recipes' => array_map(static fn (Recipe $r): array => SequenceResource::recipe($r, $paper), $planner->recipesFor($target, $passes, $count)),
         ]);
 
         return self::SUCCESS;

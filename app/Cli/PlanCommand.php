@@ -23,7 +23,6 @@ use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
@@ -166,8 +165,13 @@ final class PlanCommand extends Command
         /** @var \Illuminate\Foundation\Application $app */
         $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
         $app->make(Kernel::class)->bootstrap();
-        $recipes = array_map(static fn (PlannedTarget $t): array => ['name' => $plan->map->zones[$t->zone]->name.': '.$t->role->value, 'recipe' => $t->recipe], $plan->targets);
-        file_put_contents("$folder/palette-card.pdf", (new PaletteCard)->pdf($name, $plan->paper->name, $recipes, 'a4'));
+        $outcomes = [];
+        foreach ($plan->zones as $number => $zone) {
+            foreach ($zone->answer->outcomes as $outcome) {
+                $outcomes[] = ['name' => $plan->map->zones[$number]->name.': '.$outcome->shade->called(), 'outcome' => $outcome];
+            }
+        }
+        file_put_contents("$folder/palette-card.pdf", (new PaletteCard)->pdf($name, $plan->paper->name, $outcomes, 'a4'));
     }
 
     /** @return \Closure(string, int, int): void */

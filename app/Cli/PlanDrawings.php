@@ -94,7 +94,7 @@ final readonly class PlanDrawings
     {
         $passes = [];
         foreach ($order as $placed) {
-            $passes[$placed->step->zone][] = $this->plan->zones[$placed->step->zone]->sequence->passes[$placed->step->pass];
+            $passes[$placed->step->zone][] = $this->plan->zones[$placed->step->zone]->answer->sequence->passes[$placed->step->pass];
         }
 
         return array_map(static fn (array $own): Sequence => new Sequence($own), $passes);

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Cli;
 
 use App\Resources\Figures;
+use App\Resources\SequenceResource;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Stack\Prediction;
+use KnottyPrism\Core\Medium\Laying\Evenness;
+use KnottyPrism\Core\Medium\Stack\LaidStack;
+use KnottyPrism\Core\Medium\Stack\Steadiness;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
@@ -30,18 +33,19 @@ final class PredictCommand extends Command
     {
         $stack = StackText::read($this->required($input, 'stack'), $this->drawer($input));
         $paper = $this->paper($input);
-        $prediction = Prediction::of($stack, $paper);
-        $evenness = $prediction->evenness();
+        $laid = LaidStack::of($stack, $paper);
+        $sheet = $laid->after($laid->steps());
+        $evenness = Evenness::of($sheet);
         $this->json($output, [
             'paper' => $paper->name,
-            'passes' => Figures::passes($prediction),
+            'passes' => SequenceResource::steps($laid),
             'final' => [
-                ...Figures::colour($prediction->lab()),
-                'toothUsed' => Figures::share($prediction->toothUsed()),
-                'steadiness' => Figures::difference($prediction->steadiness),
+                ...Figures::colour($laid->lab($laid->steps())),
+                'toothUsed' => Figures::share($sheet->toothUsed()),
+                'steadiness' => Figures::difference(Steadiness::of($stack, $paper)),
                 'grain' => Figures::difference($evenness->grain),
                 'evenness' => $evenness->words(),
-                'liveliness' => Figures::difference($prediction->liveliness),
+                'liveliness' => Figures::difference($laid->liveliness()),
             ],
         ]);
 

@@ -32,7 +32,7 @@ final class SubstituteCommand extends Command
         $drawer = $this->drawer($input);
         $line = $input->getOption('line') === null ? $drawer : DrawerFile::drawer($this->file($this->required($input, 'line')));
         $found = Substitute::for($line->pencil($this->required($input, 'pencil')), $drawer, $this->paper($input));
-        $mix = static fn (Recipe $r): array => ['stack' => $r->stack->text(), 'deltaE00' => Figures::difference($r->comparison->deltaE00), ...Figures::colour($r->prediction->lab())];
+        $mix = static fn (Recipe $r): array => ['stack' => $r->stack()->text(), 'deltaE00' => Figures::difference($r->outcome()->comparison()->deltaE00), ...Figures::colour($r->outcome()->lab)];
         $this->json($output, [
             'pencil' => $found->missing->id(),
             'nearest' => ['pencil' => $found->nearest->id(), 'deltaE00Heavy' => Figures::difference($found->nearestHeavy), 'deltaE00Light' => Figures::difference($found->nearestLight)],

@@ -31,6 +31,7 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\PlannedZone;
+use KnottyPrism\Core\Picture\ZoneShades;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -82,7 +83,7 @@ final class DeskBoard
     /** @param  list<DeskMark>  $marks */
     private function zone(PlanGround $ground, PlannedZone $zone, Sequence $sequence, DeskZone $place, array $marks): ZoneAtDesk
     {
-        $shades = PlannedZone::shades($zone->wishes);
+        $shades = ZoneShades::worked($zone->shades);
         $progress = ZoneProgress::of(self::inOrder($sequence, $zone, $shades), $marks);
         $laid = self::read($ground, $progress->laid, $zone);
         $rest = self::read($ground, $progress->rest, $zone);
@@ -103,8 +104,7 @@ final class DeskBoard
         $palette = $this->plans->palettePart($ground);
         $ids = $palette === null ? [] : [...$palette->base, ...Pencil::identifiers($laid->pencils()), ...Pencil::identifiers($planned->pencils())];
         $pencils = array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => in_array($p->id(), $ids, true)));
-        $roles = PlannedZone::roles($zone->wishes);
-        $note = static fn (Sequence $s): array => SequenceNote::of($s, $roles)->toArray();
+        $note = static fn (Sequence $s): array => SequenceNote::of($s, $shades)->toArray();
         $key = 'desk-rest/'.md5(json_encode([$note($laid), $note($planned), Pencil::identifiers($pencils), array_map(static fn (Shade $s): array => [$s->target->toArray(), $s->weight], $shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
 
         return Computed::kept($key, self::KEPT_SECONDS, static fn (): Sequence => (new FindRest($shades, $pencils, $ground->paper, $ground->sheet->settings->mode))->after($laid, $planned));
@@ -116,7 +116,7 @@ final class DeskBoard
      */
     public function order(PlanGround $ground, array $zones, WorkingHabits $habits): array
     {
-        $chains = array_map(static fn (ZoneAtDesk $z): array => [SequenceNote::of($z->chain, $z->roles())->toArray(), round($z->place->area), $z->place->distance->value], $zones);
+        $chains = array_map(static fn (ZoneAtDesk $z): array => [SequenceNote::of($z->chain, $z->shades)->toArray(), round($z->place->area), $z->place->distance->value], $zones);
         $key = 'desk-order/'.md5(json_encode([$chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
         $order = Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zones, $habits): WorkOrder {
             $steps = array_map(static fn (ZoneAtDesk $z): array => $z->steps($habits), $zones);
@@ -143,11 +143,11 @@ final class DeskBoard
     {
         $sequence = $zone->zone->sequence ?? new Sequence([]);
         $now = $this->zone($ground, $zone->zone, $sequence, $zone->place, [...array_values($before), $mark]);
-        $pass = WorkPass::of($mark->pass->read($ground->shelf, $zone->roles()));
+        $pass = WorkPass::of($mark->pass->read($ground->shelf, $zone->shades));
         $shares = array_map(static fn (float $s): float => $s / max(1e-9, array_sum($zone->shares())), $zone->shares());
 
         return [
-            'rest' => $now->progress->astray ? SequenceNote::of(new Sequence(array_slice($now->chain->passes, $now->laid)), $zone->roles())->toArray() : null,
+            'rest' => $now->progress->astray ? SequenceNote::of(new Sequence(array_slice($now->chain->passes, $now->laid)), $zone->shades)->toArray() : null,
             'plan' => $this->planKey($zone), 'minutes' => PassMinutes::of($pass, $shares, $zone->place->area, $zone->place->pieces),
             'film' => $mark->kind === MarkKind::Skipped || $now->laid === 0 ? 0.0 : $now->film($now->laid - 1, $ground->paper), 'zone_name' => $zone->place->name,
         ];
@@ -159,7 +159,7 @@ final class DeskBoard
      */
     private static function inOrder(Sequence $sequence, PlannedZone $zone, array $shades): array
     {
-        $passes = SequenceNote::of($sequence, PlannedZone::roles($zone->wishes))->passes;
+        $passes = SequenceNote::of($sequence, $zone->shades)->passes;
 
         return array_map(static fn (int $at): PassNote => $passes[$at], ZoneSteps::order(WorkPass::all($sequence), array_map(static fn (Shade $s): bool => $s->touch, $shades)));
     }
@@ -174,7 +174,7 @@ final class DeskBoard
         $read = [];
         foreach ($passes as $pass) {
             try {
-                $read[] = $pass->read($ground->shelf, PlannedZone::roles($zone->wishes));
+                $read[] = $pass->read($ground->shelf, $zone->shades);
             } catch (UnknownPencil) {
             }
         }

@@ -7,14 +7,12 @@ namespace App\Edits;
 use App\Drawers\DrawerKeeper;
 use App\Models\Study;
 use App\Models\User;
-use App\Plans\PlanGround;
 use App\Plans\PlannedPictures;
 use App\Plans\PlanRepository;
 use Illuminate\Support\Fluent;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -24,16 +22,10 @@ use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Picture\PlannedZone;
-use KnottyPrism\Core\Picture\Wish;
-use KnottyPrism\Core\Recipe\Cautions\Caution;
-use KnottyPrism\Core\Recipe\Cautions\CautionCode;
-use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Regrade;
-use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Warnings\WarningKind;
 
 /** Every change that an artist can make to the plan of a picture: what each kind needs, and the sheet that comes of it. */
 final class PlanEdits
@@ -49,7 +41,7 @@ final class PlanEdits
     /** @return list<string> */
     public static function kinds(): array
     {
-        return ['school', 'mode', 'pencils', 'lock', 'hue', 'strokes', 'preset', 'sequence', 'regrade', 'stack', 'remedy', 'overrule'];
+        return ['school', 'mode', 'pencils', 'lock', 'hue', 'strokes', 'preset', 'sequence', 'regrade', 'remedy', 'overrule'];
     }
 
     /** @return array<string, mixed> */
@@ -70,9 +62,8 @@ final class PlanEdits
                 'passes.*.marks' => ['present', 'array:'.implode(',', Role::values())], 'passes.*.marks.*' => ['nullable', Rule::enum(PressureMark::class)],
             ],
             'regrade' => ['zone' => self::ZONE, 'pass' => ['required', 'integer', 'min:0', 'max:'.SequenceNote::MOST_PASSES], 'how' => ['required', Rule::enum(Regrade::class)]],
-            'stack' => [...$target, 'stack' => ['present', 'nullable', 'string', 'max:2000']],
-            'remedy' => [...$target, 'code' => ['required', Rule::enum(CautionCode::class)]],
-            'overrule' => [...$target, 'code' => ['required', Rule::enum(CautionCode::class)], 'note' => ['present', 'nullable', 'string', 'max:300']],
+            'remedy' => [...$target, 'code' => ['required', Rule::in(WarningKind::values())]],
+            'overrule' => [...$target, 'code' => ['required', Rule::in(WarningKind::values())], 'note' => ['present', 'nullable', 'string', 'max:300']],
             default => [],
         };
     }
@@ -87,7 +78,7 @@ final class PlanEdits
     {
         $s = $sheet->settings;
         $zone = $change->integer('zone');
-        $role = Role::tryFrom((string) $change->string('role')) ?? Role::Mid;
+        [$shade, $code] = [(string) $change->string('role'), (string) $change->string('code')];
         $with = static fn (mixed ...$changed): PlanSheet => $sheet->withSettings(new PlanSettings(...[...get_object_vars($s), ...$changed]));
 
         return match ((string) $change->string('kind')) {
@@ -100,9 +91,8 @@ final class PlanEdits
             'preset' => $this->preset($user, $with, (string) $change->string('what')),
             'sequence' => [$sheet->withSequence($zone, $this->sequences->asGiven($user, $change->get('passes'))), $this->named($study, $zone, $change->get('passes') === null ? 'give the sequence back to the planner' : 'change the sequence')],
             'regrade' => [$sheet->withSequence($zone, $this->sequences->regraded($user, $study, $zone, $change->integer('pass'), Regrade::from((string) $change->string('how')))), $this->named($study, $zone, 'a pass '.$change->string('how'))],
-            'stack' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->stack($user, $change->get('stack')))), $this->named($study, $zone, ($change->get('stack') === null ? 'give back to the planner: ' : 'change ').$role->value)],
-            'remedy' => [$this->remedied($user, $study, $sheet, $zone, $role, CautionCode::from((string) $change->string('code'))), $this->named($study, $zone, "remedy in $role->value")],
-            'overrule' => [$sheet->withNote($zone, $role, $sheet->note($zone, $role)->overruling((string) $change->string('code'), $change->get('note') === null ? null : (string) $change->string('note'))), $this->named($study, $zone, "overrule a caution in $role->value")],
+            'remedy' => [$this->remedied($user, $study, $sheet, $zone, $shade, $code), $this->named($study, $zone, "remedy in $shade")],
+            'overrule' => [$sheet->overruling($zone, $shade, $code, $change->get('note') === null ? null : (string) $change->string('note')), $this->named($study, $zone, "overrule a warning in $shade")],
             default => throw ImpossibleChange::unknown('kind of change'),
         };
     }
@@ -125,44 +115,14 @@ final class PlanEdits
         return [$with(strokes: self::replaced($s->strokes, $zone, $direction)), $this->named($study, $zone, $words)];
     }
 
-    /** A stack as the shelf writes it, or nothing for the planner's. */
-    private function stack(User $user, mixed $text): ?string
-    {
-        return is_string($text) ? StackText::read($text, $this->drawers->shelfOf($user))->text() : null;
-    }
-
-    /** @throws ImpossibleChange when nothing that was tried removes the caution */
-    private function remedied(User $user, Study $study, PlanSheet $sheet, int $zone, Role $role, CautionCode $code): PlanSheet
+    /** @throws ImpossibleChange when nothing that was tried removes the warning */
+    private function remedied(User $user, Study $study, PlanSheet $sheet, int $zone, string $shade, string $code): PlanSheet
     {
         $ground = $this->plans->ground($user, $study);
-        $wish = PlanRepository::wish($ground, $zone, $role);
-        if ($sheet->note($zone, $role)->stack !== null) {
-            return $sheet->withNote($zone, $role, $sheet->note($zone, $role)->withStack($this->stackRemedied($ground, $wish, $code)));
-        }
-        $remedied = $this->pictures->remedy($ground, $zone, $role, $code) ?? throw self::nothingTried();
+        $ground->hasShade($zone, $shade);
+        $remedied = $this->pictures->remedy($ground, $zone, $shade, $code) ?? throw ImpossibleChange::because('Nothing that was tried removes this; change the sequence yourself, or overrule it with a note.');
 
-        return $sheet->withSequence($zone, SequenceNote::of($remedied->sequence, PlannedZone::roles($this->plans->zone($ground, $zone)->wishes)));
-    }
-
-    /** Of a single stack that is held apart from the sequence. */
-    private function stackRemedied(PlanGround $ground, Wish $wish, CautionCode $code): string
-    {
-        foreach ($this->plans->planned($ground) as $planned) {
-            if ($planned->wish === $wish && $planned->stack !== null) {
-                $remedies = $this->plans->plannerOf($ground, $wish->zone)->remediesFor($planned->stack, $wish->fitted, $wish->grainCounts);
-                $recipe = Recipe::of(RecipeLabel::Closest, $wish->fitted, $planned->stack, $ground->paper, $remedies, $wish->grainCounts);
-                $found = array_values(array_filter($recipe->cautions, static fn (Caution $c): bool => $c->code === $code && $c->remedied !== null));
-
-                return ($found[0]->remedied ?? null)?->text() ?? throw self::nothingTried();
-            }
-        }
-
-        throw ImpossibleChange::unknown('recipe');
-    }
-
-    private static function nothingTried(): ImpossibleChange
-    {
-        return ImpossibleChange::because('Nothing that was tried at hand removes this; change the sequence yourself, or overrule it with a note.');
+        return $sheet->withSequence($zone, SequenceNote::of($remedied->sequence, $ground->shades[$zone]));
     }
 
     /**

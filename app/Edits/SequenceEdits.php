@@ -12,10 +12,9 @@ use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Picture\PlannedZone;
-use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Sequence\Regrade;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** What becomes of a zone's sequence when an artist writes it anew or grades one of its passes otherwise. */
 final readonly class SequenceEdits
@@ -47,12 +46,12 @@ final readonly class SequenceEdits
         $planned = $this->plans->zone($this->plans->ground($user, $study), $zone);
         $passes = $planned->sequence->passes ?? [];
         $pass = $passes[$at] ?? throw ImpossibleChange::unknown('pass');
-        $run = array_keys(array_filter($planned->wishes, static fn (Wish $w): bool => $w->role->isOfValueRun()));
+        $run = array_keys(array_filter($planned->shades, static fn (Shade $s): bool => ! $s->touch));
         $regraded = $pass->tool instanceof Finish ? $pass : $how->of($pass, $run);
         if ($regraded->marks === $pass->marks || $regraded->over() === []) {
             throw ImpossibleChange::because("This pass can't get {$how->value}; change a mark of it, or drop it.");
         }
 
-        return SequenceNote::of(new Sequence(array_values(array_replace($passes, [$at => $regraded]))), PlannedZone::roles($planned->wishes));
+        return SequenceNote::of(new Sequence(array_values(array_replace($passes, [$at => $regraded]))), $planned->shades);
     }
 }

@@ -8,13 +8,13 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 use KnottyPrism\Core\Book\Recipes\BookRecipe;
-use KnottyPrism\Core\Book\Recipes\BookShade;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Formats\DrawerFile;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /**
  * A recipe of somebody's book.
@@ -51,7 +51,7 @@ final class BookRecipeRow extends Model
         $records = DrawerFile::records((string) json_encode(['pencils' => $this->pencils], JSON_THROW_ON_ERROR));
 
         return new BookRecipe(
-            array_map(static fn (array $s): BookShade => new BookShade(Role::from($s['role']), $s['name'], new Lab(...array_map(floatval(...), $s['lab'])), (float) $s['weight']), $this->shades),
+            array_map(static fn (array $s): Shade => new Shade($s['role'], new Lab(...array_map(floatval(...), $s['lab'])), (float) $s['weight'], ! Role::from($s['role'])->isOfValueRun(), $s['name']), $this->shades),
             SequenceNote::ofArray($this->passes),
             new Drawer(array_map(PencilFit::of(...), $records)),
         );

@@ -23,7 +23,6 @@ use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Picture\PassesLaid;
-use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 
 /** Photos of a study's half-done drawing, held against its plan and kept side by side. */
 final class DrawingChecks
@@ -100,26 +99,10 @@ final class DrawingChecks
     private function plan(PlanGround $ground): DrawingPlan
     {
         $zones = [];
-        $planned = $this->plans->zones($ground);
-        $stacks = [];
-        foreach ($this->plans->planned($ground, $planned) as $p) {
-            $stacks[$p->wish->zone][$p->wish->role->value] = $p;
+        foreach ($this->plans->zones($ground) as $zone) {
+            $sequence = $zone->sequence ?? throw ImpossibleChange::because('Not every zone is planned as things stand: plan the picture, then check the drawing against it.');
+            $zones[] = new CheckedZone($zone->zone, $ground->zones->note($zone->zone)->name, CheckedShade::run($zone->shades, $sequence));
         }
-        foreach ($planned as $zone) {
-            $shades = [];
-            foreach ($zone->wishes as $i => $wish) {
-                $own = $stacks[$zone->zone][$wish->role->value] ?? null;
-                if ($own?->stack === null) {
-                    throw ImpossibleChange::because('Not every zone is planned as things stand: plan the picture, then check the drawing against it.');
-                }
-                if ($wish->role->isOfValueRun()) {
-                    $marks = $own->own || $zone->sequence === null ? array_map(static fn (): bool => true, $own->stack->steps) : array_map(static fn (GradedPass $pass): bool => $pass->in($i) !== null, $zone->sequence->passes);
-                    $shades[] = new CheckedShade($wish->role, $wish->called(), $wish->seen, $wish->fitted, $own->stack, CheckedShade::laidAfter($marks));
-                }
-            }
-            $zones[] = new CheckedZone($zone->zone, $ground->zones->note($zone->zone)->name, $shades);
-        }
-
         $labels = $ground->zones->labels;
         // Where the paper is kept white nothing is laid: no zone is there.
         $drawn = new LabelGrid($labels->width, $labels->height, $labels->bytes & strtr($ground->whites(), "\0\1\2", "\xff\0\xff"));

@@ -6,6 +6,7 @@ namespace App\Plans;
 
 use App\Models\Study;
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
@@ -15,15 +16,15 @@ use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
-use KnottyPrism\Core\Picture\PlannedZone;
-use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Picture\ZoneShades;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** All that the plan of a study's picture stands on, read once; and the keys of what follows from it. */
 final readonly class PlanGround
 {
     /**
      * @param  array<int, ZoneReading>  $readings  by zone number, the largest first
-     * @param  list<Wish>  $wishes  zone by zone, the mid of each first
+     * @param  array<int, non-empty-list<Shade>>  $shades  by zone number, see {@see ZoneShades}
      * @param  Drawer  $shelf  all known pencils, owned or not
      * @param  string  $fingerprint  of the owned ones
      * @param  \Closure(): PixelGrid  $readGrid
@@ -35,7 +36,7 @@ final readonly class PlanGround
         public ZoneSheet $zones,
         public array $readings,
         public ToneFit $tone,
-        public array $wishes,
+        public array $shades,
         public Drawer $shelf,
         public Paper $paper,
         private string $fingerprint,
@@ -66,46 +67,48 @@ final readonly class PlanGround
     {
         $s = $this->sheet->settings;
 
-        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (Wish $w): array => [$w->zone, ...self::rounded($w), round($w->weight, 4), $w->surfaceCounts], $this->wishes));
+        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (int $zone, array $shades): array => [$zone, array_map(self::named(...), $shades)], array_keys($this->forPalette()), $this->forPalette()));
     }
 
-    /**
-     * A zone's colours in the order of its sequence.
-     *
-     * @return list<non-empty-list<Wish>> zone by zone
-     */
-    public function byZone(): array
+    /** @return array<int, list<Shade>> by zone number, see {@see ZoneShades::forPalette()} */
+    public function forPalette(): array
     {
-        $byZone = [];
-        foreach ($this->wishes as $wish) {
-            $byZone[$wish->zone][] = $wish;
+        $for = [];
+        foreach ($this->shades as $zone => $shades) {
+            $for[$zone] = ZoneShades::forPalette($shades, $this->readings[$zone]->zone);
         }
 
-        return array_values(array_map(PlannedZone::inOrder(...), $byZone));
+        return $for;
+    }
+
+    /** @throws ImpossibleChange when the zone has no such shade any more */
+    public function hasShade(int $zone, string $name): void
+    {
+        if (! in_array($name, array_map(static fn (Shade $s): string => $s->name, $this->shades[$zone] ?? []), true)) {
+            throw ImpossibleChange::unknown('shade of a zone');
+        }
     }
 
     /**
      * What a zone's sequence follows from, in the words in which its change is told.
      *
-     * @param  non-empty-list<Wish>  $wishes
      * @return array<string, string>
      */
-    public function basis(array $wishes, PalettePart $palette): array
+    public function basis(int $zone, PalettePart $palette): array
     {
         $s = $this->sheet->settings;
 
         return [
-            'its colours' => implode(';', array_map(static fn (Wish $w): string => $w->role->value.implode(',', self::rounded($w)), $wishes)), 'the way of working' => implode(',', $s->schoolOf($wishes[0]->zone)->settings()).$s->mode->value, 'its surface' => (string) $wishes[0]->surfaceCounts, 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
+            'its colours' => implode(';', array_map(static fn (Shade $w): string => $w->name.implode(',', self::rounded($w)), $this->shades[$zone])), 'the way of working' => implode(',', $s->schoolOf($zone)->settings()).$s->mode->value, 'its surface' => (string) $this->readings[$zone]->zone->surface->grainCounts(), 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
             'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), 'the drawer' => $this->fingerprint,
         ];
     }
 
-    /** @param  non-empty-list<Wish>  $wishes  of the zone */
-    public function zoneKey(array $wishes, PalettePart $palette): string
+    public function zoneKey(int $zone, PalettePart $palette): string
     {
         $s = $this->sheet->settings;
 
-        return $this->key('zone', $s->mode->value, $s->schoolOf($wishes[0]->zone)->settings(), $palette->hand, $palette->base, array_map(static fn (Wish $w): array => [$w->role->value, ...self::rounded($w), round($w->weight, 4), $w->grainCounts], $wishes));
+        return $this->key('zone', $s->mode->value, $s->schoolOf($zone)->settings(), $palette->hand, $palette->base, array_map(self::named(...), $this->shades[$zone]));
     }
 
     /** Not of the build: what was planned for a drawing stays hers when the application is brought up to date; how it is judged is worked out anew. */
@@ -114,9 +117,15 @@ final readonly class PlanGround
         return md5(json_encode([$this->fingerprint, $this->paper->key(), ...$parts], JSON_THROW_ON_ERROR));
     }
 
-    /** @return list<float> */
-    private static function rounded(Wish $wish): array
+    /** @return array<mixed> all of a shade that a plan follows from */
+    private static function named(Shade $s): array
     {
-        return array_map(static fn (float $v): float => round($v, 2), $wish->fitted->toArray());
+        return [$s->name, ...self::rounded($s), round($s->weight, 4), $s->grainCounts];
+    }
+
+    /** @return list<float> */
+    private static function rounded(Shade $shade): array
+    {
+        return array_map(static fn (float $v): float => round($v, 2), $shade->target->toArray());
     }
 }

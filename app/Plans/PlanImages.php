@@ -14,7 +14,6 @@ use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelWindow;
 use KnottyPrism\Core\Picture\PassesLaid;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\ErrorMap;
 use KnottyPrism\Core\Picture\Preview\Loupe;
@@ -99,8 +98,8 @@ final class PlanImages
     {
         /** @var list<array{zone: string, shade: string, deltaE00: float}> */
         return Computed::kept($this->key($ground, "parted/$light->value"), self::KEPT_SECONDS, fn (): array => array_map(
-            static fn (PartedByLight $p): array => ['zone' => $ground->zones->note($p->target->zone)->name, 'shade' => $p->target->role->value, 'deltaE00' => round($p->farther, 1)],
-            PartedByLight::in(PlannedPictures::targets($ground, $this->plans->planned($ground)), $ground->paper, $light),
+            static fn (PartedByLight $p): array => ['zone' => $ground->zones->note($p->zone)->name, 'shade' => $p->shade->name, 'deltaE00' => round($p->farther, 1)],
+            PartedByLight::in(PlannedPictures::sequences($ground, $this->plans->zones($ground)), $light),
         ));
     }
 
@@ -122,14 +121,10 @@ final class PlanImages
     private function preview(PlanGround $ground, ?Stage $stage = null): Preview
     {
         $zones = $this->plans->zones($ground);
-        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground, $zones));
         $drawn = [];
         foreach ($zones as $zone) {
-            $own = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->zone === $zone->zone));
-            $drawn[] = $one = DrawnZone::of($zone->zone, $own, count($own) === count($zone->wishes) ? $stage->inOrder[$zone->zone] ?? $zone->sequence : null);
-            if ($one->run === []) {
-                throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
-            }
+            $sequence = $stage->inOrder[$zone->zone] ?? $zone->sequence ?? throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
+            $drawn[] = DrawnZone::of($zone->zone, $zone->shades, $sequence);
         }
 
         return new Preview($ground->paper, $ground->zones->labels, $ground->grid(), $drawn, $ground->whites(), $ground->sheet->settings->strokes, $this->borders->bands($this->surveys->current($ground->study), $ground->study->photo()));
@@ -149,6 +144,6 @@ final class PlanImages
 
     private function key(PlanGround $ground, string $what): string
     {
-        return 'picture/'.md5(json_encode([$what, $ground->sheet->settings->strokes, $ground->study->frame()->wholeWidth(), PlanRepository::stackTexts($this->plans->planned($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
+        return 'picture/'.md5(json_encode([$what, $ground->sheet->settings->strokes, $ground->study->frame()->wholeWidth(), PlanRepository::keysOf($this->plans->zones($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
     }
 }

@@ -16,25 +16,21 @@ use App\Photos\ZoneReader;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Error\UnknownPencil;
-use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
-use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\ReachableTone;
-use KnottyPrism\Core\Picture\Wish;
+use KnottyPrism\Core\Picture\ZoneShades;
 use KnottyPrism\Core\Recipe\Kits;
-use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /**
  * The plan of a study's picture: what the artist decided, in versions, and what the planner found, in parts that are kept by all that
@@ -93,25 +89,19 @@ final class PlanRepository
         /** @var array{array<int, ZoneReading>, ToneFit} $read */
         $read = Computed::kept('picture-ground/'.md5(json_encode([$this->surveys->stamp($study), $photo->storage_key, $paper->key(), $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
         [$readings, $tone] = $read;
-        $wishes = [];
+        $shades = [];
         foreach ($readings as $number => $reading) {
             $recolour = $sheet->settings->recolourOf($number);
-            array_push($wishes, ...Wish::of($number, $reading->zone, $zones->note($number)->importance->weight(), $sheet->settings->schoolOf($number), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab))));
+            $shades[$number] = ZoneShades::of($reading->zone, $zones->note($number)->importance->weight(), $sheet->settings->schoolOf($number), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab)));
         }
 
-        return new PlanGround($study, $sheet, $zones, $readings, $tone, $wishes, $shelf, $paper, $fingerprint, $grid, static fn (PixelGrid $grid): string => $survey->whites->on($grid));
+        return new PlanGround($study, $sheet, $zones, $readings, $tone, $shades, $shelf, $paper, $fingerprint, $grid, static fn (PixelGrid $grid): string => $survey->whites->on($grid));
     }
 
     /** @param  ?Kits  $kits  where the same picture is likely to be planned again */
     public function planner(PlanGround $ground, ?Kits $kits = null): PlanPicture
     {
         return new PlanPicture($ground->shelf, $ground->paper, $ground->sheet->settings, $this->atlases, kits: $kits);
-    }
-
-    /** The planner of one zone's recipes, with the pencils that the plan's palette has. */
-    public function plannerOf(PlanGround $ground, int $zone): RecipePlanner
-    {
-        return $this->planner($ground)->plannerFor($zone, $this->palettePart($ground));
     }
 
     public function palettePart(PlanGround $ground): ?PalettePart
@@ -130,19 +120,17 @@ final class PlanRepository
     public function zones(PlanGround $ground): array
     {
         $palette = $this->palettePart($ground);
-        $byZone = $ground->byZone();
-        $keys = array_map(static fn (array $wishes): ?string => $palette === null ? null : $ground->zoneKey($wishes, $palette), $byZone);
+        $keys = array_map(static fn (int $zone): ?string => $palette === null ? null : $ground->zoneKey($zone, $palette), array_keys($ground->shades));
         $found = $this->parts->of($ground->study, array_values(array_filter($keys, is_string(...))));
 
-        return array_map(static function (array $wishes, ?string $key) use ($ground, $found): PlannedZone {
-            $zone = $wishes[0]->zone;
-            $own = self::sequence($ground, $ground->sheet->sequences[$zone] ?? null, $wishes);
+        return array_map(static function (int $zone, array $shades, ?string $key) use ($ground, $found): PlannedZone {
+            $own = self::sequence($ground, $ground->sheet->sequences[$zone] ?? null, $shades);
             $part = $found[$key ?? ''] ?? null;
             /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
             $passes = $part['passes'] ?? null;
 
-            return new PlannedZone($zone, $wishes, $own ?? self::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $wishes), $own !== null ? 'your own' : (string) ($part['label'] ?? ''), $own !== null, $key);
-        }, $byZone, $keys);
+            return new PlannedZone($zone, $shades, $own ?? self::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $shades), $own !== null ? 'your own' : (string) ($part['label'] ?? ''), $own !== null, $key);
+        }, array_keys($ground->shades), $ground->shades, $keys);
     }
 
     /** @throws ImpossibleChange when the zone is not there any more */
@@ -158,33 +146,14 @@ final class PlanRepository
     }
 
     /**
-     * What is planned so far for every wish: a stack of the artist's own, or what the sequence of its zone leaves there, or nothing yet.
-     *
-     * @param  list<PlannedZone>|null  $zones  where they are known already
-     * @return list<PlannedWish>
-     */
-    public function planned(PlanGround $ground, ?array $zones = null): array
-    {
-        $planned = [];
-        foreach ($zones ?? $this->zones($ground) as $zone) {
-            foreach ($zone->wishes as $shade => $wish) {
-                $own = $this->own($ground, $wish);
-                $planned[] = new PlannedWish($wish, $own ?? $zone->sequence?->stackIn($shade), $own !== null ? 'your own' : $zone->label, $own !== null);
-            }
-        }
-
-        return $planned;
-    }
-
-    /**
      * Nothing where one of its pencils has left the shelf since: then the planner finds another.
      *
-     * @param  list<Wish>  $wishes
+     * @param  list<Shade>  $shades
      */
-    public static function sequence(PlanGround $ground, ?SequenceNote $note, array $wishes): ?Sequence
+    public static function sequence(PlanGround $ground, ?SequenceNote $note, array $shades): ?Sequence
     {
         try {
-            return $note?->read($ground->shelf, PlannedZone::roles($wishes));
+            return $note?->read($ground->shelf, $shades);
         } catch (UnknownPencil) {
             return null;
         }
@@ -205,40 +174,11 @@ final class PlanRepository
     /**
      * What all that is drawn of a plan follows from, as text for a key.
      *
-     * @param  list<PlannedWish>  $planned
-     * @return list<array{int, string, ?string, float, float, float}>
+     * @param  list<PlannedZone>  $zones
+     * @return list<array{int, array<mixed>}>
      */
-    public static function stackTexts(array $planned): array
+    public static function keysOf(array $zones): array
     {
-        return array_map(static fn (PlannedWish $p): array => [$p->wish->zone, $p->wish->role->value, $p->stack?->text(), round($p->wish->seen->l, 2), round($p->wish->seen->a, 2), round($p->wish->seen->b, 2)], $planned);
-    }
-
-    /** @throws ImpossibleChange when the zone or the role is not there any more */
-    public static function wish(PlanGround $ground, int $zone, Role $role): Wish
-    {
-        foreach ($ground->wishes as $wish) {
-            if ($wish->zone === $zone && $wish->role === $role) {
-                return $wish;
-            }
-        }
-
-        throw ImpossibleChange::unknown('colour of a zone');
-    }
-
-    private function own(PlanGround $ground, Wish $wish): ?Stack
-    {
-        $text = $ground->sheet->note($wish->zone, $wish->role)->stack;
-
-        return $text === null ? null : self::stack($ground, $text);
-    }
-
-    /** Nothing where one of its pencils has left the shelf since: then the planner finds another. */
-    public static function stack(PlanGround $ground, string $text): ?Stack
-    {
-        try {
-            return StackText::read($text, $ground->shelf);
-        } catch (UnknownPencil) {
-            return null;
-        }
+        return array_map(static fn (PlannedZone $z): array => [$z->zone, array_map(static fn (Shade $s, int $i): array => [$s->name, $z->sequence?->stackIn($i)->text(), round($s->seen->l, 2), round($s->seen->a, 2), round($s->seen->b, 2)], $z->shades, array_keys($z->shades))], $zones);
     }
 }

@@ -15,10 +15,10 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\PlanPicture;
-use KnottyPrism\Core\Picture\Wish;
 use KnottyPrism\Core\Recipe\Kits;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /**
  * Plans a picture part by part, each kept as soon as it is found: killed and begun again, it goes on where it was; after a change it
@@ -98,13 +98,13 @@ final class PlanRunner
         while (($next = $this->next($ground, $zones)) !== null) {
             $found = count(array_filter($zones, static fn (PlannedZone $z): bool => $z->sequence !== null));
             $this->tell($run, 'finding sequences', $found, count($zones));
-            $answer = $planner->sequences($next->wishes, $palette, 1)[0];
-            $basis = $ground->basis($next->wishes, $palette);
+            $answer = $planner->sequences($next->zone, $next->shades, $palette, 1)[0];
+            $basis = $ground->basis($next->zone, $palette);
             $changed = self::changed($ground, $next, $answer->sequence, $this->plans->parts->last($study, $next->zone), $basis);
             $left = max(0, count($zones) - $found - 1);
             // Both or neither: a worker that dies in between would leave a zone that is planned, and is told nowhere.
             DB::transaction(function () use ($study, $run, $next, $answer, $basis, $changed, $left): void {
-                $this->plans->parts->keep($study, (string) $next->key, ['passes' => SequenceNote::of($answer->sequence, PlannedZone::roles($next->wishes))->toArray(), 'label' => $answer->label->value, 'zone' => $next->zone, 'basis' => $basis]);
+                $this->plans->parts->keep($study, (string) $next->key, ['passes' => SequenceNote::of($answer->sequence, $next->shades)->toArray(), 'label' => $answer->label->value, 'zone' => $next->zone, 'basis' => $basis]);
                 $run->update(['changes' => [...$run->changes, $changed], 'tries' => 0, 'zones_open' => PlanTurns::left($run, $left)]);
             });
             $worked = microtime(true) - $began;
@@ -140,7 +140,7 @@ final class PlanRunner
     {
         $palette = $this->plans->palettePart($ground);
         if ($palette === null) {
-            $palette = $planner->palette($ground->wishes, $progress);
+            $palette = $planner->palette($ground->forPalette(), $progress);
             $this->plans->parts->keep($study, $ground->paletteKey(), $palette->toArray());
         }
 
@@ -160,11 +160,11 @@ final class PlanRunner
         $differs = is_array($known) ? array_keys(array_filter($basis, static fn (string $text, string $what): bool => ($known[$what] ?? '') !== $text, ARRAY_FILTER_USE_BOTH)) : [];
         /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
         $passes = $before['passes'] ?? null;
-        $words = static fn (?Sequence $s): ?string => $s === null ? null : SequenceWords::of($s, PlannedZone::shades($zone->wishes))->inShort();
+        $words = static fn (?Sequence $s): ?string => $s === null ? null : SequenceWords::of($s, $zone->shades)->inShort();
 
         return [
             'zone' => $ground->zones->note($zone->zone)->name, 'why' => $before === null ? 'new' : ($differs === [] ? 'asked for again' : implode(' and ', $differs).' changed'),
-            'before' => $words(PlanRepository::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $zone->wishes)), 'after' => (string) $words($after),
+            'before' => $words(PlanRepository::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $zone->shades)), 'after' => (string) $words($after),
         ];
     }
 
@@ -180,7 +180,7 @@ final class PlanRunner
     {
         $zones = $this->plans->zones($ground);
         $open = array_filter($zones, static fn (PlannedZone $z): bool => $z->sequence === null && $z->key !== null);
-        $lightness = static fn (PlannedZone $z): float => max(array_map(static fn (Wish $w): float => $w->fitted->l, $z->wishes));
+        $lightness = static fn (PlannedZone $z): float => max(array_map(static fn (Shade $s): float => $s->target->l, $z->shades));
         usort($open, static fn (PlannedZone $a, PlannedZone $b): int => $lightness($b) <=> $lightness($a));
 
         return $open[0] ?? null;

@@ -8,22 +8,16 @@ use App\Drawers\DrawerKeeper;
 use App\Models\Study;
 use App\Models\User;
 use App\Photos\SurveyRepository;
-use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Palette\MadeArea;
-use KnottyPrism\Core\Picture\PlannedTarget;
-use KnottyPrism\Core\Picture\PlannedWish;
 use KnottyPrism\Core\Picture\PlannedZone;
-use KnottyPrism\Core\Picture\Wish;
-use KnottyPrism\Core\Picture\ZoneCautions;
-use KnottyPrism\Core\Recipe\Cautions\CautionCode;
-use KnottyPrism\Core\Recipe\PassCautions\SequenceCautions;
-use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Picture\ZoneShades;
+use KnottyPrism\Core\Picture\ZoneWarnings;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
-/** What is planned of a study's picture, as targets with their recipes, and what follows from all of them together. */
+/** What is planned of a study's picture, zone by zone with what comes of it, and what follows from all of them together. */
 final class PlannedPictures
 {
     public function __construct(private readonly PlanRepository $plans, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
@@ -31,26 +25,17 @@ final class PlannedPictures
     }
 
     /**
-     * What is planned so far, for previews and cards;
-     *
-     * @param  list<PlannedWish>  $planned
-     * @return list<PlannedTarget>
+     * @param  list<PlannedZone>  $zones
+     * @return array<int, Sequence> of those that are planned, by number
      */
-    public static function targets(PlanGround $ground, array $planned): array
+    public static function inZones(array $zones): array
     {
-        $targets = [];
-        foreach ($planned as $p) {
-            if ($p->stack !== null) {
-                $targets[] = new PlannedTarget($p->wish->zone, $p->wish->role, $p->wish->seen, $p->wish->fitted, $p->wish->weight, self::recipe($ground, $p->wish, $p->stack, $p->label));
-            }
-        }
-
-        return $targets;
+        return array_filter(array_combine(array_map(static fn (PlannedZone $z): int => $z->zone, $zones), array_map(static fn (PlannedZone $z): ?Sequence => $z->sequence, $zones)));
     }
 
     public static function answer(PlanGround $ground, PlannedZone $zone, Sequence $sequence): SequenceAnswer
     {
-        return SequenceAnswer::of(RecipeLabel::tryFrom($zone->label) ?? RecipeLabel::OtherPencils, $sequence, PlannedZone::shades($zone->wishes), $ground->paper, $ground->sheet->settings->mode);
+        return SequenceAnswer::of(RecipeLabel::tryFrom($zone->label) ?? RecipeLabel::OtherPencils, $sequence, ZoneShades::worked($zone->shades), $ground->paper, $ground->sheet->settings->mode);
     }
 
     /**
@@ -83,32 +68,21 @@ final class PlannedPictures
         return array_map(static fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $settings->schoolOf($zone), $settings->mode), $answers, array_keys($answers));
     }
 
-    /** A change of a zone's sequence that parts it from one that ends alike, varies a flat form, or removes what is to mind in a shade; nothing where none was found. */
-    public function remedy(PlanGround $ground, int $zone, Role $role, CautionCode $code): ?SequenceAnswer
+    /** A change of a zone's sequence that removes a warning of one of its shades, or one of the whole zone's; null where none was found. */
+    public function remedy(PlanGround $ground, int $zone, string $shade, string $code): ?SequenceAnswer
     {
         $palette = $this->plans->palettePart($ground);
         $answers = self::sequences($ground, $this->plans->zones($ground));
-        if ($palette === null || ! isset($answers[$zone])) {
+        $at = ($answers[$zone] ?? null)?->shadeNamed($shade);
+        if ($palette === null || $at === null) {
             return null;
         }
-        $planner = $this->plans->planner($ground);
-        foreach (ZoneCautions::in($ground->map(), self::targets($ground, $this->plans->planned($ground))) as $caution) {
-            if ($caution->code === $code && $caution->zone === $zone && $caution->role === $role) {
-                return $planner->tried($caution, $answers, $palette)->remedied;
-            }
-        }
-        $shade = $answers[$zone]->shadeNamed($role->value);
-        foreach (SequenceCautions::in($answers[$zone], $ground->paper) as $caution) {
-            if ($caution->code === $code && in_array($shade, $caution->shades, true)) {
-                return $planner->remedy($zone, $caution, $answers[$zone], $palette)?->answer;
+        foreach ([...ZoneWarnings::in($ground->map(), $answers), ...Warnings::in($answers[$zone])] as $warning) {
+            if ($warning->kind->value === $code && ($warning->zones[0] ?? $zone) === $zone && in_array($at, $warning->shades, true)) {
+                return $this->plans->planner($ground)->tried($warning, $warning->zones === [] ? [$zone => $answers[$zone]] : $answers, $palette)->remedied;
             }
         }
 
         return null;
-    }
-
-    public static function recipe(PlanGround $ground, Wish $wish, Stack $stack, string $label): Recipe
-    {
-        return Recipe::of(RecipeLabel::tryFrom($label) ?? RecipeLabel::OtherPencils, $wish->fitted, $stack, $ground->paper, grainCounts: $wish->grainCounts);
     }
 }

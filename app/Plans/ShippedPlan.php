@@ -6,7 +6,6 @@ namespace App\Plans;
 
 use App\Models\Study;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Picture\PlannedZone;
 
 /**
  * A plan as a file beside the study that it is of, so that a first look need not wait for the planner: what the planner finds for the demo.
@@ -29,7 +28,7 @@ final class ShippedPlan
         foreach ($this->plans->zones($ground) as $zone) {
             $part = $shipped['zones'][$zone->zone] ?? null;
             if ($part !== null && $zone->key !== null) {
-                $this->plans->parts->keep($study, $zone->key, [...$part, 'zone' => $zone->zone, 'basis' => $ground->basis($zone->wishes, $palette)]);
+                $this->plans->parts->keep($study, $zone->key, [...$part, 'zone' => $zone->zone, 'basis' => $ground->basis($zone->zone, $palette)]);
             }
         }
     }
@@ -40,7 +39,7 @@ final class ShippedPlan
         $ground = $this->plans->ground($study->user()->firstOrFail(), $study);
         $zones = [];
         foreach ($this->plans->zones($ground) as $zone) {
-            $zones[$zone->zone] = ['passes' => $zone->sequence === null ? [] : SequenceNote::of($zone->sequence, PlannedZone::roles($zone->wishes))->toArray(), 'label' => $zone->label];
+            $zones[$zone->zone] = ['passes' => $zone->sequence === null ? [] : SequenceNote::of($zone->sequence, $zone->shades)->toArray(), 'label' => $zone->label];
         }
 
         return json_encode(['palette' => $this->plans->palettePart($ground)?->toArray(), 'zones' => (object) $zones], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT)."\n";

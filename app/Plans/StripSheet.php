@@ -25,7 +25,6 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Strips\SuggestedStrips;
-use KnottyPrism\Core\Picture\PlannedWish;
 
 /** The strips that an artist is asked for, on their sheet and in its photo. */
 final class StripSheet
@@ -74,17 +73,25 @@ final class StripSheet
     {
         try {
             $ground = $this->plans->ground($user, $study);
-            $planned = array_filter($this->plans->planned($ground), static fn (PlannedWish $p): bool => $p->wish->role->isOfValueRun() && ($p->stack?->passes() ?? []) !== []);
+            $planned = PlannedPictures::sequences($ground, $this->plans->zones($ground));
         } catch (CoreError) {
             return [];
         }
-        usort($planned, static fn (PlannedWish $a, PlannedWish $b): int => $zone === null ? $b->wish->weight <=> $a->wish->weight : $b->wish->fitted->l <=> $a->wish->fitted->l);
+        $outcomes = [];
+        foreach ($zone === null ? $planned : array_intersect_key($planned, [$zone => true]) as $number => $answer) {
+            foreach ($answer->outcomes as $outcome) {
+                if (! $outcome->shade->touch && $outcome->stack()->passes() !== []) {
+                    $outcomes[] = [$number, $outcome];
+                }
+            }
+        }
+        usort($outcomes, static fn (array $a, array $b): int => $zone === null ? $b[1]->shade->weight <=> $a[1]->shade->weight : $b[1]->shade->target->l <=> $a[1]->shade->target->l);
         $laid = $zones = [];
-        foreach ($planned as $one) {
+        foreach ($outcomes as [$number, $outcome]) {
             // What is joined or lifted in the end tells nothing of a hand.
-            $stack = new Stack($one->stack?->passes() ?? []);
-            if (($zone === null ? ! in_array($one->wish->zone, $zones, true) : $one->wish->zone === $zone) && count($laid) < self::STRIPS) {
-                $zones[] = $one->wish->zone;
+            $stack = new Stack($outcome->stack()->passes());
+            if (($zone !== null || ! in_array($number, $zones, true)) && count($laid) < self::STRIPS) {
+                $zones[] = $number;
                 $laid[$stack->text()] = $stack;
             }
         }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Print;
 
 use App\Resources\RecipeResource;
-use KnottyPrism\Core\Recipe\Recipe;
+use App\Resources\SequenceResource;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
+use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
 /**
  * The palette card: for every chosen recipe its passes from the paper up, each with number, name, pressure, the expected dab and
@@ -26,37 +29,37 @@ final class PaletteCard
     /** Below this share of full size a card can't be read at the desk any more; then it takes a second page. */
     private const LEAST_SCALE = 0.5;
 
-    /** @param  list<array{name: string, recipe: Recipe}>  $recipes */
-    public function pdf(string $study, string $paper, array $recipes, string $size): string
+    /** @param  list<array{name: string, outcome: Outcome}>  $chosen */
+    public function pdf(string $study, string $paper, array $chosen, string $size): string
     {
         [$width, $height] = PdfPage::SIZES[$size];
 
         return PdfPage::of('cards.palette', [
             'study' => $study,
             'paper' => $paper,
-            'columns' => self::columns(array_map(self::shown(...), $recipes)),
-            ...self::fit($recipes, $width, $height),
+            'columns' => self::columns(array_map(self::shown(...), $chosen)),
+            ...self::fit($chosen, $width, $height),
             'margin' => self::MARGIN_MM,
-            'count' => count($recipes),
+            'count' => count($chosen),
         ], $size);
     }
 
     /**
-     * @param  array{name: string, recipe: Recipe}  $chosen
+     * @param  array{name: string, outcome: Outcome}  $chosen
      * @return array<string, mixed>
      */
     private static function shown(array $chosen): array
     {
-        $recipe = $chosen['recipe'];
-        $target = RecipeResource::reading($recipe->target);
+        $outcome = $chosen['outcome'];
+        $target = RecipeResource::reading($outcome->shade->target);
 
         return [
             'name' => $chosen['name'],
             'words' => $target['words'],
-            'closeness' => $recipe->comparison->words(),
+            'closeness' => $outcome->comparison()->words(),
             'target' => DabPicture::flat((string) $target['hex'], 8, 8),
-            'passes' => array_map(static fn (array $pass): array => [...$pass, 'dab' => DabPicture::ofStrata($pass['strata'], 180, 84)], RecipeResource::passes($recipe->prediction)),
-            'cautions' => $recipe->cautions,
+            'passes' => array_map(static fn (array $pass): array => [...$pass, 'dab' => DabPicture::ofStrata($pass['strata'], 180, 84)], SequenceResource::steps($outcome->laid)),
+            'warnings' => array_map(static fn (Warning $w): string => "$w->text $w->remedy", Warnings::of($outcome)),
         ];
     }
 
@@ -82,12 +85,12 @@ final class PaletteCard
     /**
      * How large everything is printed, and how much taller than that the dabs may be where the page has room.
      *
-     * @param  list<array{name: string, recipe: Recipe}>  $recipes
+     * @param  list<array{name: string, outcome: Outcome}>  $chosen
      * @return array{scale: float, stretch: float}
      */
-    private static function fit(array $recipes, float $width, float $height): array
+    private static function fit(array $chosen, float $width, float $height): array
     {
-        $rows = array_sum(array_map(static fn (array $r): int => count($r['recipe']->stack->steps) + 3, $recipes)) / 2 + 3;
+        $rows = array_sum(array_map(static fn (array $c): int => count($c['outcome']->stack()->steps) + 3, $chosen)) / 2 + 3;
         $byHeight = ($height - 2 * self::MARGIN_MM - 16) / (self::ROW_MM * max(1, $rows));
         $scale = max(self::LEAST_SCALE, min(1.0, $byHeight, ($width - 2 * self::MARGIN_MM) / self::FULL_WIDTH_MM));
 

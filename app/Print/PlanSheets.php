@@ -15,10 +15,11 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
-use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
+use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
 /** Sheets of a picture's plan to work from: zone by zone, and pass by pass in the order to lay them. */
 final class PlanSheets
@@ -51,21 +52,18 @@ final class PlanSheets
     }
 
     /**
-     * @param  list<PlannedTarget>  $targets
      * @param  array<int, SequenceAnswer>  $sequences  by zone
      * @param  array<int, ?string>  $runsOut  where a zone's passes run out into others, in words
      * @param  Raster  $photo  at about screen size
      */
-    public function zones(string $study, string $paper, ZoneMap $map, array $targets, array $sequences, array $runsOut, Raster $photo, string $size): string
+    public function zones(string $study, string $paper, ZoneMap $map, array $sequences, array $runsOut, Raster $photo, string $size): string
     {
         [$small, $width, $height] = self::smallAndPale($photo);
         $zones = [];
         foreach ($map->zones as $number => $zone) {
-            $own = array_values(array_filter($targets, static fn (PlannedTarget $t): bool => $t->zone === $number));
-            $roles = Role::cases();
-            usort($own, static fn (PlannedTarget $a, PlannedTarget $b): int => array_search($a->role, $roles, true) <=> array_search($b->role, $roles, true));
-            if ($own !== []) {
-                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'passes' => self::said($sequences[$number] ?? null), 'runsOut' => $runsOut[$number] ?? null, 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(static fn (PlannedTarget $t): array => self::stack($t, $zone->touch($t->role)->name ?? $t->role->value), $own)];
+            $answer = $sequences[$number] ?? null;
+            if ($answer !== null) {
+                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'passes' => self::said($answer), 'runsOut' => $runsOut[$number] ?? null, 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(self::stack(...), $answer->outcomes)];
             }
         }
 
@@ -106,29 +104,22 @@ final class PlanSheets
     }
 
     /** @return list<string> the passes of a sequence as one would say them */
-    private static function said(?SequenceAnswer $answer): array
+    private static function said(SequenceAnswer $answer): array
     {
-        if ($answer === null) {
-            return [];
-        }
         $words = $answer->words();
 
         return $answer->sequence->passes === [] ? [$words->whole()] : $words->steps();
     }
 
     /** @return array<string, mixed> */
-    private static function stack(PlannedTarget $target, string $called): array
+    private static function stack(Outcome $outcome): array
     {
-        return [
-            'role' => $called, 'words' => $target->recipe->comparison->words(), 'aim' => DabPicture::flat((string) RecipeResource::reading($target->fitted)['hex'], 8, 8), 'aimWords' => RecipeResource::reading($target->fitted)['words'],
-            'passes' => array_reverse(self::passes($target)), 'cautions' => array_map(static fn ($c): string => $c->text, $target->recipe->cautions),
-        ];
-    }
+        $aim = RecipeResource::reading($outcome->shade->target);
 
-    /** @return list<array<string, mixed>> */
-    private static function passes(PlannedTarget $target): array
-    {
-        return array_map(static fn (array $p): array => [...$p, 'dab' => self::dab($p['strata'])], RecipeResource::passes($target->recipe->prediction));
+        return [
+            'role' => $outcome->shade->called(), 'words' => $outcome->comparison()->words(), 'aim' => DabPicture::flat((string) $aim['hex'], 8, 8), 'aimWords' => $aim['words'],
+            'passes' => array_reverse(array_map(static fn (array $p): array => [...$p, 'dab' => self::dab($p['strata'])], SequenceResource::steps($outcome->laid))), 'warnings' => array_map(static fn (Warning $w): string => $w->text, Warnings::of($outcome)),
+        ];
     }
 
     /**

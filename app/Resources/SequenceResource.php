@@ -8,42 +8,52 @@ use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
+use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
-use KnottyPrism\Core\Medium\Stack\StepPrediction;
-use KnottyPrism\Core\Recipe\PassCautions\PassCaution;
-use KnottyPrism\Core\Recipe\PassCautions\SequenceCautions;
+use KnottyPrism\Core\Medium\Stack\LaidStep;
+use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\PassReasons;
-use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
-use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
+use KnottyPrism\Core\Recipe\Warnings\ToothSpent;
+use KnottyPrism\Core\Recipe\Warnings\Unsteady;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
+use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
-/** A zone's sequence as the screen shows it: each pass once, with its marks and the dab that it leaves in every shade. */
+/** A sequence as everybody sees it, of a zone or a spot: each pass once, with its marks and the dab that it leaves in every shade. */
 final class SequenceResource
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> with general advice against what it warns of */
     public static function answer(SequenceAnswer $answer, Paper $paper): array
     {
+        return self::recipe(new Recipe($answer, Warnings::in($answer)), $paper);
+    }
+
+    /** @return array<string, mixed> */
+    public static function recipe(Recipe $recipe, Paper $paper): array
+    {
+        $answer = $recipe->answer;
         $shades = $answer->shades();
         $words = $answer->words();
-        $reasons = PassReasons::of($answer->sequence, $shades, $paper);
-        $dabs = array_map(static fn (int $shade): array => self::dabs($answer->sequence, $shade, $paper), array_keys($shades));
+        $reasons = PassReasons::of($answer, $paper);
+        $dabs = array_map(static fn (Outcome $o, int $shade): array => self::dabs($answer, $o, $shade), $answer->outcomes, array_keys($answer->outcomes));
 
         return [
             'label' => $answer->label->value,
             'words' => $words->whole(),
             'passes' => array_map(static fn (GradedPass $pass, int $at): array => [
-                ...self::tool($pass),
-                'marks' => (object) self::marks($pass, $shades),
+                ...self::tool($pass->tool),
+                'marks' => self::marks($pass, $shades),
                 'words' => ucfirst($words->pass($pass)),
                 'reason' => $reasons[$at],
                 'dabs' => (object) array_filter(array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(static fn (array $of): ?array => $of[$at], $dabs))),
             ], $answer->sequence->passes, array_keys($answer->sequence->passes)),
-            'cautions' => array_map(static fn (PassCaution $c): array => self::caution($c, $shades), SequenceCautions::in($answer, $paper)),
+            'outcomes' => (object) array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(self::outcome(...), $answer->outcomes)),
+            'warnings' => array_map(static fn (Warning $w): array => self::warning($w, $shades), $recipe->warnings),
             ...self::errors($answer->errorOnPaper(), $answer->errorInHand(), $answer->missed()),
             'grain' => Figures::difference($answer->grain()),
-            'evenness' => (object) array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(static fn (ShadeOutcome $o): string => $o->evenness->words(), $answer->outcomes)),
         ];
     }
 
@@ -51,17 +61,81 @@ final class SequenceResource
      * @param  list<Shade>  $shades
      * @return array<string, mixed>
      */
-    private static function caution(PassCaution $caution, array $shades): array
+    public static function warning(Warning $warning, array $shades): array
     {
-        $names = array_map(static fn (int $i): string => $shades[$i]->name, $caution->shades);
+        $in = array_map(static fn (int $i): Shade => $shades[$i], $warning->shades);
 
-        return ['code' => $caution->code->value, 'pass' => $caution->pass, 'roles' => $names, 'where' => implode(' and ', array_map(static fn (int $i): string => $shades[$i]->called(), $caution->shades)), 'text' => $caution->text, 'remedy' => $caution->remedy];
+        return ['code' => $warning->kind->value, 'pass' => $warning->pass, 'shades' => array_map(static fn (Shade $s): string => $s->name, $in), 'where' => implode(' and ', array_map(static fn (Shade $s): string => $s->called(), $in)), 'text' => $warning->text, 'remedy' => $warning->remedy];
+    }
+
+    /** @return array<string, mixed> what comes of a shade */
+    public static function outcome(Outcome $o): array
+    {
+        $comparison = $o->comparison();
+
+        return [
+            'stack' => $o->stack()->text(), 'hex' => Figures::colour($o->lab)['hex'], 'deltaE00' => Figures::difference($comparison->deltaE00), 'valueError' => Figures::difference($comparison->valueError), 'closenessWords' => $comparison->words(),
+            ...self::errors($o->errorOnPaper(), $o->errorInHand(), $o->missed), 'sway' => Figures::difference($o->sway()), 'steadinessWords' => self::steadiness($o->sway()), 'doubt' => Figures::difference($o->doubt),
+            'toothUsed' => Figures::share($o->toothUsed), 'toothWords' => self::tooth($o->toothUsed), 'grain' => Figures::difference($o->evenness->grain), 'evenness' => $o->evenness->words(),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> the steps of one stack, each with how it looks after it */
+    public static function steps(LaidStack $laid): array
+    {
+        return array_map(static function (LaidStep $step): array {
+            [$tool, $pressure] = $step->step instanceof Finish ? [$step->step, null] : [$step->step->pencil, $step->step->pressure];
+            $mark = $pressure === null ? null : PressureMark::nearest($pressure);
+
+            return [...self::tool($tool), 'pressure' => $pressure, 'pressureWord' => $mark?->value, 'pressureStrokes' => $mark?->strokes(), ...Figures::colour($step->lab), ...self::dab($step)];
+        }, $laid->looks());
+    }
+
+    /** @return array{finish: ?string, pencil: array<string, mixed>|null, care: ?string} what a pass is laid with, and what to mind with it */
+    public static function tool(Pencil|Finish $tool): array
+    {
+        return $tool instanceof Finish
+            ? ['finish' => $tool->value, 'pencil' => null, 'care' => $tool->careInShort]
+            : ['finish' => null, 'pencil' => RecipeResource::pencil($tool), 'care' => null];
+    }
+
+    /**
+     * @param  list<Shade>  $shades
+     * @return object how hard it is pressed, by shade; null where that is left out
+     */
+    public static function marks(GradedPass $pass, array $shades): object
+    {
+        $marks = [];
+        foreach ($shades as $i => $shade) {
+            $marks[$shade->name] = ($pass->marks[$i] ?? null)?->value;
+        }
+
+        return (object) $marks;
+    }
+
+    /** @return list<array{mark: string, strokes: int, pressure: float}> */
+    public static function vocabulary(): array
+    {
+        return array_map(static fn (PressureMark $m): array => ['mark' => $m->value, 'strokes' => $m->strokes(), 'pressure' => $m->pressure()], PressureMark::cases());
+    }
+
+    /** @return list<array<string, mixed>|null> what every pass leaves in a shade; null where it is left out */
+    private static function dabs(SequenceAnswer $answer, Outcome $outcome, int $shade): array
+    {
+        $looks = $outcome->laid->looks();
+        $dabs = [];
+        foreach ($answer->sequence->passes as $pass) {
+            $look = $pass->in($shade) === null ? null : array_shift($looks);
+            $dabs[] = $look === null ? null : ['hex' => $look->hex, ...self::dab($look)];
+        }
+
+        return $dabs;
     }
 
     /** @return array<string, mixed> */
-    public static function outcome(ShadeOutcome $o): array
+    private static function dab(LaidStep $step): array
     {
-        return [...self::errors($o->errorOnPaper(), $o->errorInHand(), $o->missed), 'sway' => Figures::difference($o->sway), 'doubt' => Figures::difference($o->doubt), 'grain' => Figures::difference($o->evenness->grain), 'evenness' => $o->evenness->words()];
+        return ['strata' => $step->strataHex, 'colourWords' => (new ColourReading($step->lab))->words(), 'toothUsed' => Figures::share($step->toothUsed), 'evenness' => $step->evenness->words()];
     }
 
     /** @return array<string, mixed> */
@@ -70,51 +144,23 @@ final class SequenceResource
         return ['errorOnPaper' => Figures::difference($onPaper), 'errorInHand' => Figures::difference($inHand), 'missed' => Figures::difference($missed)];
     }
 
-    /** @return array<string, mixed> what a pass is laid with, and what to mind with it */
-    public static function tool(GradedPass $pass): array
+    private static function steadiness(float $rms): string
     {
-        return $pass->tool instanceof Finish
-            ? ['finish' => $pass->tool->value, 'pencil' => null, 'care' => $pass->tool->careInShort]
-            : ['finish' => null, 'pencil' => RecipeResource::pencil($pass->tool), 'care' => null];
+        return match (true) {
+            $rms < 1.5 => 'very steady',
+            $rms < 3.0 => 'steady',
+            $rms < Unsteady::FROM => 'needs an even hand',
+            default => 'unsteady',
+        };
     }
 
-    /**
-     * @param  list<Shade>  $shades
-     * @return array<string, ?string> by shade's name
-     */
-    private static function marks(GradedPass $pass, array $shades): array
+    private static function tooth(float $used): string
     {
-        $marks = [];
-        foreach ($shades as $i => $shade) {
-            $marks[$shade->name] = ($pass->marks[$i] ?? null)?->value;
-        }
-
-        return $marks;
-    }
-
-    /** @return list<array<string, mixed>|null> what every pass leaves in a shade; nothing where it is left out */
-    private static function dabs(Sequence $sequence, int $shade, Paper $paper): array
-    {
-        $laid = LaidStack::of($sequence->stackIn($shade), $paper);
-        $dabs = [];
-        $step = 0;
-        foreach ($sequence->passes as $pass) {
-            $done = $pass->in($shade);
-            if ($done === null) {
-                $dabs[] = null;
-
-                continue;
-            }
-            $after = StepPrediction::of($done, $laid->after(++$step));
-            $dabs[] = ['hex' => $after->hex, 'strata' => $after->strataHex, 'colourWords' => (new ColourReading($after->lab))->words(), 'toothUsed' => Figures::share($after->toothUsed), 'evenness' => $after->evenness->words()];
-        }
-
-        return $dabs;
-    }
-
-    /** @return list<array{mark: string, strokes: int, pressure: float}> */
-    public static function vocabulary(): array
-    {
-        return array_map(static fn (PressureMark $m): array => ['mark' => $m->value, 'strokes' => $m->strokes(), 'pressure' => $m->pressure()], PressureMark::cases());
+        return match (true) {
+            $used < 0.25 => 'plenty of tooth left',
+            $used < 0.55 => 'tooth left',
+            $used < ToothSpent::FROM => 'little tooth left',
+            default => 'tooth spent',
+        };
     }
 }

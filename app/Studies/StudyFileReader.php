@@ -31,7 +31,6 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
-use KnottyPrism\Core\Picture\Decisions\TargetNote;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use Opis\JsonSchema\Validator;
 
@@ -170,11 +169,11 @@ final class StudyFileReader
         $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
         $this->surveys->change($study, static fn (): array => [$survey, 'bring the study in']);
         $sheet = PlanSheet::ofArray($data['plan']);
-        if ($sheet->settings != new PlanSettings || $sheet->sequences !== [] || array_filter($sheet->notes, static fn (TargetNote $n): bool => ! $n->isEmpty()) !== []) {
+        if ($sheet->settings != new PlanSettings || $sheet->sequences !== [] || $sheet->overruled !== []) {
             $this->plans->change($study, static fn (): array => [$sheet, 'bring the plan in']);
         }
         $shelf = $this->drawers->shelfOf($user);
-        foreach ([...array_map(static fn (TargetNote $n): ?string => $n->stack, array_values($sheet->notes)), ...array_column($data['spots'], 'stack')] as $stack) {
+        foreach (array_column($data['spots'], 'stack') as $stack) {
             self::checkStack($stack, $shelf);
         }
         foreach ($data['spots'] as $entry) {

@@ -21,7 +21,6 @@ use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Picture\PlannedZone;
 
 /**
  * A whole study as one JSON file (docs/schemas/study.schema.json): photos, survey, plan, and the pencils that it takes. Brought in elsewhere,
@@ -64,7 +63,7 @@ final class StudyFileWriter
     }
 
     /**
-     * The plan with every sequence and stack held as it is now.
+     * The plan with every sequence held as it is now.
      *
      * @return array{array<string, mixed>, list<string>} and the pencils that they take
      */
@@ -74,17 +73,10 @@ final class StudyFileWriter
         $used = [];
         if ($this->surveys->current($study)->zones !== null && $this->drawers->drawerOf($user)->usable()->pencils !== []) {
             $ground = $this->plans->ground($user, $study);
-            $zones = $this->plans->zones($ground);
-            foreach ($zones as $zone) {
+            foreach ($this->plans->zones($ground) as $zone) {
                 if ($zone->sequence !== null) {
-                    $sheet = $sheet->withSequence($zone->zone, SequenceNote::of($zone->sequence, PlannedZone::roles($zone->wishes)));
+                    $sheet = $sheet->withSequence($zone->zone, SequenceNote::of($zone->sequence, $zone->shades));
                     array_push($used, ...Pencil::identifiers($zone->sequence->pencils()));
-                }
-            }
-            foreach ($this->plans->planned($ground, $zones) as $p) {
-                if ($p->own && $p->stack !== null) {
-                    $sheet = $sheet->withNote($p->wish->zone, $p->wish->role, $sheet->note($p->wish->zone, $p->wish->role)->withStack($p->stack->text()));
-                    array_push($used, ...$p->pencils());
                 }
             }
         }

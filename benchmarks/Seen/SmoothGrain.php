@@ -19,14 +19,14 @@ final class SmoothGrain
     public static function of(PlannedPicture $plan, array $zones): array
     {
         $sum = $grainy = $area = 0.0;
-        foreach ($plan->targets as $target) {
-            if (! $target->role->isOfValueRun() || $zones[$target->zone]->surface === Surface::Rough) {
-                continue;
+        foreach ($plan->answers() as $number => $answer) {
+            foreach ($zones[$number]->surface === Surface::Rough ? [] : $answer->outcomes as $outcome) {
+                if (! $outcome->shade->touch) {
+                    $sum += $outcome->shade->weight * $outcome->evenness->grain;
+                    $grainy += $outcome->evenness->grain > Evenness::GRAINY ? $outcome->shade->weight : 0.0;
+                    $area += $outcome->shade->weight;
+                }
             }
-            $grain = $target->recipe->evenness->grain;
-            $sum += $target->weight * $grain;
-            $grainy += $grain > Evenness::GRAINY ? $target->weight : 0.0;
-            $area += $target->weight;
         }
 
         return [$sum / max(1e-9, $area), $grainy / max(1e-9, $area)];

@@ -10,11 +10,16 @@ use KnottyPrism\Core\Chart\Check\DrawingPlan;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\PassesLaid;
+use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** A plan.json of the command line, read again to hold a drawing against it; and what is laid of it, {"passes": 2, "zones": {"rope": 1}}. */
 final class PlanJson
@@ -63,26 +68,36 @@ final class PlanJson
     /** @param  array<mixed>  $zone */
     private static function zone(array $zone, int $number, Drawer $drawer): CheckedZone
     {
-        $sequence = is_array($zone['sequence'] ?? null) ? $zone['sequence'] : throw self::bad();
-        $stacks = [];
-        foreach (is_array($zone['results'] ?? null) ? $zone['results'] : [] as $result) {
-            if (is_array($result) && is_string($result['shade'] ?? null) && is_string($result['stack'] ?? null)) {
-                $stacks[$result['shade']] = $result['stack'];
-            }
+        [$shades, $passes] = [$zone['shades'] ?? null, $zone['sequence'] ?? null];
+        if (! is_string($zone['name'] ?? null) || ! is_array($shades) || ! is_array($passes)) {
+            throw self::bad();
         }
-        $shades = [];
-        foreach (is_array($zone['shades'] ?? null) ? $zone['shades'] : throw self::bad() as $shade) {
-            $role = is_array($shade) && is_string($shade['role'] ?? null) ? Role::tryFrom($shade['role']) : null;
-            if (! is_array($shade) || $role === null) {
-                throw self::bad();
-            }
-            if ($role->isOfValueRun() && isset($stacks[$role->value])) {
-                $marks = array_map(static fn (mixed $pass): bool => is_array($pass) && is_array($pass['pressures'] ?? null) && ($pass['pressures'][$role->value] ?? null) !== null, $sequence);
-                $shades[] = new CheckedShade($role, is_string($shade['called'] ?? null) ? $shade['called'] : $role->value, self::lab($shade['lab'] ?? null), self::lab($shade['fittedLab'] ?? null), StackText::read($stacks[$role->value], $drawer), CheckedShade::laidAfter(array_values($marks)));
-            }
+        $shades = array_map(static fn (mixed $s): Shade => is_array($s) ? self::shade($s) : throw self::bad(), array_values($shades));
+        $sequence = new Sequence(array_map(static fn (mixed $p): GradedPass => is_array($p) ? self::pass($p, $shades, $drawer) : throw self::bad(), array_values($passes)));
+
+        return new CheckedZone($number, $zone['name'], CheckedShade::run($shades, $sequence));
+    }
+
+    /** @param  array<mixed>  $shade */
+    private static function shade(array $shade): Shade
+    {
+        $role = is_string($shade['name'] ?? null) ? Role::tryFrom($shade['name']) : null;
+
+        return $role === null ? throw self::bad() : new Shade($role->value, self::lab($shade['fittedLab'] ?? null), touch: ! $role->isOfValueRun(), called: is_string($shade['called'] ?? null) ? $shade['called'] : '', seen: self::lab($shade['lab'] ?? null));
+    }
+
+    /**
+     * @param  array<mixed>  $pass
+     * @param  list<Shade>  $shades
+     */
+    private static function pass(array $pass, array $shades, Drawer $drawer): GradedPass
+    {
+        [$tool, $pressures] = [$pass['pencil'] ?? $pass['finish'] ?? null, $pass['pressures'] ?? null];
+        if (! is_string($tool) || ! is_array($pressures)) {
+            throw self::bad();
         }
 
-        return new CheckedZone($number, is_string($zone['name'] ?? null) ? $zone['name'] : throw self::bad(), $shades);
+        return (new PassNote($tool, array_filter(array_map(static fn (mixed $p): ?PressureMark => is_string($p) ? PressureMark::tryFrom($p) : null, $pressures))))->read($drawer, $shades);
     }
 
     private static function lab(mixed $lab): Lab
@@ -94,6 +109,6 @@ final class PlanJson
 
     private static function bad(): BadFile
     {
-        return BadFile::because('plan.json is not as prism plan writes it: its zones want shades, sequence and results.');
+        return BadFile::because('plan.json is not as prism plan writes it: its zones want a name, shades and a sequence.');
     }
 }

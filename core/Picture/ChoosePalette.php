@@ -11,10 +11,10 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Palette\PaletteGround;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
-use KnottyPrism\Core\Picture\Palette\WantedColour;
 use KnottyPrism\Core\Recipe\School\Darks;
 use KnottyPrism\Core\Recipe\School\Lights;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** Chooses the pencils of a picture: which it may take, which it is mostly made of, and what every number of them would cost. */
 final readonly class ChoosePalette
@@ -30,13 +30,13 @@ final readonly class ChoosePalette
     }
 
     /**
-     * @param  list<Wish>  $wishes
+     * @param  array<int, list<Shade>>  $byZone  see {@see ZoneShades::forPalette()}
      * @param  ?\Closure(int, int): void  $progress  told how far, of how much
      */
-    public function for(array $wishes, ?\Closure $progress = null): PalettePart
+    public function for(array $byZone, ?\Closure $progress = null): PalettePart
     {
         $hand = $this->allowed();
-        $ground = PaletteGround::for($hand, $this->paper, array_map(static fn (Wish $w): WantedColour => new WantedColour($w->fitted, $w->weight, $w->surfaceCounts), $wishes), $this->kept($hand), $this->settings->mode, $this->shelf, $progress);
+        $ground = PaletteGround::for($hand, $this->paper, array_merge(...array_values($byZone)), $this->kept($hand), $this->settings->mode, $this->shelf, $progress);
         $keep = $ground->placesOf($this->settings->keep);
         $curve = $ground->search->curve(...self::CURVE);
         $most = $this->settings->mostPencils();
@@ -49,7 +49,7 @@ final readonly class ChoosePalette
             $chosen === null ? Pencil::identifiers($this->hand->pencils) : $ids($chosen),
             $ids($base),
             $curve,
-            $chosen === null ? [] : self::suffering($wishes, $ground->clusterOf, $ground->search->costs->each($chosen), $ground->search->costs->each($all)),
+            $chosen === null ? [] : self::suffering($byZone, $ground->clusterOf, $ground->search->costs->each($chosen), $ground->search->costs->each($all)),
         );
     }
 
@@ -87,22 +87,24 @@ final readonly class ChoosePalette
     }
 
     /**
-     * @param  list<Wish>  $wishes
+     * @param  array<int, list<Shade>>  $byZone
      * @param  list<int>  $clusterOf
      * @param  list<float>  $with  ΔE00 of each cluster with the palette
      * @param  list<float>  $whole  and with all pencils
      * @return array<int, float>
      */
-    private static function suffering(array $wishes, array $clusterOf, array $with, array $whole): array
+    private static function suffering(array $byZone, array $clusterOf, array $with, array $whole): array
     {
-        $lost = $weight = [];
-        foreach ($wishes as $i => $wish) {
-            $lost[$wish->zone] = ($lost[$wish->zone] ?? 0.0) + $wish->weight * ($with[$clusterOf[$i]] - $whole[$clusterOf[$i]]);
-            $weight[$wish->zone] = ($weight[$wish->zone] ?? 0.0) + $wish->weight;
-        }
-
-        foreach ($lost as $zone => $sum) {
-            $lost[$zone] = $weight[$zone] > 0 ? $sum / $weight[$zone] : 0.0;
+        $lost = [];
+        $i = 0;
+        foreach ($byZone as $zone => $shades) {
+            $sum = $weight = 0.0;
+            foreach ($shades as $shade) {
+                $cluster = $clusterOf[$i++];
+                $sum += $shade->weight * ($with[$cluster] - $whole[$cluster]);
+                $weight += $shade->weight;
+            }
+            $lost[$zone] = $weight > 0 ? $sum / $weight : 0.0;
         }
 
         return $lost;

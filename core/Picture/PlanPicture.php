@@ -10,7 +10,6 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
@@ -20,17 +19,16 @@ use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Kits;
-use KnottyPrism\Core\Recipe\PassCautions\PassCaution;
-use KnottyPrism\Core\Recipe\PassCautions\SequenceRemedy;
 use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\Remedies\Remedies;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
+use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
 /**
  * Plans a picture, whole or part by part: first its palette, then each zone on its own. A zone's sequence follows from its colours, its
@@ -44,9 +42,6 @@ final class PlanPicture
 
     /** Of the best purchases. */
     private const PURCHASES = 3;
-
-    /** @var array<string, RecipePlanner> by school and hand */
-    private array $planners = [];
 
     /** @var array<string, FindSequences> by school and hand */
     private array $finders = [];
@@ -73,29 +68,21 @@ final class PlanPicture
     {
         $this->hand();
         $tone = ReachableTone::fit($this->drawer->usable()->pencils, $this->paper, $grid->l);
-        $byZone = array_map(fn (Zone $zone, int $number): array => Wish::of($number, $zone, 1.0, $this->settings->schoolOf($number), $tone->fitted(...)), $map->zones, array_keys($map->zones));
-        $wishes = array_merge(...$byZone);
+        $byZone = array_map(fn (Zone $zone, int $number): array => ZoneShades::of($zone, 1.0, $this->settings->schoolOf($number), $tone->fitted(...)), $map->zones, array_keys($map->zones));
+        $byZone = array_combine(array_keys($map->zones), $byZone);
         $tell = $progress ?? static fn (): null => null;
-        $palette = $this->palette($wishes, static fn (int $done, int $of) => $tell('palette', $done, $of));
-        $zones = $targets = [];
-        foreach ($byZone as $own) {
+        $palette = $this->palette(array_combine(array_keys($byZone), array_map(ZoneShades::forPalette(...), $byZone, $map->zones)), static fn (int $done, int $of) => $tell('palette', $done, $of));
+        $zones = [];
+        foreach ($byZone as $number => $shades) {
             $tell('sequences', count($zones), count($map->zones));
-            $own = PlannedZone::inOrder($own);
-            $zones[$own[0]->zone] = $answer = $this->sequences($own, $palette, 1)[0];
-            foreach ($own as $shade => $wish) {
-                $targets[] = $this->target($wish, $answer->sequence->stackIn($shade), $answer->label, $palette);
-            }
+            $answer = $this->sequences($number, $shades, $palette, 1)[0];
+            $zones[$number] = new Recipe($answer, array_map(fn (Warning $w): Warning => $this->tried($w, [$number => $answer], $palette), Warnings::in($answer)));
         }
         $tell('sequences', count($zones), count($zones));
+        $answers = array_map(static fn (Recipe $r): SequenceAnswer => $r->answer, $zones);
+        $between = array_map(fn (Warning $w): Warning => $this->tried($w, $answers, $palette), ZoneWarnings::in($map, $answers));
 
-        return new PlannedPicture($this->paper, $map, $tone, $zones, $targets, $palette->curve, $this->cautions($map, $targets, $zones, $palette), $this->purchases($zones));
-    }
-
-    private function target(Wish $wish, Stack $stack, RecipeLabel $label, PalettePart $palette): PlannedTarget
-    {
-        $remedies = $stack->steps === [] ? null : $this->plannerFor($wish->zone, $palette)->remediesFor($stack, $wish->fitted, $wish->grainCounts);
-
-        return new PlannedTarget($wish->zone, $wish->role, $wish->seen, $wish->fitted, $wish->weight, Recipe::of($label, $wish->fitted, $stack, $this->paper, $remedies, $wish->grainCounts));
+        return new PlannedPicture($this->paper, $map, $tone, $zones, $palette->curve, $between, $this->purchases($answers));
     }
 
     /**
@@ -112,32 +99,32 @@ final class PlanPicture
     }
 
     /**
-     * @param  list<Wish>  $wishes
+     * @param  array<int, list<Shade>>  $byZone  see {@see ZoneShades::forPalette()}
      * @param  ?\Closure(int, int): void  $progress  told how far, of how much
      *
      * @throws OutOfRange when no pencil is left
      */
-    public function palette(array $wishes, ?\Closure $progress = null): PalettePart
+    public function palette(array $byZone, ?\Closure $progress = null): PalettePart
     {
-        return (new ChoosePalette($this->hand(), $this->paper, $this->settings, $this->shelf))->for($wishes, $progress);
+        return (new ChoosePalette($this->hand(), $this->paper, $this->settings, $this->shelf))->for($byZone, $progress);
     }
 
     /**
      * The sequences in which a zone may be worked, the first of them the one to take.
      *
-     * @param  non-empty-list<Wish>  $wishes  of the zone, in order
+     * @param  non-empty-list<Shade>  $shades  what the zone asks for
      * @return non-empty-list<SequenceAnswer>
      */
-    public function sequences(array $wishes, PalettePart $palette, int $count): array
+    public function sequences(int $zone, array $shades, PalettePart $palette, int $count): array
     {
         $hand = $this->handOf($palette);
         $strangeness = [];
         foreach ($hand as $pencil) {
             $strangeness[$pencil->id()] = in_array($pencil->id(), $palette->base, true) ? 0.0 : self::NEW_IN_PICTURE;
         }
-        $shades = PlannedZone::shades($wishes);
+        $shades = ZoneShades::worked($shades);
         try {
-            return $this->finder($this->settings->schoolOf($wishes[0]->zone), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
+            return $this->finder($this->settings->schoolOf($zone), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
         } catch (SchoolRefuses) {
             // A school may forbid what a zone needs; it is planned all the same, in a free school.
             return $this->finder(School::free(), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
@@ -150,73 +137,48 @@ final class PlanPicture
         return $this->finders[implode(',', $school->settings()).'|'.implode(',', Pencil::identifiers($hand))] ??= new FindSequences(new Drawer($hand), $this->paper, $school, $this->shelf, $this->settings->mode, $this->kits);
     }
 
-    /**
-     * The planner of a zone's recipes: in the zone's way of working, with the pencils of the palette, or all at hand before there is one.
-     *
-     * @throws OutOfRange when no pencil is left
-     */
-    public function plannerFor(int $zone, ?PalettePart $palette): RecipePlanner
-    {
-        return $this->planner($this->settings->schoolOf($zone), $palette === null ? $this->hand()->pencils : $this->handOf($palette));
-    }
-
     /** @return list<Pencil> */
     private function handOf(PalettePart $palette): array
     {
         return array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => in_array($p->id(), $palette->hand, true)));
     }
 
-    /** @param  list<Pencil>  $hand */
-    private function planner(School $school, array $hand): RecipePlanner
-    {
-        $missing = array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned);
-
-        return $this->planners[implode(',', $school->settings()).'|'.implode(',', Pencil::identifiers($hand))]
-            ??= new RecipePlanner(new Drawer([...$hand, ...array_values($missing)]), $this->paper, $school, $this->shelf, $this->settings->mode);
-    }
-
     /**
-     * What to mind between and within zones; where a change can be found that removes it, with that change.
+     * A warning with a small change that removes it, or as it is where none that was tried does.
      *
-     * @param  list<PlannedTarget>  $targets
-     * @param  array<int, SequenceAnswer>  $answers  by zone
-     * @return list<ZoneCaution>
+     * @param  array<int, SequenceAnswer>  $answers  by zone: all of them for a warning between zones, else the one zone's
      */
-    private function cautions(ZoneMap $map, array $targets, array $answers, PalettePart $palette): array
+    public function tried(Warning $warning, array $answers, PalettePart $palette): Warning
     {
-        return array_map(fn (ZoneCaution $c): ZoneCaution => $this->tried($c, $answers, $palette), ZoneCautions::in($map, $targets));
-    }
-
-    /** @param  array<int, SequenceAnswer>  $answers  by zone */
-    public function tried(ZoneCaution $caution, array $answers, PalettePart $palette): ZoneCaution
-    {
-        if (! isset($answers[$caution->zone])) {
-            return $caution;
+        $zone = $warning->zones[0] ?? array_key_first($answers);
+        if ($zone === null || ! isset($answers[$zone])) {
+            return $warning;
         }
         $hand = $this->handOf($palette);
+        $remedies = new Remedies($this->paper, $this->settings->mode, $hand, $this->allowed($zone, $answers[$zone], $palette));
+        if ($warning->zones === []) {
+            $remedy = $remedies->for($warning, $answers[$zone]);
+
+            return $remedy === null ? $warning : $warning->remedied($remedy->words, $remedy->answer);
+        }
         /** @param  list<Shade>  $shades */
-        $anew = function (array $shades) use ($caution, $hand): ?Sequence {
+        $planned = function (array $shades) use ($zone, $hand): ?Sequence {
             try {
-                return $shades === [] ? null : $this->finder($this->settings->schoolOf($caution->zone), $hand)->for(array_values($shades), $this->mostPasses)[0]->sequence;
+                return $shades === [] ? null : $this->finder($this->settings->schoolOf($zone), $hand)->for(array_values($shades), $this->mostPasses)[0]->sequence;
             } catch (SchoolRefuses) {
                 return null;
             }
         };
+        $remedy = (new ZoneRemedies($remedies, $hand, $planned))->for($warning, $answers);
 
-        return $caution->tried($answers, $this->paper, $this->settings->mode, $hand, $this->allowed($caution->zone, $answers[$caution->zone], $palette), $anew);
+        return $remedy === null ? $warning : $warning->remedied("$warning->remedy $remedy->words", $remedy->answer);
     }
 
-    /** A small change of a zone's sequence that removes a caution; nothing where none that was tried does. */
-    public function remedy(int $zone, PassCaution $caution, SequenceAnswer $answer, PalettePart $palette): ?SequenceRemedy
-    {
-        return SequenceRemedy::of($caution, $answer, $this->paper, $this->settings->mode, $this->handOf($palette), $this->allowed($zone, $answer, $palette));
-    }
-
-    /** @return ?\Closure(Sequence): bool whether a change keeps craft and school; nothing where the sequence itself is laid otherwise */
+    /** @return ?\Closure(Sequence): bool whether a change keeps craft and method; null where the sequence itself is laid otherwise */
     private function allowed(int $zone, SequenceAnswer $answer, PalettePart $palette): ?\Closure
     {
         $shades = $answer->shades();
-        $allowed = $shades === [] ? null : $this->finder($this->settings->schoolOf($zone), $this->handOf($palette))->allowingSequences($shades);
+        $allowed = $shades === [] ? null : $this->finder($this->settings->schoolOf($zone), $this->handOf($palette))->allowing($shades);
 
         return $allowed !== null && $allowed($answer->sequence) ? $allowed : null;
     }

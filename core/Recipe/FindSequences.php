@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe;
 
-use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
 use KnottyPrism\Core\Recipe\School\Beneath;
@@ -92,25 +90,13 @@ final class FindSequences
         return new AreaSearch($kit, $this->school, $this->mode, $shades, $this->neutralisers, $beneath, $mostPasses, array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $kit->moves->pencils));
     }
 
-    /** @return \Closure(Stack): bool whether a stack for one colour keeps the craft and the school, whatever comes of it */
-    public function allowing(Lab $target): \Closure
-    {
-        $craft = $this->craft([new Shade('', $target)]);
-
-        return function (Stack $stack) use ($craft): bool {
-            $numbers = $this->moves->numbersOf($stack);
-
-            return $numbers !== null && $craft->keeps(new Run(array_map(Moves::pencilOf(...), $numbers), array_map(static fn (int $move): array => [$move % Moves::MARKS + 1], $numbers)));
-        };
-    }
-
     /**
-     * The same for a sequence over an area: its value run is looked at, touches are the artist's.
+     * Whether a sequence keeps the craft and the method, whatever comes of it: its value run is looked at, touches are the artist's.
      *
      * @param  non-empty-list<Shade>  $shades
      * @return \Closure(Sequence): bool
      */
-    public function allowingSequences(array $shades): \Closure
+    public function allowing(array $shades): \Closure
     {
         $run = array_filter($shades, static fn (Shade $s): bool => ! $s->touch);
         uasort($run, static fn (Shade $a, Shade $b): int => $b->target->l <=> $a->target->l);

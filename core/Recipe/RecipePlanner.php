@@ -11,24 +11,30 @@ use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Recipe\Cautions\CautionCode;
-use KnottyPrism\Core\Recipe\Cautions\Remedies;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
+use KnottyPrism\Core\Recipe\Remedies\Remedies;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\SequenceSearch\AreaSearch;
+use KnottyPrism\Core\Recipe\SequenceSearch\Laid;
 use KnottyPrism\Core\Recipe\SequenceSearch\Node;
+use KnottyPrism\Core\Recipe\Warnings\Grainy;
+use KnottyPrism\Core\Recipe\Warnings\Unsteady;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
+use KnottyPrism\Core\Recipe\Warnings\WarningKind;
+use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
-/** Recipes for one colour: an area of one shade, searched as every area is, with what to mind in each answer and what removes it. */
+/** Recipes for a spot, which is a zone of one shade: searched as every zone is, with what to look out for in each answer and what removes it. */
 final readonly class RecipePlanner
 {
     public const MOST_PASSES = 5;
 
-    /** Stacks offered in place of one with a caution. */
+    /** Sequences offered in place of one with a warning. */
     private const LOOKED_AT = 60;
 
     private FindSequences $find;
@@ -36,11 +42,11 @@ final readonly class RecipePlanner
     /** @var list<Pencil> */
     private array $usable;
 
-    /** @var list<Pencil> known but not at hand */
+    /** @var list<Pencil> known but not owned */
     private array $missing;
 
     /** @throws OutOfRange when the drawer has no pencil that may be used */
-    public function __construct(Drawer $drawer, private Paper $paper, private School $school, ?AtlasShelf $shelf = null, Mode $mode = Mode::ColourAndValue)
+    public function __construct(Drawer $drawer, private Paper $paper, private School $school, ?AtlasShelf $shelf = null, private Mode $mode = Mode::ColourAndValue)
     {
         $this->find = new FindSequences($drawer, $paper, $school, $shelf, $mode);
         $this->usable = $drawer->usable()->pencils;
@@ -50,53 +56,53 @@ final readonly class RecipePlanner
     /**
      * @param  array<string, float>  $strangeness  ΔE00 that a pencil costs besides, by its identifier: for those not in use yet
      * @param  float  $grainCounts  see {@see Shade::$grainCounts}
-     * @return non-empty-list<Recipe> clearly different, the surest on paper first; none of its passes where the colour is the paper's own
+     * @return non-empty-list<Recipe> clearly different, the surest on paper first; without a pass where the colour is the paper's own
      *
-     * @throws SchoolRefuses when the school leaves no stack for this colour
+     * @throws SchoolRefuses when the method leaves no sequence for this colour
      */
     public function recipesFor(Lab $target, int $maxPasses = self::MOST_PASSES, int $count = 4, array $strangeness = [], float $grainCounts = Shade::SMOOTH): array
     {
         OutOfRange::check('the number of recipes', $count, 1, 4);
-        $search = $this->find->search([new Shade('', $target, grainCounts: $grainCounts)], $maxPasses, $strangeness);
+        $shades = [Shade::ofSpot($target, $grainCounts)];
+        $search = $this->find->search($shades, $maxPasses, $strangeness);
         $answers = $search->answers($count) ?: throw SchoolRefuses::stacks($this->school->settings());
-        $remedies = new Remedies($this->paper, $this->usable, $this->missing, $this->find->allowing($target), static fn (CautionCode $code): array => self::likelyFreeOf($code, $search), $grainCounts);
+        $remedies = new Remedies($this->paper, $this->mode, $this->usable, $this->find->allowing($shades), $this->missing);
+        $tried = static function (Warning $w, SequenceAnswer $answer) use ($remedies, $search): Warning {
+            $remedy = $remedies->for($w, $answer, self::likelyFreeOf($w->kind, $search));
 
-        return array_map(fn (SequenceAnswer $a): Recipe => Recipe::of($a->label, $target, $a->sequence->stackIn(0), $this->paper, $remedies, $grainCounts), $answers);
+            return $remedy === null ? $w : $w->remedied($remedy->words, $remedy->answer);
+        };
+
+        return array_map(static fn (SequenceAnswer $a): Recipe => new Recipe($a, array_map(static fn (Warning $w): Warning => $tried($w, $a), Warnings::in($a))), $answers);
     }
 
-    /**
-     * What tries to remove the cautions of a stack that lies there already. It keeps to the craft and the school where the stack does: what
-     * an artist laid otherwise, or what was planned freely as the school had nothing for it, is not held to them afterwards.
-     */
-    public function remediesFor(Stack $stack, Lab $target, float $grainCounts = Shade::SMOOTH): Remedies
-    {
-        $allowed = $this->find->allowing($target);
-
-        return new Remedies($this->paper, $this->usable, $this->missing, $allowed($stack) ? $allowed : null, null, $grainCounts);
-    }
-
-    /** @return list<Stack> of what was found, the likeliest to be free of a caution first: the steadiest, the evenest, or the surest */
-    private static function likelyFreeOf(CautionCode $code, AreaSearch $search): array
+    /** @return iterable<string, Sequence> of what was found, the likeliest to be free of a warning first: the steadiest, the evenest, or the surest */
+    private static function likelyFreeOf(WarningKind $kind, AreaSearch $search): iterable
     {
         $nodes = $search->nodes();
-        if ($code === CautionCode::Unsteady) {
-            usort($nodes, static fn (Node $a, Node $b): int => ($a->laid[0]->sway ?? INF) <=> ($b->laid[0]->sway ?? INF));
+        $by = match (true) {
+            $kind instanceof Unsteady => static fn (?Laid $l): float => $l->sway ?? INF,
+            $kind instanceof Grainy => static fn (?Laid $l): float => $l->grain ?? INF,
+            default => null,
+        };
+        if ($by !== null) {
+            usort($nodes, static fn (Node $a, Node $b): int => $by($a->laid[0] ?? null) <=> $by($b->laid[0] ?? null));
         }
-
-        if ($code === CautionCode::Grainy) {
-            usort($nodes, static fn (Node $a, Node $b): int => ($a->laid[0]->grain ?? INF) <=> ($b->laid[0]->grain ?? INF));
+        foreach (array_slice($nodes, 0, self::LOOKED_AT) as $node) {
+            $sequence = $search->sequence($node->run);
+            yield "Lay {$sequence->stackIn(0)->words()} instead" => $sequence;
         }
-
-        return array_map(static fn (Node $n): Stack => $search->sequence($n->run)->stackIn(0), array_slice($nodes, 0, self::LOOKED_AT));
     }
 
     /** The one pencil in one pass that comes nearest, for comparison. */
-    public function nearestSingle(Lab $target): Recipe
+    public function nearestSingle(Lab $target): SequenceAnswer
     {
-        return Recipe::of(RecipeLabel::Closest, $target, new Stack([$this->find->neutralisers->nearestPass($target)]), $this->paper);
+        $stack = new Stack([$this->find->neutralisers->nearestPass($target)]);
+
+        return SequenceAnswer::of(RecipeLabel::Closest, Sequence::ofStack($stack), [Shade::ofSpot($target)], $this->paper, $this->mode);
     }
 
-    /** What works on what, among the pencils at hand. */
+    /** What works on what, among the available pencils. */
     public function complements(): ComplementTable
     {
         return $this->find->complements;

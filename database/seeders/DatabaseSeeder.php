@@ -123,7 +123,7 @@ final class DatabaseSeeder extends Seeder
             $recipe = $found[$answer] ?? $found[0];
             $plans->add($study, [
                 'name' => $name, 'x' => $x, 'y' => $y, 'ring' => $ring, 'target_l' => $lab->l, 'target_a' => $lab->a, 'target_b' => $lab->b,
-                'label' => $recipe['label'], 'stack' => $recipe['stack'], 'paper' => $study->paper,
+                'label' => $recipe['label'], 'stack' => ((array) $recipe['outcomes'])['spot']['stack'], 'paper' => $study->paper,
             ]);
         }
         // The demo begins here: there is nothing to take back.

@@ -37,7 +37,7 @@ test('a hand is learned in the middle of a drawing: the desk says so, plans it f
         await page.getByRole('button', { name: 'Plan it now' }).press('Enter');
         await expect(page.getByRole('progressbar')).toBeVisible({ timeout: 60_000 });
         // Where it does not come to that, what the page said last is told.
-        const said = page.getByRole('status').first();
+        const said = page.getByRole('main').last();
         const planned = async (): Promise<string> => ((await laid(page).isVisible()) ? 'planned' : said.innerText({ timeout: 5_000 }));
         await expect.poll(planned, { timeout: 400_000 }).toBe('planned');
         await expect(page.getByText(/as things stand/)).toHaveCount(0);

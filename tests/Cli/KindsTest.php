@@ -84,10 +84,9 @@ it('takes a new finish in by one file', function () {
         require 'vendor/autoload.php';
         use KnottyPrism\Core\Desk\{Order\PassMinutes, Order\WorkPass, Words\BodyCautions, Words\HowToLay};
         use KnottyPrism\Core\Medium\{Finishes\Finish, Laying\PressureMark};
-        use KnottyPrism\Core\Recipe\Sequence\GradedPass;
         $pass = new WorkPass('steam', [PressureMark::Medium]);
         echo json_encode([
-            'finishes' => Finish::values(), 'tool' => App\Resources\SequenceResource::tool(new GradedPass(Finish::from('steam'), [PressureMark::Medium])),
+            'finishes' => Finish::values(), 'tool' => App\Resources\SequenceResource::tool(Finish::from('steam')),
             'point' => HowToLay::point($pass, [false], 4000.0, true), 'body' => BodyCautions::at('steam'), 'minutes' => PassMinutes::of($pass, [1.0], 4500.0),
         ]);
         PHP)->getOutput(), true);
@@ -201,4 +200,43 @@ it('takes a new setting of the method in by one file', function () {
     $told = json_decode($process->getOutput(), true);
     expect($process->getErrorOutput())->toBe('')->and($told['told'])->toContain('Small circles leave no lines.')
         ->and($told['chosen'])->toBe('Small circles leave no lines.')->and($told['written'])->toBe(['darks=never-black', 'strokes=circles']);
+});
+
+it('takes a new warning in by one file', function () {
+    $project = projectWith(['core/Recipe/Warnings/Sharpen.php' => <<<'PHP'
+        <?php
+
+        declare(strict_types=1);
+
+        namespace KnottyPrism\Core\Recipe\Warnings;
+
+        /** A first pass wants a sharp point. */
+        final class Sharpen extends WarningKind
+        {
+            public function __construct()
+            {
+                parent::__construct('sharpen', 15);
+            }
+
+            public function in(Laying $laying): array
+            {
+                return $laying->trace->steps === [] ? [] : [$this->at(0, $laying, 'Pass 1 wants a sharp point.', 'Sharpen first.')];
+            }
+        }
+        PHP]);
+    $match = new Process(["$project/prism", 'match', '--drawer', demoDrawer(), '--target', '#7a6a58', '--count', '1', '--max-passes', '2'], $project, timeout: 60);
+    $match->run();
+    expect($match->getErrorOutput())->toBe('');
+    $answer = json_decode($match->getOutput());
+    expectSchema('match', $answer);
+    expect(array_values(array_filter($answer->recipes[0]->warnings, static fn (stdClass $w): bool => $w->code === 'sharpen')))->toEqual([(object) ['code' => 'sharpen', 'pass' => 1, 'shades' => ['spot'], 'where' => 'spot', 'text' => 'Pass 1 wants a sharp point.', 'remedy' => 'Sharpen first.']]);
+    // It can be overruled, and is told at the desk.
+    $process = new Process(['php', '-r', <<<'PHP'
+        require 'vendor/autoload.php';
+        use KnottyPrism\Core\Recipe\Warnings\WarningKind;
+        echo json_encode(['door' => (string) App\Edits\PlanEdits::rules('overrule')['code'][1], 'desk' => WarningKind::from('sharpen')->ofPasses]);
+        PHP], $project);
+    $process->run();
+    $told = json_decode($process->getOutput(), true);
+    expect($process->getErrorOutput())->toBe('')->and($told['door'])->toContain('"sharpen"')->and($told['desk'])->toBeTrue();
 });

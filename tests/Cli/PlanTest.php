@@ -69,14 +69,11 @@ it('plans the demo picture into a folder: plan, previews, card, all in the docum
     $steps = 0;
     foreach ($plan->zones as $zone) {
         $steps = max($steps, count($zone->sequence));
-        foreach ($zone->targets as $target) {
-            array_push($used, ...$target->recipe->pencils);
-        }
+        array_push($used, ...array_filter(array_column($zone->sequence, 'pencil')));
     }
     expect(array_values(array_unique($used)))->toEqualCanonicalizing(array_column($plan->palette, 'pencil'))->and($used)->not->toContain('Slipway/745');
-    [, $predicted] = prism('predict', '--drawer', demoDrawer(), '--stack', $plan->zones[0]->targets[0]->recipe->stack);
-    $passes = $plan->zones[0]->targets[0]->recipe->passes;
-    expect($predicted->final->hex)->toBe($passes[count($passes) - 1]->hex);
+    [, $predicted] = prism('predict', '--drawer', demoDrawer(), '--stack', $plan->zones[0]->results[0]->stack);
+    expect($predicted->final->hex)->toBe($plan->zones[0]->results[0]->hex);
 
     expect(glob("$out/preview-[0-9]*.png"))->toHaveCount($steps + 1)->and(file_get_contents(sprintf('%s/preview-%02d.png', $out, $steps)))->toBe(file_get_contents("$out/preview-final.png"));
     expect(getimagesize("$out/loupe.png"))->toMatchArray([0 => 720, 1 => 540, 'mime' => 'image/png']);

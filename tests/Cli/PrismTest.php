@@ -35,7 +35,7 @@ function temporaryFile(string $content): string
 
 it('predicts a stack with solvent in it, in the documented form', function () {
     [$status, $answer] = prism('predict', '--drawer', demoDrawer(), '--paper', 'white medium', '--stack', '735@0.35,Slipway/608@0.55,solvent,F90@0.2');
-    expect($status)->toBe(0)->and($answer->passes)->toHaveCount(4)->and($answer->passes[2]->step)->toBe('solvent')
+    expect($status)->toBe(0)->and($answer->passes)->toHaveCount(4)->and($answer->passes[2]->finish)->toBe('solvent')
         ->and($answer->passes[2]->pencil)->toBeNull()->and($answer->final->hex)->toBe($answer->passes[3]->hex);
     expectSchema('predict', $answer);
 });
@@ -44,16 +44,17 @@ it('matches a colour with four different answers, and predict repeats each colou
     [$status, $answer] = prism('match', '--drawer', demoDrawer(), '--target', '#8c9a86');
     expect($status)->toBe(0)->and($answer->recipes)->toHaveCount(4);
     expectSchema('match', $answer);
-    expect(array_unique(array_map(static function (stdClass $r): string {
-        sort($r->pencils);
+    $pencils = static fn (stdClass $r): array => array_unique(array_map(static fn (stdClass $p): string => $p->pencil->id ?? $p->finish, $r->passes));
+    expect(array_unique(array_map(static function (stdClass $r) use ($pencils): string {
+        $ids = $pencils($r);
+        sort($ids);
 
-        return implode('+', $r->pencils);
+        return implode('+', $ids);
     }, $answer->recipes)))->toHaveCount(4);
     foreach ($answer->recipes as $recipe) {
-        [, $predicted] = prism('predict', '--drawer', demoDrawer(), '--stack', $recipe->stack);
-        $last = $recipe->passes[count($recipe->passes) - 1];
-        expect($predicted->final->hex)->toBe($last->hex)->and($predicted->final->lab)->toBe($last->lab)
-            ->and($predicted->final->steadiness)->toBe($recipe->steadiness);
+        $ends = $recipe->outcomes->spot;
+        [, $predicted] = prism('predict', '--drawer', demoDrawer(), '--stack', $ends->stack);
+        expect($predicted->final->hex)->toBe($ends->hex)->and($predicted->final->steadiness)->toBe($ends->sway)->and($predicted->final->toothUsed)->toBe($ends->toothUsed);
     }
 });
 
@@ -61,7 +62,7 @@ it('obeys the school and the limits asked for', function () {
     [, $answer] = prism('match', '--drawer', demoDrawer(), '--target', '#2b2a2e', '--school', 'beneath=nothing,darks=never-black', '--max-passes', '3', '--count', '2');
     expect(count($answer->recipes))->toBeLessThanOrEqual(2);
     foreach ($answer->recipes as $recipe) {
-        expect(count($recipe->passes))->toBeLessThanOrEqual(3)->and($recipe->pencils)->not->toContain('Slipway/745');
+        expect(count($recipe->passes))->toBeLessThanOrEqual(3)->and($recipe->outcomes->spot->stack)->not->toContain('Slipway/745');
     }
 });
 

@@ -15,8 +15,16 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Recipe\Remedies\Remedies;
+use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
+use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
+use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
 /** Ordinary made-up pencils, and stacks of them written short: "yellow@0.55 black@0.35 solvent". */
 final class Pencils
@@ -68,5 +76,25 @@ final class Pencils
     public static function colour(string $text, ?Paper $paper = null): Lab
     {
         return Lab::ofReflectance(self::sheet($text, $paper)->meanReflectance());
+    }
+
+    /** A stack as an answer for one colour, which is its own where none is said. */
+    public static function answer(string $stack, ?Lab $target = null, ?Paper $on = null, float $grainCounts = Shade::SMOOTH): SequenceAnswer
+    {
+        $on ??= Paper::whiteMedium();
+
+        return SequenceAnswer::of(RecipeLabel::Closest, Sequence::ofStack(self::stack($stack)), [Shade::ofSpot($target ?? self::colour($stack, $on), $grainCounts)], $on, Mode::ColourAndValue);
+    }
+
+    /** @return list<Warning> with what removes them, of all these pencils */
+    public static function warnings(SequenceAnswer $answer, ?Paper $on = null, ?\Closure $allowed = null): array
+    {
+        $remedies = new Remedies($on ?? Paper::whiteMedium(), Mode::ColourAndValue, array_map(self::named(...), self::names()), $allowed);
+
+        return array_map(static function (Warning $w) use ($remedies, $answer): Warning {
+            $remedy = $remedies->for($w, $answer);
+
+            return $remedy === null ? $w : $w->remedied($remedy->words, $remedy->answer);
+        }, Warnings::in($answer));
     }
 }

@@ -41,7 +41,7 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
     $change('survey', ['kind' => 'moveTarget', 'zone' => $zone, 'role' => 'mid', 'place' => 0.3]);
     $change('survey', ['kind' => 'nameTarget', 'zone' => $zone, 'role' => 'mid', 'name' => 'the lit side']);
     $change('survey', ['kind' => 'dropTarget', 'zone' => $zone, 'role' => 'light']);
-    $change('plan', ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => 'Slipway/624@0.55']);
+    $change('plan', ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => 'Slipway/624', 'marks' => ['mid' => 'medium']]]]);
     $change('plan', ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'bloom', 'note' => 'under glass']);
     $change('plan', ['kind' => 'school', 'zone' => $zone, 'settings' => ['darks=never-black']]);
     $this->postJson("$base/kept-recipes", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();

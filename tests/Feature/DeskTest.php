@@ -66,7 +66,7 @@ it('takes a mark in once however often it is sent, and refuses one that another 
 it('takes coats that are alike as one step: read, ticked and taken back at once, or the first of them alone', function () {
     [$study, $base] = deskOf($this);
     $zone = $this->getJson("/api/studies/$study->id/plan")->json('zones.0');
-    $roles = array_column($zone['targets'], 'role');
+    $roles = array_column($zone['shades'], 'role');
     $pass = static fn (string $tool, string $mark): array => ['tool' => $tool, 'marks' => array_fill_keys($roles, $mark)];
     $this->postJson("/api/studies/$study->id/plan/changes", ['key' => 'three-coats-of-one', 'kind' => 'sequence', 'zone' => $zone['number'], 'passes' => [$pass('711', 'light'), $pass('711', 'light'), $pass('711', 'light'), $pass('735', 'medium')]])->assertOk();
     $steps = fn (): array => array_values(array_filter($this->getJson($base)->json('steps'), static fn (array $s): bool => $s['zone'] === $zone['number']));

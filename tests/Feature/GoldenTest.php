@@ -43,7 +43,7 @@ it('answers about the demo as it did, by page and by command line', function () 
     (new Process([base_path('prism'), 'plan', '--photo', base_path('demo/photos/low-water-morning.jpg'), '--drawer', base_path('demo/drawer.csv'), '--zones', '14', '--surfaces', $surfaces, '--out', $out], timeout: null))->mustRun();
     $plan = json_decode((string) file_get_contents("$out/plan.json"), true);
     File::deleteDirectory($out);
-    $stacks = static fn (array $zones): array => array_map(static fn (array $zone): array => collect($zone['targets'])->map(static fn (array $t): string => $t['role'].' '.$t['recipe']['stack'])->sort()->values()->all(), $zones);
+    $stacks = static fn (array $zones): array => array_map(static fn (array $zone): array => collect($zone['results'] ?? $zone['sequence']['outcomes'])->map(static fn (array $o, int|string $shade): string => ($o['shade'] ?? $shade).' '.$o['stack'])->sort()->values()->all(), $zones);
     expect(count($plan['zones']))->toBe(14)->and($stacks($this->getJson("$base/plan")->json('zones')))->toBe($stacks($plan['zones']));
 });
 

@@ -84,8 +84,8 @@ it('walks the plan of a picture there and back', function () {
     walked($this, $base, [
         $change(['kind' => 'school', 'zone' => $zone, 'settings' => $pick(null, ['darks=never-black'], ['values=light-to-dark', 'joining=light-coats'])]), $change(['kind' => 'mode', 'mode' => $pick('value-first', 'value-only', 'colour-and-value')]),
         $change(['kind' => 'pencils', 'count' => $pick(null, 3, 4)]), $change(['kind' => 'lock', 'pencil' => $pick('Slipway/624', 'Slipway/745'), 'how' => $pick('in', 'out', 'free')]), $change(['kind' => 'hue', 'zone' => $zone, 'hue' => $pick(null, 'blue', 'grey')]),
-        $change(['kind' => 'preset', 'what' => $pick('exactly-three', 'one-colour', 'whole')]), $change(['kind' => 'stack', ...$target, 'stack' => $pick(null, '624@0.55', '661@0.35,745@0.20', '999@0.55')]),
-        $change(['kind' => 'overrule', ...$target, 'code' => 'bloom', 'note' => $pick(null, 'under glass', 'fixed')]),
+        $change(['kind' => 'preset', 'what' => $pick('exactly-three', 'one-colour', 'whole')]), $change(['kind' => 'sequence', 'zone' => $pick(...$zones), 'passes' => $pick(null, [['tool' => '624', 'marks' => ['mid' => 'medium']]], [['tool' => '661', 'marks' => ['mid' => 'light']], ['tool' => '745', 'marks' => ['mid' => 'whisper']]], [['tool' => '999', 'marks' => ['mid' => 'light']]])]),
+        $change(['kind' => 'overrule', ...$target, 'code' => $pick('bloom', 'flat'), 'note' => $pick(null, 'under glass', 'fixed')]),
     ], function () use ($base) {
         $picture = $this->getJson($base)->assertOk()->json();
 

@@ -14,7 +14,7 @@ use App\Photos\PhotoIntake;
 use App\Photos\PhotoStore;
 use App\Print\DabPicture;
 use App\Print\PaletteCard;
-use App\Resources\RecipeResource;
+use App\Resources\SequenceResource;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Cache\Events\KeyWritten;
 use Illuminate\Support\Facades\Event;
@@ -25,10 +25,14 @@ use KnottyPrism\Core\Medium\Paper\Grain;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
+use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 use KnottyPrism\Core\Photo\Zones\Surface;
-use KnottyPrism\Core\Recipe\Recipe;
+use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 it('keeps a fitted pencil in the database so that it lays exactly the same colour afterwards', function () {
     $user = $this->artist();
@@ -128,14 +132,17 @@ it('draws a dab for print from the strata, every stratum on its area', function 
 
 it('says in words what the figures mean', function () {
     $drawer = DrawerFile::drawer("number,heavy,lightfast\n1,#cf2b2a,poor\n2,#2456a8,good\n");
-    $shown = RecipeResource::recipe(Recipe::of(RecipeLabel::Closest, Lab::ofHex('#cf2b2a'), StackText::read('1@0.20,solvent,2@1', $drawer), Paper::whiteMedium()));
-    expect($shown['passes'][0])->toMatchArray(['pressureWord' => 'whisper', 'pressureStrokes' => 1, 'finish' => null])
-        ->and($shown['passes'][0]['pencil']['assumed'])->toBe(['binder', 'hiding power', 'laydown'])
-        ->and($shown['passes'][1])->toMatchArray(['finish' => 'solvent', 'pencil' => null, 'pressureWord' => null])
-        ->and($shown['closenessWords'])->toContain('Far off')
-        ->and(array_column($shown['cautions'], 'code'))->toContain('out of reach')->toContain('not lightfast')
-        ->and($shown['steadinessWords'])->toBeIn(['very steady', 'steady', 'needs an even hand', 'unsteady'])
-        ->and($shown['toothWords'])->toContain('tooth');
+    $stack = StackText::read('1@0.20,solvent,2@1', $drawer);
+    $shown = SequenceResource::answer(SequenceAnswer::of(RecipeLabel::Closest, Sequence::ofStack($stack), [Shade::ofSpot(Lab::ofHex('#cf2b2a'))], Paper::whiteMedium(), Mode::ColourAndValue), Paper::whiteMedium());
+    $ends = ((array) $shown['outcomes'])['spot'];
+    expect((array) $shown['passes'][0]['marks'])->toBe(['spot' => 'whisper'])->and($shown['passes'][0]['pencil']['assumed'])->toBe(['binder', 'hiding power', 'laydown'])
+        ->and($shown['passes'][1])->toMatchArray(['finish' => 'solvent', 'pencil' => null])->and($shown['passes'][1]['care'])->toContain('no flame')
+        ->and($ends['closenessWords'])->toContain('Far off')->and($ends['stack'])->toBe($stack->text())
+        ->and(array_column($shown['warnings'], 'code'))->toContain('out of reach')->toContain('not lightfast')
+        ->and($ends['steadinessWords'])->toBeIn(['very steady', 'steady', 'needs an even hand', 'unsteady'])->and($ends['toothWords'])->toContain('tooth');
+    // One laid by itself, step by step, is told in the same words.
+    $steps = SequenceResource::steps(LaidStack::of($stack, Paper::whiteMedium()));
+    expect($steps[0])->toMatchArray(['pressureWord' => 'whisper', 'pressureStrokes' => 1, 'finish' => null])->and($steps[2]['hex'])->toBe($ends['hex'])->and($steps[1]['pressureWord'])->toBeNull();
 });
 
 it('still fits a card of sixteen recipes on one page, with the safety line where solvent is used', function () {
@@ -144,7 +151,7 @@ it('still fits a card of sixteen recipes on one page, with the safety line where
     for ($n = 1; $n <= 16; $n++) {
         KeptRecipe::factory()->for($study)->create(['name' => "spot $n", 'target_l' => 5 * $n, 'stack' => '735@0.35,solvent,668@0.20,711@0.35']);
     }
-    $recipes = app(KeptRecipeAnswers::class)->recipes($user, $study);
+    $recipes = app(KeptRecipeAnswers::class)->outcomes($user, $study);
     $path = (string) tempnam(sys_get_temp_dir(), 'kp');
     file_put_contents($path, app(PaletteCard::class)->pdf($study->name, $study->paper, $recipes, 'a4'));
     $run = static fn (string ...$command): string => (new Symfony\Component\Process\Process($command))->mustRun()->getOutput();

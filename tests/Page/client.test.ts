@@ -1,8 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { ask, askFile, askInTurn, RequestFailed, sentenceOf } from '../../resources/ts/api/client';
+import { ask, askFile, askInTurn, RequestFailed, send, sentenceOf, withQuery } from '../../resources/ts/api/client';
 
 const answer = (status: number, body: unknown): Response =>
     new Response(typeof body === 'string' ? body : JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+
+const who = { name: 'Tide', email: 'tide@harbour.test', password: 'low-water-mark' };
 
 const caught = async (request: Promise<unknown>): Promise<unknown> => request.then(() => null).catch((error: unknown) => error);
 
@@ -25,7 +27,7 @@ describe('asking the application', () => {
 
     it("sends the page's token and JSON with what changes something", async () => {
         fetch.mockResolvedValue(answer(200, {}));
-        await ask('/api/studies/1', { method: 'PATCH', json: { paper: 'black' } });
+        await send('PATCH', '/api/studies/1', { json: { paper: 'black' } });
         const [path, options] = fetch.mock.calls[0] ?? [];
         expect(path).toBe('/api/studies/1');
         expect(options?.headers).toMatchObject({
@@ -38,7 +40,7 @@ describe('asking the application', () => {
 
     it('leaves the type of a form to the browser, which adds the boundary', async () => {
         fetch.mockResolvedValue(answer(201, {}));
-        await ask('/api/studies', { method: 'POST', form: new FormData() });
+        await send('POST', '/api/studies', { form: new FormData() });
         expect(fetch.mock.calls[0]?.[1]?.headers).not.toHaveProperty('Content-Type');
     });
 
@@ -65,19 +67,48 @@ describe('asking the application', () => {
             .mockResolvedValueOnce(answer(419, stale))
             .mockResolvedValueOnce(page)
             .mockResolvedValueOnce(answer(200, { ok: 1 }));
-        expect(await ask('/accounts', { method: 'POST', json: {} })).toEqual({ ok: 1 });
+        expect(await send('POST', '/accounts', { json: who })).toEqual({ ok: 1 });
         expect(fetch.mock.calls[2]?.[1]?.headers).toMatchObject({ 'X-CSRF-TOKEN': 'a-new-token' });
         // The same token again would be refused again.
         fetch
             .mockResolvedValueOnce(answer(419, stale))
             .mockResolvedValueOnce(new Response('<meta name="csrf-token" content="a-new-token">'));
-        expect(await caught(ask('/accounts', { method: 'POST', json: {} }))).toMatchObject({ status: 419 });
+        expect(await caught(send('POST', '/accounts', { json: who }))).toMatchObject({ status: 419 });
         expect(fetch).toHaveBeenCalledTimes(5);
     });
 
     it('takes an empty answer for what it is', async () => {
         fetch.mockResolvedValue(new Response(null, { status: 204 }));
-        expect(await ask('/sign-out', { method: 'POST' })).toBeUndefined();
+        expect(await send('POST', '/sign-out')).toBeUndefined();
+    });
+
+    it('puts what is asked for in the address, and leaves out what is not', async () => {
+        fetch.mockImplementation(() => Promise.resolve(answer(200, {})));
+        await ask('/api/book/recipes', { query: { words: 'old rope & tar', like: '#a1b2c3' } });
+        expect(fetch.mock.calls[0]?.[0]).toBe('/api/book/recipes?words=old+rope+%26+tar&like=%23a1b2c3');
+        expect(withQuery('/api/x', { a: undefined, b: [1, 2], c: 0 })).toBe('/api/x?b=1&b=2&c=0');
+        expect(withQuery('/api/x')).toBe('/api/x');
+    });
+
+    // What the compiler refuses is tried where types are checked; nothing of it is asked for.
+    it('asks for nothing that the application does not describe', () => {
+        const study = 7;
+        const tries = [
+            // @ts-expect-error there is no such path
+            () => ask('/api/studies/7/plans'),
+            // @ts-expect-error a plan is not taken away
+            () => send('DELETE', `/api/studies/${study}/plan`),
+            // @ts-expect-error a kind of change that there is none of
+            () => send('POST', `/api/studies/${study}/plan/changes`, { json: { kind: 'paint it black', key: 'k' } }),
+            // @ts-expect-error a place has numbers
+            () => ask(`/api/studies/${study}/spot`, { query: { x: 'left', y: 2, ring: 9 } }),
+            // @ts-expect-error a word is no path
+            (path: string) => ask(path),
+            // @ts-expect-error an answer has what it is described to have
+            () => ask(`/api/studies/${study}/plan`).then((plan) => plan.colour),
+        ];
+        expect(tries).toHaveLength(6);
+        expect(fetch).not.toHaveBeenCalled();
     });
 
     it('throws a refusal with the sentence of the application', async () => {
@@ -89,7 +120,7 @@ describe('asking the application', () => {
             problems: ['a', 'row 3: b', 'row 4: c'],
         };
         fetch.mockResolvedValue(answer(422, problem));
-        const error = await caught(ask('/api/x'));
+        const error = await caught(ask('/api/grain'));
         expect(error).toBeInstanceOf(RequestFailed);
         expect(error).toMatchObject({ status: 422, message: 'Give the spot a name.' });
         expect(sentenceOf(error)).toBe('Give the spot a name. row 3: b row 4: c');
@@ -100,7 +131,7 @@ describe('asking the application', () => {
         ['a page where JSON should be', () => fetch.mockResolvedValue(answer(502, '<html>')), 502],
     ])('says what to do after %s', async (_, arrange, status) => {
         arrange();
-        const error = await caught(ask('/api/x'));
+        const error = await caught(ask('/api/grain'));
         expect(error).toMatchObject({ status });
         expect(sentenceOf(error)).toContain('./start');
     });
@@ -114,7 +145,7 @@ describe('asking the application', () => {
 
     it('lets a cancelled question go without a word', async () => {
         fetch.mockRejectedValue(new DOMException('gone', 'AbortError'));
-        expect(await caught(ask('/api/x'))).toBeInstanceOf(DOMException);
+        expect(await caught(ask('/api/grain'))).toBeInstanceOf(DOMException);
     });
 
     it('has a sentence for whatever else is thrown', () => {

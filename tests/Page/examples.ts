@@ -2,10 +2,12 @@ import type {
     ChartPencil,
     KeptRecipe,
     KeptRecipes,
-    Pass,
+    Outcome,
     Photo,
-    Recipe,
+    Sequence,
+    SequencePass,
     Spot,
+    StackStep,
     Stock,
     Study,
     Survey,
@@ -44,36 +46,69 @@ export const spot: Spot = {
     mixed: false,
 };
 
-export const pass = (number: string, more: Partial<Pass> = {}): Pass => ({
-    finish: null,
-    pencil: { id: `Slipway/${number}`, line: 'Slipway', number, name: `Pencil ${number}`, binder: 'oil', assumed: [] },
-    pressure: 0.35,
-    pressureWord: 'light',
-    pressureStrokes: 2,
+export const outcome = (more: Partial<Outcome> = {}): Outcome => ({
+    stack: 'Slipway/735@0.35,Slipway/668@0.35',
     hex: '#d2cfbd',
-    lab: [83, -2, 9],
-    valueStep: 8,
-    colourWords: 'value 8 of 9, pale',
-    strata: ['#111111', '#222222', '#333333', '#444444', '#555555', '#666666'],
-    toothUsed: 0.2,
+    deltaE00: 0.4,
+    valueError: -0.31,
+    closenessWords: 'A match',
+    errorOnPaper: 2.8,
+    errorInHand: 2.6,
+    missed: 0.4,
+    sway: 2.6,
+    steadinessWords: 'steady',
+    doubt: 1.8,
+    toothUsed: 0.35,
+    toothWords: 'tooth left',
+    grain: 6.2,
+    evenness: 'grainy',
     ...more,
 });
 
-export const recipe = (more: Partial<Recipe> = {}): Recipe => ({
+const dab = {
+    hex: '#d2cfbd',
+    colourWords: 'value 8 of 9, pale',
+    strata: ['#111111', '#222222', '#333333', '#444444', '#555555', '#666666'],
+    toothUsed: 0.2,
+    evenness: 'even',
+};
+
+/** A pass of a spot's recipe. */
+export const pass = (number: string, more: Partial<SequencePass> = {}): SequencePass => ({
+    finish: null,
+    care: null,
+    pencil: { id: `Slipway/${number}`, line: 'Slipway', number, name: `Pencil ${number}`, binder: 'oil', assumed: [] },
+    marks: { spot: 'light' },
+    words: `${number} lightly`,
+    reason: null,
+    dabs: { spot: dab },
+    ...more,
+});
+
+/** A step of a stack, laid by itself. */
+export const stackStep = (number: string): StackStep => ({
+    ...dab,
+    finish: null,
+    care: null,
+    pencil: pass(number).pencil,
+    pressure: 0.35,
+    pressureWord: 'light',
+    pressureStrokes: 2,
+    lab: [83, -2, 9],
+    valueStep: 8,
+});
+
+/** A recipe of a spot. */
+export const recipe = (more: Partial<Sequence> = {}, ends: Partial<Outcome> = {}): Sequence => ({
     label: 'closest',
-    stack: 'Slipway/735@0.35,Slipway/668@0.35',
-    errorOnPaper: 2.8,
-    deltaE00: 0.4,
-    valueError: -0.31,
-    steadiness: 2.6,
-    toothUsed: 0.35,
-    grain: 6.2,
-    evenness: 'grainy',
-    closenessWords: 'A match',
-    steadinessWords: 'steady',
-    toothWords: 'tooth left',
+    words: '735 lightly; 668 lightly.',
     passes: [pass('735'), pass('668')],
-    cautions: [],
+    outcomes: { spot: outcome(ends) },
+    warnings: [],
+    errorOnPaper: 2.8,
+    errorInHand: 2.6,
+    missed: 0.4,
+    grain: 6.2,
     ...more,
 });
 

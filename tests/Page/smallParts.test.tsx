@@ -139,8 +139,8 @@ describe('mixes in place of a pencil', () => {
     it('are worked out when asked for, one for each swatch with its order and pressures', async () => {
         app.says('GET', '/api/drawer/mix', {
             nearest: {},
-            heavy: recipe({ deltaE00: 1.26 }),
-            light: recipe({ passes: [pass('668')], closenessWords: 'Near' }),
+            heavy: recipe({}, { deltaE00: 1.26 }),
+            light: recipe({ passes: [pass('668')] }, { closenessWords: 'Near' }),
         });
         render(<StandInPart pencil={pencil} paper="black" />, { wrapper });
         expect(app.asked).toEqual([]);

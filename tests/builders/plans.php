@@ -20,18 +20,36 @@ function pictureOf(TestCase $test): Study
     return $study;
 }
 
-/** @return array<string, mixed> the target of a zone */
-function targetOf(array $picture, int $zone, string $role = 'mid'): array
+/** @return array<string, mixed> */
+function zoneOfPlan(array $plan, int $zone): array
 {
-    $targets = array_values(array_filter($picture['zones'], static fn (array $z): bool => $z['number'] === $zone))[0]['targets'];
-
-    return array_values(array_filter($targets, static fn (array $t): bool => $t['role'] === $role))[0];
+    return array_values(array_filter($plan['zones'], static fn (array $z): bool => $z['number'] === $zone))[0];
 }
 
-/** @return array<string, mixed> the sequence of a zone */
-function sequenceOf(array $plan, int $zone): array
+/** @return array<string, mixed> what a zone asks for */
+function shadeOf(array $plan, int $zone, string $role = 'mid'): array
 {
-    return array_values(array_filter($plan['zones'], static fn (array $z): bool => $z['number'] === $zone))[0]['sequence'];
+    return array_values(array_filter(zoneOfPlan($plan, $zone)['shades'], static fn (array $s): bool => $s['role'] === $role))[0];
+}
+
+/** @return array<string, mixed> what comes of a shade of a zone */
+function outcomeOf(array $plan, int $zone, string $role = 'mid'): array
+{
+    return zoneOfPlan($plan, $zone)['sequence']['outcomes'][$role];
+}
+
+/** @return array<string, mixed>|null the sequence of a zone */
+function sequenceOf(array $plan, int $zone): ?array
+{
+    return zoneOfPlan($plan, $zone)['sequence'];
+}
+
+/** @return array<string, mixed> the plan with a zone's sequence laid over its mid alone: "624 medium", … */
+function laidIn(TestCase $test, Study $study, int $zone, string ...$passes): array
+{
+    $notes = array_map(static fn (string $p): array => ['tool' => explode(' ', $p)[0], 'marks' => ['mid' => explode(' ', $p)[1]]], $passes);
+
+    return changedBy($test, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $notes])->assertOk()->json();
 }
 
 function changedBy(TestCase $test, Study $study, array $change): Illuminate\Testing\TestResponse

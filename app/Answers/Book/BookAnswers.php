@@ -16,8 +16,8 @@ use App\Resources\Figures;
 use KnottyPrism\Core\Book\Recipes\LayAgain;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 
 /** What stands in the book of recipes, and what comes of it with today's drawer. */
 final class BookAnswers
@@ -72,7 +72,7 @@ final class BookAnswers
         return ['id' => $id, 'paper' => $paper, ...BookResource::laid(LayAgain::with($row->recipe(), $drawer, $on), $on)];
     }
 
-    /** @return list<array{name: string, recipe: Recipe}> what swatch pages print: every shade of what is found */
+    /** @return list<array{name: string, outcome: Outcome}> what swatch pages print: every shade of what is found */
     public function swatches(User $user, BookSearch $search): array
     {
         [$rows] = $this->book->find($user, $search, self::PRINTED);
@@ -80,10 +80,11 @@ final class BookAnswers
         foreach ($rows as $row) {
             try {
                 $recipe = $row->recipe();
+                $sequence = $recipe->sequence();
                 $paper = $this->hands->paper($user, $row->paper);
                 foreach ($recipe->shades as $i => $shade) {
-                    $name = count($recipe->shades) === 1 ? $row->name : sprintf('%s, %s', $row->name, $shade->name === '' ? $shade->role->value : $shade->name);
-                    $swatches[] = ['name' => $name, 'recipe' => Recipe::of(RecipeLabel::Closest, $shade->lab, $recipe->sequence()->stackIn($i), $paper)];
+                    $name = count($recipe->shades) === 1 ? $row->name : sprintf('%s, %s', $row->name, $shade->called());
+                    $swatches[] = ['name' => $name, 'outcome' => Outcome::of($shade, $sequence->stackIn($i), $paper, Mode::ColourAndValue)];
                 }
             } catch (CoreError) {
                 // What can't be laid any more can't be printed.

@@ -20,7 +20,6 @@ use KnottyPrism\Core\Book\Log\Wear;
 use KnottyPrism\Core\Book\Log\WorkLog;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
-use KnottyPrism\Core\Photo\Zones\Role;
 
 /** The log of somebody's work, and what it says of her pencils. */
 final class LogAnswers
@@ -123,14 +122,14 @@ final class LogAnswers
         return $needed;
     }
 
-    /** @return list<array<string, string>> cautions of the plan that its artist decided against, with her reason */
+    /** @return list<array<string, string>> warnings of the plan that its artist overruled, with her reason */
     private function overruled(Study $study): array
     {
         $told = [];
-        foreach ($this->plans->sheet($study)->notes as $key => $note) {
+        foreach ($this->plans->sheet($study)->overruled as $key => $notes) {
             [$zone, $role] = explode('/', (string) $key) + [1 => ''];
-            foreach ($note->overruled as $code => $reason) {
-                $told[] = ['zone' => $this->plans->zoneName($study, (int) $zone) ?? '', 'role' => Role::tryFrom($role)->value ?? $role, 'code' => $code, 'reason' => $reason];
+            foreach ($notes as $code => $reason) {
+                $told[] = ['zone' => $this->plans->zoneName($study, (int) $zone) ?? '', 'role' => $role, 'code' => $code, 'reason' => $reason];
             }
         }
 

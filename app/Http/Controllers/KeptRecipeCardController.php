@@ -16,7 +16,7 @@ final class KeptRecipeCardController extends Controller
     public function __invoke(PrintRequest $request, Study $study, KeptRecipeAnswers $answers, PaletteCard $card): Response
     {
         $size = $request->size();
-        $pdf = $card->pdf($study->name, $study->paper, $answers->recipes($this->user($request), $study), $size);
+        $pdf = $card->pdf($study->name, $study->paper, $answers->outcomes($this->user($request), $study), $size);
 
         return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="palette-card-'.$study->id.'-'.$size.'.pdf"', 'Cache-Control' => 'no-store']);
     }

@@ -135,7 +135,7 @@ final class PlanController extends Controller
         $zone = $this->plans->zone($ground, $request->zone());
         $palette = $this->plans->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
 
-        return new JsonResponse(['answers' => array_map(fn (SequenceAnswer $a): array => SequenceResource::answer($a, $ground->paper), $this->plans->planner($ground)->sequences($zone->wishes, $palette, self::ANSWERS))]);
+        return new JsonResponse(['answers' => array_map(fn (SequenceAnswer $a): array => SequenceResource::answer($a, $ground->paper), $this->plans->planner($ground)->sequences($zone->zone, $zone->shades, $palette, self::ANSWERS))]);
     }
 
     /** An even fade along a line across a zone. */

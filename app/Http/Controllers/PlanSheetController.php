@@ -26,8 +26,7 @@ use KnottyPrism\Core\Formats\DrawerExport;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
-use KnottyPrism\Core\Picture\Palette\PlannedStack;
-use KnottyPrism\Core\Picture\PlannedTarget;
+use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
@@ -45,14 +44,13 @@ final class PlanSheetController extends Controller
         $size = $request->size();
         $ground = $this->plans->ground($this->user($request), $study);
         $zones = $this->plans->zones($ground);
-        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground, $zones));
         $sequences = PlannedPictures::sequences($ground, $zones);
         $map = $ground->map();
         $screen = $photos->screen($study->photo());
         $pdf = match ($kind) {
-            'zones' => $sheets->zones($study->name, $study->paper, $map, $targets, $sequences, $borders->runsOut($study, $surveys->current($study)), new Raster($screen->width, $screen->height, $screen->bytes), $size),
+            'zones' => $sheets->zones($study->name, $study->paper, $map, $sequences, $borders->runsOut($study, $surveys->current($study)), new Raster($screen->width, $screen->height, $screen->bytes), $size),
             'steps' => $this->steps($ground, $map, $sheets, $size),
-            default => $sheets->card($study->name, $study->paper, self::pencils($map, $targets), $size),
+            default => $sheets->card($study->name, $study->paper, self::pencils($map, $zones), $size),
         };
 
         return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.Str::slug($study->name)."-$kind-$size.pdf\"", 'Cache-Control' => 'no-store']);
@@ -71,13 +69,13 @@ final class PlanSheetController extends Controller
     /**
      * The pencils of the plan, lightest first, each with the zones that take it.
      *
-     * @param  list<PlannedTarget>  $targets
+     * @param  list<PlannedZone>  $zones
      * @return list<array{pencil: Pencil, zones: list<string>, part: ?string}>
      */
-    private static function pencils(ZoneMap $map, array $targets): array
+    private static function pencils(ZoneMap $map, array $zones): array
     {
         $named = [];
-        foreach (PlannedPalette::of(array_map(static fn (PlannedTarget $t): PlannedStack => new PlannedStack($t->zone, $t->recipe->stack), $targets)) as $p) {
+        foreach (PlannedPalette::of(PlannedPictures::inZones($zones)) as $p) {
             $named[] = ['pencil' => $p->pencil, 'zones' => array_map(static fn (int $zone): string => $map->zones[$zone]->name, $p->zones), 'part' => $p->part];
         }
 
@@ -87,8 +85,7 @@ final class PlanSheetController extends Controller
     public function palette(Request $request, Study $study, string $kind): Response
     {
         $ground = $this->plans->ground($this->user($request), $study);
-        $targets = PlannedPictures::targets($ground, $this->plans->planned($ground));
-        $pencils = self::pencils($ground->map(), $targets);
+        $pencils = self::pencils($ground->map(), $this->plans->zones($ground));
         $text = DrawerExport::text($kind, $study->name, array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils));
 
         return new Response($text, 200, ['Content-Type' => self::TYPES[$kind], 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name)."-palette.$kind\"", 'Cache-Control' => 'no-store']);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Book\Recipes;
 
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -14,7 +13,7 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 final readonly class BookRecipe
 {
     /**
-     * @param  non-empty-list<BookShade>  $shades
+     * @param  non-empty-list<Shade>  $shades  they aim at what the recipe came to when it was kept
      * @param  Drawer  $pencils  as they were then, whatever has become of them
      */
     public function __construct(public array $shades, public SequenceNote $passes, public Drawer $pencils)
@@ -24,18 +23,6 @@ final readonly class BookRecipe
     /** With the pencils of then. */
     public function sequence(): Sequence
     {
-        return $this->passes->read($this->pencils, $this->roles());
-    }
-
-    /** @return list<Role> */
-    public function roles(): array
-    {
-        return array_map(static fn (BookShade $s): Role => $s->role, $this->shades);
-    }
-
-    /** @return non-empty-list<Shade> what it aims at when it is laid again: what it came to */
-    public function aims(): array
-    {
-        return array_map(static fn (BookShade $s): Shade => $s->shade(), $this->shades);
+        return $this->passes->read($this->pencils, $this->shades);
     }
 }

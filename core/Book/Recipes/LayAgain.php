@@ -44,7 +44,7 @@ final class LayAgain
             }
         }
 
-        return new LaidAgain(SequenceAnswer::of(RecipeLabel::Closest, $sequence, $recipe->aims(), $paper, Mode::ColourAndValue), $standIns);
+        return new LaidAgain(SequenceAnswer::of(RecipeLabel::Closest, $sequence, $recipe->shades, $paper, Mode::ColourAndValue), $standIns);
     }
 
     /**
@@ -92,7 +92,7 @@ final class LayAgain
     {
         $sum = $weight = 0.0;
         foreach ($recipe->shades as $i => $shade) {
-            $sum += $shade->weight * Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz())->deltaE00($shade->lab);
+            $sum += $shade->weight * Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz())->deltaE00($shade->target);
             $weight += $shade->weight;
         }
 

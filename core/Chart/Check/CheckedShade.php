@@ -7,6 +7,8 @@ namespace KnottyPrism\Core\Chart\Check;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** One shade of a zone as it is planned. */
 final readonly class CheckedShade
@@ -21,17 +23,23 @@ final readonly class CheckedShade
     }
 
     /**
-     * @param  list<bool>  $marks  whether each pass of the zone goes over this shade
-     * @return list<int> how many steps are laid after so many passes, from none
+     * @param  list<Shade>  $shades
+     * @return list<self> the value run of a zone: touches are too small to be read
      */
-    public static function laidAfter(array $marks): array
+    public static function run(array $shades, Sequence $sequence): array
     {
-        $laid = [0];
-        foreach ($marks as $over) {
-            $laid[] = $laid[count($laid) - 1] + ($over ? 1 : 0);
+        $run = [];
+        foreach ($shades as $i => $shade) {
+            if (! $shade->touch) {
+                $laid = [0];
+                foreach ($sequence->passes as $pass) {
+                    $laid[] = $laid[count($laid) - 1] + ($pass->in($i) === null ? 0 : 1);
+                }
+                $run[] = new self(Role::from($shade->name), $shade->called(), $shade->seen, $shade->target, $sequence->stackIn($i), $laid);
+            }
         }
 
-        return $laid;
+        return $run;
     }
 
     /** What of the stack is laid after so many passes of the zone. */

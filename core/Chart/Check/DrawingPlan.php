@@ -8,7 +8,6 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Picture\PlannedPicture;
-use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 
 /** What a photo of a half-done drawing is held against: the photo that it follows, its zones with their passes, and the paper. */
 final readonly class DrawingPlan
@@ -26,14 +25,7 @@ final readonly class DrawingPlan
     {
         $zones = [];
         foreach ($plan->map->zones as $number => $zone) {
-            $shades = [];
-            $passes = isset($plan->zones[$number]) ? $plan->zones[$number]->sequence->passes : [];
-            foreach (array_values($plan->targetsOf($number)) as $i => $target) {
-                if ($target->role->isOfValueRun()) {
-                    $marks = array_map(static fn (GradedPass $p): bool => $p->in($i) !== null, $passes);
-                    $shades[] = new CheckedShade($target->role, $target->role->value, $target->seen, $target->fitted, $target->recipe->stack, CheckedShade::laidAfter($marks === [] ? array_map(static fn (): bool => true, $target->recipe->stack->steps) : $marks));
-                }
-            }
+            $shades = isset($plan->zones[$number]) ? CheckedShade::run($plan->zones[$number]->answer->shades(), $plan->zones[$number]->answer->sequence) : [];
             $zones[] = new CheckedZone($number, $zone->name, $shades);
         }
 

@@ -10,7 +10,6 @@ use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -47,12 +46,6 @@ final readonly class ZoneAtDesk
     public function laidPart(): Sequence
     {
         return new Sequence(array_slice($this->chain->passes, 0, $this->laid));
-    }
-
-    /** @return list<Role> */
-    public function roles(): array
-    {
-        return PlannedZone::roles($this->zone->wishes);
     }
 
     /** @return list<bool> by shade */

@@ -8,28 +8,28 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** One pass of a zone's sequence as it is kept: what it is done with, and how hard in which of the zone's colours. */
 final readonly class PassNote
 {
     /**
      * @param  string  $tool  a pencil's identifier, or a finish
-     * @param  array<string, PressureMark>  $marks  by role; what is not there is left out
+     * @param  array<string, PressureMark>  $marks  by the shade's name; what is not there is left out
      */
     public function __construct(public string $tool, public array $marks)
     {
     }
 
-    /** @param  list<Role>  $roles  what its shades are to the zone */
-    public static function of(GradedPass $pass, array $roles): self
+    /** @param  list<Shade>  $shades  of the zone */
+    public static function of(GradedPass $pass, array $shades): self
     {
         $marks = [];
-        foreach ($roles as $shade => $role) {
-            $mark = $pass->marks[$shade] ?? null;
+        foreach ($shades as $i => $shade) {
+            $mark = $pass->marks[$i] ?? null;
             if ($mark !== null) {
-                $marks[$role->value] = $mark;
+                $marks[$shade->name] = $mark;
             }
         }
 
@@ -37,13 +37,13 @@ final readonly class PassNote
     }
 
     /**
-     * @param  list<Role>  $roles
+     * @param  list<Shade>  $shades
      *
      * @throws UnknownPencil
      */
-    public function read(Drawer $shelf, array $roles): GradedPass
+    public function read(Drawer $shelf, array $shades): GradedPass
     {
-        return new GradedPass(Finish::tryFrom($this->tool) ?? $shelf->pencil($this->tool), array_map(fn (Role $role): ?PressureMark => $this->marks[$role->value] ?? null, $roles));
+        return new GradedPass(Finish::tryFrom($this->tool) ?? $shelf->pencil($this->tool), array_map(fn (Shade $s): ?PressureMark => $this->marks[$s->name] ?? null, $shades));
     }
 
     /** @return array<string, mixed> for JSON */

@@ -6,9 +6,9 @@ namespace KnottyPrism\Core\Picture\Decisions;
 
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\UnknownPencil;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** A zone's sequence as it is kept: by the zone's colours, so that it stays what it is when one of them moves, comes or goes. */
 final readonly class SequenceNote
@@ -20,20 +20,20 @@ final readonly class SequenceNote
     {
     }
 
-    /** @param  list<Role>  $roles  what the sequence's shades are to the zone */
-    public static function of(Sequence $sequence, array $roles): self
+    /** @param  list<Shade>  $shades  of the zone */
+    public static function of(Sequence $sequence, array $shades): self
     {
-        return new self(array_map(static fn (GradedPass $p): PassNote => PassNote::of($p, $roles), $sequence->passes));
+        return new self(array_map(static fn (GradedPass $p): PassNote => PassNote::of($p, $shades), $sequence->passes));
     }
 
     /**
-     * @param  list<Role>  $roles  of the zone's colours as they are now
+     * @param  list<Shade>  $shades  of the zone as they are now
      *
      * @throws UnknownPencil
      */
-    public function read(Drawer $shelf, array $roles): Sequence
+    public function read(Drawer $shelf, array $shades): Sequence
     {
-        return new Sequence(array_map(static fn (PassNote $p): GradedPass => $p->read($shelf, $roles), $this->passes));
+        return new Sequence(array_map(static fn (PassNote $p): GradedPass => $p->read($shelf, $shades), $this->passes));
     }
 
     /** @return list<array<string, mixed>> for JSON */

@@ -5,18 +5,15 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture\Palette;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
-use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
-use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
 /** How an area of a picture is worked now, and in which way of working. */
 final readonly class MadeArea
@@ -28,20 +25,18 @@ final readonly class MadeArea
     /** A single colour, by the stack that is kept for it. */
     public static function ofColour(Lab $target, Stack $stack, Paper $paper): self
     {
-        $passes = array_map(static fn ($step): GradedPass => $step instanceof Finish ? new GradedPass($step, [PressureMark::Medium]) : new GradedPass($step->pencil, [PressureMark::nearest($step->pressure)]), $stack->steps);
-
-        return new self(SequenceAnswer::of(RecipeLabel::OtherPencils, new Sequence($passes), [new Shade('', $target)], $paper, Mode::ColourAndValue), School::free());
+        return new self(SequenceAnswer::of(RecipeLabel::OtherPencils, Sequence::ofStack($stack), [Shade::ofSpot($target)], $paper, Mode::ColourAndValue), School::free());
     }
 
     /** Share of the picture, in the unit of its shades. */
     public function weight(): float
     {
-        return array_sum(array_map(static fn (ShadeOutcome $o): float => $o->shade->weight, $this->answer->outcomes));
+        return array_sum(array_map(static fn (Outcome $o): float => $o->shade->weight, $this->answer->outcomes));
     }
 
     /** Names what it is: its colours, how they are laid, and the way of working. */
     public function key(): string
     {
-        return md5(json_encode([$this->school->settings(), $this->mode->value, array_map(static fn (ShadeOutcome $o): array => [$o->stack->text(), $o->shade->weight, ...$o->shade->target->toArray()], $this->answer->outcomes)], JSON_THROW_ON_ERROR));
+        return md5(json_encode([$this->school->settings(), $this->mode->value, array_map(static fn (Outcome $o): array => [$o->stack()->text(), $o->shade->weight, ...$o->shade->target->toArray()], $this->answer->outcomes)], JSON_THROW_ON_ERROR));
     }
 }

@@ -12,6 +12,7 @@ use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Shortlist;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** What a palette for a whole picture is chosen from: the pencils that promise most, and the forecast of every set of them for every colour. */
 final readonly class PaletteGround
@@ -36,7 +37,7 @@ final readonly class PaletteGround
     }
 
     /**
-     * @param  list<WantedColour>  $wanted
+     * @param  list<Shade>  $wanted
      * @param  list<string>  $lockedIn  identifiers of pencils that must take part
      * @param  ?\Closure(int, int): void  $progress  told how far, of how much
      */
@@ -51,7 +52,7 @@ final readonly class PaletteGround
             if ($progress !== null) {
                 $progress($i, count($clusters));
             }
-            $costs->add(new SetForecast($moves, $atlas, $cluster->fitted, $mode, $cluster->grainCounts), $cluster->weight);
+            $costs->add(new SetForecast($moves, $atlas, $cluster->target, $mode, $cluster->grainCounts), $cluster->weight);
         }
         if ($progress !== null) {
             $progress(count($clusters), count($clusters));
@@ -72,7 +73,7 @@ final readonly class PaletteGround
     /**
      * Of a large drawer, those that most often are among the first for a target.
      *
-     * @param  list<WantedColour>  $clusters
+     * @param  list<Shade>  $clusters
      * @param  list<string>  $lockedIn
      * @return list<Pencil>
      */
@@ -85,7 +86,7 @@ final readonly class PaletteGround
             $byId[$id] = $hand->pencil($id);
         }
         foreach ($clusters as $cluster) {
-            foreach ($shortlist->for($cluster->fitted)->pencils as $rank => $pencil) {
+            foreach ($shortlist->for($cluster->target)->pencils as $rank => $pencil) {
                 $byId[$pencil->id()] = $pencil;
                 $score[$pencil->id()] = ($score[$pencil->id()] ?? 0.0) + sqrt($cluster->weight) / ($rank + 3);
             }
@@ -96,18 +97,18 @@ final readonly class PaletteGround
     }
 
     /**
-     * @param  list<WantedColour>  $wanted
-     * @return array{list<WantedColour>, list<int>}
+     * @param  list<Shade>  $wanted
+     * @return array{list<Shade>, list<int>}
      */
     private static function clusters(array $wanted): array
     {
         $clusters = $clusterOf = [];
-        $whole = array_sum(array_map(static fn (WantedColour $w): float => $w->weight, $wanted));
-        uasort($wanted, static fn (WantedColour $a, WantedColour $b): int => $b->weight <=> $a->weight);
+        $whole = array_sum(array_map(static fn (Shade $w): float => $w->weight, $wanted));
+        uasort($wanted, static fn (Shade $a, Shade $b): int => $b->weight <=> $a->weight);
         foreach ($wanted as $i => $one) {
             foreach ($clusters as $k => $cluster) {
-                if ($cluster->fitted->deltaE00($one->fitted) < ($one->weight < self::LITTLE * $whole ? self::NEARLY_ALIKE : self::ALIKE)) {
-                    $clusters[$k] = $cluster->with($one);
+                if ($cluster->target->deltaE00($one->target) < ($one->weight < self::LITTLE * $whole ? self::NEARLY_ALIKE : self::ALIKE)) {
+                    $clusters[$k] = self::joined($cluster, $one);
                     $clusterOf[$i] = $k;
 
                     continue 2;
@@ -119,5 +120,13 @@ final readonly class PaletteGround
         ksort($clusterOf);
 
         return [$clusters, array_values($clusterOf)];
+    }
+
+    /** The first for both of two that are nearly alike: what both weigh, and of grain what counts in the mean. */
+    private static function joined(Shade $one, Shade $other): Shade
+    {
+        $weight = $one->weight + $other->weight;
+
+        return $one->weighing($weight)->minding($weight > 0 ? ($one->weight * $one->grainCounts + $other->weight * $other->grainCounts) / $weight : $one->grainCounts);
     }
 }

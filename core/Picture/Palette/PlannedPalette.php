@@ -6,24 +6,25 @@ namespace KnottyPrism\Core\Picture\Palette;
 
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
 
-/** The pencils that a picture's stacks take, as they would lie beside the drawing: lightest first, each with the zones that take it. */
+/** The pencils that a picture's sequences take, as they would lie beside the drawing: lightest first, each with the zones that take it. */
 final class PlannedPalette
 {
     /** Three pencils are named for their part. */
     private const PARTS = ['light', 'mid', 'dark'];
 
     /**
-     * @param  list<PlannedStack>  $planned
+     * @param  array<int, Sequence>  $sequences  by zone
      * @return list<PalettePencil>
      */
-    public static function of(array $planned): array
+    public static function of(array $sequences): array
     {
         $pencils = $zones = [];
-        foreach ($planned as $one) {
-            foreach ($one->stack->pencils() as $pencil) {
+        foreach ($sequences as $zone => $sequence) {
+            foreach ($sequence->pencils() as $pencil) {
                 $pencils[$pencil->id()] = $pencil;
-                $zones[$pencil->id()][$one->zone] = true;
+                $zones[$pencil->id()][$zone] = true;
             }
         }
         $lightness = array_map(static fn (Pencil $p): float => Swatch::Heavy->colourOf($p)->l, $pencils);

@@ -10,7 +10,7 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 
 /**
  * What a pencil promises a picture before anything is searched with it: how much nearer its colours come to this pencil alone, in one coat or
@@ -23,7 +23,7 @@ final readonly class Promise
     private array $now;
 
     /**
-     * @param  list<ShadeOutcome>  $wanted
+     * @param  list<Outcome>  $wanted
      * @param  list<Pencil>  $hand  those in use
      */
     public function __construct(private array $wanted, array $hand, private Paper $paper)
@@ -38,7 +38,7 @@ final readonly class Promise
     /** Sum over the colours, ΔE00 by the share of the picture. */
     public function of(Pencil $pencil): float
     {
-        return array_sum(array_map(static fn (ShadeOutcome $o, float $now, float $then): float => $o->shade->weight * max(0.0, $now - $then), $this->wanted, $this->now, $this->nearest($pencil)));
+        return array_sum(array_map(static fn (Outcome $o, float $now, float $then): float => $o->shade->weight * max(0.0, $now - $then), $this->wanted, $this->now, $this->nearest($pencil)));
     }
 
     /** @return list<float> by colour */
@@ -46,7 +46,7 @@ final readonly class Promise
     {
         $looks = $this->looks($pencil);
 
-        return array_map(static fn (ShadeOutcome $o): float => array_reduce($looks, static fn (float $least, Lab $look): float => min($least, $look->deltaE00($o->shade->target)), INF), $this->wanted);
+        return array_map(static fn (Outcome $o): float => array_reduce($looks, static fn (float $least, Lab $look): float => min($least, $look->deltaE00($o->shade->target)), INF), $this->wanted);
     }
 
     /** @return list<Lab> */

@@ -9,7 +9,7 @@ use KnottyPrism\Core\Drawer\Purchase;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\FindSequences;
-use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 
 /**
  * Which pencils not at hand would bring a picture nearest. Each is tried alone: worked into the sequence of every area that has a colour out
@@ -75,10 +75,10 @@ final readonly class Purchases
         return array_values($hand);
     }
 
-    /** @return list<ShadeOutcome> */
+    /** @return list<Outcome> */
     private static function outOfReach(MadeArea $area): array
     {
-        return array_values(array_filter($area->answer->outcomes, static fn (ShadeOutcome $o): bool => $o->missed > self::WELL_MADE));
+        return array_values(array_filter($area->answer->outcomes, static fn (Outcome $o): bool => $o->missed > self::WELL_MADE));
     }
 
     /**

@@ -7,10 +7,10 @@ namespace KnottyPrism\Core\Picture\Preview;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Picture\PlannedPicture;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** A zone as it is drawn: its value run, and the touches within it. */
 final readonly class DrawnZone
@@ -24,18 +24,18 @@ final readonly class DrawnZone
     }
 
     /**
-     * @param  list<PlannedTarget>  $targets  of the zone, in the order of its sequence's shades
-     * @param  ?Sequence  $sequence  over them; nothing where each colour has a stack of its own
+     * @param  list<Shade>  $shades  of the zone
+     * @param  Sequence  $sequence  over them
      */
-    public static function of(int $number, array $targets, ?Sequence $sequence): self
+    public static function of(int $number, array $shades, Sequence $sequence): self
     {
         $run = $touches = [];
-        foreach ($targets as $at => $target) {
-            $shade = new DrawnShade($target->seen, self::steps($target, $at, $sequence));
-            if ($target->role->isOfValueRun()) {
-                $run[] = $shade;
+        foreach ($shades as $at => $shade) {
+            $drawn = new DrawnShade($shade->seen, array_map(static fn (GradedPass $p): Pass|Finish|null => $p->in($at), $sequence->passes));
+            if ($shade->touch) {
+                $touches[] = $drawn;
             } else {
-                $touches[] = $shade;
+                $run[] = $drawn;
             }
         }
         usort($run, static fn (DrawnShade $a, DrawnShade $b): int => $a->seen->l <=> $b->seen->l);
@@ -49,15 +49,8 @@ final readonly class DrawnZone
      */
     public static function all(PlannedPicture $plan, array $inOrder = []): array
     {
-        return array_map(static fn (int $zone, SequenceAnswer $answer): self => self::of($zone, array_values($plan->targetsOf($zone)), $inOrder[$zone] ?? $answer->sequence), array_keys($plan->zones), $plan->zones);
-    }
+        $answers = $plan->answers();
 
-    /** @return list<Pass|Finish|null> */
-    private static function steps(PlannedTarget $target, int $at, ?Sequence $sequence): array
-    {
-        $stack = $target->recipe->stack;
-
-        // A stack that the artist holds for one colour is laid as it is, whatever the zone's sequence would do there.
-        return $sequence === null || $sequence->stackIn($at)->text() !== $stack->text() ? $stack->steps : array_map(static fn (GradedPass $p): Pass|Finish|null => $p->in($at), $sequence->passes);
+        return array_map(static fn (int $zone, SequenceAnswer $answer): self => self::of($zone, $answer->shades(), $inOrder[$zone] ?? $answer->sequence), array_keys($answers), $answers);
     }
 }

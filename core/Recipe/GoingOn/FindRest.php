@@ -11,9 +11,9 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
-use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
 
 /**
  * How to go on with an area where something else lies than was planned: from the sheet as it is, not from bare paper. It begins with what
@@ -108,7 +108,7 @@ final readonly class FindRest
         $whole = new Sequence([...$laid->passes, ...$rest->passes]);
         $sum = $weight = 0.0;
         foreach ($this->shades as $i => $shade) {
-            $sum += $shade->weight * ShadeOutcome::of($shade, $whole->stackIn($i), $this->paper, $this->mode)->errorOnPaper();
+            $sum += $shade->weight * Outcome::of($shade, $whole->stackIn($i), $this->paper, $this->mode)->errorOnPaper();
             $weight += $shade->weight;
         }
 

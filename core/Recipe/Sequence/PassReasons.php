@@ -8,8 +8,8 @@ use KnottyPrism\Core\Colour\Comparison;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Evenness;
+use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Medium\Stack\Stack;
 
 /** Why each pass of a sequence is there: what its shades would end like without it, and where that is no other colour, how evenly. */
 final class PassReasons
@@ -20,68 +20,58 @@ final class PassReasons
     /** The same of grain, L*. */
     private const EVENS = 2.0;
 
-    /**
-     * @param  list<Shade>  $shades
-     * @return list<?string> a sentence a pass, nothing where it only helps a little in each shade
-     */
-    public static function of(Sequence $sequence, array $shades, Paper $paper): array
+    /** @return list<?string> a sentence a pass, null where it only helps a little in each shade */
+    public static function of(SequenceAnswer $answer, Paper $paper): array
     {
         $reasons = [];
-        foreach (array_keys($sequence->passes) as $at) {
-            $passes = $sequence->passes;
+        foreach ($answer->sequence->passes as $at => $pass) {
+            $passes = $answer->sequence->passes;
             unset($passes[$at]);
-            $without = new Sequence(array_values($passes));
-            $beside = [$without, $sequence, $sequence->passes[$at]->over(), $shades, $paper];
-            $reasons[] = $sequence->passes[$at]->tool instanceof Finish ? self::evens(...$beside) ?? self::without(...$beside) : self::without(...$beside) ?? self::evens(...$beside);
+            $rest = new Sequence(array_values($passes));
+            $without = [];
+            foreach ($pass->over() as $i) {
+                $without[$i] = $rest->stackIn($i)->on($paper);
+            }
+            $reasons[] = $pass->tool instanceof Finish ? self::evens($answer, $without) ?? self::colours($answer, $without) : self::colours($answer, $without) ?? self::evens($answer, $without);
         }
 
         return $reasons;
     }
 
-    /**
-     * @param  list<int>  $over
-     * @param  list<Shade>  $shades
-     */
-    private static function without(Sequence $without, Sequence $with, array $over, array $shades, Paper $paper): ?string
+    /** @param  array<int, Sheet>  $without  what each shade would be without the pass */
+    private static function colours(SequenceAnswer $answer, array $without): ?string
     {
         $most = self::MATTERS;
         $sentence = null;
-        foreach ($over as $i) {
-            $look = self::look($without->stackIn($i), $paper);
-            $worse = $look->deltaE00($shades[$i]->target) - self::look($with->stackIn($i), $paper)->deltaE00($shades[$i]->target);
+        foreach ($without as $i => $sheet) {
+            $outcome = $answer->outcomes[$i];
+            $look = Lab::ofReflectance($sheet->meanReflectance());
+            $worse = $look->deltaE00($outcome->shade->target) - $outcome->lab->deltaE00($outcome->shade->target);
             if ($worse > $most) {
                 $most = $worse;
-                $words = (new Comparison($look, $shades[$i]->target))->words();
+                $words = (new Comparison($look, $outcome->shade->target))->words();
                 $at = strpos($words, ': ');
-                $sentence = sprintf('Without it the %s ends %s.', $shades[$i]->called(), str_replace('leans', 'leaning', $at === false ? lcfirst($words) : substr($words, $at + 2)));
+                $sentence = sprintf('Without it the %s ends %s.', $outcome->shade->called(), str_replace('leans', 'leaning', $at === false ? lcfirst($words) : substr($words, $at + 2)));
             }
         }
 
         return $sentence;
     }
 
-    /**
-     * @param  list<int>  $over
-     * @param  list<Shade>  $shades
-     */
-    private static function evens(Sequence $without, Sequence $with, array $over, array $shades, Paper $paper): ?string
+    /** @param  array<int, Sheet>  $without */
+    private static function evens(SequenceAnswer $answer, array $without): ?string
     {
         $most = self::EVENS;
         $sentence = null;
-        foreach ($over as $i) {
-            $before = Evenness::of($without->stackIn($i)->on($paper));
-            $after = Evenness::of($with->stackIn($i)->on($paper));
+        foreach ($without as $i => $sheet) {
+            [$before, $after] = [Evenness::of($sheet), $answer->outcomes[$i]->evenness];
             if ($before->grain - $after->grain > $most) {
                 $most = $before->grain - $after->grain;
-                $sentence = $before->words() === $after->words() ? sprintf('It makes the %s less grainy.', $shades[$i]->called()) : sprintf('It evens the %s: %s without it, %s with it.', $shades[$i]->called(), $before->words(), $after->words());
+                $called = $answer->outcomes[$i]->shade->called();
+                $sentence = $before->words() === $after->words() ? sprintf('It makes the %s less grainy.', $called) : sprintf('It evens the %s: %s without it, %s with it.', $called, $before->words(), $after->words());
             }
         }
 
         return $sentence;
-    }
-
-    private static function look(Stack $stack, Paper $paper): Lab
-    {
-        return Lab::ofReflectance($stack->on($paper)->meanReflectance());
     }
 }

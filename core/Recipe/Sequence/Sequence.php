@@ -6,6 +6,7 @@ namespace KnottyPrism\Core\Recipe\Sequence;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 
@@ -15,6 +16,12 @@ final readonly class Sequence
     /** @param  list<GradedPass>  $passes */
     public function __construct(public array $passes)
     {
+    }
+
+    /** Over a single shade, each pass at the nearest of the five pressures. */
+    public static function ofStack(Stack $stack): self
+    {
+        return new self(array_map(static fn (Pass|Finish $step): GradedPass => $step instanceof Finish ? new GradedPass($step, [PressureMark::Medium]) : new GradedPass($step->pencil, [PressureMark::nearest($step->pressure)]), $stack->steps));
     }
 
     /** What lies in one shade after all passes. */

@@ -6,33 +6,53 @@ namespace KnottyPrism\Core\Recipe\Sequence;
 
 use KnottyPrism\Core\Colour\Lab;
 
-/** One colour that an area asks for: a place of its value run, or a touch, which is another colour within it. */
+/** One colour that is asked for: a place of a zone's value run, a touch, which is another colour within it, or a spot's only one. */
 final readonly class Shade
 {
     /** {@see self::$grainCounts} of something smooth, and where nobody knows what it is. */
     public const SMOOTH = 0.25;
 
+    public Lab $seen;
+
     /**
+     * @param  string  $name  of a zone's: what it is to the zone, see {@see \KnottyPrism\Core\Photo\Zones\Role}
      * @param  Lab  $target  what is aimed at
-     * @param  float  $weight  share of the area that it stands for, above 0
+     * @param  float  $weight  share that it stands for, of its zone or of the picture, times how much it matters; above 0
      * @param  bool  $touch  whether it stands beside the value run
-     * @param  string  $called  what an artist calls it, where that is not its name
+     * @param  string  $called  what an artist calls it; empty where that is its name
      * @param  float  $grainCounts  ΔE00 of error that an L* of grain is as bad as, see {@see \KnottyPrism\Core\Medium\Laying\Sheet::grain()}
+     * @param  ?Lab  $seen  in the photo; null where that is the target
      */
-    public function __construct(public string $name, public Lab $target, public float $weight = 1.0, public bool $touch = false, private string $called = '', public float $grainCounts = self::SMOOTH)
+    public function __construct(public string $name, public Lab $target, public float $weight = 1.0, public bool $touch = false, public string $called = '', public float $grainCounts = self::SMOOTH, ?Lab $seen = null)
     {
+        $this->seen = $seen ?? $target;
+    }
+
+    public static function ofSpot(Lab $target, float $grainCounts = self::SMOOTH): self
+    {
+        return new self('spot', $target, grainCounts: $grainCounts);
     }
 
     /** The same asked for in another colour. */
     public function aimedAt(Lab $target): self
     {
-        return new self($this->name, $target, $this->weight, $this->touch, $this->called, $this->grainCounts);
+        return $this->with(target: $target);
     }
 
     /** The same where grain counts otherwise. */
     public function minding(float $grainCounts): self
     {
-        return new self($this->name, $this->target, $this->weight, $this->touch, $this->called, $grainCounts);
+        return $this->with(grainCounts: $grainCounts);
+    }
+
+    public function weighing(float $weight): self
+    {
+        return $this->with(weight: $weight);
+    }
+
+    private function with(mixed ...$changed): self
+    {
+        return new self(...[...get_object_vars($this), ...$changed]);
     }
 
     public function isNamed(): bool

@@ -8,7 +8,6 @@ use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Recipe\Cautions\Caution;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
 use KnottyPrism\Core\Recipe\School\Beneath;
 use KnottyPrism\Core\Recipe\School\Mode;
@@ -16,11 +15,12 @@ use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
-use KnottyPrism\Core\Recipe\Sequence\ShadeOutcome;
+use KnottyPrism\Core\Recipe\Warnings\Grainy;
 
 /** One area's search: its value run as a whole, then the choice of clearly different answers, and its touches into each of them. */
 final class AreaSearch
@@ -145,7 +145,7 @@ final class AreaSearch
                 [$found, $least] = [$again, $cost];
             }
         }
-        if ($this->sorted[0]->grainCounts < Caution::GRAIN_COUNTS || ! $found->isGrainy()) {
+        if ($this->sorted[0]->grainCounts < Grainy::SMOOTH_FROM || ! $found->isGrainy()) {
             return $found;
         }
 
@@ -175,7 +175,7 @@ final class AreaSearch
             $price = $this->ground->prices->ofRun($node->run);
             $sequence = $this->sequence($node->run);
             foreach ($this->ground->aims as $shade => $aim) {
-                $outcome = ShadeOutcome::of($aim->shade, $sequence->stackIn($this->order[$shade]), $this->kit->moves->paper, $this->mode);
+                $outcome = Outcome::of($aim->shade, $sequence->stackIn($this->order[$shade]), $this->kit->moves->paper, $this->mode);
                 $price += $this->ground->weights[$shade] * ($outcome->errorOnPaper() + $this->ground->prices->ofTooth($outcome->toothUsed));
             }
             if ($price < $least) {

@@ -1,3 +1,4 @@
+import type { Answer, Known, Method, Query, Sent } from './described';
 import type { Problem } from './types';
 
 /** A refusal or a lost connection, as a sentence that can be shown. */
@@ -24,13 +25,19 @@ const lost: Problem = {
     detail: 'The application does not answer. Start it again with ./start, then try again; what you chose is saved.',
 };
 
-interface Options {
-    method?: 'GET' | 'POST' | 'PATCH' | 'DELETE';
+interface Request {
+    method?: Method;
     json?: unknown;
     form?: FormData;
     signal?: AbortSignal;
     /** Of a change: sent again under it, it is not made again. */
     key?: string;
+}
+
+/** What may go with a path, as the application describes it. */
+export interface Options<Path extends string, M extends Method> extends Omit<Request, 'method' | 'json'> {
+    json?: Sent<Path, M>;
+    query?: Query<Path, M>;
 }
 
 /** The answer to a token that belongs to a session which is over. */
@@ -43,13 +50,38 @@ const BUSY = 429;
 const LONGEST_TURN = 10;
 export const MOST_TURNS = 30;
 
-/** Asks the application and returns its answer; every refusal is thrown as {@link RequestFailed}. */
-export async function ask<T>(path: string, options: Options = {}): Promise<T> {
-    return (await askMade<T>(path, options))[0];
+/** Reads from the application; every refusal is thrown as {@link RequestFailed}. */
+export function ask<const Path extends string>(
+    path: Path & Known<Path, 'GET'>,
+    options: Options<Path, 'GET'> = {},
+): Promise<Answer<Path, 'GET'>> {
+    return send('GET', path, options);
+}
+
+/** Asks the application to do something and returns its answer; every refusal is thrown as {@link RequestFailed}. */
+export async function send<const Path extends string, const M extends Method>(
+    method: M,
+    path: Path & Known<Path, M>,
+    { query, ...options }: Options<Path, M> = {},
+): Promise<Answer<Path, M>> {
+    return (await askMade<Answer<Path, M>>(withQuery(path, query), { method, ...options }))[0];
+}
+
+/** An address with what is asked for in it; what is undefined is left out. */
+export function withQuery(path: string, query: object = {}): string {
+    const search = new URLSearchParams();
+    for (const [name, value] of Object.entries(query)) {
+        for (const one of Array.isArray(value) ? value : [value]) {
+            if (one !== undefined) {
+                search.append(name, String(one));
+            }
+        }
+    }
+    return search.size === 0 ? path : `${path}?${search}`;
 }
 
 /** The answer to a change, and what the change made, where the answer says so. */
-export async function askMade<T>(path: string, options: Options = {}): Promise<[answer: T, made: number | null]> {
+export async function askMade<T>(path: string, options: Request = {}): Promise<[answer: T, made: number | null]> {
     const response = await renewed(path, options);
     const answer = (response.status === 204 ? undefined : await response.json().catch(() => null)) as T;
     const made = response.headers.get('Change-Made');
@@ -63,17 +95,17 @@ export interface Sending {
 }
 
 /** Sends a file; where another is being taken in, it waits for its turn. */
-export function askWithFile<T>(
-    path: string,
+export function askWithFile<const Path extends string>(
+    path: Path & Known<Path, 'POST'>,
     name: string,
     file: File,
     sending: Sending,
     more: Readonly<Record<string, string>> = {},
-): Promise<T> {
+): Promise<Answer<Path, 'POST'>> {
     const form = new FormData();
     form.set(name, file);
     Object.entries(more).forEach(([field, value]) => form.set(field, value));
-    return askInTurn<T>(path, { form, ...sending });
+    return inTurn(path, { form, ...sending });
 }
 
 /** Whether others are being served just now, and it is soon worth asking again. */
@@ -81,10 +113,17 @@ export const isNotItsTurn = (error: unknown): error is RequestFailed =>
     error instanceof RequestFailed && error.status === BUSY && error.retryAfter <= LONGEST_TURN;
 
 /** Asks for what is read one at a time, such as a photo: sent again by itself when its turn may have come, until it is taken back. */
-export async function askInTurn<T>(path: string, options: Options & Sending): Promise<T> {
+export function askInTurn<const Path extends string>(
+    path: Path & Known<Path, 'POST'>,
+    { query, ...options }: Options<Path, 'POST'> & Sending,
+): Promise<Answer<Path, 'POST'>> {
+    return inTurn(withQuery(path, query), options);
+}
+
+async function inTurn<T>(path: string, options: Request & Sending): Promise<T> {
     for (let tries = 1; ; tries++) {
         try {
-            return await ask<T>(path, { method: 'POST', ...options });
+            return (await askMade<T>(path, { method: 'POST', ...options }))[0];
         } catch (error) {
             if (!isNotItsTurn(error) || tries >= MOST_TURNS) {
                 throw error;
@@ -104,7 +143,7 @@ const passed = (seconds: number, signal?: AbortSignal): Promise<void> =>
         }
     });
 
-async function renewed(path: string, options: Options): Promise<Response> {
+async function renewed(path: string, options: Request): Promise<Response> {
     try {
         return await answerOf(path, options);
     } catch (error) {
@@ -129,11 +168,11 @@ async function renewToken(): Promise<boolean> {
 }
 
 /** A file that the application makes, asked for here and not by a link, so that a refusal is told on this page. */
-export async function askFile(path: string): Promise<Blob> {
+export async function askFile<const Path extends string>(path: Path & Known<Path, 'GET'>): Promise<Blob> {
     return (await answerOf(path, {})).blob();
 }
 
-async function answerOf(path: string, { method = 'GET', json, form, signal, key }: Options): Promise<Response> {
+async function answerOf(path: string, { method = 'GET', json, form, signal, key }: Request): Promise<Response> {
     const headers: Record<string, string> = { Accept: 'application/json', 'X-CSRF-TOKEN': csrfToken() };
     if (json !== undefined) {
         headers['Content-Type'] = 'application/json';

@@ -1,6 +1,7 @@
 import type { QueryClient, QueryKey } from '@tanstack/react-query';
 import { askAnew, putAnswer } from './answers';
 import { askMade, RequestFailed, sentenceOf } from './client';
+import type { Known, Sent } from './described';
 import { keptEdits, keepEdit, forgetEdit, newKey } from './keptEdits';
 
 /** Waiting begins with this and doubles, milliseconds. */
@@ -32,6 +33,18 @@ export interface Edit {
 }
 
 export type NewEdit = Omit<Edit, 'key' | 'lane' | 'at'>;
+
+/** What the lane itself says with a change: its key, and what it stands on. */
+type Unstamped<Json> = Json extends object ? Omit<Json, 'key' | 'of'> : undefined;
+
+/** Where a change is sent, and what is said with it, as the application describes it. */
+export function toSend<const M extends Edit['method'], const Path extends string>(
+    method: M,
+    path: Path & Known<Path, M>,
+    json?: Unstamped<Sent<Path, M>>,
+): Pick<Edit, 'method' | 'path' | 'json'> {
+    return { method, path, json };
+}
 
 export interface After {
     onSuccess?: (answer: unknown) => void;

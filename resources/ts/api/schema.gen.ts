@@ -4,6 +4,54 @@
  */
 
 export interface paths {
+    "/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["register"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -1990,7 +2038,7 @@ export interface components {
             ladder: {
                 pressureWord: string;
                 pressureStrokes: number;
-                coats: components["schemas"]["Pass"][];
+                coats: components["schemas"]["StackStep"][];
             }[];
             neutralisers: components["schemas"]["Partner"][];
             darkener: components["schemas"]["Partner"] | null;
@@ -2010,16 +2058,6 @@ export interface components {
         };
         /** @enum {unknown} */
         Role: "light" | "mid" | "dark" | "touch" | "touch-2" | "touch-3";
-        PlanRecipe: components["schemas"]["Recipe"] & {
-            reasons: string[];
-            missed: number;
-            /** @description what an ordinary hand adds */
-            sway: number;
-            /** @description what the model itself may err by */
-            doubt: number;
-            errorOnPaper: number;
-            errorInHand: number;
-        };
         /** @enum {unknown} */
         Mark: "whisper" | "light" | "medium" | "firm" | "full";
         SequencePass: {
@@ -2027,46 +2065,71 @@ export interface components {
             /** @description what to mind with it */
             care: string | null;
             pencil: components["schemas"]["DrawerPencil"] | null;
-            /** @description by role; null where it is left out */
+            /** @description by shade, null where it is left out */
             marks: {
                 [key: string]: components["schemas"]["Mark"] | null;
             };
             words: string;
             reason: string | null;
-            /** @description by role; what it leaves there */
+            /** @description by shade, what it leaves there */
             dabs: {
-                [key: string]: {
-                    hex: string;
-                    strata: string[];
-                    colourWords: string;
-                    toothUsed: number;
-                    /** @description even, grainy, or how much of the paper shows through */
-                    evenness: string;
-                };
+                [key: string]: components["schemas"]["Dab"];
             };
         };
+        Dab: {
+            hex: string;
+            strata: string[];
+            colourWords: string;
+            toothUsed: number;
+            /** @description even, grainy, or how much of the paper shows through */
+            evenness: string;
+        };
+        Outcome: {
+            /** @description what lies there in the end, as text */
+            stack: string;
+            hex: string;
+            deltaE00: number;
+            /** @description value steps of 9 (positive when too light) */
+            valueError: number;
+            closenessWords: string;
+            /** @description ΔE00 that it is likely to be off: what is missed, what a hand adds, what the model may err by, and what shows of the paper */
+            errorOnPaper: number;
+            errorInHand: number;
+            missed: number;
+            /** @description what an ordinary hand adds */
+            sway: number;
+            steadinessWords: string;
+            /** @description what the model itself may err by */
+            doubt: number;
+            toothUsed: number;
+            toothWords: string;
+            /** @description L*, standard deviation between peaks and hollows */
+            grain: number;
+            /** @description even, grainy, or how much of the paper shows through */
+            evenness: string;
+        };
+        /** @description of a zone, or of a spot, which is a zone of the one shade called spot */
         Sequence: {
             label: string;
             words: string;
             passes: components["schemas"]["SequencePass"][];
-            cautions: components["schemas"]["PassCaution"][];
-            /** @description ΔE00 that the zone is likely to be off: what is missed, what a hand adds, what the model may err by, and what shows of the paper */
+            /** @description by shade, what comes of it */
+            outcomes: {
+                [key: string]: components["schemas"]["Outcome"];
+            };
+            warnings: components["schemas"]["Warning"][];
+            /** @description the mean of its shades by their share, as are the next three */
             errorOnPaper: number;
             errorInHand: number;
             missed: number;
-            /** @description L*, by the share of each shade */
             grain: number;
-            /** @description by role; even, grainy, or how much of the paper shows through */
-            evenness: {
-                [key: string]: string;
-            };
         };
-        PassCaution: {
+        Warning: {
             code: string;
             /** @description 1 the first; 0 all of them together */
             pass: number;
-            /** @description the colours of the zone in which it is */
-            roles: components["schemas"]["Role"][];
+            /** @description the shades in which it is */
+            shades: string[];
             /** @description the same in words */
             where: string;
             text: string;
@@ -2079,18 +2142,16 @@ export interface components {
         PlanAnswers: {
             answers: components["schemas"]["Sequence"][];
         };
-        PlanTarget: {
+        PlanShade: {
             role: components["schemas"]["Role"];
             /** @description what it is called */
             name: string;
             seen: components["schemas"]["Reading"];
             aim: components["schemas"]["Reading"];
-            /** @description the artist's own stack */
-            own: boolean;
+            /** @description the artist's notes by the codes of warnings */
             overruled: {
                 [key: string]: string;
             };
-            recipe: components["schemas"]["PlanRecipe"] | null;
         };
         PlanZone: {
             number: number;
@@ -2103,7 +2164,7 @@ export interface components {
             /** @description which way they run where the artist says so, in twelfths of half a turn; 12 for small circles */
             strokes: number | null;
             sequence: components["schemas"]["PlanSequence"] | null;
-            targets: components["schemas"]["PlanTarget"][];
+            shades: components["schemas"]["PlanShade"][];
         };
         PlanRun: {
             /** @enum {unknown} */
@@ -2165,7 +2226,8 @@ export interface components {
                 zone: string;
                 deltaE00: number;
             }[];
-            cautions: {
+            /** @description between zones */
+            warnings: {
                 code: string;
                 zone: number;
                 role: string;
@@ -2192,7 +2254,7 @@ export interface components {
         };
         PlanChange: {
             /** @enum {unknown} */
-            kind: "school" | "mode" | "pencils" | "lock" | "hue" | "strokes" | "preset" | "sequence" | "regrade" | "stack" | "remedy" | "overrule";
+            kind: "school" | "mode" | "pencils" | "lock" | "hue" | "strokes" | "preset" | "sequence" | "regrade" | "remedy" | "overrule";
             key: string;
             zone?: number;
             role?: components["schemas"]["Role"];
@@ -2217,7 +2279,6 @@ export interface components {
             hue?: string | null;
             /** @enum {unknown} */
             what?: "exactly-three" | "one-colour" | "whole";
-            stack?: string | null;
             code?: string;
             note?: string | null;
         };
@@ -2285,7 +2346,7 @@ export interface components {
             /** @description over which borders it is let run out */
             runsOut: string | null;
             shades: components["schemas"]["DeskShade"][];
-            cautions: string[];
+            warnings: string[];
             /** @description what to mind for body and room */
             body: string[];
             minutes: number;
@@ -2508,8 +2569,8 @@ export interface components {
                 heavyDeltaE00: number;
                 lightDeltaE00: number;
             };
-            heavy: components["schemas"]["Recipe"];
-            light: components["schemas"]["Recipe"];
+            heavy: components["schemas"]["Sequence"];
+            light: components["schemas"]["Sequence"];
         };
         ChartCell: {
             strata: components["schemas"]["Strata"];
@@ -2991,45 +3052,16 @@ export interface components {
             spread: number;
             mixed: boolean;
         };
-        Pass: {
+        StackStep: components["schemas"]["Dab"] & {
             finish: string | null;
             pencil: components["schemas"]["DrawerPencil"] | null;
+            /** @description what to mind with it */
+            care: string | null;
             pressure: number | null;
             pressureWord: string | null;
             pressureStrokes: number | null;
-            hex: string;
             lab: components["schemas"]["Lab"];
             valueStep: number;
-            colourWords: string;
-            strata: string[];
-            toothUsed: number;
-        };
-        Caution: {
-            code: string;
-            step: number;
-            text: string;
-            remedy: string;
-        };
-        Recipe: {
-            label: string;
-            stack: string;
-            /** @description ΔE00 that it is likely to be off: what is missed, what a hand adds, what the model may err by */
-            errorOnPaper: number;
-            deltaE00: number;
-            /** @description value steps of 9 (positive when too light) */
-            valueError: number;
-            /** @description RMS ΔE00 in an ordinary hand */
-            steadiness: number;
-            toothUsed: number;
-            /** @description L*, standard deviation between peaks and hollows */
-            grain: number;
-            /** @description even, grainy, or how much of the paper shows through */
-            evenness: string;
-            closenessWords: string;
-            steadinessWords: string;
-            toothWords: string;
-            passes: components["schemas"]["Pass"][];
-            cautions: components["schemas"]["Caution"][];
         };
         NearestSingle: {
             pencil: components["schemas"]["DrawerPencil"];
@@ -3039,7 +3071,7 @@ export interface components {
         Recipes: {
             target: components["schemas"]["Spot"];
             nearestSingle: components["schemas"]["NearestSingle"];
-            recipes: components["schemas"]["Recipe"][];
+            recipes: components["schemas"]["Sequence"][];
         };
         NewKeptRecipe: {
             name: string;
@@ -3059,7 +3091,7 @@ export interface components {
             stack: string;
             label: string;
             target: components["schemas"]["Reading"];
-            recipe: components["schemas"]["Recipe"] | null;
+            recipe: components["schemas"]["Sequence"] | null;
         };
         KeptRecipes: {
             entries: components["schemas"]["KeptRecipe"][];
@@ -3368,6 +3400,86 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    email: string;
+                    password: string;
+                    /** @description whether this browser stays signed in */
+                    stays?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description who is signed in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                    };
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description signed out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    register: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    name: string;
+                    email: string;
+                    password: string;
+                    stays?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description the new account is signed in */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                    };
+                };
+            };
+        };
+    };
     me: {
         parameters: {
             query?: never;

@@ -2,16 +2,17 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { askAnew } from './answers';
 import { ask, askFile, askWithFile } from './client';
 import { newKey } from './keptEdits';
-import type { Drawer, Me, Studies, Study, StudyChange, StudyPurchases } from './types';
+import type { Study, StudyChange } from './types';
+import { toSend } from './lane';
 import { sendingOf, useLane } from './useOutbox';
 
 // What more than one place asks for: who one is, one's studies, one's drawer.
 
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: ({ signal }) => ask<Me>('/api/me', { signal }) });
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: ({ signal }) => ask('/api/me', { signal }) });
 
-export const useStudies = () => useQuery({ queryKey: ['studies'], queryFn: ({ signal }) => ask<Studies>('/api/studies', { signal }) });
+export const useStudies = () => useQuery({ queryKey: ['studies'], queryFn: ({ signal }) => ask('/api/studies', { signal }) });
 
-export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: ({ signal }) => ask<Drawer>('/api/drawer', { signal }) });
+export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: ({ signal }) => ask('/api/drawer', { signal }) });
 
 /** All that is changed about one study is sent in the order in which it was changed. */
 export const laneOf = (study: number): string => `study-${study}`;
@@ -23,15 +24,15 @@ export const STUDY_ANEW = ['studies', 'survey', 'comparison', 'values'];
 export function useStudyChanges(study: Study | undefined, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const lane = useLane(laneOf(study?.id ?? 0), onFault);
-    const path = `/api/studies/${study?.id ?? 0}`;
+    const path = `/api/studies/${study?.id ?? 0}` as const;
     return {
         open: useMutation({
-            mutationFn: (photo: File) => askWithFile<Study>('/api/studies', 'photo', photo, { key: newKey() }),
+            mutationFn: (photo: File) => askWithFile('/api/studies', 'photo', photo, { key: newKey() }),
             onSuccess: () => askAnew(client, 'studies'),
             onError: onFault,
         }),
-        change: sendingOf(lane, 'change the study', (json: StudyChange) => ({ method: 'PATCH', path, json, anew: STUDY_ANEW })),
-        remove: sendingOf(lane, 'delete the study', () => ({ method: 'DELETE', path, anew: ['studies'] })),
+        change: sendingOf(lane, 'change the study', (json: StudyChange) => ({ ...toSend('PATCH', path, json), anew: STUDY_ANEW })),
+        remove: sendingOf(lane, 'delete the study', () => ({ ...toSend('DELETE', path), anew: ['studies'] })),
     };
 }
 
@@ -39,7 +40,7 @@ export function useStudyChanges(study: Study | undefined, onFault: (error: unkno
 export const usePurchases = (study: number | null, stamp = '') =>
     useQuery({
         queryKey: ['drawer', 'purchases', study, stamp],
-        queryFn: ({ signal }) => ask<StudyPurchases>(`/api/studies/${study ?? 0}/purchases`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/studies/${study ?? 0}/purchases`, { signal }),
         enabled: study !== null,
     });
 

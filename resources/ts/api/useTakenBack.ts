@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { ask, type Sending } from './client';
+import { send, type Sending } from './client';
 import { newKey } from './keptEdits';
 
 /** Something that is asked for, one at a time, and can be taken back while the answer is under way: nothing of it is kept then. */
@@ -11,7 +11,7 @@ export function useTakenBack() {
         under.current = () => {
             away.abort();
             // Where this is not heard either, what comes of it is kept and can be removed.
-            void ask('/api/unwanted', { method: 'POST', json: { key } }).catch(() => undefined);
+            void send('POST', '/api/unwanted', { json: { key } }).catch(() => undefined);
         };
         return { key, signal: away.signal };
     };

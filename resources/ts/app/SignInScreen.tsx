@@ -1,6 +1,7 @@
 import { useState, type SyntheticEvent } from 'react';
 import styled from 'styled-components';
-import { ask, sentenceOf } from '../api/client';
+import { send, sentenceOf } from '../api/client';
+import type { Sent } from '../api/described';
 import { Button, TextInput, WordChoice } from '../ui/controls';
 
 const Page = styled.main`
@@ -42,15 +43,13 @@ export function SignInScreen() {
     const [fault, setFault] = useState<string | null>(null);
     const [waiting, setWaiting] = useState(false);
 
-    const send = async (event: SyntheticEvent<HTMLFormElement>) => {
+    const enter = async (event: SyntheticEvent<HTMLFormElement>) => {
         event.preventDefault();
         setWaiting(true);
         setFault(null);
         try {
-            await ask(mode === 'sign-in' ? '/sign-in' : '/accounts', {
-                method: 'POST',
-                json: Object.fromEntries(new FormData(event.currentTarget).entries()),
-            });
+            const json = Object.fromEntries(new FormData(event.currentTarget).entries()) as Sent<'/accounts', 'POST'>;
+            await (mode === 'sign-in' ? send('POST', '/sign-in', { json }) : send('POST', '/accounts', { json }));
             window.location.assign('/photo');
         } catch (error) {
             setFault(sentenceOf(error));
@@ -60,7 +59,7 @@ export function SignInScreen() {
 
     return (
         <Page>
-            <Form onSubmit={(e) => void send(e)} aria-label={mode === 'sign-in' ? 'Sign in' : 'New account'}>
+            <Form onSubmit={(e) => void enter(e)} aria-label={mode === 'sign-in' ? 'Sign in' : 'New account'}>
                 <h1>Knotty Prism</h1>
                 <WordChoice label="Sign in or open an account" value={mode} options={MODES} onChange={setMode} />
                 {mode === 'register' && (

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import styled from 'styled-components';
-import { ask, sentenceOf } from '../api/client';
+import { send, sentenceOf } from '../api/client';
 import { WordButton, WordChoice } from '../ui/controls';
 import { WaitingLine } from './WaitingLine';
 import { applySurround, type Surround } from '../ui/surround';
@@ -70,7 +70,7 @@ export function TopBar({ children, onFault }: TopBarProps) {
 
     const signOut = async () => {
         try {
-            await ask('/sign-out', { method: 'POST' });
+            await send('POST', '/sign-out', {});
             window.location.assign('/sign-in');
         } catch (error) {
             onFault(sentenceOf(error));

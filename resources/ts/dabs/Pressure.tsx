@@ -7,8 +7,15 @@ const Mark = styled.span`
     white-space: nowrap;
 `;
 
-/** Pressure as one to five hatch strokes, with its word. */
-export function Pressure({ strokes, word }: { strokes: number; word: string }) {
+/** From the lightest to the firmest. */
+export const PRESSURES: readonly string[] = ['whisper', 'light', 'medium', 'firm', 'full'];
+
+/** Pressure as one to five hatch strokes, with its word; nothing for none. */
+export function Pressure({ word }: { word: string }) {
+    const strokes = PRESSURES.indexOf(word) + 1;
+    if (strokes === 0) {
+        return null;
+    }
     return (
         <Mark>
             <svg width={4 + strokes * 5} height="13" aria-hidden="true">

@@ -7,7 +7,7 @@ const GrainContext = createContext<Grain | null>(null);
 
 /** The paper's surface from the model, asked for once; dabs are drawn from it. */
 export function GrainProvider({ children }: { children: ReactNode }) {
-    const grain = useQuery({ queryKey: ['grain'], queryFn: ({ signal }) => ask<Grain>('/api/grain', { signal }), staleTime: Infinity });
+    const grain = useQuery({ queryKey: ['grain'], queryFn: ({ signal }) => ask('/api/grain', { signal }), staleTime: Infinity });
     return <GrainContext.Provider value={grain.data ?? null}>{children}</GrainContext.Provider>;
 }
 

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { ask } from '../api/client';
-import type { Spot, Study } from '../api/types';
+import type { Study } from '../api/types';
 import type { Look } from './look/lookState';
 import type { SpotState } from './spotState';
 
@@ -11,7 +11,7 @@ export const useSpot = (study: Study, photo: number, spot: SpotState, { steps, l
     useQuery({
         queryKey: ['spot', study.id, photo, spot.x, spot.y, spot.ring, steps, lightest],
         queryFn: ({ signal }) =>
-            ask<Spot>(`/api/studies/${study.id}/spot?photo=${photo}&${placeQuery(spot)}&steps=${steps}&lightest=${lightest ? 1 : 0}`, {
+            ask(`/api/studies/${study.id}/spot?photo=${photo}&${placeQuery(spot)}&steps=${steps}&lightest=${lightest ? 1 : 0}`, {
                 signal,
             }),
         placeholderData: keepPreviousData,

@@ -66,8 +66,8 @@
                                 <td><div class="box"></div></td>
                             </tr>
                         @endforeach
-                        @foreach ($recipe['cautions'] as $caution)
-                            <tr><td colspan="5" class="care">! {{ $caution->text }} {{ $caution->remedy }}</td></tr>
+                        @foreach ($recipe['warnings'] as $warning)
+                            <tr><td colspan="5" class="care">! {{ $warning }}</td></tr>
                         @endforeach
                     </tbody></table>
                 @endforeach

@@ -39,7 +39,7 @@
                     </td>
                 @endforeach
             </tr></table>
-            @foreach ($zone['stacks'] as $stack)@foreach ($stack['cautions'] as $caution)<p class="small">! {{ $stack['role'] }}: {{ $caution }}</p>@endforeach @endforeach
+            @foreach ($zone['stacks'] as $stack)@foreach ($stack['warnings'] as $warning)<p class="small">! {{ $stack['role'] }}: {{ $warning }}</p>@endforeach @endforeach
         </div>
     @endforeach
     <p class="small">Pigment dust: no eating at the desk; wipe it up damp, do not blow. Rest hands and eyes every hour.</p>

@@ -3,16 +3,15 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Book\Recipes\BookRecipe;
-use KnottyPrism\Core\Book\Recipes\BookShade;
 use KnottyPrism\Core\Book\Recipes\ColourSearch;
 use KnottyPrism\Core\Book\Recipes\LayAgain;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
 it('finds every like colour that a look at all of them finds, the nearest first', function () {
@@ -40,8 +39,9 @@ it('lays a recipe again: as it was where all is at hand, else with what brings i
     $paper = Paper::whiteMedium();
     $pencils = array_map(Pencils::named(...), ['yellow', 'red', 'violet', 'green', 'black']);
     $notes = new SequenceNote([new PassNote($pencils[1]->id(), ['light' => PressureMark::Light, 'mid' => PressureMark::Medium]), new PassNote($pencils[2]->id(), ['mid' => PressureMark::Light])]);
-    $sequence = $notes->read(new Drawer($pencils), [Role::Light, Role::Mid]);
-    $shades = array_map(static fn (Role $role, int $i): BookShade => new BookShade($role, '', Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz()), $i + 1.0), [Role::Light, Role::Mid], [0, 1]);
+    $named = [new Shade('light', new Lab(50, 0, 0), 1.0), new Shade('mid', new Lab(50, 0, 0), 2.0)];
+    $sequence = $notes->read(new Drawer($pencils), $named);
+    $shades = array_map(static fn (Shade $s, int $i): Shade => $s->aimedAt(Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz())), $named, [0, 1]);
     $recipe = new BookRecipe($shades, $notes, new Drawer([$pencils[1], $pencils[2]]));
     $again = LayAgain::with($recipe, new Drawer($pencils), $paper);
     expect($again->standIns)->toBe([])->and($again->answer->missed())->toBeLessThan(1e-6);
@@ -50,8 +50,8 @@ it('lays a recipe again: as it was where all is at hand, else with what brings i
     expect($without->standIns)->toHaveCount(1)->and($without->standIns[0]->missing->id())->toBe($pencils[2]->id())->and($without->answer->missed())->toEqualWithDelta($without->standIns[0]->apart, 1e-6);
     // No other pencil at hand, pressed as hard as the missing one, would have come nearer.
     foreach ($left as $other) {
-        $tried = (new SequenceNote([$notes->passes[0], new PassNote($other->id(), $notes->passes[1]->marks)]))->read(new Drawer($left), [Role::Light, Role::Mid]);
-        $apart = array_sum(array_map(static fn (BookShade $s, int $i): float => $s->weight * Lab::ofXyz($tried->stackIn($i)->on($paper)->xyz())->deltaE00($s->lab), $shades, [0, 1])) / 3;
+        $tried = (new SequenceNote([$notes->passes[0], new PassNote($other->id(), $notes->passes[1]->marks)]))->read(new Drawer($left), $named);
+        $apart = array_sum(array_map(static fn (Shade $s, int $i): float => $s->weight * Lab::ofXyz($tried->stackIn($i)->on($paper)->xyz())->deltaE00($s->target), $shades, [0, 1])) / 3;
         expect($without->standIns[0]->apart)->toBeLessThanOrEqual($apart + 1e-9);
     }
     expect($without->standIns[0]->words())->toContain('is not at hand');

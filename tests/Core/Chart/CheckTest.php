@@ -17,11 +17,15 @@ use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Error\OutOfRange;
+use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\PassesLaid;
+use KnottyPrism\Core\Recipe\Sequence\GradedPass;
+use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
 /** A picture of three zones, a sky, a hill and a boat, each graded from its light to its dark across; or another, where these lie otherwise. */
@@ -178,7 +182,8 @@ it('expects of every place what its zone has there by now, graded by the photo',
 });
 
 it('counts the passes of a zone for each of its shades', function () {
-    expect(CheckedShade::laidAfter([true, false, true]))->toBe([0, 1, 1, 2]);
-    $shade = new CheckedShade(Role::Mid, 'mid', new Lab(50, 0, 0), new Lab(50, 0, 0), Pencils::stack('red@0.35 blue@0.55'), CheckedShade::laidAfter([true, false, true]));
+    $sequence = new Sequence([new GradedPass(Pencils::named('red'), [PressureMark::Light, PressureMark::Light]), new GradedPass(Pencils::named('green'), [PressureMark::Light, null]), new GradedPass(Pencils::named('blue'), [null, PressureMark::Medium]), new GradedPass(Pencils::named('blue'), [PressureMark::Light, null])]);
+    [$light, $shade] = CheckedShade::run([new Shade('light', new Lab(70, 0, 0)), new Shade('mid', new Lab(50, 0, 0), called: 'roof'), new Shade('touch', new Lab(40, 30, 0), touch: true)], $sequence);
+    expect([$light->name, $shade->name])->toBe(['light', 'roof'])->and($light->done(2)->text())->toBe('red@0.35,green@0.35')->and($light->toCome(3)->text())->toBe('blue@0.35');
     expect($shade->done(2)->text())->toBe('red@0.35')->and($shade->toCome(2)->text())->toBe('blue@0.55')->and($shade->done(99)->text())->toBe('red@0.35,blue@0.55')->and($shade->toCome(99)->steps)->toBe([]);
 });

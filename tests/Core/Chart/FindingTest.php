@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use KnottyPrism\Core\Chart\Check\CheckedShade;
 use KnottyPrism\Core\Chart\Check\ExpectedDrawing;
 use KnottyPrism\Core\Chart\Check\FindPaper;
 use KnottyPrism\Core\Chart\Check\FitDrawing;
@@ -128,5 +127,4 @@ it('counts the steps of a shade by the passes of its zone that go over it', func
     for ($passes = 0; $passes <= $steps + 2; $passes++) {
         expect(count($dark->done($passes)->steps) + count($dark->toCome($passes)->steps))->toBe($steps)->and(count($dark->done($passes)->steps))->toBe(min($passes, $steps));
     }
-    expect(CheckedShade::laidAfter([true, false, true, true]))->toBe([0, 1, 1, 2, 3])->and(CheckedShade::laidAfter([]))->toBe([0]);
 });

@@ -18,7 +18,7 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 use KnottyPrism\Core\Medium\Pencil\Binder;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
-use KnottyPrism\Core\Medium\Stack\Prediction;
+use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 use Tests\Core\Pencils;
@@ -30,7 +30,7 @@ it('touches only the peaks with a light hand and reaches the valleys with a full
 });
 
 it('leaves fewer flecks on smooth paper than on medium, and hardly any on film', function () {
-    $liveliness = static fn (string $paper): float => Prediction::of(Pencils::stack('blue@0.35 blue@0.35'), PaperShelf::named($paper))->liveliness;
+    $liveliness = static fn (string $paper): float => LaidStack::of(Pencils::stack('blue@0.35 blue@0.35'), PaperShelf::named($paper))->liveliness();
     expect($liveliness('white smooth'))->toBeLessThan(0.8 * $liveliness('white medium'))
         ->and($liveliness('drafting film'))->toBeLessThan(0.3 * $liveliness('white medium'));
 });
@@ -140,13 +140,12 @@ it('shows a blue that no screen can show as the nearest blue, and not as a pink'
     }
 });
 
-it('keeps each prediction in step with its stack', function () {
-    $prediction = Prediction::of(Pencils::stack('violet@0.35 green@0.55 solvent yellow@0.55'), Paper::whiteMedium());
-    expect($prediction->steps)->toHaveCount(4)->and($prediction->lab())->toBe($prediction->steps[3]->lab)
-        ->and($prediction->steps[0]->strataHex)->toHaveCount(Tooth::STRATA)
-        ->and($prediction->steps[1]->toothUsed)->toBeGreaterThan($prediction->steps[0]->toothUsed)
-        ->and($prediction->steps[2]->toothUsed)->toBeLessThan($prediction->steps[1]->toothUsed)
-        ->and(Prediction::of(new Stack([]), Paper::whiteMedium())->toothUsed())->toBe(0.0);
+it('looks after every step as it is laid, on bare paper too', function () {
+    $laid = LaidStack::of(Pencils::stack('violet@0.35 green@0.55 solvent yellow@0.55'), Paper::whiteMedium());
+    $looks = $laid->looks();
+    expect($looks)->toHaveCount(4)->and($laid->lab(4)->toArray())->toBe($looks[3]->lab->toArray())->and($looks[0]->strataHex)->toHaveCount(Tooth::STRATA)
+        ->and($looks[1]->toothUsed)->toBeGreaterThan($looks[0]->toothUsed)->and($looks[2]->toothUsed)->toBeLessThan($looks[1]->toothUsed)
+        ->and(LaidStack::of(new Stack([]), Paper::whiteMedium())->looks())->toBe([]);
 });
 
 it('tells a mid grey of a whisper of black over white from one of many light coats: pepper, and even', function () {

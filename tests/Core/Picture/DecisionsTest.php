@@ -12,23 +12,20 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Picture\Decisions\TargetNote;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
-use KnottyPrism\Core\Picture\Palette\PlannedStack;
 use KnottyPrism\Core\Picture\ReachableTone;
+use KnottyPrism\Core\Recipe\Remedies\SequenceChanges;
 use KnottyPrism\Core\Recipe\School\PaletteLimit;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Regrade;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
-use KnottyPrism\Core\Recipe\Sequence\SequenceChanges;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
@@ -49,26 +46,25 @@ function marksOf(GradedPass $pass): string
 
 it('keeps a sequence by roles, so that it is the same when shades come, go or change places', function () {
     $shelf = new Drawer(array_map(Pencils::named(...), ['yellow', 'blue']));
-    $roles = [Role::Light, Role::Mid, Role::Dark];
-    $note = SequenceNote::of(workedSo('yellow 2,3,4; blue -,1,5; blender 3,3,3'), $roles);
+    $named = static fn (string ...$names): array => array_map(static fn (string $n): Shade => new Shade($n, new Lab(50, 0, 0)), $names);
+    $shades = $named('light', 'mid', 'dark');
+    $note = SequenceNote::of(workedSo('yellow 2,3,4; blue -,1,5; blender 3,3,3'), $shades);
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
-    expect(array_map(marksOf(...), $back->read($shelf, $roles)->passes))->toBe(['2,3,4', '-,1,5', '3,3,3'])
-        ->and($back->read($shelf, $roles)->passes[2]->tool)->toBe(Blender::it())
+    expect(array_map(marksOf(...), $back->read($shelf, $shades)->passes))->toBe(['2,3,4', '-,1,5', '3,3,3'])
+        ->and($back->read($shelf, $shades)->passes[2]->tool)->toBe(Blender::it())
         // The middle is gone and a touch has come: it is not gone over, the others are as they were.
-        ->and(array_map(marksOf(...), $back->read($shelf, [Role::Dark, Role::Light, Role::Touch])->passes))->toBe(['4,2,-', '5,-,-', '3,3,-']);
-    expect(fn () => (new PassNote('Nowhere/1', []))->read($shelf, $roles))->toThrow(UnknownPencil::class);
+        ->and(array_map(marksOf(...), $back->read($shelf, $named('dark', 'light', 'touch'))->passes))->toBe(['4,2,-', '5,-,-', '3,3,-']);
+    expect(fn () => (new PassNote('Nowhere/1', []))->read($shelf, $shades))->toThrow(UnknownPencil::class);
 });
 
 it('holds what an artist decided, each thing by itself, and forgets what says nothing', function () {
     $sheet = new PlanSheet;
-    $note = (new TargetNote('yellow@0.35'))->overruling('green-cast', 'wanted so');
-    $held = $sheet->withNote(2, Role::Dark, $note)->withNote(3, Role::Light, new TargetNote('blue@0.20'));
-    expect($held->note(2, Role::Dark)->overruled)->toBe(['green-cast' => 'wanted so'])->and($held->note(2, Role::Light)->isEmpty())->toBeTrue()->and($sheet->notes)->toBe([])
-        ->and($held->withNote(2, Role::Dark, $note->withStack(null)->overruling('green-cast', null))->notes)->toHaveCount(1);
-    // A sequence takes the place of what was held singly in its zone, not elsewhere; what was overruled stays said.
+    $held = $sheet->overruling(2, 'dark', 'green cast', 'wanted so')->overruling(2, 'dark', 'bloom', 'under glass')->overruling(3, 'light', 'flat', 'it is a sign');
+    expect($held->overruled(2, 'dark'))->toBe(['green cast' => 'wanted so', 'bloom' => 'under glass'])->and($held->overruled(2, 'light'))->toBe([])->and($sheet->overruled)->toBe([])
+        ->and($held->overruling(2, 'dark', 'green cast', null)->overruled(2, 'dark'))->toBe(['bloom' => 'under glass'])->and($held->overruling(3, 'light', 'flat', null)->overruled)->toHaveCount(1);
+    // A sequence of her own leaves said what was overruled.
     $own = $held->withSequence(2, new SequenceNote([new PassNote('yellow', ['light' => PressureMark::Light])]));
-    expect($own->note(2, Role::Dark)->stack)->toBeNull()->and($own->note(2, Role::Dark)->overruled)->not->toBe([])->and($own->note(3, Role::Light)->stack)->toBe('blue@0.20')
-        ->and($own->withSequence(2, null)->sequences)->toBe([])->and(array_keys($own->sequences))->toBe([2]);
+    expect($own->overruled(2, 'dark'))->not->toBe([])->and($own->withSequence(2, null)->sequences)->toBe([])->and(array_keys($own->sequences))->toBe([2]);
     $whole = $own->withSettings(new PlanSettings(schools: [2 => ['darks=black-last']], pencils: 9, keep: ['yellow'], hues: [0 => 'blue'], strokes: [2 => 7, 5 => 12]));
     $again = PlanSheet::ofArray(json_decode((string) json_encode($whole->toArray()), true));
     expect($again)->toEqual($whole);
@@ -120,11 +116,11 @@ it('says every small change of a pass as one would advise it, and makes just tha
     $shades = [new Shade('light', new Lab(70, 5, 20), 0.5), new Shade('dark', new Lab(35, 5, 12), 0.5)];
     $pencils = array_map(Pencils::named(...), ['yellow', 'red', 'blue', 'orange', 'green']);
     $changes = iterator_to_array(SequenceChanges::ofPass($sequence, 1, $shades, $pencils));
-    expect(array_keys($changes))->toContain('Leave out pass 2', 'Lay pass 2 a mark firmer', 'Lay pass 2 a mark lighter', 'Lay pass 2 earlier', 'Lay pass 2 later', 'Leave pass 2 out in the light', 'Lay pass 2 light in the light', 'Take orange for pass 2')
+    expect(array_keys($changes))->toContain('Leave out pass 2', 'Lay pass 2 a mark firmer', 'Lay pass 2 a mark lighter', 'Lay pass 2 as pass 1', 'Lay pass 2 as pass 3', 'Lay pass 2 twice, a mark lighter each time', 'Leave pass 2 out in the light', 'Lay pass 2 light in the light', 'Take orange for pass 2')
         ->and($changes['Leave out pass 2']->passes)->toHaveCount(2)->and(marksOf($changes['Lay pass 2 a mark firmer']->passes[1]))->toBe('2,5')
-        ->and($changes['Lay pass 2 earlier']->passes[0]->tool)->toBe(Pencils::named('red'))->and($changes['Lay pass 2 later']->passes[2]->tool)->toBe(Pencils::named('red'));
+        ->and($changes['Lay pass 2 as pass 1']->passes[0]->tool)->toBe(Pencils::named('red'))->and($changes['Lay pass 2 as pass 3']->passes[2]->tool)->toBe(Pencils::named('red'));
     foreach ($changes as $words => $changed) {
-        expect($changed)->not->toEqual($sequence)->and(marksOf($changed->passes[0]) === '2,3' || str_contains($words, 'earlier'))->toBeTrue();
+        expect($changed)->not->toEqual($sequence)->and(marksOf($changed->passes[0]) === '2,3' || str_contains($words, 'as pass 1'))->toBeTrue();
     }
     // What is left out wherever it was laid is no pass any more.
     $accent = iterator_to_array(SequenceChanges::inShade($sequence, 2, 1, 'dark'));
@@ -134,9 +130,9 @@ it('says every small change of a pass as one would advise it, and makes just tha
 });
 
 it('lays pencils beside the drawing lightest first, each with its zones, three of them named for their parts', function () {
-    $palette = PlannedPalette::of([new PlannedStack(4, Pencils::stack('blue@0.35 yellow@0.35')), new PlannedStack(2, Pencils::stack('yellow@0.55 black@0.20')), new PlannedStack(4, Pencils::stack('yellow@0.20'))]);
+    $palette = PlannedPalette::of([4 => workedSo('blue 2,2; yellow -,2'), 2 => workedSo('yellow 3,3; black 1,-')]);
     expect(array_map(static fn ($p): array => [$p->pencil->record->number, $p->zones, $p->part], $palette))->toBe([['yellow', [4, 2], 'light'], ['blue', [4], 'mid'], ['black', [2], 'dark']])
-        ->and(PlannedPalette::of([new PlannedStack(1, Pencils::stack('red@0.35'))])[0]->part)->toBeNull()->and(PlannedPalette::of([]))->toBe([]);
+        ->and(PlannedPalette::of([1 => workedSo('red 2')])[0]->part)->toBeNull()->and(PlannedPalette::of([]))->toBe([]);
     $part = new PalettePart(['a', 'b'], ['a'], [1 => 4.0, 2 => 1.5], [3 => 0.2]);
     expect(PalettePart::ofArray(json_decode((string) json_encode($part->toArray()), true)))->toEqual($part);
 });

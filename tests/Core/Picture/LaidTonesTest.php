@@ -6,14 +6,11 @@ use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Photo\Zones\Role;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\LaidTones;
-use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
 it('grades by the eye: values run evenly where one pencil fades out and another comes in', function () {
@@ -44,20 +41,19 @@ it('lays the same under every lamp: it is graded by daylight', function () {
     expect($at)->toBeGreaterThan(100)->toBeLessThan(900)->and($byDay[$at])->toBeLessThan(0.001)->and($apart($lamp, $graded($lamp), $at))->toBeLessThan(0.001);
 });
 
-it('lays a stack that the artist holds as it is, and blends where passes are not the same', function () {
+it('lays a zone pass by pass, and blends where passes are not the same', function () {
     $paper = Paper::whiteMedium();
-    $target = static fn (Role $role, float $l, string $stack): PlannedTarget => new PlannedTarget(1, $role, new Lab($l, 0, 0), new Lab($l, 0, 0), 0.5, Recipe::of(RecipeLabel::Surest, new Lab($l, 0, 0), Pencils::stack($stack), $paper));
     [$red, $blue] = [Pencils::named('red'), Pencils::named('blue')];
     $sequence = new Sequence([new GradedPass($red, [PressureMark::Light, PressureMark::Medium]), new GradedPass($blue, [null, PressureMark::Light])]);
-    $zone = DrawnZone::of(1, [$target(Role::Light, 70, 'red@0.35'), $target(Role::Dark, 30, 'red@0.55 blue@0.35')], $sequence);
+    $zone = DrawnZone::of(1, [new Shade('light', new Lab(70, 0, 0)), new Shade('dark', new Lab(30, 0, 0))], $sequence);
     expect($zone->run[0]->seen->l)->toBe(30.0)->and($zone->run[1]->steps[1])->toBeNull()->and($zone->run[0]->goesWith($zone->run[1]))->toBeTrue();
     // Half way the pass that is left out in the light is there at half its pressure, as a few strokes.
     $tones = new LaidTones($paper, Illuminant::D65);
     $ys = array_map(static fn (int $l): float => $tones->over(pressedRun($zone->run), 2)[$l]->mean[1], [30, 50, 70]);
     expect($ys[0])->toBeLessThan($ys[1])->and($ys[1])->toBeLessThan($ys[2]);
-    $own = DrawnZone::of(1, [$target(Role::Light, 70, 'blue@0.20'), $target(Role::Dark, 30, 'red@0.55 blue@0.35')], $sequence);
-    expect($own->run[1]->steps)->toHaveCount(1)->and($own->run[0]->goesWith($own->run[1]))->toBeFalse();
-    $mixed = $tones->over(pressedRun($own->run), 9);
+    $own = [drawnShade(new Lab(30, 0, 0), ['red@0.55', 'blue@0.35']), drawnShade(new Lab(70, 0, 0), ['blue@0.20'])];
+    expect($own[0]->goesWith($own[1]))->toBeFalse();
+    $mixed = $tones->over(pressedRun($own), 9);
     expect($mixed[50]->mean[0])->toEqualWithDelta(($mixed[30]->mean[0] + $mixed[70]->mean[0]) / 2, 1e-9)->and($mixed[10]->mean)->toBe($mixed[30]->mean);
     $finish = drawnShade(new Lab(30, 0, 0), ['red@0.55', 'solvent']);
     expect($finish->goesWith(drawnShade(new Lab(60, 0, 0), ['red@0.35', ''])))->toBeTrue()->and($finish->goesWith(drawnShade(new Lab(60, 0, 0), ['red@0.35', 'tissue'])))->toBeFalse()

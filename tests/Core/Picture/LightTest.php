@@ -7,11 +7,8 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Observer;
 use KnottyPrism\Core\Colour\SmoothestReflectance;
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Photo\Zones\Role;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\Preview\PartedByLight;
-use KnottyPrism\Core\Recipe\Recipe;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use Tests\Core\Pencils;
 
 it('looks at a drawing under another light, white staying white', function () {
@@ -29,22 +26,17 @@ it('looks at a drawing under another light, white staying white', function () {
 
 it('says what was matched by daylight and parts under a lamp, the farthest first, and nothing by daylight', function () {
     $names = Pencils::names();
-    $targets = array_map(static function (string $name, int $i): PlannedTarget {
-        $stack = Pencils::stack(str_replace(' ', '-', $name).'@0.80');
-        $lab = Lab::ofXyz($stack->on(Paper::whiteMedium())->xyz());
-
-        return new PlannedTarget($i, Role::Mid, $lab, $lab, 0.1, Recipe::of(RecipeLabel::Surest, $lab, $stack, Paper::whiteMedium()));
-    }, $names, array_keys($names));
-    expect(PartedByLight::in($targets, Paper::whiteMedium(), Illuminant::D65))->toBe([]);
+    $answers = array_map(static fn (string $name): SequenceAnswer => Pencils::answer(str_replace(' ', '-', $name).'@0.80'), $names);
+    expect(PartedByLight::in($answers, Illuminant::D65))->toBe([]);
     foreach ([Illuminant::A, Illuminant::Led] as $light) {
-        $parted = array_map(static fn (PartedByLight $p): float => $p->farther, PartedByLight::in($targets, Paper::whiteMedium(), $light));
+        $parted = array_map(static fn (PartedByLight $p): float => $p->farther, PartedByLight::in($answers, $light));
         $sorted = $parted;
         rsort($sorted);
         expect($parted)->toBe($sorted)->and($parted === [] || min($parted) >= 2.0)->toBeTrue();
-        foreach (PartedByLight::in($targets, Paper::whiteMedium(), $light) as $one) {
+        foreach (PartedByLight::in($answers, $light) as $one) {
             // As a lamp shows the pencil, beside as it shows the smoothest thing of the same colour by day.
-            $drawn = PartedByLight::under($light, $one->target->recipe->stack->on(Paper::whiteMedium())->meanReflectance());
-            expect($drawn->deltaE00(PartedByLight::under($light, SmoothestReflectance::ofLab($one->target->fitted))))->toBeGreaterThanOrEqual(2.0);
+            $drawn = PartedByLight::under($light, $answers[$one->zone]->sequence->stackIn(0)->on(Paper::whiteMedium())->meanReflectance());
+            expect($drawn->deltaE00(PartedByLight::under($light, SmoothestReflectance::ofLab($one->shade->target))))->toBeGreaterThanOrEqual(2.0);
         }
     }
     // Two things of one colour by day, of which one reflects in two peaks: a lamp parts them.

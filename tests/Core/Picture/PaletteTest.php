@@ -9,11 +9,11 @@ use KnottyPrism\Core\Picture\Palette\PaletteGround;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
 use KnottyPrism\Core\Picture\Palette\SetCosts;
 use KnottyPrism\Core\Picture\Palette\SetForecast;
-use KnottyPrism\Core\Picture\Palette\WantedColour;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
 /** Six colours of a quay, for eight pencils; made once. */
@@ -76,7 +76,7 @@ it('tells what every number of pencils costs, never more than one fewer', functi
 it('counts colours that are nearly one as one, takes the atlas that is kept, and tells how far it is', function () {
     $shelf = new MemoryShelf;
     $told = [];
-    $wanted = [new WantedColour(new Lab(50, 20, 20), 1.0), new WantedColour(new Lab(30, 0, -20), 3.0), new WantedColour(new Lab(50.4, 20.5, 20), 2.0), new WantedColour(new Lab(80, 0, 5), 0.5)];
+    $wanted = [new Shade('', new Lab(50, 20, 20), 1.0), new Shade('', new Lab(30, 0, -20), 3.0), new Shade('', new Lab(50.4, 20.5, 20), 2.0), new Shade('', new Lab(80, 0, 5), 0.5)];
     $ground = PaletteGround::for(drawerOf(EIGHT), Paper::whiteMedium(), $wanted, [], Mode::ColourAndValue, $shelf, static function (int $done, int $of) use (&$told): void {
         $told[] = [$done, $of];
     });

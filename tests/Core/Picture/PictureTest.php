@@ -21,16 +21,17 @@ use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Picture\Palette\SetCosts;
 use KnottyPrism\Core\Picture\Palette\SetForecast;
 use KnottyPrism\Core\Picture\PlannedPicture;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlanPicture;
-use KnottyPrism\Core\Picture\ZoneCaution;
-use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\Moves;
+use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Substitute;
+use KnottyPrism\Core\Recipe\Warnings\Flat;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
 use Tests\Core\Pencils;
 
 const EIGHT = ['yellow', 'red', 'violet', 'blue', 'green', 'black', 'orange', 'white'];
@@ -75,13 +76,14 @@ it('chooses as good a palette as trying all', function (int $count) {
     expect($curve[3])->toBeGreaterThanOrEqual($curve[5])->and($curve[8])->toEqualWithDelta($costs->of(range(0, 7)), 1e-9);
 })->with([2, 3, 4]);
 
-it('plans every target of every zone, within a few pencils where few are wanted', function () {
+it('plans every shade of every zone, within a few pencils where few are wanted', function () {
     $plan = villagePlan();
-    $wanted = array_sum(array_map(static fn ($zone): int => count($zone->targets), $plan->map->zones));
-    expect($plan->targets)->toHaveCount($wanted)->and($plan->meanDeltaE00())->toBeLessThan(4.0)
-        ->and(count($plan->order()))->toBe(array_sum(array_map(static fn (PlannedTarget $t): int => count($t->recipe->stack->steps), $plan->targets)));
-    $steps = array_column($plan->order(), 'step');
-    expect($steps)->toBe(array_values(collectSorted($steps)));
+    $wanted = array_map(static fn ($zone): array => array_keys($zone->targets), $plan->map->zones);
+    $planned = array_map(static fn (SequenceAnswer $a): array => array_map(static fn (Shade $s): string => $s->name, $a->shades()), $plan->answers());
+    expect(array_keys($planned))->toBe(array_keys($wanted))->and($plan->meanDeltaE00())->toBeLessThan(4.0);
+    foreach ($planned as $zone => $names) {
+        expect($names)->toEqualCanonicalizing($wanted[$zone]);
+    }
     $grid = village();
     $told = [];
     $few = (new PlanPicture(drawerOf(EIGHT), Paper::whiteMedium(), new PlanSettings([['palette=exactly-three']]), mostPasses: 3))->whole($grid, $plan->map, function (string $what, int $done, int $of) use (&$told): void {
@@ -90,16 +92,6 @@ it('plans every target of every zone, within a few pencils where few are wanted'
     expect(count($few->palette()))->toBeLessThanOrEqual(3)->and($few->meanDeltaE00())->toBeGreaterThan($plan->meanDeltaE00())
         ->and(array_map(static fn (array $shares): float => end($shares) + 0.0, $told))->toBe(['palette' => 1.0, 'sequences' => 1.0]);
 });
-
-/** @param  list<int>  $values
- * @return list<int>
- */
-function collectSorted(array $values): array
-{
-    sort($values);
-
-    return $values;
-}
 
 it('says so when no pencil is at hand', function () {
     $grid = village();
@@ -127,7 +119,7 @@ it('advises no purchase for what is well made, none that is not better, and know
     // A red is well made, and a blue of black on yellow is not.
     $red = MadeArea::ofColour(Pencils::colour('red@0.80'), Pencils::stack('red@0.80'), $paper);
     $sky = $made('#8ab4d8', 'yellow@0.35 black@0.20 solvent');
-    expect($sky->answer->outcomes[0]->stack->text())->toBe(Pencils::stack('yellow@0.35 black@0.20 solvent')->text())->and($sky->key())->not->toBe($red->key())->and($sky->weight())->toBe(1.0);
+    expect($sky->answer->outcomes[0]->stack()->text())->toBe(Pencils::stack('yellow@0.35 black@0.20 solvent')->text())->and($sky->key())->not->toBe($red->key())->and($sky->weight())->toBe(1.0);
     expect(Purchases::for([$red], [$wanted], $paper, 3))->toBe([])->and(Purchases::for([], [$wanted], $paper, 3))->toBe([])->and(Purchases::for([$sky], [], $paper, 3))->toBe([]);
     $bought = Purchases::for([$red, $sky], [$wanted, PencilFit::of(new PencilRecord('', '78', 'mud', '#5a4a30', Binder::Wax, owned: false))], $paper, 3);
     expect($bought)->toHaveCount(1)->and($bought[0]->pencil->record->number)->toBe('77')->and($bought[0]->pencil->record->owned)->toBeFalse()->and($bought[0]->gain)->toBeGreaterThan(2.0);
@@ -136,19 +128,19 @@ it('advises no purchase for what is well made, none that is not better, and know
 it('marks zones that touch and end alike, and forms that one pencil makes alone', function () {
     $twins = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [52, 10, 20] : [52, 9, 20]);
     $map = ZoneMap::ofLabels($twins, array_map(static fn (int $at): int => $at % 60 < 30 ? 0 : 1, range(0, 2399)));
-    $codes = static fn (ZoneMap $m, $grid, Drawer $drawer): array => array_map(static function (ZoneCaution $c): CautionCode {
-        expect($c->remedied)->not->toBeNull($c->text)->and($c->remedy)->toContain('tried');
+    $codes = static fn (ZoneMap $m, $grid, Drawer $drawer): array => array_map(static function (Warning $w): string {
+        expect($w->remedied)->not->toBeNull($w->text)->and($w->remedy)->toContain('tried');
 
-        return $c->code;
-    }, (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($grid, $m)->cautions);
-    expect($codes($map, $twins, drawerOf(EIGHT)))->toContain(CautionCode::Twins);
+        return $w->kind->value;
+    }, (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($grid, $m)->warnings);
+    expect($codes($map, $twins, drawerOf(EIGHT)))->toContain('twins');
     $apart = gridOf(60, 40, static fn (int $x, int $y): array => $x < 30 ? [32, 10, 20] : [70, 4, 20]);
-    expect($codes(ZoneMap::ofLabels($apart, $map->labels->numbers()), $apart, drawerOf(EIGHT)))->not->toContain(CautionCode::Twins);
+    expect($codes(ZoneMap::ofLabels($apart, $map->labels->numbers()), $apart, drawerOf(EIGHT)))->not->toContain('twins');
     // A form in one red, from a light coat to a heavy one: the planner takes the red alone, and finds what varies it.
     [$light, $heavy] = [Pencils::colour('red@0.35'), Pencils::colour('red@0.80 red@0.80')];
     $form = gridOf(60, 40, static fn (int $x, int $y): array => array_map(static fn (float $from, float $to): float => $from + ($to - $from) * $x / 59, $light->toArray(), $heavy->toArray()));
     $plan = (new PlanPicture(drawerOf(['red', 'orange', 'pale magenta']), Paper::whiteMedium(), mostPasses: 2))->whole($form, ZoneMap::ofLabels($form, array_fill(0, 2400, 0)));
-    $flat = array_values(array_filter($plan->cautions, static fn (ZoneCaution $c): bool => $c->code === CautionCode::Flat));
+    $flat = array_values(array_filter($plan->warnings, static fn (Warning $w): bool => $w->kind instanceof Flat));
     expect($flat)->not->toBe([])->and(count($flat[0]->remedied?->sequence->pencils() ?? []))->toBeGreaterThan(1)->and($flat[0]->remedy)->toContain('tried');
 });
 
@@ -173,14 +165,14 @@ it('lets half a coat look between none and a whole one', function () {
 it('makes a missing pencil from those at hand, nearer than the nearest of them', function () {
     $missing = DrawerFile::drawer((string) file_get_contents(dirname(__DIR__, 3).'/demo/lines/slipway.csv'))->pencil('618');
     $found = Substitute::for($missing, theDemoDrawer(), Paper::whiteMedium());
-    expect($found->heavy->comparison->deltaE00)->toBeLessThan(min(2.0, $found->nearestHeavy))->and($found->heavy->target->toArray())->toBe(Swatch::Heavy->colourOf($missing)->toArray())
+    expect($found->heavy->outcome()->comparison()->deltaE00)->toBeLessThan(min(2.0, $found->nearestHeavy))->and($found->heavy->outcome()->shade->target->toArray())->toBe(Swatch::Heavy->colourOf($missing)->toArray())
         // A mix may cost more than what is seen in one pencil's place, but no more than a hand would.
-        ->and($found->light->errorOnPaper())->toBeLessThan(5.0);
+        ->and($found->light->answer->errorOnPaper())->toBeLessThan(5.0);
 });
 
 it('keeps the value and lets the hue go where value is all that counts', function () {
     $drawer = drawerOf(['yellow', 'red', 'black', 'violet']);
-    $find = static fn (Mode $mode): array => array_map(static fn (string $hex): float => abs((new RecipePlanner($drawer, Paper::whiteMedium(), School::free(), mode: $mode))->recipesFor(Lab::ofHex($hex), 3, 1)[0]->comparison->valueError), ['#4a6a8a', '#2f5f3a', '#7fb0c8', '#304060']);
+    $find = static fn (Mode $mode): array => array_map(static fn (string $hex): float => abs((new RecipePlanner($drawer, Paper::whiteMedium(), School::free(), mode: $mode))->recipesFor(Lab::ofHex($hex), 3, 1)[0]->outcome()->comparison()->valueError), ['#4a6a8a', '#2f5f3a', '#7fb0c8', '#304060']);
     expect(array_sum($find(Mode::ValueOnly)))->toBeLessThan(array_sum($find(Mode::ColourAndValue)))->and(max($find(Mode::ValueOnly)))->toBeLessThan(0.2)
         ->and(array_sum($find(Mode::ValueFirst)))->toBeLessThanOrEqual(array_sum($find(Mode::ColourAndValue)) + 1e-9);
 });

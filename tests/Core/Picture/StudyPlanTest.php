@@ -10,30 +10,21 @@ use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
-use KnottyPrism\Core\Picture\Decisions\TargetNote;
 use KnottyPrism\Core\Picture\Fade\Joining;
 use KnottyPrism\Core\Picture\Fade\RampAcross;
-use KnottyPrism\Core\Picture\LayingOrder;
-use KnottyPrism\Core\Picture\LayingStep;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
-use KnottyPrism\Core\Picture\PlannedTarget;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\ErrorMap;
-use KnottyPrism\Core\Picture\Wish;
-use KnottyPrism\Core\Recipe\Reasons;
-use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\School\Darks;
 use KnottyPrism\Core\Recipe\School\Joining as JoinedBy;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
-use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** Eight of the demo's pencils: quick, and enough for most colours. */
 function smallHand(): Drawer
@@ -47,20 +38,20 @@ function smallHand(): Drawer
     return $hand;
 }
 
-/** @return list<Wish> */
-function wishesFor(string ...$hexes): array
+/** @return array<int, list<Shade>> by zone */
+function shadesFor(string ...$hexes): array
 {
-    return array_map(static fn (string $hex, int $i): Wish => new Wish($i + 1, Role::Mid, Lab::ofHex($hex), Lab::ofHex($hex), 0.2), $hexes, array_keys($hexes));
+    return array_combine(range(1, count($hexes)), array_map(static fn (string $hex): array => [new Shade('mid', Lab::ofHex($hex), 0.2)], array_values($hexes)));
 }
 
 it('keeps every decision through JSON, and forgets what was taken back', function () {
     $sheet = (new PlanSheet(new PlanSettings([0 => ['darks=never-black'], 3 => ['joining=solvent']], Mode::ValueFirst, 6, ['Slipway/624'], ['Foghorn/F90'], [0 => 'blue', 2 => 'as seen'])))
-        ->withNote(3, Role::Mid, new TargetNote('Slipway/624@0.55'))->withNote(3, Role::Dark, (new TargetNote)->overruling('bloom', 'I fix it'));
+        ->overruling(3, 'mid', 'resist', 'it is to glow')->overruling(3, 'dark', 'bloom', 'I fix it');
     $back = PlanSheet::ofArray(json_decode((string) json_encode($sheet->toArray()), true));
-    expect($back)->toEqual($sheet)->and($back->note(3, Role::Dark)->overruled)->toBe(['bloom' => 'I fix it'])->and($back->settings->schoolOf(3)->of(JoinedBy::class)->value)->toBe('solvent')->and($back->settings->schoolOf(9)->of(Darks::class)->value)->toBe('never-black')
+    expect($back)->toEqual($sheet)->and($back->overruled(3, 'dark'))->toBe(['bloom' => 'I fix it'])->and($back->settings->schoolOf(3)->of(JoinedBy::class)->value)->toBe('solvent')->and($back->settings->schoolOf(9)->of(Darks::class)->value)->toBe('never-black')
         ->and($back->settings->recolourOf(2)->hue)->toBe('as seen')->and($back->settings->recolourOf(5)->hue)->toBe('blue');
-    $plain = $back->withNote(3, Role::Mid, $back->note(3, Role::Mid)->withStack(null))->withNote(3, Role::Dark, $back->note(3, Role::Dark)->overruling('bloom', null));
-    expect($plain->notes)->toBe([])->and(fn () => new PlanSettings(pencils: 0))->toBeRefused('number of pencils')->and(fn () => new PlanSettings([0 => ['moods=blue']]))->toBeRefused('school setting')
+    $plain = $back->overruling(3, 'mid', 'resist', null)->overruling(3, 'dark', 'bloom', null);
+    expect($plain->overruled)->toBe([])->and(fn () => new PlanSettings(pencils: 0))->toBeRefused('number of pencils')->and(fn () => new PlanSettings([0 => ['moods=blue']]))->toBeRefused('school setting')
         ->and(fn () => new PlanSettings(hues: [0 => 'plaid']))->toBeRefused('hue');
 });
 
@@ -84,66 +75,39 @@ it('gives other hues to the same values', function (string $hue) {
 })->with(['red', 'orange', 'yellow', 'green', 'blue', 'violet', 'grey']);
 
 it('chooses a palette, says who suffers by it, and plans each target within it', function () {
-    $wishes = wishesFor('#a04038', '#44608c', '#c8bca4', '#4c6c54', '#30343a');
+    $asked = shadesFor('#a04038', '#44608c', '#c8bca4', '#4c6c54', '#30343a');
     $all = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
-    $whole = $all->palette($wishes);
+    $whole = $all->palette($asked);
     expect($whole->hand)->toHaveCount(8)->and($whole->suffering)->toBe([])->and(array_diff($whole->base, $whole->hand))->toBe([])->and($whole->curve[3])->toBeGreaterThanOrEqual($whole->curve[8])
         ->and(PalettePart::ofArray(json_decode((string) json_encode($whole->toArray()), true)))->toEqual($whole);
     $three = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings(pencils: 3, keep: ['Slipway/745'], without: ['Slipway/624']), new MemoryShelf);
     $told = [];
-    $few = $three->palette($wishes, static function (int $done, int $of) use (&$told): void {
+    $few = $three->palette($asked, static function (int $done, int $of) use (&$told): void {
         $told[] = [$done, $of];
     });
     expect($few->hand)->toHaveCount(3)->toContain('Slipway/745')->not->toContain('Slipway/624')->and(max($few->suffering))->toBeGreaterThan(0.0)->and(end($told))->toBe([5, 5]);
-    foreach ($wishes as $wish) {
-        $sequence = $three->sequences([$wish], $few, 1)[0]->sequence;
+    foreach ($asked as $zone => $shades) {
+        $sequence = $three->sequences($zone, $shades, $few, 1)[0]->sequence;
         expect(array_diff(array_map(static fn (Pencil $p): string => $p->id(), $sequence->pencils()), $few->hand))->toBe([]);
     }
-    expect(fn () => (new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings(without: array_map(static fn (Pencil $p): string => $p->id(), smallHand()->pencils)), new MemoryShelf))->palette($wishes))->toBeRefused('number of pencils');
+    expect(fn () => (new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings(without: array_map(static fn (Pencil $p): string => $p->id(), smallHand()->pencils)), new MemoryShelf))->palette($asked))->toBeRefused('number of pencils');
 });
 
 it('plans the same again, whatever else was planned before', function () {
-    $wishes = wishesFor('#a04038', '#44608c');
+    $asked = shadesFor('#a04038', '#44608c');
     $one = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
-    $palette = $one->palette($wishes);
-    $first = $one->sequences([$wishes[1]], $palette, 1)[0]->sequence;
+    $palette = $one->palette($asked);
+    $first = $one->sequences(2, $asked[2], $palette, 1)[0]->sequence;
     $other = new PlanPicture(smallHand(), Paper::whiteMedium(), new PlanSettings, new MemoryShelf);
-    $other->sequences([$wishes[0]], $palette, 1);
-    expect($other->sequences([$wishes[1]], $palette, 1)[0]->sequence)->toEqual($first);
+    $other->sequences(1, $asked[1], $palette, 1);
+    expect($other->sequences(2, $asked[2], $palette, 1)[0]->sequence)->toEqual($first);
 });
 
 it('gives a zone that a school refuses a sequence all the same', function () {
     $hand = new Drawer(array_values(array_filter(smallHand()->pencils, static fn (Pencil $p): bool => $p->record->number === '745')));
     $planner = new PlanPicture($hand, Paper::whiteMedium(), new PlanSettings([1 => ['darks=never-black']]), new MemoryShelf);
-    $wishes = wishesFor('#30343a');
-    expect($planner->sequences([$wishes[0]], $planner->palette($wishes), 1)[0]->sequence->passes)->not->toBeEmpty();
-});
-
-it('gives reasons that are true of what is laid', function () {
-    $paper = Paper::whiteMedium();
-    $target = Lab::ofHex('#5a4038');
-    $stack = StackText::read('688@0.55,624@0.80,745@0.20', smallHand());
-    $own = Lab::ofReflectance($stack->on($paper)->meanReflectance());
-    $reasons = Reasons::for($stack, $own, $paper);
-    expect($reasons)->not->toBeEmpty();
-    preg_match('/^Without (\d+) /', $reasons[0], $m);
-    // Of all passes, the one that is named moves the colour most when it is left out.
-    $moved = [];
-    foreach ($stack->steps as $i => $step) {
-        $rest = $stack->steps;
-        unset($rest[$i]);
-        $moved[$step->pencil->record->number] = Lab::ofReflectance((new Stack(array_values($rest)))->on($paper)->meanReflectance())->deltaE00($own);
-    }
-    arsort($moved);
-    expect((string) ($m[1] ?? ''))->toBe((string) array_key_first($moved));
-    expect(Reasons::for(StackText::read('624@0.55', smallHand()), $target, $paper))->toHaveCount(1)
-        ->and(Reasons::for(StackText::read('624@0.55,624@0.55', smallHand()), Lab::ofReflectance(StackText::read('624@0.55,624@0.55', smallHand())->on($paper)->meanReflectance()), $paper))->each->not->toContain('other way round');
-});
-
-it('lays lights before darks within every pass, and every pass of a stack after the one before it', function () {
-    $target = static fn (int $zone, string $stack): PlannedTarget => new PlannedTarget($zone, Role::Mid, Lab::ofHex('#808080'), Lab::ofHex('#808080'), 0.5, Recipe::of(RecipeLabel::Closest, Lab::ofHex('#808080'), StackText::read($stack, smallHand()), Paper::whiteMedium()));
-    $order = LayingOrder::of([$target(0, '745@0.80,624@0.35'), $target(1, '711@0.35'), $target(2, '735@0.55,661@0.35,745@0.20')]);
-    expect(array_map(static fn (LayingStep $o): array => [$o->step, $o->target->zone], $order))->toBe([[1, 1], [1, 2], [1, 0], [2, 2], [2, 0], [3, 2]])->and(LayingOrder::of([]))->toBe([]);
+    $asked = shadesFor('#30343a');
+    expect($planner->sequences(1, $asked[1], $planner->palette($asked), 1)[0]->sequence->passes)->not->toBeEmpty();
 });
 
 it('shows where a plan differs, and how values are spread', function () {

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Finishes\Solvent;
@@ -15,14 +14,9 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\Surface;
-use KnottyPrism\Core\Recipe\Cautions\CautionCode;
-use KnottyPrism\Core\Recipe\Cautions\EvenOut;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
-use KnottyPrism\Core\Recipe\PassCautions\PassCaution;
-use KnottyPrism\Core\Recipe\PassCautions\SequenceCautions;
-use KnottyPrism\Core\Recipe\PassCautions\SequenceRemedy;
-use KnottyPrism\Core\Recipe\RecipePlanner;
+use KnottyPrism\Core\Recipe\Remedies\Remedies;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\GrainForecast;
@@ -35,6 +29,9 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\SequenceSearch\Prices;
 use KnottyPrism\Core\Recipe\SequenceSearch\Run;
+use KnottyPrism\Core\Recipe\Warnings\Grainy;
+use KnottyPrism\Core\Recipe\Warnings\Warning;
+use KnottyPrism\Core\Recipe\Warnings\Warnings;
 use Tests\Core\Pencils;
 
 /** Greys and browns that a whisper of near black comes near, and lays as pepper. */
@@ -113,22 +110,21 @@ it('counts grain the more the smoother a thing is, and little where an artist wo
     $counts = array_map(static fn (Surface $s): float => $s->grainCounts(), Surface::cases());
     $sorted = $counts;
     rsort($sorted);
+    $tried = static function (Surface $s): array {
+        $answer = Pencils::answer('black@0.20', grainCounts: $s->grainCounts());
+
+        return array_keys(iterator_to_array(Grainy::it()->changes(new Warning(Grainy::it(), 0, [0], '', ''), $answer, [])));
+    };
     expect($counts)->toBe($sorted)->and(min($counts))->toBeGreaterThan(0.0)
         // Where nobody knows what a thing is, a spot without zones, it is smooth; and what is hard and shiny alone is burnished.
         ->and(Shade::SMOOTH)->toBe((new Survey)->surfaceAt(0.5, 0.5)->grainCounts())
-        ->and(EvenOut::finishes(Surface::HardAndShiny->grainCounts()))->toContain(Blender::it())->and(EvenOut::finishes(Surface::Smooth->grainCounts()))->not->toContain(Blender::it());
+        ->and($tried(Surface::HardAndShiny))->toContain('Burnish it with a colourless blender at the end')->and($tried(Surface::Smooth))->not->toContain('Burnish it with a colourless blender at the end');
     expect(School::ofSettings(['joining=light-coats'])->grainCounts() * Surface::Smooth->grainCounts())->toBeLessThanOrEqual(Surface::Rough->grainCounts());
 });
 
 it('warns of paper that shows where the thing is smooth, with a change that was tried, and says nothing where it is rough', function () {
-    $drawer = new Drawer(array_map(Pencils::named(...), Pencils::names()));
-    $codes = static fn (array $cautions): array => array_map(static fn ($c): CautionCode => $c->code, $cautions);
-    $stack = Pencils::stack('black@0.20 black@0.20');
-    $target = Pencils::colour('black@0.20 black@0.20');
-    $planner = new RecipePlanner($drawer, Paper::whiteMedium(), School::free(), Pencils::shelf());
-    $recipe = static fn (Surface $s) => KnottyPrism\Core\Recipe\Recipe::of(RecipeLabel::Closest, $target, $stack, Paper::whiteMedium(), $planner->remediesFor($stack, $target, $s->grainCounts()), $s->grainCounts());
-    $grainy = array_values(array_filter($recipe(Surface::Smooth)->cautions, static fn ($c): bool => $c->code === CautionCode::Grainy))[0] ?? null;
-    expect($grainy?->text)->toContain('paper shows through')->and($codes($recipe(Surface::Rough)->cautions))->not->toContain(CautionCode::Grainy);
+    $grainy = array_values(array_filter(Pencils::warnings(Pencils::answer('black@0.20 black@0.20')), static fn (Warning $w): bool => $w->kind instanceof Grainy))[0] ?? null;
+    expect($grainy?->text)->toContain('paper shows through')->and(Warnings::codesIn(Pencils::answer('black@0.20 black@0.20', grainCounts: Surface::Rough->grainCounts())))->not->toContain('grainy');
 
     // Over a value run: what removes it is laid and looked at again in every shade.
     $paper = Paper::whiteMedium();
@@ -137,10 +133,9 @@ it('warns of paper that shows where the thing is smooth, with a change that was 
     $shades = [new Shade('light', $own(0), 0.5), new Shade('dark', $own(1), 0.5)];
     $find = new FindSequences(theDemoDrawer(), $paper, School::free(), Pencils::shelf());
     $answer = SequenceAnswer::of(RecipeLabel::Surest, $peppered, $shades, $paper, Mode::ColourAndValue);
-    $caution = array_values(array_filter(SequenceCautions::in($answer, $paper), static fn (PassCaution $c): bool => $c->code === CautionCode::Grainy))[0];
-    $remedy = SequenceRemedy::of($caution, $answer, $paper, Mode::ColourAndValue, theDemoDrawer()->pencils, $find->allowingSequences($shades));
-    expect($caution->shades)->toBe([0, 1])->and($remedy?->words)->toContain('beneath')
-        ->and($codes(SequenceCautions::in($remedy->answer, $paper)))->not->toContain(CautionCode::Grainy);
+    $warning = array_values(array_filter(Warnings::in($answer), static fn (Warning $w): bool => $w->kind instanceof Grainy))[0];
+    $remedy = (new Remedies($paper, Mode::ColourAndValue, theDemoDrawer()->pencils, $find->allowing($shades)))->for($warning, $answer);
+    expect($warning->shades)->toBe([0, 1])->and($remedy?->words)->toContain('beneath')->and(Warnings::codesIn($remedy->answer))->not->toContain('grainy');
 });
 
 it('offers the evenest among the answers where it shows clearly less of the paper', function () {
@@ -179,7 +174,8 @@ it('gives what a tissue, a burnisher or solvent evens as the reason for it, and 
     $black = new GradedPass(Pencils::named('black'), [PressureMark::Light]);
     foreach ([Tissue::it(), Blender::it(), Solvent::it()] as $finish) {
         $sequence = new Sequence([$black, new GradedPass($finish, [PressureMark::Medium])]);
-        $reasons = PassReasons::of($sequence, [new Shade('mid', Lab::ofXyz($sequence->stackIn(0)->on(Paper::whiteMedium())->xyz()))], Paper::whiteMedium());
+        $shade = new Shade('mid', Lab::ofXyz($sequence->stackIn(0)->on(Paper::whiteMedium())->xyz()));
+        $reasons = PassReasons::of(SequenceAnswer::of(RecipeLabel::Surest, $sequence, [$shade], Paper::whiteMedium(), Mode::ColourAndValue), Paper::whiteMedium());
         expect($reasons[1])->toMatch('/^It evens the mid: paper shows through: \d+ % without it, (even|grainy|paper shows through: \d+ %) with it\.$/')->and($reasons[0])->toContain('Without it');
     }
 });

@@ -6,11 +6,9 @@ use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Hand\Hand;
-use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
-use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
@@ -21,18 +19,6 @@ use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\PairBook;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
-
-it('numbers what can be laid, knows a stack by its numbers, and none that holds another pencil or pressure', function () {
-    $moves = kitOf('red', 'blue', 'yellow')->moves;
-    $chance = new Chance(4);
-    for ($n = 0; $n < 30; $n++) {
-        $numbers = array_map(static fn (): int => (int) $chance->between(0, 14.999), range(1, 4));
-        $stack = new Stack(array_map(static fn (int $move): Pass => $moves->passes[$move], $numbers));
-        expect($moves->numbersOf($stack))->toBe($numbers)->and(array_map(Moves::pencilOf(...), $numbers))->toBe(array_map(static fn (int $m): int => (int) array_search($moves->passes[$m]->pencil, $moves->pencils, true), $numbers));
-    }
-    expect($moves->numbersOf(Pencils::stack('red@0.35 green@0.35')))->toBeNull()->and($moves->numbersOf(Pencils::stack('red@0.41')))->toBeNull()->and($moves->numbersOf(new Stack([])))->toBe([])
-        ->and($moves->numbersOf(Pencils::stack('red@0.35 solvent')))->toBe($moves->numbersOf(Pencils::stack('red@0.35')));
-});
 
 it('is another question for another pencil, paper or hand, and the same for a pencil that is only named otherwise', function () {
     $of = static fn (array $names, ?Paper $paper = null): string => (new Moves(new Drawer(array_map(Pencils::named(...), $names)), $paper ?? Paper::whiteMedium()))->fingerprint();

@@ -9,11 +9,12 @@ use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
-use KnottyPrism\Core\Recipe\Cautions\CautionCode;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
+use KnottyPrism\Core\Recipe\Warnings\OutOfReach;
 use Tests\Core\Pencils;
 
 it('obeys every rule of any school in every recipe and every remedy that it gives', function () {
@@ -33,13 +34,13 @@ it('obeys every rule of any school in every recipe and every remedy that it give
             continue;
         }
         // What may lie first is the school's own affair, and tested there.
-        $allows = (new FindSequences(theDemoDrawer(), Paper::whiteMedium(), $school, Pencils::shelf()))->allowing($target);
+        $allows = (new FindSequences(theDemoDrawer(), Paper::whiteMedium(), $school, Pencils::shelf()))->allowing([Shade::ofSpot($target)]);
         foreach ($answers as $recipe) {
             $recipes++;
-            expect($allows($recipe->stack))->toBeTrue(implode(' ', $settings).': '.$recipe->stack->text());
-            foreach ($recipe->cautions as $caution) {
-                if ($caution->remedied !== null && $caution->code !== CautionCode::OutOfReach) {
-                    expect($allows($caution->remedied))->toBeTrue(implode(' ', $settings).': remedy '.$caution->remedied->text());
+            expect($allows($recipe->answer->sequence))->toBeTrue(implode(' ', $settings).': '.$recipe->stack()->text());
+            foreach ($recipe->warnings as $warning) {
+                if ($warning->remedied !== null && ! $warning->kind instanceof OutOfReach) {
+                    expect($allows($warning->remedied->sequence))->toBeTrue(implode(' ', $settings).': remedy '.$warning->remedied->sequence->stackIn(0)->text());
                 }
             }
         }
@@ -57,12 +58,12 @@ it('foretells the spread of real hands', function () {
             $sum = 0.0;
             for ($n = 0; $n < 500; $n++) {
                 $sheet = new Sheet(Paper::whiteMedium());
-                foreach ($recipe->stack->passes() as $pass) {
+                foreach ($recipe->stack()->passes() as $pass) {
                     LayPass::onto($sheet, $pass->pencil, max(0.05, min(1.0, $pass->pressure + Steadiness::PRESSURE_DEVIATION * $normal())), max(0.1, 1 + Steadiness::LAYDOWN_DEVIATION * $normal()));
                 }
-                $sum += $recipe->prediction->lab()->deltaE00(Lab::ofReflectance($sheet->meanReflectance())) ** 2;
+                $sum += $recipe->outcome()->lab->deltaE00(Lab::ofReflectance($sheet->meanReflectance())) ** 2;
             }
-            $ratios[] = $recipe->prediction->steadiness / sqrt($sum / 500);
+            $ratios[] = $recipe->outcome()->sway() / sqrt($sum / 500);
         }
     }
     sort($ratios);
@@ -75,7 +76,7 @@ it('answers from a drawer of both lines by a shortlist, and as well as from the 
     foreach (['#9c6b4a', '#3f5a4c'] as $hex) {
         $recipes = $planner->recipesFor(Lab::ofHex($hex), 4);
         $demo = (new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf()))->recipesFor(Lab::ofHex($hex), 4, 1)[0];
-        expect(count($recipes))->toBeGreaterThanOrEqual(3)->and($recipes[0]->errorOnPaper())->toBeLessThan($demo->errorOnPaper() + 0.3);
+        expect(count($recipes))->toBeGreaterThanOrEqual(3)->and($recipes[0]->answer->errorOnPaper())->toBeLessThan($demo->answer->errorOnPaper() + 0.3);
     }
 });
 
@@ -84,8 +85,8 @@ it('finishes what it finds, and aims so that the finish lands on the target', fu
     $missed = $unfinished = [];
     foreach (['#6e8f7c', '#b9a98a', '#7a4a2e', '#4a6178'] as $hex) {
         $recipe = $planner->recipesFor(Lab::ofHex($hex), 4, 1)[0];
-        $missed[] = $recipe->comparison->deltaE00;
-        $unfinished[] = Lab::ofXyz((new KnottyPrism\Core\Medium\Stack\Stack($recipe->stack->passes()))->on(Paper::whiteMedium())->xyz())->deltaE00($recipe->target);
+        $missed[] = $recipe->outcome()->comparison()->deltaE00;
+        $unfinished[] = Lab::ofXyz((new KnottyPrism\Core\Medium\Stack\Stack($recipe->stack()->passes()))->on(Paper::whiteMedium())->xyz())->deltaE00($recipe->outcome()->shade->target);
     }
     sort($missed);
     // What is aimed at is reached with the finish, not without it.
@@ -100,11 +101,11 @@ it('takes a pencil in use rather than a strange one, while that costs little', f
     foreach (['#8a7f70', '#5c6b73', '#9db4b0', '#7a4a2e', '#4a6178', '#7c6a58'] as $hex) {
         $used = ['Slipway/735', 'Slipway/741', 'Slipway/711', 'Slipway/668', 'Slipway/678'];
         $strangeness = array_map(static fn (string $id): float => in_array($id, $used, true) ? 0.0 : 0.4, array_combine($ids, $ids));
-        $count = static fn (Recipe $r): int => count(array_filter($r->stack->pencils(), static fn ($p): bool => ! in_array($p->id(), $used, true)));
+        $count = static fn (Recipe $r): int => count(array_filter($r->stack()->pencils(), static fn ($p): bool => ! in_array($p->id(), $used, true)));
         $with = $planner->recipesFor(Lab::ofHex($hex), 4, 1, $strangeness)[0];
         $before += $count($planner->recipesFor(Lab::ofHex($hex), 4, 1)[0]);
         $strange += $count($with);
-        expect($with->errorOnPaper())->toBeLessThan($planner->recipesFor(Lab::ofHex($hex), 4, 1)[0]->errorOnPaper() + 1.0);
+        expect($with->answer->errorOnPaper())->toBeLessThan($planner->recipesFor(Lab::ofHex($hex), 4, 1)[0]->answer->errorOnPaper() + 1.0);
     }
     expect($strange)->toBeLessThan($before)->and($strange)->toBeLessThanOrEqual(4);
 });

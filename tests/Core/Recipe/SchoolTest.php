@@ -37,7 +37,7 @@ function recipesOf(string ...$settings): array
 /** @return list<Character> the pencils in the order they are laid */
 function charactersOf(Recipe $recipe): array
 {
-    return array_map(static fn (Pass $p): Character => Character::of($p->pencil), $recipe->stack->passes());
+    return array_map(static fn (Pass $p): Character => Character::of($p->pencil), $recipe->stack()->passes());
 }
 
 /** @param  Closure(list<Character>, Recipe): bool  $keeps */
@@ -45,7 +45,7 @@ function expectEvery(array $recipes, Closure $keeps): void
 {
     expect(count($recipes))->toBeGreaterThanOrEqual(7);
     foreach ($recipes as $recipe) {
-        expect($keeps(charactersOf($recipe), $recipe))->toBeTrue($recipe->stack->text());
+        expect($keeps(charactersOf($recipe), $recipe))->toBeTrue($recipe->stack()->text());
     }
 }
 
@@ -72,12 +72,12 @@ it('models the form first, and never after a colour', function () {
 
         return $form === $inOrder;
     });
-    $dark = array_filter($recipes, static fn (Recipe $r): bool => $r->target->l < 60);
+    $dark = array_filter($recipes, static fn (Recipe $r): bool => $r->outcome()->shade->target->l < 60);
     expectEvery($dark === [] ? [] : [...$dark, ...$dark], static fn (array $laid): bool => $laid[0]->isForm());
 });
 
 it('lays beneath the local colour what the school wants there', function (string $beneath, Closure $isThat) {
-    expectEvery(recipesOf("beneath=$beneath"), static fn (array $laid, Recipe $r): bool => count($r->stack->pencils()) > 1 && $isThat($laid[0], Oklch::ofLab($r->target)));
+    expectEvery(recipesOf("beneath=$beneath"), static fn (array $laid, Recipe $r): bool => count($r->stack()->pencils()) > 1 && $isThat($laid[0], Oklch::ofLab($r->outcome()->shade->target)));
 })->with([
     'a dark cool' => ['dark-cool', static fn (Character $c): bool => $c->isDarkCool()],
     'a grey' => ['neutral-grey', static fn (Character $c): bool => $c->isGrey()],
@@ -85,15 +85,15 @@ it('lays beneath the local colour what the school wants there', function (string
 ]);
 
 it('lays nothing foreign beneath where nothing is wanted', function () {
-    expectEvery(recipesOf('beneath=nothing'), static fn (array $laid, Recipe $r): bool => ArtistWheel::apart(Oklch::ofLab($r->target)->hueDegrees, $laid[0]->hue->hueDegrees) <= 60);
+    expectEvery(recipesOf('beneath=nothing'), static fn (array $laid, Recipe $r): bool => ArtistWheel::apart(Oklch::ofLab($r->outcome()->shade->target)->hueDegrees, $laid[0]->hue->hueDegrees) <= 60);
 });
 
 it('takes the complement from the wheel or from what the paper shows, as the school says', function () {
-    expectEvery(recipesOf('beneath=complement', 'neutralising=traditional'), static fn (array $laid, Recipe $r): bool => ArtistWheel::apart(Oklch::ofLab($r->target)->hueDegrees, $laid[0]->hue->hueDegrees) >= 145);
+    expectEvery(recipesOf('beneath=complement', 'neutralising=traditional'), static fn (array $laid, Recipe $r): bool => ArtistWheel::apart(Oklch::ofLab($r->outcome()->shade->target)->hueDegrees, $laid[0]->hue->hueDegrees) >= 145);
     $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(['beneath=complement']), Pencils::shelf());
     foreach ($planner->recipesFor(Lab::ofHex('#b5651d'), 4) as $recipe) {
-        $computed = array_map(static fn (Complement $c): string => $c->pencil->id(), $planner->complements()->neutralisersOf($planner->nearestSingle(Lab::ofHex('#b5651d'))->stack->pencils()[0]));
-        expect($computed)->toContain($recipe->stack->passes()[0]->pencil->id());
+        $computed = array_map(static fn (Complement $c): string => $c->pencil->id(), $planner->complements()->neutralisersOf($planner->nearestSingle(Lab::ofHex('#b5651d'))->sequence->pencils()[0]));
+        expect($computed)->toContain($recipe->stack()->passes()[0]->pencil->id());
     }
 });
 
@@ -102,30 +102,30 @@ it('uses black never, or once at the very end and only in a dark', function () {
     expectEvery(recipesOf('darks=black-last'), static function (array $laid, Recipe $r): bool {
         $black = array_keys(array_filter($laid, static fn (Character $c): bool => $c->isBlack()));
 
-        return $black === [] || ($black === [count($laid) - 1] && $r->target->l < 34);
+        return $black === [] || ($black === [count($laid) - 1] && $r->outcome()->shade->target->l < 34);
     });
     $drawer = new Drawer([Pencils::named('red'), Pencils::named('black'), Pencils::named('blue')]);
     $dark = (new RecipePlanner($drawer, Paper::whiteMedium(), School::ofSettings(['darks=black-last'])))->recipesFor(Lab::ofHex('#2a1c1e'));
-    expect(implode(' ', array_map(static fn (Recipe $r): string => $r->stack->text(), $dark)))->toContain('black');
+    expect(implode(' ', array_map(static fn (Recipe $r): string => $r->stack()->text(), $dark)))->toContain('black');
 });
 
 it('treats the lights as the school says', function () {
     $isWhite = static fn (Character $c): bool => $c->isWhite();
     expectEvery(recipesOf('lights=reserve-paper'), static fn (array $laid): bool => array_filter($laid, $isWhite) === []);
     expectEvery(recipesOf('lights=white-last'), static fn (array $laid): bool => array_diff(array_keys(array_filter($laid, $isWhite)), [count($laid) - 1]) === []);
-    expectEvery(recipesOf('lights=pale-first'), static fn (array $laid, Recipe $r): bool => $r->target->l < 66 || $laid[0]->isPale());
-    expectEvery(recipesOf('lights=lift'), static fn (array $laid, Recipe $r): bool => (array_slice($r->stack->steps, -1)[0] === Lift::it()) === ($r->target->l >= 66));
+    expectEvery(recipesOf('lights=pale-first'), static fn (array $laid, Recipe $r): bool => $r->outcome()->shade->target->l < 66 || $laid[0]->isPale());
+    expectEvery(recipesOf('lights=lift'), static fn (array $laid, Recipe $r): bool => (array_slice($r->stack()->steps, -1)[0] === Lift::it()) === ($r->outcome()->shade->target->l >= 66));
 });
 
 it('joins as the school says, and judges the colour after it', function (string $joining, ?Finish $finish) {
     $recipes = recipesOf("joining=$joining");
     expectEvery($recipes, static fn (array $laid, Recipe $r): bool => match (true) {
-        $finish !== null => array_slice($r->stack->steps, -1)[0] === $finish,
-        $joining === 'light-coats' => max(array_map(static fn (Pass $p): float => $p->pressure, $r->stack->passes())) <= 0.55,
-        default => $laid[count($laid) - 1]->isPale() && $r->stack->passes()[count($laid) - 1]->pressure >= 0.8,
+        $finish !== null => array_slice($r->stack()->steps, -1)[0] === $finish,
+        $joining === 'light-coats' => max(array_map(static fn (Pass $p): float => $p->pressure, $r->stack()->passes())) <= 0.55,
+        default => $laid[count($laid) - 1]->isPale() && $r->stack()->passes()[count($laid) - 1]->pressure >= 0.8,
     });
     foreach ($recipes as $recipe) {
-        expect($recipe->comparison->deltaE00)->toEqualWithDelta(Lab::ofReflectance($recipe->stack->on(Paper::whiteMedium())->meanReflectance())->deltaE00($recipe->target), 1e-9);
+        expect($recipe->outcome()->comparison()->deltaE00)->toEqualWithDelta(Lab::ofReflectance($recipe->stack()->on(Paper::whiteMedium())->meanReflectance())->deltaE00($recipe->outcome()->shade->target), 1e-9);
     }
 })->with([['light-coats', null], ['solvent', Solvent::it()], ['blender', Blender::it()], ['tissue', Tissue::it()], ['light-pencil', null]]);
 

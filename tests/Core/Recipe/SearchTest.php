@@ -56,7 +56,7 @@ it('keeps an atlas as bytes that bring back exactly what was computed, and refus
         ->and(Atlas::unpack($packed, movesOf(['red'])))->toBeNull()
         ->and(Atlas::unpack(substr($packed, 8), $moves))->toBeNull();
     $shelf = new MemoryShelf;
-    $ask = static fn (Paper $paper, string $second): string => (new RecipePlanner(new Drawer([Pencils::named('red'), Pencils::named($second)]), $paper, School::free(), $shelf))->recipesFor(Lab::ofHex('#996677'))[0]->stack->text();
+    $ask = static fn (Paper $paper, string $second): string => (new RecipePlanner(new Drawer([Pencils::named('red'), Pencils::named($second)]), $paper, School::free(), $shelf))->recipesFor(Lab::ofHex('#996677'))[0]->stack()->text();
     $fresh = $ask(Paper::whiteMedium(), 'blue');
     expect($shelf)->toHaveCount(1)->and($ask(Paper::whiteMedium(), 'blue'))->toBe($fresh)->and($shelf)->toHaveCount(1);
     $ask(PaperShelf::named('white smooth'), 'blue');
@@ -77,21 +77,21 @@ it('answers for a colour that a few pencils made no worse on paper than those wh
     $made = Pencils::stack($stack);
     $own = sqrt(Steadiness::of($made, Paper::whiteMedium()) ** 2 + Doubt::of($made) ** 2 + (Shade::SMOOTH * $made->on(Paper::whiteMedium())->grain()) ** 2);
     // A pass or a pencil less may cost what it is priced at.
-    expect($surest->errorOnPaper())->toBeLessThan($own + 0.3)->and($surest->errorOnPaper())->toEqualWithDelta(sqrt($surest->comparison->deltaE00 ** 2 + $surest->prediction->steadiness ** 2 + Doubt::of($surest->stack) ** 2 + (Shade::SMOOTH * $surest->evenness->grain) ** 2), 1e-9);
+    expect($surest->answer->errorOnPaper())->toBeLessThan($own + 0.3)->and($surest->answer->errorOnPaper())->toEqualWithDelta(sqrt($surest->outcome()->comparison()->deltaE00 ** 2 + $surest->outcome()->sway() ** 2 + Doubt::of($surest->stack()) ** 2 + (Shade::SMOOTH * $surest->outcome()->evenness->grain) ** 2), 1e-9);
 })->with(['red@0.35', 'yellow@0.55 green@0.35', 'violet@0.35 orange@0.55', 'blue@0.55 red@0.20 yellow@0.55', 'black@0.20 blue@0.35']);
 
 it('leaves the paper bare where the colour is the paper', function () {
     $planner = new RecipePlanner(new Drawer(array_map(Pencils::named(...), ['red', 'white', 'dark warm grey'])), Paper::whiteMedium(), School::free());
     $near = Lab::ofReflectance(Paper::whiteMedium()->reflectance);
     [$bare] = $planner->recipesFor(new Lab($near->l - 1, $near->a, $near->b));
-    expect($bare->stack->steps)->toBe([])->and($bare->cautions)->toBe([])
-        ->and(count($planner->recipesFor(new Lab($near->l - 5, $near->a, $near->b))[0]->stack->steps))->toBeLessThanOrEqual(1);
+    expect($bare->stack()->steps)->toBe([])->and($bare->warnings)->toBe([])
+        ->and(count($planner->recipesFor(new Lab($near->l - 5, $near->a, $near->b))[0]->stack()->steps))->toBeLessThanOrEqual(1);
 });
 
 it('works with a drawer of one pencil, and says so when there is none', function () {
     $one = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), School::free());
     $answers = $one->recipesFor(Lab::ofHex('#cc6655'));
-    expect(array_map(static fn (Recipe $r): string => $r->label->value, $answers))->toBe(['surest on paper'])->and($answers[0]->stack->passes())->not->toBe([]);
+    expect(array_map(static fn (Recipe $r): string => $r->answer->label->value, $answers))->toBe(['surest on paper'])->and($answers[0]->stack()->passes())->not->toBe([]);
     expect(fn () => new RecipePlanner(new Drawer([]), Paper::whiteMedium(), School::free()))->toThrow(OutOfRange::class, 'number of pencils that may be used');
     $black = new RecipePlanner(new Drawer([Pencils::named('black')]), Paper::whiteMedium(), School::ofSettings(['darks=never-black']));
     expect(fn () => $black->recipesFor(Lab::ofHex('#333333')))->toThrow(SchoolRefuses::class, 'darks=never-black');
@@ -117,11 +117,11 @@ it('answers for every paper with what its own words lay there', function (string
     $target = Lab::ofHex('#6b7a5c');
     $answers = (new RecipePlanner($drawer, $on, School::free()))->recipesFor($target);
     foreach ($answers as $recipe) {
-        $words = array_map(static fn (Pass|Finish $step): string => $step instanceof Pass ? $step->pencil->id().'@'.$step->pressure : $step->value, $recipe->stack->steps);
+        $words = array_map(static fn (Pass|Finish $step): string => $step instanceof Pass ? $step->pencil->id().'@'.$step->pressure : $step->value, $recipe->stack()->steps);
         $sheet = Pencils::sheet(implode(' ', $words), $on);
-        expect($recipe->comparison->deltaE00)->toEqualWithDelta(Lab::ofReflectance($sheet->meanReflectance())->deltaE00($target), 1e-6)
-            ->and($recipe->prediction->toothUsed())->toEqualWithDelta($sheet->toothUsed(), 1e-9)
-            ->and($recipe->prediction->steadiness)->toEqualWithDelta(Steadiness::of($recipe->stack, $on), 1e-9);
+        expect($recipe->outcome()->comparison()->deltaE00)->toEqualWithDelta(Lab::ofReflectance($sheet->meanReflectance())->deltaE00($target), 1e-6)
+            ->and($recipe->outcome()->toothUsed)->toEqualWithDelta($sheet->toothUsed(), 1e-9)
+            ->and($recipe->outcome()->sway())->toEqualWithDelta(Steadiness::of($recipe->stack(), $on), 1e-9);
     }
-    expect(min(array_map(static fn (Recipe $r): float => $r->comparison->deltaE00, $answers)))->toBeLessThan(4.0);
+    expect(min(array_map(static fn (Recipe $r): float => $r->outcome()->comparison()->deltaE00, $answers)))->toBeLessThan(4.0);
 })->with(PaperShelf::names());

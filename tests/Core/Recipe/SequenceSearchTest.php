@@ -10,10 +10,8 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
-use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Picture\Decisions\TargetNote;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
@@ -156,13 +154,13 @@ it('keeps a zone\'s sequence by the roles of its colours, whatever becomes of th
     $drawer = new Drawer([Pencils::named('red'), Pencils::named('blue')]);
     [$whisper, $light, $medium] = PressureMark::cases();
     $sequence = new Sequence([new GradedPass(Pencils::named('red'), [$whisper, $light, $medium]), new GradedPass(Tissue::it(), [null, $medium, $medium])]);
-    $note = SequenceNote::of($sequence, [Role::Light, Role::Mid, Role::Dark]);
+    $shades = static fn (string ...$names): array => array_map(static fn (string $n): Shade => new Shade($n, new Lab(50, 0, 0)), $names);
+    $note = SequenceNote::of($sequence, $shades('light', 'mid', 'dark'));
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
-    expect($back)->toEqual($note)->and($back->read($drawer, [Role::Light, Role::Mid, Role::Dark]))->toEqual($sequence);
+    expect($back)->toEqual($note)->and($back->read($drawer, $shades('light', 'mid', 'dark')))->toEqual($sequence);
     // The light is gone and an accent has come: it is left out there.
-    expect($back->read($drawer, [Role::Mid, Role::Touch])->passes[0]->marks)->toBe([$light, null]);
-    $sheet = (new PlanSheet)->withNote(3, Role::Dark, new TargetNote('red@0.35', ['bloom' => 'under glass']))->withSequence(3, $note);
-    // It takes the place of a stack that was held in one colour, but not of what was overruled.
-    expect($sheet->note(3, Role::Dark)->stack)->toBeNull()->and($sheet->note(3, Role::Dark)->overruled)->toBe(['bloom' => 'under glass'])
+    expect($back->read($drawer, $shades('mid', 'touch'))->passes[0]->marks)->toBe([$light, null]);
+    $sheet = (new PlanSheet)->overruling(3, 'dark', 'bloom', 'under glass')->withSequence(3, $note);
+    expect($sheet->overruled(3, 'dark'))->toBe(['bloom' => 'under glass'])
         ->and(PlanSheet::ofArray(json_decode((string) json_encode($sheet->toArray()), true)))->toEqual($sheet)->and($sheet->withSequence(3, null)->sequences)->toBe([]);
 });

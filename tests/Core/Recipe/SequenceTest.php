@@ -15,6 +15,7 @@ use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Kits;
+use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\PassReasons;
@@ -212,7 +213,7 @@ it('is said as an artist would, and says why each pass is there', function () {
     [$even, $graded] = [new GradedPass(Pencils::named('blue'), [$light, $light, $light, $light]), new GradedPass(Pencils::named('red'), [null, $light, $firm, null])];
     expect(SequenceWords::of(new Sequence([$even, $even, $graded, $graded, $graded, $even]), $shades)->whole())
         ->toBe('two light coats of blue blue over all of it; red red from the middle down from light to firm in the darks, in three coats; blue blue over all of it lightly.');
-    $reasons = PassReasons::of($sequence, $shades, Paper::whiteMedium());
+    $reasons = PassReasons::of(SequenceAnswer::of(RecipeLabel::Surest, $sequence, $shades, Paper::whiteMedium(), Mode::ColourAndValue), Paper::whiteMedium());
     expect($reasons)->toHaveCount(5)->and($reasons[3])->toContain('Without it the dark ends')->toContain('too light')->and($reasons[4])->toContain('Without it the red door ends');
 });
 

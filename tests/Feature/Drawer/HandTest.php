@@ -66,17 +66,17 @@ it('is planned for: the plan follows the hand, and says that it was the reason',
     $even = $planned();
     // Strips may be what the plan lays: of each zone the heaviest shade, on their own sheet too.
     $laid = $this->getJson("/api/hand?study=$study->id&of=sequences")->assertOk()->json('strips.*.stack');
-    $stacks = array_merge(...array_map(static fn (array $z): array => array_map(static fn (array $t): ?string => $t['recipe']['stack'] ?? null, $z['targets']), $even['zones']));
+    $stacks = array_merge(...array_map(static fn (array $z): array => array_column($z['sequence']['outcomes'], 'stack'), $even['zones']));
     expect($laid)->not->toBe([])->and(array_diff($laid, $stacks))->toBe([])->and(count($laid))->toBeLessThanOrEqual(8);
     $this->get("/api/hand/strips.pdf?study=$study->id&of=sequences")->assertOk();
     // Or those of a zone that is about to be begun: its shades, the lightest first, and nobody else's.
-    usort($even['zones'], static fn (array $a, array $b): int => count($b['targets']) <=> count($a['targets']));
+    usort($even['zones'], static fn (array $a, array $b): int => count($b['shades']) <=> count($a['shades']));
     $zone = $even['zones'][0];
-    $shades = array_filter($zone['targets'], static fn (array $t): bool => in_array($t['role'], ['light', 'mid', 'dark'], true) && ($t['recipe']['stack'] ?? '') !== '');
+    $shades = array_filter($zone['shades'], static fn (array $s): bool => in_array($s['role'], ['light', 'mid', 'dark'], true) && $zone['sequence']['outcomes'][$s['role']]['stack'] !== '');
     usort($shades, static fn (array $a, array $b): int => $b['aim']['lab'][0] <=> $a['aim']['lab'][0]);
     $bare = static fn (string $stack): string => implode(',', array_filter(explode(',', $stack), static fn (string $pass): bool => ! in_array(explode('@', $pass)[0], ['solvent', 'blender', 'tissue', 'lift'], true)));
     expect($this->getJson("/api/hand?study=$study->id&of=zone&zone={$zone['number']}")->assertOk()->json('strips.*.stack'))
-        ->toBe(array_values(array_unique(array_map(static fn (array $t): string => $bare($t['recipe']['stack']), $shades))));
+        ->toBe(array_values(array_unique(array_map(static fn (array $s): string => $bare($zone['sequence']['outcomes'][$s['role']]['stack']), $shades))));
     $this->getJson("/api/hand?study=$study->id&of=zone")->assertUnprocessable();
     $this->getJson("/api/hand?study=$study->id&of=all")->assertUnprocessable();
     learnt(6);

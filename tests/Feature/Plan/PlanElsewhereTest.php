@@ -24,7 +24,7 @@ it('brings a whole study to another account with the very same plan, and refuses
     App\Models\PencilRow::factory()->for($other)->create();
     $id = $this->postJson('/api/studies/bundle', ['file' => uploadOf($file, 'fields.study.json')])->assertCreated()->json('id');
     $after = $this->getJson("/api/studies/$id/plan")->assertOk()->json();
-    $recipes = static fn (array $picture): array => array_map(static fn (array $z): array => [$z['name'], array_map(static fn (array $t): array => [$t['role'], $t['recipe']['stack'], $t['recipe']['passes'][0]['hex'] ?? '', $t['seen']['hex']], $z['targets'])], $picture['zones']);
+    $recipes = static fn (array $picture): array => array_map(static fn (array $z): array => [$z['name'], array_map(static fn (array $s): array => [$s['role'], $z['sequence']['outcomes'][$s['role']]['stack'], $z['sequence']['outcomes'][$s['role']]['hex'], $s['seen']['hex']], $z['shades'])], $picture['zones']);
     expect($recipes($after))->toEqual($recipes($before))->and($after['waiting'])->toBe(0)->and($other->pencils()->where('owned', true)->count())->toBe(1);
 
     $this->postJson('/api/studies/bundle', ['file' => uploadOf('{"pencils": []}', 'x.json')])->assertUnprocessable();
@@ -79,15 +79,15 @@ it('carries a study of several photos elsewhere: which the colours follow, spots
     expect(Illuminate\Support\Facades\Storage::allFiles())->toEqual($kept)->and($other->studies()->count())->toBe(2);
 });
 
-it('outlives a pencil that leaves the shelf: its own stacks fall back to the planner, and planning goes on', function () {
+it('outlives a pencil that leaves the shelf: what she laid with it falls back to the planner, and planning goes on', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
     $this->postJson("$base/run");
     $zone = $this->getJson($base)->json('zones.0.number');
-    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@0.55,745@0.20'])->assertOk();
+    laidIn($this, $study, $zone, '624 medium', '745 whisper');
     $study->user->pencils()->where('number', '624')->delete();
     $picture = $this->getJson($base)->assertOk()->json();
-    expect(targetOf($picture, $zone)['own'])->toBeFalse()->and($picture['waiting'])->toBeGreaterThan(0);
+    expect(sequenceOf($picture, $zone)['own'] ?? false)->toBeFalse()->and($picture['waiting'])->toBeGreaterThan(0);
     $this->postJson("$base/run")->assertAccepted();
     $after = $this->getJson($base)->json();
     expect($after['run']['state'])->toBe('done')->and($after['waiting'])->toBe(0)->and(json_encode($after['zones']))->not->toContain('Slipway\/624@');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Photos\SurveyRepository;
 use Illuminate\Support\Facades\DB;
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
@@ -19,9 +20,7 @@ it('plans a picture in one action, says how it will look, and what it takes', fu
     expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Plan')->and($before['time'])->toBe('')->and($picture['time'])->toMatch('/^about (\d+ minutes|\d+½? hours)$/')->and($picture['waiting'])->toBe(0)->and($picture['run']['state'])->toBe('done')->and($picture['run']['changes'])->toHaveCount(count($picture['zones']))
         ->and($picture['palette'])->not->toBeEmpty()->and($picture['meanDeltaE00'])->toBeLessThan(4.0);
     foreach ($picture['zones'] as $zone) {
-        foreach ($zone['targets'] as $target) {
-            expect($target['recipe']['reasons'])->not->toBeEmpty()->and($target['own'])->toBeFalse();
-        }
+        expect(array_keys($zone['sequence']['outcomes']))->toBe(array_column($zone['shades'], 'role'))->and($zone['sequence']['own'])->toBeFalse();
     }
     $this->getJson("$base/values")->assertOk();
     // The drawer asks for the same: what would help this picture most.
@@ -44,7 +43,7 @@ it('plans anew only what a change touches, and says what changed and why', funct
     // Another way of working for one zone.
     $zone = $zones[0]['number'];
     $after = changedBy($this, $study, ['kind' => 'school', 'zone' => $zone, 'settings' => ['joining=light-coats', 'beneath=nothing']])->assertOk()->json();
-    expect($after['waiting'])->toBe(1)->and(targetOf($after, $zone)['recipe'])->toBeNull()->and(targetOf($after, $zones[1]['number'])['recipe'])->not->toBeNull();
+    expect($after['waiting'])->toBe(1)->and(sequenceOf($after, $zone))->toBeNull()->and(sequenceOf($after, $zones[1]['number']))->not->toBeNull();
     $this->postJson("$base/run")->assertAccepted();
     $run = $this->getJson($base)->json('run');
     expect($run['changes'])->toHaveCount(1)->and($run['changes'][0]['why'])->toBe('the way of working changed')->and($run['changes'][0]['before'])->not->toBeNull()->and(DB::table('plan_parts')->count())->toBe($parts + 1);
@@ -59,22 +58,6 @@ it('plans anew only what a change touches, and says what changed and why', funct
     changedBy($this, $study, ['kind' => 'pencils', 'count' => 0])->assertUnprocessable();
 });
 
-it('holds single stacks that an artist kept in one colour of a zone, and gives them back', function () {
-    $study = pictureOf($this);
-    $base = "/api/studies/$study->id/plan";
-    $this->postJson("$base/run");
-    $zone = $this->getJson($base)->json('zones.0.number');
-    $own = targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@0.55,745@0.20'])->assertOk()->json(), $zone);
-    expect($own['own'])->toBeTrue()->and($own['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20');
-    // Held whatever else changes.
-    changedBy($this, $study, ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']]);
-    $this->postJson("$base/run");
-    expect(targetOf($this->getJson($base)->json(), $zone)['recipe']['stack'])->toBe('Slipway/624@0.55,Slipway/745@0.20');
-    expect(targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => null])->json(), $zone)['own'])->toBeFalse();
-    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '999@0.5'])->assertUnprocessable();
-    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@7'])->assertUnprocessable();
-});
-
 it('takes an artist\'s own sequence, holds it whatever else changes, grades its passes, and gives it back', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
@@ -86,13 +69,13 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
     $mine = [['tool' => '711', 'marks' => ['mid' => 'light']], ['tool' => 'slipway/745', 'marks' => ['mid' => 'medium']], ['tool' => 'solvent', 'marks' => ['mid' => 'medium']]];
     $own = sequenceOf(changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $mine])->assertOk()->json(), $zone);
     expect($own['own'])->toBeTrue()->and(array_map(static fn (array $p): string => ($p['pencil']['id'] ?? $p['finish']).' '.$p['marks']['mid'], $own['passes']))->toBe(['Slipway/711 light', 'Slipway/745 medium', 'solvent medium'])
-        ->and(targetOf($this->getJson($base)->json(), $zone)['recipe']['stack'])->toBe('Slipway/711@0.35,Slipway/745@0.55,solvent');
+        ->and(outcomeOf($this->getJson($base)->json(), $zone)['stack'])->toBe('Slipway/711@0.35,Slipway/745@0.55,solvent');
     changedBy($this, $study, ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']]);
     $this->postJson("$base/run");
     expect(sequenceOf($this->getJson($base)->json(), $zone)['passes'])->toEqual($own['passes']);
     // What is missed follows from what counts.
     $valueOnly = changedBy($this, $study, ['kind' => 'mode', 'mode' => 'value-only'])->assertOk()->json();
-    expect(sequenceOf($valueOnly, $zone)['missed'])->toBeLessThan($own['missed'])->and(targetOf($valueOnly, $zone)['recipe']['missed'])->toBe(sequenceOf($valueOnly, $zone)['missed']);
+    expect(sequenceOf($valueOnly, $zone)['missed'])->toBeLessThan($own['missed'])->and(outcomeOf($valueOnly, $zone)['missed'])->toBe(sequenceOf($valueOnly, $zone)['missed']);
     $this->postJson("$base/undo")->assertOk();
     $firmer = sequenceOf(changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 1, 'how' => 'firmer'])->assertOk()->json(), $zone);
     expect($firmer['passes'][1]['marks']['mid'])->toBe('firm')->and($firmer['passes'][0])->toEqual($own['passes'][0]);
@@ -100,46 +83,43 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
     changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 2, 'how' => 'firmer'])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'drop it'));
     changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => '999', 'marks' => ['mid' => 'light']]]])->assertUnprocessable();
     changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => '711', 'marks' => ['mid' => 'hard']]]])->assertUnprocessable();
-    // Answers to compare: clearly different, the surest first; one taken takes the place of a stack that was held in one colour.
-    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => '624@0.55'])->assertOk();
+    // Answers to compare: clearly different, the surest first.
     $answers = $this->getJson("$base/answers?zone=$zone")->assertOk()->json();
     expect($answers)->toFitThePage('PlanAnswers')->and($answers['answers'][0]['label'])->toBe('surest on paper')->and(array_unique(array_column($answers['answers'], 'words')))->toHaveCount(count($answers['answers']));
     $taken = changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => array_map(static fn (array $p): array => ['tool' => $p['pencil']['id'] ?? $p['finish'], 'marks' => $p['marks']], $answers['answers'][0]['passes'])])->assertOk()->json();
-    expect(targetOf($taken, $zone)['own'])->toBeFalse()->and(sequenceOf($taken, $zone)['words'])->toBe($answers['answers'][0]['words']);
+    expect(sequenceOf($taken, $zone)['own'])->toBeTrue()->and(sequenceOf($taken, $zone)['words'])->toBe($answers['answers'][0]['words']);
     // Given back, it is the planner's to find again.
     expect(changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => null])->assertOk()->json('waiting'))->toBe(1);
     $this->postJson("$base/run");
     expect(sequenceOf($this->getJson($base)->json(), $zone)['own'])->toBeFalse();
 });
 
-it('removes a caution by its remedy, or keeps the note with which it was overruled', function () {
+it('removes a warning by its remedy, or keeps the note with which it was overruled', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
     $this->postJson("$base/run");
     $zone = $this->getJson($base)->json('zones.0.number');
     // So many firm coats spend the tooth before the last pass; of four no small change is left that gives it back.
-    $spent = '624@1.00,624@1.00,624@1.00,711@0.35';
-    changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => "624@1.00,$spent"]);
+    $spent = ['624 full', '624 full', '624 full', '711 light'];
+    laidIn($this, $study, $zone, '624 full', ...$spent);
     changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent'])->assertUnprocessable()->assertJsonPath('title', fn (string $title): bool => $title !== '');
-    $with = targetOf(changedBy($this, $study, ['kind' => 'stack', 'zone' => $zone, 'role' => 'mid', 'stack' => $spent])->json(), $zone);
-    $codes = array_column($with['recipe']['cautions'], 'code');
-    expect($codes)->toContain('tooth spent');
-    $noted = targetOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent', 'note' => 'it is the last pass'])->json(), $zone);
-    expect($noted['overruled'])->toBe(['tooth spent' => 'it is the last pass'])->and(targetOf($this->postJson("$base/undo")->json(), $zone)['overruled'])->toBe([]);
-    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent']);
-    expect(array_column(targetOf($answer->assertOk()->json(), $zone)['recipe']['cautions'], 'code'))->not->toContain('tooth spent');
+    $codes = static fn (array $plan): array => array_column(sequenceOf($plan, $zone)['warnings'], 'code');
+    expect($codes(laidIn($this, $study, $zone, ...$spent)))->toContain('tooth spent');
+    $noted = shadeOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent', 'note' => 'it is the last pass'])->json(), $zone);
+    expect($noted['overruled'])->toBe(['tooth spent' => 'it is the last pass'])->and(shadeOf($this->postJson("$base/undo")->json(), $zone)['overruled'])->toBe([]);
+    expect($codes(changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent'])->assertOk()->json()))->not->toContain('tooth spent');
     changedBy($this, $study, ['kind' => 'remedy', 'zone' => 99, 'role' => 'mid', 'code' => 'tooth spent'])->assertUnprocessable();
 });
 
 it('keeps, leaves out, presets and recolours, with the values as they were', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
-    $seen = array_column(array_column(array_column($this->getJson($base)->json('zones'), 'targets'), 0), 'aim');
+    $seen = array_column(array_column(array_column($this->getJson($base)->json('zones'), 'shades'), 0), 'aim');
     $grey = changedBy($this, $study, ['kind' => 'hue', 'zone' => 0, 'hue' => 'violet'])->json();
-    foreach (array_column(array_column($grey['zones'], 'targets'), 0) as $i => $target) {
+    foreach (array_column(array_column($grey['zones'], 'shades'), 0) as $i => $target) {
         expect($target['aim']['valueStep'])->toBe($seen[$i]['valueStep'])->and($target['aim']['lab'][0])->toEqualWithDelta($seen[$i]['lab'][0], 1e-6);
     }
-    expect($grey['zones'][0]['targets'][0]['aim']['family'])->toStartWith('violet');
+    expect($grey['zones'][0]['shades'][0]['aim']['family'])->toStartWith('violet');
     // Without any pencil nothing is begun, and it is said why.
     foreach (['624', '661', '711', '735', '688', '608', '745', 'F90'] as $number) {
         changedBy($this, $study, ['kind' => 'lock', 'pencil' => $number, 'how' => 'out'])->assertOk();
@@ -185,7 +165,7 @@ it('fades along a line across a zone, and says how its surface is joined', funct
     $this->postJson("$base/run");
     $zone = $this->getJson($base)->json('zones.0.number');
     foreach ($this->getJson($base)->json('zones') as $z) {
-        changedBy($this, $study, ['kind' => 'stack', 'zone' => $z['number'], 'role' => 'mid', 'stack' => '711@0.35,745@0.55'])->assertOk();
+        laidIn($this, $study, $z['number'], '711 light', '745 medium');
     }
     $ramp = $this->getJson("$base/ramp?$line")->assertOk()->json();
     expect($ramp)->toFitThePage('PlanRamp')->and($ramp['steps'])->toHaveCount(9)->and($ramp['joiningWords'])->not->toBe('')->and(count($ramp['overlaps']))->toBe(count($ramp['pencils']) - 1)->and($zone)->toBeGreaterThan(0);
@@ -199,15 +179,14 @@ it('parts two zones that end alike, or lets that be overruled', function () {
     $surveys->change($study, static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
     $base = "/api/studies/$study->id/plan";
     $this->postJson("$base/run")->assertAccepted();
-    $twins = array_values(array_filter($this->getJson($base)->json('cautions'), static fn (array $c): bool => $c['code'] === 'twins'));
+    $twins = array_values(array_filter($this->getJson($base)->json('warnings'), static fn (array $c): bool => $c['code'] === 'twins'));
     expect($twins)->not->toBeEmpty();
     ['zone' => $zone, 'role' => $role] = $twins[0];
-    $step = targetOf($this->getJson($base)->json(), $zone, $role)['recipe']['passes'];
+    $before = outcomeOf($this->getJson($base)->json(), $zone, $role);
     $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => $role, 'code' => 'twins'])->assertOk()->json();
-    expect(array_filter($answer['cautions'], static fn (array $c): bool => $c['code'] === 'twins' && $c['zone'] === $zone))->toBe([]);
-    $after = targetOf($answer, $zone, $role)['recipe']['passes'];
-    expect(abs(end($after)['lab'][0] - end($step)['lab'][0]))->toBeGreaterThan(4.0);
+    expect(array_filter($answer['warnings'], static fn (array $c): bool => $c['code'] === 'twins' && $c['zone'] === $zone))->toBe([]);
+    expect(abs(Lab::ofHex(outcomeOf($answer, $zone, $role)['hex'])->l - Lab::ofHex($before['hex'])->l))->toBeGreaterThan(4.0);
     $this->postJson("$base/undo");
-    $noted = targetOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => $role, 'code' => 'twins', 'note' => 'mist'])->json(), $zone, $role);
+    $noted = shadeOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => $role, 'code' => 'twins', 'note' => 'mist'])->json(), $zone, $role);
     expect($noted['overruled'])->toBe(['twins' => 'mist']);
 });

@@ -10,8 +10,8 @@ it('plans a zone by what it is: proposed from the photo, changed, said why, and 
     $zone = $before['zones'][0];
     // One even colour is smooth; what lies there is said in words at the zone, at its shades and at every swatch.
     expect($zone['surface'])->toBe('smooth');
-    foreach ($zone['targets'] as $target) {
-        expect($target['recipe']['evenness'])->toMatch('/^(even|grainy|paper shows through: \d+ %)$/')->and($zone['sequence']['evenness'][$target['role']])->toBe($target['recipe']['evenness']);
+    foreach ($zone['shades'] as $shade) {
+        expect($zone['sequence']['outcomes'][$shade['role']]['evenness'])->toMatch('/^(even|grainy|paper shows through: \d+ %)$/');
     }
     expect(array_column($zone['sequence']['passes'][0]['dabs'], 'evenness'))->not->toContain('');
 
@@ -29,7 +29,7 @@ it('plans a zone by what it is: proposed from the photo, changed, said why, and 
 
     $this->postJson("$base/survey/undo")->assertOk();
     $again = $this->getJson("$base/plan")->json();
-    $stacks = static fn (array $plan): array => array_map(static fn (array $z): array => array_column(array_column($z['targets'], 'recipe'), 'stack'), $plan['zones']);
+    $stacks = static fn (array $plan): array => array_map(static fn (array $z): array => array_column($z['sequence']['outcomes'], 'stack'), $plan['zones']);
     expect($again['waiting'])->toBe(0)->and($stacks($again))->toBe($stacks($before));
 });
 
@@ -44,5 +44,5 @@ it('asks of a spot what the zone beneath it asks, and calls it smooth where ther
     }
     $rough = $recipes();
     expect($rough[0]['grain'])->toBeGreaterThanOrEqual($smooth[0]['grain'])
-        ->and(array_column(array_merge(...array_column($rough, 'cautions')), 'code'))->not->toContain('grainy');
+        ->and(array_column(array_merge(...array_column($rough, 'warnings')), 'code'))->not->toContain('grainy');
 });

@@ -15,7 +15,7 @@ it('shows the touches of a zone, takes them where they are put and under which n
     expect($shown['touches'])->toHaveCount(1)->and($shown['touches'][0]['name'])->toBe('columns')->and($shown['touches'][0]['role'])->toBe('touch')->and($shown['placed'])->toBeTrue()
         ->and($shown['touches'][0]['reading']['hex'])->toBe(collect($other['targets'])->firstWhere('role', 'mid')['reading']['hex'])->and($answer->json('undoWords'))->toContain('touches');
     $planned = collect($this->getJson("/api/studies/$study->id/plan")->json('zones'))->firstWhere('number', $zone);
-    expect(array_column($planned['targets'], 'name', 'role'))->toMatchArray(['touch' => 'columns']);
+    expect(array_column($planned['shades'], 'name', 'role'))->toMatchArray(['touch' => 'columns']);
     // Dropped; and refused with the cure.
     expect(change($study, 'setTouches', ['zone' => $zone, 'touches' => []])->json('zones.list.0.touches'))->toBe([]);
     change($study, 'setTouches', ['zone' => $zone, 'touches' => [['name' => ' ', 'x' => 0.5, 'y' => 0.5]]])->assertUnprocessable();
@@ -36,7 +36,7 @@ it('takes shades of a zone as they are called, does without those that were drop
     $without = change($study, 'dropTarget', ['zone' => $zone, 'role' => 'light'])->assertOk()->json();
     expect($shades($without))->toBe(['mid' => 'mid', 'dark' => 'under the fold'])->and(collect($without['zones']['list'])->firstWhere('number', $zone)['missing'])->toBe(['light']);
     $planned = collect($this->getJson("/api/studies/$study->id/plan")->json('zones'))->firstWhere('number', $zone);
-    expect(array_column($planned['targets'], 'name', 'role'))->toBe(['mid' => 'mid', 'dark' => 'under the fold']);
+    expect(array_column($planned['shades'], 'name', 'role'))->toBe(['mid' => 'mid', 'dark' => 'under the fold']);
     // Put somewhere, it is there again; the mid stays, and its place in words is what a shade is called without a name.
     expect($shades(change($study, 'moveTarget', ['zone' => $zone, 'role' => 'light', 'place' => 0.9])->json()))->toHaveKey('light');
     change($study, 'dropTarget', ['zone' => $zone, 'role' => 'mid'])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'The mid stays'));

@@ -109,7 +109,7 @@ describe('the book of recipes', () => {
                 label: 'closest',
                 words: '',
                 passes: [{ ...pass, dabs: { light: dab } }],
-                cautions: [],
+                warnings: [],
                 errorOnPaper: 4.2,
                 errorInHand: 4,
                 missed: 3.2,

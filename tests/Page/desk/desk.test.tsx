@@ -18,7 +18,7 @@ const show = () =>
         </MemoryRouter>,
     );
 
-const steps = [step(1, 0, '711', { cautions: ['This pass swings with the hand.'], turn: 1 }), step(2, 0, '741'), step(1, 1, '735')];
+const steps = [step(1, 0, '711', { warnings: ['This pass swings with the hand.'], turn: 1 }), step(2, 0, '741'), step(1, 1, '735')];
 
 async function sitDown() {
     show();
@@ -45,7 +45,7 @@ describe('the desk', () => {
         expect(app.last('POST')).toBeUndefined();
     });
 
-    it('shows one pass with all that it takes, and only its own cautions', async () => {
+    it('shows one pass with all that it takes, and only its own warnings', async () => {
         await sitDown();
         const pass = screen.getByRole('region', { name: 'This pass' });
         expect(number()).toBe('711');

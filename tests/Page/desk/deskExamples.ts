@@ -35,7 +35,7 @@ export const step = (zone: number, position: number, number: string, more: Parti
         { role: 'dark', name: 'dark', seen: '#444444', mark: 'medium', before: dab('#ffffff'), after: dab('#aaaaaa') },
         { role: 'touch', name: 'rust', seen: '#884422', mark: null, before: dab('#ffffff'), after: dab('#ffffff') },
     ],
-    cautions: [],
+    warnings: [],
     body: [],
     minutes: 6,
     dries: 0,

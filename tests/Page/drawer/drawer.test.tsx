@@ -5,7 +5,7 @@ import { isMeant, likeliest, neighbourOf, spread } from '../../../resources/ts/p
 import { PencilView } from '../../../resources/ts/places/drawer/PencilView';
 import { TrayView } from '../../../resources/ts/places/drawer/TrayView';
 import { wrapper } from '../application';
-import { pass, trayPencil as pencil } from '../examples';
+import { stackStep, trayPencil as pencil } from '../examples';
 
 afterEach(cleanup);
 
@@ -78,7 +78,7 @@ describe('a pencil', () => {
         hidingWords: 'half hides what lies beneath',
         undertone: 'warmer by 5',
         swatches: { heavy: [], light: [], overBlack: [] },
-        ladder: [{ pressureWord: 'light', pressureStrokes: 2, coats: [pass('704'), pass('704')] }],
+        ladder: [{ pressureWord: 'light', pressureStrokes: 2, coats: [stackStep('704'), stackStep('704')] }],
         neutralisers: [{ pencil: pencil('653', 'Dusk violet'), words: 'value 3 of 9', strata: [] }],
         darkener: null,
         standsOutBy: null,

@@ -12,9 +12,9 @@ export const app = application();
 export const other: Study = { ...study, id: 9, name: 'High water', photoId: 12, photoName: 'high-water.jpg' };
 const recipes: Recipes = {
     target: spot,
-    recipes: [recipe(), recipe({ label: 'fewest pencils', stack: 'Slipway/668@0.80' })],
-    nearestSingle: { ...recipe(), pencil: pass('668').pencil },
-} as unknown as Recipes;
+    recipes: [recipe(), recipe({ label: 'fewest pencils' }, { stack: 'Slipway/668@0.80' })],
+    nearestSingle: { pencil: pass('668').pencil, deltaE00: 2.4, closenessWords: 'Near' },
+} as Recipes;
 
 beforeEach(() => {
     vi.stubGlobal('scrollTo', vi.fn());

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
-import type { Recipe } from '../../../resources/ts/api/types';
+import type { Sequence } from '../../../resources/ts/api/types';
 import { KeptStrip } from '../../../resources/ts/places/photo/KeptStrip';
 import type { useKeptRecipeChanges } from '../../../resources/ts/places/photo/queries';
 import { ReadingBlock } from '../../../resources/ts/places/photo/ReadingBlock';
@@ -17,13 +17,13 @@ afterEach(cleanup);
 const text = (element: HTMLElement): string => element.textContent.replace(/\s+/g, ' ');
 
 describe('a recipe', () => {
-    const show = (r: Recipe, waiting = false, onChoose = vi.fn()) => {
+    const show = (r: Sequence, waiting = false, onChoose = vi.fn()) => {
         render(<RecipeColumn place={2} recipe={r} rows={5} paperHex="#f6f4ee" waiting={waiting} onChoose={onChoose} />);
         return onChoose;
     };
 
     it('shows each pass with number, name, binder and pressure, from the paper up', () => {
-        show(recipe({ passes: [pass('735'), pass('F90', { pressureWord: 'firm', pressureStrokes: 4 })] }));
+        show(recipe({ passes: [pass('735'), pass('F90', { marks: { spot: 'firm' } })] }));
         const layers = within(screen.getByRole('list', { name: 'passes from the paper up' })).getAllByRole('listitem');
         expect(layers.map(text)).toEqual(['735oilPencil 735light', 'F90oilPencil F90firm']);
         expect(layers[1]?.querySelectorAll('line')).toHaveLength(4);
@@ -37,23 +37,20 @@ describe('a recipe', () => {
     });
 
     it('says so where the paper is left bare, and has nothing to choose there', () => {
-        show(recipe({ passes: [], stack: '' }));
+        show(recipe({ passes: [] }, { stack: '' }));
         expect(text(screen.getByTestId('recipe-2'))).toContain('Leave the paper bare');
         expect(screen.queryByRole('button', { name: /^Choose/ })).toBeNull();
     });
 
     it('does not dress up a value error that nobody sees', () => {
-        show(recipe({ valueError: -0.02 }));
+        show(recipe({}, { valueError: -0.02 }));
         expect(text(screen.getByTestId('recipe-2'))).toContain('value 0 ·');
     });
 
     it('shows a finish as a step of its own', () => {
         show(
             recipe({
-                passes: [
-                    pass('735'),
-                    pass('', { finish: 'solvent', pencil: null, pressure: null, pressureWord: null, pressureStrokes: null }),
-                ],
+                passes: [pass('735'), pass('', { finish: 'solvent', pencil: null })],
             }),
         );
         expect(text(screen.getByTestId('recipe-2'))).toContain('solvent');
@@ -68,8 +65,21 @@ describe('a recipe', () => {
         expect(text(screen.getByTestId('recipe-2'))).toContain('* assumed: binder, laydown');
     });
 
-    it('keeps a caution with its reason and its remedy at hand', () => {
-        show(recipe({ cautions: [{ code: 'bloom', step: 1, text: 'Pass 1 lays wax heavily.', remedy: 'Wipe it softly.' }] }));
+    it('keeps a warning with its reason and its remedy at hand', () => {
+        show(
+            recipe({
+                warnings: [
+                    {
+                        code: 'bloom',
+                        pass: 1,
+                        shades: ['spot'],
+                        where: 'spot',
+                        text: 'Pass 1 lays wax heavily.',
+                        remedy: 'Wipe it softly.',
+                    },
+                ],
+            }),
+        );
         expect(screen.getByText('Mind: bloom')).toBeDefined();
         expect(text(screen.getByTestId('recipe-2'))).toContain('Pass 1 lays wax heavily. Wipe it softly.');
     });

@@ -4,7 +4,7 @@ import type { DrawingCheck, DrawingFinding } from '../../../resources/ts/api/typ
 import { CheckPart } from '../../../resources/ts/places/plan/check/CheckPart';
 import { application, wrapper } from '../application';
 import { study } from '../examples';
-import { picture, target, zoneOfPlan } from './planExamples';
+import { picture, shade, zoneOfPlan } from './planExamples';
 
 const app = application();
 
@@ -38,7 +38,7 @@ const check = (id: number, more: Partial<DrawingCheck> = {}): DrawingCheck => ({
     ...more,
 });
 
-const planned = picture({ waiting: 0, zones: [zoneOfPlan(1, 'float', [target('mid')])] });
+const planned = picture({ waiting: 0, zones: [zoneOfPlan(1, 'float', [shade('mid')])] });
 
 const show = () => render(<CheckPart study={study} picture={planned} />, { wrapper });
 

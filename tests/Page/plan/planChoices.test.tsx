@@ -7,7 +7,7 @@ import { PalettePart } from '../../../resources/ts/places/plan/PalettePart';
 import { SchoolPart } from '../../../resources/ts/places/plan/SchoolPart';
 
 import { study } from '../examples';
-import { pencilOfPlan as pencil, picture, target, zoneOfPlan as zone } from './planExamples';
+import { pencilOfPlan as pencil, picture, shade, zoneOfPlan as zone } from './planExamples';
 import { first, hands, standIn, wrapper } from './planHands';
 
 standIn();
@@ -61,11 +61,11 @@ describe('the palette', () => {
 describe('the way of working', () => {
     it('is chosen for the whole or for one zone, which may follow the whole again', () => {
         const { made, changes } = hands();
-        const own = { ...zone(3, 'rope', [target('mid')]), school: ['darks=never-black'] };
+        const own = { ...zone(3, 'rope', [shade('mid')]), school: ['darks=never-black'] };
         render(
             <SchoolPart
                 picture={picture({
-                    zones: [own, zone(5, 'sea', [target('mid')])],
+                    zones: [own, zone(5, 'sea', [shade('mid')])],
                     settings: { ...picture().settings, school: ['values=light-to-dark'] },
                 })}
                 changes={changes}

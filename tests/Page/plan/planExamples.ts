@@ -1,16 +1,5 @@
-import type { Plan, PlanPencil, PlanRecipe, PlanSequence, PlanTarget, PlanZone, SequencePass } from '../../../resources/ts/api/types';
-import { chartPencil, recipe, spot } from '../examples';
-
-export const planRecipe = (more: Partial<PlanRecipe> = {}): PlanRecipe => ({
-    ...recipe(),
-    reasons: ['Without 735 light beneath it ends a step too light.'],
-    missed: 0.4,
-    sway: 2.1,
-    doubt: 1.8,
-    errorOnPaper: 2.8,
-    errorInHand: 2.2,
-    ...more,
-});
+import type { Plan, PlanPencil, PlanSequence, PlanShade, PlanZone, SequencePass } from '../../../resources/ts/api/types';
+import { chartPencil, outcome, spot } from '../examples';
 
 export const sequencePass = (number: string, marks: SequencePass['marks'], more: Partial<SequencePass> = {}): SequencePass => ({
     finish: null,
@@ -31,28 +20,26 @@ export const sequence = (more: Partial<PlanSequence> = {}): PlanSequence => ({
     label: 'surest on paper',
     words: '704 over all of it lightly; 711 from the middle down, at medium pressure.',
     passes: [sequencePass('704', { light: 'whisper', mid: 'light' }), sequencePass('711', { light: null, mid: 'medium' })],
-    cautions: [],
+    outcomes: { light: outcome(), mid: outcome({ evenness: 'even' }) },
+    warnings: [],
     errorOnPaper: 3.62,
     errorInHand: 2.9,
     missed: 1.1,
     grain: 7.1,
-    evenness: { light: 'grainy', mid: 'even' },
     own: false,
     ...more,
 });
 
-export const target = (role: PlanTarget['role'], more: Partial<PlanTarget> = {}): PlanTarget => ({
+export const shade = (role: PlanShade['role'], more: Partial<PlanShade> = {}): PlanShade => ({
     role,
     name: role,
     seen: spot,
     aim: spot,
-    own: false,
     overruled: {},
-    recipe: planRecipe(),
     ...more,
 });
 
-export const zoneOfPlan = (number: number, name: string, targets: PlanTarget[], more: Partial<PlanZone> = {}): PlanZone => ({
+export const zoneOfPlan = (number: number, name: string, shades: PlanShade[], more: Partial<PlanZone> = {}): PlanZone => ({
     number,
     name,
     area: 0.25,
@@ -61,8 +48,8 @@ export const zoneOfPlan = (number: number, name: string, targets: PlanTarget[], 
     school: null,
     hue: null,
     strokes: null,
-    sequence: targets.some((t) => t.recipe === null) ? null : sequence(),
-    targets,
+    sequence: sequence(),
+    shades,
     ...more,
 });
 
@@ -101,7 +88,7 @@ export const picture = (more: Partial<Plan> = {}): Plan => ({
     version: 0,
     stamp: 0,
     cannot: null,
-    zones: [zoneOfPlan(3, 'rope', [target('light'), target('mid')]), zoneOfPlan(5, 'sea', [target('mid', { recipe: null })])],
+    zones: [zoneOfPlan(3, 'rope', [shade('light'), shade('mid')]), zoneOfPlan(5, 'sea', [shade('mid')], { sequence: null })],
     palette: [pencilOfPlan('668'), pencilOfPlan('735')],
     left: [{ id: 'Slipway/745', line: 'Slipway', number: '745', name: 'Bollard iron', binder: 'oil', assumed: [], lockedOut: false }],
     curve: [
@@ -110,7 +97,7 @@ export const picture = (more: Partial<Plan> = {}): Plan => ({
         { pencils: 24, deltaE00: 0.2 },
     ],
     suffering: [],
-    cautions: [],
+    warnings: [],
     time: 'about 40 minutes',
     tone: 'The darkest 6 % lies below your darkest mix.',
     waiting: 1,

@@ -9,8 +9,8 @@ import { RunBar } from '../../../resources/ts/places/plan/RunBar';
 import { TakeAlong } from '../../../resources/ts/places/plan/TakeAlong';
 
 import { ZonesPart } from '../../../resources/ts/places/plan/ZonesPart';
-import { spot, study } from '../examples';
-import { pencilOfPlan as pencil, picture, planRecipe, sequence, target, zoneOfPlan as zone } from './planExamples';
+import { outcome, spot, study } from '../examples';
+import { pencilOfPlan as pencil, picture, sequence, shade, zoneOfPlan as zone } from './planExamples';
 import { answering, fetched, first, hands, standIn, wrapper } from './planHands';
 
 standIn();
@@ -65,25 +65,25 @@ describe('the one action of the plan', () => {
 
 describe('zones and their sequences', () => {
     it('says of each zone how sure it is and what there is to mind, overruled or not', () => {
-        const cautions = [
+        const warnings = [
             {
                 code: 'bloom',
                 pass: 1,
-                roles: ['mid' as const, 'dark' as const],
+                shades: ['mid', 'dark'],
                 where: 'mid and dark',
                 text: 'Much wax.',
                 remedy: 'Fix it.',
             },
         ];
-        const minded = { sequence: sequence({ cautions }) };
-        const overruled = target('mid', { overruled: { bloom: 'under glass' } });
+        const warned = { sequence: sequence({ warnings }) };
+        const overruled = shade('mid', { overruled: { bloom: 'under glass' } });
         const zones = [
-            zone(3, 'rope', [target('mid'), target('dark')], minded),
-            zone(4, 'mug', [overruled], minded),
-            zone(5, 'sea', [target('mid', { recipe: null })]),
+            zone(3, 'rope', [shade('mid'), shade('dark')], warned),
+            zone(4, 'mug', [overruled], warned),
+            zone(5, 'sea', [shade('mid')], { sequence: null }),
         ];
         const twins = { code: 'twins', zone: 3, role: 'mid', text: 'Alike.', remedy: 'Push.' };
-        render(<ZonesPart study={study} picture={picture({ zones, cautions: [twins] })} pencils={[]} changes={hands().changes} />, {
+        render(<ZonesPart study={study} picture={picture({ zones, warnings: [twins] })} pencils={[]} changes={hands().changes} />, {
             wrapper,
         });
         const list = screen.getByRole('list', { name: 'Zones of the plan' });
@@ -100,7 +100,7 @@ describe('zones and their sequences', () => {
 });
 
 describe('the picture to come', () => {
-    const whole = picture({ waiting: 0, zones: [zone(3, 'rope', [target('mid')])] });
+    const whole = picture({ waiting: 0, zones: [zone(3, 'rope', [shade('mid')])] });
 
     it('is not asked for before all is planned', () => {
         render(<PictureStage study={study} picture={picture()} stamp="s" changes={hands().changes} />, { wrapper });
@@ -158,9 +158,11 @@ describe('the picture to come', () => {
     it('is drawn anew when a stack or a colour changes, and only then', () => {
         const stamp = stampOf(whole);
         expect(stampOf({ ...whole, meanDeltaE00: 9, palette: [] })).toBe(stamp);
-        const other = zone(3, 'rope', [target('mid', { recipe: planRecipe({ stack: 'Slipway/735@0.55' }) })]);
+        const other = zone(3, 'rope', [shade('mid')], {
+            sequence: sequence({ outcomes: { mid: outcome({ stack: 'Slipway/735@0.55' }) } }),
+        });
         expect(stampOf({ ...whole, zones: [other] })).not.toBe(stamp);
-        const moved = zone(3, 'rope', [target('mid', { aim: { ...spot, lab: [70, 0, 0] } })]);
+        const moved = zone(3, 'rope', [shade('mid', { aim: { ...spot, lab: [70, 0, 0] } })]);
         expect(stampOf({ ...whole, zones: [moved] })).not.toBe(stamp);
     });
 });

@@ -1,18 +1,18 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { Plan, PlanTarget } from '../../../resources/ts/api/types';
+import type { Plan, PlanSequence } from '../../../resources/ts/api/types';
 import { PlanPlace } from '../../../resources/ts/places/plan/PlanPlace';
 import { application, wrapper } from '../application';
 import { study } from '../examples';
-import { picture, planRecipe, sequence, target, zoneOfPlan } from './planExamples';
+import { picture, sequence, shade, zoneOfPlan } from './planExamples';
 
 const app = application();
 
 /** One zone of one colour, and all of it planned. */
-const planned = (recipes: PlanTarget['recipe'] = planRecipe(), more: Partial<Plan> = {}): Plan =>
+const planned = (laid: PlanSequence | null = sequence(), more: Partial<Plan> = {}): Plan =>
     picture({
-        zones: [zoneOfPlan(3, 'rope', [target('mid', { recipe: recipes })])],
+        zones: [zoneOfPlan(3, 'rope', [shade('mid')], { sequence: laid })],
         waiting: 0,
         undoWords: 'use at most 6 pencils',
         ...more,
@@ -81,8 +81,8 @@ describe('the plan as a place', () => {
 
     it('tells why a change was refused, and leaves what was there', async () => {
         app.refuses('POST', '/changes', 422, 'Nothing that was tried at hand removes this.');
-        const cautions = [{ code: 'bloom', pass: 1, roles: ['mid' as const], where: 'mid', text: 'Much wax.', remedy: '' }];
-        says(undefined, { zones: [zoneOfPlan(3, 'rope', [target('mid')], { sequence: sequence({ cautions }) })] });
+        const warnings = [{ code: 'bloom', pass: 1, shades: ['mid'], where: 'mid', text: 'Much wax.', remedy: '' }];
+        says(undefined, { zones: [zoneOfPlan(3, 'rope', [shade('mid')], { sequence: sequence({ warnings }) })] });
         show();
         fireEvent.click(await screen.findByRole('button', { name: 'Try its remedy' }));
         expect(await screen.findByText(/Nothing that was tried at hand/)).toBeTruthy();

@@ -3,12 +3,12 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { PictureStage } from '../../../resources/ts/places/plan/PictureStage';
 import { stampOf } from '../../../resources/ts/places/plan/queries';
 import { study } from '../examples';
-import { picture, target, zoneOfPlan as zone } from './planExamples';
+import { picture, shade, zoneOfPlan as zone } from './planExamples';
 import { answering, hands, standIn, wrapper } from './planHands';
 
 standIn();
 
-const whole = picture({ waiting: 0, zones: [zone(3, 'rope', [target('mid')])] });
+const whole = picture({ waiting: 0, zones: [zone(3, 'rope', [shade('mid')])] });
 
 const near = () => screen.queryByRole('img', { name: /^the drawing from near/ });
 
@@ -158,7 +158,7 @@ describe('the picture on its way', () => {
 });
 
 describe('which way strokes run', () => {
-    const strokesOf = (strokes: number | null) => picture({ waiting: 0, zones: [{ ...zone(3, 'rope', [target('mid')]), strokes }] });
+    const strokesOf = (strokes: number | null) => picture({ waiting: 0, zones: [{ ...zone(3, 'rope', [shade('mid')]), strokes }] });
 
     it('is said by one drag, or by a press for what needs no direction, by keys too', () => {
         const { made, changes } = hands();

@@ -16,11 +16,7 @@ export function PasswordPart() {
         setNext('');
         setDone(said);
     };
-    const change = useProved<{ password: string; new: string }>(
-        'PATCH',
-        '/api/account/password',
-        clear('Changed. Whoever was signed in elsewhere no longer is.'),
-    );
+    const change = useProved('PATCH', '/api/account/password', clear('Changed. Whoever was signed in elsewhere no longer is.'));
     const elsewhere = useProved('POST', '/api/account/elsewhere', clear('Done. Only this browser is signed in.'));
     const fault = change.error ?? elsewhere.error;
     const send = (event: SyntheticEvent) => {

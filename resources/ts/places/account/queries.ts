@@ -1,9 +1,14 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { ask } from '../../api/client';
-import type { Account } from '../../api/types';
+import { ask, send } from '../../api/client';
+import type { Known, Sent } from '../../api/described';
 
-export const useAccount = () => useQuery({ queryKey: ['account'], queryFn: ({ signal }) => ask<Account>('/api/account', { signal }) });
+export const useAccount = () => useQuery({ queryKey: ['account'], queryFn: ({ signal }) => ask('/api/account', { signal }) });
+
+type Proved = '/api/account' | '/api/account/password' | '/api/account/elsewhere';
 
 /** What is proved by the password, once more. */
-export const useProved = <T extends { password: string }>(method: 'PATCH' | 'POST' | 'DELETE', path: string, then: () => void) =>
-    useMutation({ mutationFn: (json: T) => ask<undefined>(path, { method, json }), onSuccess: then });
+export const useProved = <const M extends 'PATCH' | 'POST' | 'DELETE', const Path extends Proved>(
+    method: M,
+    path: Path & Known<Path, M>,
+    then: () => void,
+) => useMutation({ mutationFn: (json: Sent<Path, M>) => send<Path, M>(method, path, { json }), onSuccess: then });

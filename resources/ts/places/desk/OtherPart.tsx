@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import styled from 'styled-components';
+import { PRESSURES } from '../../dabs/Pressure';
 import type { Desk, DeskStep, DrawerPencil, NewDeskMark } from '../../api/types';
 import { Button, NativeSelect, WordButton } from '../../ui/controls';
 
@@ -20,8 +21,6 @@ const Part = styled.section`
         display: grid;
     }
 `;
-
-const MARKS = ['whisper', 'light', 'medium', 'firm', 'full'];
 
 interface OtherPartProps {
     step: DeskStep;
@@ -123,7 +122,7 @@ function MarksChoice({ step, marks, onMarks }: MarksChoiceProps) {
                         onChange={(e) => onMarks({ ...marks, [s.role]: e.target.value === '' ? null : e.target.value })}
                     >
                         <option value="">not here</option>
-                        {MARKS.map((m) => (
+                        {PRESSURES.map((m) => (
                             <option key={m}>{m}</option>
                         ))}
                     </NativeSelect>

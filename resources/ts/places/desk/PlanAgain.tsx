@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { ask } from '../../api/client';
+import { ask, send } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import type { PlanProgress } from '../../api/types';
 import { Button } from '../../ui/controls';
@@ -29,19 +29,19 @@ interface PlanAgainProps {
 /** What cannot be laid before it is planned, planned from the desk: how far it is, and what comes of it, without leaving the drawing. */
 export function PlanAgain({ study, words, onFault }: PlanAgainProps) {
     const client = useQueryClient();
-    const base = `/api/studies/${study}/plan/run`;
+    const base = `/api/studies/${study}/plan/run` as const;
     const key = ['desk-planning', study];
     const { data } = useQuery({
         queryKey: key,
-        queryFn: ({ signal }) => ask<PlanProgress>(base, { signal }),
+        queryFn: ({ signal }) => ask(base, { signal }),
         staleTime: 0,
         refetchInterval: (query) => (isUnderWay(query.state.data) ? 500 : false),
     });
     // One zone is mostly planned by the time that the answer comes: both are looked at anew.
     const onSuccess = () =>
         Promise.all([client.invalidateQueries({ queryKey: key }), client.invalidateQueries({ queryKey: ['desk', study] })]);
-    const begin = useMutation({ mutationFn: () => ask(base, { method: 'POST', key: newKey() }), onSuccess, onError: onFault });
-    const cancel = useMutation({ mutationFn: () => ask(base, { method: 'DELETE', key: newKey() }), onSuccess, onError: onFault });
+    const begin = useMutation({ mutationFn: () => send('POST', base, { key: newKey() }), onSuccess, onError: onFault });
+    const cancel = useMutation({ mutationFn: () => send('DELETE', base, { key: newKey() }), onSuccess, onError: onFault });
     const goes = isUnderWay(data);
     const went = useRef(false);
     useEffect(() => {

@@ -78,7 +78,7 @@ export function StepCard({ step, hidden, onHide }: StepCardProps) {
             {step.pieces !== null && <p className="note">{step.pieces}</p>}
             {step.runsOut !== null && <p className="note">{step.runsOut}</p>}
             <ShadeStrip shades={step.shades} />
-            {step.cautions.map((text) => (
+            {step.warnings.map((text) => (
                 <p key={text} className="note">
                     Mind: {text}
                 </p>

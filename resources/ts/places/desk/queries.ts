@@ -1,19 +1,20 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from '../../api/client';
-import type { Desk, DeskFinished, DeskHabitsChange, NewDeskMark } from '../../api/types';
+import type { DeskHabitsChange, NewDeskMark } from '../../api/types';
+import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
 
-const baseOf = (study: number): string => `/api/studies/${study}/desk`;
+const baseOf = (study: number) => `/api/studies/${study}/desk` as const;
 
 /** All that is to come, so that an hour without network loses nothing. */
 export const useDesk = (study: number) =>
-    useQuery({ queryKey: ['desk', study], queryFn: ({ signal }) => ask<Desk>(baseOf(study), { signal }), refetchOnMount: 'always' });
+    useQuery({ queryKey: ['desk', study], queryFn: ({ signal }) => ask(baseOf(study), { signal }), refetchOnMount: 'always' });
 
 /** Only while it is looked at: it changes with every mark. */
 export const useFinished = (study: number, stamp: number, wanted: boolean) =>
     useQuery({
         queryKey: ['desk-finished', study, stamp],
-        queryFn: ({ signal }) => ask<DeskFinished>(`${baseOf(study)}/finished`, { signal }),
+        queryFn: ({ signal }) => ask(`${baseOf(study)}/finished`, { signal }),
         enabled: wanted,
     });
 
@@ -23,12 +24,12 @@ export function useDeskChanges(study: number, onFault: (error: unknown) => void)
     const lane = useLane(`desk-${study}`, onFault);
     const base = baseOf(study);
     const put = ['desk', study];
-    const step = { method: 'POST', history: 'desk', put } as const;
+    const step = { history: 'desk', put } as const;
     return {
         waiting: lane.waiting,
-        mark: sendingOf(lane, 'mark a pass', (json: NewDeskMark) => ({ ...step, path: `${base}/marks`, json })),
-        undo: sendingOf(lane, 'take a mark back', () => ({ ...step, path: `${base}/undo`, of: shownStamp(client, ...put) })),
-        habits: sendingOf(lane, 'work otherwise', (json: DeskHabitsChange) => ({ method: 'PATCH', path: `${base}/habits`, put, json })),
+        mark: sendingOf(lane, 'mark a pass', (json: NewDeskMark) => ({ ...step, ...toSend('POST', `${base}/marks`, json) })),
+        undo: sendingOf(lane, 'take a mark back', () => ({ ...step, ...toSend('POST', `${base}/undo`), of: shownStamp(client, ...put) })),
+        habits: sendingOf(lane, 'work otherwise', (json: DeskHabitsChange) => ({ ...toSend('PATCH', `${base}/habits`, json), put })),
     };
 }
 

@@ -142,7 +142,8 @@ function TrayMap({ order, onFault }: Pick<FilesViewProps, 'order' | 'onFault'>) 
         </label>
     );
     const print = async () => {
-        const address = `/api/drawer/map.pdf?order=${order}&rows=${encodeURIComponent(tray.rows)}&slots=${encodeURIComponent(tray.slots)}`;
+        const address =
+            `/api/drawer/map.pdf?order=${order}&rows=${encodeURIComponent(tray.rows)}&slots=${encodeURIComponent(tray.slots)}` as const;
         try {
             window.open(URL.createObjectURL(await askFile(address)), '_blank', 'noopener');
         } catch (error) {

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { askAnew, putAnswer } from '../../api/answers';
-import { ask, askFile, askWithFile, RequestFailed, sentenceOf } from '../../api/client';
+import { ask, askFile, askWithFile, RequestFailed, send, sentenceOf } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import type { DrawerImport, ImportChoices } from '../../api/types';
 import { PartHead } from '../../ui/Column';
@@ -15,17 +15,17 @@ const isUnderWay = (i: DrawerImport | undefined): boolean => i?.state === 'waiti
 /** What can be done with a file that was looked at. */
 function useImportChanges(id: number | null, put: (answer: DrawerImport) => Promise<void>, refused: (error: unknown) => void) {
     const choose = useMutation({
-        mutationFn: (choices: ImportChoices) => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}`, { method: 'PATCH', json: choices }),
+        mutationFn: (choices: ImportChoices) => send('PATCH', `/api/drawer/imports/${id ?? 0}`, { json: choices }),
         onSuccess: put,
         onError: refused,
     });
     const take = useMutation({
-        mutationFn: () => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}/take`, { method: 'POST' }),
+        mutationFn: () => send('POST', `/api/drawer/imports/${id ?? 0}/take`, {}),
         onSuccess: put,
         onError: refused,
     });
     const cancel = useMutation({
-        mutationFn: () => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}`, { method: 'DELETE' }),
+        mutationFn: () => send('DELETE', `/api/drawer/imports/${id ?? 0}`, {}),
         onSuccess: put,
         onError: refused,
     });
@@ -39,7 +39,7 @@ export function useImport() {
     const key = ['drawer-import', id];
     const current = useQuery({
         queryKey: key,
-        queryFn: ({ signal }) => ask<DrawerImport>(`/api/drawer/imports/${id ?? 0}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/drawer/imports/${id ?? 0}`, { signal }),
         enabled: id !== null,
         refetchInterval: (query) => (isUnderWay(query.state.data) ? 250 : false),
     });
@@ -47,7 +47,7 @@ export function useImport() {
     const refused = (error: unknown) =>
         setProblems(error instanceof RequestFailed ? (error.problem.problems ?? [error.message]) : [sentenceOf(error)]);
     const begin = useMutation({
-        mutationFn: (file: File) => askWithFile<DrawerImport>('/api/drawer/imports', 'file', file, { key: newKey() }),
+        mutationFn: (file: File) => askWithFile('/api/drawer/imports', 'file', file, { key: newKey() }),
         onSuccess: async (begun) => {
             await put(begun);
             setId(begun.id);

@@ -170,7 +170,7 @@ function CoatLadder({ pencil, paper }: { pencil: PencilPortrait; paper: string }
                 {pencil.ladder.map((rung) => (
                     <tr key={rung.pressureWord}>
                         <th scope="row">
-                            <Pressure strokes={rung.pressureStrokes} word={rung.pressureWord} />
+                            <Pressure word={rung.pressureWord} />
                         </th>
                         {rung.coats.map((coat, i) => (
                             <td key={i}>

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
-import type { PencilPortrait, Recipe } from '../../api/types';
+import type { PencilPortrait, Sequence } from '../../api/types';
 import { WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
+import { lookOf, outcomeOf, pressureOf } from '../../dabs/ofSpot';
 import { Pressure } from '../../dabs/Pressure';
 import { useStandIn } from './queries';
 import { Row, Dabs } from '../../ui/layout';
@@ -31,12 +32,12 @@ export function StandInPart({ pencil, paper }: { pencil: PencilPortrait; paper: 
     );
 }
 
-function Mix({ name, strata, recipe }: { name: string; strata: readonly string[]; recipe: Recipe }) {
-    const last = recipe.passes[recipe.passes.length - 1];
+function Mix({ name, strata, recipe }: { name: string; strata: readonly string[]; recipe: Sequence }) {
+    const outcome = outcomeOf(recipe);
     return (
         <div>
             <p>
-                <b>{name}</b>: ΔE00 {recipe.deltaE00.toFixed(1)}, {recipe.closenessWords}
+                <b>{name}</b>: ΔE00 {outcome.deltaE00.toFixed(1)}, {outcome.closenessWords}
             </p>
             <Row>
                 <Dabs $width={44} $height={40}>
@@ -44,14 +45,13 @@ function Mix({ name, strata, recipe }: { name: string; strata: readonly string[]
                         <Dab strata={strata} width={44} height={40} label="the pencil" />
                     </span>
                     <span>
-                        <Dab strata={last?.strata ?? []} width={44} height={40} label="the mix" />
+                        <Dab strata={lookOf(recipe.passes.at(-1))?.strata ?? []} width={44} height={40} label="the mix" />
                     </span>
                 </Dabs>
                 <Passes>
                     {recipe.passes.map((p, i) => (
                         <li key={i}>
-                            <b>{p.pencil?.number ?? p.finish}</b>{' '}
-                            {p.pressureWord !== null && <Pressure strokes={p.pressureStrokes ?? 1} word={p.pressureWord} />}
+                            <b>{p.pencil?.number ?? p.finish}</b> <Pressure word={pressureOf(p) ?? ''} />
                         </li>
                     ))}
                 </Passes>

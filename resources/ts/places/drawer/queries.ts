@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from '../../api/client';
+import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { DrawerLines, DrawerReach, LineTable, MixingChart, PencilPortrait, StandIn, Stock, StockChange, Tray } from '../../api/types';
+import type { Stock, StockChange, Tray } from '../../api/types';
 
 /** How often to look whether more pencils were fitted, milliseconds: laying them anew takes the fitting's time. */
 const FITTED_AGAIN = 4000;
@@ -18,7 +19,7 @@ const shownQuery = (shown: Shown): string =>
 export const useTray = (order: OrderKind, shown: Shown) =>
     useQuery({
         queryKey: ['drawer', 'tray', order, shown],
-        queryFn: ({ signal }) => ask<Tray>(`/api/drawer/tray?order=${order}${shownQuery(shown)}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/drawer/tray?order=${order}${shownQuery(shown)}`, { signal }),
         placeholderData: keepPreviousData,
         refetchInterval: (query) => ((query.state.data?.unfitted ?? 0) > 0 ? FITTED_AGAIN : false),
     });
@@ -27,24 +28,23 @@ export const usePencil = (id: string | null, paper: string) =>
     useQuery({
         queryKey: ['drawer', 'pencil', id, paper],
         queryFn: ({ signal }) =>
-            ask<PencilPortrait>(`/api/drawer/pencil?id=${encodeURIComponent(id ?? '')}&paper=${encodeURIComponent(paper)}`, { signal }),
+            ask(`/api/drawer/pencil?id=${encodeURIComponent(id ?? '')}&paper=${encodeURIComponent(paper)}`, { signal }),
         placeholderData: keepPreviousData,
         enabled: id !== null,
     });
 
-export const useLines = () =>
-    useQuery({ queryKey: ['drawer', 'lines'], queryFn: ({ signal }) => ask<DrawerLines>('/api/drawer/lines', { signal }) });
+export const useLines = () => useQuery({ queryKey: ['drawer', 'lines'], queryFn: ({ signal }) => ask('/api/drawer/lines', { signal }) });
 
 export const useReach = (paper: string) =>
     useQuery({
         queryKey: ['drawer', 'reach', paper],
-        queryFn: ({ signal }) => ask<DrawerReach>(`/api/drawer/reach?paper=${encodeURIComponent(paper)}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/drawer/reach?paper=${encodeURIComponent(paper)}`, { signal }),
     });
 
 export const useLineTable = (from: string | null, to: string | null) =>
     useQuery({
         queryKey: ['drawer', 'equivalents', from, to],
-        queryFn: ({ signal }) => ask<LineTable>(`/api/drawer/equivalents?${lineQuery(from ?? '', to ?? '')}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/drawer/equivalents?${lineQuery(from ?? '', to ?? '')}`, { signal }),
         enabled: from !== null && to !== null,
     });
 
@@ -53,8 +53,7 @@ export const lineQuery = (from: string, to: string): string => `from=${encodeURI
 export const useStandIn = (id: string, paper: string, wanted: boolean) =>
     useQuery({
         queryKey: ['drawer', 'mix', id, paper],
-        queryFn: ({ signal }) =>
-            ask<StandIn>(`/api/drawer/mix?id=${encodeURIComponent(id)}&paper=${encodeURIComponent(paper)}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/drawer/mix?id=${encodeURIComponent(id)}&paper=${encodeURIComponent(paper)}`, { signal }),
         enabled: wanted,
     });
 
@@ -69,7 +68,7 @@ export const chartQuery = (ids: readonly string[], paper: string, beneath: strin
 export const useMixingChart = (ids: readonly string[], paper: string, beneath: string, above: string) =>
     useQuery({
         queryKey: ['drawer', 'chart', ids, paper, beneath, above],
-        queryFn: ({ signal }) => ask<MixingChart>(`/api/drawer/chart?${chartQuery(ids, paper, beneath, above)}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/drawer/chart?${chartQuery(ids, paper, beneath, above)}`, { signal }),
         placeholderData: keepPreviousData,
         enabled: ids.length >= 2,
     });
@@ -80,17 +79,14 @@ export function useStockChanges(onFault: (error: unknown) => void) {
     const lane = useLane('drawer', onFault);
     const step = { history: 'drawer', anew: ['drawer'] } as const;
     return {
-        note: sendingOf(lane, 'note on a pencil', (json: StockChange) => ({ ...step, method: 'PATCH', path: '/api/drawer/pencil', json })),
+        note: sendingOf(lane, 'note on a pencil', (json: StockChange) => ({ ...step, ...toSend('PATCH', '/api/drawer/pencil', json) })),
         range: sendingOf(lane, 'note a run of numbers', (json: { line: string; numbers: string; stock: Stock['state'] }) => ({
             ...step,
-            method: 'POST',
-            path: '/api/drawer/ranges',
-            json,
+            ...toSend('POST', '/api/drawer/ranges', json),
         })),
         undo: sendingOf(lane, 'undo', () => ({
             ...step,
-            method: 'POST',
-            path: '/api/drawer/undo',
+            ...toSend('POST', '/api/drawer/undo'),
             of: shownStamp(client, 'drawer', 'lines'),
         })),
     };

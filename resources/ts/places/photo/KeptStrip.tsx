@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import type { KeptRecipe, KeptRecipes, Study } from '../../api/types';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
+import { lookOf } from '../../dabs/ofSpot';
 import type { useKeptRecipeChanges } from './queries';
 import { WideInput } from '../../ui/layout';
 
@@ -170,10 +171,10 @@ function KeptItem({ entry, isChosen, isRenamed, onChosen, onRenamed }: KeptItemP
                 <span style={{ background: entry.target.hex }} />
                 {entry.recipe !== null && (
                     <Dab
-                        strata={entry.recipe.passes.at(-1)?.strata ?? []}
+                        strata={lookOf(entry.recipe.passes.at(-1))?.strata ?? []}
                         width={94}
                         height={46}
-                        label={entry.recipe.passes.at(-1)?.colourWords ?? ''}
+                        label={lookOf(entry.recipe.passes.at(-1))?.colourWords ?? ''}
                     />
                 )}
             </button>

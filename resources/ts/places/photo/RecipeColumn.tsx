@@ -1,7 +1,8 @@
 import styled from 'styled-components';
-import type { Pass, Recipe } from '../../api/types';
+import type { Sequence, SequencePass } from '../../api/types';
 import { Button } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
+import { lookOf, outcomeOf, pressureOf } from '../../dabs/ofSpot';
 import { Pressure } from '../../dabs/Pressure';
 import { signed } from '../../ui/signed';
 import { within } from '../../ui/within';
@@ -79,16 +80,17 @@ const Facts = styled.div`
 
 interface RecipeColumnProps {
     place: number;
-    recipe: Recipe;
+    recipe: Sequence;
     rows: number;
     paperHex: string;
     waiting: boolean;
-    onChoose: (recipe: Recipe) => void;
+    onChoose: (recipe: Sequence) => void;
 }
 
 /** One recipe: its passes as dabs from the paper up, then what it is good at in words, and the figures. */
 export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose }: RecipeColumnProps) {
     const assumed = [...new Set(recipe.passes.flatMap((p) => p.pencil?.assumed ?? []))];
+    const outcome = outcomeOf(recipe);
     const bare = recipe.passes.length === 0;
     const spare = (rows - recipe.passes.length) * ROW;
     return (
@@ -103,22 +105,22 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
                 <h2>{recipe.label}</h2>
                 {bare && <p>Leave the paper bare: it has this colour already.</p>}
                 <p title="how far off it is likely to be on your paper, ΔE00">
-                    <b>Within about {within(recipe.errorOnPaper)}.</b> {recipe.closenessWords}
+                    <b>Within about {within(recipe.errorOnPaper)}.</b> {outcome.closenessWords}
                 </p>
                 <p title={`L* differs by ${recipe.grain.toFixed(0)} between peaks and hollows`}>
-                    {recipe.steadinessWords} · {recipe.evenness}
+                    {outcome.steadinessWords} · {outcome.evenness}
                 </p>
-                <p title={`${Math.round(recipe.toothUsed * 100)} % of the tooth is filled`}>{recipe.toothWords}</p>
+                <p title={`${Math.round(outcome.toothUsed * 100)} % of the tooth is filled`}>{outcome.toothWords}</p>
                 <p className="figures">
-                    missed {recipe.deltaE00.toFixed(1)} (ΔE00)
+                    missed {outcome.deltaE00.toFixed(1)} (ΔE00)
                     <br />
-                    value {signed(recipe.valueError)} · hand ±{recipe.steadiness.toFixed(1)}
+                    value {signed(outcome.valueError)} · hand ±{outcome.sway.toFixed(1)}
                 </p>
                 {assumed.length > 0 && <p>* assumed: {assumed.join(', ')}</p>}
-                {recipe.cautions.map((c) => (
-                    <details key={c.code}>
-                        <summary>Mind: {c.code}</summary>
-                        {c.text} {c.remedy}
+                {recipe.warnings.map((w) => (
+                    <details key={`${w.code}/${w.pass}`}>
+                        <summary>Mind: {w.code}</summary>
+                        {w.text} {w.remedy}
                     </details>
                 ))}
             </Facts>
@@ -136,10 +138,11 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
     );
 }
 
-function LayerRow({ order, pass }: { order: number; pass: Pass }) {
+function LayerRow({ order, pass }: { order: number; pass: SequencePass }) {
+    const look = lookOf(pass);
     return (
         <Layer>
-            <Dab strata={pass.strata} width={DAB} height={ROW} label={`after pass ${order}: ${pass.colourWords}`} />
+            <Dab strata={look?.strata ?? []} width={DAB} height={ROW} label={`after pass ${order}: ${look?.colourWords ?? ''}`} />
             <div>
                 {pass.pencil === null ? (
                     <strong>{pass.finish}</strong>
@@ -155,7 +158,7 @@ function LayerRow({ order, pass }: { order: number; pass: Pass }) {
                         <span className="name" title={pass.pencil.name}>
                             {pass.pencil.name}
                         </span>
-                        <Pressure strokes={pass.pressureStrokes ?? 0} word={pass.pressureWord ?? ''} />
+                        <Pressure word={pressureOf(pass) ?? ''} />
                     </>
                 )}
             </div>

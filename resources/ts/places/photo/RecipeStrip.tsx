@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
-import type { Recipe, Recipes, Study } from '../../api/types';
+import type { Sequence, Recipes, Study } from '../../api/types';
 import { RecipeColumn } from './RecipeColumn';
 
 /** A strip of the drawing's paper beside the photo, the patch from the photo across its top. */
@@ -37,7 +37,7 @@ interface RecipeStripProps {
     fault: unknown;
     waiting: boolean;
     empty: boolean;
-    onChoose: (recipe: Recipe) => void;
+    onChoose: (recipe: Sequence) => void;
 }
 
 /** Up to four recipes, each a stack read from the paper up; the last dab touches the patch, since the eye judges only touching colours. */

@@ -2,7 +2,8 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 
 import { ask, askWithFile } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
-import type { Comparison, NewKeptRecipe, KeptRecipes, Photo, Recipes, Study, StudyChange, Survey, Values } from '../../api/types';
+import type { NewKeptRecipe, Photo, Study, StudyChange, Survey } from '../../api/types';
+import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
 
 import type { SpotState } from '../../stage/spotState';
@@ -13,7 +14,7 @@ import { placeQuery } from '../../stage/useSpot';
 export const useValues = (study: Study, photo: number, query: string) =>
     useQuery({
         queryKey: ['values', study.id, photo, query],
-        queryFn: ({ signal }) => ask<Values>(`/api/studies/${study.id}/photos/${photo}/values?${query}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/studies/${study.id}/photos/${photo}/values?${query}`, { signal }),
         placeholderData: keepPreviousData,
     });
 
@@ -21,7 +22,7 @@ export const useValues = (study: Study, photo: number, query: string) =>
 export const useComparison = (study: Study, one: number, other: number | null, stamp: number) =>
     useQuery({
         queryKey: ['comparison', study.id, one, other, stamp],
-        queryFn: ({ signal }) => ask<Comparison>(`/api/studies/${study.id}/comparison?one=${other ?? 0}&other=${one}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/studies/${study.id}/comparison?one=${other ?? 0}&other=${one}`, { signal }),
         placeholderData: keepPreviousData,
         enabled: other !== null,
     });
@@ -30,7 +31,7 @@ export const useComparison = (study: Study, one: number, other: number | null, s
 export const useRecipes = (study: Study, spot: SpotState, drawerStamp: string) =>
     useQuery({
         queryKey: ['recipes', study.id, study.photoId, study.paper, drawerStamp, spot.x, spot.y, spot.ring],
-        queryFn: ({ signal }) => ask<Recipes>(`/api/studies/${study.id}/recipes?${placeQuery(spot)}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/studies/${study.id}/recipes?${placeQuery(spot)}`, { signal }),
         placeholderData: keepPreviousData,
         enabled: drawerStamp !== '',
     });
@@ -38,28 +39,25 @@ export const useRecipes = (study: Study, spot: SpotState, drawerStamp: string) =
 export const useKeptRecipes = (study: Study) =>
     useQuery({
         queryKey: ['kept-recipes', study.id],
-        queryFn: ({ signal }) => ask<KeptRecipes>(`/api/studies/${study.id}/kept-recipes`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/studies/${study.id}/kept-recipes`, { signal }),
     });
 
 /** Every change of the plan answers with the whole plan, which takes the place of the one shown. */
 export function useKeptRecipeChanges(study: Study, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const lane = useLane(laneOf(study.id), onFault);
-    const base = `/api/studies/${study.id}/kept-recipes`;
+    const base = `/api/studies/${study.id}/kept-recipes` as const;
     const step = { history: 'kept-recipes', put: ['kept-recipes', study.id] } as const;
     return {
-        add: sendingOf(lane, 'keep a recipe', (json: NewKeptRecipe) => ({ ...step, method: 'POST', path: base, json })),
+        add: sendingOf(lane, 'keep a recipe', (json: NewKeptRecipe) => ({ ...step, ...toSend('POST', base, json) })),
         rename: sendingOf(lane, 'rename a recipe', ({ id, name }: { id: number; name: string }) => ({
             ...step,
-            method: 'PATCH',
-            path: `${base}/${id}`,
-            json: { name },
+            ...toSend('PATCH', `${base}/${id}`, { name }),
         })),
-        remove: sendingOf(lane, 'remove a recipe', (id: number) => ({ ...step, method: 'DELETE', path: `${base}/${id}` })),
+        remove: sendingOf(lane, 'remove a recipe', (id: number) => ({ ...step, ...toSend('DELETE', `${base}/${id}`) })),
         undo: sendingOf(lane, 'undo', () => ({
             ...step,
-            method: 'POST',
-            path: `${base}/undo`,
+            ...toSend('POST', `${base}/undo`),
             of: shownStamp(client, 'kept-recipes', study.id),
         })),
     };
@@ -68,25 +66,21 @@ export function useKeptRecipeChanges(study: Study, onFault: (error: unknown) => 
 /** Changes of a study's photos and of its drawing; each answers with the survey, or asks for it anew. */
 export function usePhotoChanges(study: Study, put: (survey: Survey) => Promise<void>, onFault: (error: unknown) => void) {
     const lane = useLane(laneOf(study.id), onFault);
-    const base = `/api/studies/${study.id}/photos`;
+    const base = `/api/studies/${study.id}/photos` as const;
     const survey = ['survey', study.id];
     return {
         add: useMutation({
-            mutationFn: (photo: File) => askWithFile<Survey>(base, 'photo', photo, { key: newKey() }),
+            mutationFn: (photo: File) => askWithFile(base, 'photo', photo, { key: newKey() }),
             onSuccess: put,
             onError: onFault,
         }),
         change: sendingOf(lane, 'describe a photo', ({ id, ...json }: { id: number; name?: string; roles?: Photo['roles'] }) => ({
-            method: 'PATCH',
-            path: `${base}/${id}`,
-            json,
+            ...toSend('PATCH', `${base}/${id}`, json),
             put: survey,
         })),
-        remove: sendingOf(lane, 'remove a photo', (id: number) => ({ method: 'DELETE', path: `${base}/${id}`, put: survey })),
+        remove: sendingOf(lane, 'remove a photo', (id: number) => ({ ...toSend('DELETE', `${base}/${id}`), put: survey })),
         study: sendingOf(lane, 'change the study', (json: StudyChange) => ({
-            method: 'PATCH',
-            path: `/api/studies/${study.id}`,
-            json,
+            ...toSend('PATCH', `/api/studies/${study.id}`, json),
             anew: STUDY_ANEW,
         })),
     };

@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useReducer, useState } from 'react';
 import { sentenceOf } from '../../api/client';
-import type { Photo, Recipe, Study } from '../../api/types';
+import type { Photo, Sequence, Study } from '../../api/types';
 
 import { lookOfText, lookQuery, lookReducer, lookText, rememberedLook, rememberLook } from '../../stage/look/lookState';
 
 import { COLUMNS, rememberColumn, rememberedColumn } from './HistoryBar';
 
+import { outcomeOf } from '../../dabs/ofSpot';
 import { useComparison, usePhotoChanges, useKeptRecipes, useKeptRecipeChanges, useRecipes, useValues } from './queries';
 
 import { rememberedSpot, rememberSpot, spotReducer } from '../../stage/spotState';
@@ -141,12 +142,15 @@ export function usePhotoPlace(study: Study, onFault: (text: string) => void) {
     // Before the drawer has answered nothing is asked for, and nothing is there: that is waiting, too.
     const none = recipes.data === undefined && recipes.error === null;
     const waiting = recipes.isFetching || settled !== spot || none;
-    const choose = (recipe: Recipe) => {
+    const choose = (recipe: Sequence) => {
         if (waiting || changes.add.isPending) {
             return;
         }
         const called = name.trim() === '' ? (recipes.data?.target.family ?? 'spot') : name.trim();
-        changes.add.mutate({ ...settled, name: called, label: recipe.label, stack: recipe.stack }, { onSuccess: () => setName('') });
+        changes.add.mutate(
+            { ...settled, name: called, label: recipe.label, stack: outcomeOf(recipe).stack },
+            { onSuccess: () => setName('') },
+        );
     };
     return { study, onFault, ...chosen, ...asked, waiting, choose };
 }

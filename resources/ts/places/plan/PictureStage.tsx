@@ -108,10 +108,9 @@ interface PictureStageProps {
 export function PictureStage({ study, picture, stamp, changes }: PictureStageProps) {
     const across = useLine(changes);
     const loupe = useLoupe();
-    const planned = picture.zones.some((z) => z.targets.some((t) => t.recipe !== null));
+    const planned = picture.zones.some((z) => z.sequence !== null);
     // A zone of which nothing is planned has no look yet.
-    const whole =
-        picture.waiting === 0 && picture.zones.every((z) => z.targets.some((t) => t.recipe !== null && !t.role.startsWith('touch')));
+    const whole = picture.waiting === 0 && picture.zones.every((z) => z.sequence !== null);
     const state = useSeeing(picture.steps, useWork(study.id, stamp, whole).data);
     const { look, squint, light } = state.seeing;
     const under = useLight(study.id, light, stamp);

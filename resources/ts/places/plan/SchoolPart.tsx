@@ -93,20 +93,22 @@ function WhatItDoes({ shown }: { shown: PlanZone }) {
             <PartHead>
                 <h2>What it does to “{shown.name}”</h2>
             </PartHead>
-            {shown.targets.map((t) => (
-                <OfRole key={t.role}>
-                    <span>{t.name}</span>
+            {shown.shades.map((s) => (
+                <OfRole key={s.role}>
+                    <span>{s.name}</span>
                     <Dabs $width={48} $height={38}>
-                        {t.recipe?.passes.map((p, i) => (
-                            <span key={i}>
-                                <Dab strata={p.strata} width={48} height={38} label={`after pass ${i + 1}: ${p.colourWords}`} />
+                        {laidIn(shown, s.role).map(({ dab, number }) => (
+                            <span key={number}>
+                                <Dab strata={dab.strata} width={48} height={38} label={`after pass ${number}: ${dab.colourWords}`} />
                             </span>
                         ))}
-                        <span style={{ background: t.aim.hex }} title="aimed at" />
+                        <span style={{ background: s.aim.hex }} title="aimed at" />
                     </Dabs>
-                    {t.recipe === null
+                    {shown.sequence === null
                         ? 'being planned'
-                        : `${t.recipe.passes.map((p) => p.pencil?.number ?? p.finish).join(', ')} (ΔE00 ${t.recipe.deltaE00.toFixed(1)})`}
+                        : `${laidIn(shown, s.role)
+                              .map(({ tool }) => tool)
+                              .join(', ')} (ΔE00 ${(shown.sequence.outcomes[s.role]?.deltaE00 ?? 0).toFixed(1)})`}
                 </OfRole>
             ))}
         </>
@@ -152,3 +154,10 @@ function ForWhat({ picture, zone, of, onZone, onWhole }: ForWhatProps) {
         </PartHead>
     );
 }
+
+/** The passes that go over a shade, with what each leaves there. */
+const laidIn = ({ sequence }: PlanZone, role: string) =>
+    (sequence?.passes ?? []).flatMap((pass, i) => {
+        const dab = pass.dabs[role];
+        return dab === undefined ? [] : [{ dab, number: i + 1, tool: pass.pencil?.number ?? pass.finish ?? '' }];
+    });

@@ -25,7 +25,7 @@ const SHEETS = [
 
 /** What goes to the desk: sheets to print, the palette as files, and versions of the plan with names. */
 export function TakeAlong({ study, picture, changes }: { study: Study; picture: Plan; changes: PlanChanges }) {
-    const base = `/api/studies/${study.id}/plan`;
+    const base = `/api/studies/${study.id}/plan` as const;
     return (
         <Column aria-label="Take along">
             <ToPrint study={study.id} ready={picture.waiting === 0} />

@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import type { Drawer, Plan, PlanZone, Study } from '../../api/types';
 import type { PlanChanges } from './queries';
 import { SequenceEditor } from './sequence/SequenceEditor';
-import { toMind } from './sequence/minded';
+import { countWarnings } from './sequence/warned';
 import { useNumberInAddress } from '../../ui/useInAddress';
 import { within } from '../../ui/within';
 
@@ -77,7 +77,7 @@ export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) 
                 picture={picture}
                 pencils={pencils}
                 changes={changes}
-                basis={`${basisOf(study, picture, pencils)}/${zone.targets.map((t) => t.aim.lab.join()).join()}/${zone.school?.join() ?? ''}`}
+                basis={`${basisOf(study, picture, pencils)}/${zone.shades.map((s) => s.aim.lab.join()).join()}/${zone.school?.join() ?? ''}`}
             />
         </Two>
     );
@@ -91,7 +91,7 @@ function summary(zone: PlanZone, picture: Plan): string {
     if (sequence === null) {
         return 'not planned yet';
     }
-    const mind = toMind(zone, picture);
+    const mind = countWarnings(zone, picture);
     const passes = sequence.passes.length === 1 ? '1 pass' : `${sequence.passes.length} passes`;
     return `${sequence.passes.length === 0 ? 'paper left bare' : passes}, within ${within(sequence.errorOnPaper)}${mind > 0 ? `, ${mind} to mind` : ''}`;
 }

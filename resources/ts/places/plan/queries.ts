@@ -1,17 +1,18 @@
 import { useEffect } from 'react';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { askAnew } from '../../api/answers';
-import { ask, askWithFile } from '../../api/client';
+import { ask, askWithFile, send } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
+import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { Plan, PlanAnswers, PlanChange, PlanLight, PlanProgress, PlanRamp, PlanWork, Study, ValueRuns } from '../../api/types';
+import type { Plan, PlanChange, Study } from '../../api/types';
 import { laneOf } from '../../api/studies';
 
 export type NewPlanChange = Omit<PlanChange, 'key'>;
 
 const isUnderWay = (picture: Plan | undefined): boolean => picture?.run?.state === 'waiting' || picture?.run?.state === 'working';
 
-const baseOf = (study: number): string => `/api/studies/${study}/plan`;
+const baseOf = (study: number) => `/api/studies/${study}/plan` as const;
 
 /** Milliseconds between two looks at how far the planner is. */
 const LOOKS = 400;
@@ -24,7 +25,7 @@ export function usePlan(study: number | null) {
     const client = useQueryClient();
     const plan = useQuery({
         queryKey: ['plan', study],
-        queryFn: ({ signal }) => ask<Plan>(baseOf(study ?? 0), { signal }),
+        queryFn: ({ signal }) => ask(baseOf(study ?? 0), { signal }),
         enabled: study !== null,
         // What was changed in the photo or the drawer meanwhile counts at once.
         refetchOnMount: 'always',
@@ -33,7 +34,7 @@ export function usePlan(study: number | null) {
     const goes = isUnderWay(data);
     const progress = useQuery({
         queryKey: ['plan-progress', study],
-        queryFn: ({ signal }) => ask<PlanProgress>(`${baseOf(study ?? 0)}/run`, { signal }),
+        queryFn: ({ signal }) => ask(`${baseOf(study ?? 0)}/run`, { signal }),
         enabled: goes,
         staleTime: 0,
         refetchInterval: LOOKS,
@@ -58,7 +59,7 @@ export function usePencilsAhead(study: number, plan: Plan | undefined) {
     const wanted = plan !== undefined && plan.cannot === null && plan.waiting > 0 && !isUnderWay(plan);
     useEffect(() => {
         if (wanted) {
-            ask(`${baseOf(study)}/pencils`, { method: 'POST' }).catch(() => undefined);
+            send('POST', `${baseOf(study)}/pencils`).catch(() => undefined);
         }
     }, [study, wanted]);
 }
@@ -70,17 +71,16 @@ export function usePlanChanges(study: number, onFault: (error: unknown) => void)
     const base = baseOf(study);
     const put = ['plan', study];
     // Undo takes back what was changed a moment before, even where that waits still.
-    const step = { method: 'POST', history: 'plan', put } as const;
+    const step = { history: 'plan', put } as const;
     return {
-        change: sendingOf(lane, 'change the plan', (json: NewPlanChange) => ({ ...step, path: `${base}/changes`, json })),
-        run: sendingOf(lane, 'plan the picture', () => ({ method: 'POST', path: `${base}/run`, put })),
-        cancel: sendingOf(lane, 'stop planning', () => ({ method: 'DELETE', path: `${base}/run`, put })),
-        undo: sendingOf(lane, 'undo', () => ({ ...step, path: `${base}/undo`, of: shownStamp(client, ...put) })),
-        redo: sendingOf(lane, 'redo', () => ({ ...step, path: `${base}/redo`, of: shownStamp(client, ...put) })),
+        change: sendingOf(lane, 'change the plan', (json: NewPlanChange) => ({ ...step, ...toSend('POST', `${base}/changes`, json) })),
+        run: sendingOf(lane, 'plan the picture', () => ({ ...toSend('POST', `${base}/run`), put })),
+        cancel: sendingOf(lane, 'stop planning', () => ({ ...toSend('DELETE', `${base}/run`), put })),
+        undo: sendingOf(lane, 'undo', () => ({ ...step, ...toSend('POST', `${base}/undo`), of: shownStamp(client, ...put) })),
+        redo: sendingOf(lane, 'redo', () => ({ ...step, ...toSend('POST', `${base}/redo`), of: shownStamp(client, ...put) })),
         version: sendingOf(lane, 'name or go to a version', (json: { name: string } | { number: number }) => ({
             ...step,
-            path: `${base}/version`,
-            json,
+            ...toSend('POST', `${base}/version`, json),
         })),
     };
 }
@@ -90,7 +90,7 @@ export type PlanChanges = ReturnType<typeof usePlanChanges>;
 export const useAnswers = (study: number, zone: number, stamp: string, wanted: boolean) =>
     useQuery({
         queryKey: ['plan-answers', study, zone, stamp],
-        queryFn: ({ signal }) => ask<PlanAnswers>(`${baseOf(study)}/answers?zone=${zone}`, { signal }),
+        queryFn: ({ signal }) => ask(`${baseOf(study)}/answers?zone=${zone}`, { signal }),
         enabled: wanted,
     });
 
@@ -102,7 +102,7 @@ export const useRamp = (study: number, line: Line | null, stamp: string) =>
         queryKey: ['plan-ramp', study, line, stamp],
         queryFn: ({ signal }) => {
             const [x1, y1, x2, y2] = line ?? [0, 0, 0, 0];
-            return ask<PlanRamp>(`${baseOf(study)}/ramp?x1=${x1}&y1=${y1}&x2=${x2}&y2=${y2}`, { signal });
+            return ask(`${baseOf(study)}/ramp?x1=${x1}&y1=${y1}&x2=${x2}&y2=${y2}`, { signal });
         },
         enabled: line !== null,
         placeholderData: keepPreviousData,
@@ -112,7 +112,7 @@ export const useRamp = (study: number, line: Line | null, stamp: string) =>
 export function useBringIn(onDone: (study: Study) => void, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     return useMutation({
-        mutationFn: (file: File) => askWithFile<Study>('/api/studies/bundle', 'file', file, { key: newKey() }),
+        mutationFn: (file: File) => askWithFile('/api/studies/bundle', 'file', file, { key: newKey() }),
         onSuccess: async (study) => {
             await askAnew(client, 'studies', 'drawer');
             onDone(study);
@@ -125,7 +125,7 @@ export function useBringIn(onDone: (study: Study) => void, onFault: (error: unkn
 export const useValueRuns = (study: number, stamp: string, wanted: boolean) =>
     useQuery({
         queryKey: ['plan-values', study, stamp],
-        queryFn: ({ signal }) => ask<ValueRuns>(`${baseOf(study)}/values`, { signal }),
+        queryFn: ({ signal }) => ask(`${baseOf(study)}/values`, { signal }),
         enabled: wanted,
         placeholderData: keepPreviousData,
     });
@@ -136,7 +136,8 @@ export const stampOf = (picture: Plan): string =>
         picture.zones
             .map(
                 (z) =>
-                    `${z.strokes ?? ''}` + z.targets.map((t) => `${z.number}${t.role}${t.recipe?.stack ?? ''}${t.aim.lab.join()}`).join(),
+                    `${z.strokes ?? ''}` +
+                    z.shades.map((s) => `${z.number}${s.role}${z.sequence?.outcomes[s.role]?.stack ?? ''}${s.aim.lab.join()}`).join(),
             )
             .join(';'),
     );
@@ -188,7 +189,7 @@ export const loupeOf = (drawn: Drawn, x: number, y: number): string =>
 export const useWork = (study: number, stamp: string, wanted: boolean) =>
     useQuery({
         queryKey: ['plan-work', study, stamp],
-        queryFn: ({ signal }) => ask<PlanWork>(`${baseOf(study)}/work`, { signal }),
+        queryFn: ({ signal }) => ask(`${baseOf(study)}/work`, { signal }),
         enabled: wanted,
         // Sessions and the way of working are set at the desk.
         refetchOnMount: 'always',
@@ -198,6 +199,6 @@ export const useWork = (study: number, stamp: string, wanted: boolean) =>
 export const useLight = (study: number, light: Light, stamp: string) =>
     useQuery({
         queryKey: ['plan-light', study, light, stamp],
-        queryFn: ({ signal }) => ask<PlanLight>(`${baseOf(study)}/light?light=${light}`, { signal }),
+        queryFn: ({ signal }) => ask(`${baseOf(study)}/light?light=${light}`, { signal }),
         enabled: light !== 'D65',
     });

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, sentenceOf } from '../../api/client';
+import { send, sentenceOf } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import type { SharedPlan } from '../../api/types';
 import { Button, WordChoice } from '../../ui/controls';
@@ -18,8 +18,7 @@ export function SayPart({ plan, base, onSaid }: SayPartProps) {
     const [photo, setPhoto] = useState(String(plan.said.photo ?? followed?.id ?? ''));
     const [note, setNote] = useState(plan.said.note);
     const say = useMutation({
-        mutationFn: () =>
-            ask(`${base}/note`, { method: 'POST', json: { photo: photo === '' ? null : Number(photo), note }, key: newKey() }),
+        mutationFn: () => send('POST', `${base}/note`, { json: { photo: photo === '' ? null : Number(photo), note }, key: newKey() }),
         onSuccess: onSaid,
     });
     return (

@@ -2,7 +2,6 @@ import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { ask, RequestFailed, sentenceOf } from '../../api/client';
-import type { SharedPlan } from '../../api/types';
 import { Page } from '../../ui/layout';
 import { SayPart } from './SayPart';
 import { SharedZones } from './SharedZones';
@@ -37,8 +36,8 @@ const Pictures = styled.div`
 /** What whoever has the link of a plan sees: its photos, what it will look like, and how it is laid. Nothing here changes it. */
 export function SharedPlace() {
     const { token = '' } = useParams();
-    const base = `/api/shared/${token}`;
-    const shared = useQuery({ queryKey: ['shared', token], queryFn: ({ signal }) => ask<SharedPlan>(base, { signal }), retry: false });
+    const base = `/api/shared/${token}` as const;
+    const shared = useQuery({ queryKey: ['shared', token], queryFn: ({ signal }) => ask(base, { signal }), retry: false });
     if (shared.data === undefined) {
         const isGone = shared.error instanceof RequestFailed && shared.error.status === 404;
         return (

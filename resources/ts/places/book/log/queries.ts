@@ -1,7 +1,6 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ask, sentenceOf } from '../../../api/client';
+import { ask, send, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
-import type { Log, PencilSupply } from '../../../api/types';
 
 const LOG = ['book', 'log'];
 
@@ -9,7 +8,7 @@ const LOG = ['book', 'log'];
 export const useLog = () =>
     useInfiniteQuery({
         queryKey: LOG,
-        queryFn: ({ signal, pageParam }) => ask<Log>(`/api/book/log?skip=${pageParam}`, { signal }),
+        queryFn: ({ signal, pageParam }) => ask('/api/book/log', { query: { skip: pageParam }, signal }),
         initialPageParam: 0,
         getNextPageParam: (last, all) => (last.more === 0 ? undefined : all.reduce((n, page) => n + page.sessions.length, 0)),
         refetchOnMount: 'always',
@@ -18,7 +17,7 @@ export const useLog = () =>
 export const useSupply = (study: number) =>
     useQuery({
         queryKey: ['book', 'supply', study],
-        queryFn: ({ signal }) => ask<PencilSupply>(`/api/studies/${study}/supply`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/studies/${study}/supply`, { signal }),
         refetchOnMount: 'always',
     });
 
@@ -28,14 +27,13 @@ export function useBookNotes(onFault: (text: string) => void) {
     const onError = (error: unknown) => onFault(sentenceOf(error));
     return {
         note: useMutation({
-            mutationFn: (json: { session: number; note: string }) => ask<Log>('/api/book/log', { method: 'PATCH', json, key: newKey() }),
+            mutationFn: (json: { session: number; note: string }) => send('PATCH', '/api/book/log', { json, key: newKey() }),
             onSuccess: again,
             onError,
         }),
         /** In the drawer: that a pencil runs low, with what is left of it where that is known. */
         low: useMutation({
-            mutationFn: (id: string) =>
-                ask(`/api/drawer/pencil?id=${encodeURIComponent(id)}`, { method: 'PATCH', json: { stock: 'low' }, key: newKey() }),
+            mutationFn: (id: string) => send('PATCH', '/api/drawer/pencil', { json: { id, stock: 'low' }, key: newKey() }),
             onSuccess: async () => {
                 await client.invalidateQueries({ queryKey: ['drawer'] });
                 await again();

@@ -62,9 +62,9 @@ export function LaidPart({ recipe, paper }: { recipe: BookRecipe; paper: string 
             <p>
                 On {paper}, within about {Math.round(sequence.errorOnPaper)} on your paper.
             </p>
-            {sequence.cautions.map((c) => (
-                <p key={`${c.code}/${c.pass}`}>
-                    {c.text} {c.remedy}
+            {sequence.warnings.map((w) => (
+                <p key={`${w.code}/${w.pass}`}>
+                    {w.text} {w.remedy}
                 </p>
             ))}
         </Part>

@@ -2,9 +2,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { putAnswer } from '../../../api/answers';
-import { ask, askWithFile, sentenceOf } from '../../../api/client';
+import { ask, askWithFile, send, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
-import type { AccountImport, LatestAccountImport } from '../../../api/types';
+import type { AccountImport } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
 import { Button, WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
@@ -17,16 +17,16 @@ function useAccountImport() {
     const client = useQueryClient();
     const latest = useQuery({
         queryKey: LATEST,
-        queryFn: ({ signal }) => ask<LatestAccountImport>('/api/book/account', { signal }),
+        queryFn: ({ signal }) => ask('/api/book/account', { signal }),
         refetchInterval: (query) => (isUnderWay(query.state.data?.import) ? 500 : false),
     });
     const data = latest.data?.import;
     const begin = useMutation({
-        mutationFn: (file: File) => askWithFile<AccountImport>('/api/book/account', 'file', file, { key: newKey() }),
+        mutationFn: (file: File) => askWithFile('/api/book/account', 'file', file, { key: newKey() }),
         onSuccess: (begun) => putAnswer(client, LATEST, { import: begun }),
     });
     const cancel = useMutation({
-        mutationFn: (id: number) => ask<AccountImport>(`/api/book/account/imports/${id}`, { method: 'DELETE' }),
+        mutationFn: (id: number) => send('DELETE', `/api/book/account/imports/${id}`, {}),
         onSuccess: (cancelled) => putAnswer(client, LATEST, { import: cancelled }),
     });
     const wasUnderWay = useRef(false);

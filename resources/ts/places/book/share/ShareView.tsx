@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { ask, sentenceOf } from '../../../api/client';
+import { ask, send, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { SharedLink, Study } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
@@ -16,14 +16,14 @@ interface ShareViewProps {
 export function ShareView({ study, onFault }: ShareViewProps) {
     const client = useQueryClient();
     const key = ['book', 'share', study.id];
-    const path = `/api/studies/${study.id}/share`;
-    const shared = useQuery({ queryKey: key, queryFn: ({ signal }) => ask<SharedLink>(path, { signal }), refetchOnMount: 'always' });
+    const path = `/api/studies/${study.id}/share` as const;
+    const shared = useQuery({ queryKey: key, queryFn: ({ signal }) => ask(path, { signal }), refetchOnMount: 'always' });
     const put = {
         onSuccess: (answer: SharedLink) => client.setQueryData(key, answer),
         onError: (error: unknown) => onFault(sentenceOf(error)),
     };
-    const share = useMutation({ mutationFn: () => ask<SharedLink>(path, { method: 'POST', json: {}, key: newKey() }), ...put });
-    const withdraw = useMutation({ mutationFn: () => ask<SharedLink>(path, { method: 'DELETE', json: {}, key: newKey() }), ...put });
+    const share = useMutation({ mutationFn: () => send('POST', path, { key: newKey() }), ...put });
+    const withdraw = useMutation({ mutationFn: () => send('DELETE', path, { key: newKey() }), ...put });
     const link = shared.data?.link ?? null;
     return (
         <Column aria-label="Show the plan">

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, askInTurn, askWithFile, faultOf } from '../../../api/client';
+import { ask, askInTurn, askWithFile, faultOf, send } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Hand, StripsRead, StripsSaid } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -39,7 +39,7 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
     const key = ['hand', on];
     const hand = useQuery({
         queryKey: key,
-        queryFn: ({ signal }) => ask<Hand>(`/api/hand?${on}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/hand?${on}`, { signal }),
         placeholderData: keepPreviousData,
     });
     const { begin, takeBack } = useTakenBack();
@@ -52,22 +52,22 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
         void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'hand' });
     };
     const learn = useMutation({
-        mutationFn: (strips: StripsSaid['strips']) => ask<Hand>(`/api/hand?${on}`, { method: 'POST', json: { strips }, key: newKey() }),
+        mutationFn: (strips: StripsSaid['strips']) => send('POST', `/api/hand?${on}`, { json: { strips }, key: newKey() }),
         onSuccess: put,
         onError,
     });
     const use = useMutation({
-        mutationFn: (number: number) => ask<Hand>(`/api/hand?${on}`, { method: 'PATCH', json: { number }, key: newKey() }),
+        mutationFn: (number: number) => send('PATCH', `/api/hand?${on}`, { json: { number }, key: newKey() }),
         onSuccess: put,
         onError,
     });
     const reading = { onSuccess: () => setFault(null), onError };
     const photograph = useMutation({
-        mutationFn: (file: File) => askWithFile<StripsRead>(`/api/hand/photo?${on}`, 'photo', file, begin()),
+        mutationFn: (file: File) => askWithFile(`/api/hand/photo?${on}`, 'photo', file, begin()),
         ...reading,
     });
     const makeUp = useMutation({
-        mutationFn: () => askInTurn<StripsRead>(`/api/hand/made-up?${on}`, begin()),
+        mutationFn: () => askInTurn(`/api/hand/made-up?${on}`, begin()),
         ...reading,
     });
     return { on, hand, learn, use, photograph, makeUp, takeBack, fault };

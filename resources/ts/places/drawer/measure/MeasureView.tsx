@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { putAnswer } from '../../../api/answers';
-import { ask, askFile, askInTurn, askWithFile, faultOf, sentenceOf } from '../../../api/client';
+import { ask, askFile, askInTurn, askWithFile, faultOf, send, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Sheet, SheetBox, Sheets, TrayPencil } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -24,7 +24,7 @@ function useSheets() {
     const client = useQueryClient();
     const [made, setMade] = useState<string | null>(null);
     const [fault, setFault] = useState<string | null>(null);
-    const sheets = useQuery({ queryKey: KEY, queryFn: ({ signal }) => ask<Sheets>('/api/drawer/sheets', { signal }) });
+    const sheets = useQuery({ queryKey: KEY, queryFn: ({ signal }) => ask('/api/drawer/sheets', { signal }) });
     const put = async (sheet: Sheet) => {
         const others = (client.getQueryData<Sheets>(KEY)?.sheets ?? []).filter((s) => s.id !== sheet.id);
         await putAnswer(client, KEY, {
@@ -40,28 +40,27 @@ function useSheets() {
     const onError = (error: unknown) => setFault(faultOf(error));
     const changing = { onSuccess: put, onError };
     const begin = useMutation({
-        mutationFn: (json: NewSheet) => ask<Sheet>('/api/drawer/sheets', { method: 'POST', json, key: newKey() }),
+        mutationFn: (json: NewSheet) => send('POST', '/api/drawer/sheets', { json, key: newKey() }),
         ...changing,
     });
     const ownPage = useMutation({
         mutationFn: ({ file, fields }: { file: File; fields: Readonly<Record<string, string>> }) =>
-            askWithFile<Sheet>('/api/drawer/swatches', 'photo', file, asked(), fields),
+            askWithFile('/api/drawer/swatches', 'photo', file, asked(), fields),
         ...changing,
         onMutate: () => setMade(null),
     });
     const photograph = useMutation({
-        mutationFn: ({ id, file }: { id: number; file: File }) =>
-            askWithFile<Sheet>(`/api/drawer/sheets/${id}/photo`, 'photo', file, asked()),
+        mutationFn: ({ id, file }: { id: number; file: File }) => askWithFile(`/api/drawer/sheets/${id}/photo`, 'photo', file, asked()),
         ...changing,
         onMutate: () => setMade(null),
     });
     const makeUp = useMutation({
-        mutationFn: (id: number) => askInTurn<Sheet>(`/api/drawer/sheets/${id}/made-up`, asked()),
+        mutationFn: (id: number) => askInTurn(`/api/drawer/sheets/${id}/made-up`, asked()),
         ...changing,
     });
     const correct = useMutation({
         mutationFn: ({ id, ...json }: { id: number; pencil: string; kind: SheetBox['kind']; hex: string | null }) =>
-            ask<Sheet>(`/api/drawer/sheets/${id}`, { method: 'PATCH', json }),
+            send('PATCH', `/api/drawer/sheets/${id}`, { json }),
         ...changing,
     });
     return { sheets, begin, ownPage, photograph, makeUp, takeBack, correct, made, fault, setFault };

@@ -11,7 +11,7 @@ const DRAFT = 'measure-draft';
 export interface NewSheet {
     pencils: string;
     line: string;
-    size: string;
+    size: 'a4' | 'a5' | 'letter';
     paper: string;
 }
 
@@ -26,7 +26,7 @@ interface SheetFormProps {
 export function SheetForm({ known, papers, isPending, onMake }: SheetFormProps) {
     const [pencils, setPencils] = useState(() => localStorage.getItem(DRAFT) ?? '');
     const [line, setLine] = useState('');
-    const [size, setSize] = useState('a4');
+    const [size, setSize] = useState<NewSheet['size']>('a4');
     const [paper, setPaper] = useState('white medium');
     const write = (text: string) => {
         localStorage.setItem(DRAFT, text);
@@ -63,7 +63,7 @@ export function SheetForm({ known, papers, isPending, onMake }: SheetFormProps) 
                 </label>
                 <label>
                     on{' '}
-                    <NativeSelect value={size} onChange={(e) => setSize(e.target.value)}>
+                    <NativeSelect value={size} onChange={(e) => setSize(e.target.value as NewSheet['size'])}>
                         <option value="a4">A4</option>
                         <option value="a5">A5</option>
                         <option value="letter">Letter</option>

@@ -3,6 +3,7 @@ import { useCallback } from 'react';
 import { putAnswer } from '../../../api/answers';
 import { ask } from '../../../api/client';
 
+import { toSend } from '../../../api/lane';
 import { shownStamp, useLane } from '../../../api/useOutbox';
 import type { Study, Survey, NewChange } from '../../../api/types';
 import { laneOf } from '../../../api/studies';
@@ -29,29 +30,28 @@ const READINGS = ['spot', 'recipes', 'values', 'comparison'];
 /** A study's survey, and its changes. A change that is refused is dropped, and said. */
 export function useSurvey(study: Study, onFault: (error: unknown) => void): SurveyHandle {
     const client = useQueryClient();
-    const base = `/api/studies/${study.id}/survey`;
-    const query = useQuery({ queryKey: ['survey', study.id], queryFn: ({ signal }) => ask<Survey>(base, { signal }) });
+    const base = `/api/studies/${study.id}/survey` as const;
+    const query = useQuery({ queryKey: ['survey', study.id], queryFn: ({ signal }) => ask(base, { signal }) });
     const lane = useLane(laneOf(study.id), onFault);
     const put = useCallback((survey: Survey) => putAnswer(client, ['survey', study.id], survey), [client, study.id]);
 
-    const common = { method: 'POST', history: 'survey', put: ['survey', study.id] } as const;
+    const common = { history: 'survey', put: ['survey', study.id] } as const;
     const edit = (change: NewChange): NewEdit => ({
         ...common,
         words: inWords(change.kind),
-        path: `${base}/changes`,
-        json: change,
+        ...toSend('POST', `${base}/changes`, change),
         anew: change.kind === 'balance' || change.kind === 'unbalance' ? READINGS : undefined,
     });
-    const move = (to: 'undo' | 'redo') =>
-        lane.add({ ...common, words: to, path: `${base}/${to}`, of: shownStamp(client, 'survey', study.id), anew: READINGS });
+    const move = (words: string, where: ReturnType<typeof toSend>) =>
+        lane.add({ ...common, words, ...where, of: shownStamp(client, 'survey', study.id), anew: READINGS });
 
     return {
         survey: query.data,
         fault: query.error,
         waiting: lane.waiting.length,
         change: (change) => lane.add(edit(change)),
-        undo: () => move('undo'),
-        redo: () => move('redo'),
+        undo: () => move('undo', toSend('POST', `${base}/undo`)),
+        redo: () => move('redo', toSend('POST', `${base}/redo`)),
         put,
     };
 }

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putAnswer } from '../../../api/answers';
-import { ask, askInTurn, askWithFile, faultOf } from '../../../api/client';
+import { ask, askInTurn, askWithFile, faultOf, send } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { DrawingCheck, DrawingChecks } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -22,10 +22,10 @@ export interface Photographed extends SoFar {
 export function useChecks(study: number) {
     const client = useQueryClient();
     const key = ['checks', study];
-    const base = `/api/studies/${study}/plan/checks`;
+    const base = `/api/studies/${study}/plan/checks` as const;
     const [fault, setFault] = useState<string | null>(null);
     const [inHand, setInHand] = useState<File | null>(null);
-    const checks = useQuery({ queryKey: key, queryFn: ({ signal }) => ask<DrawingChecks>(base, { signal }) });
+    const checks = useQuery({ queryKey: key, queryFn: ({ signal }) => ask(base, { signal }) });
     const put = async (check: DrawingCheck) => {
         setFault(null);
         setInHand(null);
@@ -35,7 +35,7 @@ export function useChecks(study: number) {
     const onError = (error: unknown) => setFault(faultOf(error));
     const photograph = useMutation({
         mutationFn: ({ file, passes, zones, corners }: Photographed) =>
-            askWithFile<DrawingCheck>(base, 'photo', file, begin(), {
+            askWithFile(base, 'photo', file, begin(), {
                 passes: String(passes),
                 ...(zones === '' ? {} : { zones }),
                 ...(corners === null ? {} : { corners: inShares(corners) }),
@@ -46,13 +46,13 @@ export function useChecks(study: number) {
     });
     const makeUp = useMutation({
         mutationFn: ({ passes, zones }: SoFar) =>
-            askInTurn<DrawingCheck>(`${base}/made-up`, { json: zones === '' ? { passes } : { passes, zones }, ...begin() }),
+            askInTurn(`${base}/made-up`, { json: zones === '' ? { passes } : { passes, zones }, ...begin() }),
         onMutate: () => setInHand(null),
         onSuccess: put,
         onError,
     });
     const remove = useMutation({
-        mutationFn: (id: number) => ask<DrawingChecks>(`${base}/${id}`, { method: 'DELETE', key: newKey() }),
+        mutationFn: (id: number) => send('DELETE', `${base}/${id}`, { key: newKey() }),
         onSuccess: (left) => putAnswer(client, key, left),
         onError,
     });

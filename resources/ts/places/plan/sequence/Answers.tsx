@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import type { PlanAnswers, PlanTarget, PlanZone, Sequence } from '../../../api/types';
+import type { PlanAnswers, PlanShade, PlanZone, Sequence } from '../../../api/types';
 import { Dab } from '../../../dabs/Dab';
 import { WordButton } from '../../../ui/controls';
 import { within } from '../../../ui/within';
@@ -53,7 +53,7 @@ export function Answers({ zone, answers, onTake }: AnswersProps) {
                         <b>{a.label}</b>, within about {within(a.errorOnPaper)}
                     </p>
                     <Ends>
-                        {zone.targets.map((t) => (
+                        {zone.shades.map((t) => (
                             <End key={t.role} answer={a} target={t} />
                         ))}
                     </Ends>
@@ -72,7 +72,7 @@ export function Answers({ zone, answers, onTake }: AnswersProps) {
     );
 }
 
-function End({ answer, target }: { answer: Sequence; target: PlanTarget }) {
+function End({ answer, target }: { answer: Sequence; target: PlanShade }) {
     const last = answer.passes
         .map((p) => p.dabs[target.role])
         .filter((d) => d !== undefined)

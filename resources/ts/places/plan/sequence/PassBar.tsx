@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import type { Drawer, Plan, PlanTarget, PlanZone, SequencePass } from '../../../api/types';
+import type { Drawer, Plan, PlanShade, PlanZone, SequencePass } from '../../../api/types';
 import { WordButton, WordChoice } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
 import type { PlanChanges } from '../queries';
@@ -19,7 +19,7 @@ interface PassBarProps {
     pass: SequencePass;
     passes: readonly Pass[];
     at: number;
-    role: PlanTarget['role'];
+    role: PlanShade['role'];
     pencils: Drawer['pencils'];
     changes: PlanChanges;
     keep: (passes: readonly Pass[], at?: number) => void;
@@ -27,7 +27,7 @@ interface PassBarProps {
 
 /** What can be done to the chosen pass: its mark in one shade, its whole run, its pencil, its place. */
 export function PassBar({ zone, picture, pass, passes, at, role, pencils, changes, keep }: PassBarProps) {
-    const name = zone.targets.find((t) => t.role === role)?.name ?? role;
+    const name = zone.shades.find((s) => s.role === role)?.name ?? role;
     const regrade = (how: 'firmer' | 'lighter' | 'steeper' | 'flatter') =>
         changes.change.mutate({ kind: 'regrade', zone: zone.number, pass: at, how });
     const options = [LEFT_OUT, ...picture.marks.map((m) => m.mark)].map((m) => ({ value: m, label: m }));

@@ -3,7 +3,7 @@ import { useDrag } from 'react-aria/useDrag';
 import { useDrop } from 'react-aria/useDrop';
 import { useButton } from 'react-aria/useButton';
 import styled from 'styled-components';
-import type { Plan, PlanTarget, PlanZone, SequencePass } from '../../../api/types';
+import type { Plan, PlanShade, PlanZone, SequencePass } from '../../../api/types';
 import { Dab } from '../../../dabs/Dab';
 import type { Chosen } from './sequence';
 
@@ -134,7 +134,7 @@ export function PassRow({ zone, pass, marks, at, chosen, onChosen, lifted, onLif
                     </button>
                 </span>
             </th>
-            {zone.targets.map((t) => (
+            {zone.shades.map((t) => (
                 <td key={t.role}>
                     <Shade
                         pass={pass}
@@ -152,7 +152,7 @@ export function PassRow({ zone, pass, marks, at, chosen, onChosen, lifted, onLif
 
 interface ShadeProps {
     pass: SequencePass;
-    target: PlanTarget;
+    target: PlanShade;
     marks: Plan['marks'];
     at: number;
     pressed: boolean;

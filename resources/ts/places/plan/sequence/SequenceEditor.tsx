@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Drawer, Plan, PlanSequence, PlanTarget, PlanZone, Study } from '../../../api/types';
+import type { Drawer, Plan, PlanSequence, PlanShade, PlanZone, Study } from '../../../api/types';
 import { WordButton } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
 import { within } from '../../../ui/within';
 import { Answers } from './Answers';
-import { Caution } from './Caution';
+import { WarningLine } from './WarningLine';
 import { PassBar } from './PassBar';
 import { useAnswers, type PlanChanges } from '../queries';
-import { mindedApart } from './minded';
+import { warnedIn } from './warned';
 import { choiceOfPencil, drafted, movedPass, passesOf, withMore, type Chosen, type Pass } from './sequence';
 import { SequenceTable } from './SequenceTable';
 import { ToolBox } from './ToolBox';
@@ -46,7 +46,7 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
     }
     const { passes, shown, chosen, keep } = work;
     const pass = shown[chosen.at];
-    const roles = zone.targets.map((t) => t.role);
+    const roles = zone.shades.map((s) => s.role);
     return (
         <Block aria-label={`Sequence of ${zone.name}`} data-testid="sequence">
             <HowSure sequence={sequence} />
@@ -77,8 +77,8 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
                 </WordButton>
             </Row>
             {compared && <Answers zone={zone} answers={answers.data} onTake={(taken) => keep(passesOf(taken), 0)} />}
-            {zone.targets.map((t) => (
-                <Mind key={t.role} zone={zone} target={t} picture={picture} changes={changes} />
+            {zone.shades.map((s) => (
+                <Warnings key={s.role} zone={zone} shade={s} picture={picture} changes={changes} />
             ))}
         </Block>
     );
@@ -86,7 +86,7 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
 
 /** Which pass and shade is chosen, and the passes as they are worked on: faster than the application answers, each change on the one before. */
 function useSequence(zone: PlanZone, sequence: PlanSequence | null, pencils: Drawer['pencils'], { change }: PlanChanges) {
-    const [chosen, setChosen] = useState<Chosen>({ at: 0, role: zone.targets[0]?.role ?? 'mid' });
+    const [chosen, setChosen] = useState<Chosen>({ at: 0, role: zone.shades[0]?.role ?? 'mid' });
     const [draft, setDraft] = useState<readonly Pass[] | null>(null);
     const kept = sequence === null ? [] : passesOf(sequence);
     const passes = draft ?? kept;
@@ -122,35 +122,26 @@ function AddPass({ pencils, finishes, onAdd }: { pencils: Drawer['pencils']; fin
     return <ToolBox label="Add a pass at the end" value="" placeholder="Add a pass…" choices={choices} onChosen={onAdd} />;
 }
 
-interface MindProps {
+interface WarningsProps {
     zone: PlanZone;
-    target: PlanTarget;
+    shade: PlanShade;
     picture: Plan;
     changes: PlanChanges;
 }
 
-/** What to mind in one colour beside its neighbours and beside the sequence's passes, and a single stack that is held there apart. */
-function Mind({ zone, target, picture, changes }: MindProps) {
-    const at = { zone: zone.number, role: target.role };
+/** What to look out for in one shade, by its passes and beside its neighbours. */
+function Warnings({ zone, shade, picture, changes }: WarningsProps) {
+    const at = { zone: zone.number, role: shade.role };
     return (
         <>
-            {target.own && target.recipe !== null && (
-                <p className="mind">
-                    In the {target.name} a stack of your own is held apart:{' '}
-                    {target.recipe.passes.map((p) => `${p.pencil?.number ?? p.finish ?? ''} ${p.pressureWord ?? ''}`.trim()).join(', ')}.{' '}
-                    <WordButton onPress={() => changes.change.mutate({ kind: 'stack', ...at, stack: null })}>
-                        Follow the sequence
-                    </WordButton>
-                </p>
-            )}
-            {mindedApart(zone, target, picture).map((c) => (
-                <Caution
-                    key={c.words}
-                    words={c.words}
-                    code={c.code}
-                    note={target.overruled[c.code] ?? null}
-                    onRemedy={() => changes.change.mutate({ kind: 'remedy', ...at, code: c.code })}
-                    onOverrule={(note) => changes.change.mutate({ kind: 'overrule', ...at, code: c.code, note })}
+            {warnedIn(zone, shade, picture).map((w) => (
+                <WarningLine
+                    key={w.words}
+                    words={w.words}
+                    code={w.code}
+                    note={shade.overruled[w.code] ?? null}
+                    onRemedy={() => changes.change.mutate({ kind: 'remedy', ...at, code: w.code })}
+                    onOverrule={(note) => changes.change.mutate({ kind: 'overrule', ...at, code: w.code, note })}
                 />
             ))}
         </>

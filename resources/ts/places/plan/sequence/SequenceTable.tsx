@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Plan, PlanTarget, PlanZone, SequencePass } from '../../../api/types';
+import type { Plan, Outcome, PlanZone, SequencePass } from '../../../api/types';
 import { PassRow } from './PassRow';
 import type { Chosen } from './sequence';
 
@@ -64,10 +64,10 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
                     <th className="pass" scope="col">
                         from the paper up
                     </th>
-                    {zone.targets.map((t) => (
-                        <th key={t.role} scope="col">
-                            {t.name}
-                            <span className="aim" style={{ background: t.aim.hex }} title={`aimed at: ${t.aim.words}`} />
+                    {zone.shades.map((s) => (
+                        <th key={s.role} scope="col">
+                            {s.name}
+                            <span className="aim" style={{ background: s.aim.hex }} title={`aimed at: ${s.aim.words}`} />
                         </th>
                     ))}
                 </tr>
@@ -86,16 +86,16 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
             <tfoot>
                 <tr>
                     <td>on your paper, within about</td>
-                    {zone.targets.map((t) => (
-                        <td key={t.role} title={madeOf(t)}>
-                            {t.recipe === null ? '' : t.recipe.errorOnPaper.toFixed(1)}
+                    {zone.shades.map((s) => (
+                        <td key={s.role} title={madeOf(zone.sequence?.outcomes[s.role])}>
+                            {zone.sequence?.outcomes[s.role]?.errorOnPaper.toFixed(1)}
                         </td>
                     ))}
                 </tr>
                 <tr>
                     <td>how it lies</td>
-                    {zone.targets.map((t) => (
-                        <td key={t.role}>{t.recipe?.evenness}</td>
+                    {zone.shades.map((s) => (
+                        <td key={s.role}>{zone.sequence?.outcomes[s.role]?.evenness}</td>
                     ))}
                 </tr>
             </tfoot>
@@ -103,8 +103,8 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
     );
 }
 
-function madeOf({ recipe }: PlanTarget): string {
-    return recipe === null
+function madeOf(outcome: Outcome | undefined): string {
+    return outcome === undefined
         ? ''
-        : `misses by ${recipe.missed.toFixed(1)}, a hand adds ${recipe.sway.toFixed(1)}, the model may err by ${recipe.doubt.toFixed(1)}; ${recipe.evenness}`;
+        : `misses by ${outcome.missed.toFixed(1)}, a hand adds ${outcome.sway.toFixed(1)}, the model may err by ${outcome.doubt.toFixed(1)}; ${outcome.evenness}`;
 }

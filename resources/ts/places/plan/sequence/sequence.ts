@@ -1,6 +1,6 @@
-import type { Drawer, Mark, PlanChange, PlanTarget, Sequence, SequencePass } from '../../../api/types';
+import type { Drawer, Mark, PlanChange, PlanShade, Sequence, SequencePass } from '../../../api/types';
 
-type Role = PlanTarget['role'];
+type Role = PlanShade['role'];
 
 /** Passes as a change sends them. */
 export type Passes = NonNullable<PlanChange['passes']>;
