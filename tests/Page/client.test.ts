@@ -79,7 +79,7 @@ describe('asking the application', () => {
 
     it('takes an empty answer for what it is', async () => {
         fetch.mockResolvedValue(new Response(null, { status: 204 }));
-        expect(await send('POST', '/sign-out')).toBeUndefined();
+        await expect(send('POST', '/sign-out')).resolves.toBeUndefined();
     });
 
     it('puts what is asked for in the address, and leaves out what is not', async () => {
@@ -105,7 +105,7 @@ describe('asking the application', () => {
             // @ts-expect-error a word is no path
             (path: string) => ask(path),
             // @ts-expect-error an answer has what it is described to have
-            () => ask(`/api/studies/${study}/plan`).then((plan) => plan.colour),
+            (): Promise<{ colour: string }> => ask(`/api/studies/${study}/plan`),
         ];
         expect(tries).toHaveLength(6);
         expect(fetch).not.toHaveBeenCalled();

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import { sentenceOf } from '../../api/client';
+import { sentenceOf, withQuery } from '../../api/client';
 import type { ChartPencil, DrawerLines, LineTable } from '../../api/types';
 import { Column } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
-import { lineQuery, useLineTable } from './queries';
+import { useLineTable } from './queries';
 import { Aired } from '../../ui/layout';
 
 const Choice = styled.div`
@@ -82,7 +82,7 @@ export function LinesView({ lines, onPencil }: LinesViewProps) {
             <Choice>
                 {choice('For each of', from, (line) => setPair({ from: line, to: to ?? '' }))}
                 {choice('the nearest of', to, (line) => setPair({ from: from ?? '', to: line }))}
-                <a href={`/api/drawer/equivalents.pdf?${lineQuery(from ?? '', to ?? '')}`} target="_blank" rel="noreferrer">
+                <a href={withQuery('/api/drawer/equivalents.pdf', { from: from ?? '', to: to ?? '' })} target="_blank" rel="noreferrer">
                     Print the table
                 </a>
             </Choice>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import { sentenceOf } from '../../api/client';
-import type { MixingChart } from '../../api/types';
+import { sentenceOf, withQuery } from '../../api/client';
+import type { Mark, MixingChart } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
@@ -40,13 +40,13 @@ const Orders = styled.ul`
 
 /** Every two of the chosen pencils over each other, both ways round; three of them in every order, too. */
 export function MixView({ ids, paper }: { ids: readonly string[]; paper: string }) {
-    const [beneath, setBeneath] = useState('medium');
-    const [above, setAbove] = useState('medium');
+    const [beneath, setBeneath] = useState<Mark>('medium');
+    const [above, setAbove] = useState<Mark>('medium');
     const chart = useMixingChart(ids, paper, beneath, above);
-    const mark = (label: string, value: string, onChange: (mark: string) => void) => (
+    const mark = (label: string, value: string, onChange: (mark: Mark) => void) => (
         <label>
             {label}{' '}
-            <NativeSelect value={value} onChange={(e) => onChange(e.target.value)}>
+            <NativeSelect value={value} onChange={(e) => onChange(e.target.value as Mark)}>
                 {(chart.data?.marks ?? [value]).map((m) => (
                     <option key={m}>{m}</option>
                 ))}
@@ -63,7 +63,7 @@ export function MixView({ ids, paper }: { ids: readonly string[]; paper: string 
                 {mark('Beneath', beneath, setBeneath)}
                 {mark('Over it', above, setAbove)}
                 {ids.length >= 2 && (
-                    <a href={`/api/drawer/chart.pdf?${chartQuery(ids, paper, beneath, above)}`} target="_blank" rel="noreferrer">
+                    <a href={withQuery('/api/drawer/chart.pdf', chartQuery(ids, paper, beneath, above))} target="_blank" rel="noreferrer">
                         Print with boxes to fill in
                     </a>
                 )}

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { ask } from '../../api/client';
 import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { Stock, StockChange, Tray } from '../../api/types';
+import type { Mark, Stock, StockChange, Tray } from '../../api/types';
 
 /** How often to look whether more pencils were fitted, milliseconds: laying them anew takes the fitting's time. */
 const FITTED_AGAIN = 4000;
@@ -12,14 +12,13 @@ export type OrderKind = Tray['order'];
 /** Which pencils lie there: those at hand, those wanted, or all of a line. */
 export type Shown = { kind: 'owned' } | { kind: 'wanted' } | { kind: 'line'; line: string };
 
-const shownQuery = (shown: Shown): string =>
-    shown.kind === 'line' ? `&line=${encodeURIComponent(shown.line)}` : shown.kind === 'wanted' ? '&wanted=1' : '';
+const asShown = (shown: Shown) => (shown.kind === 'line' ? { line: shown.line } : shown.kind === 'wanted' ? { wanted: '1' as const } : {});
 
 /** Asked again for as long as the queue has pencils to fit. */
 export const useTray = (order: OrderKind, shown: Shown) =>
     useQuery({
         queryKey: ['drawer', 'tray', order, shown],
-        queryFn: ({ signal }) => ask(`/api/drawer/tray?order=${order}${shownQuery(shown)}`, { signal }),
+        queryFn: ({ signal }) => ask('/api/drawer/tray', { query: { order, ...asShown(shown) }, signal }),
         placeholderData: keepPreviousData,
         refetchInterval: (query) => ((query.state.data?.unfitted ?? 0) > 0 ? FITTED_AGAIN : false),
     });
@@ -27,8 +26,7 @@ export const useTray = (order: OrderKind, shown: Shown) =>
 export const usePencil = (id: string | null, paper: string) =>
     useQuery({
         queryKey: ['drawer', 'pencil', id, paper],
-        queryFn: ({ signal }) =>
-            ask(`/api/drawer/pencil?id=${encodeURIComponent(id ?? '')}&paper=${encodeURIComponent(paper)}`, { signal }),
+        queryFn: ({ signal }) => ask('/api/drawer/pencil', { query: { id: id ?? '', paper }, signal }),
         placeholderData: keepPreviousData,
         enabled: id !== null,
     });
@@ -38,37 +36,35 @@ export const useLines = () => useQuery({ queryKey: ['drawer', 'lines'], queryFn:
 export const useReach = (paper: string) =>
     useQuery({
         queryKey: ['drawer', 'reach', paper],
-        queryFn: ({ signal }) => ask(`/api/drawer/reach?paper=${encodeURIComponent(paper)}`, { signal }),
+        queryFn: ({ signal }) => ask('/api/drawer/reach', { query: { paper }, signal }),
     });
 
 export const useLineTable = (from: string | null, to: string | null) =>
     useQuery({
         queryKey: ['drawer', 'equivalents', from, to],
-        queryFn: ({ signal }) => ask(`/api/drawer/equivalents?${lineQuery(from ?? '', to ?? '')}`, { signal }),
+        queryFn: ({ signal }) => ask('/api/drawer/equivalents', { query: { from: from ?? '', to: to ?? '' }, signal }),
         enabled: from !== null && to !== null,
     });
-
-export const lineQuery = (from: string, to: string): string => `from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}`;
 
 export const useStandIn = (id: string, paper: string, wanted: boolean) =>
     useQuery({
         queryKey: ['drawer', 'mix', id, paper],
-        queryFn: ({ signal }) => ask(`/api/drawer/mix?id=${encodeURIComponent(id)}&paper=${encodeURIComponent(paper)}`, { signal }),
+        queryFn: ({ signal }) => ask('/api/drawer/mix', { query: { id, paper }, signal }),
         enabled: wanted,
     });
 
-export const chartQuery = (ids: readonly string[], paper: string, beneath: string, above: string): string =>
-    [
-        ...ids.map((id) => `ids[]=${encodeURIComponent(id)}`),
-        `paper=${encodeURIComponent(paper)}`,
-        `beneath=${beneath}`,
-        `above=${above}`,
-    ].join('&');
+/** What a mixing chart is of, as its address has it. */
+export const chartQuery = (ids: readonly string[], paper: string, beneath: Mark, above: Mark) => ({
+    'ids[]': [...ids],
+    paper,
+    beneath,
+    above,
+});
 
-export const useMixingChart = (ids: readonly string[], paper: string, beneath: string, above: string) =>
+export const useMixingChart = (ids: readonly string[], paper: string, beneath: Mark, above: Mark) =>
     useQuery({
         queryKey: ['drawer', 'chart', ids, paper, beneath, above],
-        queryFn: ({ signal }) => ask(`/api/drawer/chart?${chartQuery(ids, paper, beneath, above)}`, { signal }),
+        queryFn: ({ signal }) => ask('/api/drawer/chart', { query: chartQuery(ids, paper, beneath, above), signal }),
         placeholderData: keepPreviousData,
         enabled: ids.length >= 2,
     });

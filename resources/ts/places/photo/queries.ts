@@ -8,7 +8,7 @@ import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
 
 import type { SpotState } from '../../stage/spotState';
 import { laneOf, STUDY_ANEW } from '../../api/studies';
-import { placeQuery } from '../../stage/useSpot';
+import { placeOf } from '../../stage/useSpot';
 
 /** How much of a photo each value step takes, in a way of looking. */
 export const useValues = (study: Study, photo: number, query: string) =>
@@ -22,7 +22,7 @@ export const useValues = (study: Study, photo: number, query: string) =>
 export const useComparison = (study: Study, one: number, other: number | null, stamp: number) =>
     useQuery({
         queryKey: ['comparison', study.id, one, other, stamp],
-        queryFn: ({ signal }) => ask(`/api/studies/${study.id}/comparison?one=${other ?? 0}&other=${one}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/studies/${study.id}/comparison`, { query: { one: other ?? 0, other: one }, signal }),
         placeholderData: keepPreviousData,
         enabled: other !== null,
     });
@@ -31,7 +31,7 @@ export const useComparison = (study: Study, one: number, other: number | null, s
 export const useRecipes = (study: Study, spot: SpotState, drawerStamp: string) =>
     useQuery({
         queryKey: ['recipes', study.id, study.photoId, study.paper, drawerStamp, spot.x, spot.y, spot.ring],
-        queryFn: ({ signal }) => ask(`/api/studies/${study.id}/recipes?${placeQuery(spot)}`, { signal }),
+        queryFn: ({ signal }) => ask(`/api/studies/${study.id}/recipes`, { query: placeOf(spot), signal }),
         placeholderData: keepPreviousData,
         enabled: drawerStamp !== '',
     });

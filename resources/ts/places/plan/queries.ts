@@ -90,7 +90,7 @@ export type PlanChanges = ReturnType<typeof usePlanChanges>;
 export const useAnswers = (study: number, zone: number, stamp: string, wanted: boolean) =>
     useQuery({
         queryKey: ['plan-answers', study, zone, stamp],
-        queryFn: ({ signal }) => ask(`${baseOf(study)}/answers?zone=${zone}`, { signal }),
+        queryFn: ({ signal }) => ask(`${baseOf(study)}/answers`, { query: { zone }, signal }),
         enabled: wanted,
     });
 
@@ -102,7 +102,7 @@ export const useRamp = (study: number, line: Line | null, stamp: string) =>
         queryKey: ['plan-ramp', study, line, stamp],
         queryFn: ({ signal }) => {
             const [x1, y1, x2, y2] = line ?? [0, 0, 0, 0];
-            return ask(`${baseOf(study)}/ramp?x1=${x1}&y1=${y1}&x2=${x2}&y2=${y2}`, { signal });
+            return ask(`${baseOf(study)}/ramp`, { query: { x1, y1, x2, y2 }, signal });
         },
         enabled: line !== null,
         placeholderData: keepPreviousData,
@@ -199,6 +199,6 @@ export const useWork = (study: number, stamp: string, wanted: boolean) =>
 export const useLight = (study: number, light: Light, stamp: string) =>
     useQuery({
         queryKey: ['plan-light', study, light, stamp],
-        queryFn: ({ signal }) => ask(`${baseOf(study)}/light?light=${light}`, { signal }),
+        queryFn: ({ signal }) => ask(`${baseOf(study)}/light`, { query: { light }, signal }),
         enabled: light !== 'D65',
     });

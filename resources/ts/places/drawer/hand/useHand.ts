@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, askInTurn, askWithFile, faultOf, send } from '../../../api/client';
+import { ask, askInTurn, askWithFile, faultOf, send, withQuery } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { Hand, StripsRead, StripsSaid } from '../../../api/types';
 import { useTakenBack } from '../../../api/useTakenBack';
@@ -31,15 +31,17 @@ export interface ZoneToTry {
 export function useHand(paper: string, study: number | null, of: StripsOf, zone: ZoneToTry | null) {
     const client = useQueryClient();
     const [fault, setFault] = useState<string | null>(null);
-    const on = new URLSearchParams({
+    const query = {
         paper,
-        ...(study === null ? {} : { study: String(study), of }),
-        ...(of === 'zone' && zone !== null ? { zone: String(zone.number) } : {}),
-    }).toString();
+        ...(study === null ? {} : { study, of }),
+        ...(of === 'zone' && zone !== null ? { zone: zone.number } : {}),
+    };
+    /** The same as the end of an address. */
+    const on = withQuery('', query).slice(1);
     const key = ['hand', on];
     const hand = useQuery({
         queryKey: key,
-        queryFn: ({ signal }) => ask(`/api/hand?${on}`, { signal }),
+        queryFn: ({ signal }) => ask('/api/hand', { query, signal }),
         placeholderData: keepPreviousData,
     });
     const { begin, takeBack } = useTakenBack();
@@ -52,12 +54,12 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
         void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'hand' });
     };
     const learn = useMutation({
-        mutationFn: (strips: StripsSaid['strips']) => send('POST', `/api/hand?${on}`, { json: { strips }, key: newKey() }),
+        mutationFn: (strips: StripsSaid['strips']) => send('POST', '/api/hand', { query, json: { strips }, key: newKey() }),
         onSuccess: put,
         onError,
     });
     const use = useMutation({
-        mutationFn: (number: number) => send('PATCH', `/api/hand?${on}`, { json: { number }, key: newKey() }),
+        mutationFn: (number: number) => send('PATCH', '/api/hand', { query, json: { number }, key: newKey() }),
         onSuccess: put,
         onError,
     });
@@ -67,7 +69,7 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
         ...reading,
     });
     const makeUp = useMutation({
-        mutationFn: () => askInTurn(`/api/hand/made-up?${on}`, begin()),
+        mutationFn: () => askInTurn('/api/hand/made-up', { query, ...begin() }),
         ...reading,
     });
     return { on, hand, learn, use, photograph, makeUp, takeBack, fault };

@@ -42,7 +42,7 @@ export function useSurvey(study: Study, onFault: (error: unknown) => void): Surv
         ...toSend('POST', `${base}/changes`, change),
         anew: change.kind === 'balance' || change.kind === 'unbalance' ? READINGS : undefined,
     });
-    const move = (words: string, where: ReturnType<typeof toSend>) =>
+    const move = (words: string, where: Pick<NewEdit, 'method' | 'path' | 'json'>) =>
         lane.add({ ...common, words, ...where, of: shownStamp(client, 'survey', study.id), anew: READINGS });
 
     return {
