@@ -126,7 +126,7 @@ it('tells what works on what, fades, and stands in, in JSON', function () {
     expect($status)->toBe(0)->and($found->heavy->deltaE00)->toBeLessThan($found->nearest->deltaE00Heavy);
     expectSchema('substitute', $found);
     [$status, $match] = prism('match', '--drawer', demoDrawer(), '--target', '#4a6a8a', '--mode', 'value-only', '--count', '1', '--max-passes', '3');
-    expect($status)->toBe(0)->and(abs($match->recipes[0]->valueError))->toBeLessThan(0.1);
+    expect($status)->toBe(0)->and(abs($match->recipes[0]->outcomes->spot->valueError))->toBeLessThan(0.1);
     [$status, , , $error] = prism('ramp', '--drawer', demoDrawer(), '--pencils', '604');
     expect($status)->toBe(2)->and($error)->toContain('pencils in a ramp');
 });
