@@ -17,7 +17,7 @@ use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\BadPhoto;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;

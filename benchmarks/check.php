@@ -14,7 +14,7 @@ use KnottyPrism\Core\Chart\BenchCamera\Shot;
 use KnottyPrism\Core\Chart\Check\CheckDrawing;
 use KnottyPrism\Core\Chart\Check\DrawingPlan;
 use KnottyPrism\Core\Error\BadPhoto;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;

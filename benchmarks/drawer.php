@@ -13,8 +13,8 @@ use KnottyPrism\Core\Drawer\ImprovedPath;
 use KnottyPrism\Core\Drawer\Portrait;
 use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
-use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\Drawers\Csv;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\Import\ImportChoices;
 use KnottyPrism\Core\Formats\Import\ImportPlan;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -70,7 +70,7 @@ for ($n = 0; $n < 40; $n++) {
 printf("%-58s %12s %12s   %s\n", '10 pencils: the search equals the exact optimum', "$equal of 40", '', 'all');
 
 $rows = array_map(static fn (int $i): ShelfRow => ShelfRow::of(new PencilRecord('Line '.intdiv($i, 500), (string) $i, "Colour $i", sprintf('#%06x', $i * 3331 % 0xFFFFFF))), range(1, 5000));
-$text = DrawerWriter::csv($rows);
+$text = Csv::it()->write('', $rows);
 Table::row('5000 rows of CSV read and checked', Table::times(3, static fn () => DrawerFile::records($text)), 's', 'under 10', 2);
 
 $known = array_slice(DrawerFile::rows($text), 0, 2500);

@@ -9,7 +9,7 @@ use Benchmarks\OtherOptics;
 use Benchmarks\Table;
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Paper\Paper;

@@ -7,7 +7,7 @@ declare(strict_types=1);
 use Benchmarks\Seen\Shelf;
 use Benchmarks\Table;
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;

@@ -8,7 +8,7 @@ declare(strict_types=1);
 use Benchmarks\Scenes;
 use Benchmarks\Seen\SmoothGrain;
 use Benchmarks\Table;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;

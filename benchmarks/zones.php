@@ -14,7 +14,7 @@ use Benchmarks\Seen\Beside;
 use Benchmarks\Seen\SmoothGrain;
 use Benchmarks\Table;
 use Benchmarks\ZoneBorders;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;

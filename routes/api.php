@@ -27,7 +27,7 @@ use App\Http\Controllers\SurveyController;
 use App\Http\Middleware\FairTurn;
 use App\Http\Middleware\TakesTurns;
 use Illuminate\Support\Facades\Route;
-use KnottyPrism\Core\Formats\DrawerExport;
+use KnottyPrism\Core\Formats\Drawers\DrawerFormat;
 
 // What the page asks, behind sign-in (routes/web.php), as docs/openapi.yaml describes it. What belongs to another account is not there.
 
@@ -53,7 +53,7 @@ Route::prefix('/drawer')->controller(DrawerController::class)->group(function ()
     Route::get('/sample.csv', 'sample');
     Route::post('/ranges', 'addRange');
     Route::post('/undo', 'undo');
-    Route::get('/file/{kind}', 'export')->whereIn('kind', array_keys(DrawerExport::KINDS));
+    Route::get('/file/{kind}', 'export')->whereIn('kind', DrawerFormat::values());
 });
 
 Route::prefix('/drawer')->middleware(['throttle:heavy', FairTurn::class])->controller(DrawerChartController::class)->group(function (): void {

@@ -12,7 +12,7 @@ use App\Models\User;
 use App\Studies\StudyFileWriter;
 use Illuminate\Support\Str;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\Drawers\Json;
 
 /** All of an account as one zip: its drawer, its artist's hand, its book and what was practised in account.json (docs/schemas/account.schema.json), and a study file for every study. */
 final class AccountFile
@@ -75,7 +75,7 @@ final class AccountFile
     {
         return [
             'format' => self::FORMAT, 'version' => self::VERSION, 'studies' => array_values($studies),
-            'pencils' => json_decode(DrawerWriter::json($this->drawers->shelfRows($user)), true, flags: JSON_THROW_ON_ERROR)['pencils'],
+            'pencils' => Json::pencils($this->drawers->shelfRows($user)),
             'hands' => array_values(HandVersion::query()->where('user_id', $user->id)->orderBy('id')->get(self::HAND)->map(static fn (HandVersion $h): array => $h->only(self::HAND))->all()),
             'recipes' => array_values(BookRecipeRow::query()->where('user_id', $user->id)->orderBy('id')->get()->map(static fn (BookRecipeRow $r): array => [
                 ...$r->only(['name', 'words', 'paper', 'shades', 'pencils', 'outcome', 'cutout']), 'passes' => $r->recipe()->passes->toArray(), 'study' => $studies[$r->study_id] ?? null, 'kept' => $r->created_at->getTimestamp(),

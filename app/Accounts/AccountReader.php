@@ -21,9 +21,9 @@ use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Book\Practice\Drills\Skill;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
-use KnottyPrism\Core\Formats\BoundedJson;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\HandJson;
+use KnottyPrism\Core\Formats\Text\BoundedJson;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use Opis\JsonSchema\Validator;
 

@@ -17,7 +17,7 @@ use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\Drawers\Json;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -40,7 +40,7 @@ final class RecipeBook
             $shades = array_map(static fn (Shade $s, int $i): array => ['role' => $s->name, 'name' => $s->called, 'lab' => $s->target->toArray(), 'weight' => $s->weight, 'strata' => $sequence->stackIn($i)->on($paper)->dab()], $recipe->shades, array_keys($recipe->shades));
             $row = BookRecipeRow::query()->create([
                 ...$said, 'user_id' => $user->id, 'shades' => $shades, 'passes' => $recipe->passes->toArray(), 'search' => '',
-                'pencils' => json_decode(DrawerWriter::json(array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), $recipe->pencils->pencils)), true, flags: JSON_THROW_ON_ERROR)['pencils'],
+                'pencils' => Json::pencils(array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), $recipe->pencils->pencils)),
             ]);
             self::index($row, $recipe);
 

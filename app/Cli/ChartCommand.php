@@ -22,7 +22,7 @@ use KnottyPrism\Core\Chart\Sheet\SheetPencil;
 use KnottyPrism\Core\Chart\Sheet\SwatchGrid;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\Drawers\Csv;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use Symfony\Component\Console\Command\Command;
@@ -110,7 +110,7 @@ final class ChartCommand extends Command
     /** @param  list<SheetPencil>  $pencils */
     private function measured(OutputInterface $output, string $out, array $pencils, ChartReading $reading, Paper $paper): int
     {
-        $this->write($out, DrawerWriter::csv(MeasuredPencils::rows($pencils, $reading->colours(), $paper)));
+        $this->write($out, Csv::it()->write('', MeasuredPencils::rows($pencils, $reading->colours(), $paper)));
         $this->json($output, [
             'out' => $out, 'page' => $reading->page + 1, 'measured' => count($reading->swatches()), 'empty' => $reading->empty(),
             'boxes' => array_map(static fn (BoxReading $b): array => ['pencil' => $b->box->pencil, 'kind' => $b->box->kind->value, 'filled' => $b->filled, ...Figures::colour($b->lab), 'doubt' => Figures::difference($b->doubt), 'note' => $b->note], $reading->boxes),

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Cli;
 
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Formats\DrawerExport;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFormat;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
@@ -21,17 +21,15 @@ final class ConvertCommand extends Command
     {
         $this->setName('convert')->setDescription('A drawer file in another format')
             ->addOption('from', null, InputOption::VALUE_REQUIRED, 'drawer file: CSV, JSON, .gpl palette or CGATS text')
-            ->addOption('to', null, InputOption::VALUE_REQUIRED, implode(', ', array_keys(DrawerExport::KINDS)));
+            ->addOption('to', null, InputOption::VALUE_REQUIRED, implode(', ', DrawerFormat::values()));
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $from = $this->required($input, 'from');
         $to = $this->required($input, 'to');
-        if (! isset(DrawerExport::KINDS[$to])) {
-            throw UnreadableText::choice('--to', array_keys(DrawerExport::KINDS), $to);
-        }
-        $output->write(DrawerExport::text($to, pathinfo($from, PATHINFO_FILENAME), DrawerFile::rows($this->file($from))), options: OutputInterface::OUTPUT_RAW);
+        $format = DrawerFormat::tryFrom($to) ?? throw UnreadableText::choice('--to', DrawerFormat::values(), $to);
+        $output->write($format->write(pathinfo($from, PATHINFO_FILENAME), DrawerFile::rows($this->file($from))), options: OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }

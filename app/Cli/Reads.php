@@ -10,7 +10,7 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\HandJson;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Medium\Paper\Paper;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Cli;
 
 use App\Resources\Figures;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Substitute;
 use Symfony\Component\Console\Command\Command;

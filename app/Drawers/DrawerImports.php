@@ -13,7 +13,7 @@ use App\Work\Progress;
 use App\Work\Standing;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\Import\ImportChoices;
 use KnottyPrism\Core\Formats\Import\ImportPlan;
 

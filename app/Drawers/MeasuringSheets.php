@@ -25,8 +25,8 @@ use KnottyPrism\Core\Chart\Sheet\SwatchGrid;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\Drawers\Csv;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
@@ -138,7 +138,7 @@ final class MeasuringSheets
         }
         $rows = MeasuredPencils::rows($row->listed(), $hexes, $row->sheetPaper());
 
-        return $rows === [] ? throw BadFile::because('Nothing was measured on this sheet yet; photograph a page first.') : DrawerWriter::csv($rows);
+        return $rows === [] ? throw BadFile::because('Nothing was measured on this sheet yet; photograph a page first.') : Csv::it()->write('', $rows);
     }
 
     private function noted(MeasuringSheet $row, ChartReading $reading): MeasuringSheet

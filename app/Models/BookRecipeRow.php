@@ -10,7 +10,7 @@ use Illuminate\Support\Carbon;
 use KnottyPrism\Core\Book\Recipes\BookRecipe;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;

@@ -16,7 +16,7 @@ use App\Photos\SurveyRepository;
 use App\Plans\PlanRepository;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\Drawers\Json;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
@@ -58,7 +58,7 @@ final class StudyFileWriter
             'spots' => array_values($entries->map(static fn (KeptRecipe $e): array => $e->only(StudyFile::KEPT_RECIPE))->all()),
             'desk' => $this->desk->of($study),
             'checks' => array_values(DrawingCheckRow::query()->where('study_id', $study->id)->orderBy('id')->get()->map(static fn (DrawingCheckRow $c): array => [...$c->only(StudyFile::CHECK), 'made_at' => $c->created_at->getTimestamp()])->all()),
-            'pencils' => json_decode(DrawerWriter::json($rows), true, flags: JSON_THROW_ON_ERROR)['pencils'],
+            'pencils' => Json::pencils($rows),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Benchmarks\Seen;
 
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 
 /** More pencils than the demo's drawer has. */
 final class Shelf

@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Formats;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
+use KnottyPrism\Core\Formats\Drawers\Palette;
 use KnottyPrism\Core\Formats\Tables\CsvCell;
 
 /** Named colours of a photo, written for other programs: a plain-text palette (.gpl), CSV, JSON. The lightest first, as on the spot strip. */
@@ -24,7 +25,7 @@ final readonly class SpotList
 
     public function gpl(): string
     {
-        return PaletteText::ofColours($this->title, array_map(static fn (array $s): array => [Srgb::ofXyz($s['lab']->xyz())->hex(), $s['name']], $this->spots));
+        return Palette::ofColours($this->title, array_map(static fn (array $s): array => [Srgb::ofXyz($s['lab']->xyz())->hex(), $s['name']], $this->spots));
     }
 
     public function csv(): string

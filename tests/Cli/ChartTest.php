@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 
 /** @return array<string, mixed> the answer of a call that must succeed */
 function prismAnswer(string $schema, string ...$arguments): array

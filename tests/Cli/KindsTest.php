@@ -4,43 +4,6 @@ declare(strict_types=1);
 
 use Symfony\Component\Process\Process;
 
-/**
- * The project with files of ours added, in a folder of its own: core and application are copied, packages are those that are here.
- *
- * @param  array<string, string>  $added  content by path
- * @return string the folder
- */
-function projectWith(array $added): string
-{
-    $root = dirname(__DIR__, 2);
-    $folder = sys_get_temp_dir().'/kp-kinds-'.bin2hex(random_bytes(6));
-    mkdir("$folder/vendor", recursive: true);
-    foreach (['core', 'app', 'ops', 'docs', 'prism'] as $part) {
-        (new Process(['cp', '-r', "$root/$part", "$folder/$part"]))->mustRun();
-    }
-    file_put_contents("$folder/vendor/autoload.php", <<<PHP
-        <?php
-        spl_autoload_register(static function (string \$class): void {
-            foreach (['App\\\\' => 'app/', 'KnottyPrism\\\\Core\\\\' => 'core/'] as \$prefix => \$part) {
-                \$file = dirname(__DIR__).'/'.\$part.strtr(substr(\$class, strlen(\$prefix)), '\\\\', '/').'.php';
-                if (str_starts_with(\$class, \$prefix) && is_file(\$file)) {
-                    require \$file;
-                }
-            }
-        });
-        \$loader = require '$root/vendor/autoload.php';
-        \$loader->unregister();
-        \$loader->register();
-        return \$loader;
-        PHP);
-    foreach ($added as $path => $content) {
-        file_put_contents("$folder/$path", $content);
-    }
-    register_shutdown_function(static fn () => (new Process(['rm', '-rf', $folder]))->run());
-
-    return $folder;
-}
-
 it('takes a new finish in by one file', function () {
     $project = projectWith(['core/Medium/Finishes/Steam.php' => <<<'PHP'
         <?php
@@ -200,43 +163,4 @@ it('takes a new setting of the method in by one file', function () {
     $told = json_decode($process->getOutput(), true);
     expect($process->getErrorOutput())->toBe('')->and($told['told'])->toContain('Small circles leave no lines.')
         ->and($told['chosen'])->toBe('Small circles leave no lines.')->and($told['written'])->toBe(['darks=never-black', 'strokes=circles']);
-});
-
-it('takes a new warning in by one file', function () {
-    $project = projectWith(['core/Recipe/Warnings/Sharpen.php' => <<<'PHP'
-        <?php
-
-        declare(strict_types=1);
-
-        namespace KnottyPrism\Core\Recipe\Warnings;
-
-        /** A first pass wants a sharp point. */
-        final class Sharpen extends WarningKind
-        {
-            public function __construct()
-            {
-                parent::__construct('sharpen', 15);
-            }
-
-            public function in(Laying $laying): array
-            {
-                return $laying->trace->steps === [] ? [] : [$this->at(0, $laying, 'Pass 1 wants a sharp point.', 'Sharpen first.')];
-            }
-        }
-        PHP]);
-    $match = new Process(["$project/prism", 'match', '--drawer', demoDrawer(), '--target', '#7a6a58', '--count', '1', '--max-passes', '2'], $project, timeout: 60);
-    $match->run();
-    expect($match->getErrorOutput())->toBe('');
-    $answer = json_decode($match->getOutput());
-    expectSchema('match', $answer);
-    expect(array_values(array_filter($answer->recipes[0]->warnings, static fn (stdClass $w): bool => $w->code === 'sharpen')))->toEqual([(object) ['code' => 'sharpen', 'pass' => 1, 'shades' => ['spot'], 'where' => 'spot', 'text' => 'Pass 1 wants a sharp point.', 'remedy' => 'Sharpen first.']]);
-    // It can be overruled, and is told at the desk.
-    $process = new Process(['php', '-r', <<<'PHP'
-        require 'vendor/autoload.php';
-        use KnottyPrism\Core\Recipe\Warnings\WarningKind;
-        echo json_encode(['door' => (string) App\Edits\PlanEdits::rules('overrule')['code'][1], 'desk' => WarningKind::from('sharpen')->ofPasses]);
-        PHP], $project);
-    $process->run();
-    $told = json_decode($process->getOutput(), true);
-    expect($process->getErrorOutput())->toBe('')->and($told['door'])->toContain('"sharpen"')->and($told['desk'])->toBeTrue();
 });

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Adaptation;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Formats\DrawerExport;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFormat;
 use Symfony\Component\Process\Process;
 
 /** A folder of its own, with the demo's drawer as measurement text in both kinds. */
@@ -14,8 +14,8 @@ function measurements(): string
     $folder = sys_get_temp_dir().'/kp-'.bin2hex(random_bytes(6));
     mkdir($folder);
     $rows = DrawerFile::rows((string) file_get_contents(dirname(__DIR__, 2).'/demo/drawer.csv'));
-    file_put_contents("$folder/lab.txt", DrawerExport::text('cgats', 'drawer', $rows));
-    file_put_contents("$folder/spectral.txt", DrawerExport::text('spectral', 'drawer', $rows));
+    file_put_contents("$folder/lab.txt", DrawerFormat::from('cgats')->write('drawer', $rows));
+    file_put_contents("$folder/spectral.txt", DrawerFormat::from('spectral')->write('drawer', $rows));
 
     return $folder;
 }

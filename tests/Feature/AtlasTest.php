@@ -9,7 +9,7 @@ use App\Photos\Raster;
 use App\Resources\PlannedPictureResource;
 use Illuminate\Support\Facades\Cache;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Surface;

@@ -9,8 +9,9 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Formats\DrawerFile;
-use KnottyPrism\Core\Formats\DrawerWriter;
+use KnottyPrism\Core\Formats\Drawers\Csv;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\Json;
 
 // Bounds of what may be asked, by whom, how much at once and how often: each was found by trying to get past it.
 
@@ -172,10 +173,10 @@ it('tells links and keys apart by capitals', function () {
 
 it('marks what a spreadsheet would work out, and reads it back as it was', function () {
     $rows = DrawerFile::rows(json_encode([['number' => '1', 'name' => '=HYPERLINK("http://evil.example")', 'line' => '+Slip', 'binder' => 'wax', 'heavy' => '#112233', 'notes' => "'=1+1"], ['number' => '-2', 'name' => '@3', 'line' => '', 'binder' => 'wax', 'heavy' => '#445566']]));
-    $csv = DrawerWriter::csv($rows);
+    $csv = Csv::it()->write('', $rows);
     foreach (str_getcsv(str_replace("\r\n", ',', $csv), escape: '') as $cell) {
         expect($cell)->not->toMatch('/^[=+\-@\t\r]/');
     }
-    expect(DrawerWriter::json(DrawerFile::rows($csv)))->toBe(DrawerWriter::json($rows));
+    expect(Json::it()->write('', DrawerFile::rows($csv)))->toBe(Json::it()->write('', $rows));
     expect(fn () => DrawerFile::rows(''))->toThrow(BadFile::class);
 });

@@ -16,7 +16,7 @@ it('answers in the form that the page is built on', function () {
     $recipes = $this->getJson("/api/studies/$study->id/recipes?x=100&y=150&ring=9")->assertOk()->json();
     expect($recipes)->toFitThePage('Recipes');
     expect($recipes['recipes'])->toHaveCount(4)->and(array_unique(array_column($recipes['recipes'], 'label')))->toHaveCount(4);
-    $entry = ['name' => 'left', 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => $recipes['recipes'][0]['label'], 'stack' => $recipes['recipes'][0]['stack']];
+    $entry = ['name' => 'left', 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => $recipes['recipes'][0]['label'], 'stack' => $recipes['recipes'][0]['outcomes']['spot']['stack']];
     expect($this->postJson("/api/studies/$study->id/kept-recipes", $entry)->assertCreated()->json())->toFitThePage('KeptRecipes');
     expect($this->postJson("/api/studies/$study->id/kept-recipes", [...$entry, 'stack' => '735@1.4'])->assertUnprocessable()->json())->toFitThePage('Problem');
 });
@@ -59,9 +59,9 @@ it('keeps a plan whole when the drawer changes under it', function () {
     $user = $this->artistWithDrawer();
     $plan = "/api/studies/{$this->study($user)->id}/kept-recipes";
     $this->actingAs($user)->postJson($plan, ['name' => 'n', 'x' => 100, 'y' => 150, 'ring' => 9, 'label' => 'closest', 'stack' => '735@0.35']);
-    $before = $this->getJson($plan)->json('entries.0.recipe.passes.0.hex');
+    $before = $this->getJson($plan)->json('entries.0.recipe.outcomes.spot.hex');
     $user->pencils()->update(['stock' => 'not owned']);
-    expect($this->getJson($plan)->json('entries.0.recipe.passes.0.hex'))->toBe($before);
+    expect($this->getJson($plan)->json('entries.0.recipe.outcomes.spot.hex'))->toBe($before)->toStartWith('#');
     $user->pencils()->delete();
     expect($this->getJson($plan)->json('entries.0'))->recipe->toBeNull()->stack->toBe('Slipway/735@0.35');
 });

@@ -19,7 +19,7 @@ use Database\Seeders\DatabaseSeeder;
 use Illuminate\Cache\Events\KeyWritten;
 use Illuminate\Support\Facades\Event;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Paper\Grain;
 use KnottyPrism\Core\Medium\Paper\Paper;

@@ -46,12 +46,11 @@ final class SharedAnswers
      */
     private static function zone(array $zone): array
     {
-        /** @var list<array{name: string, seen: array{hex: string}, recipe: array{passes: list<array{hex: string}>}|null}> $targets */
-        $targets = $zone['targets'];
+        $outcomes = (array) ($zone['sequence']['outcomes'] ?? []);
 
         return [
             'number' => $zone['number'], 'name' => $zone['name'], 'words' => $zone['sequence']['words'] ?? '', 'errorOnPaper' => $zone['sequence']['errorOnPaper'] ?? null,
-            'shades' => array_map(static fn (array $t): array => ['name' => $t['name'], 'seen' => $t['seen']['hex'], 'comes' => $t['recipe'] === null || $t['recipe']['passes'] === [] ? null : $t['recipe']['passes'][count($t['recipe']['passes']) - 1]['hex']], $targets),
+            'shades' => array_map(static fn (array $s): array => ['name' => $s['name'], 'seen' => $s['seen']['hex'], 'comes' => $outcomes[$s['role']]['hex'] ?? null], $zone['shades']),
         ];
     }
 

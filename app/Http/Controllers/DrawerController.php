@@ -19,7 +19,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use KnottyPrism\Core\Drawer\Stock\Stock;
-use KnottyPrism\Core\Formats\DrawerExport;
+use KnottyPrism\Core\Error\UnreadableText;
+use KnottyPrism\Core\Formats\Drawers\DrawerFormat;
 
 /** The pencils at hand: as they lie, each on its own, and their stock. */
 final class DrawerController extends Controller
@@ -63,7 +64,9 @@ final class DrawerController extends Controller
             $lines[] = ['line' => (string) $line, ...$counts];
         }
 
-        return new JsonResponse(['lines' => $lines, 'undoWords' => $next?->words, 'stamp' => $next->id ?? 0]);
+        $formats = array_map(static fn (DrawerFormat $f): array => ['kind' => $f->value, 'ending' => $f->ending, 'name' => $f->name, 'holds' => $f->holds], DrawerFormat::cases());
+
+        return new JsonResponse(['lines' => $lines, 'formats' => $formats, 'undoWords' => $next?->words, 'stamp' => $next->id ?? 0]);
     }
 
     public function note(StockNoteRequest $request, StockNotes $stock, DrawerHistory $history): JsonResponse
@@ -104,9 +107,9 @@ final class DrawerController extends Controller
     /** The whole drawer, owned or not, as a file. */
     public function export(Request $request, DrawerKeeper $drawers, string $kind): Response
     {
-        $text = DrawerExport::text($kind, 'Drawer', $drawers->shelfRows($this->user($request)));
-        $type = $kind === 'json' ? 'application/json' : ($kind === 'csv' ? 'text/csv' : 'text/plain').'; charset=utf-8';
+        $format = DrawerFormat::tryFrom($kind) ?? throw UnreadableText::choice('the format', DrawerFormat::values(), $kind);
+        $name = $format->value === 'spectral' ? 'drawer-spectral' : 'drawer';
 
-        return new Response($text, 200, ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="drawer'.($kind === 'spectral' ? '-spectral' : '').'.'.DrawerExport::KINDS[$kind].'"', 'Cache-Control' => 'no-store']);
+        return new Response($format->write('Drawer', $drawers->shelfRows($this->user($request))), 200, ['Content-Type' => "$format->type; charset=utf-8", 'Content-Disposition' => "attachment; filename=\"$name.$format->ending\"", 'Cache-Control' => 'no-store']);
     }
 }

@@ -12,7 +12,7 @@ use App\Models\AccountImport;
 use App\Models\DrawerImport;
 use App\Work\Standing;
 use Illuminate\Http\JsonResponse;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 
 /** Bringing a drawer file in: looked at first, then taken in by the queue. */
 final class DrawerImportController extends Controller

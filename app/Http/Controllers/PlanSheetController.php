@@ -22,7 +22,7 @@ use Illuminate\Support\Str;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
-use KnottyPrism\Core\Formats\DrawerExport;
+use KnottyPrism\Core\Formats\Drawers\DrawerFormat;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
@@ -86,7 +86,7 @@ final class PlanSheetController extends Controller
     {
         $ground = $this->plans->ground($this->user($request), $study);
         $pencils = self::pencils($ground->map(), $this->plans->zones($ground));
-        $text = DrawerExport::text($kind, $study->name, array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils));
+        $text = DrawerFormat::from($kind)->write($study->name, array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils));
 
         return new Response($text, 200, ['Content-Type' => self::TYPES[$kind], 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name)."-palette.$kind\"", 'Cache-Control' => 'no-store']);
     }

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Formats\Import;
 
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
-use KnottyPrism\Core\Formats\DrawerReading;
+use KnottyPrism\Core\Formats\Drawers\DrawerReading;
 
 /** What taking a drawer file in would do: which pencils are new, which change, which are the same, and which rows speak of one pencil. */
 final readonly class ImportPlan

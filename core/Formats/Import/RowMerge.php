@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Formats\Import;
 
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
-use KnottyPrism\Core\Formats\DrawerWriter;
-use KnottyPrism\Core\Formats\RecordFields;
+use KnottyPrism\Core\Formats\Drawers\RecordFields;
 
 /** Two rows of one pencil made one: what the first leaves blank comes from the second; where both speak and differ, the first is kept. */
 final class RowMerge
@@ -37,7 +36,7 @@ final class RowMerge
     /** @return array<string, string> by column; what is not said is empty */
     public static function texts(ShelfRow $row): array
     {
-        $fields = DrawerWriter::fields($row);
+        $fields = RecordFields::of($row);
         $fields[self::FOLLOWS] = null;
 
         return array_map(static fn (string|float|bool|null $v): string => is_bool($v) ? ($v ? 'yes' : '') : (string) $v, $fields);

@@ -249,7 +249,7 @@ export interface paths {
             query?: never;
             header?: never;
             path: {
-                kind: "csv" | "json" | "gpl" | "cgats" | "spectral";
+                kind: string;
             };
             cookie?: never;
         };
@@ -2503,6 +2503,13 @@ export interface components {
             notes?: string;
         };
         DrawerLines: {
+            /** @description in which a drawer is saved and read */
+            formats: {
+                kind: string;
+                ending: string;
+                name: string;
+                holds: string;
+            }[];
             lines: {
                 line: string;
                 pencils: number;
@@ -3808,7 +3815,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "csv" | "json" | "gpl" | "cgats" | "spectral";
+                kind: string;
             };
             cookie?: never;
         };

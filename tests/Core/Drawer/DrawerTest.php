@@ -15,9 +15,9 @@ use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\Threes;
-use KnottyPrism\Core\Formats\Cgats;
-use KnottyPrism\Core\Formats\DrawerExport;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\Cgats;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFormat;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
@@ -185,7 +185,7 @@ it('gives back the same drawer after it was written', function (string $kind) {
     $rows = array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), pencilsOf('lines/foghorn'));
     $rows[0] = new ShelfRow(new PencilRecord('Foghorn', 'F01', 'Lamp', '#f0e0a0', owned: false), new StockNote(Stock::Wanted, null, true, ['12', 'Old "rust", flaked'], "for the harbour,\nnot the sky"));
     $rows[1] = new ShelfRow(new PencilRecord('', '7', 'Short', '#a04020'), new StockNote(Stock::Low, 41.5));
-    $back = DrawerFile::rows(DrawerExport::text($kind, 'Foghorn', $rows));
+    $back = DrawerFile::rows(DrawerFormat::from($kind)->write('Foghorn', $rows));
     if ($kind === 'csv' || $kind === 'json') {
         expect($back)->toEqual($rows);
     } else {
@@ -202,7 +202,7 @@ it('reads reflectances as they were measured, in hundredths or as shares, and na
     $fields = implode(' ', array_map(static fn (int $nm): string => "SPECTRAL_NM$nm", range(400, 700, 10)));
     $file = static fn (string ...$rows): string => "CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID $fields\nEND_DATA_FORMAT\nBEGIN_DATA\n".implode("\n", $rows)."\nEND_DATA\n";
     $grey = static fn (string $id, float $value): string => $id.' '.implode(' ', array_fill(0, 31, (string) $value));
-    $read = Cgats::read($file($grey('12', 18.0), str_replace('A 13', '"A 13"', $grey('A 13', 18.0))))->rows;
+    $read = Cgats::it()->read($file($grey('12', 18.0), str_replace('A 13', '"A 13"', $grey('A 13', 18.0))))->rows;
     expect(array_column(array_values(array_map(static fn (ShelfRow $r): array => [$r->record->number, $r->record->heavy], $read)), 0))->toBe(['12', 'A-13']);
     foreach (array_map(static fn (ShelfRow $r): PencilRecord => $r->record, $read) as $record) {
         expect(Lab::ofHex($record->heavy)->l)->toEqualWithDelta(49.5, 0.5)->and(Lab::ofHex($record->heavy)->chroma())->toBeLessThan(0.6);
@@ -210,7 +210,7 @@ it('reads reflectances as they were measured, in hundredths or as shares, and na
     expect(Lab::ofHex(DrawerFile::records($file($grey('1', 0.18)))[0]->heavy)->l)->toEqualWithDelta(49.5, 0.5);
     expect(fn () => DrawerFile::rows($file('7 0.2 0.3')))->toBeRefused('line 6: it has 3 values, but the format names 32')
         ->and(fn () => DrawerFile::rows(str_replace('18', 'much', $file($grey('1', 18)))))->toBeRefused('is no number')
-        ->and(fn () => Cgats::read("CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID RGB_R\nEND_DATA_FORMAT\n"))->toBeRefused('LAB_L')
+        ->and(fn () => Cgats::it()->read("CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID RGB_R\nEND_DATA_FORMAT\n"))->toBeRefused('LAB_L')
         ->and(fn () => DrawerFile::rows("GIMP Palette\n300 2 3 too much\n"))->toBeRefused('line 2');
 });
 

@@ -16,7 +16,7 @@ use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\TrayMap;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\Import\ImportChoices;
 use KnottyPrism\Core\Formats\Import\ImportPlan;
 use KnottyPrism\Core\Formats\Import\RowMerge;

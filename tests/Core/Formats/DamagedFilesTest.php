@@ -7,8 +7,8 @@ use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\CoreError;
-use KnottyPrism\Core\Formats\DrawerExport;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFormat;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Pencil\Binder;
@@ -64,7 +64,7 @@ function fullRows(): array
 
 it('reads a damaged drawer file in what is sound of it, or says what is wrong, and never fails otherwise', function (string $kind, int $seed) {
     mt_srand($seed);
-    $whole = DrawerExport::text($kind, 'A drawer', fullRows());
+    $whole = DrawerFormat::from($kind)->write('A drawer', fullRows());
     $outcomes = [];
     for ($n = 0; $n < 150; $n++) {
         $text = wounded($whole);
@@ -72,7 +72,7 @@ it('reads a damaged drawer file in what is sound of it, or says what is wrong, a
             $reading = DrawerFile::reading($text);
             foreach ($reading->rows as $row) {
                 // What is taken in can be written, and read again as the same.
-                $again = DrawerFile::rows(DrawerExport::text('json', 'again', [$row]));
+                $again = DrawerFile::rows(DrawerFormat::from('json')->write('again', [$row]));
                 expect($again)->toEqual([$row]);
             }
             expect(count($reading->rows) + count($reading->problems))->toBeGreaterThan(0);
@@ -80,7 +80,7 @@ it('reads a damaged drawer file in what is sound of it, or says what is wrong, a
     }
     // Neither may be all: the wounds are small, but real.
     expect($outcomes)->toContain('read')->and(count(array_filter($outcomes, static fn (string $o): bool => $o !== 'read')))->toBeGreaterThan(0);
-})->with(array_keys(DrawerExport::KINDS))->with([3, 71]);
+})->with(DrawerFormat::values())->with([3, 71]);
 
 it('reads a damaged paper or stack, or says what is wrong', function () {
     mt_srand(9);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\UnknownPencil;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Finishes\Solvent;

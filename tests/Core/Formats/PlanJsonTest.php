@@ -6,9 +6,9 @@ use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\CoreError;
-use KnottyPrism\Core\Formats\BoundedJson;
-use KnottyPrism\Core\Formats\PaletteText;
+use KnottyPrism\Core\Formats\Drawers\Palette;
 use KnottyPrism\Core\Formats\PlanJson;
+use KnottyPrism\Core\Formats\Text\BoundedJson;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
@@ -18,18 +18,17 @@ use Tests\Core\Pencils;
 /** @return array<string, mixed> a plan of two zones as the command line writes it, as far as a check reads it */
 function planOfTwo(): array
 {
-    $shade = static fn (string $role, array $lab): array => ['role' => $role, 'lab' => $lab, 'fittedLab' => $lab, 'share' => 0.5];
+    $shade = static fn (string $role, array $lab): array => ['name' => $role, 'called' => $role, 'lab' => $lab, 'fittedLab' => $lab, 'share' => 0.5];
 
     return ['zones' => [
         [
             'name' => 'rope', 'shades' => [$shade('light', [70, 5, 20]), $shade('dark', [35, 5, 12]), ['called' => 'tar'] + $shade('touch', [20, 0, 0])],
             'sequence' => [
-                ['pencil' => 'yellow', 'pressures' => ['light' => 0.35, 'dark' => 0.55, 'touch' => null]],
-                ['pencil' => 'blue', 'pressures' => ['light' => null, 'dark' => 0.55, 'touch' => 0.8]],
+                ['pencil' => 'yellow', 'pressures' => ['light' => 'light', 'dark' => 'medium', 'touch' => null]],
+                ['pencil' => 'blue', 'pressures' => ['light' => null, 'dark' => 'medium', 'touch' => 'firm']],
             ],
-            'results' => [['shade' => 'light', 'stack' => 'yellow@0.35'], ['shade' => 'dark', 'stack' => 'yellow@0.55,blue@0.55'], ['shade' => 'touch', 'stack' => 'blue@0.80']],
         ],
-        ['name' => 'sky', 'shades' => [$shade('mid', [80, -2, -8])], 'sequence' => [['pencil' => 'blue', 'pressures' => ['mid' => 0.2]]], 'results' => [['shade' => 'mid', 'stack' => 'blue@0.20']]],
+        ['name' => 'sky', 'shades' => [$shade('mid', [80, -2, -8])], 'sequence' => [['pencil' => 'blue', 'pressures' => ['mid' => 'whisper']]]],
     ]];
 }
 
@@ -67,7 +66,7 @@ it('says what is wrong with a plan that is none, or not of these labels', functi
         return $p;
     }, 'plan.json is not as prism plan writes it'],
     'a pencil that is not in the drawer' => [function (array $p): array {
-        $p['zones'][1]['results'][0]['stack'] = 'green@0.20';
+        $p['zones'][1]['sequence'][0]['pencil'] = 'green';
 
         return $p;
     }, 'green'],
@@ -106,14 +105,14 @@ it('counts the values of JSON before any of them is made', function () {
 });
 
 it('writes a palette that it reads back, whatever is in a name, and names the lines that are no colours', function () {
-    $text = PaletteText::ofColours("Low\nwater", [['#c8b490', '711 Dry reed'], ['#101820', "728\tWet\x07slate"], ['#ffffff', 'chalk']]);
-    expect(PaletteText::isOne($text))->toBeTrue()->and(substr_count($text, "\n"))->toBe(7);
-    $read = PaletteText::read($text);
+    $text = Palette::ofColours("Low\nwater", [['#c8b490', '711 Dry reed'], ['#101820', "728\tWet\x07slate"], ['#ffffff', 'chalk']]);
+    expect(Palette::it()->isOne($text))->toBeTrue()->and(substr_count($text, "\n"))->toBe(7);
+    $read = Palette::it()->read($text);
     expect($read->problems)->toBe([])->and(array_map(static fn ($row): array => [$row->record->number, $row->record->name, $row->record->heavy], array_values($read->rows)))->toBe([
         ['711', 'Dry reed', '#c8b490'], ['728', 'Wet slate', '#101820'], ['7', 'chalk', '#ffffff'],
     ]);
-    $poor = PaletteText::read("GIMP Palette\n# by hand\n 12 13\n300 0 0 Too much\n 1 2 3 711 One\n 4 5 6 711 Twice\n");
+    $poor = Palette::it()->read("GIMP Palette\n# by hand\n 12 13\n300 0 0 Too much\n 1 2 3 711 One\n 4 5 6 711 Twice\n");
     expect($poor->problems)->toHaveCount(2)->and($poor->problems[0])->toStartWith('line 3:')->and($poor->problems[1])->toStartWith('line 4:')
         ->and(array_map(static fn ($row): string => $row->record->number, array_values($poor->rows)))->toBe(['711', '6']);
-    expect(fn () => PaletteText::read("GIMP Palette\nName: nothing\n"))->toBeRefused('holds no colours');
+    expect(fn () => Palette::it()->read("GIMP Palette\nName: nothing\n"))->toBeRefused('holds no colours');
 });

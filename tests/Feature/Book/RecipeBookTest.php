@@ -67,7 +67,7 @@ it('says of a zone that was photographed how it came out, unless its artist says
 it('keeps what was chosen for a spot; changes its words, takes it out and puts it back; and shows it to nobody else', function () {
     $study = pictureOf($this);
     $spot = $this->getJson("/api/studies/$study->id/recipes?x=30&y=30&ring=5")->assertOk()->json('recipes.0');
-    $entry = $this->postJson("/api/studies/$study->id/kept-recipes", ['name' => 'red field', 'x' => 30, 'y' => 30, 'ring' => 5, 'stack' => $spot['stack'], 'label' => $spot['label']])->assertCreated()->json('entries.0.id');
+    $entry = $this->postJson("/api/studies/$study->id/kept-recipes", ['name' => 'red field', 'x' => 30, 'y' => 30, 'ring' => 5, 'stack' => $spot['outcomes']['spot']['stack'], 'label' => $spot['label']])->assertCreated()->json('entries.0.id');
     $recipe = $this->postJson("/api/studies/$study->id/book-recipes", ['spot' => $entry])->assertCreated()->json('recipes.0');
     expect($recipe['name'])->toBe('red field')->and($recipe['shades'])->toHaveCount(1);
     expect($this->patchJson("/api/book/recipes/{$recipe['id']}", ['name' => 'brick', 'outcome' => 'dull at first'])->assertOk()->json('recipes.0.name'))->toBe('brick')

@@ -8,7 +8,7 @@ use KnottyPrism\Core\Chart\BenchCamera\BenchCamera;
 use KnottyPrism\Core\Chart\BenchCamera\FilledSheet;
 use KnottyPrism\Core\Chart\BenchCamera\Shot;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Formats\DrawerFile;
+use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\Paper;
 
 /** @return string a JPEG of the sheet's page, coloured in with the demo's first pencils */

@@ -10,6 +10,8 @@ import { application, wrapper } from '../application';
 
 const app = application();
 
+const formats = ['csv', 'json', 'gpl', 'cgats', 'spectral'].map((kind) => ({ kind, ending: kind, name: kind, holds: '' }));
+
 describe('a file on its way in', () => {
     const preview: DrawerImport = {
         id: 4,
@@ -37,7 +39,7 @@ describe('a file on its way in', () => {
             choices: { ...preview.choices, others: 'not owned' },
             preview: { ...preview.preview, counts: { new: 2, changed: 1, same: 0, dropped: 20, problems: 1 } },
         });
-        render(<ImportPart isFirst={false} />, { wrapper });
+        render(<ImportPart isFirst={false} formats={formats} />, { wrapper });
         expect(screen.getByText(/nothing changes before you say so/)).toBeTruthy();
         choose();
         await screen.findByText('2 new, 1 changed, 0 as they are.');
@@ -59,7 +61,7 @@ describe('a file on its way in', () => {
     it('is left with nothing changed, and a file that can not be read says why', async () => {
         app.says('POST', '/api/drawer/imports', preview, 201);
         app.says('DELETE', '/api/drawer/imports/4', { ...preview, state: 'cancelled', preview: null });
-        render(<ImportPart isFirst={false} />, { wrapper });
+        render(<ImportPart isFirst={false} formats={formats} />, { wrapper });
         choose();
         fireEvent.click(await screen.findByRole('button', { name: 'Leave it' }));
         await screen.findByText('Not taken in; the drawer is as it was.');
@@ -73,7 +75,10 @@ describe('in and out', () => {
     it('notes a run of numbers of a line, and offers every format', () => {
         const mutate = vi.fn((_: unknown, after?: { onSuccess?: (answer: unknown) => void }) => after?.onSuccess?.({ changed: 7 }));
         const range = { mutate, isPending: false };
-        render(<FilesView lines={[{ line: 'A', pencils: 3, owned: 1 }]} order="value" range={range} onFault={vi.fn()} />, { wrapper });
+        render(
+            <FilesView lines={[{ line: 'A', pencils: 3, owned: 1 }]} formats={formats} order="value" range={range} onFault={vi.fn()} />,
+            { wrapper },
+        );
         fireEvent.change(screen.getByLabelText('Numbers'), { target: { value: '601-624' } });
         fireEvent.change(screen.getByLabelText('are'), { target: { value: 'wanted' } });
         fireEvent.click(screen.getByRole('button', { name: 'Note them' }));

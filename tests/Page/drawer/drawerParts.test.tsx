@@ -142,7 +142,7 @@ describe('mixes and lines', () => {
         expect(screen.getByRole('img', { name: '1 over 2: c' })).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Beneath'), { target: { value: 'firm' } });
         expect(screen.getByRole('link', { name: 'Print with boxes to fill in' }).getAttribute('href')).toBe(
-            '/api/drawer/chart.pdf?ids[]=Slipway%2F1&ids[]=Slipway%2F2&paper=black&beneath=firm&above=medium',
+            '/api/drawer/chart.pdf?ids%5B%5D=Slipway%2F1&ids%5B%5D=Slipway%2F2&paper=black&beneath=firm&above=medium',
         );
         cleanup();
         render(<MixView ids={['Slipway/1']} paper="black" />, { wrapper });

@@ -27,7 +27,7 @@ const iron = pencil('745', 'Bollard iron');
 beforeEach(() => {
     app.says('GET', '/api/me', { name: 'Demo' });
     app.says('GET', '/api/studies', { studies: [study], papers: ['white medium', 'black'] });
-    app.says('GET', '/api/drawer/lines', { lines: [{ line: 'Slipway', pencils: 3, owned: 3 }], undoWords: null });
+    app.says('GET', '/api/drawer/lines', { formats: [], lines: [{ line: 'Slipway', pencils: 3, owned: 3 }], undoWords: null });
     app.says('GET', '/api/drawer/tray', tray([rope, reed, iron]));
 });
 
@@ -68,7 +68,7 @@ describe('the drawer as a place', () => {
     it('asks for the portrait of what is shown only where it shows, on the paper chosen', async () => {
         show();
         await heading('704 Old rope green');
-        await waitFor(() => expect(app.last('GET', '/api/drawer/pencil')?.path).toContain('id=Slipway%2F704&paper=white%20medium'));
+        await waitFor(() => expect(app.last('GET', '/api/drawer/pencil')?.path).toContain('id=Slipway%2F704&paper=white+medium'));
         fireEvent.click(slots()[1] as Element);
         await waitFor(() => expect(app.last('GET', '/api/drawer/pencil')?.path).toContain('id=Slipway%2F711'));
         fireEvent.change(screen.getByLabelText('Paper'), { target: { value: 'black' } });
@@ -96,7 +96,7 @@ describe('the drawer as a place', () => {
     });
 
     it('names what Undo takes back, and takes it back', async () => {
-        app.says('GET', '/api/drawer/lines', { lines: [], undoWords: '704 low' });
+        app.says('GET', '/api/drawer/lines', { formats: [], lines: [], undoWords: '704 low' });
         app.says('POST', '/api/drawer/undo', { undone: '704 low' });
         show();
         fireEvent.click(await screen.findByRole('button', { name: 'Undo: 704 low' }));
@@ -127,7 +127,11 @@ describe('the drawer as a place', () => {
     ])('says what to do where nothing lies (%s, lines %j)', async (shown, lines, words) => {
         localStorage.setItem('drawer/shown', shown);
         app.says('GET', '/api/drawer/tray', tray([]));
-        app.says('GET', '/api/drawer/lines', { lines: lines.map((line) => ({ line, pencils: 2, owned: 0 })), undoWords: null });
+        app.says('GET', '/api/drawer/lines', {
+            formats: [],
+            lines: lines.map((line) => ({ line, pencils: 2, owned: 0 })),
+            undoWords: null,
+        });
         show();
         expect(await screen.findByText(new RegExp(`^${words}`))).toBeTruthy();
     });

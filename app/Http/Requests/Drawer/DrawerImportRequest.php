@@ -6,7 +6,7 @@ namespace App\Http\Requests\Drawer;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
-use KnottyPrism\Core\Formats\PlainText;
+use KnottyPrism\Core\Formats\Text\PlainText;
 
 final class DrawerImportRequest extends FormRequest
 {

@@ -176,7 +176,15 @@ export function BesidePart({ place }: { place: DrawerPlaceState }) {
                     zone={place.toTry}
                 />
             )}
-            {beside === 'files' && <FilesView lines={lines.data?.lines ?? []} order={order} range={changes.range} onFault={onFault} />}
+            {beside === 'files' && (
+                <FilesView
+                    lines={lines.data?.lines ?? []}
+                    formats={lines.data?.formats ?? []}
+                    order={order}
+                    range={changes.range}
+                    onFault={onFault}
+                />
+            )}
         </>
     );
 }

@@ -34,26 +34,19 @@ const Links = styled.p`
     }
 `;
 
-const FILES = [
-    ['csv', 'CSV', 'all of it, for a spreadsheet'],
-    ['json', 'JSON', 'all of it, with a published schema'],
-    ['gpl', 'palette', 'number, name and colour (.gpl)'],
-    ['cgats', 'measurement text', 'number, name and Lab (CGATS)'],
-    ['spectral', 'reflectances', 'number, name and spectrum (CGATS)'],
-] as const;
-
 interface FilesViewProps {
     lines: DrawerLines['lines'];
+    formats: DrawerLines['formats'];
     order: string;
     range: Sending<{ line: string; numbers: string; stock: Stock['state'] }>;
     onFault: (text: string) => void;
 }
 
 /** Pencils in, from a file or by their numbers, and out, as files and as a map of the trays. */
-export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
+export function FilesView({ lines, formats, order, range, onFault }: FilesViewProps) {
     return (
         <Column aria-label="In and out">
-            <ImportPart isFirst={lines.length === 0} />
+            <ImportPart isFirst={lines.length === 0} formats={formats} />
             {lines.length > 0 && (
                 <>
                     <PartHead>
@@ -64,8 +57,8 @@ export function FilesView({ lines, order, range, onFault }: FilesViewProps) {
                         <h2>Out</h2>
                     </PartHead>
                     <Links>
-                        {FILES.map(([kind, name, what]) => (
-                            <a key={kind} href={`/api/drawer/file/${kind}`} download title={what}>
+                        {formats.map(({ kind, name, holds }) => (
+                            <a key={kind} href={`/api/drawer/file/${kind}`} download title={holds}>
                                 Save as {name}
                             </a>
                         ))}

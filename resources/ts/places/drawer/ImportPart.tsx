@@ -4,7 +4,7 @@ import { FileTrigger } from 'react-aria-components';
 import { askAnew, putAnswer } from '../../api/answers';
 import { ask, askFile, askWithFile, RequestFailed, send, sentenceOf } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
-import type { DrawerImport, ImportChoices } from '../../api/types';
+import type { DrawerImport, DrawerLines, ImportChoices } from '../../api/types';
 import { PartHead } from '../../ui/Column';
 import { Button, WordButton } from '../../ui/controls';
 
@@ -65,8 +65,11 @@ export function useImport() {
     return { problems, setProblems, id, begin, choose, take, cancel, data };
 }
 
+/** What measuring devices call their files besides. */
+const ALSO_ENDINGS = ['.ti3', '.cgats'];
+
 /** A drawer file on its way in: chosen, looked at with every problem, taken in with progress; nothing happens before it is agreed to. */
-export function ImportPart({ isFirst }: { isFirst: boolean }) {
+export function ImportPart({ isFirst, formats }: { isFirst: boolean; formats: DrawerLines['formats'] }) {
     const bringing = useImport();
     const { setProblems, id, begin, data } = bringing;
     const sample = async () => {
@@ -78,7 +81,7 @@ export function ImportPart({ isFirst }: { isFirst: boolean }) {
             <PartHead $first>
                 <h2>From a file</h2>
                 <FileTrigger
-                    acceptedFileTypes={['.csv', '.json', '.gpl', '.txt', '.ti3', '.cgats']}
+                    acceptedFileTypes={[...new Set(formats.map((f) => `.${f.ending}`)), ...ALSO_ENDINGS]}
                     onSelect={(files) => {
                         setProblems([]);
                         if (files?.[0] !== undefined) {
@@ -99,9 +102,7 @@ export function ImportPart({ isFirst }: { isFirst: boolean }) {
                     </Button>
                 </p>
             )}
-            {id === null && (
-                <p>CSV, JSON, a palette (.gpl) or measurement text (CGATS). It is looked at first; nothing changes before you say so.</p>
-            )}
+            {id === null && <p>{formats.map((f) => f.name).join(', ')}. It is looked at first; nothing changes before you say so.</p>}
         </>
     );
 }

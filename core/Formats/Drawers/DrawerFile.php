@@ -2,15 +2,16 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Formats;
+namespace KnottyPrism\Core\Formats\Drawers;
 
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Formats\Text\PlainText;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 
-/** A drawer from the text of a file: CSV, JSON, a plain-text palette or measurement text, told apart by how it begins. */
+/** A drawer from the text of a file, in whichever {@see DrawerFormat} it is: they are told apart by how it begins. */
 final class DrawerFile
 {
     private const MOST_ROWS = 20_000;
@@ -28,12 +29,13 @@ final class DrawerFile
             throw BadFile::because('The drawer file is empty; it needs a header line with at least "number,heavy", or a JSON list of pencils.');
         }
 
-        return match (true) {
-            in_array($start[0], ['{', '['], true) => DrawerJson::read($start),
-            PaletteText::isOne($start) => PaletteText::read(self::ofOrdinaryLines($text)),
-            str_contains($start, 'BEGIN_DATA_FORMAT') => Cgats::read(self::ofOrdinaryLines($text)),
-            default => DrawerCsv::read($text),
-        };
+        foreach (DrawerFormat::cases() as $format) {
+            if ($format->isOne($start)) {
+                return $format->read($text);
+            }
+        }
+
+        return Csv::it()->read($text);
     }
 
     /** @throws BadFile when there are more rows than anyone has pencils */
@@ -45,13 +47,11 @@ final class DrawerFile
     }
 
     /** @throws BadFile when it would fall into more lines, or longer ones, than a table of colours has */
-    private static function ofOrdinaryLines(string $text): string
+    public static function checkLines(string $text): void
     {
         if (substr_count($text, "\n") + substr_count($text, "\r") > self::MOST_LINES || preg_match('/[^\r\n]{'.self::LONGEST_LINE.'}/', $text) === 1) {
             throw BadFile::because(sprintf('The file has more than %s lines, or lines of more than %s letters; save it as a plain table of colours.', number_format(self::MOST_LINES), number_format(self::LONGEST_LINE)));
         }
-
-        return $text;
     }
 
     /**

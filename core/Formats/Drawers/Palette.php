@@ -2,25 +2,30 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Formats;
+namespace KnottyPrism\Core\Formats\Drawers;
 
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
 /** Pencils as a plain-text palette (.gpl): red, green, blue 0–255, then the number and the name. */
-final class PaletteText
+final class Palette extends DrawerFormat
 {
     private const FIRST_LINE = 'GIMP Palette';
 
-    public static function isOne(string $text): bool
+    public function __construct()
     {
-        return str_starts_with(ltrim($text), self::FIRST_LINE);
+        parent::__construct('gpl', 3, 'gpl', 'text/plain', 'palette', 'number, name and colour (.gpl)');
     }
 
-    /** @throws BadFile when the palette is empty */
-    public static function read(string $text): DrawerReading
+    public function isOne(string $start): bool
     {
+        return str_starts_with($start, self::FIRST_LINE);
+    }
+
+    public function read(string $text): DrawerReading
+    {
+        DrawerFile::checkLines($text);
         $records = $problems = $taken = [];
         foreach (preg_split('/\r\n|\r|\n/', $text) ?: [] as $i => $line) {
             if (trim($line) === '' || preg_match('/^\s*(#|GIMP Palette|Name:|Columns:)/', $line) === 1) {
@@ -39,10 +44,9 @@ final class PaletteText
         return $records !== [] || $problems !== [] ? new DrawerReading($records, $problems) : throw BadFile::because('The palette holds no colours.');
     }
 
-    /** @param  list<PencilRecord>  $records */
-    public static function write(string $title, array $records): string
+    public function write(string $title, array $rows): string
     {
-        return self::ofColours($title, array_map(static fn (PencilRecord $r): array => [$r->heavy, trim("$r->number $r->name")], $records));
+        return self::ofColours($title, array_map(static fn (ShelfRow $r): array => [$r->record->heavy, trim("{$r->record->number} {$r->record->name}")], $rows));
     }
 
     /** @param  list<array{string, string}>  $colours  #rrggbb and a name */

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Formats;
+namespace KnottyPrism\Core\Formats\Drawers;
 
 use KnottyPrism\Core\Colour\Adaptation;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Observer;
-use KnottyPrism\Core\Colour\SmoothestReflectance;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
@@ -18,16 +17,26 @@ use KnottyPrism\Core\Medium\Pencil\PencilRecord;
  * Measurement text in the manner of CGATS.17: a table of samples with LAB_L, LAB_A, LAB_B (for D50, as measuring devices write them), or
  * with a reflectance for every ten nanometres (SPECTRAL_NM400 or the like, in hundredths or as shares). SAMPLE_ID is the pencil's number.
  */
-final class Cgats
+final class Cgats extends DrawerFormat
 {
     /** What spectral columns are called by different writers, before the wavelength. */
     private const SPECTRAL = '/^(?:SPECTRAL_NM_?|SPECTRAL_|SPEC_|NM|R_?)(\d{3})$/i';
 
     private const LAB = ['LAB_L', 'LAB_A', 'LAB_B'];
 
-    /** @throws BadFile when the file as a whole can't be read */
-    public static function read(string $text): DrawerReading
+    public function __construct()
     {
+        parent::__construct('cgats', 4, 'txt', 'text/plain', 'measurement text', 'number, name and Lab (CGATS)');
+    }
+
+    public function isOne(string $start): bool
+    {
+        return str_contains($start, 'BEGIN_DATA_FORMAT');
+    }
+
+    public function read(string $text): DrawerReading
+    {
+        DrawerFile::checkLines($text);
         $fields = self::format($text);
         $upper = array_map(strtoupper(...), $fields);
         $id = array_search('SAMPLE_ID', $upper, true);
@@ -59,26 +68,9 @@ final class Cgats
         return $records !== [] || $problems !== [] ? new DrawerReading($records, $problems) : throw BadFile::because('The measurement file has no samples between BEGIN_DATA and END_DATA.');
     }
 
-    /** @param  list<PencilRecord>  $records */
-    public static function write(string $title, array $records): string
+    public function write(string $title, array $rows): string
     {
-        return self::table($title, self::LAB, array_map(static fn (PencilRecord $r): array => [$r, ...Adaptation::toD50(Lab::ofHex($r->heavy))], $records));
-    }
-
-    /**
-     * Reflectances in hundredths for every ten nanometres, the smoothest that have the recorded colour.
-     *
-     * @param  list<PencilRecord>  $records
-     */
-    public static function writeSpectral(string $title, array $records): string
-    {
-        $last = Observer::FIRST_NM + Observer::STEP_NM * (Observer::BANDS - 1);
-        $fields = array_map(static fn (int $nm): string => "SPEC_$nm", range(Observer::FIRST_NM, $last, Observer::STEP_NM));
-        // What readers ask for beside the columns themselves.
-        $keywords = ['SPECTRAL_BANDS' => Observer::BANDS, 'SPECTRAL_START_NM' => Observer::FIRST_NM, 'SPECTRAL_END_NM' => $last, 'SPECTRAL_NORM' => 100];
-        $percent = static fn (float $r): float => 100 * $r;
-
-        return self::table($title, $fields, array_map(static fn (PencilRecord $r): array => [$r, ...array_map($percent, array_values(SmoothestReflectance::ofHex($r->heavy)))], $records), $keywords);
+        return self::table($title, self::LAB, array_map(static fn (ShelfRow $r): array => [$r->record, ...Adaptation::toD50(Lab::ofHex($r->record->heavy))], $rows));
     }
 
     /**
@@ -86,7 +78,7 @@ final class Cgats
      * @param  list<array{0: PencilRecord}|list<mixed>>  $samples  a pencil and its figures
      * @param  array<string, int>  $keywords
      */
-    private static function table(string $title, array $fields, array $samples, array $keywords = []): string
+    public static function table(string $title, array $fields, array $samples, array $keywords = []): string
     {
         $quoted = static fn (string $s): string => '"'.str_replace(['"', "\r", "\n"], ["'", ' ', ' '], $s).'"';
         $rows = array_map(static function (array $sample) use ($quoted): string {

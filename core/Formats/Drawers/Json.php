@@ -2,22 +2,48 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Formats;
+namespace KnottyPrism\Core\Formats\Drawers;
 
+use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadFile;
+use KnottyPrism\Core\Formats\Text\BoundedJson;
 
 /** A drawer as JSON: {"pencils": […]}, or the list alone; the schema is docs/schemas/drawer.schema.json. */
-final class DrawerJson
+final class Json extends DrawerFormat
 {
     /** Some twenty thousand pencils, each with everything that can be said of one. */
     private const MOST_VALUES = 400_000;
+
+    public function __construct()
+    {
+        parent::__construct('json', 2, 'json', 'application/json', 'JSON', 'all of it, with a published schema');
+    }
+
+    public function isOne(string $start): bool
+    {
+        return in_array($start[0], ['{', '['], true);
+    }
+
+    public function write(string $title, array $rows): string
+    {
+        return json_encode(['pencils' => self::pencils($rows)], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /**
+     * @param  list<ShelfRow>  $rows
+     * @return list<array<string, string|float|bool>> for a file that holds pencils besides other things
+     */
+    public static function pencils(array $rows): array
+    {
+        return array_map(static fn (ShelfRow $r): array => array_filter(RecordFields::of($r), static fn (string|float|bool|null $v): bool => $v !== null && $v !== ''), $rows);
+    }
 
     /**
      * The first pencil is row 1.
      *
      * @throws BadFile when the file as a whole can't be read
      */
-    public static function read(string $text): DrawerReading
+    public function read(string $text): DrawerReading
     {
         $data = BoundedJson::decoded($text, self::MOST_VALUES, 'The drawer file');
         if ($data === null) {

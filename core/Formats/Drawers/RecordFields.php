@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Formats;
+namespace KnottyPrism\Core\Formats\Drawers;
 
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
@@ -24,6 +24,18 @@ final class RecordFields
 
     /** @var list<string> */
     public array $problems = [];
+
+    /** @return array<string, string|float|bool|null> by column */
+    public static function of(ShelfRow $row): array
+    {
+        [$r, $stock] = [$row->record, $row->stock];
+
+        return [
+            'line' => $r->line, 'number' => $r->number, 'name' => $r->name, 'binder' => $r->binder?->value, 'heavy' => $r->heavy, 'light' => $r->light, 'over_black' => $r->overBlack,
+            'opacity' => $r->opacity?->value, 'laydown' => $r->laydown, 'lightfast' => $r->lightfast, 'owned' => $r->owned,
+            'stock' => $stock->state->value, 'length_left' => $stock->lengthLeft, 'discontinued' => $stock->discontinued, 'formerly' => implode('; ', $stock->formerly), 'notes' => $stock->notes,
+        ];
+    }
 
     /** @param  array<string, string>  $fields */
     public function record(int $row, array $fields): ?ShelfRow

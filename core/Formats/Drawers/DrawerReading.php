@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Formats;
+namespace KnottyPrism\Core\Formats\Drawers;
 
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 

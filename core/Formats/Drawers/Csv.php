@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Formats;
+namespace KnottyPrism\Core\Formats\Drawers;
 
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Formats\Tables\CsvCell;
@@ -11,19 +11,43 @@ use KnottyPrism\Core\Formats\Tables\CsvCell;
  * A drawer as comma-separated values (RFC 4180) with a header line; columns in any order, only number and heavy required. Spreadsheets of
  * many countries write semicolons or tabs instead of commas: whichever the header line has most of parts the cells.
  */
-final class DrawerCsv
+final class Csv extends DrawerFormat
 {
     private const MOST_COLUMNS = 100;
 
     /** Each as it is called. */
     private const SEPARATORS = [',' => 'commas', ';' => 'semicolons', "\t" => 'tabs'];
 
+    public function __construct()
+    {
+        parent::__construct('csv', 1, 'csv', 'text/csv', 'CSV', 'all of it, for a spreadsheet');
+    }
+
+    /** What no other form is. */
+    public function isOne(string $start): bool
+    {
+        return false;
+    }
+
+    public function write(string $title, array $rows): string
+    {
+        $cell = static fn (string|float|bool|null $v): string => is_bool($v) ? ($v ? 'yes' : 'no') : (is_string($v) ? CsvCell::marked($v) : (string) $v);
+        $stream = fopen('php://memory', 'r+') ?: throw new \LogicException('memory can always be opened');
+        fputcsv($stream, RecordFields::COLUMNS, escape: '', eol: "\r\n");
+        foreach ($rows as $row) {
+            fputcsv($stream, array_map($cell, RecordFields::of($row)), escape: '', eol: "\r\n");
+        }
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
+
     /**
      * Rows are numbered as a spreadsheet counts, the header being row 1.
      *
      * @throws BadFile when the file as a whole can't be read
      */
-    public static function read(string $text): DrawerReading
+    public function read(string $text): DrawerReading
     {
         $stream = fopen('php://memory', 'r+') ?: throw new \LogicException('memory can always be opened');
         fwrite($stream, $text);
