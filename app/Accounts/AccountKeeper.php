@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Error\ImpossibleChange;
 
-/** What somebody may do with their own account. Whoever is signed in elsewhere is known by the password as it was: hashed anew, it ends that. */
+/** What somebody may do with their own account. Whoever is signed in elsewhere is known by the password as it was: hashed again, it ends that. */
 final class AccountKeeper
 {
     /** A hash that no password has; checked where a name is unknown, so that it takes as long as where one is known. */

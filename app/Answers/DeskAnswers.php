@@ -108,7 +108,7 @@ final class DeskAnswers
         return $told;
     }
 
-    /** What there is to plan before all of it can be laid; nothing where it is planned. */
+    /** What there is to plan before all of it can be laid; null when it is planned. */
     private function unplanned(Study $study, int $zones, int $planned): ?string
     {
         if ($planned >= $zones) {

@@ -46,7 +46,7 @@ final class DrawerAnswers
 
     private const NEAREST = 3;
 
-    /** Pencils that one is compared with: of thousands the nearest of others, and of those at hand such as stand for all. */
+    /** Pencils that one is compared with: of thousands the nearest of others, and of those available such as stand for all. */
     private const COMPARED = 150;
 
     private const AT_HAND = 120;
@@ -56,7 +56,7 @@ final class DrawerAnswers
     }
 
     /**
-     * The pencils at hand, or those wanted, or with a line's name all of that line, owned or not; each with what is noted of its stock now.
+     * The pencils available, or those wanted, or with a line's name all of that line, owned or not; each with what is noted of its stock now.
      *
      * @return array<string, mixed>
      */

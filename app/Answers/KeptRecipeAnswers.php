@@ -23,7 +23,7 @@ use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** The recipes kept for spots of a study, each predicted anew from its stack, light to dark as a palette strip is read. */
+/** The recipes kept for spots of a study, each predicted again from its stack, light to dark as a palette strip is read. */
 final class KeptRecipeAnswers
 {
     public function __construct(private readonly DrawerKeeper $drawers, private readonly KeptRecipes $kept, private readonly HandKeeper $hands)

@@ -103,7 +103,7 @@ final class PlanAnswers
         return ['school' => $s->schools[0] ?? [], 'mode' => $s->mode->value, 'pencils' => $s->pencils, 'keep' => $s->keep, 'without' => $s->without, 'hue' => $s->hues[0] ?? 'as seen'];
     }
 
-    /** @return list<array<string, mixed>> what a way of working consists of, with what speaks for each choice; the number of pencils is chosen with the palette */
+    /** @return list<array<string, mixed>> what a method consists of, with what speaks for each choice; the number of pencils is chosen with the palette */
     private static function ways(): array
     {
         $ways = array_diff_key(School::ways(), ['palette' => true]);

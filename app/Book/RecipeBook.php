@@ -138,7 +138,7 @@ final class RecipeBook
     }
 
     /**
-     * @param  ?Builder<BookRecipeRow>  $among  nothing where any of hers will do
+     * @param  ?Builder<BookRecipeRow>  $among  null when any of hers will do
      * @return \Generator<array{int, Lab}>
      */
     private function colours(User $user, Lab $like, ?Builder $among): \Generator

@@ -94,7 +94,7 @@ final class RecipeFromPlan
         return $right < 0 ? null : $this->cut($ground->study->photo(), $left / $labels->width, $top / $labels->height, ($right - $left + 1) / $labels->width, ($bottom - $top + 1) / $labels->height);
     }
 
-    /** A part of the photo, in shares of it, small; nothing where the photo can't be read. */
+    /** A part of the photo, in shares of it, small; null when the photo can't be read. */
     private function cut(Photo $photo, float $left, float $top, float $width, float $height): ?string
     {
         return rescue(function () use ($photo, $left, $top, $width, $height): string {

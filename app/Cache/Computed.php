@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\Context;
  */
 final class Computed
 {
-    /** A store on this machine, for what is large and quickly made anew. */
+    /** A store on this machine, for what is large and quickly made again. */
     public const NEAR = 'looks';
 
     private const ACCOUNT = 'account';
@@ -42,7 +42,7 @@ final class Computed
      *
      * @param  string  $key  names everything that the value follows from, but for the code
      * @param  \Closure(): T  $work
-     * @param  ?string  $store  nothing for the store that all machines share
+     * @param  ?string  $store  null for the store that all machines share
      * @return T
      */
     public static function kept(string $key, int $seconds, \Closure $work, ?string $store = self::NEAR): mixed
@@ -69,7 +69,7 @@ final class Computed
         return KeptFiles::bytes(self::folder($account));
     }
 
-    /** All that is kept near for an account goes; whatever is asked for again is worked out anew. */
+    /** All that is kept near for an account goes; what is asked for later is worked out again. */
     public static function forget(int $account): void
     {
         KeptFiles::shrink(self::folder($account), 0);

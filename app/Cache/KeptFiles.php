@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cache;
 
-/** Files of a folder that can be made anew: how much they are, and that they do not become more. */
+/** Files of a folder that can be made again: how much they are, and that they do not become more. */
 final class KeptFiles
 {
     /** Bytes, of all files below. */

@@ -13,7 +13,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** For each pencil at hand what neutralises it, what darkens it, and what lifts it beside it. */
+/** For each pencil available what neutralises it, what darkens it, and what lifts it beside it. */
 final class ComplementsCommand extends Command
 {
     use Reads;

@@ -112,7 +112,7 @@ final class PlanCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @return array{float, float}|null shares of the picture; nothing where no loupe is asked for */
+    /** @return array{float, float}|null shares of the picture; null when no loupe is asked for */
     private static function place(InputInterface $input): ?array
     {
         $text = $input->getOption('loupe');

@@ -90,7 +90,7 @@ trait Reads
         return array_values(array_filter(array_map(trim(...), explode(',', (string) $input->getOption($option))), static fn (string $part): bool => $part !== ''));
     }
 
-    /** @return list<array{float, float}>|null four corners in pixels, from the top left clockwise; null where they are not given */
+    /** @return list<array{float, float}>|null four corners in pixels, from the top left clockwise; null when they are not given */
     private function corners(InputInterface $input, Photograph $photo): ?array
     {
         $given = self::list($input, 'corners');
@@ -105,7 +105,7 @@ trait Reads
         return array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], array_chunk($shares, 2));
     }
 
-    /** A whole number from 1, or null where the option is not given. */
+    /** A whole number from 1, or null when the option is not given. */
     private function whole(InputInterface $input, string $option, int $most): ?int
     {
         $text = $input->getOption($option);

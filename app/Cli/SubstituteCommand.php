@@ -13,7 +13,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** What stands in for a pencil that is not at hand. */
+/** What stands in for a pencil that is not available. */
 final class SubstituteCommand extends Command
 {
     use Reads;

@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Schema;
 final class Repeated
 {
     /**
-     * A table that is there and empty may lack keys and indices that come after it, and is made anew; one with rows is whole, and stays.
+     * A table that is there and empty may lack keys and indices that come after it, and is made again; one with rows is whole, and stays.
      *
      * @param  Closure(Blueprint): void  $columns
      */

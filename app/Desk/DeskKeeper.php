@@ -120,7 +120,7 @@ final class DeskKeeper
     }
 
     /**
-     * Takes the last mark back, with all coats that were marked with it; nothing where there is none.
+     * Takes the last mark back, if there is one, with all coats that were marked with it.
      *
      * @param  ?int  $of  the mark that was the last where this was asked for; 0 where there was none
      * @return int the mark that is the last now, on which a next undo stands; 0 where there is none

@@ -46,7 +46,7 @@ final class DrawerHistory
     }
 
     /**
-     * Takes back the latest change and says what it was, or nothing when there is none.
+     * Takes back the latest change and says what it was, or null when there is none.
      *
      * @param  ?int  $of  the change that was the latest where this was asked for, 0 where there was none; refused when it is another by now
      */

@@ -9,7 +9,7 @@ use App\Models\PencilRow;
 use Illuminate\Database\Eloquent\Collection;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 
-/** Fits pencils that were not fitted yet to their swatches, those at hand first; cut off, it has lost one pencil. */
+/** Fits pencils that were not fitted yet to their swatches, those available first; cut off, it has lost one pencil. */
 final class FitDrawer
 {
     private const AT_ONCE = 100;

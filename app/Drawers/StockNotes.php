@@ -12,7 +12,7 @@ use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Error\ImpossibleChange;
 
-/** What is at hand and what is left of it, changed one pencil or one run of numbers at a time; every change can be undone. */
+/** What is available and what is left of it, changed one pencil or one run of numbers at a time; every change can be undone. */
 final class StockNotes
 {
     public function __construct(private readonly DrawerKeeper $drawers, private readonly DrawerHistory $history)

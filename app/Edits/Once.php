@@ -73,7 +73,7 @@ final class Once
         return $made;
     }
 
-    /** What a change under this request's key made before; nothing where it was not made. */
+    /** What a change under this request's key made before; null when it was not made. */
     public static function madeBefore(Request $request, User $user): ?int
     {
         $key = self::keyOf($request);

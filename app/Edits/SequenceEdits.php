@@ -16,14 +16,14 @@ use KnottyPrism\Core\Recipe\Sequence\Regrade;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** What becomes of a zone's sequence when an artist writes it anew or grades one of its passes otherwise. */
+/** What becomes of a zone's sequence when an artist writes it again or grades one of its passes otherwise. */
 final readonly class SequenceEdits
 {
     public function __construct(private PlanRepository $plans, private DrawerKeeper $drawers)
     {
     }
 
-    /** A sequence with its pencils as the shelf writes them, or nothing for the planner's. */
+    /** A sequence with its pencils as the shelf writes them, or null for the planner's. */
     public function asGiven(User $user, mixed $passes): ?SequenceNote
     {
         if (! is_array($passes)) {

@@ -12,14 +12,14 @@ final class ChangedElsewhere extends \DomainException
         parent::__construct($message);
     }
 
-    /** @param  ?string  $latest  what was done there last; nothing when that was taken back */
+    /** @param  ?string  $latest  what was done there last; null when that was taken back */
     public static function by(?string $latest): self
     {
         return new self(sprintf('Changed elsewhere meanwhile: %s. Nothing was taken back; look at it first, then undo or redo again.', $latest ?? 'something was taken back'));
     }
 
     /**
-     * @param  ?int  $meant  what the page showed; nothing where it did not say
+     * @param  ?int  $meant  what the page showed; null when it did not say
      *
      * @throws self when it is not what is there
      */

@@ -25,7 +25,7 @@ final class Reversals
     /** Columns that follow from others are not written. */
     private const DERIVED = ['pencils' => ['owned' => true]];
 
-    /** @param  ?int  $studyId  whose kept recipes; nothing for the drawer */
+    /** @param  ?int  $studyId  whose kept recipes; null for the drawer */
     public function __construct(private readonly int $userId, private readonly ?int $studyId = null)
     {
     }
@@ -51,7 +51,7 @@ final class Reversals
     }
 
     /**
-     * Takes back the latest change and says what it was, or nothing when there is none.
+     * Takes back the latest change and says what it was, or null when there is none.
      *
      * @param  ?int  $of  the change that was the latest where this was asked for, 0 where there was none
      *

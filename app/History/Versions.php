@@ -79,7 +79,7 @@ final class Versions
 
     /**
      * @param  -1|1  $by
-     * @param  ?int  $of  id of the version that was shown where this was asked for; 0 before the first, nothing where it is not known
+     * @param  ?int  $of  id of the version that was shown where this was asked for; 0 before the first, null when it is not known
      * @return int the version that is shown then, by its id
      *
      * @throws ChangedElsewhere when another is shown by now

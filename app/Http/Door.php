@@ -27,7 +27,7 @@ final class Door
     /**
      * @param  array<string, mixed>  $server  as PHP has it
      * @param  \Closure(): string  $body
-     * @return ?array{int, string, string} status, title and sentence of a refusal; null where the request may come in
+     * @return ?array{int, string, string} status, title and sentence of a refusal; null when the request may come in
      */
     public static function refusal(array $server, \Closure $body): ?array
     {

@@ -11,7 +11,7 @@ use Illuminate\Support\Str;
  * costs. An answer is named by its address, the account, and how often anything of the account was changed ({@see Middleware\NothingNew}).
  *
  * Who may have it is said by a pass: a cookie that the framework sets once it knows who asks. It holds for minutes, for one session that is
- * still there, and for the password of that time; all of it is asked anew each time, in one question to the database. Whatever is not as it
+ * still there, and for the password of that time; all of it is asked again each time, in one question to the database. Whatever is not as it
  * should be, the framework is asked.
  */
 final class KeptAnswers

@@ -12,7 +12,7 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
 /**
- * Fits the pencils of an account that were not fitted yet, those at hand first. It works for a little while and then queues itself
+ * Fits the pencils of an account that were not fitted yet, those available first. It works for a little while and then queues itself
  * again, so that a drawer of thousands holds nobody up; killed, it has lost one pencil.
  */
 final class FitPencils implements ShouldBeUniqueUntilProcessing, ShouldQueue

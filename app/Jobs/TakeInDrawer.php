@@ -12,7 +12,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
-/** Puts the pencils of a drawer file in, all at once at the end: cancelled or killed, it leaves the old drawer as it was, and run again it begins anew. */
+/** Puts the pencils of a drawer file in, all at once at the end: cancelled or killed, it leaves the old drawer as it was, and run again it begins again. */
 final class TakeInDrawer implements ShouldQueue
 {
     use Dispatchable;

@@ -40,7 +40,7 @@ use KnottyPrism\Core\Medium\Swatches\PencilFit;
  * @property bool $discontinued
  * @property ?list<string> $formerly
  * @property ?string $notes
- * @property array{absorption: list<float>, scattering: float, laydown: float, slickness: float, assumed: list<string>}|null $fit nothing until it was fitted
+ * @property array{absorption: list<float>, scattering: float, laydown: float, slickness: float, assumed: list<string>}|null $fit null until it was fitted
  */
 final class PencilRow extends Model
 {

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * One planning of a picture: how far it is, and what it planned anew.
+ * One planning of a picture: how far it is, and what it planned again.
  *
  * @property int $id
  * @property int $study_id

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property int $user_id
- * @property ?int $study_id of the recipes kept there; nothing for the drawer
+ * @property ?int $study_id of the recipes kept there; null for the drawer
  * @property string $words what was changed
  * @property string $before compressed; see {@see \App\History\Reversals}
  */

@@ -22,7 +22,7 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  * @property string $paper
  * @property ?int $colour_photo_id the photo that the colours follow
  * @property int $plan_number the version of the picture's plan that is shown; 0 before the first
- * @property ?string $first_school settings of the way of working that it began with; null for one that was brought in
+ * @property ?string $first_school settings of the method that it began with; null for one that was brought in
  * @property int $survey_number the version of the survey that is shown; 0 before the first
  * @property float $drawing_width_mm
  * @property float $drawing_height_mm

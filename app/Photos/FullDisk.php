@@ -27,7 +27,7 @@ final class FullDisk
         return false;
     }
 
-    /** Free bytes where photos are kept; nothing where that is no disk. */
+    /** Free bytes where photos are kept; null when that is no disk. */
     public static function freeBytes(string $folder): ?int
     {
         $free = @disk_free_space($folder);

@@ -98,7 +98,7 @@ final class Metadata
         file_put_contents($path, $bytes);
     }
 
-    /** Captions and what tells of the picture lie side by side there: it is written anew, with nothing lost of the picture. */
+    /** Captions and what tells of the picture lie side by side there: it is written again, with nothing lost of the picture. */
     private static function tiff(string $path): void
     {
         $from = new Imagick;

@@ -16,7 +16,7 @@ use KnottyPrism\Core\Photo\Reading\NeutralBalance;
 /**
  * Keeps photos outside the web root, under keys that nobody can guess: the original, the working copy, its pixels, and smaller
  * copies for looking and for zones, which are made when first asked for. Only the original is irreplaceable, and may lie in a bucket
- * that several machines share: whatever else is missing or of the wrong length on this machine is made anew from it.
+ * that several machines share: whatever else is missing or of the wrong length on this machine is made again from it.
  */
 final class PhotoStore
 {

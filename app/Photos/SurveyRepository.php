@@ -31,7 +31,7 @@ final class SurveyRepository
         return $this->versions->kept($study) ?? (new Survey)->toArray();
     }
 
-    /** Names the survey's content: a number of the history may be given anew after undo, this never is. */
+    /** Names the survey's content: a number of the history may be given again after undo, this never is. */
     public function stamp(Study $study): int
     {
         return $this->versions->current($study)->id ?? 0;

@@ -61,7 +61,7 @@ final class KeptRecipes
     }
 
     /**
-     * Takes back the latest change; nothing where there is none.
+     * Takes back the latest change, if there is one.
      *
      * @param  ?int  $of  the note that was the latest where this was asked for; 0 where there was none
      *

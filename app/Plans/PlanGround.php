@@ -111,7 +111,7 @@ final readonly class PlanGround
         return $this->key('zone', $s->mode->value, $s->schoolOf($zone)->settings(), $palette->hand, $palette->base, array_map(self::named(...), $this->shades[$zone]));
     }
 
-    /** Not of the build: what was planned for a drawing stays hers when the application is brought up to date; how it is judged is worked out anew. */
+    /** Not of the build: what was planned for a drawing stays hers when the application is brought up to date; how it is judged is worked out again. */
     private function key(mixed ...$parts): string
     {
         return md5(json_encode([$this->fingerprint, $this->paper->key(), ...$parts], JSON_THROW_ON_ERROR));

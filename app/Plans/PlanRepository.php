@@ -159,13 +159,13 @@ final class PlanRepository
         }
     }
 
-    /** The number of the zone at a place of the photo, in shares of it; nothing before there are zones. */
+    /** The number of the zone at a place of the photo, in shares of it; null before there are zones. */
     public function zoneAt(Study $study, float $x, float $y): ?int
     {
         return $this->surveys->current($study)->zones?->labels->at($x, $y);
     }
 
-    /** The name of a zone, or nothing when it is there no more. */
+    /** The name of a zone, or null when it is there no more. */
     public function zoneName(Study $study, int $zone): ?string
     {
         return ($this->surveys->current($study)->zones->notes[$zone] ?? null)?->name;

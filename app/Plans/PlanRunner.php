@@ -148,7 +148,7 @@ final class PlanRunner
     }
 
     /**
-     * What was planned anew and why, in words.
+     * What was planned again and why, in words.
      *
      * @param  array<string, mixed>|null  $before
      * @param  array<string, string>  $basis

@@ -68,7 +68,7 @@ final class PlannedPictures
         return array_map(static fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $settings->schoolOf($zone), $settings->mode), $answers, array_keys($answers));
     }
 
-    /** A change of a zone's sequence that removes a warning of one of its shades, or one of the whole zone's; null where none was found. */
+    /** A change of a zone's sequence that removes a warning of one of its shades, or one of the whole zone's; null when none was found. */
     public function remedy(PlanGround $ground, int $zone, string $shade, string $code): ?SequenceAnswer
     {
         $palette = $this->plans->palettePart($ground);

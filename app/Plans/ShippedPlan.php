@@ -9,7 +9,7 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 
 /**
  * A plan as a file beside the study that it is of, so that a first look need not wait for the planner: what the planner finds for the demo.
- * A test plans the demo anew and compares.
+ * A test plans the demo again and compares.
  */
 final class ShippedPlan
 {

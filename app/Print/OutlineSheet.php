@@ -40,7 +40,7 @@ final class OutlineSheet
     private const TEXT = 7.0;
 
     /**
-     * @param  ?float  $square  side of the grid's squares, mm; nothing for none
+     * @param  ?float  $square  side of the grid's squares, mm; null for none
      */
     public static function pdf(string $study, Tracing $tracing, string $size, ?float $square, bool $mirrored): string
     {

@@ -28,7 +28,7 @@ final class Room
         return $this->lasting($user) + Computed::bytesOf($user->id);
     }
 
-    /** @throws ImpossibleChange where there is none for so many bytes more; what can be worked out anew makes room first */
+    /** @throws ImpossibleChange where there is none for so many bytes more; what can be worked out again makes room first */
     public function keepFor(User $user, int $bytes): void
     {
         $taken = $this->lasting($user);

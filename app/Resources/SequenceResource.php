@@ -101,7 +101,7 @@ final class SequenceResource
 
     /**
      * @param  list<Shade>  $shades
-     * @return object how hard it is pressed, by shade; null where that is left out
+     * @return object how hard it is pressed, by shade; null when that is left out
      */
     public static function marks(GradedPass $pass, array $shades): object
     {
@@ -119,7 +119,7 @@ final class SequenceResource
         return array_map(static fn (PressureMark $m): array => ['mark' => $m->value, 'strokes' => $m->strokes(), 'pressure' => $m->pressure()], PressureMark::cases());
     }
 
-    /** @return list<array<string, mixed>|null> what every pass leaves in a shade; null where it is left out */
+    /** @return list<array<string, mixed>|null> what every pass leaves in a shade; null when it is left out */
     private static function dabs(SequenceAnswer $answer, Outcome $outcome, int $shade): array
     {
         $looks = $outcome->laid->looks();

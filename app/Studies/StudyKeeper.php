@@ -29,7 +29,7 @@ final class StudyKeeper
     /**
      * A new study around one photo; the drawing is taken to lie as the photo does.
      *
-     * @param  (\Closure(\Closure(): Study): Study)|null  $making  makes the rows, once; nothing where they may simply be made
+     * @param  (\Closure(\Closure(): Study): Study)|null  $making  makes the rows, once; null when they may simply be made
      */
     public function begin(User $user, string $name, string $path, string $fileName, ?\Closure $making = null): Study
     {

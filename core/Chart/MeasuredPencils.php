@@ -36,7 +36,7 @@ final class MeasuredPencils
         return $rows;
     }
 
-    /** A drawer's colours are those of swatches on white medium paper: the pencil is fitted on its own paper and laid anew on that one. */
+    /** A drawer's colours are those of swatches on white medium paper: the pencil is fitted on its own paper and laid again on that one. */
     private static function onWhite(PencilRecord $record, Paper $paper): PencilRecord
     {
         $pencil = PencilFit::of($record, $paper);

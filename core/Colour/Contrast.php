@@ -54,7 +54,7 @@ final readonly class Contrast
         return $parts === [] ? 'about the same' : implode(', ', $parts);
     }
 
-    /** "a step darker"; null where the values are alike. */
+    /** "a step darker"; null when the values are alike. */
     public function valueWords(): ?string
     {
         $size = abs($this->steps);
@@ -70,7 +70,7 @@ final readonly class Contrast
         return $amount.($this->steps > 0 ? ' lighter' : ' darker');
     }
 
-    /** "warmer by 9"; null where nobody would say so. */
+    /** "warmer by 9"; null when nobody would say so. */
     public function warmthWords(): ?string
     {
         return abs($this->warmth) < self::WARMTH_SEEN ? null : sprintf('%s by %d', $this->warmth > 0 ? 'warmer' : 'cooler', round(abs($this->warmth)));

@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Drawer;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
-/** The pencils at hand, found by identifier: line/number, or the number alone where only one line has it. */
+/** The pencils available, found by identifier: line/number, or the number alone where only one line has it. */
 final readonly class Drawer
 {
     /** @var array<string, Pencil> */

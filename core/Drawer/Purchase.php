@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Drawer;
 
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
-/** A pencil not at hand that would help. */
+/** A pencil not available that would help. */
 final readonly class Purchase
 {
     /** @param  float  $gain  how much: a share of what can be reached, 0–1, or ΔE00 of a picture; what asks says which */

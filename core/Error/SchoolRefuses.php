@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Error;
 
 use DomainException;
 
-/** A school of working leaves no stack for a colour with the pencils at hand. */
+/** A school of working leaves no stack for a colour with the pencils available. */
 final class SchoolRefuses extends DomainException implements CoreError
 {
     /** @param  list<string>  $settings */

@@ -67,7 +67,7 @@ final readonly class ChoosePalette
         return $left->pencils === [] ? $this->hand : $left;
     }
 
-    /** @return list<string> kept pencils that are at hand */
+    /** @return list<string> kept pencils that are available */
     private function kept(Drawer $hand): array
     {
         return array_values(array_intersect($this->settings->keep, Pencil::identifiers($hand->pencils)));

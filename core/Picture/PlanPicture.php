@@ -32,7 +32,7 @@ use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
 /**
  * Plans a picture, whole or part by part: first its palette, then each zone on its own. A zone's sequence follows from its colours, its
- * school and the palette, and from nothing else: a change plans anew only what it touches, and command line and page come to the same
+ * school and the palette, and from nothing else: a change plans again only what it touches, and command line and page come to the same
  * plan.
  */
 final class PlanPicture
@@ -174,7 +174,7 @@ final class PlanPicture
         return $remedy === null ? $warning : $warning->remedied("$warning->remedy $remedy->words", $remedy->answer);
     }
 
-    /** @return ?\Closure(Sequence): bool whether a change keeps craft and method; null where the sequence itself is laid otherwise */
+    /** @return ?\Closure(Sequence): bool whether a change keeps craft and method; null when the sequence itself is laid otherwise */
     private function allowed(int $zone, SequenceAnswer $answer, PalettePart $palette): ?\Closure
     {
         $shades = $answer->shades();

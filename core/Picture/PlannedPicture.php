@@ -23,7 +23,7 @@ final readonly class PlannedPicture
      * @param  array<int, Recipe>  $zones  by number
      * @param  array<int, float>  $curve  mean ΔE00 by the number of pencils, by forecast
      * @param  list<Warning>  $warnings  between zones, and about whole ones
-     * @param  list<Purchase>  $purchases  known pencils not at hand that would help most, each alone, and by how much mean ΔE00
+     * @param  list<Purchase>  $purchases  known pencils not available that would help most, each alone, and by how much mean ΔE00
      */
     public function __construct(
         public Paper $paper,

@@ -12,7 +12,7 @@ final readonly class PlannedZone
 {
     /**
      * @param  non-empty-list<Shade>  $shades  see {@see ZoneShades}
-     * @param  ?Sequence  $sequence  over them; the artist's own, or what the planner found; null where it was not planned yet
+     * @param  ?Sequence  $sequence  over them; the artist's own, or what the planner found; null when it was not planned yet
      * @param  string  $label  what the sequence is good at
      * @param  ?string  $key  names all that the planner's answer follows from; null before there is a palette
      */

@@ -23,7 +23,7 @@ final readonly class ZoneRemedies
 
     private const FARTHER = 4.0;
 
-    /** How far a zone is pushed that is planned anew, in parts of that. */
+    /** How far a zone is pushed that is planned again, in parts of that. */
     private const FURTHER = [1.0, 1.6];
 
     /** How much farther off on paper a zone may be that was varied, ΔE00. */
@@ -50,7 +50,7 @@ final readonly class ZoneRemedies
 
     /**
      * One of its passes pressed otherwise there, or a last coat of a pencil that either of the two has, until an eye tells the two apart; where no
-     * such change does, the zone planned anew for colours that far darker or lighter.
+     * such change does, the zone planned again for colours that far darker or lighter.
      */
     private function parted(SequenceAnswer $answer, int $shade, ?SequenceAnswer $other): ?Remedy
     {
@@ -67,7 +67,7 @@ final readonly class ZoneRemedies
         $isApart = static fn (SequenceAnswer $a): bool => abs($a->outcomes[$shade]->lab->l - $beside) / 100 * 9 >= ZoneWarnings::ONE_STEP;
         $parted = static fn (SequenceAnswer $a): bool => $isApart($a) && $a->outcomes[$shade]->lab->deltaE00($aim) <= $near;
 
-        // What is planned anew may stop short of what it is pushed to.
+        // What is planned again may stop short of what it is pushed to.
         return $this->remedies->best($answer, self::pressed($answer, $shade, $other), INF, $parted)
             ?? $this->remedies->freely()->best($answer, $this->pushed($answer, $aim->l - $target->l, $push < 0), INF, $isApart);
     }

@@ -40,7 +40,7 @@ final class FindSequences
 
     private readonly Moves $moves;
 
-    /** What works on what, among the pencils at hand. */
+    /** What works on what, among the pencils available. */
     public readonly ComplementTable $complements;
 
     public readonly Neutralisers $neutralisers;
@@ -117,7 +117,7 @@ final class FindSequences
      *
      * @param  list<Shade>  $shades
      * @param  array<string, float>  $strangeness  see {@see self::for()}
-     * @return ?SequenceAnswer nothing where the school leaves no sequence for this area
+     * @return ?SequenceAnswer null when the school leaves no sequence for this area
      */
     public function atAGlance(array $shades, int $mostPasses = self::MOST_PASSES, array $strangeness = []): ?SequenceAnswer
     {
@@ -128,7 +128,7 @@ final class FindSequences
      * What a sequence's pencils lay over a value run; touches and finishes are left out.
      *
      * @param  list<int>  $shades  of the value run by their place, lightest first
-     * @return ?Run nothing where it takes a pencil that is not at hand
+     * @return ?Run null when it takes a pencil that is not available
      */
     private function run(Sequence $sequence, array $shades): ?Run
     {

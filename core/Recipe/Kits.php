@@ -9,7 +9,7 @@ use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\SequenceSearch\Kit;
 
 /**
- * The kit that was searched with last, for whoever plans the same picture again and again: most stacks of a zone that is planned anew were
+ * The kit that was searched with last, for whoever plans the same picture again and again: most stacks of a zone that is planned again were
  * laid before. It remembers and decides nothing, so answers are the same with it and without.
  *
  * Pencils of a kit found here are equal to those asked for, not the same objects.

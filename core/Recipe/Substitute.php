@@ -12,14 +12,14 @@ use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
-/** What stands in for a pencil that is not at hand: the nearest single one, and mixes that make its heavy and its light swatch. */
+/** What stands in for a pencil that is not available: the nearest single one, and mixes that make its heavy and its light swatch. */
 final readonly class Substitute
 {
     private function __construct(public Pencil $missing, public Pencil $nearest, public float $nearestHeavy, public float $nearestLight, public Recipe $heavy, public Recipe $light)
     {
     }
 
-    /** @throws OutOfRange when nothing else is at hand */
+    /** @throws OutOfRange when nothing else is available */
     public static function for(Pencil $missing, Drawer $drawer, Paper $paper, ?AtlasShelf $shelf = null): self
     {
         $hand = $drawer->usable()->without([$missing->id()]);

@@ -22,7 +22,7 @@ use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\Drawers\DrawerFormat;
 
-/** The pencils at hand: as they lie, each on its own, and their stock. */
+/** The pencils available: as they lie, each on its own, and their stock. */
 final class DrawerController extends Controller
 {
     public function show(Request $request): JsonResponse

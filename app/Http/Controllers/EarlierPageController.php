@@ -9,7 +9,7 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /**
  * A page that was opened before an update asks under names that are no more. It is told that its moment has passed and not that it is
- * wrong: what it has kept waits on its device, and goes under the new names when the page is loaded anew (api/keptEdits.ts).
+ * wrong: what it has kept waits on its device, and goes under the new names when the page is loaded again (api/keptEdits.ts).
  */
 final class EarlierPageController extends Controller
 {

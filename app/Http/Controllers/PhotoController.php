@@ -42,7 +42,7 @@ final class PhotoController extends Controller
     {
         $columns = $request->columns();
         $this->once($request, static function () use ($photo, $columns): int {
-            // Read anew: tried again after a deadlock, it would be taken for saved already.
+            // Read again: tried again after a deadlock, it would be taken for saved already.
             $photo->refresh()->update($columns);
 
             return $photo->id;

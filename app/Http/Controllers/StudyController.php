@@ -55,7 +55,7 @@ final class StudyController extends Controller
     public function update(StudyChangeRequest $request, Study $study): JsonResponse
     {
         $this->once($request, static function () use ($request, $study): int {
-            // Read anew: tried again after a deadlock, it would be taken for saved already.
+            // Read again: tried again after a deadlock, it would be taken for saved already.
             $study->refresh()->fill($request->columns())->save();
             $study->refresh()->checkDrawing();
 

@@ -14,7 +14,7 @@ final readonly class LoggedPass
      * @param  string  $zone  what it was called then
      * @param  string  $tool  identifier of a pencil, or a finish
      * @param  float  $minutes  reckoned for an ordinary pace
-     * @param  ?float  $film  laid film by area, film units · mm²; nothing where it was not reckoned
+     * @param  ?float  $film  laid film by area, film units · mm²; null when it was not reckoned
      */
     public function __construct(public int $id, public int $study, public int $at, public string $zone, public string $tool, public bool $skipped, public float $minutes, public ?float $film)
     {

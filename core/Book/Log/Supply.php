@@ -11,7 +11,7 @@ final readonly class Supply
 {
     /**
      * @param  float  $used  so far, mm
-     * @param  ?float  $left  by what was noted last and what was laid since, mm; nothing where its length was never noted
+     * @param  ?float  $left  by what was noted last and what was laid since, mm; null when its length was never noted
      * @param  float  $needed  for what is to come, mm
      */
     public function __construct(public float $used, public ?float $left, public float $needed)

@@ -16,7 +16,7 @@ final class AskDrill
 
     public const HARDEST = 5;
 
-    /** @return ?Drill nothing where this photo or these pencils have no such question */
+    /** @return ?Drill null when this photo or these pencils have no such question */
     public static function of(Skill $skill, int $difficulty, int $seed, DrillGround $ground): ?Drill
     {
         return $skill->make($ground, max(self::EASIEST, min(self::HARDEST, $difficulty)), new Chance($seed));

@@ -26,7 +26,7 @@ final class LayAgain
     /** Pencils that are tried for a missing one. */
     private const TRIED = 8;
 
-    /** @throws OutOfRange when nothing is at hand */
+    /** @throws OutOfRange when nothing is available */
     public static function with(BookRecipe $recipe, Drawer $drawer, Paper $paper): LaidAgain
     {
         $hand = $drawer->usable()->pencils;
@@ -35,7 +35,7 @@ final class LayAgain
         foreach ($hand as $pencil) {
             $today[$pencil->id()] = $pencil;
         }
-        // A pencil measured anew since is laid as it is known today.
+        // A pencil measured again since is laid as it is known today.
         $sequence = new Sequence(array_map(static fn (GradedPass $p): GradedPass => $p->tool instanceof Pencil && isset($today[$p->tool->id()]) ? new GradedPass($today[$p->tool->id()], $p->marks) : $p, $recipe->sequence()->passes));
         $standIns = [];
         foreach ($sequence->pencils() as $pencil) {

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Book\Recipes;
 
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
-/** A pencil that is not at hand any more, and what is taken in its place. */
+/** A pencil that is not available any more, and what is taken in its place. */
 final readonly class StandIn
 {
     /**

@@ -37,7 +37,7 @@ final class CheckDrawing
 
     /**
      * @param  list<array{float, float}>|null  $corners  of the drawing in pixels of the photo, where somebody has set them
-     * @param  list<Pencil>  $pencils  at hand
+     * @param  list<Pencil>  $pencils  available
      *
      * @throws BadPhoto with the one thing to do about it
      */

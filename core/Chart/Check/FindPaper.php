@@ -17,7 +17,7 @@ final class FindPaper
     private const LEAST = 0.015;
 
     /**
-     * @return list<array{float, float}>|null pixels of the photo, round the sheet; nothing where none stands out
+     * @return list<array{float, float}>|null pixels of the photo, round the sheet; null when none stands out
      */
     public static function in(Photograph $photo): ?array
     {

@@ -197,7 +197,7 @@ final class Likeness
 
     /**
      * @param  list<array{float, float}>  $corners
-     * @return list<float>|null at each place of the pattern, primary after primary; nothing where one lies outside the photo
+     * @return list<float>|null at each place of the pattern, primary after primary; null when one lies outside the photo
      */
     private function seen(array $corners): ?array
     {
@@ -226,7 +226,7 @@ final class Likeness
 
     /**
      * @param  list<float>  $values  a third of them of each primary: what light there is of each in all is the lamp's and the camera's
-     * @return list<float>|null nothing where all are alike
+     * @return list<float>|null null when all are alike
      */
     private static function centred(array $values): ?array
     {

@@ -62,7 +62,7 @@ final readonly class SquaredDrawing
     /**
      * @param  float  $u  across the drawing, 0–1
      * @param  float  $v  down
-     * @return array{float, float, float}|null light over that of bare paper; nothing outside the photo
+     * @return array{float, float, float}|null light over that of bare paper; null outside the photo
      */
     public function at(float $u, float $v): ?array
     {

@@ -31,7 +31,7 @@ final readonly class Photograph
         return $table ??= array_map(static fn (int $v): float => Srgb::decode($v / 255), range(0, 255));
     }
 
-    /** @return array{float, float, float}|null linear light at a place, between pixels too; nothing outside */
+    /** @return array{float, float, float}|null linear light at a place, between pixels too; null outside */
     public function at(float $x, float $y): ?array
     {
         $left = (int) floor($x - 0.5);

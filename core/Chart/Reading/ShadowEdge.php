@@ -38,7 +38,7 @@ final readonly class ShadowEdge
 
     /**
      * @param  list<list<float>>  $sides  logarithms of the light on the paper above, below, left and right, from left to right and from top to bottom, evenly spaced
-     * @return ?self nothing where no line tells enough
+     * @return ?self null when no line tells enough
      */
     public static function across(array $sides): ?self
     {

@@ -45,7 +45,7 @@ final readonly class SquaredSheet
         throw BadPhoto::because(BadPhoto::OTHER_SHEET);
     }
 
-    /** @return array{float, float, float}|null linear light; nothing outside the photo */
+    /** @return array{float, float, float}|null linear light; null outside the photo */
     public function at(float $x, float $y): ?array
     {
         return $this->photo->at(...$this->bend->bent(...$this->view->to($x, $y)));

@@ -14,7 +14,7 @@ final readonly class ZoneProgress
     /**
      * @param  list<PassNote>  $laid  from the paper up, what was planned and what was not
      * @param  list<PassNote>  $rest  to come; where {@see self::$astray}, what the plan would lay yet
-     * @param  bool  $astray  whether what lies is not what the plan says, so that the rest must be found anew
+     * @param  bool  $astray  whether what lies is not what the plan says, so that the rest must be found again
      * @param  int  $marks  how many marks of it there are
      */
     private function __construct(public array $laid, public array $rest, public bool $astray, public int $marks)
@@ -29,7 +29,7 @@ final readonly class ZoneProgress
     {
         $laid = array_values(array_map(static fn (DeskMark $m): PassNote => $m->pass, array_filter($marks, static fn (DeskMark $m): bool => $m->kind !== MarkKind::Skipped)));
         $key = self::planKey($plan);
-        // The last mark after which the rest was found anew, if the plan is still that of then.
+        // The last mark after which the rest was found again, if the plan is still that of then.
         $from = -1;
         $rest = $plan;
         foreach ($marks as $at => $mark) {

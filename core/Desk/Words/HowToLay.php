@@ -35,7 +35,7 @@ final class HowToLay
     /**
      * In which order the pieces of a zone are gone over: away from the hand, so that it lies on none that is fresh.
      *
-     * @return ?string nothing where they lie together
+     * @return ?string null when they lie together
      */
     public static function pieces(DeskZone $zone, bool $leftHanded): ?string
     {
@@ -46,7 +46,7 @@ final class HowToLay
         return count($where) < 2 ? null : 'One after the other: '.implode(', ', $where).'.';
     }
 
-    /** @param  ?string  $strokes  what the artist decided for the zone, in words; nothing where she did not */
+    /** @param  ?string  $strokes  what the artist decided for the zone, in words; null when she did not */
     public static function strokes(WorkPass $pass, ?string $strokes, Surface $surface): string
     {
         if ($pass->finish?->lifts === true) {

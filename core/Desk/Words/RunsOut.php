@@ -13,7 +13,7 @@ final class RunsOut
      * @param  list<GradedBorder>  $borders  of the drawing
      * @param  array<int, string>  $names  by zone
      * @param  float  $mm  of the drawing to a pixel of the zones' grid
-     * @return ?string nothing where all borders of the zone are sharp
+     * @return ?string null when all borders of the zone are sharp
      */
     public static function words(int $zone, array $borders, array $names, float $mm): ?string
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Drawer\Stock;
 
-/** Whether a pencil is at hand. */
+/** Whether a pencil is available. */
 enum Stock: string
 {
     case Owned = 'owned';

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Drawer\Stock;
 
 use KnottyPrism\Core\Error\OutOfRange;
 
-/** What is known of a pencil besides its colour: whether it is at hand, how much is left, whether it is still made, and what it was called. */
+/** What is known of a pencil besides its colour: whether it is available, how much is left, whether it is still made, and what it was called. */
 final readonly class StockNote
 {
     /** Length of a pencil that was never sharpened, millimetres. */

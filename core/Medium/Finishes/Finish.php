@@ -24,7 +24,7 @@ abstract class Finish extends Kind
      * @param  bool  $lifts  whether it takes film away
      * @param  bool  $seals  whether it leaves a surface that later pencils slide on
      * @param  string  $layOut  what else lies ready for it; empty for nothing
-     * @param  ?string  $care  for body and room, at the step; null where there is nothing to mind
+     * @param  ?string  $care  for body and room, at the step; null when there is nothing to mind
      * @param  ?string  $careInShort  the same on a sheet or in a row
      */
     protected function __construct(

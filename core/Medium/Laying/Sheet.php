@@ -170,7 +170,7 @@ final class Sheet
         return array_chunk($this->reflectance, Observer::BANDS);
     }
 
-    /** Computes every stratum's reflectance anew, from the paper up; for finishes that changed the deposits. */
+    /** Computes every stratum's reflectance again, from the paper up; for finishes that changed the deposits. */
     public function rebuild(): void
     {
         $this->reflectance = array_merge(...array_fill(0, Tooth::STRATA, $this->paper->reflectance));

@@ -23,7 +23,7 @@ final class SuggestedStrips
     ];
 
     /**
-     * @param  list<Pencil>  $pencils  at hand
+     * @param  list<Pencil>  $pencils  available
      * @return list<Stack>
      *
      * @throws OutOfRange for no pencils, or more strips than a scrap holds

@@ -47,7 +47,7 @@ final readonly class GradedBands
         return new self($labels, array_values($pairs), $pair, $share);
     }
 
-    /** @return ?int the pair that is laid at a pixel of the grid, by its place in the list; nothing outside of all bands */
+    /** @return ?int the pair that is laid at a pixel of the grid, by its place in the list; null outside of all bands */
     public function pairAt(int $pixel): ?int
     {
         return $this->pair[$pixel] ?? null;

@@ -15,7 +15,7 @@ final class CutZone
      *
      * @param  array<int, mixed>  $cut  by pixel
      * @param  int  $number  of the new zone, which gets the smaller part
-     * @return ?LabelGrid nothing where the line goes through none
+     * @return ?LabelGrid null when the line goes through none
      */
     public static function along(LabelGrid $labels, int $zone, array $cut, int $number): ?LabelGrid
     {

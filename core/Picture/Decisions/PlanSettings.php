@@ -9,7 +9,7 @@ use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Recipe\School\Mode;
 use KnottyPrism\Core\Recipe\School\School;
 
-/** How a study's picture is to be planned: the way of working, in the whole and where a zone differs, the pencils, and other hues. */
+/** How a study's picture is to be planned: the method, in the whole and where a zone differs, the pencils, and other hues. */
 final readonly class PlanSettings
 {
     /** Zone number that stands for the whole picture. */

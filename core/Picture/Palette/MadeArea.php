@@ -15,7 +15,7 @@ use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** How an area of a picture is worked now, and in which way of working. */
+/** How an area of a picture is worked now, and in which method. */
 final readonly class MadeArea
 {
     public function __construct(public SequenceAnswer $answer, public School $school, public Mode $mode = Mode::ColourAndValue)
@@ -34,7 +34,7 @@ final readonly class MadeArea
         return array_sum(array_map(static fn (Outcome $o): float => $o->shade->weight, $this->answer->outcomes));
     }
 
-    /** Names what it is: its colours, how they are laid, and the way of working. */
+    /** Names what it is: its colours, how they are laid, and the method. */
     public function key(): string
     {
         return md5(json_encode([$this->school->settings(), $this->mode->value, array_map(static fn (Outcome $o): array => [$o->stack()->text(), $o->shade->weight, ...$o->shade->target->toArray()], $this->answer->outcomes)], JSON_THROW_ON_ERROR));

@@ -12,13 +12,13 @@ use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
 
 /**
- * Which pencils not at hand would bring a picture nearest. Each is tried alone: worked into the sequence of every area that has a colour out
+ * Which pencils not available would bring a picture nearest. Each is tried alone: worked into the sequence of every area that has a colour out
  * of reach, as an artist would who has just bought it, and judged by what comes nearer on paper.
  */
 final readonly class Purchases
 {
     /**
-     * A colour that misses by less, ΔE00, is no reason to buy a pencil: sequences miss as much where pencils at hand would come nearer and a
+     * A colour that misses by less, ΔE00, is no reason to buy a pencil: sequences miss as much where pencils available would come nearer and a
      * hand would err more. A gain below the other is none either.
      */
     private const WELL_MADE = 4.0;
@@ -36,7 +36,7 @@ final readonly class Purchases
 
     /**
      * @param  list<MadeArea>  $made
-     * @param  list<Pencil>  $pencils  not at hand
+     * @param  list<Pencil>  $pencils  not available
      * @param  int  $mostPasses  of an area's value run
      * @return list<Purchase> by how much the mean error on paper falls, ΔE00, the most first
      */

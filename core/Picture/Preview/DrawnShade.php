@@ -13,7 +13,7 @@ final readonly class DrawnShade
 {
     /**
      * @param  Lab  $seen  in the photo
-     * @param  list<Pass|Finish|null>  $steps  of the zone's passes in order, nothing where the shade is left out
+     * @param  list<Pass|Finish|null>  $steps  of the zone's passes in order, null when the shade is left out
      */
     public function __construct(public Lab $seen, public array $steps)
     {

@@ -61,7 +61,7 @@ final readonly class PressedRun
         return [$this->run[$from], $this->run[min($from + 1, count($this->run) - 1)], $share];
     }
 
-    /** @return list<Coat|Finish|null>|null what each pass lays at a value; nothing where the shades around it have no passes in common */
+    /** @return list<Coat|Finish|null>|null what each pass lays at a value; null when the shades around it have no passes in common */
     public function coats(float $level): ?array
     {
         [$from, $share] = $this->place($level);

@@ -19,7 +19,7 @@ use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\Search\Rules;
 
 /**
- * For each pencil at hand, which other one neutralises it best on this paper, which darkens it best without a green cast, and
+ * For each pencil available, which other one neutralises it best on this paper, which darkens it best without a green cast, and
  * which makes it stand out beside it: found by laying every other pencil beneath it at every mark, not by a wheel.
  */
 final class ComplementTable
@@ -58,7 +58,7 @@ final class ComplementTable
     }
 
     /**
-     * What takes most of its chroma without turning it green, best first; none where nothing at hand does.
+     * What takes most of its chroma without turning it green, best first; none where nothing available does.
      *
      * @return list<Complement>
      */

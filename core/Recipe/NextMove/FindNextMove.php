@@ -36,7 +36,7 @@ final class FindNextMove
     private const FULL = 0.97;
 
     /**
-     * @param  list<Pencil>  $pencils  at hand
+     * @param  list<Pencil>  $pencils  available
      * @param  list<string>  $beside  identifiers of those that lie beside the drawing
      */
     public static function on(AsItLies $place, Lab $target, array $pencils, array $beside = []): NextMove

@@ -29,7 +29,7 @@ final class FindWayOn
     /**
      * @param  Lab  $expected  what the plan has there by now: a finished place that came out so is left alone, whatever else could be done
      * @param  Stack  $toCome  the passes of the plan that are not laid yet
-     * @param  list<Pencil>  $pencils  at hand
+     * @param  list<Pencil>  $pencils  available
      * @param  list<string>  $beside  identifiers of those that lie beside the drawing
      */
     public static function from(AsItLies $place, Lab $target, Lab $expected, Stack $toCome, array $pencils, array $beside): WayOn

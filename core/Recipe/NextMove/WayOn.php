@@ -15,7 +15,7 @@ final readonly class WayOn
 {
     /**
      * @param  int  $lifts  how often an eraser is pressed on first
-     * @param  Pass|Finish|null  $next  what is laid next; nothing where the planned one is left out, or none is to come
+     * @param  Pass|Finish|null  $next  what is laid next; null when the planned one is left out, or none is to come
      * @param  Pass|Finish|null  $planned  what the plan has next
      * @param  Lab  $end  how the place then ends, with all that is to come
      * @param  ?NextMove  $last  what is done where nothing is to come

@@ -26,7 +26,7 @@ final readonly class Remedies
 
     /**
      * @param  list<Pencil>  $pencils  available
-     * @param  ?\Closure(Sequence): bool  $allowed  whether craft and method allow a sequence; null where the sequence keeps them not itself
+     * @param  ?\Closure(Sequence): bool  $allowed  whether craft and method allow a sequence; null when the sequence keeps them not itself
      * @param  list<Pencil>  $missing  known, and could be bought; asked where one shade is out of reach
      */
     public function __construct(private Paper $paper, private Mode $mode, private array $pencils, private ?\Closure $allowed, private array $missing = [])
@@ -76,7 +76,7 @@ final readonly class Remedies
         return $best;
     }
 
-    /** The same whatever craft and method say: what is planned anew keeps them by itself. */
+    /** The same whatever craft and method say: what is planned again keeps them by itself. */
     public function freely(): self
     {
         return new self($this->paper, $this->mode, $this->pencils, null, $this->missing);

@@ -9,12 +9,12 @@ use KnottyPrism\Core\Kinds\Found;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 
 /**
- * A way of working, as practitioners differ in it. It says what is wanted; the rules of the search say what that means for one target and
+ * A method, as practitioners differ in it. It says what is wanted; the rules of the search say what that means for one target and
  * one drawer. The first choice of each setting leaves the search free.
  */
 final readonly class School
 {
-    /** What a new study begins with: a way of working with an opinion, which every setting can be loosened from. */
+    /** What a new study begins with: a method with an opinion, which every setting can be loosened from. */
     private const OPINION = ['values=light-to-dark', 'darks=black-last', 'lights=reserve-paper', 'neutralising=computed'];
 
     /** @param  array<string, Setting>  $chosen  by name */

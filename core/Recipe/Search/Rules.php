@@ -17,7 +17,7 @@ use KnottyPrism\Core\Recipe\School\Lights;
 use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\School\ValueOrder;
 
-/** A school applied to one colour and the pencils at hand: what may be used for it, lie first, and lie over what; {@see \KnottyPrism\Core\Recipe\SequenceSearch\Craft} asks. */
+/** A school applied to one colour and the pencils available: what may be used for it, lie first, and lie over what; {@see \KnottyPrism\Core\Recipe\SequenceSearch\Craft} asks. */
 final readonly class Rules
 {
     /** L* by which a pencil may step back in an order of values and still keep it. */

@@ -20,7 +20,7 @@ final class PassReasons
     /** The same of grain, L*. */
     private const EVENS = 2.0;
 
-    /** @return list<?string> a sentence a pass, null where it only helps a little in each shade */
+    /** @return list<?string> a sentence a pass, null when it only helps a little in each shade */
     public static function of(SequenceAnswer $answer, Paper $paper): array
     {
         $reasons = [];

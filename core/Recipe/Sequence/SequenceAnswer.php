@@ -27,7 +27,7 @@ final readonly class SequenceAnswer
         return array_map(static fn (Outcome $o): Shade => $o->shade, $this->outcomes);
     }
 
-    /** The place of a shade by its name; nothing where there is none. */
+    /** The place of a shade by its name; null when there is none. */
     public function shadeNamed(string $name): ?int
     {
         foreach ($this->outcomes as $i => $outcome) {

@@ -21,7 +21,7 @@ final readonly class Shade
      * @param  bool  $touch  whether it stands beside the value run
      * @param  string  $called  what an artist calls it; empty where that is its name
      * @param  float  $grainCounts  ΔE00 of error that an L* of grain is as bad as, see {@see \KnottyPrism\Core\Medium\Laying\Sheet::grain()}
-     * @param  ?Lab  $seen  in the photo; null where that is the target
+     * @param  ?Lab  $seen  in the photo; null when that is the target
      */
     public function __construct(public string $name, public Lab $target, public float $weight = 1.0, public bool $touch = false, public string $called = '', public float $grainCounts = self::SMOOTH, ?Lab $seen = null)
     {

@@ -106,7 +106,7 @@ final class AreaSearch
         return $answers;
     }
 
-    /** What a narrow search finds; nothing where the school leaves nothing. */
+    /** What a narrow search finds; null when the school leaves nothing. */
     public function atAGlance(): ?SequenceAnswer
     {
         $node = $this->search($this->ground, Breadth::glance())->surest;
@@ -186,7 +186,7 @@ final class AreaSearch
         return $surest;
     }
 
-    /** What begins with what neutralises the strongest pencil of the surest, as many like to work; nothing where the school says what lies beneath. */
+    /** What begins with what neutralises the strongest pencil of the surest, as many like to work; null when the school says what lies beneath. */
     private function complementBeneath(): ?Node
     {
         $surest = $this->found()->surest;

@@ -15,7 +15,7 @@ final readonly class Found
     /** The same for one that begins with a complement, or takes other pencils. */
     public const OTHERWISE_MAY_COST = 2.5;
 
-    /** Of what another search has found those that are judged anew, and of these those that are polished. */
+    /** Of what another search has found those that are judged again, and of these those that are polished. */
     private const JUDGED_ANEW = 12;
 
     private const POLISHED_ANEW = 3;
@@ -93,7 +93,7 @@ final readonly class Found
         return $this->surest !== null && $done !== [] && $this->missed($done[0]) < $this->missed($this->surest) - self::CLEARLY_CLOSER * array_sum($this->ground->weights) ? $done[0] : null;
     }
 
-    /** What shows clearly less of the paper than the surest; nothing where the surest is even, or nothing near it is evener. */
+    /** What shows clearly less of the paper than the surest; null when the surest is even, or nothing near it is evener. */
     public function evenest(): ?Node
     {
         $surest = $this->surest;

@@ -18,7 +18,7 @@ use KnottyPrism\Core\Recipe\Search\Moves;
 /** Lays passes and remembers what came of them: the same stacks are tried in shade after shade. */
 final class LaidBook
 {
-    /** Stacks remembered, of some 10 kB each; then it starts anew. */
+    /** Stacks remembered, of some 10 kB each; then it starts again. */
     private const MOST = 6000;
 
     /** The firmest mark that drags nothing along, from 0 for a whisper. */

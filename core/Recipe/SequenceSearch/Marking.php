@@ -24,7 +24,7 @@ final class Marking
 
     /**
      * @param  Run  $run  whose pencils are kept, in their order
-     * @param  list<int>  $free  passes to be marked anew; the others keep their marks
+     * @param  list<int>  $free  passes to be marked again; the others keep their marks
      * @param  float  $limit  a cost to be below
      * @return array{Run, float}|null the run as marked, and what it costs
      */

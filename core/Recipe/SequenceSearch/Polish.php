@@ -117,7 +117,7 @@ final class Polish
     }
 
     /**
-     * As {@see self::improved()}, and besides with every pencil in every place, the passes around it marked anew: two changes that only
+     * As {@see self::improved()}, and besides with every pencil in every place, the passes around it marked again: two changes that only
      * together are better are found so. Worth its time for the best few.
      */
     private function deepened(Node $node): Node

@@ -12,7 +12,7 @@ final class RunChanges
     /** Other pencils tried in place of a pass's. */
     private const ALIKE = 4;
 
-    /** A run of so many passes is marked anew as a whole. */
+    /** A run of so many passes is marked again as a whole. */
     private const MARKED_WHOLE = 3;
 
     /** Marks in the lightest and the darkest shade of one more pass, 0 for left out; those between grow evenly. */
@@ -46,7 +46,7 @@ final class RunChanges
         }
     }
 
-    /** @return iterable<array{Run, list<int>}> the same pencils, another in every place, one less, one more, two in each other's place; and which passes to mark anew */
+    /** @return iterable<array{Run, list<int>}> the same pencils, another in every place, one less, one more, two in each other's place; and which passes to mark again */
     public function orders(Run $run): iterable
     {
         $n = $run->length();

@@ -21,7 +21,7 @@ final readonly class Laying
 
     /**
      * @param  int  $shade  its place among the shades of its sequence
-     * @param  ?float  $steadiness  RMS ΔE00 in an ordinary hand; null where it is not looked at
+     * @param  ?float  $steadiness  RMS ΔE00 in an ordinary hand; null when it is not looked at
      */
     public function __construct(public Trace $trace, Shade $of, public int $shade, public ?float $steadiness)
     {

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Recipe\Warnings;
 
 use KnottyPrism\Core\Colour\Comparison;
 
-/** A colour that the pencils at hand stop short of. */
+/** A colour that the pencils available stop short of. */
 final class OutOfReach extends WarningKind
 {
     /** ΔE00 by which a colour is missed that says more than an ordinary hand on a paper errs by anyway. */

@@ -20,7 +20,7 @@ trait SaysHowFar
         return new PassesLaid(min(PassesLaid::MOST, $this->integer('step')));
     }
 
-    /** @return int<0, max>|null steps of the order of work that are laid; nothing where passes are counted */
+    /** @return int<0, max>|null steps of the order of work that are laid; null when passes are counted */
     public function work(): ?int
     {
         return $this->has('work') ? max(0, $this->integer('work')) : null;

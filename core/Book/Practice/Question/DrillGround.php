@@ -28,7 +28,7 @@ final class DrillGround
 
     private ?ComplementTable $complements = null;
 
-    /** @param  list<Pencil>  $pencils  at hand, without blenders */
+    /** @param  list<Pencil>  $pencils  available, without blenders */
     public function __construct(public readonly PixelGrid $photo, public readonly array $pencils, public readonly Paper $paper)
     {
     }
@@ -42,7 +42,7 @@ final class DrillGround
      * A place of the photo that one colour stands for, and which is as it is wanted.
      *
      * @param  \Closure(Lab): bool  $wanted
-     * @return array{int, Lab}|null pixel and colour; nothing where no such place was met
+     * @return array{int, Lab}|null pixel and colour; null when no such place was met
      */
     public function place(Chance $chance, \Closure $wanted): ?array
     {
