@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Benchmarks;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -45,10 +45,10 @@ final class EverySequence
     /** @param  array{Shade, Shade}  $shades  the lighter first */
     public function ground(array $shades): Ground
     {
-        $rules = array_map(fn (Shade $s): Rules => new Rules(School::free(), $this->kit->moves, $s->target, []), $shades);
+        $rules = array_map(fn (Shade $s): Rules => new Rules(Method::free(), $this->kit->moves, $s->target, []), $shades);
         $aims = array_map(fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $this->kit->atlas, $this->kit->book, Mode::ColourAndValue, $r), $shades, $rules);
 
-        return new Ground($this->kit->book, $this->kit->outlook, new Craft(School::free(), $this->kit->moves, $shades, $rules, 1), new Prices(array_fill(0, count($this->kit->moves->pencils), 0.0)), $aims, 3, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
+        return new Ground($this->kit->book, $this->kit->outlook, new Craft(Method::free(), $this->kit->moves, $shades, $rules, 1), new Prices(array_fill(0, count($this->kit->moves->pencils), 0.0)), $aims, 3, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
     }
 
     /** The least that any sequence costs: first and second passes are tried one by one, third ones by pencil where any of its marks may cost less. */

@@ -24,7 +24,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlanPicture;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -32,7 +32,7 @@ require __DIR__.'/../vendor/autoload.php';
 /** The demo's picture as its plan is laid, 297 mm wide. */
 $planned = static function (string $name, WorkingHabits $habits): WorkPlan {
     $grid = Scenes::all(null)[$name];
-    $plan = (new PlanPicture(DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv')), Paper::whiteMedium(), new PlanSettings([PlanSettings::WHOLE => School::opinion()->settings()])))->whole($grid, ZoneMap::proposed($grid, 12));
+    $plan = (new PlanPicture(DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv')), Paper::whiteMedium(), new PlanSettings([PlanSettings::WHOLE => Method::opinion()->settings()])))->whole($grid, ZoneMap::proposed($grid, 12));
     [$wide, $high] = [297.0, 297.0 * $grid->height / $grid->width];
     $names = $lightness = $whites = $steps = [];
     foreach ($plan->map->zones as $number => $zone) {

@@ -12,8 +12,8 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -90,8 +90,8 @@ if (in_array('--kernels', $argv, true)) {
 Table::row('fit of one pencil from three swatches', array_map(static fn (float $s): float => $s * 1e3, $fits), 'ms');
 
 $drawer = DrawerFile::drawer($text);
-Table::row('planner made ready, 24 pencils', array_map(static fn (float $s): float => $s * 1e3, Table::times(7, static fn () => new RecipePlanner($drawer, $paper, School::free()))), 'ms');
-$planner = new RecipePlanner($drawer, $paper, School::free());
+Table::row('planner made ready, 24 pencils', array_map(static fn (float $s): float => $s * 1e3, Table::times(7, static fn () => new RecipePlanner($drawer, $paper, Method::free()))), 'ms');
+$planner = new RecipePlanner($drawer, $paper, Method::free());
 [$times, $surest, $single] = search($planner, ORDINARY_COLOURS);
 Table::row('four recipes for one colour, 24 pencils, up to 5 passes', array_map(static fn (float $s): float => $s * 1e3, $times), 'ms', 'p95 under 300');
 Table::row('  20 ordinary colours: error of the colour on paper, of the surest', $surest, '', '', 2);

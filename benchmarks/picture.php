@@ -21,8 +21,8 @@ use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Picture\ReachableTone;
 use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;
@@ -56,9 +56,9 @@ foreach ([24 => $demo, 60 => Shelf::of(60), 119 => Shelf::of(119)] as $count => 
     $plan = $planWith($drawer);
     printf("%-58s %12.2f\n", sprintf('  error of colours on paper, %d zones, %d passes, %d pencils used', count($plan->zones), $plan->passes(), count($plan->palette())), $plan->colourError());
 }
-$planner = new RecipePlanner($demo, $paper, School::free(), $shelf);
+$planner = new RecipePlanner($demo, $paper, Method::free(), $shelf);
 $plan = $planWith($demo);
-$find = new FindSequences($demo, $paper, School::free(), $shelf);
+$find = new FindSequences($demo, $paper, Method::free(), $shelf);
 Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => $find->for(array_values($plan->zones[1]->answer->shades()) ?: throw new LogicException)), 's', 'under 1', 2);
 
 $large = photo('morning', 1154);

@@ -13,9 +13,9 @@ use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Search\Moves;
@@ -86,7 +86,7 @@ Table::row('one zone, the search', $milliseconds($times), 'ms');
 Table::row('one zone, looking every sequence up', $milliseconds($trying), 'ms');
 
 Table::head("\nsteadiness, 24 pencils, 500 random hands a recipe");
-$planner = new RecipePlanner($all, $paper, School::free());
+$planner = new RecipePlanner($all, $paper, Method::free());
 $ratios = [];
 for ($n = 0; $n < 40; $n++) {
     foreach ($planner->recipesFor(new Lab(mt_rand(20, 90), mt_rand(-25, 35), mt_rand(-30, 45))) as $recipe) {

@@ -18,7 +18,7 @@ use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Recipe\FindSequences;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -39,22 +39,22 @@ $pictures = Scenes::all($argv[1] ?? null);
 $paper = Paper::whiteMedium();
 $shelf = new MemoryShelf;
 $drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
-$plan = static fn (PixelGrid $grid, ZoneMap $map, School $school): PlannedPicture => (new PlanPicture($drawer, $paper, new PlanSettings([PlanSettings::WHOLE => $school->settings()]), $shelf))->whole($grid, $map);
+$plan = static fn (PixelGrid $grid, ZoneMap $map, Method $method): PlannedPicture => (new PlanPicture($drawer, $paper, new PlanSettings([PlanSettings::WHOLE => $method->settings()]), $shelf))->whole($grid, $map);
 $mid = static fn (array $of): float => Table::quantile(array_values($of), 0.5);
 
-Table::head('one sequence a zone beside separate stacks; 24 pencils, at most 12 zones, free school; error in a hand / of colours on paper, ΔE00');
-printf("%-16s %22s %32s %9s %22s\n", '', 'separate stacks', 'sequences (medians a zone)', '', 'the school of new studies');
+Table::head('one sequence a zone beside separate stacks; 24 pencils, at most 12 zones, free method; error in a hand / of colours on paper, ΔE00');
+printf("%-16s %22s %32s %9s %22s\n", '', 'separate stacks', 'sequences (medians a zone)', '', 'the method of new studies');
 $ratios = $dearer = $seconds = $evenness = [];
 foreach ($pictures as $name => $grid) {
     $map = ZoneMap::proposed($grid, 12);
     $start = hrtime(true);
-    $free = $plan($grid, $map, School::free());
+    $free = $plan($grid, $map, Method::free());
     $took = (hrtime(true) - $start) / 1e9;
     $separate = SEPARATE[$name] ?? null;
-    $opinion = $plan($grid, $map, School::opinion());
+    $opinion = $plan($grid, $map, Method::opinion());
     $ratio = $separate === null ? null : $free->errorInHand() / $separate[1];
     $ratios[] = $ratio ?? NAN;
-    $rough = $plan($grid, $map->being(array_map(static fn (): Surface => Surface::Rough, $map->zones)), School::free());
+    $rough = $plan($grid, $map->being(array_map(static fn (): Surface => Surface::Rough, $map->zones)), Method::free());
     $evenness[$name] = [SmoothGrain::of($rough, $map->zones), SmoothGrain::of($free, $map->zones), $free->colourError() / $rough->colourError(), $free->passes() / $rough->passes()];
     $dearer[] = $opinion->errorOnPaper() / $free->errorOnPaper();
     $seconds[] = $took;
@@ -67,7 +67,7 @@ foreach ($pictures as $name => $grid) {
 }
 $mean = static fn (array $of): float => array_sum(array_filter($of, is_finite(...))) / max(1, count(array_filter($of, is_finite(...))));
 printf("%-62s %+12.1f %%   at least -15 %%, above on none: %d\n", 'error in a hand against separate stacks, mean', 100 * ($mean($ratios) - 1), count(array_filter($ratios, static fn (float $r): bool => $r > 1)));
-printf("%-62s %+12.1f %%   at most +10 %%\n", 'error on paper in the school of new studies, mean', 100 * ($mean($dearer) - 1));
+printf("%-62s %+12.1f %%   at most +10 %%\n", 'error on paper in the method of new studies, mean', 100 * ($mean($dearer) - 1));
 printf("%-62s %12.1f s   under 12\n", 'a whole plan with its palette, median', $mid($seconds));
 
 Table::head("\ngrain of what is not rough, L*, and share of it above 12: as if all were rough, and now; error of colours and passes of before");
@@ -80,7 +80,7 @@ printf("%-62s %12.1f %%   at most 8\n", 'above 12 on, mean', 100 * $mean(array_c
 printf("%-62s %12.2f     at most 1.03\n", 'error of colours, of before, mean', $mean(array_column($evenness, 2)));
 
 Table::head("\na spot is an area of one shade");
-$find = new FindSequences($drawer, $paper, School::free(), $shelf);
+$find = new FindSequences($drawer, $paper, Method::free(), $shelf);
 $targets = array_merge(...array_map(static fn (PixelGrid $g): array => array_map(static fn (int $at) => $g->lab($at * 977 % $g->count()), range(1, 10)), array_values($pictures)));
 $times = array_map(static function ($target) use ($find): float {
     $start = hrtime(true);

@@ -99,7 +99,7 @@ await desk.getByRole('list', { name: 'Zones of the plan' }).getByRole('button', 
 for (const [what, name] of [
     ['Zones', 'zones'],
     ['Palette', 'palette'],
-    ['Way of working', 'school'],
+    ['Method', 'method'],
     ['Check', 'check'],
     ['Take along', 'along'],
 ]) {

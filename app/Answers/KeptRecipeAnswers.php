@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Collection;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;

@@ -30,8 +30,8 @@ use KnottyPrism\Core\Picture\Palette\PalettePencil;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\ZoneWarnings;
-use KnottyPrism\Core\Recipe\School\School;
-use KnottyPrism\Core\Recipe\School\Setting;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Setting;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Warnings\Warning;
 
@@ -50,7 +50,7 @@ final class PlanAnswers
         $history = $this->plans->versions->history($study);
         $common = [
             'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
-            'settings' => $this->settings($study), 'ways' => self::ways(), 'hues' => Recolour::CHOICES, 'marks' => SequenceResource::vocabulary(), 'finishes' => Finish::values(),
+            'settings' => $this->settings($study), 'methodSettings' => self::methodSettings(), 'hues' => Recolour::CHOICES, 'marks' => SequenceResource::vocabulary(), 'finishes' => Finish::values(),
             'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->plan_number, 'stamp' => $this->plans->versions->current($study)->id ?? 0,
         ];
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
@@ -100,18 +100,18 @@ final class PlanAnswers
     {
         $s = $this->plans->sheet($study)->settings;
 
-        return ['school' => $s->schools[0] ?? [], 'mode' => $s->mode->value, 'pencils' => $s->pencils, 'keep' => $s->keep, 'without' => $s->without, 'hue' => $s->hues[0] ?? 'as seen'];
+        return ['method' => $s->methods[0] ?? [], 'mode' => $s->mode->value, 'pencils' => $s->pencils, 'keep' => $s->keep, 'without' => $s->without, 'hue' => $s->hues[0] ?? 'as seen'];
     }
 
     /** @return list<array<string, mixed>> what a method consists of, with what speaks for each choice; the number of pencils is chosen with the palette */
-    private static function ways(): array
+    private static function methodSettings(): array
     {
-        $ways = array_diff_key(School::ways(), ['palette' => true]);
+        $settings = array_diff_key(Method::kinds(), ['palette' => true]);
 
         return array_map(static fn (string $name, string $setting): array => [
             'name' => $name, 'title' => $setting::title(),
             'choices' => array_map(static fn (Setting $choice): array => ['value' => $choice->value, 'why' => $choice->why()], $setting::cases()),
-        ], array_keys($ways), $ways);
+        ], array_keys($settings), $settings);
     }
 
     /** @return list<array{number: int, name: string}> */

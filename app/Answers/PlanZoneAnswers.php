@@ -38,7 +38,7 @@ final class PlanZoneAnswers
 
         return [
             'number' => $zone->zone, 'name' => $note->name, 'area' => Figures::share($ground->readings[$zone->zone]->zone->area), 'surface' => $note->surface->value, 'importance' => $note->importance->value,
-            'school' => $settings->schools[$zone->zone] ?? null, 'hue' => $settings->hues[$zone->zone] ?? null, 'strokes' => $settings->strokes[$zone->zone] ?? null,
+            'method' => $settings->methods[$zone->zone] ?? null, 'hue' => $settings->hues[$zone->zone] ?? null, 'strokes' => $settings->strokes[$zone->zone] ?? null,
             'sequence' => $zone->sequence === null ? null : [...$this->sequence($ground, $zone, $zone->sequence, $fingerprint), 'label' => $zone->label, 'own' => $zone->own],
             'shades' => array_map(static fn (Shade $s): array => [
                 'role' => $s->name, 'name' => $s->called(), 'seen' => RecipeResource::reading($s->seen), 'aim' => RecipeResource::reading($s->target), 'overruled' => (object) $ground->sheet->overruled($zone->zone, $s->name),

@@ -13,9 +13,9 @@ use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Zones\Surface;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** Finds recipes for a colour; the same question is answered from the cache. */
@@ -38,7 +38,7 @@ final class RecipeAnswers
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($user, $paper, $target, $surface): array {
-            $planner = new RecipePlanner($this->drawers->drawerOf($user), $paper, School::free(), $this->atlases);
+            $planner = new RecipePlanner($this->drawers->drawerOf($user), $paper, Method::free(), $this->atlases);
 
             return [
                 'nearestSingle' => RecipeResource::nearest($planner->nearestSingle($target)),

@@ -27,8 +27,8 @@ use KnottyPrism\Core\Photo\Notes\NamedSpot;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Reading\PhotoComparison;
 use KnottyPrism\Core\Photo\Viewing\ValuePlane;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** A study's survey as the page shows it: photos, spots read on each of them, zones, the drawing's frame, and what undo would take back. */
@@ -158,7 +158,7 @@ final class SurveyAnswers
     private function planner(User $user, Study $study): ?RecipePlanner
     {
         try {
-            return new RecipePlanner($this->drawers->drawerOf($user), $this->hands->paper($user, $study->paper), School::free(), $this->atlases);
+            return new RecipePlanner($this->drawers->drawerOf($user), $this->hands->paper($user, $study->paper), Method::free(), $this->atlases);
         } catch (CoreError) {
             return null;
         }

@@ -7,10 +7,10 @@ namespace App\Cli;
 use App\Resources\Figures;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
@@ -28,7 +28,7 @@ final class MatchCommand extends Command
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
             ->addOption('hand', null, InputOption::VALUE_REQUIRED, 'what prism hand has written of one')
             ->addOption('target', null, InputOption::VALUE_REQUIRED, 'the colour wanted, #rrggbb')
-            ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…: '.implode('; ', array_map(static fn (string $k, array $v): string => $k.'='.implode('|', $v), array_keys(School::choices()), School::choices())), '')
+            ->addOption('method', null, InputOption::VALUE_REQUIRED, 'settings k=v,…: '.implode('; ', array_map(static fn (string $k, array $v): string => $k.'='.implode('|', $v), array_keys(Method::choices()), Method::choices())), '')
             ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
             ->addOption('max-passes', null, InputOption::VALUE_REQUIRED, '1–8', (string) RecipePlanner::MOST_PASSES)
             ->addOption('count', null, InputOption::VALUE_REQUIRED, '1–4', '4');
@@ -39,7 +39,7 @@ final class MatchCommand extends Command
         $target = Lab::ofHex($this->required($input, 'target'));
         [$passes, $count] = [$this->whole($input, 'max-passes', 8) ?? RecipePlanner::MOST_PASSES, $this->whole($input, 'count', 4) ?? 4];
         $paper = $this->paper($input);
-        $planner = new RecipePlanner($this->drawer($input), $paper, School::ofSettings(self::list($input, 'school')), mode: $this->mode($input));
+        $planner = new RecipePlanner($this->drawer($input), $paper, Method::ofSettings(self::list($input, 'method')), mode: $this->mode($input));
         $single = $planner->nearestSingle($target)->outcomes[0];
         $this->json($output, [
             'target' => ['hex' => Figures::colour($target)['hex'], 'lab' => Figures::lab($target)],

@@ -24,8 +24,8 @@ use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
@@ -54,7 +54,7 @@ final class PlanCommand extends Command
             ->addOption('keep', null, InputOption::VALUE_REQUIRED, 'pencils that the palette must hold, ID,ID…', '')
             ->addOption('without', null, InputOption::VALUE_REQUIRED, 'pencils that it must not, ID,ID…', '')
             ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
-            ->addOption('school', null, InputOption::VALUE_REQUIRED, 'settings k=v,…; "" for free', implode(',', School::opinion()->settings()))
+            ->addOption('method', null, InputOption::VALUE_REQUIRED, 'settings k=v,…; "" for free', implode(',', Method::opinion()->settings()))
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
             ->addOption('surfaces', null, InputOption::VALUE_REQUIRED, 'what zones are, N='.implode('|', array_column(Surface::cases(), 'value')).',…; as it looks on the photo where nothing is said', '')
             ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', (string) self::WIDE_MM)
@@ -146,7 +146,7 @@ final class PlanCommand extends Command
         $pencils = $this->whole($input, 'pencils', 1000);
 
         return new PlanSettings(
-            [PlanSettings::WHOLE => School::ofSettings(self::list($input, 'school'))->settings()],
+            [PlanSettings::WHOLE => Method::ofSettings(self::list($input, 'method'))->settings()],
             $this->mode($input),
             // More than a picture ever takes is all.
             $pencils !== null && $pencils <= PlanSettings::MOST_PENCILS ? $pencils : null,

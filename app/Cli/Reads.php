@@ -16,7 +16,7 @@ use KnottyPrism\Core\Formats\PaperJson;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 

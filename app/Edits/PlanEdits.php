@@ -22,8 +22,8 @@ use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\Regrade;
 use KnottyPrism\Core\Recipe\Warnings\WarningKind;
 
@@ -41,7 +41,7 @@ final class PlanEdits
     /** @return list<string> */
     public static function kinds(): array
     {
-        return ['school', 'mode', 'pencils', 'lock', 'hue', 'strokes', 'preset', 'sequence', 'regrade', 'remedy', 'overrule'];
+        return ['method', 'mode', 'pencils', 'lock', 'hue', 'strokes', 'preset', 'sequence', 'regrade', 'remedy', 'overrule'];
     }
 
     /** @return array<string, mixed> */
@@ -50,7 +50,7 @@ final class PlanEdits
         $target = ['zone' => self::ZONE, 'role' => self::ROLE];
 
         return match ($kind) {
-            'school' => ['zone' => self::ZONE, 'settings' => ['present', 'nullable', 'array', 'max:'.count(School::ways())], 'settings.*' => ['string', 'max:60']],
+            'method' => ['zone' => self::ZONE, 'settings' => ['present', 'nullable', 'array', 'max:'.count(Method::kinds())], 'settings.*' => ['string', 'max:60']],
             'mode' => ['mode' => ['required', Rule::enum(Mode::class)]],
             'pencils' => ['count' => ['present', 'nullable', 'integer']],
             'lock' => ['pencil' => ['required', 'string', 'max:130'], 'how' => ['required', 'in:in,out,free']],
@@ -82,7 +82,7 @@ final class PlanEdits
         $with = static fn (mixed ...$changed): PlanSheet => $sheet->withSettings(new PlanSettings(...[...get_object_vars($s), ...$changed]));
 
         return match ((string) $change->string('kind')) {
-            'school' => [$with(schools: self::replaced($s->schools, $zone, $change->get('settings'))), $this->named($study, $zone, 'another way of working')],
+            'method' => [$with(methods: self::replaced($s->methods, $zone, $change->get('settings'))), $this->named($study, $zone, 'another method')],
             'mode' => [$with(mode: Mode::from((string) $change->string('mode'))), 'plan for '.str_replace('-', ' ', (string) $change->string('mode'))],
             'pencils' => [$with(pencils: $change->get('count') === null ? null : $change->integer('count')), $change->get('count') === null ? 'use the whole drawer' : 'use at most '.$change->integer('count').' pencils'],
             'lock' => $this->locked($user, $s, $with, (string) $change->string('pencil'), (string) $change->string('how')),

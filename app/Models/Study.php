@@ -22,7 +22,7 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  * @property string $paper
  * @property ?int $colour_photo_id the photo that the colours follow
  * @property int $plan_number the version of the picture's plan that is shown; 0 before the first
- * @property ?string $first_school settings of the method that it began with; null for one that was brought in
+ * @property ?string $first_method settings of the method that it began with; null for one that was brought in
  * @property int $survey_number the version of the survey that is shown; 0 before the first
  * @property float $drawing_width_mm
  * @property float $drawing_height_mm
@@ -35,7 +35,7 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  */
 final class Study extends Model
 {
-    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place', 'first_school', 'desk', 'origin'];
+    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place', 'first_method', 'desk', 'origin'];
 
     protected $attributes = ['survey_number' => 0, 'plan_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
 

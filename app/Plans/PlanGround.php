@@ -99,7 +99,7 @@ final readonly class PlanGround
         $s = $this->sheet->settings;
 
         return [
-            'its colours' => implode(';', array_map(static fn (Shade $w): string => $w->name.implode(',', self::rounded($w)), $this->shades[$zone])), 'the way of working' => implode(',', $s->schoolOf($zone)->settings()).$s->mode->value, 'its surface' => (string) $this->readings[$zone]->zone->surface->grainCounts(), 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
+            'its colours' => implode(';', array_map(static fn (Shade $w): string => $w->name.implode(',', self::rounded($w)), $this->shades[$zone])), 'the method' => implode(',', $s->methodOf($zone)->settings()).$s->mode->value, 'its surface' => (string) $this->readings[$zone]->zone->surface->grainCounts(), 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
             'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), 'the drawer' => $this->fingerprint,
         ];
     }
@@ -108,7 +108,7 @@ final readonly class PlanGround
     {
         $s = $this->sheet->settings;
 
-        return $this->key('zone', $s->mode->value, $s->schoolOf($zone)->settings(), $palette->hand, $palette->base, array_map(self::named(...), $this->shades[$zone]));
+        return $this->key('zone', $s->mode->value, $s->methodOf($zone)->settings(), $palette->hand, $palette->base, array_map(self::named(...), $this->shades[$zone]));
     }
 
     /** Not of the build: what was planned for a drawing stays hers when the application is brought up to date; how it is judged is worked out again. */

@@ -50,7 +50,7 @@ final class PlanRepository
 
     public function sheet(Study $study): PlanSheet
     {
-        $first = $study->first_school === null || $study->first_school === '' ? [] : [PlanSettings::WHOLE => explode(',', $study->first_school)];
+        $first = $study->first_method === null || $study->first_method === '' ? [] : [PlanSettings::WHOLE => explode(',', $study->first_method)];
 
         return $this->versions->current($study)?->sheet() ?? new PlanSheet(new PlanSettings($first));
     }
@@ -92,7 +92,7 @@ final class PlanRepository
         $shades = [];
         foreach ($readings as $number => $reading) {
             $recolour = $sheet->settings->recolourOf($number);
-            $shades[$number] = ZoneShades::of($reading->zone, $zones->note($number)->importance->weight(), $sheet->settings->schoolOf($number), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab)));
+            $shades[$number] = ZoneShades::of($reading->zone, $zones->note($number)->importance->weight(), $sheet->settings->methodOf($number), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab)));
         }
 
         return new PlanGround($study, $sheet, $zones, $readings, $tone, $shades, $shelf, $paper, $fingerprint, $grid, static fn (PixelGrid $grid): string => $survey->whites->on($grid));

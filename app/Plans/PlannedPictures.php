@@ -65,7 +65,7 @@ final class PlannedPictures
         $answers = self::sequences($ground, $this->plans->zones($ground));
         $settings = $ground->sheet->settings;
 
-        return array_map(static fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $settings->schoolOf($zone), $settings->mode), $answers, array_keys($answers));
+        return array_map(static fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $settings->methodOf($zone), $settings->mode), $answers, array_keys($answers));
     }
 
     /** A change of a zone's sequence that removes a warning of one of its shades, or one of the whole zone's; null when none was found. */

@@ -162,7 +162,7 @@ final class StudyFileReader
         }
         // Its method is the file's, where there is none as well. One that is here already stays what it is, and this is another.
         $origin = StudyFile::originOf($data);
-        $study->fill([...array_intersect_key($data['study'], array_flip(StudyFile::STUDY)), 'first_school' => null, 'origin' => $user->studies()->where('origin', $origin)->exists() ? Study::newOrigin() : $origin])->save();
+        $study->fill([...array_intersect_key($data['study'], array_flip(StudyFile::STUDY)), 'first_method' => null, 'origin' => $user->studies()->where('origin', $origin)->exists() ? Study::newOrigin() : $origin])->save();
         // A paper or a drawing that can't be is refused here, not whenever the study is opened.
         PaperShelf::named($study->paper);
         $study->checkDrawing();

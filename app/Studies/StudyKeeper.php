@@ -12,7 +12,7 @@ use App\Photos\PhotoStore;
 use App\Quota\Room;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
 
 /** Studies and the photos in them: rows and files come together and go together. */
 final class StudyKeeper
@@ -39,7 +39,7 @@ final class StudyKeeper
 
         return $this->kept($user, $path, $fileName, Photo::ROLES[0], static function (array $columns) use ($user, $name, $making): Study {
             $rows = static fn (): Study => DB::transaction(static function () use ($user, $name, $columns): Study {
-                $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', 'origin' => Study::newOrigin(), 'first_school' => implode(',', School::opinion()->settings()), ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
+                $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', 'origin' => Study::newOrigin(), 'first_method' => implode(',', Method::opinion()->settings()), ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
                 $photo = $study->photos()->create($columns);
                 $study->colourPhoto()->associate($photo)->save();
 

@@ -63,7 +63,7 @@ let began = Date.now();
 await (await new Artist().signUp()).drawer(drawer, 'line,number,name,binder,heavy,light,over_black,opacity,laydown,lightfast,owned');
 row('meanwhile: a new account brings its drawer of 24 in', seconds(Date.now() - began), 's', 'at most 10');
 const zone = (await one.read(other)).zones[0];
-await one.until('POST', `${other}/changes`, { kind: 'school', zone: zone.number, settings: ['beneath=nothing'] });
+await one.until('POST', `${other}/changes`, { kind: 'method', zone: zone.number, settings: ['beneath=nothing'] });
 began = Date.now();
 const anew = await done(one, other);
 row('meanwhile: one zone planned anew', seconds(anew), 's', 'at most 10');

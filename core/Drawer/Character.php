@@ -10,7 +10,7 @@ use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 
-/** What a pencil is to a school of working, by the colour of its heavy swatch. */
+/** What a pencil is to a method of working, by the colour of its heavy swatch. */
 final readonly class Character
 {
     private const PALE_FROM = 76.0;

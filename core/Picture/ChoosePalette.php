@@ -11,8 +11,8 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Palette\PaletteGround;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
-use KnottyPrism\Core\Recipe\School\Darks;
-use KnottyPrism\Core\Recipe\School\Lights;
+use KnottyPrism\Core\Recipe\Method\Darks;
+use KnottyPrism\Core\Recipe\Method\Lights;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
@@ -53,14 +53,14 @@ final readonly class ChoosePalette
         );
     }
 
-    /** What the school never uses takes no place among few; where it would leave nothing, all are chosen from. */
+    /** What the method never uses takes no place among few; where it would leave nothing, all are chosen from. */
     private function allowed(): Drawer
     {
-        $school = $this->settings->schoolOf(PlanSettings::WHOLE);
-        $barred = array_filter($this->hand->pencils, function (Pencil $p) use ($school): bool {
+        $method = $this->settings->methodOf(PlanSettings::WHOLE);
+        $barred = array_filter($this->hand->pencils, function (Pencil $p) use ($method): bool {
             $character = Character::of($p);
 
-            return ! in_array($p->id(), $this->settings->keep, true) && (($school->of(Darks::class) === Darks::NeverBlack && $character->isBlack()) || ($school->of(Lights::class) === Lights::ReservePaper && $character->isWhite()));
+            return ! in_array($p->id(), $this->settings->keep, true) && (($method->of(Darks::class) === Darks::NeverBlack && $character->isBlack()) || ($method->of(Lights::class) === Lights::ReservePaper && $character->isWhite()));
         });
         $left = $this->hand->without(Pencil::identifiers(array_values($barred)));
 

@@ -6,8 +6,8 @@ namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\Purchase;
+use KnottyPrism\Core\Error\MethodRefuses;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
@@ -19,9 +19,9 @@ use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Kits;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\Remedies\Remedies;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -32,7 +32,7 @@ use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
 /**
  * Plans a picture, whole or part by part: first its palette, then each zone on its own. A zone's sequence follows from its colours, its
- * school and the palette, and from nothing else: a change plans again only what it touches, and command line and page come to the same
+ * method and the palette, and from nothing else: a change plans again only what it touches, and command line and page come to the same
  * plan.
  */
 final class PlanPicture
@@ -43,7 +43,7 @@ final class PlanPicture
     /** Of the best purchases. */
     private const PURCHASES = 3;
 
-    /** @var array<string, FindSequences> by school and hand */
+    /** @var array<string, FindSequences> by method and hand */
     private array $finders = [];
 
     /** @param  int  $mostPasses  of a zone's value run */
@@ -68,7 +68,7 @@ final class PlanPicture
     {
         $this->hand();
         $tone = ReachableTone::fit($this->drawer->usable()->pencils, $this->paper, $grid->l);
-        $byZone = array_map(fn (Zone $zone, int $number): array => ZoneShades::of($zone, 1.0, $this->settings->schoolOf($number), $tone->fitted(...)), $map->zones, array_keys($map->zones));
+        $byZone = array_map(fn (Zone $zone, int $number): array => ZoneShades::of($zone, 1.0, $this->settings->methodOf($number), $tone->fitted(...)), $map->zones, array_keys($map->zones));
         $byZone = array_combine(array_keys($map->zones), $byZone);
         $tell = $progress ?? static fn (): null => null;
         $palette = $this->palette(array_combine(array_keys($byZone), array_map(ZoneShades::forPalette(...), $byZone, $map->zones)), static fn (int $done, int $of) => $tell('palette', $done, $of));
@@ -124,17 +124,17 @@ final class PlanPicture
         }
         $shades = ZoneShades::worked($shades);
         try {
-            return $this->finder($this->settings->schoolOf($zone), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
-        } catch (SchoolRefuses) {
-            // A school may forbid what a zone needs; it is planned all the same, in a free school.
-            return $this->finder(School::free(), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
+            return $this->finder($this->settings->methodOf($zone), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
+        } catch (MethodRefuses) {
+            // A method may forbid what a zone needs; it is planned all the same, in a free method.
+            return $this->finder(Method::free(), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
         }
     }
 
     /** @param  list<Pencil>  $hand */
-    private function finder(School $school, array $hand): FindSequences
+    private function finder(Method $method, array $hand): FindSequences
     {
-        return $this->finders[implode(',', $school->settings()).'|'.implode(',', Pencil::identifiers($hand))] ??= new FindSequences(new Drawer($hand), $this->paper, $school, $this->shelf, $this->settings->mode, $this->kits);
+        return $this->finders[implode(',', $method->settings()).'|'.implode(',', Pencil::identifiers($hand))] ??= new FindSequences(new Drawer($hand), $this->paper, $method, $this->shelf, $this->settings->mode, $this->kits);
     }
 
     /** @return list<Pencil> */
@@ -164,8 +164,8 @@ final class PlanPicture
         /** @param  list<Shade>  $shades */
         $planned = function (array $shades) use ($zone, $hand): ?Sequence {
             try {
-                return $shades === [] ? null : $this->finder($this->settings->schoolOf($zone), $hand)->for(array_values($shades), $this->mostPasses)[0]->sequence;
-            } catch (SchoolRefuses) {
+                return $shades === [] ? null : $this->finder($this->settings->methodOf($zone), $hand)->for(array_values($shades), $this->mostPasses)[0]->sequence;
+            } catch (MethodRefuses) {
                 return null;
             }
         };
@@ -178,7 +178,7 @@ final class PlanPicture
     private function allowed(int $zone, SequenceAnswer $answer, PalettePart $palette): ?\Closure
     {
         $shades = $answer->shades();
-        $allowed = $shades === [] ? null : $this->finder($this->settings->schoolOf($zone), $this->handOf($palette))->allowing($shades);
+        $allowed = $shades === [] ? null : $this->finder($this->settings->methodOf($zone), $this->handOf($palette))->allowing($shades);
 
         return $allowed !== null && $allowed($answer->sequence) ? $allowed : null;
     }
@@ -191,6 +191,6 @@ final class PlanPicture
     {
         $missing = array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
 
-        return Purchases::for(array_map(fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $this->settings->schoolOf($zone), $this->settings->mode), $answers, array_keys($answers)), $missing, $this->paper, self::PURCHASES, $this->mostPasses);
+        return Purchases::for(array_map(fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $this->settings->methodOf($zone), $this->settings->mode), $answers, array_keys($answers)), $missing, $this->paper, self::PURCHASES, $this->mostPasses);
     }
 }

@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Picture;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Zone;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /** What a zone asks for: its shades in the order in which its sequence has them, the lightest first, touches last. */
@@ -21,18 +21,18 @@ final class ZoneShades
 
     /**
      * @param  float  $importance  how much the zone matters
-     * @param  School  $school  the method in which it is worked
+     * @param  Method  $method  the method in which it is worked
      * @param  \Closure(Lab): Lab  $fit  what is aimed at for what is seen
      * @return non-empty-list<Shade> their weights are shares of the picture, times how much they matter
      */
-    public static function of(Zone $zone, float $importance, School $school, \Closure $fit): array
+    public static function of(Zone $zone, float $importance, Method $method, \Closure $fit): array
     {
         $shades = [];
         foreach (Role::cases() as $role) {
             $seen = $zone->targets[$role->value] ?? null;
             if ($seen !== null) {
                 $weight = $zone->area * $zone->shareOf($role) * $importance * ($role->isOfValueRun() ? 1.0 : self::TOUCH_COUNTS);
-                $shades[] = new Shade($role->value, $fit($seen), $weight, ! $role->isOfValueRun(), $zone->nameOf($role), $zone->surface->grainCounts() * $school->grainCounts(), $seen);
+                $shades[] = new Shade($role->value, $fit($seen), $weight, ! $role->isOfValueRun(), $zone->nameOf($role), $zone->surface->grainCounts() * $method->grainCounts(), $seen);
             }
         }
 

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe;
 
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\MethodRefuses;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
-use KnottyPrism\Core\Recipe\School\Beneath;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\Neutralising;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Beneath;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
+use KnottyPrism\Core\Recipe\Method\Neutralising;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;
@@ -30,7 +30,7 @@ use KnottyPrism\Core\Recipe\SequenceSearch\Craft;
 use KnottyPrism\Core\Recipe\SequenceSearch\Kit;
 use KnottyPrism\Core\Recipe\SequenceSearch\Run;
 
-/** Finds how an area is worked: up to three clearly different sequences for its shades, from one drawer on one paper, in one school. */
+/** Finds how an area is worked: up to three clearly different sequences for its shades, from one drawer on one paper, in one method. */
 final class FindSequences
 {
     public const MOST_PASSES = 6;
@@ -52,14 +52,14 @@ final class FindSequences
     private ?PairBook $pairs = null;
 
     /** @throws OutOfRange when the drawer has no pencil that may be used */
-    public function __construct(Drawer $drawer, private readonly Paper $paper, private readonly School $school, private readonly ?AtlasShelf $shelf = null, private readonly Mode $mode = Mode::ColourAndValue, private readonly ?Kits $kits = null)
+    public function __construct(Drawer $drawer, private readonly Paper $paper, private readonly Method $method, private readonly ?AtlasShelf $shelf = null, private readonly Mode $mode = Mode::ColourAndValue, private readonly ?Kits $kits = null)
     {
         $moves = new Moves($drawer, $paper);
         $this->kit = $kits?->like($moves);
         $this->moves = $this->kit->moves ?? $moves;
         OutOfRange::check('the number of pencils that may be used', count($this->moves->pencils), 1, 1000);
         $this->complements = new ComplementTable($this->moves->pencils, $paper);
-        $this->neutralisers = new Neutralisers($this->moves, $this->complements, $school->of(Neutralising::class));
+        $this->neutralisers = new Neutralisers($this->moves, $this->complements, $method->of(Neutralising::class));
     }
 
     /**
@@ -67,11 +67,11 @@ final class FindSequences
      * @param  array<string, float>  $strangeness  ΔE00 that a pencil costs besides, by its identifier: for those the picture does without
      * @return non-empty-list<SequenceAnswer> the surest on paper first
      *
-     * @throws SchoolRefuses when the school leaves no sequence for this area
+     * @throws MethodRefuses when the method leaves no sequence for this area
      */
     public function for(array $shades, int $mostPasses = self::MOST_PASSES, int $count = 1, array $strangeness = []): array
     {
-        return $this->search($shades, $mostPasses, $strangeness)->answers($count) ?: throw SchoolRefuses::stacks($this->school->settings());
+        return $this->search($shades, $mostPasses, $strangeness)->answers($count) ?: throw MethodRefuses::stacks($this->method->settings());
     }
 
     /**
@@ -82,12 +82,12 @@ final class FindSequences
     {
         OutOfRange::check('the number of passes', $mostPasses, 1, 8);
         $main = Shade::main($shades)->target;
-        $beneath = $this->school->of(Beneath::class) === Beneath::Complement ? $this->neutralisers->of($main) : [];
+        $beneath = $this->method->of(Beneath::class) === Beneath::Complement ? $this->neutralisers->of($main) : [];
         // A large drawer is shortened to what serves this area; what an answer may begin with is kept.
         $wanted = $beneath === [] && count($this->moves->pencils) > self::LENGTH ? $this->neutralisers->of($main) : $beneath;
         $kit = $this->kitFor($shades, $wanted);
 
-        return new AreaSearch($kit, $this->school, $this->mode, $shades, $this->neutralisers, $beneath, $mostPasses, array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $kit->moves->pencils));
+        return new AreaSearch($kit, $this->method, $this->mode, $shades, $this->neutralisers, $beneath, $mostPasses, array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $kit->moves->pencils));
     }
 
     /**
@@ -117,7 +117,7 @@ final class FindSequences
      *
      * @param  list<Shade>  $shades
      * @param  array<string, float>  $strangeness  see {@see self::for()}
-     * @return ?SequenceAnswer null when the school leaves no sequence for this area
+     * @return ?SequenceAnswer null when the method leaves no sequence for this area
      */
     public function atAGlance(array $shades, int $mostPasses = self::MOST_PASSES, array $strangeness = []): ?SequenceAnswer
     {
@@ -152,9 +152,9 @@ final class FindSequences
     private function craft(array $run): Craft
     {
         $main = Shade::main($run);
-        $beneath = $this->school->of(Beneath::class) === Beneath::Complement ? $this->neutralisers->of($main->target) : [];
+        $beneath = $this->method->of(Beneath::class) === Beneath::Complement ? $this->neutralisers->of($main->target) : [];
 
-        return new Craft($this->school, $this->moves, $run, array_map(fn (Shade $s): Rules => new Rules($this->school, $this->moves, $s->target, $beneath), $run), (int) array_search($main, $run, true));
+        return new Craft($this->method, $this->moves, $run, array_map(fn (Shade $s): Rules => new Rules($this->method, $this->moves, $s->target, $beneath), $run), (int) array_search($main, $run, true));
     }
 
     /**

@@ -6,15 +6,15 @@ namespace KnottyPrism\Core\Recipe;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\MethodRefuses;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Remedies\Remedies;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -46,9 +46,9 @@ final readonly class RecipePlanner
     private array $missing;
 
     /** @throws OutOfRange when the drawer has no pencil that may be used */
-    public function __construct(Drawer $drawer, private Paper $paper, private School $school, ?AtlasShelf $shelf = null, private Mode $mode = Mode::ColourAndValue)
+    public function __construct(Drawer $drawer, private Paper $paper, private Method $method, ?AtlasShelf $shelf = null, private Mode $mode = Mode::ColourAndValue)
     {
-        $this->find = new FindSequences($drawer, $paper, $school, $shelf, $mode);
+        $this->find = new FindSequences($drawer, $paper, $method, $shelf, $mode);
         $this->usable = $drawer->usable()->pencils;
         $this->missing = array_values(array_filter($drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
     }
@@ -58,14 +58,14 @@ final readonly class RecipePlanner
      * @param  float  $grainCounts  see {@see Shade::$grainCounts}
      * @return non-empty-list<Recipe> clearly different, the surest on paper first; without a pass where the colour is the paper's own
      *
-     * @throws SchoolRefuses when the method leaves no sequence for this colour
+     * @throws MethodRefuses when the method leaves no sequence for this colour
      */
     public function recipesFor(Lab $target, int $maxPasses = self::MOST_PASSES, int $count = 4, array $strangeness = [], float $grainCounts = Shade::SMOOTH): array
     {
         OutOfRange::check('the number of recipes', $count, 1, 4);
         $shades = [Shade::ofSpot($target, $grainCounts)];
         $search = $this->find->search($shades, $maxPasses, $strangeness);
-        $answers = $search->answers($count) ?: throw SchoolRefuses::stacks($this->school->settings());
+        $answers = $search->answers($count) ?: throw MethodRefuses::stacks($this->method->settings());
         $remedies = new Remedies($this->paper, $this->mode, $this->usable, $this->find->allowing($shades), $this->missing);
         $tried = static function (Warning $w, SequenceAnswer $answer) use ($remedies, $search): Warning {
             $remedy = $remedies->for($w, $answer, self::likelyFreeOf($w->kind, $search));

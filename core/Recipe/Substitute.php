@@ -9,7 +9,7 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
 /** What stands in for a pencil that is not available: the nearest single one, and mixes that make its heavy and its light swatch. */
@@ -23,7 +23,7 @@ final readonly class Substitute
     public static function for(Pencil $missing, Drawer $drawer, Paper $paper, ?AtlasShelf $shelf = null): self
     {
         $hand = $drawer->usable()->without([$missing->id()]);
-        $planner = new RecipePlanner($hand, $paper, School::free(), $shelf);
+        $planner = new RecipePlanner($hand, $paper, Method::free(), $shelf);
         [$heavy, $light] = [Swatch::Heavy->colourOf($missing), Swatch::Light->colourOf($missing)];
         // A pencil used for a light swatch is the same pencil as for the heavy one: both must be near.
         $apart = array_map(static fn (Pencil $p): float => Swatch::Heavy->colourOf($p)->deltaE00($heavy) + Swatch::Light->colourOf($p)->deltaE00($light), $hand->pencils);

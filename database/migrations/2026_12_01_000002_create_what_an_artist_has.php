@@ -32,7 +32,7 @@ return new class extends Migration
             $table->double('grid_mm')->default(30);
             $table->double('cut_place')->default(0.5);
             $table->unsignedInteger('plan_number')->default(0);
-            $table->string('first_school', 400)->nullable();
+            $table->string('first_method', 400)->nullable();
             $table->json('desk')->nullable();
             $table->string('origin', 64)->collation('utf8mb4_bin')->nullable(); // a study is known again by this when it is brought in a second time
         });

@@ -72,7 +72,7 @@ function counterExamples(): array
             // Of two rooms, though no two of their folders need each other.
             [
                 'core/Medium/Laying/A.php' => $class("$core\\Medium\\Laying", 'public ?B $b = null;', "use $core\\Recipe\\Search\\B;"), 'core/Recipe/Search/B.php' => $class("$core\\Recipe\\Search", ''),
-                'core/Recipe/School/C.php' => $class("$core\\Recipe\\School", 'public ?D $d = null;', "use $core\\Medium\\Paper\\{D};"), 'core/Medium/Paper/D.php' => $class("$core\\Medium\\Paper", 'public ?C $c = null;', "use $core\\Recipe\\School\\C;"),
+                'core/Recipe/Method/C.php' => $class("$core\\Recipe\\Method", 'public ?D $d = null;', "use $core\\Medium\\Paper\\{D};"), 'core/Medium/Paper/D.php' => $class("$core\\Medium\\Paper", 'public ?C $c = null;', "use $core\\Recipe\\Method\\C;"),
             ],
             ['app/Answers/Book/A.php' => $class('App\Answers\Book', 'public ?B $b = null;', 'use App\Book\B;'), 'app/Book/B.php' => $class('App\Book', 'public ?C $c = null;', 'use App\Answers\C;'), 'app/Answers/C.php' => $class('App\Answers', '')],
         ],

@@ -194,7 +194,7 @@ test('a pass is put where another one is, by the mouse and by the keyboard', asy
 test('has no serious accessibility faults beside any of its parts, and fits the screen', async ({ page }) => {
     test.slow();
     await open(page);
-    for (const what of ['Zones', 'Palette', 'Way of working', 'Take along']) {
+    for (const what of ['Zones', 'Palette', 'Method', 'Take along']) {
         await beside(page, what);
         await page.waitForTimeout(1500);
         const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();

@@ -108,12 +108,12 @@ it('takes a new drill in by one file', function () {
 });
 
 it('takes a new setting of the method in by one file', function () {
-    $project = projectWith(['core/Recipe/School/Strokes.php' => <<<'PHP'
+    $project = projectWith(['core/Recipe/Method/Strokes.php' => <<<'PHP'
         <?php
 
         declare(strict_types=1);
 
-        namespace KnottyPrism\Core\Recipe\School;
+        namespace KnottyPrism\Core\Recipe\Method;
 
         /** Which way strokes run. */
         enum Strokes: string implements Setting
@@ -142,8 +142,8 @@ it('takes a new setting of the method in by one file', function () {
             }
         }
         PHP]);
-    $match = static function (string $school) use ($project): Process {
-        $process = new Process(["$project/prism", 'match', '--drawer', demoDrawer(), '--target', '#7a6a58', '--count', '1', '--max-passes', '2', '--school', $school], $project, timeout: 60);
+    $match = static function (string $method) use ($project): Process {
+        $process = new Process(["$project/prism", 'match', '--drawer', demoDrawer(), '--target', '#7a6a58', '--count', '1', '--max-passes', '2', '--method', $method], $project, timeout: 60);
         $process->run();
 
         return $process;
@@ -153,10 +153,10 @@ it('takes a new setting of the method in by one file', function () {
         ->and($match('mood=good')->getErrorOutput())->toContain('palette=…, strokes=…');
     $process = new Process(['php', '-r', <<<'PHP'
         require 'vendor/autoload.php';
-        use KnottyPrism\Core\Recipe\School\{School, Strokes};
-        $ways = (new ReflectionMethod(App\Answers\PlanAnswers::class, 'ways'))->invoke(null);
+        use KnottyPrism\Core\Recipe\Method\{Method, Strokes};
+        $settings = (new ReflectionMethod(App\Answers\PlanAnswers::class, 'methodSettings'))->invoke(null);
         echo json_encode([
-            'told' => json_encode($ways), 'chosen' => School::ofSettings(['strokes=circles'])->of(Strokes::class)->why(), 'written' => School::ofSettings(['strokes=circles', 'darks=never-black'])->settings(),
+            'told' => json_encode($settings), 'chosen' => Method::ofSettings(['strokes=circles'])->of(Strokes::class)->why(), 'written' => Method::ofSettings(['strokes=circles', 'darks=never-black'])->settings(),
         ]);
         PHP], $project);
     $process->run();

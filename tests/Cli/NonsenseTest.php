@@ -51,7 +51,7 @@ it('answers any call with a result or with one plain sentence', function (array 
     expect($faults)->toBe([]);
 })->with([
     'predict' => fn () => ['command' => 'predict', '--drawer' => threePencils(), '--paper' => 'black', '--stack' => '1@0.55,solvent'],
-    'match' => fn () => ['command' => 'match', '--drawer' => threePencils(), '--paper' => 'white medium', '--target' => '#806050', '--school' => 'darks=never-black', '--mode' => 'value-only', '--max-passes' => '2', '--count' => '1'],
+    'match' => fn () => ['command' => 'match', '--drawer' => threePencils(), '--paper' => 'white medium', '--target' => '#806050', '--method' => 'darks=never-black', '--mode' => 'value-only', '--max-passes' => '2', '--count' => '1'],
     'complements' => fn () => ['command' => 'complements', '--drawer' => threePencils(), '--paper' => 'black'],
     'ramp' => fn () => ['command' => 'ramp', '--drawer' => threePencils(), '--paper' => 'black', '--pencils' => '1,2', '--pressure' => 'light', '--steps' => '3'],
     'substitute' => fn () => ['command' => 'substitute', '--drawer' => threePencils(), '--line' => threePencils(), '--pencil' => '3', '--paper' => 'black'],
@@ -61,7 +61,7 @@ it('answers any call with a result or with one plain sentence', function (array 
     'colour, sRGB' => fn () => ['command' => 'colour', '--srgb' => temporaryFile("#808080\n")],
     'chart read' => fn () => ['command' => 'chart', 'what' => 'read', '--photo' => temporaryFile('no photo'), '--layout' => temporaryFile('{"sheet": {"width": 148, "height": 210}, "pages": [{"boxes": [{"pencil": "1", "kind": "heavy", "x": 1, "y": 1, "w": 9, "h": 9}]}]}'), '--drawer' => threePencils(), '--paper' => 'black', '--out' => '/nowhere/at/all'],
     'hand' => fn () => ['command' => 'hand', '--drawer' => threePencils(), '--paper' => 'black', '--strips' => temporaryFile('[{"stack": "1@0.35", "lab": [40, 1, 2]}]'), '--out' => '/nowhere/at/all'],
-    'plan' => fn () => ['command' => 'plan', '--photo' => temporaryFile('no photo'), '--drawer' => threePencils(), '--paper' => 'black', '--pencils' => '2', '--keep' => '1', '--without' => '2', '--mode' => 'value-only', '--school' => '', '--zones' => '2', '--out' => '/nowhere/at/all'],
+    'plan' => fn () => ['command' => 'plan', '--photo' => temporaryFile('no photo'), '--drawer' => threePencils(), '--paper' => 'black', '--pencils' => '2', '--keep' => '1', '--without' => '2', '--mode' => 'value-only', '--method' => '', '--zones' => '2', '--out' => '/nowhere/at/all'],
 ]);
 
 function threePencils(): string

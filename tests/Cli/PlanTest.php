@@ -58,7 +58,7 @@ function ordersWork(string $plan): void
 
 it('plans the demo picture into a folder: plan, previews, card, all in the documented form', function () {
     $out = planFolder();
-    $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--school', 'darks=never-black', '--light', 'A', '--wide', '210', '--loupe', '0.4,0.6', '--out', $out], timeout: null);
+    $process = new Process([dirname(__DIR__, 2).'/prism', 'plan', '--photo', demoPhoto(), '--drawer', demoDrawer(), '--pencils', '7', '--zones', '8', '--method', 'darks=never-black', '--light', 'A', '--wide', '210', '--loupe', '0.4,0.6', '--out', $out], timeout: null);
     expect($process->run())->toBe(0)->and($process->getErrorOutput())->toContain('sequences 3 of ')->toContain('preview 1 of ')
         ->and(json_decode($process->getOutput())->out)->toBe($out);
     $plan = json_decode((string) file_get_contents("$out/plan.json"));
@@ -112,7 +112,7 @@ it('refuses in one sentence what it can not plan', function (array $arguments, s
     'no photo' => [['--photo', '/nowhere.jpg', '--drawer', DRAWER, '--out', OUT], 'nowhere.jpg'],
     'words for a photo' => [['--photo', DRAWER, '--drawer', DRAWER, '--out', OUT], 'not a picture'],
     'too many zones' => [['--photo', PHOTO, '--drawer', DRAWER, '--zones', '21', '--out', OUT], 'between 1 and 20'],
-    'an unknown school' => [['--photo', PHOTO, '--drawer', DRAWER, '--school', 'mood=good', '--out', OUT], 'values=…'],
+    'an unknown method' => [['--photo', PHOTO, '--drawer', DRAWER, '--method', 'mood=good', '--out', OUT], 'values=…'],
 ]);
 
 it('tells what works on what, fades, and stands in, in JSON', function () {

@@ -58,8 +58,8 @@ it('matches a colour with four different answers, and predict repeats each colou
     }
 });
 
-it('obeys the school and the limits asked for', function () {
-    [, $answer] = prism('match', '--drawer', demoDrawer(), '--target', '#2b2a2e', '--school', 'beneath=nothing,darks=never-black', '--max-passes', '3', '--count', '2');
+it('obeys the method and the limits asked for', function () {
+    [, $answer] = prism('match', '--drawer', demoDrawer(), '--target', '#2b2a2e', '--method', 'beneath=nothing,darks=never-black', '--max-passes', '3', '--count', '2');
     expect(count($answer->recipes))->toBeLessThanOrEqual(2);
     foreach ($answer->recipes as $recipe) {
         expect(count($recipe->passes))->toBeLessThanOrEqual(3)->and($recipe->outcomes->spot->stack)->not->toContain('Slipway/745');
@@ -91,7 +91,7 @@ it('refuses a wrong call with one plain sentence and status 2', function (array 
     'a stack that is none' => fn () => [['predict', '--drawer', demoDrawer(), '--stack', '735'], 'A step is a pencil and its pressure'],
     'an unknown paper' => fn () => [['match', '--drawer', demoDrawer(), '--target', '#777777', '--paper', 'velvet'], 'The paper is one of white medium'],
     'a target that is no colour' => fn () => [['match', '--drawer', demoDrawer(), '--target', 'teal'], '#rrggbb'],
-    'an unknown school' => fn () => [['match', '--drawer', demoDrawer(), '--target', '#777777', '--school', 'darks=purple'], 'Darks is one of black-allowed, black-last, never-black'],
+    'an unknown method' => fn () => [['match', '--drawer', demoDrawer(), '--target', '#777777', '--method', 'darks=purple'], 'Darks is one of black-allowed, black-last, never-black'],
     'no such file' => fn () => [['match', '--drawer', '/nowhere.csv', '--target', '#777777'], 'no readable file'],
     'a command that is none' => fn () => [['paint'], '"paint" is not defined'],
     'a bad colour in row 7' => fn () => [['predict', '--stack', '1@0.5', '--drawer', temporaryFile("number,heavy\n1,#112233\n2,#112233\n3,#112233\n4,#112233\n5,#112233\n6,#11223\n8,oops\n")], 'row 7, column heavy: A colour is written #rrggbb, like #7f9c8d; received "#11223". (and 1 more)'],

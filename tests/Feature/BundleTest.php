@@ -43,7 +43,7 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
     $change('survey', ['kind' => 'dropTarget', 'zone' => $zone, 'role' => 'light']);
     $change('plan', ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => 'Slipway/624', 'marks' => ['mid' => 'medium']]]]);
     $change('plan', ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'bloom', 'note' => 'under glass']);
-    $change('plan', ['kind' => 'school', 'zone' => $zone, 'settings' => ['darks=never-black']]);
+    $change('plan', ['kind' => 'method', 'zone' => $zone, 'settings' => ['darks=never-black']]);
     $this->postJson("$base/kept-recipes", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
     $this->patchJson("$base/desk/habits", ['way' => 'darks-first', 'session' => 45])->assertOk();
     $whole = json_decode((string) $this->get("$base/bundle")->assertOk()->getContent(), true);

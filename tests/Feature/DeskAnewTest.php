@@ -7,8 +7,8 @@ it('goes on from what lies when the plan of a zone has changed since', function 
     $step = $this->getJson($base)->json('steps.0');
     marked($this, $base, $step)->assertOk();
     $zone = fn (array $desk): array => array_values(array_filter($desk['zones'], fn (array $z): bool => $z['number'] === $step['zone']))[0];
-    // Another way of working for the zone: its plan is another, what lies is what it was.
-    $this->postJson("/api/studies/$study->id/plan/changes", ['kind' => 'school', 'zone' => $step['zone'], 'settings' => ['beneath=complement'], 'key' => 'another-way-'.bin2hex(random_bytes(4))])->assertOk();
+    // Another method for the zone: its plan is another, what lies is what it was.
+    $this->postJson("/api/studies/$study->id/plan/changes", ['kind' => 'method', 'zone' => $step['zone'], 'settings' => ['beneath=complement'], 'key' => 'another-way-'.bin2hex(random_bytes(4))])->assertOk();
     $between = $this->getJson($base)->assertOk()->json();
     expect(array_column($between['zones'], 'number'))->not->toContain($step['zone'])->and($between['unplanned'])->toStartWith('One zone is not planned as things stand');
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();

@@ -82,7 +82,7 @@ it('walks the plan of a picture there and back', function () {
     $zone = $pick(0, ...$zones);
     $target = ['zone' => $pick(...$zones), 'role' => $pick('light', 'mid', 'dark', 'touch')];
     walked($this, $base, [
-        $change(['kind' => 'school', 'zone' => $zone, 'settings' => $pick(null, ['darks=never-black'], ['values=light-to-dark', 'joining=light-coats'])]), $change(['kind' => 'mode', 'mode' => $pick('value-first', 'value-only', 'colour-and-value')]),
+        $change(['kind' => 'method', 'zone' => $zone, 'settings' => $pick(null, ['darks=never-black'], ['values=light-to-dark', 'joining=light-coats'])]), $change(['kind' => 'mode', 'mode' => $pick('value-first', 'value-only', 'colour-and-value')]),
         $change(['kind' => 'pencils', 'count' => $pick(null, 3, 4)]), $change(['kind' => 'lock', 'pencil' => $pick('Slipway/624', 'Slipway/745'), 'how' => $pick('in', 'out', 'free')]), $change(['kind' => 'hue', 'zone' => $zone, 'hue' => $pick(null, 'blue', 'grey')]),
         $change(['kind' => 'preset', 'what' => $pick('exactly-three', 'one-colour', 'whole')]), $change(['kind' => 'sequence', 'zone' => $pick(...$zones), 'passes' => $pick(null, [['tool' => '624', 'marks' => ['mid' => 'medium']]], [['tool' => '661', 'marks' => ['mid' => 'light']], ['tool' => '745', 'marks' => ['mid' => 'whisper']]], [['tool' => '999', 'marks' => ['mid' => 'light']]])]),
         $change(['kind' => 'overrule', ...$target, 'code' => $pick('bloom', 'flat'), 'note' => $pick(null, 'under glass', 'fixed')]),

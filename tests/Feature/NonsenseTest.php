@@ -77,7 +77,7 @@ it('takes a change of the plan, or says what is wrong with it', function () {
     $faults = [];
     $target = ['zone' => $this->zone, 'role' => 'mid'];
     foreach ([
-        ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']], ['kind' => 'mode', 'mode' => 'value-first'], ['kind' => 'pencils', 'count' => 3], ['kind' => 'lock', 'pencil' => 'Slipway/624', 'how' => 'in'],
+        ['kind' => 'method', 'zone' => 0, 'settings' => ['darks=never-black']], ['kind' => 'mode', 'mode' => 'value-first'], ['kind' => 'pencils', 'count' => 3], ['kind' => 'lock', 'pencil' => 'Slipway/624', 'how' => 'in'],
         ['kind' => 'hue', 'zone' => 0, 'hue' => 'blue'], ['kind' => 'strokes', 'how' => 'drawn', 'x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.2], ['kind' => 'preset', 'what' => 'whole'], ['kind' => 'sequence', 'zone' => $target['zone'], 'passes' => [['tool' => '624', 'marks' => ['mid' => 'light']]]], ['kind' => 'regrade', 'zone' => $target['zone'], 'pass' => 0, 'how' => 'firmer'], ['kind' => 'remedy', ...$target, 'code' => 'bloom'],
         ['kind' => 'overrule', ...$target, 'code' => 'bloom', 'note' => 'under glass'],
     ] as $change) {

@@ -50,7 +50,7 @@ const valid = [
         () => ({ kind: 'paintWhites', keep: true, radius: 0.02, points: line }), (a) => ({ kind: 'balance', ...place(a) }), (a) => ({ kind: 'unbalance', photo: a.photo }), () => ({ kind: 'proposeZones', most: 6 }),
     ].map((change) => (a) => ['POST', `/api/studies/${a.at}/survey/changes`, change(a)]),
     ...[
-        () => ({ kind: 'school', zone: 0, settings: ['darks=never-black'] }), () => ({ kind: 'mode', mode: 'value-first' }), () => ({ kind: 'pencils', count: 3 }), () => ({ kind: 'lock', pencil: 'Quay/1', how: 'in' }),
+        () => ({ kind: 'method', zone: 0, settings: ['darks=never-black'] }), () => ({ kind: 'mode', mode: 'value-first' }), () => ({ kind: 'pencils', count: 3 }), () => ({ kind: 'lock', pencil: 'Quay/1', how: 'in' }),
         () => ({ kind: 'hue', zone: 0, hue: 'blue' }), () => ({ kind: 'preset', what: 'whole' }), (a) => ({ kind: 'sequence', zone: a.zone, passes: [{ tool: 'Quay/1', marks: { mid: 'light' } }] }), (a) => ({ kind: 'regrade', zone: a.zone, pass: 0, how: 'steeper' }), (a) => ({ kind: 'overrule', zone: a.zone, role: 'mid', code: 'bloom', note: 'under glass' }),
     ].map((change) => (a) => ['POST', `/api/studies/${a.at}/plan/changes`, change(a)]),
     (a) => ['POST', `/api/studies/${a.at}/plan/version`, { name: 'evening' }],

@@ -16,7 +16,7 @@ use App\Resources\Figures;
 use KnottyPrism\Core\Book\Recipes\LayAgain;
 use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
 
 /** What stands in the book of recipes, and what comes of it with today's drawer. */

@@ -6,8 +6,8 @@ namespace KnottyPrism\Core\Picture\Decisions;
 
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 
 /** How a study's picture is to be planned: the method, in the whole and where a zone differs, the pencils, and other hues. */
 final readonly class PlanSettings
@@ -18,7 +18,7 @@ final readonly class PlanSettings
     public const MOST_PENCILS = 60;
 
     /**
-     * @param  array<int, list<string>>  $schools  settings that differ from free, by zone; {@see self::WHOLE} for all that say nothing
+     * @param  array<int, list<string>>  $methods  settings that differ from free, by zone; {@see self::WHOLE} for all that say nothing
      * @param  ?int  $pencils  at most so many for the whole picture; null for all
      * @param  list<string>  $keep  identifiers of pencils that the palette must hold
      * @param  list<string>  $without  and of those that it must not
@@ -28,7 +28,7 @@ final readonly class PlanSettings
      * @throws OutOfRange
      */
     public function __construct(
-        public array $schools = [],
+        public array $methods = [],
         public Mode $mode = Mode::ColourAndValue,
         public ?int $pencils = null,
         public array $keep = [],
@@ -42,13 +42,13 @@ final readonly class PlanSettings
         foreach ($strokes as $direction) {
             OutOfRange::check('the direction of strokes', $direction, 0, PencilGrain::CIRCLES);
         }
-        array_map(School::ofSettings(...), $schools);
+        array_map(Method::ofSettings(...), $methods);
         array_map(static fn (string $hue): Recolour => new Recolour($hue), $hues);
     }
 
-    public function schoolOf(int $zone): School
+    public function methodOf(int $zone): Method
     {
-        return School::ofSettings($this->schools[$zone] ?? $this->schools[self::WHOLE] ?? []);
+        return Method::ofSettings($this->methods[$zone] ?? $this->methods[self::WHOLE] ?? []);
     }
 
     public function recolourOf(int $zone): Recolour
@@ -56,21 +56,21 @@ final readonly class PlanSettings
         return new Recolour($this->hues[$zone] ?? $this->hues[self::WHOLE] ?? 'as seen');
     }
 
-    /** How many pencils the palette may hold: what is said here, or what the school says. */
+    /** How many pencils the palette may hold: what is said here, or what the method says. */
     public function mostPencils(): ?int
     {
-        return $this->pencils ?? $this->schoolOf(self::WHOLE)->mostPencils();
+        return $this->pencils ?? $this->methodOf(self::WHOLE)->mostPencils();
     }
 
     /** @return array<string, mixed> for JSON */
     public function toArray(): array
     {
-        return ['schools' => (object) $this->schools, 'mode' => $this->mode->value, 'pencils' => $this->pencils, 'keep' => $this->keep, 'without' => $this->without, 'hues' => (object) $this->hues, 'strokes' => (object) $this->strokes];
+        return ['methods' => (object) $this->methods, 'mode' => $this->mode->value, 'pencils' => $this->pencils, 'keep' => $this->keep, 'without' => $this->without, 'hues' => (object) $this->hues, 'strokes' => (object) $this->strokes];
     }
 
-    /** @param  array{schools: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>, strokes?: array<int, int>}  $data */
+    /** @param  array{methods: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>, strokes?: array<int, int>}  $data */
     public static function ofArray(array $data): self
     {
-        return new self($data['schools'], Mode::from($data['mode']), $data['pencils'], $data['keep'], $data['without'], $data['hues'], $data['strokes'] ?? []);
+        return new self($data['methods'], Mode::from($data['mode']), $data['pencils'], $data['keep'], $data['without'], $data['hues'], $data['strokes'] ?? []);
     }
 }

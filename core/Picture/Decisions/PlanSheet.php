@@ -51,7 +51,7 @@ final readonly class PlanSheet
         return ['settings' => $this->settings->toArray(), 'overruled' => (object) array_map(static fn (array $notes): object => (object) $notes, $this->overruled), 'sequences' => (object) array_map(static fn (SequenceNote $s): array => $s->toArray(), $this->sequences)];
     }
 
-    /** @param  array{settings: array{schools: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>, strokes?: array<int, int>}, overruled: array<string, array<string, string>>, sequences: array<int, list<array{tool: string, marks: array<string, string>}>>}  $data */
+    /** @param  array{settings: array{methods: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>, strokes?: array<int, int>}, overruled: array<string, array<string, string>>, sequences: array<int, list<array{tool: string, marks: array<string, string>}>>}  $data */
     public static function ofArray(array $data): self
     {
         return new self(PlanSettings::ofArray($data['settings']), $data['overruled'], array_map(SequenceNote::ofArray(...), $data['sequences']));

@@ -7,8 +7,8 @@ namespace KnottyPrism\Core\Picture\Palette;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -18,14 +18,14 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** How an area of a picture is worked now, and in which method. */
 final readonly class MadeArea
 {
-    public function __construct(public SequenceAnswer $answer, public School $school, public Mode $mode = Mode::ColourAndValue)
+    public function __construct(public SequenceAnswer $answer, public Method $method, public Mode $mode = Mode::ColourAndValue)
     {
     }
 
     /** A single colour, by the stack that is kept for it. */
     public static function ofColour(Lab $target, Stack $stack, Paper $paper): self
     {
-        return new self(SequenceAnswer::of(RecipeLabel::OtherPencils, Sequence::ofStack($stack), [Shade::ofSpot($target)], $paper, Mode::ColourAndValue), School::free());
+        return new self(SequenceAnswer::of(RecipeLabel::OtherPencils, Sequence::ofStack($stack), [Shade::ofSpot($target)], $paper, Mode::ColourAndValue), Method::free());
     }
 
     /** Share of the picture, in the unit of its shades. */
@@ -37,6 +37,6 @@ final readonly class MadeArea
     /** Names what it is: its colours, how they are laid, and the method. */
     public function key(): string
     {
-        return md5(json_encode([$this->school->settings(), $this->mode->value, array_map(static fn (Outcome $o): array => [$o->stack()->text(), $o->shade->weight, ...$o->shade->target->toArray()], $this->answer->outcomes)], JSON_THROW_ON_ERROR));
+        return md5(json_encode([$this->method->settings(), $this->mode->value, array_map(static fn (Outcome $o): array => [$o->stack()->text(), $o->shade->weight, ...$o->shade->target->toArray()], $this->answer->outcomes)], JSON_THROW_ON_ERROR));
     }
 }

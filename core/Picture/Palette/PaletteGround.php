@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Picture\Palette;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;

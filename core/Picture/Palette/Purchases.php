@@ -91,7 +91,7 @@ final readonly class Purchases
         $finders = [];
         $gain = 0.0;
         foreach ($areas as $area) {
-            $find = $finders[implode(',', $area->school->settings()).$area->mode->value] ??= new FindSequences(new Drawer([...$hand, $bought]), $paper, $area->school, mode: $area->mode);
+            $find = $finders[implode(',', $area->method->settings()).$area->mode->value] ??= new FindSequences(new Drawer([...$hand, $bought]), $paper, $area->method, mode: $area->mode);
             $with = $find->atAGlance($area->answer->shades(), $mostPasses, [$bought->id() => self::TAKEN_UP]);
             // What comes nearer without it is no reason to buy it.
             $taken = $with !== null && in_array($bought->id(), Pencil::identifiers($with->sequence->pencils()), true);

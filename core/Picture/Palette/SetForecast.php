@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Picture\Palette;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Stack\Doubt;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\GrainForecast;
 use KnottyPrism\Core\Recipe\Search\HandSway;

@@ -10,12 +10,12 @@ use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Recipe\School\Neutralising;
+use KnottyPrism\Core\Recipe\Method\Neutralising;
 use KnottyPrism\Core\Recipe\Search\Look;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Rules;
 
-/** What neutralises a colour's local pencil, in a school's way: what faces it on the wheel, or what on this paper takes its chroma. */
+/** What neutralises a colour's local pencil, in a method's way: what faces it on the wheel, or what on this paper takes its chroma. */
 final class Neutralisers
 {
     private const MOST = 3;

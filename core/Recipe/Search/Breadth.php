@@ -25,7 +25,7 @@ final readonly class Breadth
         return $shades > 1 ? new self(16, 12, 8, 3, 1, 8) : new self(10, 8, 3, 1, 1, 5);
     }
 
-    /** For a value run whose best ends far off: what was kept may have been the wrong few, above all where a school has an order. */
+    /** For a value run whose best ends far off: what was kept may have been the wrong few, above all where a method has an order. */
     public static function again(): self
     {
         return new self(24, 30, 16, 6, 2, 16);

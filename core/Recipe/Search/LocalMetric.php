@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\Search;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 
 /**
  * What a small difference in log cone responses looks like near one colour: a matrix that turns it into a vector whose length

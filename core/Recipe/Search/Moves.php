@@ -65,7 +65,7 @@ final readonly class Moves
         return $shares;
     }
 
-    /** @return list<Character> what each pencil is to a school, by pencil */
+    /** @return list<Character> what each pencil is to a method, by pencil */
     public function characters(): array
     {
         return array_map(static fn (Pencil $p): Character => Character::of($p), $this->pencils);

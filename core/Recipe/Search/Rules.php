@@ -11,13 +11,13 @@ use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
-use KnottyPrism\Core\Recipe\School\Beneath;
-use KnottyPrism\Core\Recipe\School\Darks;
-use KnottyPrism\Core\Recipe\School\Lights;
-use KnottyPrism\Core\Recipe\School\School;
-use KnottyPrism\Core\Recipe\School\ValueOrder;
+use KnottyPrism\Core\Recipe\Method\Beneath;
+use KnottyPrism\Core\Recipe\Method\Darks;
+use KnottyPrism\Core\Recipe\Method\Lights;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\ValueOrder;
 
-/** A school applied to one colour and the pencils available: what may be used for it, lie first, and lie over what; {@see \KnottyPrism\Core\Recipe\SequenceSearch\Craft} asks. */
+/** A method applied to one colour and the pencils available: what may be used for it, lie first, and lie over what; {@see \KnottyPrism\Core\Recipe\SequenceSearch\Craft} asks. */
 final readonly class Rules
 {
     /** L* by which a pencil may step back in an order of values and still keep it. */
@@ -53,17 +53,17 @@ final readonly class Rules
 
     public ?Finish $finish;
 
-    /** @param  list<Pencil>  $neutralisers  the pencils that neutralise the target's local colour, in the school's own way */
-    public function __construct(private School $school, Moves $moves, private Lab $target, array $neutralisers)
+    /** @param  list<Pencil>  $neutralisers  the pencils that neutralise the target's local colour, in the method's own way */
+    public function __construct(private Method $method, Moves $moves, private Lab $target, array $neutralisers)
     {
         $characters = $moves->characters();
         $this->usable = array_map($this->mayBeUsed(...), $characters);
         $this->follows = array_map(fn (Character $below): array => array_map(fn (Character $above): bool => $this->mayFollow($below, $above), $characters), $characters);
         $this->begins = array_map(fn (Character $c, bool $usable): bool => $usable && $this->mayLieFirst($c, in_array($c->pencil, $neutralisers, true)), $characters, $this->usable);
-        $this->finish = $school->of(Lights::class) === Lights::Lift && $this->isLight() ? Lift::it() : $school->finish();
+        $this->finish = $method->of(Lights::class) === Lights::Lift && $this->isLight() ? Lift::it() : $method->finish();
     }
 
-    /** Whether the school's order lets one pencil lie over another, wherever both may be used. */
+    /** Whether the method's order lets one pencil lie over another, wherever both may be used. */
     public function ordered(int $below, int $above): bool
     {
         return $this->follows[$below][$above];
@@ -78,7 +78,7 @@ final readonly class Rules
     /** Whether something must lie beneath the local colour, so that one pencil is not enough. */
     public function wantsBeneath(): bool
     {
-        return ! in_array($this->school->of(Beneath::class), [Beneath::Any, Beneath::Nothing], true);
+        return ! in_array($this->method->of(Beneath::class), [Beneath::Any, Beneath::Nothing], true);
     }
 
     /** Whether pencils face the local colour on the artist's wheel, and are strong enough to neutralise it. */
@@ -95,15 +95,15 @@ final readonly class Rules
     private function mayBeUsed(Character $c): bool
     {
         return ! match (true) {
-            $c->isBlack() => $this->school->of(Darks::class) === Darks::NeverBlack || ($this->school->of(Darks::class) === Darks::BlackLast && $this->target->l >= self::ACCENT_BELOW),
-            $c->isWhite() => $this->school->of(Lights::class) === Lights::ReservePaper,
+            $c->isBlack() => $this->method->of(Darks::class) === Darks::NeverBlack || ($this->method->of(Darks::class) === Darks::BlackLast && $this->target->l >= self::ACCENT_BELOW),
+            $c->isWhite() => $this->method->of(Lights::class) === Lights::ReservePaper,
             default => false,
         };
     }
 
     private function mayFollow(Character $below, Character $above): bool
     {
-        $inOrder = match ($this->school->of(ValueOrder::class)) {
+        $inOrder = match ($this->method->of(ValueOrder::class)) {
             ValueOrder::LightToDark => $above->heavy->l <= $below->heavy->l + self::VALUE_SLACK,
             ValueOrder::DarkToLight => $above->heavy->l >= $below->heavy->l - self::VALUE_SLACK,
             ValueOrder::FormFirst => $below->isForm() || ! $above->isForm(),
@@ -111,15 +111,15 @@ final readonly class Rules
         };
 
         return $inOrder
-            && ! ($this->school->of(Darks::class) === Darks::BlackLast && $below->isBlack())
-            && ! ($this->school->of(Lights::class) === Lights::WhiteLast && $below->isWhite());
+            && ! ($this->method->of(Darks::class) === Darks::BlackLast && $below->isBlack())
+            && ! ($this->method->of(Lights::class) === Lights::WhiteLast && $below->isWhite());
     }
 
     private function mayLieFirst(Character $c, bool $neutralises): bool
     {
         $local = Oklch::ofLab($this->target);
         $apart = ArtistWheel::apart($local->hueDegrees, $c->hue->hueDegrees);
-        $beneath = match ($this->school->of(Beneath::class)) {
+        $beneath = match ($this->method->of(Beneath::class)) {
             Beneath::Nothing => $local->chroma < self::HUELESS ? ! $c->isDarkCool() : $c->family->isChromatic() && $apart <= self::LOCAL,
             Beneath::Complement => $neutralises,
             Beneath::SplitComplement => $c->hue->chroma >= self::WEAK && $apart >= self::SPLIT[0] && $apart <= self::SPLIT[1],
@@ -127,8 +127,8 @@ final readonly class Rules
             Beneath::NeutralGrey => $c->isGrey(),
             default => true,
         };
-        $light = $this->school->of(Lights::class) !== Lights::PaleFirst || ! $this->isLight() || $c->isPale();
+        $light = $this->method->of(Lights::class) !== Lights::PaleFirst || ! $this->isLight() || $c->isPale();
 
-        return $beneath && $light && ! ($this->school->of(ValueOrder::class) === ValueOrder::FormFirst && $this->school->of(Beneath::class) === Beneath::Any && ! $this->isLight() && ! $c->isForm());
+        return $beneath && $light && ! ($this->method->of(ValueOrder::class) === ValueOrder::FormFirst && $this->method->of(Beneath::class) === Beneath::Any && ! $this->isLight() && ! $c->isForm());
     }
 }

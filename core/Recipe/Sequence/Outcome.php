@@ -12,7 +12,7 @@ use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 
 /** What a stack makes of its shade, and how far off it may be on paper: all in ΔE00. Laid once; steadiness is worked out when it is asked for. */
 final class Outcome

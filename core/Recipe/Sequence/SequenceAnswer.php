@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\Sequence;
 
 use KnottyPrism\Core\Medium\Paper\Paper;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 
 /** A sequence for an area, what it is good at, and what comes of it in every shade. */
 final readonly class SequenceAnswer

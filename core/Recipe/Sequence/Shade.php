@@ -67,7 +67,7 @@ final readonly class Shade
     }
 
     /**
-     * The shade that a school speaks of: the heaviest of the value run.
+     * The shade that a method speaks of: the heaviest of the value run.
      *
      * @param  non-empty-list<self>  $shades
      */

@@ -9,9 +9,9 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
-use KnottyPrism\Core\Recipe\School\Beneath;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Beneath;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
@@ -51,16 +51,16 @@ final class AreaSearch
 
     /**
      * @param  non-empty-list<Shade>  $shades
-     * @param  list<Pencil>  $beneath  the neutralisers of its local colour, where the school begins with them
+     * @param  list<Pencil>  $beneath  the neutralisers of its local colour, where the method begins with them
      * @param  list<float>  $strangeness  by pencil
      */
-    public function __construct(private readonly Kit $kit, private readonly School $school, private readonly Mode $mode, private readonly array $shades, private readonly Neutralisers $neutralisers, array $beneath, int $mostPasses, array $strangeness)
+    public function __construct(private readonly Kit $kit, private readonly Method $method, private readonly Mode $mode, private readonly array $shades, private readonly Neutralisers $neutralisers, array $beneath, int $mostPasses, array $strangeness)
     {
         $order = array_keys($shades);
         usort($order, static fn (int $a, int $b): int => [$shades[$a]->touch, -$shades[$a]->target->l] <=> [$shades[$b]->touch, -$shades[$b]->target->l]);
         $this->order = $order;
         $this->sorted = array_map(static fn (int $i): Shade => $shades[$i], $order);
-        $this->rules = array_map(static fn (Shade $s): Rules => new Rules($school, $kit->moves, $s->target, $beneath), $this->sorted);
+        $this->rules = array_map(static fn (Shade $s): Rules => new Rules($method, $kit->moves, $s->target, $beneath), $this->sorted);
         $this->aims = array_map(static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, $mode, $r), $this->sorted, $this->rules);
         $this->weight = array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades));
         $this->ground = $this->ground($strangeness, $mostPasses, null);
@@ -72,13 +72,13 @@ final class AreaSearch
      */
     private function ground(array $strangeness, int $mostPasses, ?array $firsts): Ground
     {
-        $craft = new Craft($this->school, $this->kit->moves, $this->sorted, $this->rules, (int) array_search(Shade::main($this->shades), $this->sorted, true), $firsts);
+        $craft = new Craft($this->method, $this->kit->moves, $this->sorted, $this->rules, (int) array_search(Shade::main($this->shades), $this->sorted, true), $firsts);
         $run = array_values(array_filter($this->aims, static fn (ShadeAim $a): bool => ! $a->shade->touch));
 
         return new Ground($this->kit->book, $this->kit->outlook, $craft, new Prices($strangeness), $run, $mostPasses, $this->weight);
     }
 
-    /** @return list<SequenceAnswer> up to so many, the surest first; none where the school leaves nothing */
+    /** @return list<SequenceAnswer> up to so many, the surest first; none where the method leaves nothing */
     public function answers(int $count): array
     {
         $found = $this->found();
@@ -106,7 +106,7 @@ final class AreaSearch
         return $answers;
     }
 
-    /** What a narrow search finds; null when the school leaves nothing. */
+    /** What a narrow search finds; null when the method leaves nothing. */
     public function atAGlance(): ?SequenceAnswer
     {
         $node = $this->search($this->ground, Breadth::glance())->surest;
@@ -186,11 +186,11 @@ final class AreaSearch
         return $surest;
     }
 
-    /** What begins with what neutralises the strongest pencil of the surest, as many like to work; null when the school says what lies beneath. */
+    /** What begins with what neutralises the strongest pencil of the surest, as many like to work; null when the method says what lies beneath. */
     private function complementBeneath(): ?Node
     {
         $surest = $this->found()->surest;
-        if ($surest === null || $surest->run->pencils === [] || $this->school->of(Beneath::class) !== Beneath::Any || $this->ground->mostPasses < 2) {
+        if ($surest === null || $surest->run->pencils === [] || $this->method->of(Beneath::class) !== Beneath::Any || $this->ground->mostPasses < 2) {
             return null;
         }
         $pencils = $this->kit->moves->pencils;
@@ -217,7 +217,7 @@ final class AreaSearch
         return SequenceAnswer::of($label, $this->sequence($run), $this->shades, $this->kit->moves->paper, $this->mode);
     }
 
-    /** As passes over the shades in the order in which they were given, with the finish that the school wants at the end. */
+    /** As passes over the shades in the order in which they were given, with the finish that the method wants at the end. */
     public function sequence(Run $run): Sequence
     {
         $marks = PressureMark::cases();

@@ -20,7 +20,7 @@ final readonly class Beam
 
     private const LAID = 8;
 
-    /** Passes laid besides that end a run as the school wants it: few promise anything by themselves. */
+    /** Passes laid besides that end a run as the method wants it: few promise anything by themselves. */
     private const ENDINGS = 2;
 
     /** @param  int  $width  runs kept at every length */
@@ -150,7 +150,7 @@ final readonly class Beam
                 $best[$key] = $sum;
             }
             asort($best);
-            // The best few, and where the school ends with burnishing the best that does.
+            // The best few, and where the method ends with burnishing the best that does.
             $ending = $craft->endsPale ? array_values(array_filter(array_keys($best), static fn (string $key): bool => $craft->burnishes($pencil, $patterns[$key][0]))) : [];
             foreach ([...array_slice(array_keys($best), 0, self::PER_PENCIL), ...array_slice($ending, 0, 1)] as $key) {
                 if ($best[$key] < INF) {

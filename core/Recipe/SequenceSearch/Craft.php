@@ -6,16 +6,16 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Recipe\School\Darks;
-use KnottyPrism\Core\Recipe\School\Joining;
-use KnottyPrism\Core\Recipe\School\Lights;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Darks;
+use KnottyPrism\Core\Recipe\Method\Joining;
+use KnottyPrism\Core\Recipe\Method\Lights;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Rules;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /**
- * What no search does, whatever the school, because nobody with a pencil in the hand would; and what the school forbids besides.
+ * What no search does, whatever the method, because nobody with a pencil in the hand would; and what the method forbids besides.
  * docs/model.md, "Craft", lists the rules by the same numbers. An artist may overrule each by hand.
  */
 final readonly class Craft
@@ -56,7 +56,7 @@ final readonly class Craft
     /** Whether no pass is firmer than medium. */
     private bool $keepsLight;
 
-    /** Whether the school ends with a pale pencil that burnishes all. */
+    /** Whether the method ends with a pale pencil that burnishes all. */
     public bool $endsPale;
 
     /** @var list<bool> by pencil: whether a run may begin with it */
@@ -64,14 +64,14 @@ final readonly class Craft
 
     /**
      * @param  list<Shade>  $shades  the value run from the lightest, then the touches
-     * @param  list<Rules>  $rules  the school's, by shade
-     * @param  int  $main  the shade whose local colour the school speaks of
-     * @param  ?list<int>  $firsts  pencils with which a run is to begin; null for all that the school begins with
+     * @param  list<Rules>  $rules  the method's, by shade
+     * @param  int  $main  the shade whose local colour the method speaks of
+     * @param  ?list<int>  $firsts  pencils with which a run is to begin; null for all that the method begins with
      */
-    public function __construct(School $school, Moves $moves, array $shades, public array $rules, private int $main, ?array $firsts = null)
+    public function __construct(Method $method, Moves $moves, array $shades, public array $rules, private int $main, ?array $firsts = null)
     {
         $paper = Lab::ofReflectance($moves->paper->reflectance);
-        $reserves = $school->of(Lights::class) === Lights::PaleFirst;
+        $reserves = $method->of(Lights::class) === Lights::PaleFirst;
         $coats = [];
         foreach ($shades as $shade) {
             $apart = $shade->target->deltaE00($paper);
@@ -86,11 +86,11 @@ final readonly class Craft
         $shows = $closes = $pale = [];
         foreach ($moves->characters() as $character) {
             $shows[] = $reserves || $character->heavy->deltaE00($paper) > self::PAPER_COLOURED;
-            $closes[] = ($school->of(Darks::class) === Darks::BlackLast && $character->isBlack()) || ($school->of(Lights::class) === Lights::WhiteLast && $character->isWhite());
+            $closes[] = ($method->of(Darks::class) === Darks::BlackLast && $character->isBlack()) || ($method->of(Lights::class) === Lights::WhiteLast && $character->isWhite());
             $pale[] = $character->isPale();
         }
         [$this->shows, $this->closes, $this->pale] = [$shows, $closes, $pale];
-        [$this->keepsLight, $this->endsPale] = array_map(static fn (Joining $end): bool => $school->of(Joining::class) === $end, [Joining::LightCoats, Joining::LightPencil]);
+        [$this->keepsLight, $this->endsPale] = array_map(static fn (Joining $end): bool => $method->of(Joining::class) === $end, [Joining::LightCoats, Joining::LightPencil]);
         $begins = $this->beginners();
         $this->begins = $firsts === null ? $begins : array_map(static fn (bool $may, int $pencil): bool => $may && in_array($pencil, $firsts, true), $begins, array_keys($begins));
     }
@@ -134,7 +134,7 @@ final readonly class Craft
     }
 
     /**
-     * The school's order: whether a pencil may come in after those already used. Coming back to one is allowed, and so is burnishing
+     * The method's order: whether a pencil may come in after those already used. Coming back to one is allowed, and so is burnishing
      * with a pale one.
      *
      * @param  list<int>  $before  pencils of the passes so far
@@ -161,7 +161,7 @@ final readonly class Craft
     }
 
     /**
-     * The school's order for a touch: whether a pencil may lie over those beneath.
+     * The method's order for a touch: whether a pencil may lie over those beneath.
      *
      * @param  list<int>  $before
      */
@@ -191,7 +191,7 @@ final readonly class Craft
         return count(array_filter($run->pencils, fn (int $pencil, int $at): bool => $at > 0 && $this->burnishes($pencil, $run->marks[$at]), ARRAY_FILTER_USE_BOTH)) < 2;
     }
 
-    /** Whether a run may end so, by the school. */
+    /** Whether a run may end so, by the method. */
     public function ends(Run $run): bool
     {
         if ($run->pencils === [] || $run->marks === []) {
@@ -240,7 +240,7 @@ final readonly class Craft
         return $this->burnishesOnce($run) && $this->ends($run);
     }
 
-    /** @return list<bool> those with which the school begins in every worked shade; where there are none, in the main one */
+    /** @return list<bool> those with which the method begins in every worked shade; where there are none, in the main one */
     private function beginners(): array
     {
         $every = array_map(fn (int $pencil): bool => array_filter($this->worked, fn (int $shade): bool => ! $this->rules[$shade]->begins[$pencil]) === [], array_keys($this->shows));

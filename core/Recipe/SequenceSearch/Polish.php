@@ -99,7 +99,7 @@ final class Polish
 
     /**
      * As {@see self::improved()}, and besides with a pencil more, any, anywhere: a base that promises nothing by itself is not built on,
-     * yet carries what lies over it, above all where a school has an order.
+     * yet carries what lies over it, above all where a method has an order.
      */
     private function widened(Node $node): Node
     {

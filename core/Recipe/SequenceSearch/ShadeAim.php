@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Sheet;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Search\Ahead;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\GrainForecast;
@@ -206,7 +206,7 @@ final class ShadeAim
     }
 
     /**
-     * Where pencils lead that the school lets come after others: a hope for what it forbids leads astray.
+     * Where pencils lead that the method lets come after others: a hope for what it forbids leads astray.
      *
      * @param  list<int>  $before
      * @return list<array{float, float, float, float}>

@@ -2159,7 +2159,7 @@ export interface components {
             area: number;
             surface: string;
             importance: string;
-            school: string[] | null;
+            method: string[] | null;
             hue: string | null;
             /** @description which way they run where the artist says so, in twelfths of half a turn; 12 for small circles */
             strokes: number | null;
@@ -2186,14 +2186,14 @@ export interface components {
         Plan: {
             run: components["schemas"]["PlanRun"] | null;
             settings: {
-                school: string[];
+                method: string[];
                 mode: string;
                 pencils: number | null;
                 keep: string[];
                 without: string[];
                 hue: string;
             };
-            ways: {
+            methodSettings: {
                 name: string;
                 title: string;
                 choices: {
@@ -2254,7 +2254,7 @@ export interface components {
         };
         PlanChange: {
             /** @enum {unknown} */
-            kind: "school" | "mode" | "pencils" | "lock" | "hue" | "strokes" | "preset" | "sequence" | "regrade" | "remedy" | "overrule";
+            kind: "method" | "mode" | "pencils" | "lock" | "hue" | "strokes" | "preset" | "sequence" | "regrade" | "remedy" | "overrule";
             key: string;
             zone?: number;
             role?: components["schemas"]["Role"];

@@ -11,7 +11,7 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Stack\LaidStep;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
 use KnottyPrism\Core\Recipe\Sequence\PassReasons;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;

@@ -11,7 +11,7 @@ use KnottyPrism\Core\Photo\Notes\NamedSpot;
 use KnottyPrism\Core\Photo\Notes\SpotPlace;
 use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
 use KnottyPrism\Core\Photo\Zones\ZoneName;
-use KnottyPrism\Core\Recipe\School\Setting;
+use KnottyPrism\Core\Recipe\Method\Setting;
 
 it('names zones by their colour, by their place where two would be called alike, and no two alike', function () {
     [$brown, $blue, $grey] = [new Lab(35, 14, 22), new Lab(50, -10, -40), new Lab(52, 0, 0)];
@@ -65,10 +65,10 @@ it('calls a colour stronger the stronger it is, and warm or cool by its hue alon
     expect(Temperature::of(new Lab(55, 40, 40)))->toBe(Temperature::Warm)->and(Temperature::of(new Lab(55, 0, -45)))->toBe(Temperature::Cool)->and(Temperature::of(new Lab(50, 0.1, 0)))->toBe(Temperature::Neutral);
 });
 
-it('says of every choice of a way of working why one would make it', function () {
+it('says of every choice of a method why one would make it', function () {
     $sentences = [];
-    foreach (glob(dirname(__DIR__, 3).'/core/Recipe/School/*.php') ?: [] as $file) {
-        $class = 'KnottyPrism\\Core\\Recipe\\School\\'.basename($file, '.php');
+    foreach (glob(dirname(__DIR__, 3).'/core/Recipe/Method/*.php') ?: [] as $file) {
+        $class = 'KnottyPrism\\Core\\Recipe\\Method\\'.basename($file, '.php');
         if (enum_exists($class) && is_a($class, Setting::class, true)) {
             expect($class::title())->not->toBe('');
             foreach ($class::cases() as $choice) {

@@ -20,9 +20,9 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 use KnottyPrism\Core\Picture\ReachableTone;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\PaletteLimit;
 use KnottyPrism\Core\Recipe\Remedies\SequenceChanges;
-use KnottyPrism\Core\Recipe\School\PaletteLimit;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Regrade;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -65,22 +65,22 @@ it('holds what an artist decided, each thing by itself, and forgets what says no
     // A sequence of her own leaves said what was overruled.
     $own = $held->withSequence(2, new SequenceNote([new PassNote('yellow', ['light' => PressureMark::Light])]));
     expect($own->overruled(2, 'dark'))->not->toBe([])->and($own->withSequence(2, null)->sequences)->toBe([])->and(array_keys($own->sequences))->toBe([2]);
-    $whole = $own->withSettings(new PlanSettings(schools: [2 => ['darks=black-last']], pencils: 9, keep: ['yellow'], hues: [0 => 'blue'], strokes: [2 => 7, 5 => 12]));
+    $whole = $own->withSettings(new PlanSettings(methods: [2 => ['darks=black-last']], pencils: 9, keep: ['yellow'], hues: [0 => 'blue'], strokes: [2 => 7, 5 => 12]));
     $again = PlanSheet::ofArray(json_decode((string) json_encode($whole->toArray()), true));
     expect($again)->toEqual($whole);
 });
 
-it('lets a zone work otherwise than the whole, and refuses what no school and no hue is', function () {
-    $settings = new PlanSettings(schools: [PlanSettings::WHOLE => School::opinion()->settings(), 4 => ['values=dark-to-light']], hues: [PlanSettings::WHOLE => 'grey', 4 => 'as seen']);
-    expect($settings->schoolOf(7)->settings())->toBe(School::opinion()->settings())->and($settings->schoolOf(4)->settings())->toBe(['values=dark-to-light'])
+it('lets a zone work otherwise than the whole, and refuses what no method and no hue is', function () {
+    $settings = new PlanSettings(methods: [PlanSettings::WHOLE => Method::opinion()->settings(), 4 => ['values=dark-to-light']], hues: [PlanSettings::WHOLE => 'grey', 4 => 'as seen']);
+    expect($settings->methodOf(7)->settings())->toBe(Method::opinion()->settings())->and($settings->methodOf(4)->settings())->toBe(['values=dark-to-light'])
         ->and($settings->recolourOf(4)->hue)->toBe('as seen')->and($settings->recolourOf(9)->hue)->toBe('grey');
-    foreach ([fn () => new PlanSettings(pencils: 0), fn () => new PlanSettings(pencils: 61), fn () => new PlanSettings(strokes: [2 => 13]), fn () => new PlanSettings(schools: [0 => ['sideways']]), fn () => new PlanSettings(hues: [1 => 'plaid'])] as $wrong) {
+    foreach ([fn () => new PlanSettings(pencils: 0), fn () => new PlanSettings(pencils: 61), fn () => new PlanSettings(strokes: [2 => 13]), fn () => new PlanSettings(methods: [0 => ['sideways']]), fn () => new PlanSettings(hues: [1 => 'plaid'])] as $wrong) {
         expect($wrong)->toBeRefused();
     }
     foreach (PaletteLimit::cases() as $limit) {
-        expect((new PlanSettings(schools: $limit === PaletteLimit::Whole ? [] : [0 => ["palette=$limit->value"]]))->mostPencils())->toBe($limit->most())->and($limit->why())->toEndWith('.');
+        expect((new PlanSettings(methods: $limit === PaletteLimit::Whole ? [] : [0 => ["palette=$limit->value"]]))->mostPencils())->toBe($limit->most())->and($limit->why())->toEndWith('.');
     }
-    expect((new PlanSettings(schools: [0 => ['palette=at-most-3']], pencils: 5))->mostPencils())->toBe(5);
+    expect((new PlanSettings(methods: [0 => ['palette=at-most-3']], pencils: 5))->mostPencils())->toBe(5);
 });
 
 it('turns the hue and leaves value alone, to the last digit', function () {

@@ -9,7 +9,7 @@ use KnottyPrism\Core\Picture\Palette\PaletteGround;
 use KnottyPrism\Core\Picture\Palette\PaletteSearch;
 use KnottyPrism\Core\Picture\Palette\SetCosts;
 use KnottyPrism\Core\Picture\Palette\SetForecast;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Search\Moves;

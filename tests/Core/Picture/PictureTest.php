@@ -22,9 +22,9 @@ use KnottyPrism\Core\Picture\Palette\SetCosts;
 use KnottyPrism\Core\Picture\Palette\SetForecast;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
@@ -172,7 +172,7 @@ it('makes a missing pencil from those at hand, nearer than the nearest of them',
 
 it('keeps the value and lets the hue go where value is all that counts', function () {
     $drawer = drawerOf(['yellow', 'red', 'black', 'violet']);
-    $find = static fn (Mode $mode): array => array_map(static fn (string $hex): float => abs((new RecipePlanner($drawer, Paper::whiteMedium(), School::free(), mode: $mode))->recipesFor(Lab::ofHex($hex), 3, 1)[0]->outcome()->comparison()->valueError), ['#4a6a8a', '#2f5f3a', '#7fb0c8', '#304060']);
+    $find = static fn (Mode $mode): array => array_map(static fn (string $hex): float => abs((new RecipePlanner($drawer, Paper::whiteMedium(), Method::free(), mode: $mode))->recipesFor(Lab::ofHex($hex), 3, 1)[0]->outcome()->comparison()->valueError), ['#4a6a8a', '#2f5f3a', '#7fb0c8', '#304060']);
     expect(array_sum($find(Mode::ValueOnly)))->toBeLessThan(array_sum($find(Mode::ColourAndValue)))->and(max($find(Mode::ValueOnly)))->toBeLessThan(0.2)
         ->and(array_sum($find(Mode::ValueFirst)))->toBeLessThanOrEqual(array_sum($find(Mode::ColourAndValue)) + 1e-9);
 });

@@ -20,9 +20,9 @@ use KnottyPrism\Core\Picture\Fade\RampAcross;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Picture\Preview\ErrorMap;
-use KnottyPrism\Core\Recipe\School\Darks;
-use KnottyPrism\Core\Recipe\School\Joining as JoinedBy;
-use KnottyPrism\Core\Recipe\School\Mode;
+use KnottyPrism\Core\Recipe\Method\Darks;
+use KnottyPrism\Core\Recipe\Method\Joining as JoinedBy;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
@@ -48,10 +48,10 @@ it('keeps every decision through JSON, and forgets what was taken back', functio
     $sheet = (new PlanSheet(new PlanSettings([0 => ['darks=never-black'], 3 => ['joining=solvent']], Mode::ValueFirst, 6, ['Slipway/624'], ['Foghorn/F90'], [0 => 'blue', 2 => 'as seen'])))
         ->overruling(3, 'mid', 'resist', 'it is to glow')->overruling(3, 'dark', 'bloom', 'I fix it');
     $back = PlanSheet::ofArray(json_decode((string) json_encode($sheet->toArray()), true));
-    expect($back)->toEqual($sheet)->and($back->overruled(3, 'dark'))->toBe(['bloom' => 'I fix it'])->and($back->settings->schoolOf(3)->of(JoinedBy::class)->value)->toBe('solvent')->and($back->settings->schoolOf(9)->of(Darks::class)->value)->toBe('never-black')
+    expect($back)->toEqual($sheet)->and($back->overruled(3, 'dark'))->toBe(['bloom' => 'I fix it'])->and($back->settings->methodOf(3)->of(JoinedBy::class)->value)->toBe('solvent')->and($back->settings->methodOf(9)->of(Darks::class)->value)->toBe('never-black')
         ->and($back->settings->recolourOf(2)->hue)->toBe('as seen')->and($back->settings->recolourOf(5)->hue)->toBe('blue');
     $plain = $back->overruling(3, 'mid', 'resist', null)->overruling(3, 'dark', 'bloom', null);
-    expect($plain->overruled)->toBe([])->and(fn () => new PlanSettings(pencils: 0))->toBeRefused('number of pencils')->and(fn () => new PlanSettings([0 => ['moods=blue']]))->toBeRefused('school setting')
+    expect($plain->overruled)->toBe([])->and(fn () => new PlanSettings(pencils: 0))->toBeRefused('number of pencils')->and(fn () => new PlanSettings([0 => ['moods=blue']]))->toBeRefused('method setting')
         ->and(fn () => new PlanSettings(hues: [0 => 'plaid']))->toBeRefused('hue');
 });
 
@@ -103,7 +103,7 @@ it('plans the same again, whatever else was planned before', function () {
     expect($other->sequences(2, $asked[2], $palette, 1)[0]->sequence)->toEqual($first);
 });
 
-it('gives a zone that a school refuses a sequence all the same', function () {
+it('gives a zone that a method refuses a sequence all the same', function () {
     $hand = new Drawer(array_values(array_filter(smallHand()->pencils, static fn (Pencil $p): bool => $p->record->number === '745')));
     $planner = new PlanPicture($hand, Paper::whiteMedium(), new PlanSettings([1 => ['darks=never-black']]), new MemoryShelf);
     $asked = shadesFor('#30343a');

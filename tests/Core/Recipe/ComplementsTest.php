@@ -9,8 +9,8 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\Neutralising;
+use KnottyPrism\Core\Recipe\Method\Mode;
+use KnottyPrism\Core\Recipe\Method\Neutralising;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
@@ -54,7 +54,7 @@ it('darkens and keeps the hue, brightens without bleaching, and has neither for 
     expect($found)->toBeGreaterThan(2)->and($table->brightenerOf(Pencils::named('green'))?->pencil)->toBe(Pencils::named('yellow'))->and($table->brightenerOf(Pencils::named('black')))->toBeNull();
 });
 
-it('takes the wheel where the school says so, or where a colour has no strength to take', function () {
+it('takes the wheel where the method says so, or where a colour has no strength to take', function () {
     [$moves, $table] = allOrdinary();
     $computed = new Neutralisers($moves, $table, Neutralising::Computed);
     $wheel = new Neutralisers($moves, $table, Neutralising::Traditional);
@@ -83,8 +83,8 @@ it('adds up for an area by the weights of its shades, and says what each is made
     [$light, $dark] = $answer->outcomes;
     expect($answer->errorOnPaper())->toEqualWithDelta(0.7 * $light->errorOnPaper() + 0.3 * $dark->errorOnPaper(), 1e-9)
         ->and($answer->errorInHand())->toEqualWithDelta(0.7 * $light->errorInHand() + 0.3 * $dark->errorInHand(), 1e-9)
-        ->and($dark->errorOnPaper())->toEqualWithDelta(sqrt($dark->missed ** 2 + $dark->sway ** 2 + $dark->doubt ** 2 + (Shade::SMOOTH * $dark->evenness->grain) ** 2), 1e-9)
-        ->and($dark->errorInHand())->toEqualWithDelta(sqrt($dark->missed ** 2 + $dark->sway ** 2), 1e-9)
+        ->and($dark->errorOnPaper())->toEqualWithDelta(sqrt($dark->missed ** 2 + $dark->sway() ** 2 + $dark->doubt ** 2 + (Shade::SMOOTH * $dark->evenness->grain) ** 2), 1e-9)
+        ->and($dark->errorInHand())->toEqualWithDelta(sqrt($dark->missed ** 2 + $dark->sway() ** 2), 1e-9)
         ->and($answer->shadeNamed('dark'))->toBe(1)->and($answer->shadeNamed('nowhere'))->toBeNull()
-        ->and(count($light->stack->steps))->toBe(2)->and(count($dark->stack->steps))->toBe(3)->and($dark->doubt)->toBeGreaterThan($light->doubt);
+        ->and(count($light->stack()->steps))->toBe(2)->and(count($dark->stack()->steps))->toBe(3)->and($dark->doubt)->toBeGreaterThan($light->doubt);
 });

@@ -16,9 +16,9 @@ use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Remedies\Remedies;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\GrainForecast;
 use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
@@ -40,7 +40,7 @@ const EASILY_PEPPERED = [[63, 7, 6], [60, 0, 0], [70, 5, 20], [55, 2, 8], [65, -
 /** The surest answer for a grey or brown whose grain counts so much. */
 function answerFor(array $lab, float $grainCounts): SequenceAnswer
 {
-    return (new FindSequences(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf()))->for([new Shade('', new Lab(...$lab), grainCounts: $grainCounts)], 5)[0];
+    return (new FindSequences(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf()))->for([new Shade('', new Lab(...$lab), grainCounts: $grainCounts)], 5)[0];
 }
 
 it('says how evenly film lies as one would say it of a swatch', function (string $stack, string $words) {
@@ -119,7 +119,7 @@ it('counts grain the more the smoother a thing is, and little where an artist wo
         // Where nobody knows what a thing is, a spot without zones, it is smooth; and what is hard and shiny alone is burnished.
         ->and(Shade::SMOOTH)->toBe((new Survey)->surfaceAt(0.5, 0.5)->grainCounts())
         ->and($tried(Surface::HardAndShiny))->toContain('Burnish it with a colourless blender at the end')->and($tried(Surface::Smooth))->not->toContain('Burnish it with a colourless blender at the end');
-    expect(School::ofSettings(['joining=light-coats'])->grainCounts() * Surface::Smooth->grainCounts())->toBeLessThanOrEqual(Surface::Rough->grainCounts());
+    expect(Method::ofSettings(['joining=light-coats'])->grainCounts() * Surface::Smooth->grainCounts())->toBeLessThanOrEqual(Surface::Rough->grainCounts());
 });
 
 it('warns of paper that shows where the thing is smooth, with a change that was tried, and says nothing where it is rough', function () {
@@ -131,7 +131,7 @@ it('warns of paper that shows where the thing is smooth, with a change that was 
     $peppered = new Sequence([new GradedPass(theDemoDrawer()->pencil('688'), [PressureMark::Whisper, PressureMark::Light])]);
     $own = static fn (int $shade): Lab => Lab::ofReflectance($peppered->stackIn($shade)->on($paper)->meanReflectance());
     $shades = [new Shade('light', $own(0), 0.5), new Shade('dark', $own(1), 0.5)];
-    $find = new FindSequences(theDemoDrawer(), $paper, School::free(), Pencils::shelf());
+    $find = new FindSequences(theDemoDrawer(), $paper, Method::free(), Pencils::shelf());
     $answer = SequenceAnswer::of(RecipeLabel::Surest, $peppered, $shades, $paper, Mode::ColourAndValue);
     $warning = array_values(array_filter(Warnings::in($answer), static fn (Warning $w): bool => $w->kind instanceof Grainy))[0];
     $remedy = (new Remedies($paper, Mode::ColourAndValue, theDemoDrawer()->pencils, $find->allowing($shades)))->for($warning, $answer);
@@ -141,7 +141,7 @@ it('warns of paper that shows where the thing is smooth, with a change that was 
 it('offers the evenest among the answers where it shows clearly less of the paper', function () {
     $offered = 0;
     foreach (EASILY_PEPPERED as $lab) {
-        $find = new FindSequences(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
+        $find = new FindSequences(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf());
         $answers = $find->for([new Shade('', new Lab(...$lab), grainCounts: Surface::Rough->grainCounts())], 5, 4);
         foreach ($answers as $answer) {
             if ($answer->label === RecipeLabel::Evenest) {

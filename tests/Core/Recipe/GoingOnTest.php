@@ -11,8 +11,8 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
 use KnottyPrism\Core\Recipe\GoingOn\RestChanges;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -26,7 +26,7 @@ $shades = static fn (): array => [new Shade('light', new Lab(72, 4, 22), 0.3), n
 $even = static fn (string $name, PressureMark $mark): GradedPass => new GradedPass(Pencils::named($name), [$mark, $mark, $mark]);
 
 test('where another pencil lies than was planned the rest comes nearer than the plan would, and repeats', function (string $laid) use ($pencils, $shades, $even): void {
-    $planned = (new FindSequences(new Drawer($pencils()), Paper::whiteMedium(), School::opinion()))->for($shades())[0]->sequence;
+    $planned = (new FindSequences(new Drawer($pencils()), Paper::whiteMedium(), Method::opinion()))->for($shades())[0]->sequence;
     $lies = new Sequence([$even($laid, PressureMark::Medium)]);
     $yet = new Sequence(array_slice($planned->passes, 1));
     $find = new FindRest($shades(), $pencils(), Paper::whiteMedium());

@@ -10,7 +10,7 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Recipe\FindSequences;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\HandSway;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
@@ -80,7 +80,7 @@ it('sways more by a dark pencil than by a pale one where it is laid lightly, and
 });
 
 it('answers alike for one colour and for an area of that one colour', function () {
-    $find = new FindSequences(new Drawer(array_map(Pencils::named(...), ['red', 'blue', 'yellow', 'green'])), Paper::whiteMedium(), School::free(), Pencils::shelf());
+    $find = new FindSequences(new Drawer(array_map(Pencils::named(...), ['red', 'blue', 'yellow', 'green'])), Paper::whiteMedium(), Method::free(), Pencils::shelf());
     $target = new Lab(48, 18, 12);
     $one = $find->for([new Shade('', $target)])[0];
     $twice = $find->for([new Shade('light', $target, 0.5), new Shade('dark', $target, 0.5)])[0];

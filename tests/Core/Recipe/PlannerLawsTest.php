@@ -10,31 +10,31 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Warnings\OutOfReach;
 use Tests\Core\Pencils;
 
-it('obeys every rule of any school in every recipe and every remedy that it gives', function () {
+it('obeys every rule of any method in every recipe and every remedy that it gives', function () {
     mt_srand(31);
     $recipes = 0;
     for ($n = 0; $n < 10; $n++) {
         $settings = [];
         foreach (['values', 'beneath', 'darks', 'lights', 'neutralising'] as $name) {
-            $settings[] = $name.'='.School::choices()[$name][mt_rand(0, count(School::choices()[$name]) - 1)];
+            $settings[] = $name.'='.Method::choices()[$name][mt_rand(0, count(Method::choices()[$name]) - 1)];
         }
-        $school = School::ofSettings($settings);
-        $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), $school, Pencils::shelf());
+        $method = Method::ofSettings($settings);
+        $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), $method, Pencils::shelf());
         $target = new Lab(mt_rand(20, 90), mt_rand(-25, 35), mt_rand(-30, 45));
         try {
             $answers = $planner->recipesFor($target, 3);
-        } catch (KnottyPrism\Core\Error\SchoolRefuses) {
+        } catch (KnottyPrism\Core\Error\MethodRefuses) {
             continue;
         }
-        // What may lie first is the school's own affair, and tested there.
-        $allows = (new FindSequences(theDemoDrawer(), Paper::whiteMedium(), $school, Pencils::shelf()))->allowing([Shade::ofSpot($target)]);
+        // What may lie first is the method's own affair, and tested there.
+        $allows = (new FindSequences(theDemoDrawer(), Paper::whiteMedium(), $method, Pencils::shelf()))->allowing([Shade::ofSpot($target)]);
         foreach ($answers as $recipe) {
             $recipes++;
             expect($allows($recipe->answer->sequence))->toBeTrue(implode(' ', $settings).': '.$recipe->stack()->text());
@@ -49,7 +49,7 @@ it('obeys every rule of any school in every recipe and every remedy that it give
 });
 
 it('foretells the spread of real hands', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf());
     mt_srand(12);
     $normal = static fn (): float => sqrt(-2 * log(mt_rand(1, mt_getrandmax()) / mt_getrandmax())) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
     $ratios = [];
@@ -72,16 +72,16 @@ it('foretells the spread of real hands', function () {
 
 it('answers from a drawer of both lines by a shortlist, and as well as from the demo drawer', function () {
     $lines = array_map(static fn (string $line): array => DrawerFile::drawer((string) file_get_contents(dirname(__DIR__, 3)."/demo/lines/$line.csv"))->pencils, ['slipway', 'foghorn']);
-    $planner = new RecipePlanner(new Drawer(array_merge(...$lines)), Paper::whiteMedium(), School::free());
+    $planner = new RecipePlanner(new Drawer(array_merge(...$lines)), Paper::whiteMedium(), Method::free());
     foreach (['#9c6b4a', '#3f5a4c'] as $hex) {
         $recipes = $planner->recipesFor(Lab::ofHex($hex), 4);
-        $demo = (new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf()))->recipesFor(Lab::ofHex($hex), 4, 1)[0];
+        $demo = (new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf()))->recipesFor(Lab::ofHex($hex), 4, 1)[0];
         expect(count($recipes))->toBeGreaterThanOrEqual(3)->and($recipes[0]->answer->errorOnPaper())->toBeLessThan($demo->answer->errorOnPaper() + 0.3);
     }
 });
 
 it('finishes what it finds, and aims so that the finish lands on the target', function (string $joining) {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(["joining=$joining"]), Pencils::shelf());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), Method::ofSettings(["joining=$joining"]), Pencils::shelf());
     $missed = $unfinished = [];
     foreach (['#6e8f7c', '#b9a98a', '#7a4a2e', '#4a6178'] as $hex) {
         $recipe = $planner->recipesFor(Lab::ofHex($hex), 4, 1)[0];
@@ -94,7 +94,7 @@ it('finishes what it finds, and aims so that the finish lands on the target', fu
 })->with(['solvent', 'blender', 'tissue']);
 
 it('takes a pencil in use rather than a strange one, while that costs little', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf());
     $ids = array_map(static fn ($p): string => $p->id(), theDemoDrawer()->usable()->pencils);
     $strange = 0;
     $before = 0;

@@ -13,9 +13,9 @@ use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -35,7 +35,7 @@ const ORDINARY_COLOURS = [
 ];
 
 it('comes far nearer on paper to ordinary colours than any single pass, by answers that are clearly different', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf());
     $surest = $single = $answers = [];
     foreach (ORDINARY_COLOURS as $hex) {
         $recipes = $planner->recipesFor(Lab::ofHex($hex));
@@ -69,7 +69,7 @@ it('is as sure as the best of all stacks of two passes that the craft allows', f
     $names = ['yellow', 'red', 'blue', 'green', 'violet', 'black'];
     $drawer = new Drawer(array_map(Pencils::named(...), $names));
     $paper = Paper::whiteMedium();
-    $find = new FindSequences($drawer, $paper, School::free());
+    $find = new FindSequences($drawer, $paper, Method::free());
     $passes = array_merge(...array_map(static fn (string $name): array => array_map(static fn (float $p): Pass => new Pass(Pencils::named($name), $p), PressureMark::pressures()), $names));
     $keeps = $find->allowing([Shade::ofSpot(Lab::ofHex('#808080'))]);
     $allows = static fn (Stack $s): bool => $keeps(Sequence::ofStack($s));
@@ -88,7 +88,7 @@ it('is as sure as the best of all stacks of two passes that the craft allows', f
 });
 
 it('gives the same answer every time and writes it so that it can be read back', function () {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::free(), Pencils::shelf());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf());
     $once = $planner->recipesFor(Lab::ofHex('#7c6a58'))[0];
     expect($planner->recipesFor(Lab::ofHex('#7c6a58'))[0]->stack()->text())->toBe($once->stack()->text());
     $again = StackText::read($once->stack()->text(), theDemoDrawer())->on(Paper::whiteMedium());

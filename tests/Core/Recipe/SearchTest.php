@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
+use KnottyPrism\Core\Error\MethodRefuses;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Error\SchoolRefuses;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
@@ -13,9 +13,9 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\LocalMetric;
 use KnottyPrism\Core\Recipe\Search\Look;
@@ -56,7 +56,7 @@ it('keeps an atlas as bytes that bring back exactly what was computed, and refus
         ->and(Atlas::unpack($packed, movesOf(['red'])))->toBeNull()
         ->and(Atlas::unpack(substr($packed, 8), $moves))->toBeNull();
     $shelf = new MemoryShelf;
-    $ask = static fn (Paper $paper, string $second): string => (new RecipePlanner(new Drawer([Pencils::named('red'), Pencils::named($second)]), $paper, School::free(), $shelf))->recipesFor(Lab::ofHex('#996677'))[0]->stack()->text();
+    $ask = static fn (Paper $paper, string $second): string => (new RecipePlanner(new Drawer([Pencils::named('red'), Pencils::named($second)]), $paper, Method::free(), $shelf))->recipesFor(Lab::ofHex('#996677'))[0]->stack()->text();
     $fresh = $ask(Paper::whiteMedium(), 'blue');
     expect($shelf)->toHaveCount(1)->and($ask(Paper::whiteMedium(), 'blue'))->toBe($fresh)->and($shelf)->toHaveCount(1);
     $ask(PaperShelf::named('white smooth'), 'blue');
@@ -73,7 +73,7 @@ it('shortens a large drawer to what comes near the target', function () {
 
 it('answers for a colour that a few pencils made no worse on paper than those who made it', function (string $stack) {
     $drawer = new Drawer(array_map(Pencils::named(...), ['yellow', 'orange', 'red', 'violet', 'blue', 'green', 'black']));
-    $surest = (new RecipePlanner($drawer, Paper::whiteMedium(), School::free()))->recipesFor(Pencils::colour($stack), 3)[0];
+    $surest = (new RecipePlanner($drawer, Paper::whiteMedium(), Method::free()))->recipesFor(Pencils::colour($stack), 3)[0];
     $made = Pencils::stack($stack);
     $own = sqrt(Steadiness::of($made, Paper::whiteMedium()) ** 2 + Doubt::of($made) ** 2 + (Shade::SMOOTH * $made->on(Paper::whiteMedium())->grain()) ** 2);
     // A pass or a pencil less may cost what it is priced at.
@@ -81,7 +81,7 @@ it('answers for a colour that a few pencils made no worse on paper than those wh
 })->with(['red@0.35', 'yellow@0.55 green@0.35', 'violet@0.35 orange@0.55', 'blue@0.55 red@0.20 yellow@0.55', 'black@0.20 blue@0.35']);
 
 it('leaves the paper bare where the colour is the paper', function () {
-    $planner = new RecipePlanner(new Drawer(array_map(Pencils::named(...), ['red', 'white', 'dark warm grey'])), Paper::whiteMedium(), School::free());
+    $planner = new RecipePlanner(new Drawer(array_map(Pencils::named(...), ['red', 'white', 'dark warm grey'])), Paper::whiteMedium(), Method::free());
     $near = Lab::ofReflectance(Paper::whiteMedium()->reflectance);
     [$bare] = $planner->recipesFor(new Lab($near->l - 1, $near->a, $near->b));
     expect($bare->stack()->steps)->toBe([])->and($bare->warnings)->toBe([])
@@ -89,16 +89,16 @@ it('leaves the paper bare where the colour is the paper', function () {
 });
 
 it('works with a drawer of one pencil, and says so when there is none', function () {
-    $one = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), School::free());
+    $one = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), Method::free());
     $answers = $one->recipesFor(Lab::ofHex('#cc6655'));
     expect(array_map(static fn (Recipe $r): string => $r->answer->label->value, $answers))->toBe(['surest on paper'])->and($answers[0]->stack()->passes())->not->toBe([]);
-    expect(fn () => new RecipePlanner(new Drawer([]), Paper::whiteMedium(), School::free()))->toThrow(OutOfRange::class, 'number of pencils that may be used');
-    $black = new RecipePlanner(new Drawer([Pencils::named('black')]), Paper::whiteMedium(), School::ofSettings(['darks=never-black']));
-    expect(fn () => $black->recipesFor(Lab::ofHex('#333333')))->toThrow(SchoolRefuses::class, 'darks=never-black');
+    expect(fn () => new RecipePlanner(new Drawer([]), Paper::whiteMedium(), Method::free()))->toThrow(OutOfRange::class, 'number of pencils that may be used');
+    $black = new RecipePlanner(new Drawer([Pencils::named('black')]), Paper::whiteMedium(), Method::ofSettings(['darks=never-black']));
+    expect(fn () => $black->recipesFor(Lab::ofHex('#333333')))->toThrow(MethodRefuses::class, 'darks=never-black');
 });
 
 it('refuses limits that make no sense', function () {
-    $planner = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), School::free());
+    $planner = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), Method::free());
     expect(fn () => $planner->recipesFor(Lab::ofHex('#cc6655'), 0))->toThrow(OutOfRange::class)
         ->and(fn () => $planner->recipesFor(Lab::ofHex('#cc6655'), 9))->toThrow(OutOfRange::class)
         ->and(fn () => $planner->recipesFor(Lab::ofHex('#cc6655'), 3, 5))->toThrow(OutOfRange::class);
@@ -115,7 +115,7 @@ it('answers for every paper with what its own words lay there', function (string
     $drawer = new Drawer(array_map(Pencils::named(...), ['yellow', 'red', 'blue', 'green', 'black', 'opaque white']));
     $on = PaperShelf::named($paper);
     $target = Lab::ofHex('#6b7a5c');
-    $answers = (new RecipePlanner($drawer, $on, School::free()))->recipesFor($target);
+    $answers = (new RecipePlanner($drawer, $on, Method::free()))->recipesFor($target);
     foreach ($answers as $recipe) {
         $words = array_map(static fn (Pass|Finish $step): string => $step instanceof Pass ? $step->pencil->id().'@'.$step->pressure : $step->value, $recipe->stack()->steps);
         $sheet = Pencils::sheet(implode(' ', $words), $on);

@@ -12,8 +12,8 @@ use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Search\Atlas;
 use KnottyPrism\Core\Recipe\Search\Breadth;
 use KnottyPrism\Core\Recipe\Search\Moves;
@@ -42,9 +42,9 @@ function kitOf(string ...$names): Kit
 /** @param  list<Shade>  $shades  lightest first */
 function groundOf(Kit $kit, array $shades, int $mostPasses, string ...$settings): Ground
 {
-    $school = School::ofSettings(array_values($settings));
-    $rules = array_map(static fn (Shade $s): Rules => new Rules($school, $kit->moves, $s->target, []), $shades);
-    $craft = new Craft($school, $kit->moves, $shades, $rules, intdiv(count($shades), 2));
+    $method = Method::ofSettings(array_values($settings));
+    $rules = array_map(static fn (Shade $s): Rules => new Rules($method, $kit->moves, $s->target, []), $shades);
+    $craft = new Craft($method, $kit->moves, $shades, $rules, intdiv(count($shades), 2));
     $aims = array_map(static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, Mode::ColourAndValue, $r), $shades, $rules);
 
     return new Ground($kit->book, $kit->outlook, $craft, new Prices(array_fill(0, count($kit->moves->pencils), 0.0)), $aims, $mostPasses, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
@@ -105,7 +105,7 @@ it('allows and forbids by the craft what a hand would', function (array $passes,
     'much lighter than what lies there' => [[[0, '333'], [3, '444'], [0, '222']], false],
     'a whisper to finish' => [[[0, '333'], [3, '444'], [0, '111']], true],
     'white on bare paper' => [[[2, '111'], [0, '222']], false],
-    'pale first where the school reserves so' => [[[2, '111'], [0, '222']], true, ['lights=pale-first']],
+    'pale first where the method reserves so' => [[[2, '111'], [0, '222']], true, ['lights=pale-first']],
     'black where there is never black' => [[[0, '122'], [1, '001']], false, ['darks=never-black']],
     'black last, in the dark alone' => [[[0, '122'], [1, '001']], true, ['darks=black-last']],
     'black last, but not last' => [[[0, '122'], [1, '001'], [3, '001']], false, ['darks=black-last']],
@@ -140,7 +140,7 @@ it('estimates what a hand sways within a third for most stacks', function () {
 it('forecasts the error that one more pass leaves', function () {
     mt_srand(9);
     $kit = kitOf('red', 'blue', 'yellow', 'green', 'dark warm grey');
-    $aim = new ShadeAim(new Shade('mid', new Lab(45, 20, 10)), $kit->atlas, $kit->book, Mode::ColourAndValue, new Rules(School::free(), $kit->moves, new Lab(45, 20, 10), []));
+    $aim = new ShadeAim(new Shade('mid', new Lab(45, 20, 10)), $kit->atlas, $kit->book, Mode::ColourAndValue, new Rules(Method::free(), $kit->moves, new Lab(45, 20, 10), []));
     foreach ([[], [7], [7, 12]] as $beneath) {
         $laid = $kit->book->lay($beneath);
         [$errors] = $aim->forecast($laid, $kit->outlook->from($laid), 0);

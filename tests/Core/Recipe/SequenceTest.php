@@ -15,8 +15,8 @@ use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Kits;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\PassReasons;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
@@ -80,7 +80,7 @@ function brokenRules(SequenceAnswer $answer): array
     return array_values(array_filter($broken));
 }
 
-it('keeps the rules of the craft and the school, for any drawer, zone and school', function (string ...$settings) {
+it('keeps the rules of the craft and the method, for any drawer, zone and method', function (string ...$settings) {
     mt_srand(count($settings) * 17 + strlen(implode($settings)));
     $all = array_map(Pencils::named(...), Pencils::names());
     for ($n = 0; $n < 4; $n++) {
@@ -88,8 +88,8 @@ it('keeps the rules of the craft and the school, for any drawer, zone and school
         $drawer = new Drawer(array_slice($all, 0, mt_rand(5, 12)));
         $area = anyArea();
         try {
-            $answers = (new FindSequences($drawer, Paper::whiteMedium(), School::ofSettings($settings)))->for($area, 6, 3);
-        } catch (KnottyPrism\Core\Error\SchoolRefuses) {
+            $answers = (new FindSequences($drawer, Paper::whiteMedium(), Method::ofSettings($settings)))->for($area, 6, 3);
+        } catch (KnottyPrism\Core\Error\MethodRefuses) {
             continue;
         }
         foreach ($answers as $answer) {
@@ -117,7 +117,7 @@ it('keeps the rules of the craft and the school, for any drawer, zone and school
 it('lets new pencils come in from light to dark only, though earlier ones may come back', function () {
     mt_srand(5);
     $drawer = new Drawer(array_map(Pencils::named(...), Pencils::names()));
-    $find = new FindSequences($drawer, Paper::whiteMedium(), School::ofSettings(['values=light-to-dark']));
+    $find = new FindSequences($drawer, Paper::whiteMedium(), Method::ofSettings(['values=light-to-dark']));
     for ($n = 0; $n < 5; $n++) {
         $sequence = $find->for(array_slice(anyArea(), 0, 3))[0]->sequence;
         $lightness = array_map(static fn ($p): float => Character::of($p)->heavy->l, $sequence->pencils());
@@ -130,7 +130,7 @@ it('lets new pencils come in from light to dark only, though earlier ones may co
 
 it('leaves near-white sky bare but for a whisper, and keeps both hues of a red and teal roof', function () {
     $drawer = new Drawer(array_map(Pencils::named(...), Pencils::names()));
-    $find = new FindSequences($drawer, Paper::whiteMedium(), School::free());
+    $find = new FindSequences($drawer, Paper::whiteMedium(), Method::free());
     $paper = Lab::ofReflectance(Paper::whiteMedium()->reflectance);
     $sky = $find->for([new Shade('light', $paper, 0.3), new Shade('mid', new Lab($paper->l - 1.5, $paper->a - 0.5, $paper->b - 1), 0.5), new Shade('dark', new Lab($paper->l - 3.5, $paper->a - 1, $paper->b - 3.5), 0.2)])[0];
     expect(array_filter($sky->sequence->passes, static fn (GradedPass $p): bool => array_filter($p->marks, static fn (?PressureMark $m): bool => ($m?->strokes() ?? 0) > 2) !== []))->toBe([])
@@ -142,7 +142,7 @@ it('leaves near-white sky bare but for a whisper, and keeps both hues of a red a
 it('puts the surest first, and others that are clearly different and named for what they are good at', function () {
     mt_srand(11);
     $drawer = new Drawer(array_map(Pencils::named(...), Pencils::names()));
-    $find = new FindSequences($drawer, Paper::whiteMedium(), School::free());
+    $find = new FindSequences($drawer, Paper::whiteMedium(), Method::free());
     for ($n = 0; $n < 4; $n++) {
         $answers = $find->for(array_slice(anyArea(), 0, 3), 6, 3);
         $sets = array_map(static fn (SequenceAnswer $a): string => implode('+', collect($a->sequence->pencils())->map(fn ($p) => $p->id())->sort()->all()), $answers);
@@ -159,7 +159,7 @@ it('finds the same with what was laid before, and tells a pencil by its present 
     $records = array_map(static fn (string $n): Pencil => Pencils::named($n), ['red', 'blue', 'yellow', 'white', 'dark warm grey']);
     $named = static fn (string $name): Drawer => new Drawer(array_map(static fn (Pencil $p): Pencil => new Pencil(new PencilRecord('', $p->record->number, $name.$p->record->name, $p->record->heavy), $p->absorption, $p->scattering, $p->laydown, $p->slickness, $p->assumed), $records));
     $kits = new Kits;
-    $found = static fn (Drawer $drawer, array $area, ?Kits $kits = null): SequenceAnswer => (new FindSequences($drawer, Paper::whiteMedium(), School::free(), kits: $kits))->for($area, 4)[0];
+    $found = static fn (Drawer $drawer, array $area, ?Kits $kits = null): SequenceAnswer => (new FindSequences($drawer, Paper::whiteMedium(), Method::free(), kits: $kits))->for($area, 4)[0];
     for ($n = 0; $n < 3; $n++) {
         $area = array_slice(anyArea(), 0, 2);
         $found($named('old '), $area, $kits);

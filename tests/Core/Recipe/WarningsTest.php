@@ -13,11 +13,11 @@ use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
 use KnottyPrism\Core\Recipe\FindSequences;
+use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\Remedies\Remedies;
-use KnottyPrism\Core\Recipe\School\Mode;
-use KnottyPrism\Core\Recipe\School\School;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -82,7 +82,7 @@ it('remedies what keeps craft and method within them, and what does not whatever
     $drawer = new Drawer(array_map(Pencils::named(...), Pencils::names()));
     foreach (['red@0.35 violet@0.55 violet@0.80', 'red@0.35 violet@0.35 red@0.80', 'yellow@0.35 red@0.55 violet@0.80'] as $kept) {
         $answer = Pencils::answer($kept);
-        $allows = (new FindSequences($drawer, $paper, School::ofSettings(['values=light-to-dark'])))->allowing($answer->shades());
+        $allows = (new FindSequences($drawer, $paper, Method::ofSettings(['values=light-to-dark'])))->allowing($answer->shades());
         $remedied = array_values(array_filter(array_map(static fn (Warning $w): ?SequenceAnswer => $w->remedied, Pencils::warnings($answer, allowed: $allows))));
         expect($allows($answer->sequence))->toBeTrue()->and($remedied)->not->toBe([])->each(static fn ($a) => expect($allows($a->value->sequence))->toBeTrue());
     }
@@ -108,7 +108,7 @@ it('says what to look out for in a sequence once, by the pass that causes it, an
 
 it('finds in what it has laid a remedy for nearly every warning that pencils at hand can remove', function () {
     $paper = Paper::whiteMedium();
-    $planner = new RecipePlanner(theDemoDrawer(), $paper, School::free(), Pencils::shelf());
+    $planner = new RecipePlanner(theDemoDrawer(), $paper, Method::free(), Pencils::shelf());
     $recipes = $warnings = $remedied = 0;
     foreach (['#2d2a26', '#b5651d', '#e6c27a', '#3d5a80', '#402020', '#778899'] as $hex) {
         foreach ($planner->recipesFor(Lab::ofHex($hex)) as $recipe) {
@@ -141,7 +141,7 @@ it('names the pencil not at hand that would reach a colour out of reach', functi
     $owned = theDemoDrawer()->usable()->pencils;
     $missing = PencilFit::of(new PencilRecord('', '99', 'Wet paint', '#00b0ff', Binder::Wax, owned: false));
     $near = PencilFit::of(new PencilRecord('', '98', 'Mud', '#7a6a50', Binder::Wax, owned: false));
-    $planner = new RecipePlanner(new KnottyPrism\Core\Drawer\Drawer([...$owned, $near, $missing]), Paper::whiteMedium(), School::free());
+    $planner = new RecipePlanner(new KnottyPrism\Core\Drawer\Drawer([...$owned, $near, $missing]), Paper::whiteMedium(), Method::free());
     $warnings = array_merge(...array_map(static fn (Recipe $r): array => $r->warnings, $planner->recipesFor(Lab::ofHex('#00b8ff'))));
     $reach = array_values(array_filter($warnings, static fn (Warning $w): bool => $w->kind instanceof OutOfReach));
     expect($reach)->not->toBe([])->and($reach[0]->remedy)->toContain('99 Wet paint');

@@ -40,13 +40,13 @@ it('plans anew only what a change touches, and says what changed and why', funct
     $this->postJson("$base/run")->assertAccepted();
     $zones = $this->getJson($base)->json('zones');
     $parts = DB::table('plan_parts')->count();
-    // Another way of working for one zone.
+    // Another method for one zone.
     $zone = $zones[0]['number'];
-    $after = changedBy($this, $study, ['kind' => 'school', 'zone' => $zone, 'settings' => ['joining=light-coats', 'beneath=nothing']])->assertOk()->json();
+    $after = changedBy($this, $study, ['kind' => 'method', 'zone' => $zone, 'settings' => ['joining=light-coats', 'beneath=nothing']])->assertOk()->json();
     expect($after['waiting'])->toBe(1)->and(sequenceOf($after, $zone))->toBeNull()->and(sequenceOf($after, $zones[1]['number']))->not->toBeNull();
     $this->postJson("$base/run")->assertAccepted();
     $run = $this->getJson($base)->json('run');
-    expect($run['changes'])->toHaveCount(1)->and($run['changes'][0]['why'])->toBe('the way of working changed')->and($run['changes'][0]['before'])->not->toBeNull()->and(DB::table('plan_parts')->count())->toBe($parts + 1);
+    expect($run['changes'])->toHaveCount(1)->and($run['changes'][0]['why'])->toBe('the method changed')->and($run['changes'][0]['before'])->not->toBeNull()->and(DB::table('plan_parts')->count())->toBe($parts + 1);
     // Undone, the old plan is there at once, and nothing waits.
     expect($this->postJson("$base/undo")->json('waiting'))->toBe(0)->and($this->postJson("$base/redo")->json('waiting'))->toBe(0);
     // Fewer pencils touch the whole.
@@ -70,7 +70,7 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
     $own = sequenceOf(changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $mine])->assertOk()->json(), $zone);
     expect($own['own'])->toBeTrue()->and(array_map(static fn (array $p): string => ($p['pencil']['id'] ?? $p['finish']).' '.$p['marks']['mid'], $own['passes']))->toBe(['Slipway/711 light', 'Slipway/745 medium', 'solvent medium'])
         ->and(outcomeOf($this->getJson($base)->json(), $zone)['stack'])->toBe('Slipway/711@0.35,Slipway/745@0.55,solvent');
-    changedBy($this, $study, ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black']]);
+    changedBy($this, $study, ['kind' => 'method', 'zone' => 0, 'settings' => ['darks=never-black']]);
     $this->postJson("$base/run");
     expect(sequenceOf($this->getJson($base)->json(), $zone)['passes'])->toEqual($own['passes']);
     // What is missed follows from what counts.

@@ -57,7 +57,7 @@ it('shows the picture on its way as the desk lays it, session by session', funct
     $some = $of('image?work='.intdiv($all, 2));
     expect($of('image?work=0'))->toBe($of('image?step=0'))->and($of("image?work=$all"))->toBe($of('image?step=99'))
         ->and($some)->not->toBe($of('image?step=0'))->not->toBe($of('image?step=99'))->not->toBe($of('image?work='.intdiv($all, 2) + 1))->and($of("loupe?x=0.4&y=0.5&work=$all"))->toBe($of('loupe?x=0.4&y=0.5&step=9'));
-    // What lies at the desk changes nothing of it; another way of working does.
+    // What lies at the desk changes nothing of it; another method does.
     marked($this, "/api/studies/$study->id/desk", $desk['steps'][0])->assertOk();
     expect($this->getJson("$base/work")->json('steps'))->toBe($work['steps']);
     $this->getJson("$base/image")->assertUnprocessable();
@@ -111,7 +111,7 @@ it('refuses a light that is none and a place outside, and says that nothing is p
     $this->actingAs($this->artistWithDrawer('other'));
     $this->getJson("$base/loupe?step=1&x=0.5&y=0.5")->assertNotFound();
     $this->actingAs(Study::query()->findOrFail($study->id)->user);
-    $this->postJson("$base/changes", ['kind' => 'school', 'zone' => 0, 'settings' => ['darks=never-black'], 'key' => 'another-school'])->assertOk();
+    $this->postJson("$base/changes", ['kind' => 'method', 'zone' => 0, 'settings' => ['darks=never-black'], 'key' => 'another-method'])->assertOk();
     expect($this->getJson("$base/loupe?step=1&x=0.5&y=0.5")->json('detail'))->toContain('plan it first');
 });
 

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { Plan } from '../../../resources/ts/api/types';
 import { PalettePart } from '../../../resources/ts/places/plan/PalettePart';
 
-import { SchoolPart } from '../../../resources/ts/places/plan/SchoolPart';
+import { MethodPart } from '../../../resources/ts/places/plan/MethodPart';
 
 import { study } from '../examples';
 import { pencilOfPlan as pencil, picture, shade, zoneOfPlan as zone } from './planExamples';
@@ -58,25 +58,25 @@ describe('the palette', () => {
     });
 });
 
-describe('the way of working', () => {
+describe('the method', () => {
     it('is chosen for the whole or for one zone, which may follow the whole again', () => {
         const { made, changes } = hands();
-        const own = { ...zone(3, 'rope', [shade('mid')]), school: ['darks=never-black'] };
+        const own = { ...zone(3, 'rope', [shade('mid')]), method: ['darks=never-black'] };
         render(
-            <SchoolPart
+            <MethodPart
                 picture={picture({
                     zones: [own, zone(5, 'sea', [shade('mid')])],
-                    settings: { ...picture().settings, school: ['values=light-to-dark'] },
+                    settings: { ...picture().settings, method: ['values=light-to-dark'] },
                 })}
                 changes={changes}
             />,
             { wrapper },
         );
         fireEvent.change(screen.getByLabelText('Darks'), { target: { value: 'never-black' } });
-        expect(first(made.change)).toEqual({ kind: 'school', zone: 0, settings: ['values=light-to-dark', 'darks=never-black'] });
+        expect(first(made.change)).toEqual({ kind: 'method', zone: 0, settings: ['values=light-to-dark', 'darks=never-black'] });
         expect(screen.getByText('Lights stay clean.')).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Order of value'), { target: { value: 'free' } });
-        expect(first(made.change)).toEqual({ kind: 'school', zone: 0, settings: [] });
+        expect(first(made.change)).toEqual({ kind: 'method', zone: 0, settings: [] });
         fireEvent.change(screen.getByLabelText('What counts'), { target: { value: 'value-first' } });
         expect(first(made.change)).toEqual({ kind: 'mode', mode: 'value-first' });
         fireEvent.change(screen.getByLabelText('Whole picture or zone'), { target: { value: '3' } });
@@ -85,7 +85,7 @@ describe('the way of working', () => {
         fireEvent.change(screen.getByLabelText('Hues'), { target: { value: 'blue' } });
         expect(first(made.change)).toEqual({ kind: 'hue', zone: 3, hue: 'blue' });
         fireEvent.click(screen.getByRole('button', { name: 'As the whole picture' }));
-        expect(first(made.change)).toEqual({ kind: 'school', zone: 3, settings: null });
+        expect(first(made.change)).toEqual({ kind: 'method', zone: 3, settings: null });
         expect(made.run.mutate).toHaveBeenCalledTimes(5);
     });
 });

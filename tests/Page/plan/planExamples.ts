@@ -45,7 +45,7 @@ export const zoneOfPlan = (number: number, name: string, shades: PlanShade[], mo
     area: 0.25,
     surface: 'smooth',
     importance: 'ordinary',
-    school: null,
+    method: null,
     hue: null,
     strokes: null,
     sequence: sequence(),
@@ -62,8 +62,8 @@ export const pencilOfPlan = (number: string, more: Partial<PlanPencil> = {}): Pl
 
 export const picture = (more: Partial<Plan> = {}): Plan => ({
     run: null,
-    settings: { school: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
-    ways: [
+    settings: { method: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
+    methodSettings: [
         {
             name: 'values',
             title: 'Order of value',

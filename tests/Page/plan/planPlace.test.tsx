@@ -57,7 +57,7 @@ describe('the plan as a place', () => {
 
     it('opens at the part that one was at last', async () => {
         const { unmount } = show();
-        fireEvent.click(within(await parts()).getByText('Way of working'));
+        fireEvent.click(within(await parts()).getByText('Method'));
         expect(screen.getByLabelText('Whole picture or zone')).toBeTruthy();
         unmount();
         show();

@@ -12,7 +12,7 @@ import { useInAddress } from '../../ui/useInAddress';
 import { PalettePart } from './PalettePart';
 import { PictureStage } from './PictureStage';
 import { RunBar } from './RunBar';
-import { SchoolPart } from './SchoolPart';
+import { MethodPart } from './MethodPart';
 import { TakeAlong } from './TakeAlong';
 import { ValueRunBars } from './ValueRunBars';
 import { stampOf, usePencilsAhead, usePlan, usePlanChanges, type PlanChanges } from './queries';
@@ -35,7 +35,7 @@ const Sides = styled.main`
 const PARTS = [
     { value: 'zones', label: 'Zones' },
     { value: 'palette', label: 'Palette' },
-    { value: 'school', label: 'Way of working' },
+    { value: 'method', label: 'Method' },
     { value: 'check', label: 'Check' },
     { value: 'along', label: 'Take along' },
 ] as const;
@@ -114,7 +114,7 @@ function BesidePicture({ part, study, picture, pencils, changes, stamp }: Beside
         <>
             {part === 'zones' && <ZonesPart study={study} picture={picture} pencils={pencils} changes={changes} />}
             {part === 'palette' && <PalettePart study={study} picture={picture} stamp={stamp} changes={changes} />}
-            {part === 'school' && <SchoolPart picture={picture} changes={changes} />}
+            {part === 'method' && <MethodPart picture={picture} changes={changes} />}
             {part === 'check' && (
                 <Suspense fallback={<Inset>Opening…</Inset>}>
                     <CheckPart study={study} picture={picture} />

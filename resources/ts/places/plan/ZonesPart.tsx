@@ -77,7 +77,7 @@ export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) 
                 picture={picture}
                 pencils={pencils}
                 changes={changes}
-                basis={`${basisOf(study, picture, pencils)}/${zone.shades.map((s) => s.aim.lab.join()).join()}/${zone.school?.join() ?? ''}`}
+                basis={`${basisOf(study, picture, pencils)}/${zone.shades.map((s) => s.aim.lab.join()).join()}/${zone.method?.join() ?? ''}`}
             />
         </Two>
     );

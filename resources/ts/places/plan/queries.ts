@@ -191,7 +191,7 @@ export const useWork = (study: number, stamp: string, wanted: boolean) =>
         queryKey: ['plan-work', study, stamp],
         queryFn: ({ signal }) => ask(`${baseOf(study)}/work`, { signal }),
         enabled: wanted,
-        // Sessions and the way of working are set at the desk.
+        // Sessions and the method are set at the desk.
         refetchOnMount: 'always',
     });
 

@@ -31,7 +31,7 @@ interface SequenceEditorProps {
     picture: Plan;
     pencils: Drawer['pencils'];
     changes: PlanChanges;
-    /** What every answer follows from: paper, way of working, pencils, colours. */
+    /** What every answer follows from: paper, method, pencils, colours. */
     basis: string;
 }
 

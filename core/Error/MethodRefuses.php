@@ -6,8 +6,8 @@ namespace KnottyPrism\Core\Error;
 
 use DomainException;
 
-/** A school of working leaves no stack for a colour with the pencils available. */
-final class SchoolRefuses extends DomainException implements CoreError
+/** A method of working leaves no stack for a colour with the pencils available. */
+final class MethodRefuses extends DomainException implements CoreError
 {
     /** @param  list<string>  $settings */
     public static function stacks(array $settings): self

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Recipe\School;
+namespace KnottyPrism\Core\Recipe\Method;
 
 /**
  * One thing in which practitioners differ; each of them is right somewhere. The first case leaves the search free. Each is one enum of this folder, and is

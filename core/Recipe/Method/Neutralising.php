@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Recipe\School;
+namespace KnottyPrism\Core\Recipe\Method;
 
 /** How a colour is greyed. */
 enum Neutralising: string implements Setting

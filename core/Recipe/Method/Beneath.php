@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Recipe\School;
+namespace KnottyPrism\Core\Recipe\Method;
 
 /** What lies beneath the local colour. */
 enum Beneath: string implements Setting

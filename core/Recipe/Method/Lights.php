@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Recipe\School;
+namespace KnottyPrism\Core\Recipe\Method;
 
 /** How lights are kept or made. */
 enum Lights: string implements Setting

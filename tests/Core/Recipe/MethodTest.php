@@ -7,7 +7,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Error\SchoolRefuses;
+use KnottyPrism\Core\Error\MethodRefuses;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
@@ -18,18 +18,18 @@ use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Recipe\Complements\Complement;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
+use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
-use KnottyPrism\Core\Recipe\School\School;
 use Tests\Core\Pencils;
 
-/** Every recipe of a school for a dark, a middle and a light colour, of the demo's drawer.
+/** Every recipe of a method for a dark, a middle and a light colour, of the demo's drawer.
  *
  * @return list<Recipe>
  */
 function recipesOf(string ...$settings): array
 {
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(array_values($settings)), Pencils::shelf());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), Method::ofSettings(array_values($settings)), Pencils::shelf());
 
     return array_merge(...array_map(static fn (string $hex): array => $planner->recipesFor(Lab::ofHex($hex), 4), ['#4a3b30', '#b5651d', '#d8d2bc']));
 }
@@ -49,9 +49,9 @@ function expectEvery(array $recipes, Closure $keeps): void
     }
 }
 
-it('lays values in the order of the school', function (string $order, int $sign) {
+it('lays values in the order of the method', function (string $order, int $sign) {
     expectEvery(recipesOf("values=$order"), static function (array $laid) use ($sign): bool {
-        // Coming back to a pencil is allowed in every school, and so is burnishing with a pale one.
+        // Coming back to a pencil is allowed in every method, and so is burnishing with a pale one.
         $first = array_values(array_filter($laid, static fn (Character $c, int $i): bool => ! $c->isPale() && array_search($c, $laid, true) === $i, ARRAY_FILTER_USE_BOTH));
         foreach (array_slice($first, 1) as $i => $above) {
             if ($sign * ($above->heavy->l - $first[$i]->heavy->l) > 4.0) {
@@ -76,7 +76,7 @@ it('models the form first, and never after a colour', function () {
     expectEvery($dark === [] ? [] : [...$dark, ...$dark], static fn (array $laid): bool => $laid[0]->isForm());
 });
 
-it('lays beneath the local colour what the school wants there', function (string $beneath, Closure $isThat) {
+it('lays beneath the local colour what the method wants there', function (string $beneath, Closure $isThat) {
     expectEvery(recipesOf("beneath=$beneath"), static fn (array $laid, Recipe $r): bool => count($r->stack()->pencils()) > 1 && $isThat($laid[0], Oklch::ofLab($r->outcome()->shade->target)));
 })->with([
     'a dark cool' => ['dark-cool', static fn (Character $c): bool => $c->isDarkCool()],
@@ -88,9 +88,9 @@ it('lays nothing foreign beneath where nothing is wanted', function () {
     expectEvery(recipesOf('beneath=nothing'), static fn (array $laid, Recipe $r): bool => ArtistWheel::apart(Oklch::ofLab($r->outcome()->shade->target)->hueDegrees, $laid[0]->hue->hueDegrees) <= 60);
 });
 
-it('takes the complement from the wheel or from what the paper shows, as the school says', function () {
+it('takes the complement from the wheel or from what the paper shows, as the method says', function () {
     expectEvery(recipesOf('beneath=complement', 'neutralising=traditional'), static fn (array $laid, Recipe $r): bool => ArtistWheel::apart(Oklch::ofLab($r->outcome()->shade->target)->hueDegrees, $laid[0]->hue->hueDegrees) >= 145);
-    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), School::ofSettings(['beneath=complement']), Pencils::shelf());
+    $planner = new RecipePlanner(theDemoDrawer(), Paper::whiteMedium(), Method::ofSettings(['beneath=complement']), Pencils::shelf());
     foreach ($planner->recipesFor(Lab::ofHex('#b5651d'), 4) as $recipe) {
         $computed = array_map(static fn (Complement $c): string => $c->pencil->id(), $planner->complements()->neutralisersOf($planner->nearestSingle(Lab::ofHex('#b5651d'))->sequence->pencils()[0]));
         expect($computed)->toContain($recipe->stack()->passes()[0]->pencil->id());
@@ -105,11 +105,11 @@ it('uses black never, or once at the very end and only in a dark', function () {
         return $black === [] || ($black === [count($laid) - 1] && $r->outcome()->shade->target->l < 34);
     });
     $drawer = new Drawer([Pencils::named('red'), Pencils::named('black'), Pencils::named('blue')]);
-    $dark = (new RecipePlanner($drawer, Paper::whiteMedium(), School::ofSettings(['darks=black-last'])))->recipesFor(Lab::ofHex('#2a1c1e'));
+    $dark = (new RecipePlanner($drawer, Paper::whiteMedium(), Method::ofSettings(['darks=black-last'])))->recipesFor(Lab::ofHex('#2a1c1e'));
     expect(implode(' ', array_map(static fn (Recipe $r): string => $r->stack()->text(), $dark)))->toContain('black');
 });
 
-it('treats the lights as the school says', function () {
+it('treats the lights as the method says', function () {
     $isWhite = static fn (Character $c): bool => $c->isWhite();
     expectEvery(recipesOf('lights=reserve-paper'), static fn (array $laid): bool => array_filter($laid, $isWhite) === []);
     expectEvery(recipesOf('lights=white-last'), static fn (array $laid): bool => array_diff(array_keys(array_filter($laid, $isWhite)), [count($laid) - 1]) === []);
@@ -117,7 +117,7 @@ it('treats the lights as the school says', function () {
     expectEvery(recipesOf('lights=lift'), static fn (array $laid, Recipe $r): bool => (array_slice($r->stack()->steps, -1)[0] === Lift::it()) === ($r->outcome()->shade->target->l >= 66));
 });
 
-it('joins as the school says, and judges the colour after it', function (string $joining, ?Finish $finish) {
+it('joins as the method says, and judges the colour after it', function (string $joining, ?Finish $finish) {
     $recipes = recipesOf("joining=$joining");
     expectEvery($recipes, static fn (array $laid, Recipe $r): bool => match (true) {
         $finish !== null => array_slice($r->stack()->steps, -1)[0] === $finish,
@@ -159,13 +159,13 @@ it('faces red with green, orange with blue and yellow with violet', function (st
     expect(ArtistWheel::apart($hue($one), $hue($other)))->toBeGreaterThan(145.0);
 })->with([['red', 'green'], ['orange', 'blue'], ['yellow', 'violet']]);
 
-it('reads a school from settings, gives them back, and refuses what it does not know, with the choices', function () {
-    $school = School::ofSettings(['darks=never-black', 'beneath = nothing']);
-    expect($school->settings())->toBe(['beneath=nothing', 'darks=never-black'])->and(School::free()->settings())->toBe([])
-        ->and(School::ofSettings(['palette=exactly-three'])->mostPencils())->toBe(3)->and(School::ofSettings(['palette=at-most-9'])->mostPencils())->toBe(9);
-    expect(fn () => School::ofSettings(['edges=x']))->toThrow(UnreadableText::class, 'beneath=…')
-        ->and(fn () => School::ofSettings(['beneath=mud']))->toThrow(UnreadableText::class, 'any, nothing, complement')
-        ->and(fn () => School::ofSettings(['beneath']))->toThrow(UnreadableText::class);
-    $none = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), School::ofSettings(['beneath=neutral-grey']));
-    expect(fn () => $none->recipesFor(Lab::ofHex('#884444')))->toThrow(SchoolRefuses::class, 'beneath=neutral-grey');
+it('reads a method from settings, gives them back, and refuses what it does not know, with the choices', function () {
+    $method = Method::ofSettings(['darks=never-black', 'beneath = nothing']);
+    expect($method->settings())->toBe(['beneath=nothing', 'darks=never-black'])->and(Method::free()->settings())->toBe([])
+        ->and(Method::ofSettings(['palette=exactly-three'])->mostPencils())->toBe(3)->and(Method::ofSettings(['palette=at-most-9'])->mostPencils())->toBe(9);
+    expect(fn () => Method::ofSettings(['edges=x']))->toThrow(UnreadableText::class, 'beneath=…')
+        ->and(fn () => Method::ofSettings(['beneath=mud']))->toThrow(UnreadableText::class, 'any, nothing, complement')
+        ->and(fn () => Method::ofSettings(['beneath']))->toThrow(UnreadableText::class);
+    $none = new RecipePlanner(new Drawer([Pencils::named('red')]), Paper::whiteMedium(), Method::ofSettings(['beneath=neutral-grey']));
+    expect(fn () => $none->recipesFor(Lab::ofHex('#884444')))->toThrow(MethodRefuses::class, 'beneath=neutral-grey');
 });

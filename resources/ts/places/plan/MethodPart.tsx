@@ -24,28 +24,28 @@ const OfRole = styled(PressedRow)`
     }
 `;
 
-/** The way of working, for the whole picture or for one zone: each choice with what speaks for it, and what it does to a zone as dabs. */
-export function SchoolPart({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
+/** The method, for the whole picture or for one zone: each choice with what speaks for it, and what it does to a zone as dabs. */
+export function MethodPart({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
     const [zone, setZone] = useState(0);
     const of = picture.zones.find((z) => z.number === zone);
-    const settings = of === undefined ? picture.settings.school : (of.school ?? picture.settings.school);
-    const usual = (name: string): string => picture.ways.find((w) => w.name === name)?.choices[0]?.value ?? '';
+    const settings = of === undefined ? picture.settings.method : (of.method ?? picture.settings.method);
+    const usual = (name: string): string => picture.methodSettings.find((s) => s.name === name)?.choices[0]?.value ?? '';
     const chosen = (name: string): string => settings.find((s) => s.startsWith(`${name}=`))?.slice(name.length + 1) ?? usual(name);
     const set = (change: Parameters<PlanChanges['change']['mutate']>[0]) =>
         changes.change.mutate(change, { onSuccess: () => changes.run.mutate() });
     const choose = (name: string, choice: string) =>
         set({
-            kind: 'school',
+            kind: 'method',
             zone,
             settings: [...settings.filter((s) => !s.startsWith(`${name}=`)), ...(choice === usual(name) ? [] : [`${name}=${choice}`])],
         });
     const shown = of ?? picture.zones[0];
     return (
-        <Column aria-label="Way of working">
-            <ForWhat picture={picture} zone={zone} of={of} onZone={setZone} onWhole={() => set({ kind: 'school', zone, settings: null })} />
+        <Column aria-label="Method">
+            <ForWhat picture={picture} zone={zone} of={of} onZone={setZone} onWhole={() => set({ kind: 'method', zone, settings: null })} />
             <Settings>
-                {picture.ways.map((way) => (
-                    <Setting key={way.name} way={way} value={chosen(way.name)} onChoose={(c) => choose(way.name, c)} />
+                {picture.methodSettings.map((setting) => (
+                    <Setting key={setting.name} setting={setting} value={chosen(setting.name)} onChoose={(c) => choose(setting.name, c)} />
                 ))}
                 {zone === 0 && <WhatCounts mode={picture.settings.mode} onMode={(mode) => set({ kind: 'mode', mode })} />}
                 <span>Hues</span>
@@ -66,23 +66,23 @@ export function SchoolPart({ picture, changes }: { picture: Plan; changes: PlanC
 }
 
 interface SettingProps {
-    way: Plan['ways'][number];
+    setting: Plan['methodSettings'][number];
     value: string;
     onChoose: (choice: string) => void;
 }
 
-function Setting({ way, value, onChoose }: SettingProps) {
+function Setting({ setting, value, onChoose }: SettingProps) {
     return (
         <>
-            <span>{way.title}</span>
-            <NativeSelect aria-label={way.title} value={value} onChange={(e) => onChoose(e.target.value)}>
-                {way.choices.map((c) => (
+            <span>{setting.title}</span>
+            <NativeSelect aria-label={setting.title} value={value} onChange={(e) => onChoose(e.target.value)}>
+                {setting.choices.map((c) => (
                     <option key={c.value} value={c.value}>
                         {c.value.replaceAll('-', ' ')}
                     </option>
                 ))}
             </NativeSelect>
-            <p>{way.choices.find((c) => c.value === value)?.why ?? ''}</p>
+            <p>{setting.choices.find((c) => c.value === value)?.why ?? ''}</p>
         </>
     );
 }
@@ -146,11 +146,11 @@ function ForWhat({ picture, zone, of, onZone, onWhole }: ForWhatProps) {
                 {picture.zones.map((z) => (
                     <option key={z.number} value={z.number}>
                         {z.name}
-                        {z.school === null ? '' : ' (its own)'}
+                        {z.method === null ? '' : ' (its own)'}
                     </option>
                 ))}
             </NativeSelect>
-            {of !== undefined && of.school !== null && <WordButton onPress={onWhole}>As the whole picture</WordButton>}
+            {of !== undefined && of.method !== null && <WordButton onPress={onWhole}>As the whole picture</WordButton>}
         </PartHead>
     );
 }

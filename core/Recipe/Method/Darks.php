@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Recipe\School;
+namespace KnottyPrism\Core\Recipe\Method;
 
 /** What darks are made of. */
 enum Darks: string implements Setting

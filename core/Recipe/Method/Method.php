@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KnottyPrism\Core\Recipe\School;
+namespace KnottyPrism\Core\Recipe\Method;
 
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Kinds\Found;
@@ -12,7 +12,7 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
  * A method, as practitioners differ in it. It says what is wanted; the rules of the search say what that means for one target and
  * one drawer. The first choice of each setting leaves the search free.
  */
-final readonly class School
+final readonly class Method
 {
     /** What a new study begins with: a method with an opinion, which every setting can be loosened from. */
     private const OPINION = ['values=light-to-dark', 'darks=black-last', 'lights=reserve-paper', 'neutralising=computed'];
@@ -35,22 +35,22 @@ final readonly class School
     }
 
     /** @return array<string, class-string<Setting>> by name, in their order */
-    public static function ways(): array
+    public static function kinds(): array
     {
-        static $ways = null;
-        if ($ways === null) {
+        static $kinds = null;
+        if ($kinds === null) {
             $found = Found::enums(Setting::class, __DIR__);
             usort($found, static fn (string $a, string $b): int => $a::place() <=> $b::place());
-            $ways = array_combine(array_map(static fn (string $setting): string => $setting::name(), $found), $found);
+            $kinds = array_combine(array_map(static fn (string $setting): string => $setting::name(), $found), $found);
         }
 
-        return $ways;
+        return $kinds;
     }
 
     /** @return array<string, list<string>> what may be chosen, by setting; the first choice leaves the search free */
     public static function choices(): array
     {
-        return array_map(static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()), self::ways());
+        return array_map(static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()), self::kinds());
     }
 
     public static function opinion(): self
@@ -75,7 +75,7 @@ final readonly class School
         foreach ($settings as $setting) {
             [$name, $choice] = array_map(trim(...), explode('=', $setting, 2)) + [1 => ''];
             if (! isset($choices[$name])) {
-                throw UnreadableText::choice('a school setting', array_map(static fn (string $k): string => $k.'=…', array_keys($choices)), $setting);
+                throw UnreadableText::choice('a method setting', array_map(static fn (string $k): string => $k.'=…', array_keys($choices)), $setting);
             }
             if (! in_array($choice, $choices[$name], true)) {
                 throw UnreadableText::choice($name, $choices[$name], $choice);
@@ -83,7 +83,7 @@ final readonly class School
             $chosen[$name] = $choice;
         }
 
-        return new self(array_combine(array_keys($choices), array_map(static fn (string $setting, string $choice): Setting => $setting::from($choice), self::ways(), $chosen)));
+        return new self(array_combine(array_keys($choices), array_map(static fn (string $setting, string $choice): Setting => $setting::from($choice), self::kinds(), $chosen)));
     }
 
     /** @return list<string> the settings that differ from free, as {@see self::ofSettings()} reads them */
