@@ -39,7 +39,7 @@ $photo = new PixelWindow(720, 540, bytesOf('morning', 720));
 $grid = PixelGrid::ofSrgb(240, 180, bytesOf('morning', 240));
 $sheet = ZoneSheet::proposed($grid, 14);
 
-Table::head('ways of looking, 720 × 540, worked out anew');
+Table::head('ways of looking, 720 × 540, worked out again');
 $ways = [
     'grey' => new WayOfLooking(Tone::Grey),
     'nine steps' => new WayOfLooking(Tone::Steps),

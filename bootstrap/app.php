@@ -33,7 +33,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [SignInLocalVisitor::class, SaysWhatWasMade::class, NothingNew::class], replace: [ValidateCsrfToken::class => CsrfByHeader::class, StartSession::class => StartsSession::class]);
         // Before anything asks who is signed in.
         $middleware->prependToPriorityList(AuthenticatesRequests::class, SignInLocalVisitor::class);
-        // Hashed anew, a password ends what is signed in elsewhere, wherever sessions lie.
+        // Hashed again, a password ends what is signed in elsewhere, wherever sessions lie.
         $middleware->authenticateSessions();
         // Sealed by itself, and read where there is no framework yet.
         $middleware->encryptCookies(except: [KeptAnswers::PASS]);

@@ -23,7 +23,7 @@ return [
     // Room for one account's photos, as they came.
     'most_megabytes' => (int) env('MOST_MEGABYTES', 2000),
 
-    // Written when the application begins: what was answered before is asked for anew.
+    // Written when the application begins: what was answered before is asked for again.
     'begun' => (getenv('KP_VAR') ?: dirname(__DIR__).'/var/app').'/run/php.pid',
 
     'demo_email' => 'demo@knotty-prism.invalid',

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    // Where photos lie as they came, which can't be made anew: a folder, or a bucket where one is named.
+    // Where photos lie as they came, which can't be made again: a folder, or a bucket where one is named.
     'default' => env('PHOTOS_BUCKET') ? 'bucket' : 'local',
     'disks' => [
         // Outside the web root; photos are served by a controller that asks the policy first.

@@ -52,7 +52,7 @@ final class RecipeFromPlan
         return [new BookRecipe($shades, SequenceNote::of($sequence, $planned->shades), new Drawer($sequence->pencils())), $this->plans->zoneName($study, $number) ?? '', $this->cameOut($study, $number), $this->cutout($ground, $number)];
     }
 
-    /** Nothing where nothing was marked at the desk. */
+    /** Null when nothing was marked at the desk. */
     private function lies(PlanGround $ground, Study $study, int $zone): ?Sequence
     {
         $marks = $this->desk->marks($study);

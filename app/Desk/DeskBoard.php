@@ -45,7 +45,7 @@ final class DeskBoard
     {
     }
 
-    /** Nothing where there are no zones, or no pencil to plan with. */
+    /** Null when there are no zones, or no pencil to plan with. */
     public function ground(User $user, Study $study): ?PlanGround
     {
         if ($this->surveys->current($study)->zones === null) {
@@ -135,7 +135,7 @@ final class DeskBoard
     }
 
     /**
-     * What comes after a mark, to be kept with it: nothing where that is what the plan says.
+     * What comes after a mark, to be kept with it: null when that is what the plan says.
      *
      * @return array{rest: list<array<string, mixed>>|null, plan: string, minutes: float, film: float, zone_name: string}
      */

@@ -53,7 +53,7 @@ final class DeskKeeper
     }
 
     /**
-     * What was laid since somebody sat down; nothing where she has got up since.
+     * What was laid since somebody sat down; empty when she has got up since.
      *
      * @param  list<DeskMarkRow>  $marks  of the study
      * @return list<PlacedStep>

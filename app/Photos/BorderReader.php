@@ -38,7 +38,7 @@ final class BorderReader
         return Computed::kept('bands/'.$this->key($survey, $photo), self::KEPT_SECONDS, fn (): GradedBands => GradedBands::of($survey->sheet()->labels, $this->graded($survey, $photo)));
     }
 
-    /** @return array<int, ?string> where the passes of each zone run out into others, in words; nothing where they don't */
+    /** @return array<int, ?string> where the passes of each zone run out into others, in words; null when they don't */
     public function runsOut(Study $study, Survey $survey): array
     {
         $sheet = $survey->sheet();

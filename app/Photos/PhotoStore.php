@@ -87,7 +87,7 @@ final class PhotoStore
         if ($jpeg !== '' && ! CutOff::isCutOff('JPEG', $jpeg)) {
             return $jpeg;
         }
-        $this->makeAnew($photo);
+        $this->makeAgain($photo);
 
         return (string) self::here()->get($path);
     }
@@ -156,7 +156,7 @@ final class PhotoStore
     {
         $path = "$photo->storage_key/working.rgb";
         if (! self::isWhole($path, 3 * $photo->width * $photo->height)) {
-            $this->makeAnew($photo);
+            $this->makeAgain($photo);
         }
 
         return $path;
@@ -167,7 +167,7 @@ final class PhotoStore
         return self::here()->exists($path) && self::here()->size($path) === $bytes;
     }
 
-    private function makeAnew(Photo $photo): void
+    private function makeAgain(Photo $photo): void
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'kp');
         try {

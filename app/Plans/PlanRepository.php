@@ -146,7 +146,7 @@ final class PlanRepository
     }
 
     /**
-     * Nothing where one of its pencils has left the shelf since: then the planner finds another.
+     * Null when one of its pencils has left the shelf since: then the planner finds another.
      *
      * @param  list<Shade>  $shades
      */

@@ -122,7 +122,7 @@ final class PlanRunner
         $this->plans->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedZone $z): ?string => $z->key, $zones), is_string(...)))]);
     }
 
-    /** Chooses the pencils of a study's plan before anybody asks for it; nothing where it can't be planned, or is being planned. */
+    /** Chooses the pencils of a study's plan before anybody asks for it; does nothing when it can't be planned, or is being planned. */
     public function prepare(Study $study): void
     {
         try {

@@ -54,7 +54,7 @@ final class PlannedPictures
         return $answers;
     }
 
-    /** @return list<MadeArea> how each zone that is planned is worked; nothing where none is */
+    /** @return list<MadeArea> how each zone that is planned is worked; empty when none is */
     public function made(User $user, Study $study): array
     {
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {

@@ -21,7 +21,7 @@ final class Progress
         rescue(static fn (): int => DB::connection(self::CONNECTION)->table(self::TABLE)->upsert([['what' => $what, 'done' => $done, 'told_at' => now()]], ['what'], ['done', 'told_at']));
     }
 
-    /** Nothing where nothing was told. */
+    /** Null when nothing was told. */
     public static function of(string $what): ?int
     {
         $done = DB::connection(self::CONNECTION)->table(self::TABLE)->where('what', $what)->value('done');

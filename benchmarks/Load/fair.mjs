@@ -58,15 +58,15 @@ const own = alone.reduce((a, b) => a + b) / alone.length;
 row('a plan of twelve zones, alone (mean of two)', seconds(own), 's');
 row('the same beside ten of another account (the slower of two)', seconds(Math.max(...beside)), 's', `at most ${seconds(2 * own)}`);
 
-// Short work while nine plans wait: a drawer file taken in, and one zone planned anew.
+// Short work while nine plans wait: a drawer file taken in, and one zone planned again.
 let began = Date.now();
 await (await new Artist().signUp()).drawer(drawer, 'line,number,name,binder,heavy,light,over_black,opacity,laydown,lightfast,owned');
 row('meanwhile: a new account brings its drawer of 24 in', seconds(Date.now() - began), 's', 'at most 10');
 const zone = (await one.read(other)).zones[0];
 await one.until('POST', `${other}/changes`, { kind: 'method', zone: zone.number, settings: ['beneath=nothing'] });
 began = Date.now();
-const anew = await done(one, other);
-row('meanwhile: one zone planned anew', seconds(anew), 's', 'at most 10');
+const again = await done(one, other);
+row('meanwhile: one zone planned again', seconds(again), 's', 'at most 10');
 
 // A worker is killed every five seconds until all ten are there.
 const ends = ten.map((plan) => awaited(many, plan));

@@ -153,7 +153,7 @@ return new class extends Migration
             $table->string('what', 40)->default('');
             $table->unsignedInteger('done')->default(0);
             $table->unsignedInteger('total')->default(0);
-            $table->json('changes'); // what was planned anew, and why
+            $table->json('changes'); // what was planned again, and why
             $table->unsignedInteger('zones_open')->default(0);
             $table->double('worked')->default(0); // seconds
             $table->string('holder', 120)->nullable();

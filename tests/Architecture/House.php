@@ -146,6 +146,28 @@ final class House
         });
     }
 
+    /** @return list<string> files with a word that docs/words.md has another for */
+    public function wordsOfOld(): array
+    {
+        $words = self::notOurWords();
+        $wrong = [];
+        foreach ($this->sources->files() as $file) {
+            if (preg_match_all("~(?<!\\w)(?:$words)(?!\\w)~i", (string) file_get_contents("$this->root/$file"), $found) > 0) {
+                array_push($wrong, ...array_map(static fn (string $word): string => "$file: $word", array_unique($found[0])));
+            }
+        }
+
+        return $wrong;
+    }
+
+    /** What may not appear, as an expression: the last table of docs/words.md. */
+    private static function notOurWords(): string
+    {
+        $rows = explode("\n| may not appear | say |\n|---|---|\n", (string) file_get_contents(dirname(__DIR__, 2).'/docs/words.md'))[1];
+
+        return implode('|', array_map(static fn (string $row): string => preg_quote(trim(explode('|', $row)[1]), '~'), explode("\n", trim($rows))));
+    }
+
     private function imports(string $folder): Imports
     {
         return new Imports($this->sources, $folder);

@@ -86,6 +86,7 @@ function counterExamples(): array
         'fullFolders' => [array_fill_keys(array_map(static fn (int $n): string => "core/Colour/A$n.php", range(1, 21)), '')],
         'longFiles' => [['resources/ts/long.tsx' => str_repeat("a();\n", 251)]],
         'longFunctions' => [['app/Made.php' => $class('App', "public function a(): void\n    {\n{$lines(60)}    }")], ['core/Made.php' => $class($core, "public function a(): \\Closure\n    {\n        return static function () {\n{$lines(60)}        };\n    }")]],
+        'wordsOfOld' => [['resources/ts/words.tsx' => '// Asked a'.'new.'], ['core/Made.php' => $class($core, '/** @return ?int null '.'where there is none */')]],
         'keyedArraysInCore' => [['core/Desk/Made.php' => $class("$core\\Desk", "/** @return array{minutes: int} */\n    public function a(): array { return ['minutes' => 1]; }")]],
     ];
 }

@@ -26,7 +26,7 @@ test('an hour without network: marks wait in their order and are caught up once 
     }
 });
 
-test('a server that is started anew in between: what was marked meanwhile is taken in once', async ({ page }) => {
+test('a server that is started again in between: what was marked meanwhile is taken in once', async ({ page }) => {
     await sitDown(page);
     const steps = [await where(page)];
     // As a proxy answers while what is behind it is down.

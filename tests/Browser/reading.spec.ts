@@ -118,7 +118,7 @@ test('the same wholly by keyboard: zones proposed, chosen, named, split, moved, 
     await page.keyboard.press('ArrowRight');
     await expect(zonesList(page).first()).toBeVisible();
     let done = saved(page);
-    await focused(page, page.getByRole('button', { name: 'Propose anew' }));
+    await focused(page, page.getByRole('button', { name: 'Propose again' }));
     await page.keyboard.press('Enter');
     await done;
     const count = await zonesList(page).count();

@@ -41,7 +41,7 @@ function countedShelf(): AtlasShelf
     };
 }
 
-it('makes an atlas once for a drawer and a paper, and anew when either changes', function () {
+it('makes an atlas once for a drawer and a paper, and again when either changes', function () {
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
     $shelf = countedShelf();

@@ -16,7 +16,7 @@ beforeEach(function () {
     config(['filesystems.default' => 'bucket']);
 });
 
-it('keeps in the bucket only what came, and on this machine only what can be made anew', function () {
+it('keeps in the bucket only what came, and on this machine only what can be made again', function () {
     $user = $this->artist();
     $study = $this->study($user);
     $key = $study->photo()->storage_key;

@@ -98,7 +98,7 @@ it('finds what is to come from what lies there, where that is something else, an
     expect($next['position'])->toBe(1)->and($of(marked($this, $base, $next)->assertOk()->json()))->toBe(array_slice($rest, 1));
 });
 
-it('counts a session down while one sits at it, says when it is done, and begins anew after a night', function () {
+it('counts a session down while one sits at it, says when it is done, and begins again after a night', function () {
     [, $base] = deskOf($this);
     $this->patchJson("$base/habits", ['session' => 30])->assertOk();
     $desk = $this->getJson($base)->json();

@@ -43,7 +43,7 @@ it('keeps a fitted pencil in the database so that it lays exactly the same colou
         ->and($again->absorption)->toBe($pencil->absorption)->and($again->scattering)->toBe($pencil->scattering);
 });
 
-it('answers the same question from the cache, and asks anew when the drawer or the paper has changed', function () {
+it('answers the same question from the cache, and asks again when the drawer or the paper has changed', function () {
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
     $desk = app(RecipeAnswers::class);

@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Storage;
 
 // A disk that is full, or a machine that stops, leaves halves of files behind.
 
-it('makes a working copy anew that is damaged, cut off or gone, and reads the same from it', function (string $file, Closure $spoilt) {
+it('makes a working copy again that is damaged, cut off or gone, and reads the same from it', function (string $file, Closure $spoilt) {
     $user = $this->artist();
     $study = $this->study($user);
     $this->actingAs($user);

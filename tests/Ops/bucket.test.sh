@@ -24,9 +24,9 @@ place
 holds "with photos in a bucket the application starts, and is well" ./start --background
 holds "an artist brings a photo in, plans it and marks it at the desk there" node tests/Ops/soak.mjs 0.2 1
 holds "  every photo is in the bucket as it came" [ "$(bucket /original | wc -l)" = "$(ask 'select count(*) from photos')" ]
-holds "  and on this machine is only what can be made anew" [ "$(here original) $(here working.rgb)" = "0 $(ask 'select count(*) from photos')" ]
+holds "  and on this machine is only what can be made again" [ "$(here original) $(here working.rgb)" = "0 $(ask 'select count(*) from photos')" ]
 forget_what_is_here
-holds "another machine makes it anew from the bucket" [ "$(photo) $(here working.rgb)" = "200 1" ]
+holds "another machine makes it again from the bucket" [ "$(photo) $(here working.rgb)" = "200 1" ]
 holds "a study that is deleted takes its photo out of the bucket" node tests/Ops/bucketed.mjs deletes
 close_bucket
 holds "with the bucket away what is on this machine goes on" [ "$(photo)" = 200 ]

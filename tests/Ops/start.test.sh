@@ -56,7 +56,7 @@ rm -rf "$KP_VAR/db"
 # What a set-up leaves that was cut off while the database was being made.
 mkdir -p "$KP_VAR/db.being-made/mysql"; touch "$KP_VAR/db.being-made/ibdata1"
 start
-holds "a set-up that was cut off begins anew" [ "$status" -eq 0 ]
+holds "a set-up that was cut off begins again" [ "$status" -eq 0 ]
 holds "  and the application is well" healthy
 holds "  on loopback only" bash -c '! ss -tln 2>/dev/null | grep -E ":('"$APP_PORT|$DB_PORT"') " | grep -qv 127.0.0.1'
 holds "secrets are readable by their owner alone" [ "$(stat -c %a "$KP_VAR/.env")" = 600 ]

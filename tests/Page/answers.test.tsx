@@ -44,7 +44,7 @@ const nth = async (count: number) => {
 const tray = (notShown: number) => ({ order: 'number', pencils: [], notShown }) as unknown as Tray;
 
 describe('an answer that is older than a change', () => {
-    it('is not what shows: the tray that was asked for while a pencil was being noted is asked for anew', async () => {
+    it('is not what shows: the tray that was asked for while a pencil was being noted is asked for again', async () => {
         const client = new QueryClient();
         const { result } = renderHook(() => ({ tray: useTray('number', { kind: 'wanted' }), changes: useStockChanges(vi.fn()) }), {
             wrapper: wrapperOf(client),

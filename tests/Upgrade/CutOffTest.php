@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Support\Facades\DB;
 
-function anewAs(string $database): void
+function freshAs(string $database): void
 {
     DB::statement("drop database if exists $database");
     DB::statement("create database $database character set utf8mb4 collate utf8mb4_unicode_ci");
@@ -35,11 +35,11 @@ afterEach(function () {
 it('goes on wherever the making of the database was cut off, and comes to the same with nothing lost', function () {
     $files = glob(database_path('migrations/*.php')) ?: [];
     $migrate = fn (array $paths) => $this->artisan('migrate', ['--force' => true, '--realpath' => true, '--path' => $paths])->run();
-    anewAs('knotty_prism_test_whole');
+    freshAs('knotty_prism_test_whole');
     expect($migrate($files))->toBe(0);
     $whole = madeOf('knotty_prism_test_whole');
 
-    anewAs('knotty_prism_test_cut');
+    freshAs('knotty_prism_test_cut');
     $cuts = 0;
     $left = PHP_INT_MAX;
     DB::connection()->beforeExecuting(static function (string $query) use (&$left): void {

@@ -17,7 +17,7 @@ final class PlainText
         $inputs = [$request->query->all(), $request->request->all(), $request->isJson() ? $request->json()->all() : [], rawurldecode($request->getPathInfo())];
         array_walk_recursive($inputs, static function (mixed $value, string|int $key): void {
             if (! self::isPlain((string) $key) || is_string($value) && ! self::isPlain($value)) {
-                throw new BadRequestHttpException('The request is not written in UTF-8; type the text anew and try again.');
+                throw new BadRequestHttpException('The request is not written in UTF-8; type the text once more and send it.');
             }
         });
 

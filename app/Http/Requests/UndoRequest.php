@@ -15,7 +15,7 @@ final class UndoRequest extends FormRequest
         return ['of' => ['sometimes', 'nullable', 'integer', 'min:0']];
     }
 
-    /** Nothing where the request does not say. */
+    /** Null when the request does not say. */
     public function meant(): ?int
     {
         return $this->filled('of') ? $this->integer('of') : null;

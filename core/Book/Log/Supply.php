@@ -29,7 +29,7 @@ final readonly class Supply
         return $this->short() > 0 || ($this->left !== null && $this->left <= StockNote::LOW_MM);
     }
 
-    /** As one would say it of a pencil; nothing where there is enough of it. */
+    /** As one would say it of a pencil; empty when there is enough of it. */
     public function words(string $pencil): string
     {
         return match (true) {

@@ -30,7 +30,7 @@ final class Likeness
 
     private float $scale;
 
-    /** @var list<float> what is expected at each place in each primary, less that one's mean, over the length of all; nothing where all is alike */
+    /** @var list<float> what is expected at each place in each primary, less that one's mean, over the length of all; empty when all is alike */
     private array $pattern = [];
 
     public function __construct(Photograph $photo, ExpectedDrawing $expected)

@@ -42,7 +42,7 @@ final readonly class PaperLight
         return new self(self::withoutStrokes($top), self::withoutStrokes($bottom), self::withoutStrokes($left), self::withoutStrokes($right));
     }
 
-    /** Nothing where the paper around it is not in the photo. */
+    /** Null when the paper around it is not in the photo. */
     public static function over(SquaredSheet $sheet, ChartBox $box): ?self
     {
         $sides = [];

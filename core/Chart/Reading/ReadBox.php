@@ -25,7 +25,7 @@ final readonly class ReadBox
     {
     }
 
-    /** Nothing where the box is not wholly in the photo. */
+    /** Null when the box is not wholly in the photo. */
     public static function in(SquaredSheet $sheet, ChartBox $box): ?self
     {
         $light = PaperLight::over($sheet, $box);

@@ -16,7 +16,7 @@ final readonly class WorkPass
 
     /**
      * @param  string  $tool  identifier of a pencil, or a finish
-     * @param  list<?PressureMark>  $marks  by shade of the zone; nothing where it is left out
+     * @param  list<?PressureMark>  $marks  by shade of the zone; null when it is left out
      */
     public function __construct(public string $tool, public array $marks)
     {

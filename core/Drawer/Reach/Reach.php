@@ -16,7 +16,7 @@ final class Reach
 
     private const SECTORS = 36;
 
-    /** @var array<int, float> largest C* by band and sector; nothing where no colour was seen */
+    /** @var array<int, float> largest C* by band and sector; absent when no colour was seen */
     private array $chroma = [];
 
     public function add(Lab $lab): void

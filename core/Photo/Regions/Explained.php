@@ -97,7 +97,7 @@ final readonly class Explained
 
     /**
      * @param  list<int>  $labels
-     * @return array<int, array<int, float>> by square and label what it costs to be there; nothing where there is some of it in it or in one beside it
+     * @return array<int, array<int, float>> by square and label what it costs to be there; absent when there is some of it in it or in one beside it
      */
     private function nearby(array $labels): array
     {

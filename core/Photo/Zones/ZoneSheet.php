@@ -38,12 +38,12 @@ final readonly class ZoneSheet
         foreach (array_keys($notes) as $number) {
             OutOfRange::check('the number of a zone', $number, 1, LabelGrid::LAST_NUMBER);
             if (! $labels->has($number)) {
-                throw BadFile::because("The zones are damaged: zone $number has no pixels; let zones be proposed anew.");
+                throw BadFile::because("The zones are damaged: zone $number has no pixels; propose zones again.");
             }
         }
         foreach ($labels->counts() as $zone => $pixels) {
             if (! isset($notes[$zone])) {
-                throw BadFile::because("The zones are damaged: $pixels pixels belong to none; let zones be proposed anew.");
+                throw BadFile::because("The zones are damaged: $pixels pixels belong to none; propose zones again.");
             }
         }
     }

@@ -21,7 +21,7 @@ final readonly class PressedRun
     /** @var list<float> L* of the shades */
     private array $values;
 
-    /** @var list<?ByEye> from each shade to the next; nothing where the two have no passes in common */
+    /** @var list<?ByEye> from each shade to the next; null when the two have no passes in common */
     private array $eyes;
 
     /** @param  list<DrawnShade>  $run  darkest first */

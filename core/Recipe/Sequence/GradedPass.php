@@ -9,7 +9,7 @@ use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
-/** One pass over an area: a pencil with a pressure for each shade, or a finish; nothing where the shade is left out. */
+/** One pass over an area: a pencil with a pressure for each shade, or a finish; null when the shade is left out. */
 final readonly class GradedPass
 {
     /** @param  list<?PressureMark>  $marks  by shade, in the order of the area's shades; for a finish any mark where it is done */

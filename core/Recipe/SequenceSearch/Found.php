@@ -16,9 +16,9 @@ final readonly class Found
     public const OTHERWISE_MAY_COST = 2.5;
 
     /** Of what another search has found those that are judged again, and of these those that are polished. */
-    private const JUDGED_ANEW = 12;
+    private const JUDGED_AGAIN = 12;
 
-    private const POLISHED_ANEW = 3;
+    private const POLISHED_AGAIN = 3;
 
     /** An answer is evenest when its grain is less by so much, L*, and than such a share of the surest's; and it may be so much farther off in all, ΔE00. */
     private const CLEARLY_EVENER = 3.0;
@@ -53,8 +53,8 @@ final readonly class Found
     /** With the best of what another search has found to take, where that is cheaper here. */
     public function orEvener(self $other): self
     {
-        $anew = $this->cheapest(array_map(fn (Node $n): Node => $this->ground->node($n->run), array_slice($other->nodes(), 0, self::JUDGED_ANEW)));
-        $best = $this->cheapest(array_map($this->polish->improved(...), array_slice($anew, 0, self::POLISHED_ANEW)))[0] ?? null;
+        $again = $this->cheapest(array_map(fn (Node $n): Node => $this->ground->node($n->run), array_slice($other->nodes(), 0, self::JUDGED_AGAIN)));
+        $best = $this->cheapest(array_map($this->polish->improved(...), array_slice($again, 0, self::POLISHED_AGAIN)))[0] ?? null;
 
         return $best === null || ($this->surest !== null && $best->cost >= $this->surest->cost) ? $this : new self($this->ground, $this->polish, $best, [$best, ...$this->done], $this->built);
     }

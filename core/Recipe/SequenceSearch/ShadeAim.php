@@ -82,7 +82,7 @@ final class ShadeAim
 
     public function judge(Laid $laid): Judged
     {
-        return $this->judged[$laid->key] ??= $this->judgedAnew($laid);
+        return $this->judged[$laid->key] ??= $this->judgedNow($laid);
     }
 
     /** The least that {@see Judged::error()} can be, before what a hand sways is worked out: most that is tried falls by this already. */
@@ -91,7 +91,7 @@ final class ShadeAim
         return ($this->judged[$laid->key] ?? null)?->error() ?? ($this->least[$laid->key] ??= sqrt($this->mode->apart($this->seen($laid)->lab, $this->shade->target) ** 2 + $this->doubt($laid) ** 2 + $this->grain($laid) ** 2));
     }
 
-    private function judgedAnew(Laid $laid): Judged
+    private function judgedNow(Laid $laid): Judged
     {
         $look = $this->seen($laid);
         [$l, $m, $s] = $laid->look->logs;
@@ -154,14 +154,14 @@ final class ShadeAim
      */
     public function forecast(Laid $laid, array $next, int $passesLeft): array
     {
-        return $this->forecasts["$passesLeft/$laid->key"] ??= $this->forecastAnew($laid, $next, $passesLeft);
+        return $this->forecasts["$passesLeft/$laid->key"] ??= $this->forecastNow($laid, $next, $passesLeft);
     }
 
     /**
      * @param  array{list<float>, list<float>, list<float>}  $next
      * @return array{list<float>, list<float>}
      */
-    private function forecastAnew(Laid $laid, array $next, int $passesLeft): array
+    private function forecastNow(Laid $laid, array $next, int $passesLeft): array
     {
         $judged = $this->judge($laid);
         [$a, $b, $c, $d, $e, $f] = $this->metric->factor;

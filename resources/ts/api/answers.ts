@@ -1,10 +1,10 @@
 import type { QueryClient, QueryKey } from '@tanstack/react-query';
 
 /**
- * Asks anew for all that a change touched. What is still under way is left off first: a first answer on its way would otherwise be
+ * Asks again for all that a change touched. What is still under way is left off first: a first answer on its way would otherwise be
  * waited for instead, and may tell of the time before the change.
  */
-export async function askAnew(client: QueryClient, ...names: readonly string[]): Promise<void> {
+export async function askAgain(client: QueryClient, ...names: readonly string[]): Promise<void> {
     await Promise.all(names.map((name) => client.cancelQueries({ queryKey: [name] })));
     await Promise.all(names.map((name) => client.invalidateQueries({ queryKey: [name] })));
 }

@@ -1,5 +1,5 @@
 import type { QueryClient, QueryKey } from '@tanstack/react-query';
-import { askAnew, putAnswer } from './answers';
+import { askAgain, putAnswer } from './answers';
 import { askMade, RequestFailed, sentenceOf } from './client';
 import type { Known, Sent } from './described';
 import { keptEdits, keepEdit, forgetEdit, newKey } from './keptEdits';
@@ -29,7 +29,7 @@ export interface Edit {
     /** The query that its answer is the new answer to. */
     put?: QueryKey | undefined;
     /** Names of queries that it changes the answers of. */
-    anew?: readonly string[] | undefined;
+    again?: readonly string[] | undefined;
 }
 
 export type NewEdit = Omit<Edit, 'key' | 'lane' | 'at'>;
@@ -167,16 +167,16 @@ export class Lane {
         if (edit.put !== undefined) {
             await putAnswer(this.client, edit.put, answer);
         }
-        if (edit.anew !== undefined) {
-            this.lookAnew(edit, edit.put === undefined ? made : null);
+        if (edit.again !== undefined) {
+            this.lookAgain(edit, edit.put === undefined ? made : null);
         }
     }
 
-    private lookAnew({ history = '', anew = [] }: Edit, made: number | null): void {
+    private lookAgain({ history = '', again = [] }: Edit, made: number | null): void {
         if (made !== null) {
             this.notShown.set(history, made);
         }
-        void askAnew(this.client, ...anew).finally(() => {
+        void askAgain(this.client, ...again).finally(() => {
             if (this.notShown.get(history) === made) {
                 this.notShown.delete(history);
             }
@@ -191,7 +191,7 @@ export class Lane {
             this.show({ refused: `“${edit.words}” was not made: ${sentenceOf(error)}` });
         }
         // It may have been refused because of what somebody else did: that is looked at.
-        void askAnew(this.client, ...(typeof edit.put?.[0] === 'string' ? [edit.put[0]] : []), ...(edit.anew ?? []));
+        void askAgain(this.client, ...(typeof edit.put?.[0] === 'string' ? [edit.put[0]] : []), ...(edit.again ?? []));
     }
 
     private wait(error: unknown): void {

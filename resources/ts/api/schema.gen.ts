@@ -2065,7 +2065,7 @@ export interface components {
             /** @description what to mind with it */
             care: string | null;
             pencil: components["schemas"]["DrawerPencil"] | null;
-            /** @description by shade, null where it is left out */
+            /** @description by shade, null when it is left out */
             marks: {
                 [key: string]: components["schemas"]["Mark"] | null;
             };
@@ -2316,7 +2316,7 @@ export interface components {
             name: string;
             /** @description the photo's colour */
             seen: string;
-            /** @description how hard; null where it is left out */
+            /** @description how hard; null when it is left out */
             mark: string | null;
             before: components["schemas"]["DeskDab"];
             after: components["schemas"]["DeskDab"];
@@ -2941,7 +2941,7 @@ export interface components {
             one: number;
             other: number;
             /**
-             * @description what the artist says of it; null where it is as the photo has it
+             * @description what the artist says of it; null when it is as the photo has it
              * @enum {unknown}
              */
             said: "sharp" | "grades" | null;

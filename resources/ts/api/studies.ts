@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { askAnew } from './answers';
+import { askAgain } from './answers';
 import { ask, askFile, askWithFile } from './client';
 import { newKey } from './keptEdits';
 import type { Study, StudyChange } from './types';
@@ -18,7 +18,7 @@ export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: ({ sign
 export const laneOf = (study: number): string => `study-${study}`;
 
 /** What follows from a study's name, paper, photo and drawing. */
-export const STUDY_ANEW = ['studies', 'survey', 'comparison', 'values'];
+export const STUDY_AGAIN = ['studies', 'survey', 'comparison', 'values'];
 
 /** New photos become studies; what is said about a study, and that it is to be deleted, is kept until it is taken in. */
 export function useStudyChanges(study: Study | undefined, onFault: (error: unknown) => void) {
@@ -28,11 +28,11 @@ export function useStudyChanges(study: Study | undefined, onFault: (error: unkno
     return {
         open: useMutation({
             mutationFn: (photo: File) => askWithFile('/api/studies', 'photo', photo, { key: newKey() }),
-            onSuccess: () => askAnew(client, 'studies'),
+            onSuccess: () => askAgain(client, 'studies'),
             onError: onFault,
         }),
-        change: sendingOf(lane, 'change the study', (json: StudyChange) => ({ ...toSend('PATCH', path, json), anew: STUDY_ANEW })),
-        remove: sendingOf(lane, 'delete the study', () => ({ ...toSend('DELETE', path), anew: ['studies'] })),
+        change: sendingOf(lane, 'change the study', (json: StudyChange) => ({ ...toSend('PATCH', path, json), again: STUDY_AGAIN })),
+        remove: sendingOf(lane, 'delete the study', () => ({ ...toSend('DELETE', path), again: ['studies'] })),
     };
 }
 

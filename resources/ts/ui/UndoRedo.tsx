@@ -1,7 +1,7 @@
 import { WordButton } from './controls';
 
 interface UndoRedoProps {
-    /** What would be taken back, and what done again; nothing where there is none. */
+    /** What would be taken back, and what done again; null when there is none. */
     undoWords: string | null | undefined;
     redoWords: string | null | undefined;
     /** Whether there is room to say on the page what would be taken back. */

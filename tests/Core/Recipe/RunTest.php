@@ -153,7 +153,7 @@ it('marks a given order of pencils as well as trying every marking does', functi
     }
 });
 
-it('marks anew only the passes that it is told to', function () {
+it('marks again only the passes that it is told to', function () {
     $ground = ropeGround();
     $run = (new Run)->with(0, [2, 2, 3])->with(1, [1, 2, 2])->with(4, [0, 1, 3]);
     foreach ([[0], [1, 2], [2]] as $free) {

@@ -190,7 +190,7 @@ it('drags some of the newest film into a firm pass, and loses none of it', funct
         $firm = Pencils::sheet("blue@0.55 white@$p");
         [$beneath, $above] = $firm->deposits;
         expect($beneath->total())->toBeLessThan(Pencils::sheet('blue@0.55')->deposits[0]->total())->and($beneath->total() + $above->total())->toEqualWithDelta(array_sum($firm->fill), 1e-9);
-        // Laid anew from its films it looks the same.
+        // Laid again from its films it looks the same.
         $before = Lab::ofReflectance($firm->meanReflectance());
         $firm->rebuild();
         expect(Lab::ofReflectance($firm->meanReflectance())->deltaE00($before))->toBeLessThan(0.05);

@@ -70,7 +70,7 @@ it('writes a session where something in it is new, and none for whoever only ask
     $visit();
     $visit();
     expect($writes)->toBe(0);
-    $visit(static fn ($s) => $s->put('made', 'anew'));
+    $visit(static fn ($s) => $s->put('made', 'again'));
     expect($writes)->toBe(1);
     $this->travel(10)->minutes();
     DB::table('sessions')->update(['last_activity' => time() - 600]);

@@ -144,7 +144,7 @@ it('keeps what was worked out in a folder of the account, for its owner alone, b
     expect($kept)->not->toBe([])->and(array_filter($kept, static fn (string $file): bool => (fileperms($file) & 0077) !== 0))->toBe([])->and(glob("$folder/*"))->toBe(["$folder/$user->id"]);
     $bytes = Computed::bytesOf($user->id);
     expect($bytes)->toBe(array_sum(array_map(filesize(...), $kept)))->and($this->getJson('/api/account')->json('megabytes'))->toBe(intdiv((int) Photo::query()->sum('bytes') + Computed::bytesOf($user->id), 1_000_000));
-    // The oldest go first, and what can be worked out anew makes room for what can't.
+    // The oldest go first, and what can be worked out again makes room for what can't.
     touch($kept[0], time() - 1000);
     KeptFiles::shrink("$folder/$user->id", $bytes - 1);
     expect(is_file($kept[0]))->toBeFalse()->and(Computed::bytesOf($user->id))->toBeGreaterThan(0);

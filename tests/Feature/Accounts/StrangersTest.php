@@ -87,7 +87,7 @@ it('has nothing of one account for another, by any of its addresses, nor through
         // What is deleted already is as gone as what never was one's own: that answer alone is no refusal.
         $may = $method === 'DELETE' && $path === '/api/studies/{study}' ? [204, 404] : [404];
         expect($this->actingAs($stranger)->json($method, strtr($path, $theirs), $body)->status())->toBeIn($may, "$method $path");
-        // A page opened before addresses changed is told to open itself anew (425).
+        // A page opened before addresses changed is told to open itself again (425).
         $within = strtr($path, ['{study}' => (string) $study->id] + $theirs);
         if (str_contains($path, '{study}') && preg_match('~\{(photo|check|keptRecipe|entry)\}~', $path) === 1) {
             expect($this->json($method, $within, $body)->status())->toBeIn([404, 422, 425], "$method $path through an own study");

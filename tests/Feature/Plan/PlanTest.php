@@ -34,7 +34,7 @@ it('plans a picture in one action, says how it will look, and what it takes', fu
     $this->get("$base/palette.doc")->assertNotFound();
 });
 
-it('plans anew only what a change touches, and says what changed and why', function () {
+it('plans again only what a change touches, and says what changed and why', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
     $this->postJson("$base/run")->assertAccepted();

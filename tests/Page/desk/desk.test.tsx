@@ -126,7 +126,7 @@ describe('the desk', () => {
         fireEvent.click(within(part).getByRole('button', { name: 'That lies there now' }));
         expect(app.last('POST')?.body).toMatchObject({ kind: 'other', zone: 1, position: 0, tool: 'Line/999', marks: { touch: 'full' } });
         expect(number()).toBe('741');
-        expect(screen.getByText(/“rope” is found anew/)).toBeTruthy();
+        expect(screen.getByText(/“rope” is planned again/)).toBeTruthy();
         fireEvent.keyDown(window, { key: 'o' });
         fireEvent.keyDown(window, { key: 'Escape' });
         expect(screen.queryByRole('region', { name: 'Something else' })).toBeNull();

@@ -124,7 +124,7 @@ describe('whether it is finished', () => {
 });
 
 describe('what dries', () => {
-    it('is said for every wet zone, with when it is dry, and what is found anew', () => {
+    it('is said for every wet zone, with when it is dry, and what is planned again', () => {
         render(
             <Timers
                 wet={[
@@ -136,6 +136,6 @@ describe('what dries', () => {
             />,
         );
         expect(screen.getAllByRole('timer').map((t) => t.textContent)).toEqual(['1:30', '11:40']);
-        expect(screen.getByText(/What is to come on “mug” is found anew/)).toBeTruthy();
+        expect(screen.getByText(/What is to come on “mug” is planned again/)).toBeTruthy();
     });
 });

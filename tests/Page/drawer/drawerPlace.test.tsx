@@ -79,7 +79,7 @@ describe('the drawer as a place', () => {
         expect(app.asked.slice(before).filter((a) => a.path.includes('/api/drawer/pencil'))).toEqual([]);
     });
 
-    it('sends a note, asks anew for all of the drawer, and tells what it was refused for', async () => {
+    it('sends a note, asks again for all of the drawer, and tells what it was refused for', async () => {
         app.says('PATCH', '/api/drawer/pencil', null, 204);
         show();
         await heading('704 Old rope green');

@@ -4,7 +4,7 @@ import { entry, plan, survey, zones } from '../examples';
 import { app, beside, key, settle, show, stage } from './photoHands';
 
 describe('the keys of the photo', () => {
-    it('move the ring, read anew where it stands, and take a recipe that is worked out', async () => {
+    it('move the ring, read again where it stands, and take a recipe that is worked out', async () => {
         app.says('POST', '/kept-recipes', plan(entry(1, 'rope'), entry(2, 'wall')), 201);
         show('/photo/7');
         const photoStage = await stage();

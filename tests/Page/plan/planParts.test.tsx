@@ -46,7 +46,7 @@ describe('the one action of the plan', () => {
         expect(screen.getByRole('status').textContent).toBe('Waiting for its turn');
     });
 
-    it('tells what was planned anew and why, but not what came out the same', () => {
+    it('tells what was planned again and why, but not what came out the same', () => {
         const change = { zone: 'rope', why: 'its colour changed', before: '711 light', after: '735 light' };
         const run = {
             state: 'done' as const,
@@ -57,7 +57,7 @@ describe('the one action of the plan', () => {
         };
         render(<RunBar picture={picture({ run, waiting: 0 })} changes={hands().changes} />);
         fireEvent.click(screen.getByRole('button', { name: '1 changed' }));
-        expect(screen.getByRole('list', { name: 'What was planned anew' }).textContent).toBe(
+        expect(screen.getByRole('list', { name: 'What was planned again' }).textContent).toBe(
             'rope: 735 light; it was 711 light. its colour changed.',
         );
     });
@@ -155,7 +155,7 @@ describe('the picture to come', () => {
         expect(screen.queryByRole('application')).toBeNull();
     });
 
-    it('is drawn anew when a stack or a colour changes, and only then', () => {
+    it('is drawn again when a stack or a colour changes, and only then', () => {
         const stamp = stampOf(whole);
         expect(stampOf({ ...whole, meanDeltaE00: 9, palette: [] })).toBe(stamp);
         const other = zone(3, 'rope', [shade('mid')], {

@@ -131,7 +131,7 @@ describe('the plan as a place', () => {
         expect(app.last('GET', '/values')).toBeUndefined();
     });
 
-    it('opens the plan anew on another paper', async () => {
+    it('opens the plan again on another paper', async () => {
         app.says('PATCH', '/api/studies/7', { ...study, paper: 'black' });
         show();
         await parts();

@@ -15,7 +15,7 @@ final class VersionRequest extends FormRequest
         return ['name' => ['required_without:number', 'string', 'max:80'], 'number' => ['required_without:name', 'integer', 'min:0']];
     }
 
-    /** Nothing where a name is given to the present one. */
+    /** Null when a name is given to the present one. */
     public function number(): ?int
     {
         return $this->has('number') ? $this->integer('number') : null;

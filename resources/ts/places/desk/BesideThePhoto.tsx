@@ -56,5 +56,5 @@ function whyNothing(state: DeskState): string {
     if (state.wet.length > 0) {
         return `Nothing can be laid until “${state.wet[0]?.name ?? ''}” is dry.`;
     }
-    return state.pending.length > 0 ? 'What is to come is found anew.' : 'All passes are laid. “Finished?” looks through them.';
+    return state.pending.length > 0 ? 'What is to come is planned again.' : 'All passes are laid. “Finished?” looks through them.';
 }

@@ -33,7 +33,7 @@ interface OtherPartProps {
     onClose: () => void;
 }
 
-/** What was really laid, where that is not what stands here: the rest of the zone is found anew from what lies there. */
+/** What was really laid, where that is not what stands here: the rest of the zone is planned again from what lies there. */
 export function OtherPart({ step, pencils, finishes, others, onMark, onClose }: OtherPartProps) {
     const [tool, setTool] = useState(step.pencil?.id ?? step.finish ?? '');
     const [marks, setMarks] = useState<Record<string, string | null>>(() => ({ ...step.marks }));

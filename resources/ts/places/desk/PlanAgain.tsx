@@ -37,7 +37,7 @@ export function PlanAgain({ study, words, onFault }: PlanAgainProps) {
         staleTime: 0,
         refetchInterval: (query) => (isUnderWay(query.state.data) ? 500 : false),
     });
-    // One zone is mostly planned by the time that the answer comes: both are looked at anew.
+    // One zone is mostly planned by the time that the answer comes: both are looked at again.
     const onSuccess = () =>
         Promise.all([client.invalidateQueries({ queryKey: key }), client.invalidateQueries({ queryKey: ['desk', study] })]);
     const begin = useMutation({ mutationFn: () => send('POST', base, { key: newKey() }), onSuccess, onError: onFault });

@@ -17,7 +17,7 @@ export function Timers({ wet, now, pending }: TimersProps) {
                 </p>
             ))}
             {pending.map((name) => (
-                <p key={name}>What is to come on “{name}” is found anew.</p>
+                <p key={name}>What is to come on “{name}” is planned again.</p>
             ))}
         </div>
     );

@@ -5,13 +5,13 @@ import type { Desk, DeskStep, NewDeskMark } from '../../api/types';
 export interface DeskState {
     /** What is to come, in its order. */
     steps: readonly DeskStep[];
-    /** The step to do: the first whose zone is dry; nothing where all is done or all that is left is wet. */
+    /** The step to do: the first whose zone is dry; null when all is done or all that is left is wet. */
     current: DeskStep | null;
     /** The one after it. */
     next: DeskStep | null;
     /** Wet zones and until when, seconds since 1970. */
     wet: readonly { zone: number; name: string; until: number }[];
-    /** Zones whose rest is found anew once the network is there. */
+    /** Zones whose rest is planned again once the network is there. */
     pending: readonly string[];
     /** Whether there is a mark to take back. */
     canUndo: boolean;

@@ -27,7 +27,7 @@ export function useSitting(study: number, desk: Desk) {
                 sessionStorage.setItem(nameOf(study), JSON.stringify(now));
             }
         } catch {
-            // Where nothing can be kept the pencils are laid out anew after a reload.
+            // Where nothing can be kept the pencils are laid out again after a reload.
         }
     };
     const now = () => Date.now() / 1000;

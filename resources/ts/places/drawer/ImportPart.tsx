@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
-import { askAnew, putAnswer } from '../../api/answers';
+import { askAgain, putAnswer } from '../../api/answers';
 import { ask, askFile, askWithFile, RequestFailed, send, sentenceOf } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import type { DrawerImport, DrawerLines, ImportChoices } from '../../api/types';
@@ -59,7 +59,7 @@ export function useImport() {
     const state = data?.state;
     useEffect(() => {
         if (state === 'done') {
-            void askAnew(client, 'drawer');
+            void askAgain(client, 'drawer');
         }
     }, [state, client]);
     return { problems, setProblems, id, begin, choose, take, cancel, data };

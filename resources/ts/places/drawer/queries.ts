@@ -4,7 +4,7 @@ import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
 import type { Mark, Stock, StockChange, Tray } from '../../api/types';
 
-/** How often to look whether more pencils were fitted, milliseconds: laying them anew takes the fitting's time. */
+/** How often to look whether more pencils were fitted, milliseconds: laying them again takes the fitting's time. */
 const FITTED_AGAIN = 4000;
 
 export type OrderKind = Tray['order'];
@@ -73,7 +73,7 @@ export const useMixingChart = (ids: readonly string[], paper: string, beneath: M
 export function useStockChanges(onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const lane = useLane('drawer', onFault);
-    const step = { history: 'drawer', anew: ['drawer'] } as const;
+    const step = { history: 'drawer', again: ['drawer'] } as const;
     return {
         note: sendingOf(lane, 'note on a pencil', (json: StockChange) => ({ ...step, ...toSend('PATCH', '/api/drawer/pencil', json) })),
         range: sendingOf(lane, 'note a run of numbers', (json: { line: string; numbers: string; stock: Stock['state'] }) => ({

@@ -52,7 +52,7 @@ interface ReadingBlockProps {
     reading: Spot | undefined;
     fault: unknown;
     spot: SpotState;
-    /** Its name for the plan; null where no recipe is chosen. */
+    /** Its name for the plan; null when no recipe is chosen. */
     name: string | null;
     onName: (name: string) => void;
     onRing: (ring: number) => void;

@@ -7,7 +7,7 @@ import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
 
 import type { SpotState } from '../../stage/spotState';
-import { laneOf, STUDY_ANEW } from '../../api/studies';
+import { laneOf, STUDY_AGAIN } from '../../api/studies';
 import { placeOf } from '../../stage/useSpot';
 
 /** How much of a photo each value step takes, in a way of looking. */
@@ -63,7 +63,7 @@ export function useKeptRecipeChanges(study: Study, onFault: (error: unknown) => 
     };
 }
 
-/** Changes of a study's photos and of its drawing; each answers with the survey, or asks for it anew. */
+/** Changes of a study's photos and of its drawing; each answers with the survey, or asks for it again. */
 export function usePhotoChanges(study: Study, put: (survey: Survey) => Promise<void>, onFault: (error: unknown) => void) {
     const lane = useLane(laneOf(study.id), onFault);
     const base = `/api/studies/${study.id}/photos` as const;
@@ -81,7 +81,7 @@ export function usePhotoChanges(study: Study, put: (survey: Survey) => Promise<v
         remove: sendingOf(lane, 'remove a photo', (id: number) => ({ ...toSend('DELETE', `${base}/${id}`), put: survey })),
         study: sendingOf(lane, 'change the study', (json: StudyChange) => ({
             ...toSend('PATCH', `/api/studies/${study.id}`, json),
-            anew: STUDY_ANEW,
+            again: STUDY_AGAIN,
         })),
     };
 }

@@ -23,13 +23,13 @@ const Changes = styled.ol`
     overflow-y: auto;
 `;
 
-/** The one action of the place, and how far it is; afterwards what was planned anew, and why. */
+/** The one action of the place, and how far it is; afterwards what was planned again, and why. */
 export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
     const [open, setOpen] = useState(false);
     const { run, waiting } = picture;
     const underWay = run?.state === 'waiting' || run?.state === 'working';
     const all = picture.zones.length;
-    const anew = run?.changes.filter((c) => c.before !== null && c.before !== c.after) ?? [];
+    const again = run?.changes.filter((c) => c.before !== null && c.before !== c.after) ?? [];
     return (
         <>
             <Bar>
@@ -57,17 +57,17 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
                                   : 'All is planned'}
                         </Button>
                         <span role="status">{words(picture)}</span>
-                        {anew.length > 0 && waiting === 0 && (
+                        {again.length > 0 && waiting === 0 && (
                             <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
-                                {anew.length} changed
+                                {again.length} changed
                             </WordButton>
                         )}
                     </>
                 )}
             </Bar>
-            {open && anew.length > 0 && (
-                <Changes aria-label="What was planned anew" tabIndex={0}>
-                    {anew.map((c) => (
+            {open && again.length > 0 && (
+                <Changes aria-label="What was planned again" tabIndex={0}>
+                    {again.map((c) => (
                         <li key={c.zone}>
                             <b>{c.zone}</b>: {c.after}; it was {c.before}. {c.why}.
                         </li>

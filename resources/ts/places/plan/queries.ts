@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { askAnew } from '../../api/answers';
+import { askAgain } from '../../api/answers';
 import { ask, askWithFile, send } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import { toSend } from '../../api/lane';
@@ -46,7 +46,7 @@ export function usePlan(study: number | null) {
         (progress.state !== data?.run?.state || (progress.total === data.zones.length && progress.done !== data.run.done));
     useEffect(() => {
         if (isNew) {
-            // One that is on its way is not begun anew, or a long one would never come; what it lacks is asked for after it.
+            // One that is on its way is not begun again, or a long one would never come; what it lacks is asked for after it.
             void client.refetchQueries({ queryKey: ['plan', study], exact: true }, { cancelRefetch: false });
         }
     }, [client, study, isNew, progress?.state, progress?.done, dataUpdatedAt]);
@@ -114,7 +114,7 @@ export function useBringIn(onDone: (study: Study) => void, onFault: (error: unkn
     return useMutation({
         mutationFn: (file: File) => askWithFile('/api/studies/bundle', 'file', file, { key: newKey() }),
         onSuccess: async (study) => {
-            await askAnew(client, 'studies', 'drawer');
+            await askAgain(client, 'studies', 'drawer');
             onDone(study);
         },
         onError: onFault,

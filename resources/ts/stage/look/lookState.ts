@@ -121,7 +121,7 @@ export const lookText = (look: Look): string =>
         .map((key) => `${key}:${String(look[key])}`)
         .join(',');
 
-/** Nothing where the text is empty, or says what there is no such way of. */
+/** Null when the text is empty, or says what there is no such way of. */
 export function lookOfText(text: string): Look | null {
     if (text === '') {
         return null;

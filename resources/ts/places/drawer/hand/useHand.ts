@@ -8,7 +8,7 @@ import { useTakenBack } from '../../../api/useTakenBack';
 /** What is said of one strip: the dab of its ladder that it is most like, the colours of a photo, a try each, or what a meter says. */
 export type Said = { rung: number } | { hexes: readonly string[] } | { lab: number[] };
 
-/** A colour as it is written: #a1b2c3, or L*, a* and b*; nothing where it is none. */
+/** A colour as it is written: #a1b2c3, or L*, a* and b*; null when it is none. */
 export function figures(text: string): Said | null {
     if (/^#[0-9a-f]{6}$/i.test(text.trim())) {
         return { hexes: [text.trim().toLowerCase()] };
@@ -48,7 +48,7 @@ export function useHand(paper: string, study: number | null, of: StripsOf, zone:
     const onError = (error: unknown) => setFault(faultOf(error));
     const put = async (answer: Hand) => {
         setFault(null);
-        // Every prediction goes by the hand: what was asked before is asked anew.
+        // Every prediction goes by the hand: what was asked before is asked again.
         await client.cancelQueries();
         client.setQueryData(key, answer);
         void client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'hand' });

@@ -1,6 +1,6 @@
 import type { Corners } from '../../../ui/FourCorners';
 
-/** A page of swatches as it is being set: kept until the next one, so that a grid that lay askew is set right and not set anew. */
+/** A page of swatches as it is being set: kept until the next one, so that a grid that lay askew is set right and not set again. */
 export interface SwatchDraft {
     file: File | null;
     corners: Corners;

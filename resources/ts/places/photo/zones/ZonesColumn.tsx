@@ -147,7 +147,7 @@ function Propose({ first, busy, onPropose }: { first: boolean; busy: boolean; on
                 </NativeSelect>
             </label>
             <Button $main={first} isPending={busy} onPress={() => onPropose(count)}>
-                {busy ? 'Finding zones…' : first ? 'Propose zones' : 'Propose anew'}
+                {busy ? 'Finding zones…' : first ? 'Propose zones' : 'Propose again'}
             </Button>
         </Tools>
     );
