@@ -7,7 +7,7 @@ export default defineConfig({
         include: ['tests/Page/**/*.test.{ts,tsx}'],
         environment: 'jsdom',
         setupFiles: ['tests/Page/setup.ts'],
-        testTimeout: 15_000,
+        testTimeout: 40_000,
         reporters: ['default', ['junit', { outputFile: 'var/test/vitest.xml' }]],
     },
 });

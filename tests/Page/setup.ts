@@ -1,7 +1,7 @@
 import { configure } from '@testing-library/react';
 
 // A busy machine takes longer than the library's one second to draw what was asked for; nothing here is timed.
-configure({ asyncUtilTimeout: 4000 });
+configure({ asyncUtilTimeout: 12_000 });
 
 // There is nothing to scroll where nothing is laid out.
 Element.prototype.scrollIntoView = () => undefined;

@@ -65,6 +65,7 @@ describe('photos side by side', () => {
         show('/photo/7');
         await stage();
         beside('Photos');
+        app.says('GET', '/survey', { ...survey, photos: [photo, second] });
         paste(new File(['x'], 'evening.png', { type: 'image/png' }));
         await waitFor(() => expect(app.last('POST')?.path).toBe('/api/studies/7/photos'));
         await waitFor(() => expect(app.last('GET', '/comparison')?.path).toContain('one=12&other=3'));
