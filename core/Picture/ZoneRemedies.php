@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\Lab;
+use KnottyPrism\Core\Colour\ValueScale;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Remedies\Remedies;
 use KnottyPrism\Core\Recipe\Remedies\Remedy;
@@ -23,8 +24,8 @@ final readonly class ZoneRemedies
 
     private const FARTHER = 4.0;
 
-    /** How far a zone is pushed that is planned again, in parts of that. */
-    private const FURTHER = [1.0, 1.6];
+    /** How far a zone is pushed when it is planned again, as multiples of what is missing. */
+    private const PUSHES = [1.0, 1.6];
 
     /** How much farther off on paper a zone may be that was varied, ΔE00. */
     private const VARYING_MAY_COST = 1.0;
@@ -59,17 +60,17 @@ final readonly class ZoneRemedies
         if ($other === null || $there === null) {
             return null;
         }
-        $beside = $other->outcomes[$there]->lab->l;
-        $push = $outcome->lab->l < $beside ? -self::PUSH : self::PUSH;
+        $beside = $other->outcomes[$there]->lab;
+        $isDarker = ZoneWarnings::isPushedDarker($outcome->lab, $beside);
         $target = $outcome->shade->target;
-        $aim = new Lab(max(0.0, min(100.0, $beside + $push)), $target->a, $target->b);
+        $aim = new Lab(max(0.0, min(100.0, $beside->l + ($isDarker ? -self::PUSH : self::PUSH))), $target->a, $target->b);
         $near = $outcome->lab->deltaE00($target) + self::FARTHER;
-        $isApart = static fn (SequenceAnswer $a): bool => abs($a->outcomes[$shade]->lab->l - $beside) / 100 * 9 >= ZoneWarnings::ONE_STEP;
+        $isApart = static fn (SequenceAnswer $a): bool => abs((new ValueScale)->difference($a->outcomes[$shade]->lab, $beside)) >= ZoneWarnings::ONE_STEP;
         $parted = static fn (SequenceAnswer $a): bool => $isApart($a) && $a->outcomes[$shade]->lab->deltaE00($aim) <= $near;
 
         // What is planned again may stop short of what it is pushed to.
         return $this->remedies->best($answer, self::pressed($answer, $shade, $other), INF, $parted)
-            ?? $this->remedies->freely()->best($answer, $this->pushed($answer, $aim->l - $target->l, $push < 0), INF, $isApart);
+            ?? $this->remedies->freely()->best($answer, $this->pushed($answer, $aim->l - $target->l, $isDarker), INF, $isApart);
     }
 
     /**
@@ -78,7 +79,7 @@ final readonly class ZoneRemedies
      */
     private function pushed(SequenceAnswer $answer, float $by, bool $darker): iterable
     {
-        foreach (self::FURTHER as $far) {
+        foreach (self::PUSHES as $far) {
             $pushed = static fn (Shade $s): Shade => $s->touch ? $s : $s->aimedAt(new Lab(max(0.0, min(100.0, $s->target->l + $far * $by)), $s->target->a, $s->target->b));
             $sequence = ($this->planned)(array_map($pushed, $answer->shades()));
             if ($sequence !== null) {

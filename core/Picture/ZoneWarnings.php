@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Picture;
 
+use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
 use KnottyPrism\Core\Photo\Zones\Role;
 use KnottyPrism\Core\Photo\Zones\Zone;
@@ -21,6 +22,9 @@ final class ZoneWarnings
     public const ONE_STEP = 1.0;
 
     private const TOLD_APART = 12.0;
+
+    /** L* above which the darker of two twins is pushed darker; below it the lighter is kept lighter. */
+    private const LIGHT = 50.0;
 
     /** Share of the shorter border below which zones hardly touch, against the square root of the smaller's pixels. */
     private const TOUCHES = 0.6;
@@ -49,6 +53,12 @@ final class ZoneWarnings
         return [...$warnings, ...self::flat($zones, $answers)];
     }
 
+    /** Whether the zone to change is pushed away from its twin downwards; two that end just alike go where there is room. */
+    public static function isPushedDarker(Lab $changed, Lab $twin): bool
+    {
+        return $changed->l === $twin->l ? $changed->l > self::LIGHT : $changed->l < $twin->l;
+    }
+
     /**
      * @param  array<int, Zone>  $zones  by number
      * @param  array<int, SequenceAnswer>  $answers
@@ -63,8 +73,8 @@ final class ZoneWarnings
             return [];
         }
         [$lighter, $darker] = $steps >= 0 ? [$one, $other] : [$other, $one];
-        $down = $mids[$darker]->lab->l > 50;
-        $changed = $down ? $darker : $lighter;
+        $changed = $mids[$darker]->lab->l > self::LIGHT ? $darker : $lighter;
+        $down = self::isPushedDarker($mids[$changed]->lab, $mids[$changed === $one ? $other : $one]->lab);
         $advice = sprintf($down ? 'Push "%s" darker along the border.' : 'Keep "%s" lighter along the border.', $zones[$changed]->name);
 
         return [new Warning(Twins::it(), 0, [(int) $answers[$changed]->shadeNamed(Role::Mid->value)], sprintf('"%s" and "%s" touch and end %.1f value steps apart.', $zones[$one]->name, $zones[$other]->name, abs($steps)), $advice, [$changed, $changed === $one ? $other : $one])];

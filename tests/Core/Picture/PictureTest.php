@@ -31,6 +31,7 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Substitute;
 use KnottyPrism\Core\Recipe\Warnings\Flat;
+use KnottyPrism\Core\Recipe\Warnings\Twins;
 use KnottyPrism\Core\Recipe\Warnings\Warning;
 use Tests\Core\Pencils;
 
@@ -143,6 +144,18 @@ it('marks zones that touch and end alike, and forms that one pencil makes alone'
     $flat = array_values(array_filter($plan->warnings, static fn (Warning $w): bool => $w->kind instanceof Flat));
     expect($flat)->not->toBe([])->and(count($flat[0]->remedied?->sequence->pencils() ?? []))->toBeGreaterThan(1)->and($flat[0]->remedy)->toContain('tried');
 });
+
+it('pushes one of two zones that end just alike the way that its advice says', function (float $l, string $word) {
+    $grid = gridOf(60, 40, static fn (): array => [$l, 4, 20]);
+    $map = ZoneMap::ofLabels($grid, array_map(static fn (int $at): int => $at % 60 < 30 ? 0 : 1, range(0, 2399)));
+    $plan = (new PlanPicture(drawerOf(EIGHT), Paper::whiteMedium(), mostPasses: 2))->whole($grid, $map);
+    $twins = array_values(array_filter($plan->warnings, static fn (Warning $w): bool => $w->kind instanceof Twins));
+    expect($twins)->toHaveCount(1);
+    [$zone, $mid] = [$twins[0]->zones[0], $twins[0]->shades[0]];
+    $before = $plan->zones[$zone]->answer->outcomes[$mid]->lab->l;
+    $by = ($twins[0]->remedied?->outcomes[$mid]->lab->l ?? $before) - $before;
+    expect($twins[0]->remedy)->toContain(" $word along the border")->and($word === 'darker' ? -$by : $by)->toBeGreaterThan(100 / 9 - 1e-6);
+})->with([[70.0, 'darker'], [35.0, 'lighter']]);
 
 it('fades evenly from one pencil to the next', function (array $names, float $pressure) {
     $ramp = Ramp::between(array_map(Pencils::named(...), $names), Paper::whiteMedium(), $pressure, 9);
