@@ -98,12 +98,12 @@ for (let i = 0; i < 14; i++) {
     );
 }
 row('a changed pass predicted and kept, with the whole plan as the answer', median(changed).toFixed(0), 'ms', 'within 200');
-const again = [];
+const replanned = [];
 for (const one of last.data.zones.slice(0, 7)) {
     await ask(`${last.path}/changes`, 'POST', { kind: 'method', zone: one.number, settings: ['beneath=nothing'], key: key() });
-    again.push((await planned(last.path)) / 1000);
+    replanned.push((await planned(last.path)) / 1000);
 }
-row('one zone planned again, of seven', median(again).toFixed(1), `s   (the longest ${Math.max(...again).toFixed(1)})`, 'under 1');
+row('one zone planned again, of seven', median(replanned).toFixed(1), `s   (the longest ${Math.max(...replanned).toFixed(1)})`, 'under 1');
 row(
     'the picture after a pass, the first time',
     (

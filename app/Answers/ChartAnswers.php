@@ -74,7 +74,7 @@ final class ChartAnswers
 
         $purchases = $this->kept($key, $user, static fn (): array => array_map(
             static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'deltaE00' => Figures::difference($p->gain)],
-            Purchases::for($made, array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender())), $paper, self::PURCHASES),
+            Purchases::for($made, $shelf->missing(), $paper, self::PURCHASES),
         ));
 
         return ['study' => $study->name, 'colours' => array_sum(array_map(static fn (MadeArea $m): int => count($m->answer->outcomes), $made)), 'purchases' => $purchases];

@@ -58,7 +58,7 @@ final class PlanCommand extends Command
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
             ->addOption('surfaces', null, InputOption::VALUE_REQUIRED, 'what zones are, N='.implode('|', array_column(Surface::cases(), 'value')).',…; as it looks on the photo where nothing is said', '')
             ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', (string) self::WIDE_MM)
-            ->addOption('way', null, InputOption::VALUE_REQUIRED, 'of working, which the previews by session go by: '.implode('|', array_column(Way::cases(), 'value')), Way::AreaByArea->value)
+            ->addOption('way', null, InputOption::VALUE_REQUIRED, 'order of work that the previews by session go by: '.implode('|', array_column(Way::cases(), 'value')), Way::AreaByArea->value)
             ->addOption('session', null, InputOption::VALUE_REQUIRED, 'minutes', '60')
             ->addOption('light', null, InputOption::VALUE_REQUIRED, 'what the previews are seen under, '.implode('|', array_column(Illuminant::cases(), 'value')), Illuminant::D65->value)
             ->addOption('loupe', null, InputOption::VALUE_REQUIRED, 'a place to draw at real scale besides, X,Y as shares of the picture')

@@ -62,10 +62,7 @@ final class PlannedPictures
         }
         $ground = $this->plans->ground($user, $study);
 
-        $answers = self::sequences($ground, $this->plans->zones($ground));
-        $settings = $ground->sheet->settings;
-
-        return array_map(static fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $settings->methodOf($zone), $settings->mode), $answers, array_keys($answers));
+        return MadeArea::ofZones(self::sequences($ground, $this->plans->zones($ground)), $ground->sheet->settings);
     }
 
     /** A change of a zone's sequence that removes a warning of one of its shades, or one of the whole zone's; null when none was found. */

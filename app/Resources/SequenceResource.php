@@ -36,6 +36,7 @@ final class SequenceResource
     {
         $answer = $recipe->answer;
         $shades = $answer->shades();
+        $names = array_map(static fn (Shade $s): string => $s->name, $shades);
         $words = $answer->words();
         $reasons = PassReasons::of($answer, $paper);
         $dabs = array_map(static fn (Outcome $o, int $shade): array => self::dabs($answer, $o, $shade), $answer->outcomes, array_keys($answer->outcomes));
@@ -48,9 +49,9 @@ final class SequenceResource
                 'marks' => self::marks($pass, $shades),
                 'words' => ucfirst($words->pass($pass)),
                 'reason' => $reasons[$at],
-                'dabs' => (object) array_filter(array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(static fn (array $of): ?array => $of[$at], $dabs))),
+                'dabs' => (object) array_filter(array_combine($names, array_map(static fn (array $of): ?array => $of[$at], $dabs))),
             ], $answer->sequence->passes, array_keys($answer->sequence->passes)),
-            'outcomes' => (object) array_combine(array_map(static fn (Shade $s): string => $s->name, $shades), array_map(self::outcome(...), $answer->outcomes)),
+            'outcomes' => (object) array_combine($names, array_map(self::outcome(...), $answer->outcomes)),
             'warnings' => array_map(static fn (Warning $w): array => self::warning($w, $shades), $recipe->warnings),
             ...self::errors($answer->errorOnPaper(), $answer->errorInHand(), $answer->missed()),
             'grain' => Figures::difference($answer->grain()),

@@ -65,8 +65,8 @@ row('meanwhile: a new account brings its drawer of 24 in', seconds(Date.now() - 
 const zone = (await one.read(other)).zones[0];
 await one.until('POST', `${other}/changes`, { kind: 'method', zone: zone.number, settings: ['beneath=nothing'] });
 began = Date.now();
-const again = await done(one, other);
-row('meanwhile: one zone planned again', seconds(again), 's', 'at most 10');
+const replanned = await done(one, other);
+row('meanwhile: one zone planned again', seconds(replanned), 's', 'at most 10');
 
 // A worker is killed every five seconds until all ten are there.
 const ends = ten.map((plan) => awaited(many, plan));

@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Drawer;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
-/** The pencils available, found by identifier: line/number, or the number alone where only one line has it. */
+/** Pencils, found by identifier: line/number, or the number alone where only one line has it. */
 final readonly class Drawer
 {
     /** @var array<string, Pencil> */
@@ -47,6 +47,12 @@ final readonly class Drawer
     public function usable(): self
     {
         return new self(array_values(array_filter($this->pencils, static fn (Pencil $p): bool => $p->record->owned && ! $p->isBlender())));
+    }
+
+    /** @return list<Pencil> those that lay colour and could be bought: known, not owned */
+    public function missing(): array
+    {
+        return array_values(array_filter($this->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
     }
 
     /** @param  list<string>  $ids */

@@ -174,7 +174,7 @@ final class PlanPicture
         return $remedy === null ? $warning : $warning->remedied("$warning->remedy $remedy->words", $remedy->answer);
     }
 
-    /** @return ?\Closure(Sequence): bool whether a change keeps craft and method; null when the sequence itself is laid otherwise */
+    /** @return ?\Closure(Sequence): bool whether a change keeps craft and method; null when the sequence itself breaks them */
     private function allowed(int $zone, SequenceAnswer $answer, PalettePart $palette): ?\Closure
     {
         $shades = $answer->shades();
@@ -189,8 +189,6 @@ final class PlanPicture
      */
     private function purchases(array $answers): array
     {
-        $missing = array_values(array_filter($this->drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
-
-        return Purchases::for(array_map(fn (SequenceAnswer $a, int $zone): MadeArea => new MadeArea($a, $this->settings->methodOf($zone), $this->settings->mode), $answers, array_keys($answers)), $missing, $this->paper, self::PURCHASES, $this->mostPasses);
+        return Purchases::for(MadeArea::ofZones($answers, $this->settings), $this->drawer->missing(), $this->paper, self::PURCHASES, $this->mostPasses);
     }
 }

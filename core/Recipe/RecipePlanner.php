@@ -50,7 +50,7 @@ final readonly class RecipePlanner
     {
         $this->find = new FindSequences($drawer, $paper, $method, $shelf, $mode);
         $this->usable = $drawer->usable()->pencils;
-        $this->missing = array_values(array_filter($drawer->pencils, static fn (Pencil $p): bool => ! $p->record->owned && ! $p->isBlender()));
+        $this->missing = $drawer->missing();
     }
 
     /**

@@ -7,6 +7,7 @@ namespace KnottyPrism\Core\Picture\Palette;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
+use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
@@ -26,6 +27,15 @@ final readonly class MadeArea
     public static function ofColour(Lab $target, Stack $stack, Paper $paper): self
     {
         return new self(SequenceAnswer::of(RecipeLabel::OtherPencils, Sequence::ofStack($stack), [Shade::ofSpot($target)], $paper, Mode::ColourAndValue), Method::free());
+    }
+
+    /**
+     * @param  array<int, SequenceAnswer>  $answers  by zone
+     * @return list<self> how each zone is worked
+     */
+    public static function ofZones(array $answers, PlanSettings $settings): array
+    {
+        return array_map(static fn (SequenceAnswer $a, int $zone): self => new self($a, $settings->methodOf($zone), $settings->mode), $answers, array_keys($answers));
     }
 
     /** Share of the picture, in the unit of its shades. */

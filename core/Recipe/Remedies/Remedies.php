@@ -26,7 +26,7 @@ final readonly class Remedies
 
     /**
      * @param  list<Pencil>  $pencils  available
-     * @param  ?\Closure(Sequence): bool  $allowed  whether craft and method allow a sequence; null when the sequence keeps them not itself
+     * @param  ?\Closure(Sequence): bool  $allowed  whether craft and method allow a sequence; null when the sequence itself breaks them
      * @param  list<Pencil>  $missing  known, and could be bought; asked where one shade is out of reach
      */
     public function __construct(private Paper $paper, private Mode $mode, private array $pencils, private ?\Closure $allowed, private array $missing = [])

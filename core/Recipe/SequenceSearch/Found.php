@@ -53,8 +53,8 @@ final readonly class Found
     /** With the best of what another search has found to take, where that is cheaper here. */
     public function orEvener(self $other): self
     {
-        $again = $this->cheapest(array_map(fn (Node $n): Node => $this->ground->node($n->run), array_slice($other->nodes(), 0, self::JUDGED_AGAIN)));
-        $best = $this->cheapest(array_map($this->polish->improved(...), array_slice($again, 0, self::POLISHED_AGAIN)))[0] ?? null;
+        $judged = $this->cheapest(array_map(fn (Node $n): Node => $this->ground->node($n->run), array_slice($other->nodes(), 0, self::JUDGED_AGAIN)));
+        $best = $this->cheapest(array_map($this->polish->improved(...), array_slice($judged, 0, self::POLISHED_AGAIN)))[0] ?? null;
 
         return $best === null || ($this->surest !== null && $best->cost >= $this->surest->cost) ? $this : new self($this->ground, $this->polish, $best, [$best, ...$this->done], $this->built);
     }

@@ -29,7 +29,7 @@ export interface Edit {
     /** The query that its answer is the new answer to. */
     put?: QueryKey | undefined;
     /** Names of queries that it changes the answers of. */
-    again?: readonly string[] | undefined;
+    stale?: readonly string[] | undefined;
 }
 
 export type NewEdit = Omit<Edit, 'key' | 'lane' | 'at'>;
@@ -167,16 +167,16 @@ export class Lane {
         if (edit.put !== undefined) {
             await putAnswer(this.client, edit.put, answer);
         }
-        if (edit.again !== undefined) {
+        if (edit.stale !== undefined) {
             this.lookAgain(edit, edit.put === undefined ? made : null);
         }
     }
 
-    private lookAgain({ history = '', again = [] }: Edit, made: number | null): void {
+    private lookAgain({ history = '', stale = [] }: Edit, made: number | null): void {
         if (made !== null) {
             this.notShown.set(history, made);
         }
-        void askAgain(this.client, ...again).finally(() => {
+        void askAgain(this.client, ...stale).finally(() => {
             if (this.notShown.get(history) === made) {
                 this.notShown.delete(history);
             }
@@ -191,7 +191,7 @@ export class Lane {
             this.show({ refused: `“${edit.words}” was not made: ${sentenceOf(error)}` });
         }
         // It may have been refused because of what somebody else did: that is looked at.
-        void askAgain(this.client, ...(typeof edit.put?.[0] === 'string' ? [edit.put[0]] : []), ...(edit.again ?? []));
+        void askAgain(this.client, ...(typeof edit.put?.[0] === 'string' ? [edit.put[0]] : []), ...(edit.stale ?? []));
     }
 
     private wait(error: unknown): void {

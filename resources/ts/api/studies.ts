@@ -18,7 +18,7 @@ export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: ({ sign
 export const laneOf = (study: number): string => `study-${study}`;
 
 /** What follows from a study's name, paper, photo and drawing. */
-export const STUDY_AGAIN = ['studies', 'survey', 'comparison', 'values'];
+export const OF_STUDY = ['studies', 'survey', 'comparison', 'values'];
 
 /** New photos become studies; what is said about a study, and that it is to be deleted, is kept until it is taken in. */
 export function useStudyChanges(study: Study | undefined, onFault: (error: unknown) => void) {
@@ -31,8 +31,8 @@ export function useStudyChanges(study: Study | undefined, onFault: (error: unkno
             onSuccess: () => askAgain(client, 'studies'),
             onError: onFault,
         }),
-        change: sendingOf(lane, 'change the study', (json: StudyChange) => ({ ...toSend('PATCH', path, json), again: STUDY_AGAIN })),
-        remove: sendingOf(lane, 'delete the study', () => ({ ...toSend('DELETE', path), again: ['studies'] })),
+        change: sendingOf(lane, 'change the study', (json: StudyChange) => ({ ...toSend('PATCH', path, json), stale: OF_STUDY })),
+        remove: sendingOf(lane, 'delete the study', () => ({ ...toSend('DELETE', path), stale: ['studies'] })),
     };
 }
 

@@ -73,7 +73,7 @@ export const useMixingChart = (ids: readonly string[], paper: string, beneath: M
 export function useStockChanges(onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const lane = useLane('drawer', onFault);
-    const step = { history: 'drawer', again: ['drawer'] } as const;
+    const step = { history: 'drawer', stale: ['drawer'] } as const;
     return {
         note: sendingOf(lane, 'note on a pencil', (json: StockChange) => ({ ...step, ...toSend('PATCH', '/api/drawer/pencil', json) })),
         range: sendingOf(lane, 'note a run of numbers', (json: { line: string; numbers: string; stock: Stock['state'] }) => ({

@@ -7,7 +7,7 @@ import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
 
 import type { SpotState } from '../../stage/spotState';
-import { laneOf, STUDY_AGAIN } from '../../api/studies';
+import { laneOf, OF_STUDY } from '../../api/studies';
 import { placeOf } from '../../stage/useSpot';
 
 /** How much of a photo each value step takes, in a way of looking. */
@@ -81,7 +81,7 @@ export function usePhotoChanges(study: Study, put: (survey: Survey) => Promise<v
         remove: sendingOf(lane, 'remove a photo', (id: number) => ({ ...toSend('DELETE', `${base}/${id}`), put: survey })),
         study: sendingOf(lane, 'change the study', (json: StudyChange) => ({
             ...toSend('PATCH', `/api/studies/${study.id}`, json),
-            again: STUDY_AGAIN,
+            stale: OF_STUDY,
         })),
     };
 }

@@ -29,7 +29,7 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
     const { run, waiting } = picture;
     const underWay = run?.state === 'waiting' || run?.state === 'working';
     const all = picture.zones.length;
-    const again = run?.changes.filter((c) => c.before !== null && c.before !== c.after) ?? [];
+    const changed = run?.changes.filter((c) => c.before !== null && c.before !== c.after) ?? [];
     return (
         <>
             <Bar>
@@ -57,17 +57,17 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
                                   : 'All is planned'}
                         </Button>
                         <span role="status">{words(picture)}</span>
-                        {again.length > 0 && waiting === 0 && (
+                        {changed.length > 0 && waiting === 0 && (
                             <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
-                                {again.length} changed
+                                {changed.length} changed
                             </WordButton>
                         )}
                     </>
                 )}
             </Bar>
-            {open && again.length > 0 && (
+            {open && changed.length > 0 && (
                 <Changes aria-label="What was planned again" tabIndex={0}>
-                    {again.map((c) => (
+                    {changed.map((c) => (
                         <li key={c.zone}>
                             <b>{c.zone}</b>: {c.after}; it was {c.before}. {c.why}.
                         </li>

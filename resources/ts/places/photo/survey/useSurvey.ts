@@ -40,10 +40,10 @@ export function useSurvey(study: Study, onFault: (error: unknown) => void): Surv
         ...common,
         words: inWords(change.kind),
         ...toSend('POST', `${base}/changes`, change),
-        again: change.kind === 'balance' || change.kind === 'unbalance' ? READINGS : undefined,
+        stale: change.kind === 'balance' || change.kind === 'unbalance' ? READINGS : undefined,
     });
     const move = (words: string, where: Pick<NewEdit, 'method' | 'path' | 'json'>) =>
-        lane.add({ ...common, words, ...where, of: shownStamp(client, 'survey', study.id), again: READINGS });
+        lane.add({ ...common, words, ...where, of: shownStamp(client, 'survey', study.id), stale: READINGS });
 
     return {
         survey: query.data,
