@@ -14,7 +14,7 @@ test('an unseen photo of 12 megapixels goes from file to named zones with target
     const { id } = (await (await taken).json()) as { id: number };
     await expect(page).toHaveURL(new RegExp(`/photo/${id}$`));
     // The address is there before the screen of its study.
-    await expect(page.getByLabel('Study', { exact: true })).toHaveValue(String(id), { timeout: 60_000 });
+    await expect(page.getByRole('combobox', { name: 'Study' })).toHaveValue(String(id));
     await beside(page, 'Zones');
     await page.getByRole('button', { name: 'Propose zones' }).click();
     await expect(zonesList(page).first()).toBeVisible({ timeout: 15_000 });
