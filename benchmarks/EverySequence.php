@@ -46,12 +46,27 @@ final class EverySequence
     public function ground(array $shades): Ground
     {
         $rules = array_map(fn (Shade $s): Rules => new Rules(Method::free(), $this->kit->moves, $s->target, []), $shades);
-        $aims = array_map(fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $this->kit->atlas, $this->kit->book, Mode::ColourAndValue, $r), $shades, $rules);
+        $aims = array_map(
+            fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $this->kit->atlas, $this->kit->book, Mode::ColourAndValue, $r),
+            $shades,
+            $rules,
+        );
 
-        return new Ground($this->kit->book, $this->kit->outlook, new Craft(Method::free(), $this->kit->moves, $shades, $rules, 1), new Prices(array_fill(0, count($this->kit->moves->pencils), 0.0)), $aims, 3, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
+        return new Ground(
+            $this->kit->book,
+            $this->kit->outlook,
+            new Craft(Method::free(), $this->kit->moves, $shades, $rules, 1),
+            new Prices(array_fill(0, count($this->kit->moves->pencils), 0.0)),
+            $aims,
+            3,
+            array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)),
+        );
     }
 
-    /** The least that any sequence costs: first and second passes are tried one by one, third ones by pencil where any of its marks may cost less. */
+    /**
+     * The least that any sequence costs: first and second passes are tried one by one, third ones by pencil where any of its marks may cost
+     * less.
+     */
     public function least(Ground $ground): float
     {
         [$light, $dark] = array_map(fn (int $shade): array => $this->costs($ground, $shade), [0, 1]);
@@ -86,7 +101,11 @@ final class EverySequence
     {
         $target = $ground->aims[$shade]->shade->target;
 
-        return array_map(static fn (array $s): float => $ground->weights[$shade] * (sqrt($s[0]->deltaE00($target) ** 2 + $s[1] + $s[2] ** 2) + $ground->prices->ofTooth($s[3])), $this->stacks);
+        return array_map(
+            static fn (array $s): float => $ground->weights[$shade] *
+                (sqrt($s[0]->deltaE00($target) ** 2 + $s[1] + $s[2] ** 2) + $ground->prices->ofTooth($s[3])),
+            $this->stacks,
+        );
     }
 
     /**
@@ -102,11 +121,12 @@ final class EverySequence
 
     /**
      * @param  list<list<int>>  $patterns
-     * @return iterable<array{Run, float, int, int}> every run of one pass or two that the craft allows, its price, and what lies in the light and in the dark
+     * @return iterable<array{Run, float, int, int}> every run of one pass or two that the craft allows, its price, and what lies in the
+     *   light and in the dark
      */
     private function prefixes(Ground $ground, array $patterns): iterable
     {
-        foreach ($this->with($ground, $patterns, new Run, 0.0, 0, 0) as $one) {
+        foreach ($this->with($ground, $patterns, new Run(), 0.0, 0, 0) as $one) {
             yield $one;
             yield from $this->with($ground, $patterns, ...$one);
         }
@@ -122,8 +142,15 @@ final class EverySequence
             foreach ($patterns as $marks) {
                 $next = $run->with($pencil, $marks);
                 if ($ground->craft->keeps($next)) {
-                    $onto = fn (int $stack, int $mark): int => $mark === 0 ? $stack : $stack * $this->digit + $pencil * Moves::MARKS + $mark;
-                    yield [$next, $price + $ground->prices->ofOneMore($run->pencils, $pencil) + $ground->prices->ofGrading($marks), $onto($inLight, $marks[0]), $onto($inDark, $marks[1])];
+                    $onto = fn (int $stack, int $mark): int => $mark === 0
+                        ? $stack
+                        : $stack * $this->digit + $pencil * Moves::MARKS + $mark;
+                    yield [
+                        $next,
+                        $price + $ground->prices->ofOneMore($run->pencils, $pencil) + $ground->prices->ofGrading($marks),
+                        $onto($inLight, $marks[0]),
+                        $onto($inDark, $marks[1]),
+                    ];
                 }
             }
         }

@@ -56,7 +56,7 @@ final readonly class OtherOptics
             [$x, $y] = [$at % $n, intdiv($at, $n)];
             $sum = 0.0;
             foreach ([[0, 0, 2], [1, 0, 1], [-1, 0, 1], [0, 1, 1], [0, -1, 1]] as [$dx, $dy, $weight]) {
-                $sum += $weight * $noise[(($y + $dy + $n) % $n) * $n + ($x + $dx + $n) % $n];
+                $sum += $weight * $noise[(($y + $dy + $n) % $n) * $n + (($x + $dx + $n) % $n)];
             }
             $smooth[] = $sum / 6;
         }
@@ -82,10 +82,24 @@ final readonly class OtherOptics
     /** What an artist would write down of a pencil by swatches on this paper. */
     public function record(Pencil $pencil, int $seed): PencilRecord
     {
-        $hex = fn (Swatch $swatch): string => Srgb::ofXyz($this->look(new Stack(array_map(static fn (float $p): Pass => new Pass($pencil, $p), $swatch->pressures())), $seed, $swatch === Swatch::OverBlack)->xyz())->hex();
+        $hex = fn (Swatch $swatch): string => Srgb::ofXyz(
+            $this->look(
+                new Stack(array_map(static fn (float $p): Pass => new Pass($pencil, $p), $swatch->pressures())),
+                $seed,
+                $swatch === Swatch::OverBlack,
+            )->xyz(),
+        )->hex();
         $r = $pencil->record;
 
-        return new PencilRecord($r->line, $r->number, $r->name, $hex(Swatch::Heavy), $r->binder, $hex(Swatch::Light), $hex(Swatch::OverBlack));
+        return new PencilRecord(
+            $r->line,
+            $r->number,
+            $r->name,
+            $hex(Swatch::Heavy),
+            $r->binder,
+            $hex(Swatch::Light),
+            $hex(Swatch::OverBlack),
+        );
     }
 
     /**
@@ -97,7 +111,10 @@ final readonly class OtherOptics
         [$pencil, $p] = [$pass->pencil, $pass->pressure];
         $takes = self::TAKES_UP[0] + self::TAKES_UP[1] * $p;
         // Strokes run along the rows: now and then one is left out, and each is pressed a little otherwise.
-        $rows = array_map(static fn (): float => $chance->between(0.0, 1.0) < 0.75 + 0.25 * $p ? $chance->between(0.85, 1.15) : 0.0, range(1, self::SIDE));
+        $rows = array_map(
+            static fn (): float => $chance->between(0.0, 1.0) < 0.75 + 0.25 * $p ? $chance->between(0.85, 1.15) : 0.0,
+            range(1, self::SIDE),
+        );
         foreach ($this->depths as $at => $depth) {
             [$lower, $upper] = $films[$at];
             $free = $depth - ($lower[2] + $upper[2]) / self::HOLDS;
@@ -123,7 +140,11 @@ final readonly class OtherOptics
      */
     private static function mixed(array $one, array $other, float $ofOne, float $ofOther): array
     {
-        return [array_map(static fn (float $a, float $b): float => $ofOne * $a + $ofOther * $b, $one[0], $other[0]), $ofOne * $one[1] + $ofOther * $other[1], $ofOne * $one[2] + $ofOther * $other[2]];
+        return [
+            array_map(static fn (float $a, float $b): float => $ofOne * $a + $ofOther * $b, $one[0], $other[0]),
+            $ofOne * $one[1] + $ofOther * $other[1],
+            $ofOne * $one[2] + $ofOther * $other[2],
+        ];
     }
 
     /**
@@ -140,7 +161,7 @@ final readonly class OtherOptics
                     [$a, $b] = Film::coefficients($k, $s);
                     foreach ($r as $band => $below) {
                         [$rf, $tf] = Film::reflectanceAndTransmittance($a[$band], $b[$band], $s);
-                        $r[$band] = $rf + $tf * $tf * $below / (1 - $rf * $below);
+                        $r[$band] = $rf + ($tf * $tf * $below) / (1 - $rf * $below);
                     }
                 }
             }
@@ -151,6 +172,10 @@ final readonly class OtherOptics
         }
 
         // What strays passes a cell on the way in and another on the way out.
-        return array_map(static fn (float $m, float $r): float => (1 - self::STRAYS) * $m + self::STRAYS * $r ** 2, array_values($mean), array_values($roots));
+        return array_map(
+            static fn (float $m, float $r): float => (1 - self::STRAYS) * $m + self::STRAYS * $r ** 2,
+            array_values($mean),
+            array_values($roots),
+        );
     }
 }

@@ -18,7 +18,13 @@ final class Scenes
     public static function all(?string $folder): array
     {
         $demo = __DIR__.'/../demo/photos/low-water-';
-        $pictures = ['demo, morning' => self::photo("{$demo}morning.jpg"), 'demo, evening' => self::photo("{$demo}evening.jpg"), 'hills' => self::made(self::hills(...)), 'dusk' => self::made(self::dusk(...)), 'street' => self::made(self::street(...))];
+        $pictures = [
+            'demo, morning' => self::photo("{$demo}morning.jpg"),
+            'demo, evening' => self::photo("{$demo}evening.jpg"),
+            'hills' => self::made(self::hills(...)),
+            'dusk' => self::made(self::dusk(...)),
+            'street' => self::made(self::street(...)),
+        ];
         foreach ($folder === null ? [] : (glob(rtrim($folder, '/').'/*.{png,jpg,jpeg}', GLOB_BRACE) ?: []) as $file) {
             $pictures[pathinfo($file, PATHINFO_FILENAME)] = self::photo($file);
         }
@@ -29,7 +35,7 @@ final class Scenes
     private static function photo(string $file): PixelGrid
     {
         $image = new Imagick($file);
-        $height = (int) round(self::WIDE * $image->getImageHeight() / $image->getImageWidth());
+        $height = (int) round((self::WIDE * $image->getImageHeight()) / $image->getImageWidth());
         $image->resizeImage(self::WIDE, $height, Imagick::FILTER_BOX, 1);
         $image->setImageDepth(8);
         $image->setFormat('rgb');
@@ -96,8 +102,8 @@ final class Scenes
     }
 
     /**
-     * A wall that grades from sunlit cream to violet shade, a dark roof with a red row of columns and a teal trim, a thin lamp post before a sky
-     * that grades all the way down.
+     * A wall that grades from sunlit cream to violet shade, a dark roof with a red row of columns and a teal trim, a thin lamp post before
+     * a sky that grades all the way down.
      *
      * @return array{float, float, float}
      */
@@ -107,7 +113,7 @@ final class Scenes
             abs($x - 0.86) < 0.012 && $y > 0.12 => [44.0, 46, 54],
             $y < 0.3 + 0.05 * $x && $x > 0.3 => [96 + 250 * $y + 30 * $x, 150 + 190 * $y, 214 + 70 * $y],
             $x < 0.62 && $y > 0.2 && $y < 0.46 => match (true) {
-                $y > 0.40 => fmod($x, 0.07) < 0.035 ? [158.0, 52, 44] : [64.0, 56, 58],
+                $y > 0.4 => fmod($x, 0.07) < 0.035 ? [158.0, 52, 44] : [64.0, 56, 58],
                 abs($y - 0.25) < 0.012 => [40.0, 128, 122],
                 default => [74 - 30 * $y, 66 - 20 * $y, 72.0],
             },

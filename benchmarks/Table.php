@@ -16,7 +16,13 @@ final class Table
     /** @param  array<int, float>  $values at least one */
     public static function row(string $name, array $values, string $unit, string $wanted = '', int $digits = 1): void
     {
-        printf("%-58s %12s %12s   %s\n", $name, self::figure(self::quantile($values, 0.5), $digits, $unit), self::figure(self::quantile($values, 0.95), $digits, $unit), $wanted);
+        printf(
+            "%-58s %12s %12s   %s\n",
+            $name,
+            self::figure(self::quantile($values, 0.5), $digits, $unit),
+            self::figure(self::quantile($values, 0.95), $digits, $unit),
+            $wanted,
+        );
     }
 
     /** @param  array<int, float>  $values at least one */

@@ -21,7 +21,10 @@ final readonly class ZoneBorders
 
     private const CUT = 4.0;
 
-    /** @var list<array{int, int, float, int, int}> the two zones, what their sides differ by, ΔE00, at every pixel of border; where it is, and the step across it */
+    /**
+     * @var list<array{int, int, float, int, int}> the two zones, what their sides differ by, ΔE00, at every pixel of border; where it is,
+     *   and the step across it
+     */
     private array $meetings;
 
     public function __construct(private PixelGrid $grid, private LabelGrid $labels)
@@ -29,10 +32,18 @@ final readonly class ZoneBorders
         $meetings = [];
         $numbers = $labels->numbers();
         foreach ($numbers as $at => $zone) {
-            foreach ([1 => $at % $grid->width < $grid->width - 1, $grid->width => $at + $grid->width < $grid->count()] as $step => $within) {
+            foreach (
+                [1 => $at % $grid->width < $grid->width - 1, $grid->width => $at + $grid->width < $grid->count()] as $step => $within
+            ) {
                 $other = $within ? $numbers[$at + $step] : $zone;
                 if ($other !== $zone) {
-                    $meetings[] = [min($zone, $other), max($zone, $other), $this->side($grid, $at, -$step)->deltaE00($this->side($grid, $at + $step, $step)), $at, $step];
+                    $meetings[] = [
+                        min($zone, $other),
+                        max($zone, $other),
+                        $this->side($grid, $at, -$step)->deltaE00($this->side($grid, $at + $step, $step)),
+                        $at,
+                        $step,
+                    ];
                 }
             }
         }
@@ -46,7 +57,12 @@ final readonly class ZoneBorders
         $own = $this->labels->bytes[$at];
         for ($n = 0; $n < self::DEPTH; $n++) {
             $there = $at + $n * $step;
-            if ($there < 0 || $there >= $grid->count() || $this->labels->bytes[$there] !== $own || (abs($step) === 1 && intdiv($there, $grid->width) !== intdiv($at, $grid->width))) {
+            if (
+                $there < 0 ||
+                $there >= $grid->count() ||
+                $this->labels->bytes[$there] !== $own ||
+                (abs($step) === 1 && intdiv($there, $grid->width) !== intdiv($at, $grid->width))
+            ) {
                 break;
             }
             $sum = [$sum[0] + $grid->l[$there], $sum[1] + $grid->a[$there], $sum[2] + $grid->b[$there]];
@@ -68,7 +84,9 @@ final readonly class ZoneBorders
         foreach ($this->meetings as [$one, $other, $apart]) {
             $pairs["$one/$other"][] = $apart;
         }
-        $cut = array_keys(array_filter($pairs, static fn (array $of): bool => count($of) >= self::LONG && Table::quantile($of, 0.5) < self::CUT));
+        $cut = array_keys(
+            array_filter($pairs, static fn (array $of): bool => count($of) >= self::LONG && Table::quantile($of, 0.5) < self::CUT),
+        );
 
         return array_map(static function (string $pair): array {
             [$one, $other] = explode('/', $pair);
@@ -82,6 +100,11 @@ final readonly class ZoneBorders
     {
         $flat = array_filter($this->meetings, static fn (array $m): bool => $m[2] < self::EDGE);
 
-        return array_sum(array_map(fn (array $m): float => $this->side($drawn, $m[3], -$m[4])->deltaE00($this->side($drawn, $m[3] + $m[4], $m[4])), $flat)) / max(1, count($flat));
+        return array_sum(
+            array_map(
+                fn (array $m): float => $this->side($drawn, $m[3], -$m[4])->deltaE00($this->side($drawn, $m[3] + $m[4], $m[4])),
+                $flat,
+            ),
+        ) / max(1, count($flat));
     }
 }

@@ -38,7 +38,7 @@ const SEEDS = 20;
 /** A photo as it comes out of a phone: written as JPEG and read again. */
 function asJpeg(Photograph $photo): Photograph
 {
-    $image = new Imagick;
+    $image = new Imagick();
     $image->readImageBlob(Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg'));
     $image->setImageFormat('rgb');
     $image->setImageDepth(8);
@@ -54,7 +54,10 @@ function offOf(FilledSheet $filled, ChartReading $reading): array
         $truth[$box->pencil.$box->kind->value] = $lab;
     }
 
-    return array_map(static fn ($read): float => $read->lab->deltaE00($truth[$read->box->pencil.$read->box->kind->value]), $reading->boxes);
+    return array_map(
+        static fn ($read): float => $read->lab->deltaE00($truth[$read->box->pencil.$read->box->kind->value]),
+        $reading->boxes,
+    );
 }
 
 $drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
@@ -66,7 +69,10 @@ $found = 0;
 $off = $plain = $times = $doubts = [];
 for ($seed = 1; $seed <= SEEDS; $seed++) {
     $filled = new FilledSheet($sheet, 0, $pencils, $paper, $seed);
-    $plain = [...$plain, ...offOf($filled, ReadChart::page(asJpeg(BenchCamera::photograph($filled->flat, new Shot, 1600, $seed)), $sheet, $paper))];
+    $plain = [
+        ...$plain,
+        ...offOf($filled, ReadChart::page(asJpeg(BenchCamera::photograph($filled->flat, new Shot(), 1600, $seed)), $sheet, $paper)),
+    ];
     $photo = asJpeg(BenchCamera::photograph($filled->flat, Shot::ordinary($seed), 1600, $seed));
     $start = hrtime(true);
     try {
@@ -84,7 +90,12 @@ printf("%-58s %9d of %d   wanted %s\n", 'sheets found and read without help', $f
 Table::row('ΔE00 of a box, photographed as it is', $plain, '', '', 2);
 Table::row('ΔE00 of a box, with every disturbance', $off, '', 'median ≤ 2.5', 2);
 printf("%-58s %12.2f %15s   wanted ≤ 5\n", '  its p90', Table::quantile($off, 0.9), '');
-printf("%-58s %12.2f %15s   wanted ≤ 1.5\n", '  what the disturbances cost in the median', Table::quantile($off, 0.5) - Table::quantile($plain, 0.5), '');
+printf(
+    "%-58s %12.2f %15s   wanted ≤ 1.5\n",
+    '  what the disturbances cost in the median',
+    Table::quantile($off, 0.5) - Table::quantile($plain, 0.5),
+    '',
+);
 Table::row('reading a photo', $times, 's', '< 5', 2);
 printf("%-58s %12s %15s   wanted < 500\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB', '');
 
@@ -95,23 +106,42 @@ $craft = static function () use ($drawer): Stack {
     $marks = PressureMark::pressures();
     $first = mt_rand(0, 2);
 
-    return new Stack(array_map(static fn (int $i): Pass => new Pass($drawer->pencils[mt_rand(0, count($drawer->pencils) - 1)], $marks[min(3, $first + ($i > 0 ? mt_rand(0, 1) : 0))]), range(0, mt_rand(0, 2))));
+    return new Stack(
+        array_map(
+            static fn (int $i): Pass => new Pass(
+                $drawer->pencils[mt_rand(0, count($drawer->pencils) - 1)],
+                $marks[min(3, $first + ($i > 0 ? mt_rand(0, 1) : 0))],
+            ),
+            range(0, mt_rand(0, 2)),
+        ),
+    );
 };
 /** The same as a hand that wanders lays it, read off with a small error. */
 $laid = static function (Stack $stack, Paper $paper) use ($chance): Strip {
     $sheet = new Sheet($paper);
     $spread = $paper->hand->spread;
     foreach ($stack->passes() as $pass) {
-        LayPass::onto($sheet, $pass->pencil, max(0.05, min(1.0, $pass->pressure + $spread * Steadiness::PRESSURE_DEVIATION * $chance->normal())), max(0.1, 1 + $spread * Steadiness::LAYDOWN_DEVIATION * $chance->normal()));
+        LayPass::onto(
+            $sheet,
+            $pass->pencil,
+            max(0.05, min(1.0, $pass->pressure + $spread * Steadiness::PRESSURE_DEVIATION * $chance->normal())),
+            max(0.1, 1 + $spread * Steadiness::LAYDOWN_DEVIATION * $chance->normal()),
+        );
     }
     $lab = Lab::ofXyz($sheet->xyz());
 
-    return new Strip($stack, new Lab($lab->l + 0.6 * $chance->normal(), $lab->a + 0.6 * $chance->normal(), $lab->b + 0.6 * $chance->normal()));
+    return new Strip(
+        $stack,
+        new Lab($lab->l + 0.6 * $chance->normal(), $lab->a + 0.6 * $chance->normal(), $lab->b + 0.6 * $chance->normal()),
+    );
 };
 $looks = static fn (Stack $stack, Paper $paper): Lab => Lab::ofXyz($stack->on($paper)->xyz());
 $tried = static function (Hand $true, int $count) use ($drawer, $paper, $laid, $craft, $looks): array {
     $under = $paper->under($true);
-    $learnt = LearnHand::from(array_map(static fn (Stack $s): Strip => $laid($s, $under), SuggestedStrips::of($drawer->pencils, $count)), $paper);
+    $learnt = LearnHand::from(
+        array_map(static fn (Stack $s): Strip => $laid($s, $under), SuggestedStrips::of($drawer->pencils, $count)),
+        $paper,
+    );
     $before = $after = 0.0;
     for ($n = 0; $n < 30; $n++) {
         $stack = $craft();
@@ -125,15 +155,15 @@ foreach ([6, 12] as $count) {
     Table::head("\n$count strips, 40 hands from 30 % lighter to 40 % heavier, half to twice as uneven");
     $pressure = $later = $spread = $invented = $quarter = [];
     for ($n = 0; $n < 40; $n++) {
-        $true = new Hand(pressure: 0.7 + 0.7 * $n / 39, spread: 0.5 * 4 ** (mt_rand() / mt_getrandmax()));
+        $true = new Hand(pressure: 0.7 + (0.7 * $n) / 39, spread: 0.5 * 4 ** (mt_rand() / mt_getrandmax()));
         [$learnt, $ratio] = $tried($true, $count);
-        $pressure[] = abs($learnt->hand->pressure * $learnt->hand->laydown / $true->pressure - 1);
+        $pressure[] = abs(($learnt->hand->pressure * $learnt->hand->laydown) / $true->pressure - 1);
         $spread[] = abs(log($learnt->hand->spread / $true->spread));
         if (abs($true->pressure - 1) > 0.1) {
             $later[] = $ratio;
         }
         [$heavier] = $tried(new Hand(pressure: 1.25), $count);
-        $quarter[] = abs($heavier->hand->pressure * $heavier->hand->laydown / 1.25 - 1);
+        $quarter[] = abs(($heavier->hand->pressure * $heavier->hand->laydown) / 1.25 - 1);
         [$even] = $tried(Hand::even(), $count);
         $invented[] = abs($even->film($paper) - 1);
     }

@@ -27,13 +27,17 @@ require __DIR__.'/../vendor/autoload.php';
 $drawer = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
 $paper = Paper::whiteMedium();
 $planned = static function (string $file) use ($drawer, $paper): DrawingPlan {
-    $small = Raster::scaled((new PhotoIntake)->take($file), 240);
+    $small = Raster::scaled((new PhotoIntake())->take($file), 240);
     $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
 
-    return DrawingPlan::of((new PlanPicture($drawer, $paper, new PlanSettings))->whole($grid, ZoneMap::proposed($grid, 10)), $grid);
+    return DrawingPlan::of((new PlanPicture($drawer, $paper, new PlanSettings()))->whole($grid, ZoneMap::proposed($grid, 10)), $grid);
 };
 $folder = $argv[1] ?? null;
-$files = [__DIR__.'/../demo/photos/low-water-morning.jpg', __DIR__.'/../demo/photos/low-water-evening.jpg', ...($folder === null ? [] : (glob("$folder/*.png") ?: []))];
+$files = [
+    __DIR__.'/../demo/photos/low-water-morning.jpg',
+    __DIR__.'/../demo/photos/low-water-evening.jpg',
+    ...$folder === null ? [] : (glob("$folder/*.png") ?: []),
+];
 $plans = array_map($planned, $files);
 $off = $zoneOff = $hue = $times = [];
 $read = $within = $hued = $hueWithin = $wrong = 0;
@@ -76,13 +80,22 @@ for ($n = 0; $n < 10; $n++) {
         }
     }
 }
-Table::head(sprintf('10 drawings of %d pictures at three stages, by a hand that wanders, photographed with everything at ordinary strength', count($plans)));
+Table::head(
+    sprintf(
+        '10 drawings of %d pictures at three stages, by a hand that wanders, photographed with everything at ordinary strength',
+        count($plans),
+    ),
+);
 printf("%-58s %9d of 30\n", 'found and read without help', $read);
 Table::row('L* of a zone, off by', $zoneOff, '', '≤ 2', 2);
-printf("%-58s %11.0f %%\n", '  within 2', 100 * count(array_filter($zoneOff, static fn (float $apart): bool => $apart <= 2)) / max(1, count($zoneOff)));
+printf(
+    "%-58s %11.0f %%\n",
+    '  within 2',
+    (100 * count(array_filter($zoneOff, static fn (float $apart): bool => $apart <= 2))) / max(1, count($zoneOff)),
+);
 Table::row('L* of a shade, off by', $off, '', '≤ 2', 2);
-printf("%-58s %11.0f %%\n", '  within 2', 100 * $within / max(1, count($off)));
+printf("%-58s %11.0f %%\n", '  within 2', (100 * $within) / max(1, count($off)));
 Table::row('hue of a shade where chroma > 12, off by degrees', $hue, '', '≤ 8', 1);
-printf("%-58s %11.0f %%\n", '  within 8', 100 * $hueWithin / max(1, $hued));
+printf("%-58s %11.0f %%\n", '  within 8', (100 * $hueWithin) / max(1, $hued));
 printf("%-58s %9d of %d   wanted 0\n", 'taken for the drawing of another plan', $wrong, $read);
 Table::row('checking a photo', $times, 's', '', 2);

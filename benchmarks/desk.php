@@ -32,23 +32,46 @@ require __DIR__.'/../vendor/autoload.php';
 /** The demo's picture as its plan is laid, 297 mm wide. */
 $planned = static function (string $name, WorkingHabits $habits): WorkPlan {
     $grid = Scenes::all(null)[$name];
-    $plan = (new PlanPicture(DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv')), Paper::whiteMedium(), new PlanSettings([PlanSettings::WHOLE => Method::opinion()->settings()])))->whole($grid, ZoneMap::proposed($grid, 12));
-    [$wide, $high] = [297.0, 297.0 * $grid->height / $grid->width];
+    $plan = (new PlanPicture(
+        DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv')),
+        Paper::whiteMedium(),
+        new PlanSettings([PlanSettings::WHOLE => Method::opinion()->settings()]),
+    ))->whole($grid, ZoneMap::proposed($grid, 12));
+    [$wide, $high] = [297.0, (297.0 * $grid->height) / $grid->width];
     $names = $lightness = $whites = $steps = [];
     foreach ($plan->map->zones as $number => $zone) {
-        [$names[$number], $lightness[$number], $whites[$number]] = [$zone->name, isset($zone->targets['mid']) ? $zone->targets['mid']->l : 50.0, $zone->keptWhite];
+        [$names[$number], $lightness[$number], $whites[$number]] = [
+            $zone->name,
+            isset($zone->targets['mid']) ? $zone->targets['mid']->l : 50.0,
+            $zone->keptWhite,
+        ];
     }
     $zones = DeskZones::of($plan->map->labels, $wide, $high, $names, $lightness, $whites);
     foreach ($plan->answers() as $number => $answer) {
         $shades = $answer->shades();
-        $steps[$number] = ZoneSteps::of($zones[$number], WorkPass::all($answer->sequence), array_map(static fn (Shade $s): float => $s->weight, $shades), array_map(static fn (Shade $s): bool => $s->touch, $shades), $habits);
+        $steps[$number] = ZoneSteps::of(
+            $zones[$number],
+            WorkPass::all($answer->sequence),
+            array_map(static fn (Shade $s): float => $s->weight, $shades),
+            array_map(static fn (Shade $s): bool => $s->touch, $shades),
+            $habits,
+        );
     }
 
     return WorkPlan::on($plan->map->labels, $wide, $high, $zones, $steps, $habits);
 };
 
 Table::head('order of work, area by area, against one zone after the other');
-printf("%-18s %5s %22s %22s %24s %10s %9s\n", '', 'steps', 'pick-ups', 'idle, of the time', 'fresh under the hand', 'open, most', 'found in');
+printf(
+    "%-18s %5s %22s %22s %24s %10s %9s\n",
+    '',
+    'steps',
+    'pick-ups',
+    'idle, of the time',
+    'fresh under the hand',
+    'open, most',
+    'found in',
+);
 $ratios = $idle = $fresh = [];
 $row = static function (string $name, WorkPlan $plan) use (&$ratios, &$idle, &$fresh): void {
     $naive = WorkOrder::naive($plan);
@@ -64,12 +87,25 @@ $row = static function (string $name, WorkPlan $plan) use (&$ratios, &$idle, &$f
     $ratios[] = $order->pickUps / $naive->pickUps;
     $idle[] = $order->idle / $order->minutes;
     $fresh[] = $order->freshUnderHand;
-    printf("%-18s %5d %13d of %4d   %12.0f %% of %2.0f %% %14.1f %% of %2.0f %% %6.1f, %d %8.2f s\n", $name, $plan->count(), $order->pickUps, $naive->pickUps, 100 * $order->idle / $order->minutes, 100 * $naive->idle / $naive->minutes, 100 * $order->freshUnderHand, 100 * $naive->freshUnderHand, array_sum($open) / max(1, count($open)), max([0, ...$open]), $took);
+    printf(
+        "%-18s %5d %13d of %4d   %12.0f %% of %2.0f %% %14.1f %% of %2.0f %% %6.1f, %d %8.2f s\n",
+        $name,
+        $plan->count(),
+        $order->pickUps,
+        $naive->pickUps,
+        (100 * $order->idle) / $order->minutes,
+        (100 * $naive->idle) / $naive->minutes,
+        100 * $order->freshUnderHand,
+        100 * $naive->freshUnderHand,
+        array_sum($open) / max(1, count($open)),
+        max([0, ...$open]),
+        $took,
+    );
 };
-$row('demo, morning', $planned('demo, morning', new WorkingHabits));
-$row('demo, evening', $planned('demo, evening', new WorkingHabits));
+$row('demo, morning', $planned('demo, morning', new WorkingHabits()));
+$row('demo, evening', $planned('demo, evening', new WorkingHabits()));
 foreach (range(1, 5) as $seed) {
-    $row("random, $seed", RandomPlans::of($seed, 8 + $seed, 6, new WorkingHabits));
+    $row("random, $seed", RandomPlans::of($seed, 8 + $seed, 6, new WorkingHabits()));
 }
 $mid = static fn (array $of): float => Table::quantile(array_values($of), 0.5);
 printf("%-62s %12.2f   at most 0.50\n", 'pick-ups over those of zone after zone, median', $mid($ratios));
@@ -82,12 +118,16 @@ foreach (range(1, 100) as $seed) {
     $plan = RandomPlans::small($seed, 9, new WorkingHabits(way: Way::cases()[$seed % count(Way::cases())], leftHanded: $seed % 2 === 0));
     $over[] = FindOrder::for($plan)->cost / max(1e-6, EveryOrder::best($plan));
 }
-printf("%-62s %12.0f %%   at least 95 %%\n", 'within 10 % of the least cost, of 100 plans', 100 * count(array_filter($over, static fn (float $r): bool => $r <= 1.1)) / count($over));
+printf(
+    "%-62s %12.0f %%   at least 95 %%\n",
+    'within 10 % of the least cost, of 100 plans',
+    (100 * count(array_filter($over, static fn (float $r): bool => $r <= 1.1))) / count($over),
+);
 printf("%-62s %12.3f   (p95 %.3f, worst %.3f)\n", 'cost over the least, median', $mid($over), Table::quantile($over, 0.95), max($over));
 
 Table::head("\n20 zones of six passes");
 $times = array_map(static function (int $seed): float {
-    $plan = RandomPlans::of($seed, 20, 6, new WorkingHabits);
+    $plan = RandomPlans::of($seed, 20, 6, new WorkingHabits());
     $start = hrtime(true);
     FindOrder::for($plan);
 

@@ -19,8 +19,26 @@ require __DIR__.'/../vendor/autoload.php';
 
 /** Twenty ordinary colours of stone, rope, rust, water, leaves and cloth; the tests use the same. */
 const ORDINARY_COLOURS = [
-    '#6e8f7c', '#b9a98a', '#7a4a2e', '#4a6178', '#d9d4c8', '#2b2a2e', '#8a7f70', '#a0522d', '#354a3c', '#c2b280',
-    '#5c6b73', '#9db4b0', '#3b2a20', '#e6dccb', '#708090', '#556b2f', '#b5651d', '#cfd8dc', '#1f2a36', '#8b8589',
+    '#6e8f7c',
+    '#b9a98a',
+    '#7a4a2e',
+    '#4a6178',
+    '#d9d4c8',
+    '#2b2a2e',
+    '#8a7f70',
+    '#a0522d',
+    '#354a3c',
+    '#c2b280',
+    '#5c6b73',
+    '#9db4b0',
+    '#3b2a20',
+    '#e6dccb',
+    '#708090',
+    '#556b2f',
+    '#b5651d',
+    '#cfd8dc',
+    '#1f2a36',
+    '#8b8589',
 ];
 
 /** Colours of the demo's two photos, every one as likely as it is large in the picture: a grid of 8 × 6 means of 8 × 8 pixels.
@@ -44,7 +62,8 @@ function photoColours(string $file): array
 
 /**
  * @param  list<string>  $hexes
- * @return array{list<float>, list<float>, list<float>} seconds, error of the colour on paper, of the surest, and of the nearest single pencil
+ * @return array{list<float>, list<float>, list<float>} seconds, error of the colour on paper, of the surest, and of the nearest single
+ *   pencil
  */
 function search(RecipePlanner $planner, array $hexes): array
 {
@@ -78,22 +97,49 @@ $sheet = $lay(2);
 
 $jit = opcache_get_status(false)['jit']['on'] ?? false;
 Table::head('engine, JIT '.($jit ? 'on' : 'off'));
-Table::row('one pass laid (6 strata × 36 bands)', array_map(static fn (float $s): float => $s / 2000 * 1e6, Table::times(15, static fn () => array_map(static fn () => $lay(4), range(1, 500)))), 'µs', '', 2);
-Table::row('colour of a sheet', array_map(static fn (float $s): float => $s / 2000 * 1e6, Table::times(15, static function () use ($sheet): void {
-    for ($i = 0; $i < 2000; $i++) {
-        Lab::ofReflectance($sheet->meanReflectance());
-    }
-})), 'µs', '', 2);
+Table::row(
+    'one pass laid (6 strata × 36 bands)',
+    array_map(
+        static fn (float $s): float => ($s / 2000) * 1e6,
+        Table::times(15, static fn () => array_map(static fn () => $lay(4), range(1, 500))),
+    ),
+    'µs',
+    '',
+    2,
+);
+Table::row(
+    'colour of a sheet',
+    array_map(
+        static fn (float $s): float => ($s / 2000) * 1e6,
+        Table::times(15, static function () use ($sheet): void {
+            for ($i = 0; $i < 2000; $i++) {
+                Lab::ofReflectance($sheet->meanReflectance());
+            }
+        }),
+    ),
+    'µs',
+    '',
+    2,
+);
 if (in_array('--kernels', $argv, true)) {
-    exit;
+    exit();
 }
 Table::row('fit of one pencil from three swatches', array_map(static fn (float $s): float => $s * 1e3, $fits), 'ms');
 
 $drawer = DrawerFile::drawer($text);
-Table::row('planner made ready, 24 pencils', array_map(static fn (float $s): float => $s * 1e3, Table::times(7, static fn () => new RecipePlanner($drawer, $paper, Method::free()))), 'ms');
+Table::row(
+    'planner made ready, 24 pencils',
+    array_map(static fn (float $s): float => $s * 1e3, Table::times(7, static fn () => new RecipePlanner($drawer, $paper, Method::free()))),
+    'ms',
+);
 $planner = new RecipePlanner($drawer, $paper, Method::free());
 [$times, $surest, $single] = search($planner, ORDINARY_COLOURS);
-Table::row('four recipes for one colour, 24 pencils, up to 5 passes', array_map(static fn (float $s): float => $s * 1e3, $times), 'ms', 'p95 under 300');
+Table::row(
+    'four recipes for one colour, 24 pencils, up to 5 passes',
+    array_map(static fn (float $s): float => $s * 1e3, $times),
+    'ms',
+    'p95 under 300',
+);
 Table::row('  20 ordinary colours: error of the colour on paper, of the surest', $surest, '', '', 2);
 Table::row('  20 ordinary colours: the same of the nearest single pencil', $single, '', '', 2);
 foreach (['morning', 'evening'] as $light) {

@@ -51,15 +51,49 @@ $ways = [
 foreach ($ways as $name => $way) {
     Table::row($name, $milliseconds(Table::times(9, static fn () => $way->at($photo))), 'ms', 'under 300');
 }
-Table::row('a zone tried darker, in grey', $milliseconds(Table::times(9, static fn () => (new WayOfLooking)->at($photo, new Push($sheet, 1, -11)))), 'ms', 'under 300');
-Table::row('shares of nine values', $milliseconds(Table::times(9, static fn () => (new WayOfLooking)->shares($photo))), 'ms');
+Table::row(
+    'a zone tried darker, in grey',
+    $milliseconds(Table::times(9, static fn () => (new WayOfLooking())->at($photo, new Push($sheet, 1, -11)))),
+    'ms',
+    'under 300',
+);
+Table::row('shares of nine values', $milliseconds(Table::times(9, static fn () => (new WayOfLooking())->shares($photo))), 'ms');
 
 Table::head("\nzones, 240 × 180");
 Table::row('proposed', $milliseconds(Table::times(5, static fn () => ZoneSheet::proposed($grid, 14))), 'ms', 'under 5000');
-$whites = (new KeptWhites)->on($grid);
-Table::row('all read: targets, ranges, kept whites', $milliseconds(Table::times(5, static fn () => array_map(static fn (int $n, array $pixels) => ZoneReading::of($grid, $pixels, $sheet->note($n), $whites), array_keys($sheet->pixels()), $sheet->pixels()))), 'ms');
-Table::row('outlines, neighbours, and borders that grade', $milliseconds(Table::times(5, static fn () => [Neighbours::tooAlike($sheet, $grid, new Outlines($sheet->labels)), FindGradedBorders::in($sheet->labels, $grid)])), 'ms');
-Table::row('one zone split', $milliseconds(Table::times(9, static fn () => $sheet->split($sheet->labels->at(50 / 240, 80 / 180), [[-0.1, 0.45], [0.5, 0.4]]))), 'ms');
+$whites = (new KeptWhites())->on($grid);
+Table::row(
+    'all read: targets, ranges, kept whites',
+    $milliseconds(
+        Table::times(
+            5,
+            static fn () => array_map(
+                static fn (int $n, array $pixels) => ZoneReading::of($grid, $pixels, $sheet->note($n), $whites),
+                array_keys($sheet->pixels()),
+                $sheet->pixels(),
+            ),
+        ),
+    ),
+    'ms',
+);
+Table::row(
+    'outlines, neighbours, and borders that grade',
+    $milliseconds(
+        Table::times(
+            5,
+            static fn () => [
+                Neighbours::tooAlike($sheet, $grid, new Outlines($sheet->labels)),
+                FindGradedBorders::in($sheet->labels, $grid),
+            ],
+        ),
+    ),
+    'ms',
+);
+Table::row(
+    'one zone split',
+    $milliseconds(Table::times(9, static fn () => $sheet->split($sheet->labels->at(50 / 240, 80 / 180), [[-0.1, 0.45], [0.5, 0.4]]))),
+    'ms',
+);
 $evening = PixelGrid::ofSrgb(240, 180, bytesOf('evening', 240));
 Table::row('two photos compared', $milliseconds(Table::times(5, static fn () => new PhotoComparison($grid, $evening))), 'ms');
 printf("%-58s %12s\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB');

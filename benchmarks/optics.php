@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// The product's model, and what strips teach it, held against a bench that tells pencil on paper otherwise: a field of heights, strokes drawn
-// one by one, films that mix. ./bench --optics runs it.
+// The product's model, and what strips teach it, held against a bench that tells pencil on paper otherwise: a field of heights, strokes
+// drawn one by one, films that mix. ./bench --optics runs it.
 
 use Benchmarks\OtherOptics;
 use Benchmarks\Table;
@@ -32,12 +32,18 @@ $chance = new Chance(9);
 $marks = PressureMark::pressures();
 $seed = 100;
 
-/** A stack as the craft has it, light hand first and firm at most at the end, as the product knows it, with what the other bench makes of it. */
+/**
+ * A stack as the craft has it, light hand first and firm at most at the end, as the product knows it, with what the other bench makes of
+ * it.
+ */
 $tried = static function (int $passes) use ($chance, $marks, $true, $known, $other, &$seed): Strip {
     $stacks = [[], []];
     $mark = 0;
     for ($i = 0; $i < $passes; $i++) {
-        $mark = $i === 0 ? (int) $chance->between(0, 2.999) : min($i === $passes - 1 ? 4 : 2, max(0, $mark - 1 + (int) $chance->between(0, 2.999)));
+        $mark =
+            $i === 0
+                ? (int) $chance->between(0, 2.999)
+                : min($i === $passes - 1 ? 4 : 2, max(0, $mark - 1 + (int) $chance->between(0, 2.999)));
         $pencil = (int) $chance->between(0, count($true) - 0.001);
         $stacks[0][] = new Pass($known[$pencil], $marks[$mark]);
         $stacks[1][] = new Pass($true[$pencil], $marks[$mark]);
@@ -51,7 +57,10 @@ $many = static fn (int $passes, int $count): array => array_map(static fn (): St
  * @param  list<Strip>  $strips
  * @return list<float> how far each is from what the product foresees, ΔE00
  */
-$off = static fn (array $strips, Paper $on): array => array_map(static fn (Strip $s): float => $s->found->deltaE00(Lab::ofXyz($s->stack->on($on)->xyz())), $strips);
+$off = static fn (array $strips, Paper $on): array => array_map(
+    static fn (Strip $s): float => $s->found->deltaE00(Lab::ofXyz($s->stack->on($on)->xyz())),
+    $strips,
+);
 
 Table::head('another bench than the model\'s own: craft stacks of the demo\'s pencils, measured by their swatches there');
 foreach ([1, 2, 3, 4] as $passes) {

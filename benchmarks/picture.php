@@ -41,7 +41,7 @@ function photo(string $light, int $width): PixelGrid
     return PixelGrid::ofSrgb($width, intdiv($width * 3, 4), $image->getImageBlob());
 }
 
-$shelf = new MemoryShelf;
+$shelf = new MemoryShelf();
 $paper = Paper::whiteMedium();
 $demo = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
 $grid = photo('morning', 240);
@@ -51,19 +51,46 @@ Table::row('zones proposed, 240 × 180', Table::times(3, static fn () => ZoneMap
 $map = ZoneMap::proposed($grid, 12);
 $planWith = static fn (Drawer $drawer): PlannedPicture => (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($grid, $map);
 foreach ([24 => $demo, 60 => Shelf::of(60), 119 => Shelf::of(119)] as $count => $drawer) {
-    Table::row("planned cold, $count pencils", Table::times(1, static fn () => $planWith($drawer)), 's', $count === 24 ? 'under 10' : ($count > 100 ? 'under 30' : ''), 2);
+    Table::row(
+        "planned cold, $count pencils",
+        Table::times(1, static fn () => $planWith($drawer)),
+        's',
+        $count === 24 ? 'under 10' : ($count > 100 ? 'under 30' : ''),
+        2,
+    );
     Table::row('  planned again, atlas kept', Table::times(1, static fn () => $planWith($drawer)), 's', '', 2);
     $plan = $planWith($drawer);
-    printf("%-58s %12.2f\n", sprintf('  error of colours on paper, %d zones, %d passes, %d pencils used', count($plan->zones), $plan->passes(), count($plan->palette())), $plan->colourError());
+    printf(
+        "%-58s %12.2f\n",
+        sprintf(
+            '  error of colours on paper, %d zones, %d passes, %d pencils used',
+            count($plan->zones),
+            $plan->passes(),
+            count($plan->palette()),
+        ),
+        $plan->colourError(),
+    );
 }
 $planner = new RecipePlanner($demo, $paper, Method::free(), $shelf);
 $plan = $planWith($demo);
 $find = new FindSequences($demo, $paper, Method::free(), $shelf);
-Table::row('one zone planned again, 24 pencils', Table::times(5, static fn () => $find->for(array_values($plan->zones[1]->answer->shades()) ?: throw new LogicException)), 's', 'under 1', 2);
+Table::row(
+    'one zone planned again, 24 pencils',
+    Table::times(5, static fn () => $find->for(array_values($plan->zones[1]->answer->shades()) ?: throw new LogicException())),
+    's',
+    'under 1',
+    2,
+);
 
 $large = photo('morning', 1154);
 $preview = new Preview($plan->paper, $plan->map->labels, $grid, DrawnZone::all($plan));
-Table::row(sprintf('preview of %.2f megapixels, cold', $large->count() / 1e6), Table::times(3, static fn () => $preview->after(new PassesLaid(3), $preview->material($large, 297.0))), 's', 'under 1.5', 2);
+Table::row(
+    sprintf('preview of %.2f megapixels, cold', $large->count() / 1e6),
+    Table::times(3, static fn () => $preview->after(new PassesLaid(3), $preview->material($large, 297.0))),
+    's',
+    'under 1.5',
+    2,
+);
 $material = $preview->material($large, 297.0);
 Table::row('  another pass', Table::times(3, static fn () => $preview->after(new PassesLaid(2), $material)), 's', 'under 0.3', 2);
 
@@ -71,7 +98,7 @@ Table::head("\npalettes against trying all");
 foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
     $moves = new Moves(new Drawer(array_slice($demo->usable()->pencils, 0, $of)), $paper);
     $atlas = Atlas::of($moves);
-    $costs = new SetCosts;
+    $costs = new SetCosts();
     $search = new PaletteSearch($costs, count($moves->pencils));
     foreach ($plan->answers() as $answer) {
         foreach ($answer->shades() as $shade) {
@@ -95,7 +122,13 @@ foreach ([[12, 3], [24, 4]] as [$of, $choose]) {
         }
     };
     $all(0, []);
-    printf("%-58s %12.3f %12.3f   within 2 %%: %+.1f %%\n", "$choose of $of: chosen, best of all", $costs->of($best), $least, 100 * ($costs->of($best) / $least - 1));
+    printf(
+        "%-58s %12.3f %12.3f   within 2 %%: %+.1f %%\n",
+        "$choose of $of: chosen, best of all",
+        $costs->of($best),
+        $least,
+        100 * ($costs->of($best) / $least - 1),
+    );
     Table::row('  chosen in', $times, 's', '', 2);
 }
 
@@ -110,7 +143,17 @@ foreach (['morning', 'evening'] as $light) {
         $surest[] = $planner->recipesFor($target, 5, 1)[0]->answer->colourError();
         $single[] = $planner->nearestSingle($target)->colourError();
     }
-    printf("%-58s %12.2f %12.2f\n", "$light: error of the colour on paper, of the surest, median and p90", Table::quantile($surest, 0.5), Table::quantile($surest, 0.9));
-    printf("%-58s %12.2f %12.2f\n", "$light: the same of the nearest single pencil, median and p90", Table::quantile($single, 0.5), Table::quantile($single, 0.9));
+    printf(
+        "%-58s %12.2f %12.2f\n",
+        "$light: error of the colour on paper, of the surest, median and p90",
+        Table::quantile($surest, 0.5),
+        Table::quantile($surest, 0.9),
+    );
+    printf(
+        "%-58s %12.2f %12.2f\n",
+        "$light: the same of the nearest single pencil, median and p90",
+        Table::quantile($single, 0.5),
+        Table::quantile($single, 0.9),
+    );
 }
 printf("%-58s %12s\n", 'peak memory', round(memory_get_peak_usage(true) / 1e6).' MB');

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// The search against what it stands in for: every sequence that a small drawer allows, and a crowd of random hands. ./bench --search runs it.
+// The search against what it stands in for: every sequence that a small drawer allows, and a crowd of random hands. ./bench --search runs
+// it.
 
 use Benchmarks\EverySequence;
 use Benchmarks\Table;
@@ -39,13 +40,19 @@ const ZONES_EACH = 25;
 /** RMS ΔE00 of a stack in 500 random hands: normal deviates by Box and Muller, each pass on its own. */
 function inManyHands(Recipe $recipe, Paper $paper): float
 {
-    $normal = static fn (): float => sqrt(-2 * log(mt_rand(1, mt_getrandmax()) / mt_getrandmax())) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+    $normal = static fn (): float => sqrt(-2 * log(mt_rand(1, mt_getrandmax()) / mt_getrandmax())) *
+        cos((2 * M_PI * mt_rand()) / mt_getrandmax());
     $intended = $recipe->outcome()->lab;
     $sum = 0.0;
     for ($n = 0; $n < 500; $n++) {
         $sheet = new Sheet($paper);
         foreach ($recipe->stack()->passes() as $pass) {
-            LayPass::onto($sheet, $pass->pencil, max(0.05, min(1.0, $pass->pressure + Steadiness::PRESSURE_DEVIATION * $normal())), max(0.1, 1 + Steadiness::LAYDOWN_DEVIATION * $normal()));
+            LayPass::onto(
+                $sheet,
+                $pass->pencil,
+                max(0.05, min(1.0, $pass->pressure + Steadiness::PRESSURE_DEVIATION * $normal())),
+                max(0.1, 1 + Steadiness::LAYDOWN_DEVIATION * $normal()),
+            );
         }
         $sum += $intended->deltaE00(Lab::ofReflectance($sheet->meanReflectance())) ** 2;
     }
@@ -66,7 +73,10 @@ foreach (SMALL as $numbers) {
     for ($n = 0; $n < ZONES_EACH; $n++) {
         $hue = deg2rad(mt_rand(0, 359));
         [$light, $dark, $chroma] = [mt_rand(55, 88), mt_rand(22, 52), mt_rand(4, 38)];
-        $shades = [new Shade('light', new Lab($light, $chroma * cos($hue) / 2, $chroma * sin($hue) / 2), 0.4), new Shade('dark', new Lab($dark, $chroma * cos($hue), $chroma * sin($hue)), 0.6)];
+        $shades = [
+            new Shade('light', new Lab($light, ($chroma * cos($hue)) / 2, ($chroma * sin($hue)) / 2), 0.4),
+            new Shade('dark', new Lab($dark, $chroma * cos($hue), $chroma * sin($hue)), 0.6),
+        ];
         $ground = $every->ground($shades);
         $least = $found = INF;
         [$times[]] = Table::times(1, static function () use ($ground, &$found): void {
@@ -80,7 +90,13 @@ foreach (SMALL as $numbers) {
     }
 }
 $milliseconds = static fn (array $seconds): array => array_map(static fn (float $s): float => $s * 1e3, $seconds);
-printf("%-58s %9.1f %%   %12s   %s\n", sprintf('within 3 %% of the best of all, of %d zones', count($worse)), 100 * count(array_filter($worse, static fn (float $w): bool => $w <= 1.03)) / count($worse), '', '≥ 95 %');
+printf(
+    "%-58s %9.1f %%   %12s   %s\n",
+    sprintf('within 3 %% of the best of all, of %d zones', count($worse)),
+    (100 * count(array_filter($worse, static fn (float $w): bool => $w <= 1.03))) / count($worse),
+    '',
+    '≥ 95 %',
+);
 Table::row('cost over the least of all', $worse, '', '', 3);
 Table::row('one zone, the search', $milliseconds($times), 'ms');
 Table::row('one zone, looking every sequence up', $milliseconds($trying), 'ms');
@@ -95,5 +111,9 @@ for ($n = 0; $n < 40; $n++) {
         }
     }
 }
-printf("%-58s %9.1f %%\n", 'recipes whose sigma-point figure is within 15 %', 100 * count(array_filter($ratios, static fn (float $r): bool => abs($r - 1) <= 0.15)) / count($ratios));
+printf(
+    "%-58s %9.1f %%\n",
+    'recipes whose sigma-point figure is within 15 %',
+    (100 * count(array_filter($ratios, static fn (float $r): bool => abs($r - 1) <= 0.15))) / count($ratios),
+);
 Table::row('sigma-point figure over that of the hands', $ratios, '', '0.85–1.15', 3);

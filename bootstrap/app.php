@@ -23,14 +23,14 @@ use Illuminate\Session\Middleware\StartSession;
 $var = getenv('KP_VAR') ?: dirname(__DIR__).'/var/app';
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(
-        web: __DIR__.'/../routes/web.php',
-        commands: __DIR__.'/../routes/console.php',
-    )
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend([KnownHost::class, PlainText::class]);
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [SignInLocalVisitor::class, SaysWhatWasMade::class, NothingNew::class], replace: [ValidateCsrfToken::class => CsrfByHeader::class, StartSession::class => StartsSession::class]);
+        $middleware->web(
+            append: [SignInLocalVisitor::class, SaysWhatWasMade::class, NothingNew::class],
+            replace: [ValidateCsrfToken::class => CsrfByHeader::class, StartSession::class => StartsSession::class],
+        );
         // Before anything asks who is signed in.
         $middleware->prependToPriorityList(AuthenticatesRequests::class, SignInLocalVisitor::class);
         // Hashed again, a password ends what is signed in elsewhere, wherever sessions lie.

@@ -65,7 +65,9 @@ for (const [what, name] of [
         await desk.getByRole('combobox', { name: 'Purchases for the study' }).selectOption({ label: 'Low water' });
     }
     if (what === 'Measure') {
-        await desk.getByLabel('Pencils, one a row').fill('21 lemon\n22 egg yolk\n23 ember\n24 port light\n25 garnet\n26 rose\n27 violet\n28 pennant');
+        await desk
+            .getByLabel('Pencils, one a row')
+            .fill('21 lemon\n22 egg yolk\n23 ember\n24 port light\n25 garnet\n26 rose\n27 violet\n28 pennant');
         await desk.getByRole('button', { name: 'Make the sheet' }).click();
         await desk.getByRole('button', { name: 'Try with a made-up photo' }).click();
         await desk.getByText('8 of 8 pencils measured').waitFor({ timeout: 30_000 });

@@ -26,22 +26,28 @@ Route::controller(PlanController::class)->group(function (): void {
     Route::get('/ramp', 'ramp')->middleware(FairTurn::class);
 });
 
-Route::controller(PictureController::class)->middleware(FairTurn::class)->group(function (): void {
-    Route::get('/image', 'image');
-    Route::get('/loupe', 'loupe');
-    Route::get('/light', 'light');
-    Route::get('/values', 'values');
-    Route::get('/work', 'work');
-});
+Route::controller(PictureController::class)
+    ->middleware(FairTurn::class)
+    ->group(function (): void {
+        Route::get('/image', 'image');
+        Route::get('/loupe', 'loupe');
+        Route::get('/light', 'light');
+        Route::get('/values', 'values');
+        Route::get('/work', 'work');
+    });
 
-Route::prefix('/checks')->controller(DrawingCheckController::class)->group(function (): void {
-    Route::get('/', 'index');
-    Route::post('/', 'store')->middleware(['throttle:heavy', TakesTurns::class]);
-    Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
-    Route::delete('/{check}', 'destroy');
-    Route::get('/{check}/photo', 'photo');
-    Route::get('/{check}/map', 'map');
-});
+Route::prefix('/checks')
+    ->controller(DrawingCheckController::class)
+    ->group(function (): void {
+        Route::get('/', 'index');
+        Route::post('/', 'store')->middleware(['throttle:heavy', TakesTurns::class]);
+        Route::post('/made-up', 'madeUp')->middleware(['throttle:heavy', TakesTurns::class]);
+        Route::delete('/{check}', 'destroy');
+        Route::get('/{check}/photo', 'photo');
+        Route::get('/{check}/map', 'map');
+    });
 
-Route::get('/{kind}.pdf', [PlanSheetController::class, 'sheet'])->whereIn('kind', ['card', 'zones', 'steps'])->middleware(['throttle:heavy', FairTurn::class]);
+Route::get('/{kind}.pdf', [PlanSheetController::class, 'sheet'])
+    ->whereIn('kind', ['card', 'zones', 'steps'])
+    ->middleware(['throttle:heavy', FairTurn::class]);
 Route::get('/palette.{kind}', [PlanSheetController::class, 'palette'])->whereIn('kind', ['gpl', 'csv']);

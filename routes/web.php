@@ -15,15 +15,20 @@ use Illuminate\Support\Facades\Route;
 Route::get('/health', HealthController::class)->withoutMiddleware('web');
 
 // Whoever has the link of a plan looks on, signed in or not; nobody is signed in by it.
-Route::withoutMiddleware(SignInLocalVisitor::class)->where(['token' => '[A-Za-z0-9]{48}'])->middleware('throttle:heavy')->group(function (): void {
-    Route::get('/shared/{token}', PageController::class);
-    Route::prefix('/api/shared/{token}')->controller(SharedController::class)->group(function (): void {
-        Route::get('/', 'show');
-        Route::get('/photos/{photo}', 'photo');
-        Route::get('/drawn', 'drawn')->middleware(FairTurn::class);
-        Route::post('/note', 'note');
+Route::withoutMiddleware(SignInLocalVisitor::class)
+    ->where(['token' => '[A-Za-z0-9]{48}'])
+    ->middleware('throttle:heavy')
+    ->group(function (): void {
+        Route::get('/shared/{token}', PageController::class);
+        Route::prefix('/api/shared/{token}')
+            ->controller(SharedController::class)
+            ->group(function (): void {
+                Route::get('/', 'show');
+                Route::get('/photos/{photo}', 'photo');
+                Route::get('/drawn', 'drawn')->middleware(FairTurn::class);
+                Route::post('/note', 'note');
+            });
     });
-});
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', PageController::class)->name('login');
@@ -43,5 +48,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/account', PageController::class);
     Route::post('/sign-out', [SessionController::class, 'signOut']);
 
-    Route::prefix('api')->middleware('throttle:edits')->group(__DIR__.'/api.php');
+    Route::prefix('api')
+        ->middleware('throttle:edits')
+        ->group(__DIR__.'/api.php');
 });

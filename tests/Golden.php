@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Tests;
 
 /**
- * Answers as they were, so that moving code is seen to change nothing: figures within a thousandth (processors round differently), colours within
- * two steps of 255, all else to the letter. Where an answer is meant to change, docs/decisions.md says so, and GOLDEN=write writes it again.
+ * Answers as they were, so that moving code is seen to change nothing: figures within a thousandth (processors round differently), colours
+ * within two steps of 255, all else to the letter. Where an answer is meant to change, docs/decisions.md says so, and GOLDEN=write writes
+ * it again.
  */
 final class Golden
 {
@@ -20,7 +21,10 @@ final class Golden
         $file = __DIR__."/golden/$name.json";
         $answer = self::plain($answer);
         if (getenv('GOLDEN') === 'write') {
-            file_put_contents($file, json_encode($answer, JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n");
+            file_put_contents(
+                $file,
+                json_encode($answer, JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n",
+            );
         }
         $kept = json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
         $differences = [];
@@ -50,14 +54,18 @@ final class Golden
     {
         if (is_array($kept) && is_array($is)) {
             foreach (array_unique([...array_keys($kept), ...array_keys($is)]) as $key) {
-                array_key_exists($key, $kept) && array_key_exists($key, $is) ? self::compare("$at/$key", $kept[$key], $is[$key], $differences) : $differences[] = "$at/$key: ".(array_key_exists($key, $is) ? 'new' : 'gone');
+                array_key_exists($key, $kept) && array_key_exists($key, $is)
+                    ? self::compare("$at/$key", $kept[$key], $is[$key], $differences)
+                    : ($differences[] = "$at/$key: ".(array_key_exists($key, $is) ? 'new' : 'gone'));
             }
 
             return;
         }
         $same = match (true) {
             is_numeric($kept) && is_numeric($is) && ! is_string($kept) => abs($kept - $is) <= 1e-3 * max(1, abs($kept)),
-            self::isColour($kept) && self::isColour($is) => max(array_map(static fn (int $i): int => (int) abs(hexdec(substr($kept, $i, 2)) - hexdec(substr($is, $i, 2))), [1, 3, 5])) <= 2,
+            self::isColour($kept) && self::isColour($is) => max(
+                array_map(static fn (int $i): int => (int) abs(hexdec(substr($kept, $i, 2)) - hexdec(substr($is, $i, 2))), [1, 3, 5]),
+            ) <= 2,
             default => $kept === $is,
         };
         if (! $same) {

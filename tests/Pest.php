@@ -27,8 +27,17 @@ expect()->extend('toBeRefused', function (string $says = ''): void {
 // An answer in the form of its schema in docs/openapi.yaml, from which the page's types are made.
 expect()->extend('toFitThePage', function (string $schema) {
     static $schemas = null;
-    $schemas ??= json_decode(str_replace('#\/components\/schemas\/', '#\/$defs\/', (string) json_encode(Yaml::parseFile(base_path('docs/openapi.yaml'))['components']['schemas'])));
-    $result = (new Validator)->validate(json_decode((string) json_encode($this->value)), (object) ['$ref' => "#/\$defs/$schema", '$defs' => $schemas]);
+    $schemas ??= json_decode(
+        str_replace(
+            '#\/components\/schemas\/',
+            '#\/$defs\/',
+            (string) json_encode(Yaml::parseFile(base_path('docs/openapi.yaml'))['components']['schemas']),
+        ),
+    );
+    $result = (new Validator())->validate(
+        json_decode((string) json_encode($this->value)),
+        (object) ['$ref' => "#/\$defs/$schema", '$defs' => $schemas],
+    );
     expect($result->isValid())->toBeTrue("$schema: ".json_encode($result->error()?->args()));
 
     return $this;

@@ -14,7 +14,10 @@ use Illuminate\Support\Str;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\Drawers\Json;
 
-/** All of an account as one zip: its drawer, its artist's hand, its book and what was practised in account.json (docs/schemas/account.schema.json), and a study file for every study. */
+/**
+ * All of an account as one zip: its drawer, its artist's hand, its book and what was practised in account.json
+ * (docs/schemas/account.schema.json), and a study file for every study.
+ */
 final class AccountFile
 {
     public const FORMAT = 'knotty-prism-account';
@@ -41,7 +44,7 @@ final class AccountFile
     public function write(User $user): string
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'kp-account');
-        $zip = new \ZipArchive;
+        $zip = new \ZipArchive();
         $zip->open($path, \ZipArchive::OVERWRITE);
         $names = $parts = [];
         try {
@@ -53,7 +56,10 @@ final class AccountFile
                 $names[$study->id] = sprintf('studies/%d-%s.study.json', count($names) + 1, Str::slug($study->name) ?: 'study');
                 $zip->addFile($part, $names[$study->id]);
             }
-            $zip->addFromString(self::INDEX, json_encode($this->index($user, $names), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE));
+            $zip->addFromString(
+                self::INDEX,
+                json_encode($this->index($user, $names), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE),
+            );
             $zip->close();
         } finally {
             array_map(unlink(...), $parts);
@@ -61,7 +67,9 @@ final class AccountFile
         clearstatcache(true, $path);
         if (filesize($path) > 1024 * self::MOST_KILOBYTES) {
             unlink($path);
-            throw ImpossibleChange::because('All of it together is more than 150 MB. Save the studies one by one, under “Plan”, “Take along”.');
+            throw ImpossibleChange::because(
+                'All of it together is more than 150 MB. Save the studies one by one, under “Plan”, “Take along”.',
+            );
         }
 
         return $path;
@@ -74,15 +82,50 @@ final class AccountFile
     private function index(User $user, array $studies): array
     {
         return [
-            'format' => self::FORMAT, 'version' => self::VERSION, 'studies' => array_values($studies),
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'studies' => array_values($studies),
             'pencils' => Json::pencils($this->drawers->shelfRows($user)),
-            'hands' => array_values(HandVersion::query()->where('user_id', $user->id)->orderBy('id')->get(self::HAND)->map(static fn (HandVersion $h): array => $h->only(self::HAND))->all()),
-            'recipes' => array_values(BookRecipeRow::query()->where('user_id', $user->id)->orderBy('id')->get()->map(static fn (BookRecipeRow $r): array => [
-                ...$r->only(['name', 'words', 'paper', 'shades', 'pencils', 'outcome', 'cutout']), 'passes' => $r->recipe()->passes->toArray(), 'study' => $studies[$r->study_id] ?? null, 'kept' => $r->created_at->getTimestamp(),
-            ])->all()),
-            'practice' => array_values(PracticeAttempt::query()->where('user_id', $user->id)->orderBy('id')->get()->map(static fn (PracticeAttempt $a): array => [
-                'study' => $studies[$a->study_id] ?? null, 'skill' => $a->skill, 'difficulty' => $a->difficulty, 'seed' => $a->seed, 'right' => $a->right, 'made_at' => $a->made_at,
-            ])->all()),
+            'hands' => array_values(
+                HandVersion::query()
+                    ->where('user_id', $user->id)
+                    ->orderBy('id')
+                    ->get(self::HAND)
+                    ->map(static fn (HandVersion $h): array => $h->only(self::HAND))
+                    ->all(),
+            ),
+            'recipes' => array_values(
+                BookRecipeRow::query()
+                    ->where('user_id', $user->id)
+                    ->orderBy('id')
+                    ->get()
+                    ->map(
+                        static fn (BookRecipeRow $r): array => [
+                            ...$r->only(['name', 'words', 'paper', 'shades', 'pencils', 'outcome', 'cutout']),
+                            'passes' => $r->recipe()->passes->toArray(),
+                            'study' => $studies[$r->study_id] ?? null,
+                            'kept' => $r->created_at->getTimestamp(),
+                        ],
+                    )
+                    ->all(),
+            ),
+            'practice' => array_values(
+                PracticeAttempt::query()
+                    ->where('user_id', $user->id)
+                    ->orderBy('id')
+                    ->get()
+                    ->map(
+                        static fn (PracticeAttempt $a): array => [
+                            'study' => $studies[$a->study_id] ?? null,
+                            'skill' => $a->skill,
+                            'difficulty' => $a->difficulty,
+                            'seed' => $a->seed,
+                            'right' => $a->right,
+                            'made_at' => $a->made_at,
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 }

@@ -21,8 +21,8 @@ use KnottyPrism\Core\Error\CoreError;
 use KnottyPrism\Core\Error\ImpossibleChange;
 
 /**
- * Account files on their way in. A file is kept first and then taken in by a worker, in one transaction: called off, cut off or refused, nothing
- * of it is there. Killed in the middle it is begun again.
+ * Account files on their way in. A file is kept first and then taken in by a worker, in one transaction: called off, cut off or refused,
+ * nothing of it is there. Killed in the middle it is begun again.
  */
 final class AccountImports
 {
@@ -57,7 +57,12 @@ final class AccountImports
         $kept = self::FOLDER.'/'.Str::random(40).'.zip';
         (new WholeFiles(Storage::disk()))->put($kept, fopen($path, 'rb') ?: throw new \RuntimeException('The uploaded file vanished.'));
         try {
-            $import = AccountImport::query()->create(['user_id' => $user->id, 'state' => Standing::Waiting, 'path' => $kept, 'bytes' => (int) filesize($path)]);
+            $import = AccountImport::query()->create([
+                'user_id' => $user->id,
+                'state' => Standing::Waiting,
+                'path' => $kept,
+                'bytes' => (int) filesize($path),
+            ]);
         } catch (\Throwable $error) {
             Storage::delete($kept);
 
@@ -75,7 +80,12 @@ final class AccountImports
 
     public function cancel(AccountImport $import): void
     {
-        if (AccountImport::query()->whereKey($import->id)->whereIn('state', self::UNDER_WAY)->update(['state' => Standing::Cancelled]) === 1) {
+        if (
+            AccountImport::query()
+                ->whereKey($import->id)
+                ->whereIn('state', self::UNDER_WAY)
+                ->update(['state' => Standing::Cancelled]) === 1
+        ) {
             rescue(static fn (): bool => Storage::delete($import->path));
         }
     }
@@ -96,12 +106,22 @@ final class AccountImports
         }
     }
 
-    /** @return list<int> those that nobody works at, as a worker that was killed has left them; whoever is at one holds it, and it is not begun twice */
+    /**
+     * @return list<int> those that nobody works at, as a worker that was killed has left them; whoever is at one holds it, and it is not
+     *   begun twice
+     */
     public static function left(): array
     {
         $left = [];
-        foreach (AccountImport::query()->whereIn('state', self::UNDER_WAY)->where('updated_at', '<', now()->subSeconds(self::LEFT_AFTER))->pluck('id') as $id) {
-            AccountImport::query()->whereKey($id)->update(['updated_at' => now()]);
+        foreach (
+            AccountImport::query()
+                ->whereIn('state', self::UNDER_WAY)
+                ->where('updated_at', '<', now()->subSeconds(self::LEFT_AFTER))
+                ->pluck('id') as $id
+        ) {
+            AccountImport::query()
+                ->whereKey($id)
+                ->update(['updated_at' => now()]);
             $left[] = (int) $id;
         }
 
@@ -130,23 +150,39 @@ final class AccountImports
         $path = stream_get_meta_data($passing)['uri'] ?? throw new \LogicException('a file has a path');
         try {
             if ($import->tries > self::MOST_TRIES) {
-                throw BadFile::because('The account file could not be brought in; it stopped the application each time. Nothing of it was kept.');
+                throw BadFile::because(
+                    'The account file could not be brought in; it stopped the application each time. Nothing of it was kept.',
+                );
             }
-            stream_copy_to_stream(Storage::readStream($import->path) ?? throw BadFile::because('The uploaded file is gone; bring it in again.'), $passing);
-            $this->reader->read(User::query()->findOrFail($import->user_id), $path, self::ATTEMPTS, function (int $done, int $total) use ($import): void {
-                if ($import->total !== $total) {
-                    $import->update(['total' => $total]);
-                }
-                if (AccountImport::query()->whereKey($import->id)->value('state') !== Standing::Working) {
-                    throw new NotWanted;
-                }
-                Progress::tell(self::key($import), $done);
-            }, function (array $taken) use ($import): void {
-                if (AccountImport::query()->whereKey($import->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'taken' => json_encode($taken, JSON_THROW_ON_ERROR)]) === 0) {
-                    throw new NotWanted;
-                }
-                AccountClock::tick($import->user_id);
-            });
+            stream_copy_to_stream(
+                Storage::readStream($import->path) ?? throw BadFile::because('The uploaded file is gone; bring it in again.'),
+                $passing,
+            );
+            $this->reader->read(
+                User::query()->findOrFail($import->user_id),
+                $path,
+                self::ATTEMPTS,
+                function (int $done, int $total) use ($import): void {
+                    if ($import->total !== $total) {
+                        $import->update(['total' => $total]);
+                    }
+                    if (AccountImport::query()->whereKey($import->id)->value('state') !== Standing::Working) {
+                        throw new NotWanted();
+                    }
+                    Progress::tell(self::key($import), $done);
+                },
+                function (array $taken) use ($import): void {
+                    if (
+                        AccountImport::query()
+                            ->whereKey($import->id)
+                            ->where('state', Standing::Working)
+                            ->update(['state' => Standing::Done, 'taken' => json_encode($taken, JSON_THROW_ON_ERROR)]) === 0
+                    ) {
+                        throw new NotWanted();
+                    }
+                    AccountClock::tick($import->user_id);
+                },
+            );
         } catch (NotWanted) {
             return;
         } catch (CoreError $error) {

@@ -15,7 +15,10 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Error\ImpossibleChange;
 
-/** What somebody may do with their own account. Whoever is signed in elsewhere is known by the password as it was: hashed again, it ends that. */
+/**
+ * What somebody may do with their own account. Whoever is signed in elsewhere is known by the password as it was: hashed again, it ends
+ * that.
+ */
 final class AccountKeeper
 {
     /** A hash that no password has; checked where a name is unknown, so that it takes as long as where one is known. */
@@ -84,7 +87,10 @@ final class AccountKeeper
     {
         AccountImport::refuseMeanwhile($user->id);
         if ($user->isDemo()) {
-            throw ImpossibleChange::because('The demo belongs to whoever sits at this machine: it has no password, and is not deleted here. Open an account of your own under "Sign out".');
+            throw ImpossibleChange::because(
+                'The demo belongs to whoever sits at this machine: it has no password, and is not deleted here. Open an account of your '
+                    .'own under "Sign out".',
+            );
         }
         if (! Hash::check($password, $user->password)) {
             throw ImpossibleChange::because('That is not the password of this account; check it and try again.');

@@ -28,8 +28,8 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use Opis\JsonSchema\Validator;
 
 /**
- * Brings an account file in: what this account has stays as it is, and what it lacks is added, all of it or nothing. A study or a recipe that is
- * damaged is named, and keeps nothing else out.
+ * Brings an account file in: what this account has stays as it is, and what it lacks is added, all of it or nothing. A study or a recipe
+ * that is damaged is named, and keeps nothing else out.
  */
 final class AccountReader
 {
@@ -40,8 +40,14 @@ final class AccountReader
     /** Rows put in at a time. */
     private const CHUNK = 500;
 
-    public function __construct(private readonly StudyFileReader $studies, private readonly StudyOpening $opening, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly RecipeBook $book, private readonly PhotoStore $store)
-    {
+    public function __construct(
+        private readonly StudyFileReader $studies,
+        private readonly StudyOpening $opening,
+        private readonly DrawerKeeper $drawers,
+        private readonly FitDrawer $fits,
+        private readonly RecipeBook $book,
+        private readonly PhotoStore $store,
+    ) {
     }
 
     /** @throws BadFile when it is no account file, as far as a look at it tells */
@@ -59,8 +65,11 @@ final class AccountReader
      * All or nothing: all of it is one transaction.
      *
      * @param  int  $attempts  how often it is begun again where others change the same
-     * @param  \Closure(int, int): void  $at  told before the work, and before each study: how many were gone through, and of how many; throws what ends the work
-     * @param  \Closure(array{pencils: int, studies: int, known: int, recipes: int, practice: int, problems: list<string>}): void  $end  told how many of each were taken in, as part of the same transaction
+     * @param  \Closure(int, int): void  $at told before the work, and before each study: how many were gone through, and of how many;
+     *   throws
+     *   what ends the work
+     * @param  \Closure(array{pencils: int, studies: int, known: int, recipes: int, practice: int, problems: list<string>}): void  $end told
+     *   how many of each were taken in, as part of the same transaction
      *
      * @throws BadFile when it is no account file, or a damaged one
      */
@@ -73,18 +82,30 @@ final class AccountReader
             $at(0, count($index['studies']));
             DB::transaction(function () use ($user, $zip, $index, $at, $end, &$made): void {
                 $this->forget($made);
-                $pencils = $this->drawers->addUnknown($user, $index['pencils'] === [] ? [] : DrawerFile::rows(json_encode($index['pencils'], JSON_THROW_ON_ERROR)));
+                $pencils = $this->drawers->addUnknown(
+                    $user,
+                    $index['pencils'] === [] ? [] : DrawerFile::rows(json_encode($index['pencils'], JSON_THROW_ON_ERROR)),
+                );
                 while ($this->fits->some($user->id, tells: false));
                 self::hands($user, $index['hands'] ?? []);
                 [$ids, $problems] = $this->studies($user, $zip, $index['studies'], $at, $made);
                 $recipes = $this->recipes($user, $index['recipes'], $ids, $problems);
                 $practice = self::practice($user, $index['practice'], $ids);
-                $end(['pencils' => $pencils, 'studies' => count($made), 'known' => count($ids) - count($made), 'recipes' => $recipes, 'practice' => $practice, 'problems' => $problems]);
+                $end([
+                    'pencils' => $pencils,
+                    'studies' => count($made),
+                    'known' => count($ids) - count($made),
+                    'recipes' => $recipes,
+                    'practice' => $practice,
+                    'problems' => $problems,
+                ]);
             }, $attempts);
             $made = [];
         } catch (QueryException $error) {
             // What no rule of the schema refuses and no column holds.
-            throw in_array($error->errorInfo[0] ?? '', ['22001', '22003', '22007', '23000'], true) ? BadFile::because('The account file is damaged; save it again where it came from.') : $error;
+            throw in_array($error->errorInfo[0] ?? '', ['22001', '22003', '22007', '23000'], true)
+                ? BadFile::because('The account file is damaged; save it again where it came from.')
+                : $error;
         } finally {
             // No transaction takes files back.
             $this->forget($made);
@@ -103,7 +124,7 @@ final class AccountReader
 
     private static function opened(string $path): \ZipArchive
     {
-        $zip = new \ZipArchive;
+        $zip = new \ZipArchive();
 
         return $zip->open($path, \ZipArchive::RDONLY) === true ? $zip : throw BadFile::because(self::NONE);
     }
@@ -117,7 +138,7 @@ final class AccountReader
         if (! is_object($read) || ($read->format ?? null) !== AccountFile::FORMAT || ($read->version ?? 0) !== AccountFile::VERSION) {
             throw BadFile::because('This account file is of another version; save it again with this version of Knotty Prism.');
         }
-        if (! (new Validator)->validate($read, (string) file_get_contents(base_path('docs/schemas/account.schema.json')))->isValid()) {
+        if (! (new Validator())->validate($read, (string) file_get_contents(base_path('docs/schemas/account.schema.json')))->isValid()) {
             throw BadFile::because('The account file is damaged; save it again where it came from.');
         }
 
@@ -147,7 +168,9 @@ final class AccountReader
         $numbers = [];
         foreach ($hands as $hand) {
             if (isset($numbers["{$hand['paper']}/{$hand['number']}"])) {
-                throw BadFile::because(sprintf('The account file is damaged: the hand on %s has two versions numbered %d.', $hand['paper'], $hand['number']));
+                throw BadFile::because(
+                    sprintf('The account file is damaged: the hand on %s has two versions numbered %d.', $hand['paper'], $hand['number']),
+                );
             }
             $numbers["{$hand['paper']}/{$hand['number']}"] = true;
             PaperShelf::named((string) $hand['paper']);
@@ -172,7 +195,11 @@ final class AccountReader
             $at($done, count($files));
             try {
                 $text = self::entry($zip, $file) ?? throw BadFile::because('It is not in the file, or too large.');
-                [$study, $isNew] = $this->studies->readUnlessKnown($user, $text, fn (Study $study) => $this->opening->check($user, $study));
+                [$study, $isNew] = $this->studies->readUnlessKnown(
+                    $user,
+                    $text,
+                    fn (Study $study) => $this->opening->check($user, $study),
+                );
                 $ids[$file] = $study->id;
                 if ($isNew) {
                     // Its photos are known by now: after a rollback they could not be asked for.
@@ -197,7 +224,14 @@ final class AccountReader
         $taken = 0;
         foreach ($recipes as $r) {
             try {
-                $taken += (int) $this->book->bringIn($user, [...array_intersect_key($r, array_flip(['name', 'words', 'paper', 'shades', 'pencils', 'passes', 'outcome', 'cutout'])), 'study_id' => $studies[$r['study'] ?? ''] ?? null, 'created_at' => date('Y-m-d H:i:s', (int) $r['kept'])]);
+                $taken += (int) $this->book->bringIn($user, [
+                    ...array_intersect_key(
+                        $r,
+                        array_flip(['name', 'words', 'paper', 'shades', 'pencils', 'passes', 'outcome', 'cutout']),
+                    ),
+                    'study_id' => $studies[$r['study'] ?? ''] ?? null,
+                    'created_at' => date('Y-m-d H:i:s', (int) $r['kept']),
+                ]);
             } catch (CoreError $error) {
                 $problems[] = $error->getMessage();
             }
@@ -212,12 +246,23 @@ final class AccountReader
      */
     private static function practice(User $user, array $attempts, array $studies): int
     {
-        $known = PracticeAttempt::query()->where('user_id', $user->id)->toBase()->get(['skill', 'seed', 'made_at'])->mapWithKeys(static fn (object $a): array => ["{$a->skill}/$a->seed/$a->made_at" => true])->all();
+        $known = PracticeAttempt::query()
+            ->where('user_id', $user->id)
+            ->toBase()
+            ->get(['skill', 'seed', 'made_at'])
+            ->mapWithKeys(static fn (object $a): array => ["{$a->skill}/$a->seed/$a->made_at" => true])
+            ->all();
         $now = now();
         $new = [];
         // What another version trained is left out.
         foreach (array_filter($attempts, static fn (array $a): bool => Skill::tryFrom($a['skill']) !== null) as $a) {
-            $new["{$a['skill']}/{$a['seed']}/{$a['made_at']}"] ??= [...array_diff_key($a, ['study' => 0]), 'user_id' => $user->id, 'study_id' => $studies[$a['study'] ?? ''] ?? null, 'created_at' => $now, 'updated_at' => $now];
+            $new["{$a['skill']}/{$a['seed']}/{$a['made_at']}"] ??= [
+                ...array_diff_key($a, ['study' => 0]),
+                'user_id' => $user->id,
+                'study_id' => $studies[$a['study'] ?? ''] ?? null,
+                'created_at' => $now,
+                'updated_at' => $now,
+            ];
         }
         $new = array_diff_key($new, $known);
         foreach (array_chunk(array_values($new), self::CHUNK) as $rows) {

@@ -13,6 +13,10 @@ final class SpelledAlike
 
     public static function named(mixed $name): string
     {
-        return is_string($name) ? (string) DB::scalar('select hex(weight_string(convert(? using utf8mb4) collate utf8mb4_unicode_ci))', [rtrim(mb_substr($name, 0, self::LONGEST))]) : '';
+        return is_string($name)
+            ? (string) DB::scalar('select hex(weight_string(convert(? using utf8mb4) collate utf8mb4_unicode_ci))', [
+                rtrim(mb_substr($name, 0, self::LONGEST)),
+            ])
+            : '';
     }
 }

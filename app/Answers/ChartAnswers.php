@@ -29,15 +29,21 @@ use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 use KnottyPrism\Core\Recipe\Substitute;
 
-/** What is worked out of a whole drawer: its reach and what to buy, lines side by side, mixes in place of a pencil, mixing charts and maps. */
+/**
+ * What is worked out of a whole drawer: its reach and what to buy, lines side by side, mixes in place of a pencil, mixing charts and maps.
+ */
 final class ChartAnswers
 {
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
     private const PURCHASES = 3;
 
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly PlannedPictures $pictures, private readonly HandKeeper $hands)
-    {
+    public function __construct(
+        private readonly DrawerKeeper $drawers,
+        private readonly AtlasShelf $atlases,
+        private readonly PlannedPictures $pictures,
+        private readonly HandKeeper $hands,
+    ) {
     }
 
     /** @return array<string, mixed> what is reached of all that the known pencils reach, and the pencils that would add most */
@@ -51,12 +57,18 @@ final class ChartAnswers
             return [
                 'paper' => $paper,
                 'share' => Figures::share($survey->share()),
-                'purchases' => array_map(static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'gain' => Figures::share($p->gain)], $survey->purchases),
+                'purchases' => array_map(
+                    static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'gain' => Figures::share($p->gain)],
+                    $survey->purchases,
+                ),
             ];
         });
     }
 
-    /** @return array<string, mixed> the pencils that would bring a study's planned colours nearest: its picture's, or else those chosen one by one */
+    /**
+     * @return array<string, mixed> the pencils that would bring a study's planned colours nearest: its picture's, or else those chosen one
+     *   by one
+     */
     public function purchasesFor(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
@@ -72,21 +84,35 @@ final class ChartAnswers
         }
         $key = 'purchases/'.$paper->key().'/'.md5(implode(',', array_map(static fn (MadeArea $m): string => $m->key(), $made)));
 
-        $purchases = $this->kept($key, $user, static fn (): array => array_map(
-            static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'deltaE00' => Figures::difference($p->gain)],
-            Purchases::for($made, $shelf->missing(), $paper, self::PURCHASES),
-        ));
+        $purchases = $this->kept(
+            $key,
+            $user,
+            static fn (): array => array_map(
+                static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'deltaE00' => Figures::difference($p->gain)],
+                Purchases::for($made, $shelf->missing(), $paper, self::PURCHASES),
+            ),
+        );
 
-        return ['study' => $study->name, 'colours' => array_sum(array_map(static fn (MadeArea $m): int => count($m->answer->outcomes), $made)), 'purchases' => $purchases];
+        return [
+            'study' => $study->name,
+            'colours' => array_sum(array_map(static fn (MadeArea $m): int => count($m->answer->outcomes), $made)),
+            'purchases' => $purchases,
+        ];
     }
 
     /** @return array<string, mixed> for every pencil of a line the nearest of another */
     public function equivalents(User $user, string $from, string $to): array
     {
         return $this->kept("equivalents/$from/$to", $user, function () use ($user, $from, $to): array {
-            $of = fn (string $line): array => array_values(array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => $p->record->line === $line));
+            $of = fn (string $line): array => array_values(
+                array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => $p->record->line === $line),
+            );
 
-            return ['from' => $from, 'to' => $to, 'rows' => array_map(ChartResource::equivalent(...), Equivalents::table($of($from), $of($to)))];
+            return [
+                'from' => $from,
+                'to' => $to,
+                'rows' => array_map(ChartResource::equivalent(...), Equivalents::table($of($from), $of($to))),
+            ];
         });
     }
 
@@ -100,8 +126,13 @@ final class ChartAnswers
             $mix = Substitute::for($shelf->pencil($id), $shelf, $on, $this->atlases);
 
             return [
-                'nearest' => [...ChartResource::pencil($mix->nearest), 'heavyDeltaE00' => Figures::difference($mix->nearestHeavy), 'lightDeltaE00' => Figures::difference($mix->nearestLight)],
-                'heavy' => SequenceResource::recipe($mix->heavy, $on), 'light' => SequenceResource::recipe($mix->light, $on),
+                'nearest' => [
+                    ...ChartResource::pencil($mix->nearest),
+                    'heavyDeltaE00' => Figures::difference($mix->nearestHeavy),
+                    'lightDeltaE00' => Figures::difference($mix->nearestLight),
+                ],
+                'heavy' => SequenceResource::recipe($mix->heavy, $on),
+                'light' => SequenceResource::recipe($mix->light, $on),
             ];
         });
     }
@@ -117,10 +148,24 @@ final class ChartAnswers
         $on = $this->hands->paper($user, $paper);
 
         return [
-            'paper' => $paper, 'beneath' => $beneath->value, 'above' => $above->value, 'marks' => array_column(PressureMark::cases(), 'value'),
+            'paper' => $paper,
+            'beneath' => $beneath->value,
+            'above' => $above->value,
+            'marks' => array_column(PressureMark::cases(), 'value'),
             'pencils' => array_map(ChartResource::pencil(...), $pencils),
-            'pairs' => array_map(static fn (array $row): array => array_map(ChartResource::sheet(...), $row), MixingChart::pairs($pencils, $on, $beneath, $above)),
-            'orders' => count($pencils) !== 3 ? [] : array_map(static fn (MixedOrder $o): array => ['numbers' => array_map(static fn (Pencil $p): string => $p->record->number, $o->pencils), ...ChartResource::sheet($o->sheet)], MixingChart::orders($pencils, $on, $above)),
+            'pairs' => array_map(
+                static fn (array $row): array => array_map(ChartResource::sheet(...), $row),
+                MixingChart::pairs($pencils, $on, $beneath, $above),
+            ),
+            'orders' => count($pencils) !== 3
+                    ? []
+                    : array_map(
+                        static fn (MixedOrder $o): array => [
+                            'numbers' => array_map(static fn (Pencil $p): string => $p->record->number, $o->pencils),
+                            ...ChartResource::sheet($o->sheet),
+                        ],
+                        MixingChart::orders($pencils, $on, $above),
+                    ),
         ];
     }
 
@@ -145,6 +190,10 @@ final class ChartAnswers
      */
     private function kept(string $what, User $user, \Closure $work): array
     {
-        return Computed::kept(implode('/', ['chart', md5($what), $this->drawers->fingerprint($user, owned: false)]), self::KEPT_SECONDS, $work);
+        return Computed::kept(
+            implode('/', ['chart', md5($what), $this->drawers->fingerprint($user, owned: false)]),
+            self::KEPT_SECONDS,
+            $work,
+        );
     }
 }

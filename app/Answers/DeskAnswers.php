@@ -39,8 +39,13 @@ final class DeskAnswers
     /** Marks that are told of: the last ones. */
     private const TOLD = 12;
 
-    public function __construct(private readonly DeskBoard $board, private readonly DeskKeeper $keeper, private readonly PlanParts $parts, private readonly SurveyRepository $surveys, private readonly BorderReader $borders)
-    {
+    public function __construct(
+        private readonly DeskBoard $board,
+        private readonly DeskKeeper $keeper,
+        private readonly PlanParts $parts,
+        private readonly SurveyRepository $surveys,
+        private readonly BorderReader $borders,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -58,7 +63,20 @@ final class DeskAnswers
             'ways' => array_map(static fn (Way $w): array => ['value' => $w->value, 'words' => $w->words()], Way::cases()),
         ];
         if ($ground === null || $zones === []) {
-            return [...$common, 'cannot' => $ground === null ? 'There are no zones yet, or no pencils: see “Photo” and “Drawer”.' : 'Nothing is planned to lay.', 'steps' => [], 'sessions' => [], 'zones' => [], 'marks' => [], 'wet' => [], 'sessionEnds' => false, 'howFar' => '', 'minutesLeft' => 0.0, 'pencils' => []];
+            return [
+                ...$common,
+                'cannot' => $ground === null ? 'There are no zones yet, or no pencils: see “Photo” and '
+                    .'“Drawer”.' : 'Nothing is planned to lay.',
+                'steps' => [],
+                'sessions' => [],
+                'zones' => [],
+                'marks' => [],
+                'wet' => [],
+                'sessionEnds' => false,
+                'howFar' => '',
+                'minutesLeft' => 0.0,
+                'pencils' => [],
+            ];
         }
         $order = $this->board->order($ground, $zones, $habits);
         $shown = array_map(fn (ZoneAtDesk $z): array => $this->sequence($ground, $z), $zones);
@@ -70,10 +88,25 @@ final class DeskAnswers
         $done = array_sum(array_map(static fn (ZoneAtDesk $z): float => $z->minutesLaid($habits), $zones));
 
         return [
-            ...$common, 'cannot' => null,
-            'steps' => array_map(fn (array $coats): array => DeskParts::step($zones[$zone = $coats[0]->step->zone], $coats, $shown[$zone], $this->seen($zones[$zone]), $runsOut[$zone], $habits->leftHanded, $ground), array_merge(...array_map(Coats::together(...), $sessions))),
+            ...$common,
+            'cannot' => null,
+            'steps' => array_map(
+                fn (array $coats): array => DeskParts::step(
+                    $zones[($zone = $coats[0]->step->zone)],
+                    $coats,
+                    $shown[$zone],
+                    $this->seen($zones[$zone]),
+                    $runsOut[$zone],
+                    $habits->leftHanded,
+                    $ground,
+                ),
+                array_merge(...array_map(Coats::together(...), $sessions)),
+            ),
             'sessions' => array_map(static fn (array $s): array => DeskParts::session($s, $zones), $sessions),
-            'zones' => array_map(static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $graded, ...$outlines[$z->place->number]), array_values($zones)),
+            'zones' => array_map(
+                static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $graded, ...$outlines[$z->place->number]),
+                array_values($zones),
+            ),
             'marks' => self::marks($marks, $zones, $ground),
             'wet' => DeskParts::wet($marks, $habits, array_keys($zones)),
             'sessionEnds' => $ends,
@@ -120,7 +153,9 @@ final class DeskAnswers
         $left = $zones - $planned;
 
         // A pencil run out, a hand learned, a colour set: what is planned with the old ones would be said of the new.
-        return ($left === $zones ? 'No zone is' : ($left === 1 ? 'One zone is not' : $left.' zones are not')).' planned as things stand: a pencil, a colour, the paper or your hand is another than when it was. What lies is kept, and the work goes on from it.';
+        return ($left === $zones ? 'No zone is' : ($left === 1 ? 'One zone is not' : $left.' zones are not')).
+            ' planned as things stand: a pencil, a colour, the paper or your hand is another than when it was. What lies is kept, and '
+                .'the work goes on from it.';
     }
 
     /** @return array<string, mixed> */
@@ -128,7 +163,9 @@ final class DeskAnswers
     {
         $ground = $this->board->ground($user, $study);
 
-        return ['findings' => $ground === null ? [] : DeskParts::findings($this->board->zones($ground, $this->keeper->marks($study)), $ground)];
+        return [
+            'findings' => $ground === null ? [] : DeskFindings::of($this->board->zones($ground, $this->keeper->marks($study)), $ground),
+        ];
     }
 
     /**
@@ -140,7 +177,10 @@ final class DeskAnswers
     private function outlines(PlanGround $ground, array $numbers): array
     {
         $labels = $ground->zones->labels;
-        $touches = array_map(static fn (int $number): array => $ground->readings[$number]->zone->touches, array_combine($numbers, $numbers));
+        $touches = array_map(
+            static fn (int $number): array => $ground->readings[$number]->zone->touches,
+            array_combine($numbers, $numbers),
+        );
         $key = 'desk-outlines/'.md5(serialize([$labels->fingerprint(), $touches]));
 
         /** @var array<int, array{list<list<float>>, list<array{role: string, outlines: list<list<float>>}>}> */
@@ -148,7 +188,16 @@ final class DeskAnswers
             $lines = new Outlines($labels);
             $found = [];
             foreach ($touches as $number => $of) {
-                $found[$number] = [$lines->of($number), array_map(static fn (Touch $t): array => ['role' => $t->role->value, 'outlines' => Outlines::around($labels->width, $labels->height, $t->pixels)], $of)];
+                $found[$number] = [
+                    $lines->of($number),
+                    array_map(
+                        static fn (Touch $t): array => [
+                            'role' => $t->role->value,
+                            'outlines' => Outlines::around($labels->width, $labels->height, $t->pixels),
+                        ],
+                        $of,
+                    ),
+                ];
             }
 
             return $found;
@@ -158,11 +207,31 @@ final class DeskAnswers
     /** @return array<string, mixed> */
     private function sequence(PlanGround $ground, ZoneAtDesk $zone): array
     {
-        $key = md5(json_encode(['desk-zone', SequenceNote::of($zone->chain, $zone->shades)->toArray(), array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)], $zone->shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
+        $key = md5(
+            json_encode(
+                [
+                    'desk-zone',
+                    SequenceNote::of($zone->chain, $zone->shades)->toArray(),
+                    array_map(
+                        static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5)],
+                        $zone->shades,
+                    ),
+                    $ground->paper->key(),
+                    $ground->sheet->settings->mode->value,
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
 
         /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zone): array {
-            $answer = SequenceAnswer::of(RecipeLabel::Surest, $zone->chain, $zone->shades, $ground->paper, $ground->sheet->settings->mode);
+            $answer = SequenceAnswer::of(
+                RecipeLabel::Surest,
+                $zone->chain,
+                $zone->shades,
+                $ground->paper,
+                $ground->sheet->settings->mode,
+            );
 
             return SequenceResource::answer($answer, $ground->paper);
         });

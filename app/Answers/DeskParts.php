@@ -11,10 +11,6 @@ use App\Resources\OrderResource;
 use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Desk\Finish\AskFinished;
-use KnottyPrism\Core\Desk\Finish\Finding;
-use KnottyPrism\Core\Desk\Finish\LaidShade;
-use KnottyPrism\Core\Desk\Finish\LaidZone;
 use KnottyPrism\Core\Desk\Order\Coats;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
@@ -39,7 +35,14 @@ final class DeskParts
     /** @return array<string, mixed> */
     public static function habits(WorkingHabits $habits): array
     {
-        return ['way' => $habits->way->value, 'hand' => $habits->leftHanded ? 'left' : 'right', 'session' => $habits->session, 'thin' => $habits->thin, 'wet' => $habits->wet, 'pace' => $habits->pace];
+        return [
+            'way' => $habits->way->value,
+            'hand' => $habits->leftHanded ? 'left' : 'right',
+            'session' => $habits->session,
+            'thin' => $habits->thin,
+            'wet' => $habits->wet,
+            'pace' => $habits->pace,
+        ];
     }
 
     /**
@@ -49,8 +52,15 @@ final class DeskParts
      * @param  ?string  $runsOut  where the zone's passes run out into others
      * @return array<string, mixed>
      */
-    public static function step(ZoneAtDesk $zone, array $coats, array $shown, array $seen, ?string $runsOut, bool $leftHanded, PlanGround $ground): array
-    {
+    public static function step(
+        ZoneAtDesk $zone,
+        array $coats,
+        array $shown,
+        array $seen,
+        ?string $runsOut,
+        bool $leftHanded,
+        PlanGround $ground,
+    ): array {
         [$placed, $many] = [$coats[0], count($coats)];
         $at = $placed->step->pass;
         $last = $at + $many - 1;
@@ -59,21 +69,48 @@ final class DeskParts
         /** @var list<array<string, mixed>> $passes */
         $passes = $shown['passes'];
         $note = $ground->zones->note($zone->place->number);
-        $warnings = array_values(array_filter($shown['warnings'], static fn (array $w): bool => $w['pass'] > $at && $w['pass'] <= $last + 1 && WarningKind::from($w['code'])->ofPasses));
+        $warnings = array_values(
+            array_filter(
+                $shown['warnings'],
+                static fn (array $w): bool => $w['pass'] > $at && $w['pass'] <= $last + 1 && WarningKind::from($w['code'])->ofPasses,
+            ),
+        );
 
         return [
-            'zone' => $zone->place->number, 'zoneName' => $zone->place->name, 'position' => $zone->progress->marks + $at - $zone->laid, 'pass' => $at + 1, 'coats' => $many, 'of' => count($zone->chain->passes),
-            ...SequenceResource::tool($pass->tool), 'marks' => $passes[$at]['marks'], 'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)), 'reason' => $passes[$at]['reason'],
+            'zone' => $zone->place->number,
+            'zoneName' => $zone->place->name,
+            'position' => $zone->progress->marks + $at - $zone->laid,
+            'pass' => $at + 1,
+            'coats' => $many,
+            'of' => count($zone->chain->passes),
+            ...SequenceResource::tool($pass->tool),
+            'marks' => $passes[$at]['marks'],
+            'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)),
+            'reason' => $passes[$at]['reason'],
             'point' => HowToLay::point($work, $zone->touches(), $zone->areaOf($work), $at === 0),
-            'strokes' => HowToLay::strokes($work, self::strokes($ground->sheet->settings->strokes[$zone->place->number] ?? null), $note->surface),
+            'strokes' => HowToLay::strokes(
+                $work,
+                self::strokes($ground->sheet->settings->strokes[$zone->place->number] ?? null),
+                $note->surface,
+            ),
             'pieces' => $placed->step->touches ? null : HowToLay::pieces($zone->place, $leftHanded),
             'runsOut' => $placed->step->touches || $work->finish?->lifts === true ? null : $runsOut,
-            'shades' => array_map(static fn (Shade $s): array => [
-                'role' => $s->name, 'name' => $s->called(), 'seen' => $seen[$s->name] ?? '#808080', 'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
-                'before' => self::dab($passes, $at - 1, $s->name, $ground), 'after' => self::dab($passes, $last, $s->name, $ground),
-            ], $zone->shades),
-            'warnings' => array_map(static fn (array $w): string => $w['text'], $warnings), 'body' => BodyCautions::at($placed->step->tool),
-            'minutes' => OrderResource::minutes(self::minutes($coats)), 'dries' => $coats[$many - 1]->step->drying, 'turn' => $placed->turn,
+            'shades' => array_map(
+                static fn (Shade $s): array => [
+                    'role' => $s->name,
+                    'name' => $s->called(),
+                    'seen' => $seen[$s->name] ?? '#808080',
+                    'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
+                    'before' => self::dab($passes, $at - 1, $s->name, $ground),
+                    'after' => self::dab($passes, $last, $s->name, $ground),
+                ],
+                $zone->shades,
+            ),
+            'warnings' => array_map(static fn (array $w): string => $w['text'], $warnings),
+            'body' => BodyCautions::at($placed->step->tool),
+            'minutes' => OrderResource::minutes(self::minutes($coats)),
+            'dries' => $coats[$many - 1]->step->drying,
+            'turn' => $placed->turn,
         ];
     }
 
@@ -118,7 +155,17 @@ final class DeskParts
      */
     public static function zone(ZoneAtDesk $zone, array $graded, array $outlines, array $touches): array
     {
-        return ['number' => $zone->place->number, 'name' => $zone->place->name, 'laid' => $zone->laid, 'left' => $zone->left(), 'astray' => $zone->progress->astray, 'marks' => $zone->progress->marks, 'outlines' => $outlines, 'graded' => self::lines($zone->place->number, $graded), 'touches' => $touches];
+        return [
+            'number' => $zone->place->number,
+            'name' => $zone->place->name,
+            'laid' => $zone->laid,
+            'left' => $zone->left(),
+            'astray' => $zone->progress->astray,
+            'marks' => $zone->progress->marks,
+            'outlines' => $outlines,
+            'graded' => self::lines($zone->place->number, $graded),
+            'touches' => $touches,
+        ];
     }
 
     /**
@@ -127,7 +174,10 @@ final class DeskParts
      */
     private static function lines(int $zone, array $graded): array
     {
-        return array_map(static fn (GradedBorder $g): array => $g->line, array_values(array_filter($graded, static fn (GradedBorder $g): bool => $g->of($zone))));
+        return array_map(
+            static fn (GradedBorder $g): array => $g->line,
+            array_values(array_filter($graded, static fn (GradedBorder $g): bool => $g->of($zone))),
+        );
     }
 
     /**
@@ -140,10 +190,18 @@ final class DeskParts
         $tools = [];
         foreach ($steps as $placed) {
             $pass = $zones[$placed->step->zone]->chain->passes[$placed->step->pass];
-            $tools[$placed->step->tool] ??= [...SequenceResource::tool($pass->tool), 'layOut' => $pass->tool instanceof Finish ? $pass->tool->layOut : ''];
+            $tools[$placed->step->tool] ??= [
+                ...SequenceResource::tool($pass->tool),
+                'layOut' => $pass->tool instanceof Finish ? $pass->tool->layOut : '',
+            ];
         }
 
-        return ['steps' => count(Coats::together($steps)), 'minutes' => OrderResource::minutes(self::minutes($steps)), 'tools' => array_values($tools), 'body' => BodyCautions::before(array_keys($tools))];
+        return [
+            'steps' => count(Coats::together($steps)),
+            'minutes' => OrderResource::minutes(self::minutes($steps)),
+            'tools' => array_values($tools),
+            'body' => BodyCautions::before(array_keys($tools)),
+        ];
     }
 
     /**
@@ -161,7 +219,14 @@ final class DeskParts
             }
         }
 
-        return ['id' => $row->id, 'kind' => $row->kind->value, 'zone' => $row->zone, 'zoneName' => $zone->place->name ?? '', 'words' => $words, 'at' => $row->made_at];
+        return [
+            'id' => $row->id,
+            'kind' => $row->kind->value,
+            'zone' => $row->zone,
+            'zoneName' => $zone->place->name ?? '',
+            'words' => $words,
+            'at' => $row->made_at,
+        ];
     }
 
     /**
@@ -176,7 +241,10 @@ final class DeskParts
         $wet = [];
         foreach ($marks as $row) {
             $pass = $row->mark()->pass;
-            $minutes = $row->kind === MarkKind::Skipped ? 0.0 : ZoneSteps::drying(new WorkPass($pass->tool, array_values($pass->marks)), $habits);
+            $minutes =
+                $row->kind === MarkKind::Skipped
+                    ? 0.0
+                    : ZoneSteps::drying(new WorkPass($pass->tool, array_values($pass->marks)), $habits);
             if ($minutes > 0 && in_array($row->zone, $zones, true)) {
                 $wet[$row->zone] = ['zone' => $row->zone, 'until' => $row->made_at + (int) (60 * $minutes)];
             }
@@ -200,28 +268,5 @@ final class DeskParts
         ksort($pencils);
 
         return array_values($pencils);
-    }
-
-    /**
-     * @param  array<int, ZoneAtDesk>  $zones
-     * @return list<array<string, mixed>>
-     */
-    public static function findings(array $zones, PlanGround $ground): array
-    {
-        $laid = array_map(static function (ZoneAtDesk $z) use ($ground): LaidZone {
-            $lies = $z->laidPart();
-            $next = $z->chain->passes[$z->laid] ?? null;
-            $shades = array_map(static fn (Shade $s, int $i): LaidShade => new LaidShade('the '.$s->called(), $s->target, Lab::ofXyz($lies->stackIn($i)->on($ground->paper)->xyz()), $s->touch), $z->shades, array_keys($z->shades));
-
-            return new LaidZone($z->place->number, $z->place->name, $shades, $z->left(), $next === null ? '' : ucfirst(SequenceWords::of($z->chain, $z->shades)->pass($next)).'.', $ground->zones->note($z->place->number)->importance, $ground->readings[$z->place->number]->zone->keptWhite, $z->laid > 0);
-        }, $zones);
-        $touching = [];
-        foreach ($ground->zones->labels->borders() as $a => $others) {
-            foreach (array_keys($others) as $b) {
-                $touching[] = [$a, $b];
-            }
-        }
-
-        return array_map(static fn (Finding $f): array => ['what' => $f->what, 'zone' => $f->zone, 'text' => $f->text, 'step' => $f->step], AskFinished::of(array_values($laid), $touching));
     }
 }

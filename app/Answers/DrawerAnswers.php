@@ -14,6 +14,7 @@ use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Family;
 use KnottyPrism\Core\Drawer\Balance;
+use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Equivalent;
 use KnottyPrism\Core\Drawer\Equivalents;
@@ -56,7 +57,8 @@ final class DrawerAnswers
     }
 
     /**
-     * The pencils available, or those wanted, or with a line's name all of that line, owned or not; each with what is noted of its stock now.
+     * The pencils available, or those wanted, or with a line's name all of that line, owned or not; each with what is noted of its stock
+     * now.
      *
      * @return array<string, mixed>
      */
@@ -67,24 +69,48 @@ final class DrawerAnswers
         $notes = $this->drawers->stock($user);
         $wish = $wanted ? array_keys(array_filter($notes, static fn (StockNote $n): bool => $n->state === Stock::Wanted)) : null;
         /** @var array<string, mixed> $tray */
-        $tray = Computed::kept($this->key('tray', $user, $order, $line ?? '*owned', json_encode($wish, JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, function () use ($user, $order, $line, $wish): array {
-            $from = $line === null && $wish === null ? $this->drawers->drawerOf($user)->pencils : array_filter($this->drawers->shelfOf($user)->pencils, static fn (Pencil $p): bool => $wish === null ? $p->record->line === $line : in_array($p->id(), $wish, true));
-            $laid = DrawerOrder::of(array_slice(array_values(array_filter($from, static fn (Pencil $p): bool => ! $p->isBlender())), 0, self::MOST_LAID), $order);
-            $drawer = DrawerResource::drawer($laid, new Balance($laid->portraits));
+        $tray = Computed::kept(
+            $this->key('tray', $user, $order, $line ?? '*owned', json_encode($wish, JSON_THROW_ON_ERROR)),
+            self::KEPT_SECONDS,
+            function () use ($user, $order, $line, $wish): array {
+                $from =
+                    $line === null && $wish === null
+                        ? $this->drawers->drawerOf($user)->pencils
+                        : array_filter(
+                            $this->drawers->shelfOf($user)->pencils,
+                            static fn (Pencil $p): bool => $wish === null ? $p->record->line === $line : in_array($p->id(), $wish, true),
+                        );
+                $laid = DrawerOrder::of(
+                    array_slice(array_values(array_filter($from, static fn (Pencil $p): bool => ! $p->isBlender())), 0, self::MOST_LAID),
+                    $order,
+                );
+                $drawer = DrawerResource::drawer($laid, new Balance($laid->portraits));
 
-            return [
-                'order' => $order,
-                'pencils' => array_map(static fn (Portrait $p): array => [...RecipeResource::pencil($p->pencil), 'reading' => RecipeResource::reading($p->heavy), 'strata' => self::strata($p->pencil, Swatch::Heavy), 'lightStrata' => self::strata($p->pencil, Swatch::Light)], $laid->portraits),
-                'notShown' => max(0, count($from) - self::MOST_LAID),
-                'meanStepDeltaE00' => $drawer['meanStepDeltaE00'], 'largestStep' => $drawer['largestStep'], 'balance' => $drawer['balance'], 'gaps' => $drawer['gaps'],
-            ];
-        });
+                return [
+                    'order' => $order,
+                    'pencils' => array_map(
+                        static fn (Portrait $p): array => [
+                            ...RecipeResource::pencil($p->pencil),
+                            'reading' => RecipeResource::reading($p->heavy),
+                            'strata' => self::strata($p->pencil, Swatch::Heavy),
+                            'lightStrata' => self::strata($p->pencil, Swatch::Light),
+                        ],
+                        $laid->portraits,
+                    ),
+                    'notShown' => max(0, count($from) - self::MOST_LAID),
+                    'meanStepDeltaE00' => $drawer['meanStepDeltaE00'],
+                    'largestStep' => $drawer['largestStep'],
+                    'balance' => $drawer['balance'],
+                    'gaps' => $drawer['gaps'],
+                ];
+            },
+        );
         $stock = [];
         foreach ($notes as $id => $note) {
             $stock[$id] = DrawerResource::stock($note);
         }
         foreach ($tray['pencils'] as $i => $pencil) {
-            $tray['pencils'][$i]['stock'] = $stock[$pencil['id']] ?? DrawerResource::stock(new StockNote);
+            $tray['pencils'][$i]['stock'] = $stock[$pencil['id']] ?? DrawerResource::stock(new StockNote());
         }
 
         return [...$tray, 'unfitted' => $unfitted];
@@ -98,38 +124,95 @@ final class DrawerAnswers
 
         $on = $this->hands->paper($user, $paper);
         /** @var array<string, mixed> $shown */
-        $shown = Computed::kept($this->key('pencil', $user, $pencil->id(), $on->key()), self::KEPT_SECONDS, function () use ($shelf, $pencil, $on): array {
-            $portrait = new Portrait($pencil);
-            $others = array_values(array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->isBlender() && $p->id() !== $pencil->id()));
-            // In its place stands a pencil of another line; where there is no other, one of its own.
-            $elsewhere = array_values(array_filter($others, static fn (Pencil $p): bool => $p->record->line !== $pencil->record->line));
-            $mine = Selection::spread(array_values(array_filter($others, static fn (Pencil $p): bool => $p->record->owned)), self::AT_HAND);
-            $table = new ComplementTable([...$mine, $pencil], $on);
-            $standsOut = $table->standsOutBy($pencil);
-
-            return [
-                ...RecipeResource::pencil($pencil), 'owned' => $pencil->record->owned, 'reading' => RecipeResource::reading($portrait->heavy),
-                'families' => Family::besides($portrait->heavy), 'hiding' => round($portrait->hiding(), 3), 'hidingWords' => $portrait->hidingWords(), 'undertone' => $portrait->undertone(),
-                'swatches' => ['heavy' => self::strata($pencil, Swatch::Heavy), 'light' => self::strata($pencil, Swatch::Light), 'overBlack' => self::strata($pencil, Swatch::OverBlack)],
-                'ladder' => array_map(static fn (PressureMark $mark): array => [
-                    'pressureWord' => $mark->value, 'pressureStrokes' => $mark->strokes(),
-                    'coats' => SequenceResource::steps(LaidStack::of(new Stack(array_fill(0, self::COATS, new Pass($pencil, $mark->pressure()))), $on)),
-                ], PressureMark::cases()),
-                'neutralisers' => array_map(static fn (Complement $c): array => self::complement($c, $on), $table->neutralisersOf($pencil)),
-                'darkener' => ($darkener = $table->darkenerOf($pencil)) === null ? null : self::complement($darkener, $on),
-                'brightener' => ($brightener = $table->brightenerOf($pencil)) === null ? null : self::complement($brightener, $on),
-                'standsOutBy' => $standsOut === null ? null : RecipeResource::pencil($standsOut),
-                'nearest' => array_map(static fn (Equivalent $e): array => [
-                    'pencil' => RecipeResource::pencil($e->portrait->pencil), 'strata' => self::strata($e->portrait->pencil, Swatch::Heavy), 'owned' => $e->portrait->pencil->record->owned,
-                    'heavyDeltaE00' => round($e->heavy, 1), 'lightDeltaE00' => round($e->light, 1), 'near' => $e->isNear(),
-                ], Equivalents::of($portrait, self::portraits(Selection::near($pencil, $elsewhere === [] ? $others : $elsewhere, self::COMPARED)), self::NEAREST)),
-                'threes' => array_map(static fn (Three $t): array => ['light' => RecipeResource::pencil($t->light->pencil), 'dark' => RecipeResource::pencil($t->dark->pencil)], Threes::around($portrait, self::portraits($mine), 2)),
-                'ring' => ['families' => Family::ring(), 'place' => $portrait->reading->family->ringPlace(), 'words' => $portrait->reading->family->words()],
-            ];
-        });
+        $shown = Computed::kept(
+            $this->key('pencil', $user, $pencil->id(), $on->key()),
+            self::KEPT_SECONDS,
+            static fn (): array => self::portrayed($shelf, $pencil, $on),
+        );
         $row = $this->drawers->row($user, $pencil->id());
 
-        return [...$shown, 'stock' => DrawerResource::stock($row->stockNote()), 'usedMm' => round((float) $row->uses()->sum('millimetres'), 1), 'usedTimes' => $row->uses()->count()];
+        return [
+            ...$shown,
+            'stock' => DrawerResource::stock($row->stockNote()),
+            'usedMm' => round((float) $row->uses()->sum('millimetres'), 1),
+            'usedTimes' => $row->uses()->count(),
+        ];
+    }
+
+    /** @return array<string, mixed> what follows from the pencil, those beside it and the paper alone */
+    private static function portrayed(Drawer $shelf, Pencil $pencil, Paper $on): array
+    {
+        $portrait = new Portrait($pencil);
+        $others = array_values(
+            array_filter($shelf->pencils, static fn (Pencil $p): bool => ! $p->isBlender() && $p->id() !== $pencil->id()),
+        );
+        // In its place stands a pencil of another line; where there is no other, one of its own.
+        $elsewhere = array_values(array_filter($others, static fn (Pencil $p): bool => $p->record->line !== $pencil->record->line));
+        $mine = Selection::spread(
+            array_values(array_filter($others, static fn (Pencil $p): bool => $p->record->owned)),
+            self::AT_HAND,
+        );
+        $table = new ComplementTable([...$mine, $pencil], $on);
+        $standsOut = $table->standsOutBy($pencil);
+
+        return [
+            ...RecipeResource::pencil($pencil),
+            'owned' => $pencil->record->owned,
+            'reading' => RecipeResource::reading($portrait->heavy),
+            'families' => Family::besides($portrait->heavy),
+            'hiding' => round($portrait->hiding(), 3),
+            'hidingWords' => $portrait->hidingWords(),
+            'undertone' => $portrait->undertone(),
+            'swatches' => [
+                'heavy' => self::strata($pencil, Swatch::Heavy),
+                'light' => self::strata($pencil, Swatch::Light),
+                'overBlack' => self::strata($pencil, Swatch::OverBlack),
+            ],
+            'ladder' => array_map(
+                static fn (PressureMark $mark): array => [
+                    'pressureWord' => $mark->value,
+                    'pressureStrokes' => $mark->strokes(),
+                    'coats' => SequenceResource::steps(
+                        LaidStack::of(new Stack(array_fill(0, self::COATS, new Pass($pencil, $mark->pressure()))), $on),
+                    ),
+                ],
+                PressureMark::cases(),
+            ),
+            'neutralisers' => array_map(
+                static fn (Complement $c): array => self::complement($c, $on),
+                $table->neutralisersOf($pencil),
+            ),
+            'darkener' => ($darkener = $table->darkenerOf($pencil)) === null ? null : self::complement($darkener, $on),
+            'brightener' => ($brightener = $table->brightenerOf($pencil)) === null ? null : self::complement($brightener, $on),
+            'standsOutBy' => $standsOut === null ? null : RecipeResource::pencil($standsOut),
+            'nearest' => array_map(
+                static fn (Equivalent $e): array => [
+                    'pencil' => RecipeResource::pencil($e->portrait->pencil),
+                    'strata' => self::strata($e->portrait->pencil, Swatch::Heavy),
+                    'owned' => $e->portrait->pencil->record->owned,
+                    'heavyDeltaE00' => round($e->heavy, 1),
+                    'lightDeltaE00' => round($e->light, 1),
+                    'near' => $e->isNear(),
+                ],
+                Equivalents::of(
+                    $portrait,
+                    self::portraits(Selection::near($pencil, $elsewhere === [] ? $others : $elsewhere, self::COMPARED)),
+                    self::NEAREST,
+                ),
+            ),
+            'threes' => array_map(
+                static fn (Three $t): array => [
+                    'light' => RecipeResource::pencil($t->light->pencil),
+                    'dark' => RecipeResource::pencil($t->dark->pencil),
+                ],
+                Threes::around($portrait, self::portraits($mine), 2),
+            ),
+            'ring' => [
+                'families' => Family::ring(),
+                'place' => $portrait->reading->family->ringPlace(),
+                'words' => $portrait->reading->family->words(),
+            ],
+        ];
     }
 
     /**
@@ -144,7 +227,11 @@ final class DrawerAnswers
     /** @return array<string, mixed> */
     private static function complement(Complement $c, Paper $paper): array
     {
-        return ['pencil' => RecipeResource::pencil($c->pencil), 'words' => RecipeResource::reading($c->mix)['words'], 'strata' => $c->stack->on($paper)->dab()];
+        return [
+            'pencil' => RecipeResource::pencil($c->pencil),
+            'words' => RecipeResource::reading($c->mix)['words'],
+            'strata' => $c->stack->on($paper)->dab(),
+        ];
     }
 
     /** @return list<string> colour of each stratum, peaks first */
@@ -155,6 +242,12 @@ final class DrawerAnswers
 
     private function key(string $what, User $user, string ...$more): string
     {
-        return implode('/', ['drawer', $what, $this->drawers->fingerprint($user), $this->drawers->fingerprint($user, owned: false), md5(implode('/', $more))]);
+        return implode('/', [
+            'drawer',
+            $what,
+            $this->drawers->fingerprint($user),
+            $this->drawers->fingerprint($user, owned: false),
+            md5(implode('/', $more)),
+        ]);
     }
 }

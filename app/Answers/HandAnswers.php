@@ -27,8 +27,11 @@ final class HandAnswers
     /** Strips of the last time that a next move is told for. */
     private const TOLD = 16;
 
-    public function __construct(private readonly HandKeeper $hands, private readonly StripSheet $sheet, private readonly DrawerKeeper $drawers)
-    {
+    public function __construct(
+        private readonly HandKeeper $hands,
+        private readonly StripSheet $sheet,
+        private readonly DrawerKeeper $drawers,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -39,9 +42,29 @@ final class HandAnswers
 
         return [
             'paper' => $paper,
-            'hand' => $inUse === null ? null : ['number' => $inUse->number, 'words' => $inUse->words, 'strips' => count($inUse->strips), ...HandResource::figures($inUse->hand()), 'rmsBeforeDeltaE00' => round($inUse->rms_before, 1), 'rmsAfterDeltaE00' => round($inUse->rms_after, 1)],
-            'versions' => array_map(static fn (HandVersion $v): array => ['number' => $v->number, 'words' => $v->words, 'strips' => count($v->strips), 'made' => $v->created_at->toIso8601String(), 'inUse' => $v->in_use], $this->hands->versions($user, $paper)),
-            'strips' => array_values(array_map(static fn (Stack $s): array => HandResource::asked($s, $even), $this->sheet->strips($user, $asked))),
+            'hand' => $inUse === null
+                    ? null
+                    : [
+                        'number' => $inUse->number,
+                        'words' => $inUse->words,
+                        'strips' => count($inUse->strips),
+                        ...HandResource::figures($inUse->hand()),
+                        'rmsBeforeDeltaE00' => round($inUse->rms_before, 1),
+                        'rmsAfterDeltaE00' => round($inUse->rms_after, 1),
+                    ],
+            'versions' => array_map(
+                static fn (HandVersion $v): array => [
+                    'number' => $v->number,
+                    'words' => $v->words,
+                    'strips' => count($v->strips),
+                    'made' => $v->created_at->toIso8601String(),
+                    'inUse' => $v->in_use,
+                ],
+                $this->hands->versions($user, $paper),
+            ),
+            'strips' => array_values(
+                array_map(static fn (Stack $s): array => HandResource::asked($s, $even), $this->sheet->strips($user, $asked)),
+            ),
             'came' => $inUse === null ? [] : $this->came($user, $inUse),
         ];
     }
@@ -59,11 +82,14 @@ final class HandAnswers
             $tries[$strip->stack->text()][] = $strip;
         }
 
-        return array_values(array_map(static function (array $of): Strip {
-            $mean = static fn (string $axis): float => array_sum(array_map(static fn (Strip $s): float => $s->found->{$axis}, $of)) / count($of);
+        return array_values(
+            array_map(static function (array $of): Strip {
+                $mean = static fn (string $axis): float => array_sum(array_map(static fn (Strip $s): float => $s->found->{$axis}, $of)) /
+                    count($of);
 
-            return new Strip($of[0]->stack, new Lab($mean('l'), $mean('a'), $mean('b')));
-        }, $tries));
+                return new Strip($of[0]->stack, new Lab($mean('l'), $mean('a'), $mean('b')));
+            }, $tries),
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -71,7 +97,14 @@ final class HandAnswers
     {
         $drawer = $this->drawers->drawerOf($user);
         $strips = self::together(array_slice($this->hands->earlier($version, $this->drawers->shelfOf($user)), 0, self::TOLD));
-        $key = 'strips-came/'.md5(json_encode([$this->drawers->fingerprint($user), $version->paper, array_slice($version->strips, 0, self::TOLD)], JSON_THROW_ON_ERROR));
+        $key =
+            'strips-came/'.
+            md5(
+                json_encode(
+                    [$this->drawers->fingerprint($user), $version->paper, array_slice($version->strips, 0, self::TOLD)],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($strips, $drawer, $version): array {
@@ -80,7 +113,10 @@ final class HandAnswers
             return array_map(static function (Strip $strip) use ($drawer, $paper): array {
                 $meant = Lab::ofXyz($strip->stack->on($paper)->xyz());
 
-                return HandResource::came($strip, FindNextMove::on(AsItLies::of($strip->stack, $strip->found, $paper), $meant, $drawer->usable()->pencils));
+                return HandResource::came(
+                    $strip,
+                    FindNextMove::on(AsItLies::of($strip->stack, $strip->found, $paper), $meant, $drawer->usable()->pencils),
+                );
             }, $strips);
         });
     }

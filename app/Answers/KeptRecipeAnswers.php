@@ -26,8 +26,11 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** The recipes kept for spots of a study, each predicted again from its stack, light to dark as a palette strip is read. */
 final class KeptRecipeAnswers
 {
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly KeptRecipes $kept, private readonly HandKeeper $hands)
-    {
+    public function __construct(
+        private readonly DrawerKeeper $drawers,
+        private readonly KeptRecipes $kept,
+        private readonly HandKeeper $hands,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -64,8 +67,14 @@ final class KeptRecipeAnswers
         $answer = $this->predicted($user, $entry, $shelf);
 
         return [
-            'id' => $entry->id, 'name' => $entry->name, 'x' => $entry->x, 'y' => $entry->y, 'ring' => $entry->ring,
-            'paper' => $entry->paper, 'stack' => $entry->stack, 'label' => $entry->label,
+            'id' => $entry->id,
+            'name' => $entry->name,
+            'x' => $entry->x,
+            'y' => $entry->y,
+            'ring' => $entry->ring,
+            'paper' => $entry->paper,
+            'stack' => $entry->stack,
+            'label' => $entry->label,
             'target' => RecipeResource::reading($entry->target()),
             'recipe' => $answer === null ? null : SequenceResource::answer($answer, $this->hands->paper($user, $entry->paper)),
         ];
@@ -83,7 +92,13 @@ final class KeptRecipeAnswers
         try {
             $sequence = Sequence::ofStack(StackText::read($entry->stack, $shelf));
 
-            return SequenceAnswer::of(RecipeLabel::from($entry->label), $sequence, [Shade::ofSpot($entry->target())], $this->hands->paper($user, $entry->paper), Mode::ColourAndValue);
+            return SequenceAnswer::of(
+                RecipeLabel::from($entry->label),
+                $sequence,
+                [Shade::ofSpot($entry->target())],
+                $this->hands->paper($user, $entry->paper),
+                Mode::ColourAndValue,
+            );
         } catch (CoreError) {
             return null;
         }

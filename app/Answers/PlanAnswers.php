@@ -16,18 +16,12 @@ use App\Photos\SurveyRepository;
 use App\Plans\PlanGround;
 use App\Plans\PlannedPictures;
 use App\Plans\PlanRepository;
-use App\Resources\ChartResource;
 use App\Resources\Figures;
-use App\Resources\RecipeResource;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Desk\Order\DeskStep;
 use KnottyPrism\Core\Desk\Order\PassMinutes;
 use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
-use KnottyPrism\Core\Picture\Palette\PalettePart;
-use KnottyPrism\Core\Picture\Palette\PalettePencil;
-use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\ZoneWarnings;
 use KnottyPrism\Core\Recipe\Method\Method;
@@ -40,8 +34,14 @@ final class PlanAnswers
 {
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly PlanZoneAnswers $zones, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers, private readonly DeskBoard $board, private readonly DeskKeeper $desk)
-    {
+    public function __construct(
+        private readonly PlanRepository $plans,
+        private readonly PlanZoneAnswers $zones,
+        private readonly SurveyRepository $surveys,
+        private readonly DrawerKeeper $drawers,
+        private readonly DeskBoard $board,
+        private readonly DeskKeeper $desk,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -50,13 +50,41 @@ final class PlanAnswers
         $history = $this->plans->versions->history($study);
         $common = [
             'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
-            'settings' => $this->settings($study), 'methodSettings' => self::methodSettings(), 'hues' => Recolour::CHOICES, 'marks' => SequenceResource::vocabulary(), 'finishes' => Finish::values(),
-            'undoWords' => $history['undo'], 'redoWords' => $history['redo'], 'named' => $this->named($study), 'version' => $study->plan_number, 'stamp' => $this->plans->versions->current($study)->id ?? 0,
+            'settings' => $this->settings($study),
+            'methodSettings' => self::methodSettings(),
+            'hues' => Recolour::CHOICES,
+            'marks' => SequenceResource::vocabulary(),
+            'finishes' => Finish::values(),
+            'undoWords' => $history['undo'],
+            'redoWords' => $history['redo'],
+            'named' => $this->named($study),
+            'version' => $study->plan_number,
+            'stamp' => $this->plans->versions->current($study)->id ?? 0,
         ];
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
-            $why = $this->surveys->current($study)->zones === null ? 'There are no zones yet; let them be proposed under "Photo" first.' : 'The drawer is empty; bring pencils in under "Drawer" first.';
+            $why =
+                $this->surveys->current($study)->zones === null
+                    ? 'There are no zones yet; let them be proposed under "Photo" first.'
+                    : 'The drawer is empty; bring pencils in under "Drawer" first.';
 
-            return [...$common, 'cannot' => $why, 'zones' => [], 'palette' => [], 'left' => [], 'curve' => [], 'suffering' => [], 'warnings' => [], 'tone' => '', 'waiting' => 0, 'steps' => 0, 'passes' => 0, 'time' => '', 'meanDeltaE00' => 0.0, 'errorOnPaper' => 0.0, 'errorInHand' => 0.0];
+            return [
+                ...$common,
+                'cannot' => $why,
+                'zones' => [],
+                'palette' => [],
+                'left' => [],
+                'curve' => [],
+                'suffering' => [],
+                'warnings' => [],
+                'tone' => '',
+                'waiting' => 0,
+                'steps' => 0,
+                'passes' => 0,
+                'time' => '',
+                'meanDeltaE00' => 0.0,
+                'errorOnPaper' => 0.0,
+                'errorInHand' => 0.0,
+            ];
         }
         $ground = $this->plans->ground($user, $study);
         $palette = $this->plans->palettePart($ground);
@@ -65,17 +93,19 @@ final class PlanAnswers
         $zones = $this->zones->zones($ground, $planned, $this->drawers->fingerprint($user, owned: false));
 
         return [
-            ...$common, 'cannot' => null, 'zones' => $zones,
-            'palette' => self::palette($sequences), 'left' => self::left($ground, $sequences),
-            'curve' => $palette === null ? [] : array_map(static fn (int $n, float $cost): array => ['pencils' => $n, 'deltaE00' => Figures::difference($cost)], array_keys($palette->curve), $palette->curve),
-            'suffering' => $palette === null ? [] : self::suffering($ground, $palette),
+            ...$common,
+            'cannot' => null,
+            'zones' => $zones,
+            ...PaletteAnswers::of($ground, $sequences, $palette),
             'warnings' => $this->between($ground, $planned),
             'tone' => $ground->tone->words(),
             'waiting' => count($planned) - count($sequences),
             'steps' => max([0, ...array_map(static fn (Sequence $s): int => count($s->passes), array_values($sequences))]),
             'passes' => array_sum(array_map(static fn (Sequence $s): int => count($s->passes), $sequences)),
             'time' => PassMinutes::words($this->minutes($study, $ground, $planned)),
-            'meanDeltaE00' => self::mean($planned, $zones, 'deltaE00'), 'errorOnPaper' => self::mean($planned, $zones, 'errorOnPaper'), 'errorInHand' => self::mean($planned, $zones, 'errorInHand'),
+            'meanDeltaE00' => self::mean($planned, $zones, 'deltaE00'),
+            'errorOnPaper' => self::mean($planned, $zones, 'errorOnPaper'),
+            'errorInHand' => self::mean($planned, $zones, 'errorInHand'),
         ];
     }
 
@@ -100,18 +130,36 @@ final class PlanAnswers
     {
         $s = $this->plans->sheet($study)->settings;
 
-        return ['method' => $s->methods[0] ?? [], 'mode' => $s->mode->value, 'pencils' => $s->pencils, 'keep' => $s->keep, 'without' => $s->without, 'hue' => $s->hues[0] ?? 'as seen'];
+        return [
+            'method' => $s->methods[0] ?? [],
+            'mode' => $s->mode->value,
+            'pencils' => $s->pencils,
+            'keep' => $s->keep,
+            'without' => $s->without,
+            'hue' => $s->hues[0] ?? 'as seen',
+        ];
     }
 
-    /** @return list<array<string, mixed>> what a method consists of, with what speaks for each choice; the number of pencils is chosen with the palette */
+    /**
+     * @return list<array<string, mixed>> what a method consists of, with what speaks for each choice; the number of pencils is chosen with
+     *   the palette
+     */
     private static function methodSettings(): array
     {
         $settings = array_diff_key(Method::kinds(), ['palette' => true]);
 
-        return array_map(static fn (string $name, string $setting): array => [
-            'name' => $name, 'title' => $setting::title(),
-            'choices' => array_map(static fn (Setting $choice): array => ['value' => $choice->value, 'why' => $choice->why()], $setting::cases()),
-        ], array_keys($settings), $settings);
+        return array_map(
+            static fn (string $name, string $setting): array => [
+                'name' => $name,
+                'title' => $setting::title(),
+                'choices' => array_map(
+                    static fn (Setting $choice): array => ['value' => $choice->value, 'why' => $choice->why()],
+                    $setting::cases(),
+                ),
+            ],
+            array_keys($settings),
+            $settings,
+        );
     }
 
     /** @return list<array{number: int, name: string}> */
@@ -128,40 +176,15 @@ final class PlanAnswers
     /** @return array<string, mixed>|null */
     private static function run(?PlanRun $run): ?array
     {
-        return $run === null ? null : ['state' => $run->state->value, 'what' => $run->what, 'done' => $run->done, 'total' => $run->total, 'changes' => $run->changes];
-    }
-
-    /**
-     * The pencils of the plan as they would lie beside the drawing, lightest first, with the zones that take them.
-     *
-     * @param  array<int, Sequence>  $sequences
-     * @return list<array<string, mixed>>
-     */
-    private static function palette(array $sequences): array
-    {
-        return array_map(static fn (PalettePencil $p): array => [...ChartResource::pencil($p->pencil), 'zones' => $p->zones, 'part' => $p->part], PlannedPalette::of($sequences));
-    }
-
-    /**
-     * Available pencils that the plan does without.
-     *
-     * @param  array<int, Sequence>  $sequences
-     * @return list<array<string, mixed>>
-     */
-    private static function left(PlanGround $ground, array $sequences): array
-    {
-        $used = array_merge(...array_map(static fn (Sequence $s): array => Pencil::identifiers($s->pencils()), array_values($sequences)));
-
-        return array_map(static fn (Pencil $p): array => [...RecipeResource::pencil($p), 'lockedOut' => in_array($p->id(), $ground->sheet->settings->without, true)], array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => ! in_array($p->id(), $used, true))));
-    }
-
-    /** @return list<array{zone: string, deltaE00: float}> the zones that lose most by having so few pencils */
-    private static function suffering(PlanGround $ground, PalettePart $palette): array
-    {
-        $lost = array_filter($palette->suffering, static fn (float $d, int $zone): bool => $d >= 0.3 && isset($ground->zones->notes[$zone]), ARRAY_FILTER_USE_BOTH);
-        arsort($lost);
-
-        return array_map(static fn (int $zone, float $d): array => ['zone' => $ground->zones->note($zone)->name, 'deltaE00' => Figures::difference($d)], array_keys($lost), $lost);
+        return $run === null
+            ? null
+            : [
+                'state' => $run->state->value,
+                'what' => $run->what,
+                'done' => $run->done,
+                'total' => $run->total,
+                'changes' => $run->changes,
+            ];
     }
 
     /**
@@ -172,13 +195,34 @@ final class PlanAnswers
      */
     private function between(PlanGround $ground, array $planned): array
     {
-        $key = 'zone-warnings/'.md5(json_encode([$ground->zones->labels->fingerprint(), array_map(static fn ($n): string => $n->name, $ground->zones->notes), $ground->paper->key(), PlanRepository::keysOf($planned)], JSON_THROW_ON_ERROR));
+        $key =
+            'zone-warnings/'.
+            md5(
+                json_encode(
+                    [
+                        $ground->zones->labels->fingerprint(),
+                        array_map(static fn ($n): string => $n->name, $ground->zones->notes),
+                        $ground->paper->key(),
+                        PlanRepository::keysOf($planned),
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
             $answers = PlannedPictures::sequences($ground, $planned);
 
-            return array_map(static fn (Warning $w): array => ['code' => $w->kind->value, 'zone' => $w->zones[0], 'role' => $answers[$w->zones[0]]->shades()[$w->shades[0]]->name, 'text' => $w->text, 'remedy' => $w->remedy], ZoneWarnings::in($ground->map(), $answers));
+            return array_map(
+                static fn (Warning $w): array => [
+                    'code' => $w->kind->value,
+                    'zone' => $w->zones[0],
+                    'role' => $answers[$w->zones[0]]->shades()[$w->shades[0]]->name,
+                    'text' => $w->text,
+                    'remedy' => $w->remedy,
+                ],
+                ZoneWarnings::in($ground->map(), $answers),
+            );
         });
     }
 

@@ -37,22 +37,57 @@ final class PlanZoneAnswers
         $settings = $ground->sheet->settings;
 
         return [
-            'number' => $zone->zone, 'name' => $note->name, 'area' => Figures::share($ground->readings[$zone->zone]->zone->area), 'surface' => $note->surface->value, 'importance' => $note->importance->value,
-            'method' => $settings->methods[$zone->zone] ?? null, 'hue' => $settings->hues[$zone->zone] ?? null, 'strokes' => $settings->strokes[$zone->zone] ?? null,
-            'sequence' => $zone->sequence === null ? null : [...$this->sequence($ground, $zone, $zone->sequence, $fingerprint), 'label' => $zone->label, 'own' => $zone->own],
-            'shades' => array_map(static fn (Shade $s): array => [
-                'role' => $s->name, 'name' => $s->called(), 'seen' => RecipeResource::reading($s->seen), 'aim' => RecipeResource::reading($s->target), 'overruled' => (object) $ground->sheet->overruled($zone->zone, $s->name),
-            ], $zone->shades),
+            'number' => $zone->zone,
+            'name' => $note->name,
+            'area' => Figures::share($ground->readings[$zone->zone]->zone->area),
+            'surface' => $note->surface->value,
+            'importance' => $note->importance->value,
+            'method' => $settings->methods[$zone->zone] ?? null,
+            'hue' => $settings->hues[$zone->zone] ?? null,
+            'strokes' => $settings->strokes[$zone->zone] ?? null,
+            'sequence' => $zone->sequence === null
+                    ? null
+                    : [...$this->sequence($ground, $zone, $zone->sequence, $fingerprint), 'label' => $zone->label, 'own' => $zone->own],
+            'shades' => array_map(
+                static fn (Shade $s): array => [
+                    'role' => $s->name,
+                    'name' => $s->called(),
+                    'seen' => RecipeResource::reading($s->seen),
+                    'aim' => RecipeResource::reading($s->target),
+                    'overruled' => (object) $ground->sheet->overruled($zone->zone, $s->name),
+                ],
+                $zone->shades,
+            ),
         ];
     }
 
     /** @return array<string, mixed> a zone's sequence with what comes of it in every shade */
     private function sequence(PlanGround $ground, PlannedZone $zone, Sequence $sequence, string $fingerprint): array
     {
-        $basis = array_map(static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5), $s->grainCounts], ZoneShades::worked($zone->shades));
-        $key = md5(json_encode(['sequence', SequenceNote::of($sequence, $zone->shades)->toArray(), $basis, $ground->paper->key(), $ground->sheet->settings->mode->value, $zone->label, $fingerprint], JSON_THROW_ON_ERROR));
+        $basis = array_map(
+            static fn (Shade $s): array => [$s->name, $s->called(), $s->target->toArray(), round($s->weight, 5), $s->grainCounts],
+            ZoneShades::worked($zone->shades),
+        );
+        $key = md5(
+            json_encode(
+                [
+                    'sequence',
+                    SequenceNote::of($sequence, $zone->shades)->toArray(),
+                    $basis,
+                    $ground->paper->key(),
+                    $ground->sheet->settings->mode->value,
+                    $zone->label,
+                    $fingerprint,
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
 
         /** @var array<string, mixed> */
-        return Computed::kept($key, self::KEPT_SECONDS, static fn (): array => SequenceResource::answer(PlannedPictures::answer($ground, $zone, $sequence), $ground->paper));
+        return Computed::kept(
+            $key,
+            self::KEPT_SECONDS,
+            static fn (): array => SequenceResource::answer(PlannedPictures::answer($ground, $zone, $sequence), $ground->paper),
+        );
     }
 }

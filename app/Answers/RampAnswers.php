@@ -55,7 +55,12 @@ final class RampAnswers
         while ($end < 1 && $zoneAt($point(min(1.0, $end + self::FINE))) === $zone) {
             $end = min(1.0, $end + self::FINE);
         }
-        $along = array_map(static fn (int $i): Lab => $ground->tone->fitted(self::at($grid, ...$point($begin + ($end - $begin) * $i / (self::PLACES - 1)))), range(0, self::PLACES - 1));
+        $along = array_map(
+            static fn (int $i): Lab => $ground->tone->fitted(
+                self::at($grid, ...$point($begin + (($end - $begin) * $i) / (self::PLACES - 1))),
+            ),
+            range(0, self::PLACES - 1),
+        );
         $note = $ground->zones->note($zone);
         $planned = $this->plans->zone($ground, $zone);
         if ($planned->sequence === null) {
@@ -66,14 +71,37 @@ final class RampAnswers
         $joining = Joining::for($note->surface, $ground->paper);
 
         return [
-            'zone' => $note->name, 'joining' => $joining->value, 'joiningWords' => $joining->words($note->surface),
-            'pencils' => array_map(static fn (array $r): array => [...RecipeResource::pencil($r['pencil']), 'from' => Figures::share($r['from']), 'to' => Figures::share($r['to'])], $across->ramp->reaches),
+            'zone' => $note->name,
+            'joining' => $joining->value,
+            'joiningWords' => $joining->words($note->surface),
+            'pencils' => array_map(
+                static fn (array $r): array => [
+                    ...RecipeResource::pencil($r['pencil']),
+                    'from' => Figures::share($r['from']),
+                    'to' => Figures::share($r['to']),
+                ],
+                $across->ramp->reaches,
+            ),
             'overlaps' => array_map(static fn (array $o): array => array_map(Figures::share(...), $o), $across->ramp->overlaps()),
             'unevenness' => round($across->ramp->unevenness(), 2),
-            'steps' => array_map(static fn (array $step): array => [
-                'share' => Figures::share($step['share']), 'words' => (new ColourReading($step['lab']))->words(), 'strata' => self::strata($step['coats'], $ground),
-                'passes' => array_map(static fn (Coat $c): array => ['number' => $c->pass->pencil->record->number, 'pressureWord' => $c->coverage < 0.99 ? 'whisper, strokes apart' : PressureMark::nearest($c->pass->pressure)->value, 'pressure' => round($c->pass->pressure * $c->coverage, 2)], $step['coats']),
-            ], $across->ramp->steps),
+            'steps' => array_map(
+                static fn (array $step): array => [
+                    'share' => Figures::share($step['share']),
+                    'words' => (new ColourReading($step['lab']))->words(),
+                    'strata' => self::strata($step['coats'], $ground),
+                    'passes' => array_map(
+                        static fn (Coat $c): array => [
+                            'number' => $c->pass->pencil->record->number,
+                            'pressureWord' => $c->coverage < 0.99
+                                ? 'whisper, strokes apart'
+                                : PressureMark::nearest($c->pass->pressure)->value,
+                            'pressure' => round($c->pass->pressure * $c->coverage, 2),
+                        ],
+                        $step['coats'],
+                    ),
+                ],
+                $across->ramp->steps,
+            ),
             'photo' => array_map(static fn (Lab $lab): string => (string) Figures::colour($lab)['hex'], $along),
         ];
     }

@@ -23,8 +23,11 @@ final class RecipeAnswers
 {
     private const KEPT_SECONDS = 30 * 24 * 3600;
 
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly HandKeeper $hands)
-    {
+    public function __construct(
+        private readonly DrawerKeeper $drawers,
+        private readonly AtlasShelf $atlases,
+        private readonly HandKeeper $hands,
+    ) {
     }
 
     /**
@@ -34,16 +37,30 @@ final class RecipeAnswers
     public function recipes(User $user, Study $study, Lab $target, Surface $surface): array
     {
         $paper = $this->hands->paper($user, $study->paper);
-        $key = implode('/', ['recipes', $this->drawers->fingerprint($user), md5($paper->key()), sprintf('%.2f,%.2f,%.2f', ...$target->toArray()), $surface->value]);
+        $key = implode('/', [
+            'recipes',
+            $this->drawers->fingerprint($user),
+            md5($paper->key()),
+            sprintf('%.2f,%.2f,%.2f', ...$target->toArray()),
+            $surface->value,
+        ]);
 
         /** @var array<string, mixed> */
-        return Computed::kept($key, self::KEPT_SECONDS, function () use ($user, $paper, $target, $surface): array {
-            $planner = new RecipePlanner($this->drawers->drawerOf($user), $paper, Method::free(), $this->atlases);
+        return Computed::kept(
+            $key,
+            self::KEPT_SECONDS,
+            function () use ($user, $paper, $target, $surface): array {
+                $planner = new RecipePlanner($this->drawers->drawerOf($user), $paper, Method::free(), $this->atlases);
 
-            return [
-                'nearestSingle' => RecipeResource::nearest($planner->nearestSingle($target)),
-                'recipes' => array_map(static fn (Recipe $r): array => SequenceResource::recipe($r, $paper), $planner->recipesFor($target, grainCounts: $surface->grainCounts())),
-            ];
-        }, store: null);
+                return [
+                    'nearestSingle' => RecipeResource::nearest($planner->nearestSingle($target)),
+                    'recipes' => array_map(
+                        static fn (Recipe $r): array => SequenceResource::recipe($r, $paper),
+                        $planner->recipesFor($target, grainCounts: $surface->grainCounts()),
+                    ),
+                ];
+            },
+            store: null,
+        );
     }
 }

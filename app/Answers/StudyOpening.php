@@ -10,8 +10,11 @@ use App\Models\User;
 /** Opens a study once as its places will: what is taken in can be opened. */
 final class StudyOpening
 {
-    public function __construct(private readonly SurveyAnswers $surveys, private readonly KeptRecipeAnswers $recipes, private readonly PlanAnswers $plans)
-    {
+    public function __construct(
+        private readonly SurveyAnswers $surveys,
+        private readonly KeptRecipeAnswers $recipes,
+        private readonly PlanAnswers $plans,
+    ) {
     }
 
     /** @throws \Throwable whatever opening it would throw */

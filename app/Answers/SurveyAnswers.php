@@ -34,8 +34,16 @@ use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 /** A study's survey as the page shows it: photos, spots read on each of them, zones, the drawing's frame, and what undo would take back. */
 final class SurveyAnswers
 {
-    public function __construct(private readonly SurveyRepository $surveys, private readonly SpotReader $spots, private readonly DrawerKeeper $drawers, private readonly PhotoStore $photos, private readonly ZoneAnswers $zones, private readonly ZoneReader $reader, private readonly AtlasShelf $atlases, private readonly HandKeeper $hands)
-    {
+    public function __construct(
+        private readonly SurveyRepository $surveys,
+        private readonly SpotReader $spots,
+        private readonly DrawerKeeper $drawers,
+        private readonly PhotoStore $photos,
+        private readonly ZoneAnswers $zones,
+        private readonly ZoneReader $reader,
+        private readonly AtlasShelf $atlases,
+        private readonly HandKeeper $hands,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -46,11 +54,23 @@ final class SurveyAnswers
         $photo = $study->photo();
 
         return [
-            'stamp' => $this->surveys->stamp($study), 'number' => $study->survey_number, 'undoWords' => $undo, 'redoWords' => $redo, 'colourPhoto' => $photo->id,
-            'photos' => $study->photos->map(static fn (Photo $p): array => [
-                'id' => $p->id, 'name' => $p->name, 'width' => $p->width, 'height' => $p->height, 'roles' => $p->roles,
-                'neutral' => isset($survey->neutrals[$p->id]) ? RecipeResource::reading($survey->neutrals[$p->id]) : null,
-            ])->all(),
+            'stamp' => $this->surveys->stamp($study),
+            'number' => $study->survey_number,
+            'undoWords' => $undo,
+            'redoWords' => $redo,
+            'colourPhoto' => $photo->id,
+            'photos' => $study->photos
+                ->map(
+                    static fn (Photo $p): array => [
+                        'id' => $p->id,
+                        'name' => $p->name,
+                        'width' => $p->width,
+                        'height' => $p->height,
+                        'roles' => $p->roles,
+                        'neutral' => isset($survey->neutrals[$p->id]) ? RecipeResource::reading($survey->neutrals[$p->id]) : null,
+                    ],
+                )
+                ->all(),
             'spots' => $this->spotsOf($user, $study, $survey),
             'zones' => $survey->zones === null ? null : $this->zones->zones($survey, $photo),
             'frame' => self::frame($study),
@@ -62,18 +82,35 @@ final class SurveyAnswers
         $survey = $this->surveys->current($study);
         $planner = $this->planner($user, $study);
 
-        return new SpotList($study->name, array_values(array_map(function (NamedSpot $spot) use ($study, $survey, $planner): array {
-            $lab = $this->labOf($spot, $study->photo(), $survey);
-            $nearest = $planner?->nearestSingle($lab)->outcomes[0];
+        return new SpotList(
+            $study->name,
+            array_values(
+                array_map(function (NamedSpot $spot) use ($study, $survey, $planner): array {
+                    $lab = $this->labOf($spot, $study->photo(), $survey);
+                    $nearest = $planner?->nearestSingle($lab)->outcomes[0];
 
-            return ['name' => $spot->name, 'lab' => $lab, 'nearest' => $nearest?->stack()->pencils()[0]->id(), 'deltaE00' => $nearest?->comparison()->deltaE00];
-        }, $survey->spots)));
+                    return [
+                        'name' => $spot->name,
+                        'lab' => $lab,
+                        'nearest' => $nearest?->stack()->pencils()[0]->id(),
+                        'deltaE00' => $nearest?->comparison()->deltaE00,
+                    ];
+                }, $survey->spots),
+            ),
+        );
     }
 
     /** @return array<string, mixed> how one photo differs from another: as a whole, spot by spot, zone by zone */
     public function comparison(Study $study, Photo $one, Photo $other): array
     {
-        $key = implode('/', ['comparison', $study->id, $this->surveys->stamp($study), $one->storage_key, $other->storage_key, md5($one->name)]);
+        $key = implode('/', [
+            'comparison',
+            $study->id,
+            $this->surveys->stamp($study),
+            $one->storage_key,
+            $other->storage_key,
+            md5($one->name),
+        ]);
 
         /** @var array<string, mixed> */
         return Computed::kept($key, 24 * 3600, fn (): array => $this->compared($study, $one, $other));
@@ -85,12 +122,20 @@ final class SurveyAnswers
         $survey = $this->surveys->current($study);
         $balances = [$survey->balanceOf($one->id), $survey->balanceOf($other->id)];
         $whole = new PhotoComparison($this->photos->grid($one, $balances[0]), $this->photos->grid($other, $balances[1]));
-        $pairs = array_map(fn (NamedSpot $spot): array => [$spot->name, $this->labOf($spot, $one, $survey), $this->labOf($spot, $other, $survey)], array_values($survey->spots));
+        $pairs = array_map(
+            fn (NamedSpot $spot): array => [$spot->name, $this->labOf($spot, $one, $survey), $this->labOf($spot, $other, $survey)],
+            array_values($survey->spots),
+        );
 
         return [
-            'one' => $one->id, 'other' => $other->id,
+            'one' => $one->id,
+            'other' => $other->id,
             'sentence' => $whole->sentence('“'.$one->name.'”'),
-            'bands' => array_map(static fn (string $band, Contrast $c): array => ['name' => $band, ...self::contrast($c)], array_keys($whole->bands), array_values($whole->bands)),
+            'bands' => array_map(
+                static fn (string $band, Contrast $c): array => ['name' => $band, ...self::contrast($c)],
+                array_keys($whole->bands),
+                array_values($whole->bands),
+            ),
             'spots' => array_map(self::pair(...), $pairs),
             'zones' => $survey->zones === null ? [] : array_map(self::pair(...), $this->reader->midsOnBoth($survey, $one, $other)),
         ];
@@ -99,7 +144,10 @@ final class SurveyAnswers
     /** @return list<string> the grey in the middle of every step, by step from 1 */
     public function greys(ValueScale $scale): array
     {
-        return array_map(static fn (int $step): string => '#'.str_repeat(sprintf('%02x', ValuePlane::greyOf($scale->middleOf($step))), 3), range(1, $scale->steps));
+        return array_map(
+            static fn (int $step): string => '#'.str_repeat(sprintf('%02x', ValuePlane::greyOf($scale->middleOf($step))), 3),
+            range(1, $scale->steps),
+        );
     }
 
     /**
@@ -110,13 +158,23 @@ final class SurveyAnswers
     {
         [$name, $one, $other] = $pair;
 
-        return ['name' => $name, 'oneHex' => Srgb::ofXyz($one->xyz())->hex(), 'otherHex' => Srgb::ofXyz($other->xyz())->hex(), ...self::contrast(new Contrast($one, $other))];
+        return [
+            'name' => $name,
+            'oneHex' => Srgb::ofXyz($one->xyz())->hex(),
+            'otherHex' => Srgb::ofXyz($other->xyz())->hex(),
+            ...self::contrast(new Contrast($one, $other)),
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function contrast(Contrast $c): array
     {
-        return ['words' => $c->words(), 'steps' => round($c->steps, 2), 'warmth' => round($c->warmth, 1), 'deltaE00' => Figures::difference($c->deltaE00)];
+        return [
+            'words' => $c->words(),
+            'steps' => round($c->steps, 2),
+            'warmth' => round($c->warmth, 1),
+            'deltaE00' => Figures::difference($c->deltaE00),
+        ];
     }
 
     /** @return list<array<string, mixed>> light to dark */
@@ -126,7 +184,15 @@ final class SurveyAnswers
             return [];
         }
         $colour = $study->photo();
-        $key = implode('/', ['spots', $study->id, $this->surveys->stamp($study), $study->photos->pluck('storage_key')->implode(','), $colour->id, $this->drawers->fingerprint($user), md5($this->hands->paper($user, $study->paper)->key())]);
+        $key = implode('/', [
+            'spots',
+            $study->id,
+            $this->surveys->stamp($study),
+            $study->photos->pluck('storage_key')->implode(','),
+            $colour->id,
+            $this->drawers->fingerprint($user),
+            md5($this->hands->paper($user, $study->paper)->key()),
+        ]);
 
         /** @var list<array<string, mixed>> */
         return Computed::kept($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {
@@ -135,9 +201,20 @@ final class SurveyAnswers
             foreach ($survey->spots as $spot) {
                 $lab = $this->labOf($spot, $colour, $survey);
                 $shown[] = [
-                    'number' => $spot->number, 'name' => $spot->name, 'families' => Family::besides($lab),
+                    'number' => $spot->number,
+                    'name' => $spot->name,
+                    'families' => Family::besides($lab),
                     'nearest' => $planner === null ? null : RecipeResource::nearest($planner->nearestSingle($lab)),
-                    'places' => $study->photos->map(fn (Photo $p): array => ['photo' => $p->id, ...$spot->on($p->id)->toArray(), 'placed' => $spot->isPlacedOn($p->id), 'reading' => RecipeResource::reading($this->labOf($spot, $p, $survey))])->all(),
+                    'places' => $study->photos
+                        ->map(
+                            fn (Photo $p): array => [
+                                'photo' => $p->id,
+                                ...$spot->on($p->id)->toArray(),
+                                'placed' => $spot->isPlacedOn($p->id),
+                                'reading' => RecipeResource::reading($this->labOf($spot, $p, $survey)),
+                            ],
+                        )
+                        ->all(),
                     'l' => $lab->l,
                 ];
             }
@@ -151,14 +228,25 @@ final class SurveyAnswers
     {
         $at = $spot->on($photo->id);
 
-        return $this->spots->read($photo, (int) round($at->x * ($photo->width - 1)), (int) round($at->y * ($photo->height - 1)), $at->ring, $survey->balanceOf($photo->id))->lab;
+        return $this->spots->read(
+            $photo,
+            (int) round($at->x * ($photo->width - 1)),
+            (int) round($at->y * ($photo->height - 1)),
+            $at->ring,
+            $survey->balanceOf($photo->id),
+        )->lab;
     }
 
     /** Nothing while the drawer is empty. */
     private function planner(User $user, Study $study): ?RecipePlanner
     {
         try {
-            return new RecipePlanner($this->drawers->drawerOf($user), $this->hands->paper($user, $study->paper), Method::free(), $this->atlases);
+            return new RecipePlanner(
+                $this->drawers->drawerOf($user),
+                $this->hands->paper($user, $study->paper),
+                Method::free(),
+                $this->atlases,
+            );
         } catch (CoreError) {
             return null;
         }
@@ -170,8 +258,15 @@ final class SurveyAnswers
         $frame = $study->frame();
 
         return [
-            'drawingWidthMm' => $study->drawing_width_mm, 'drawingHeightMm' => $study->drawing_height_mm, 'gridMm' => $study->grid_mm, 'cutPlace' => $study->cut_place,
-            'left' => $frame->left, 'top' => $frame->top, 'width' => $frame->width, 'height' => $frame->height, ...get_object_vars($frame->grid($study->grid_mm)),
+            'drawingWidthMm' => $study->drawing_width_mm,
+            'drawingHeightMm' => $study->drawing_height_mm,
+            'gridMm' => $study->grid_mm,
+            'cutPlace' => $study->cut_place,
+            'left' => $frame->left,
+            'top' => $frame->top,
+            'width' => $frame->width,
+            'height' => $frame->height,
+            ...get_object_vars($frame->grid($study->grid_mm)),
         ];
     }
 }

@@ -54,15 +54,37 @@ final class ZoneAnswers
         $zones = [];
         foreach ($sheet->pixels() as $number => $pixels) {
             $note = $sheet->note($number);
-            $zones[] = ['number' => $number, ...self::shown($reading = $this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey), $note), 'touches' => self::touches($reading, $sheet), 'placed' => $note->touches !== null, 'pieces' => self::pieces($sheet, $number), 'outlines' => $outlines->of($number)];
+            $zones[] = [
+                'number' => $number,
+                ...self::shown($reading = $this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey), $note),
+                'touches' => self::touches($reading, $sheet),
+                'placed' => $note->touches !== null,
+                'pieces' => self::pieces($sheet, $number),
+                'outlines' => $outlines->of($number),
+            ];
         }
         usort($zones, static fn (array $a, array $b): int => $b['area'] <=> $a['area']);
 
         return [
             'list' => $zones,
-            'neighbours' => array_map(static fn (Neighbours $n): array => ['one' => $n->one, 'other' => $n->other, 'stepsApart' => round($n->stepsApart, 2), 'push' => $n->push, 'lighter' => $n->lighter, 'words' => $n->words, 'lines' => $n->lines], Neighbours::tooAlike($sheet, $grid, $outlines)),
+            'neighbours' => array_map(
+                static fn (Neighbours $n): array => [
+                    'one' => $n->one,
+                    'other' => $n->other,
+                    'stepsApart' => round($n->stepsApart, 2),
+                    'push' => $n->push,
+                    'lighter' => $n->lighter,
+                    'words' => $n->words,
+                    'lines' => $n->lines,
+                ],
+                Neighbours::tooAlike($sheet, $grid, $outlines),
+            ),
             'borders' => self::borders($sheet, $graded),
-            'keptWhites' => ['from' => $survey->whites->from, 'share' => round(substr_count($whites, "\1") / strlen($whites), 4), 'outlines' => (new Outlines(new LabelGrid($sheet->labels->width, $sheet->labels->height, $whites)))->of(1)],
+            'keptWhites' => [
+                'from' => $survey->whites->from,
+                'share' => round(substr_count($whites, "\1") / strlen($whites), 4),
+                'outlines' => (new Outlines(new LabelGrid($sheet->labels->width, $sheet->labels->height, $whites)))->of(1),
+            ],
         ];
     }
 
@@ -74,8 +96,20 @@ final class ZoneAnswers
     {
         $borders = [];
         foreach ($sheet->labels->borders() as $one => $others) {
-            foreach (array_keys(array_filter($others, static fn (int $long, int $other): bool => $other > $one && ($long >= FindGradedBorders::LEAST || $sheet->borders->of($one, $other) !== null), ARRAY_FILTER_USE_BOTH)) as $other) {
-                $lines = array_map(static fn (GradedBorder $g): array => $g->line, array_values(array_filter($graded, static fn (GradedBorder $g): bool => $g->of($one) && $g->of($other))));
+            foreach (
+                array_keys(
+                    array_filter(
+                        $others,
+                        static fn (int $long, int $other): bool => $other > $one &&
+                            ($long >= FindGradedBorders::LEAST || $sheet->borders->of($one, $other) !== null),
+                        ARRAY_FILTER_USE_BOTH,
+                    ),
+                ) as $other
+            ) {
+                $lines = array_map(
+                    static fn (GradedBorder $g): array => $g->line,
+                    array_values(array_filter($graded, static fn (GradedBorder $g): bool => $g->of($one) && $g->of($other))),
+                );
                 $borders[] = ['one' => $one, 'other' => $other, 'said' => $sheet->borders->of($one, $other)?->value, 'graded' => $lines];
             }
         }
@@ -86,7 +120,15 @@ final class ZoneAnswers
     /** @return list<array<string, mixed>> the largest first; one alone where it is all in one piece */
     private static function pieces(ZoneSheet $sheet, int $zone): array
     {
-        return array_map(static fn (ZonePiece $p): array => ['where' => $p->where, 'area' => Figures::share($p->area), 'x' => round($p->at[0], 4), 'y' => round($p->at[1], 4)], ZonePiece::of($sheet->labels, $zone));
+        return array_map(
+            static fn (ZonePiece $p): array => [
+                'where' => $p->where,
+                'area' => Figures::share($p->area),
+                'x' => round($p->at[0], 4),
+                'y' => round($p->at[1], 4),
+            ],
+            ZonePiece::of($sheet->labels, $zone),
+        );
     }
 
     /** @return list<array<string, mixed>> each with the outlines of where it lies */
@@ -94,10 +136,18 @@ final class ZoneAnswers
     {
         [$width, $height] = [$sheet->labels->width, $sheet->labels->height];
 
-        return array_map(static fn (Touch $touch): array => [
-            'role' => $touch->role->value, 'name' => $touch->name, 'share' => Figures::share($touch->share), 'x' => round($touch->at[0], 4), 'y' => round($touch->at[1], 4),
-            'reading' => RecipeResource::reading($touch->lab), 'outlines' => Outlines::around($width, $height, $touch->pixels),
-        ], $read->zone->touches);
+        return array_map(
+            static fn (Touch $touch): array => [
+                'role' => $touch->role->value,
+                'name' => $touch->name,
+                'share' => Figures::share($touch->share),
+                'x' => round($touch->at[0], 4),
+                'y' => round($touch->at[1], 4),
+                'reading' => RecipeResource::reading($touch->lab),
+                'outlines' => Outlines::around($width, $height, $touch->pixels),
+            ],
+            $read->zone->touches,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -108,12 +158,22 @@ final class ZoneAnswers
             if (! Role::from($role)->isOfValueRun()) {
                 continue;
             }
-            $targets[] = ['role' => $role, 'place' => round($read->placeOf($lab), 4), 'name' => $note->run->names[$role] ?? $role, 'moved' => isset($note->places[$role]), 'reading' => RecipeResource::reading($lab)];
+            $targets[] = [
+                'role' => $role,
+                'place' => round($read->placeOf($lab), 4),
+                'name' => $note->run->names[$role] ?? $role,
+                'moved' => isset($note->places[$role]),
+                'reading' => RecipeResource::reading($lab),
+            ];
         }
 
         return [
-            'name' => $note->name, 'importance' => $note->importance->value, 'surface' => $note->surface->value, 'distance' => $note->distance->value,
-            'area' => Figures::share($read->zone->area), 'keptWhite' => Figures::share($read->zone->keptWhite),
+            'name' => $note->name,
+            'importance' => $note->importance->value,
+            'surface' => $note->surface->value,
+            'distance' => $note->distance->value,
+            'area' => Figures::share($read->zone->area),
+            'keptWhite' => Figures::share($read->zone->keptWhite),
             'range' => array_map(static fn (float $l): float => round($l, 1), $read->range),
             'run' => array_map(static fn (Lab $lab): string => Srgb::ofXyz($lab->xyz())->hex(), $read->run),
             'targets' => $targets,

@@ -17,8 +17,13 @@ final readonly class BookSearch
      * @param  string  $pencil  identifier of one that it takes
      * @param  int  $skip  found ones that are known already
      */
-    public function __construct(public ?Lab $like = null, public string $text = '', public string $pencil = '', public string $paper = '', public int $skip = 0)
-    {
+    public function __construct(
+        public ?Lab $like = null,
+        public string $text = '',
+        public string $pencil = '',
+        public string $paper = '',
+        public int $skip = 0,
+    ) {
     }
 
     /** @return list<string> */

@@ -30,13 +30,26 @@ final class PracticeRoom
     /** Of a photo or a drawer that has no question of one kind another seed may have one. */
     private const TRIES = 4;
 
-    public function __construct(private readonly DrawerKeeper $drawers, private readonly HandKeeper $hands, private readonly PhotoStore $photos, private readonly SurveyRepository $surveys)
-    {
+    public function __construct(
+        private readonly DrawerKeeper $drawers,
+        private readonly HandKeeper $hands,
+        private readonly PhotoStore $photos,
+        private readonly SurveyRepository $surveys,
+    ) {
     }
 
     public function training(User $user): Training
     {
-        return new Training(array_values(PracticeAttempt::query()->where('user_id', $user->id)->orderBy('made_at')->get()->map(static fn (PracticeAttempt $a) => $a->attempt())->all()));
+        return new Training(
+            array_values(
+                PracticeAttempt::query()
+                    ->where('user_id', $user->id)
+                    ->orderBy('made_at')
+                    ->get()
+                    ->map(static fn (PracticeAttempt $a) => $a->attempt())
+                    ->all(),
+            ),
+        );
     }
 
     /**
@@ -75,7 +88,10 @@ final class PracticeRoom
         foreach ($training->due(time()) as $due) {
             [$of, $seed] = PracticeAttempt::studyAndSeed($due);
             // What was asked of another photo waits there, and what can't be asked any more keeps nothing else back.
-            $drill = $of === $study->id && ($only === null || $due->skill->value === $only->value) ? AskDrill::of($due->skill, $due->difficulty, $seed, $ground) : null;
+            $drill =
+                $of === $study->id && ($only === null || $due->skill->value === $only->value)
+                    ? AskDrill::of($due->skill, $due->difficulty, $seed, $ground)
+                    : null;
             if ($drill !== null) {
                 return new Asked($due->skill, $due->difficulty, $seed, $drill, true);
             }
@@ -87,12 +103,21 @@ final class PracticeRoom
     /** @throws ImpossibleChange where there is no such question any more */
     public function asked(User $user, Study $study, Skill $skill, int $difficulty, int $seed): Drill
     {
-        return AskDrill::of($skill, $difficulty, $seed, $this->ground($user, $study)) ?? throw ImpossibleChange::because('The photo or the drawer has changed; that question is no more. Take the next one.');
+        return AskDrill::of($skill, $difficulty, $seed, $this->ground($user, $study)) ??
+            throw ImpossibleChange::because('The photo or the drawer has changed; that question is no more. Take the next one.');
     }
 
     public function answered(User $user, Study $study, Skill $skill, int $difficulty, int $seed, bool $right): int
     {
-        $made = PracticeAttempt::query()->create(['user_id' => $user->id, 'study_id' => $study->id, 'skill' => $skill->value, 'difficulty' => $difficulty, 'seed' => $seed, 'right' => $right, 'made_at' => time()])->id;
+        $made = PracticeAttempt::query()->create([
+            'user_id' => $user->id,
+            'study_id' => $study->id,
+            'skill' => $skill->value,
+            'difficulty' => $difficulty,
+            'seed' => $seed,
+            'right' => $right,
+            'made_at' => time(),
+        ])->id;
         // The latest tell how well one sees; what was years ago is let go of.
         $old = PracticeAttempt::query()->where('user_id', $user->id)->orderByDesc('id')->skip(self::MOST_ANSWERS)->take(100)->pluck('id');
         PracticeAttempt::query()->whereIn('id', $old)->delete();
@@ -103,8 +128,14 @@ final class PracticeRoom
     private function ground(User $user, Study $study): DrillGround
     {
         $photo = $study->photo();
-        $pencils = array_values(array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
+        $pencils = array_values(
+            array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()),
+        );
 
-        return new DrillGround($this->photos->grid($photo, $this->surveys->current($study)->balanceOf($photo->id)), $pencils, $this->hands->paper($user, $study->paper));
+        return new DrillGround(
+            $this->photos->grid($photo, $this->surveys->current($study)->balanceOf($photo->id)),
+            $pencils,
+            $this->hands->paper($user, $study->paper),
+        );
     }
 }

@@ -37,10 +37,26 @@ final class RecipeBook
             app(Room::class)->keepFor($user, strlen($said['cutout'] ?? ''));
             $paper = PaperShelf::named($said['paper']);
             $sequence = $recipe->sequence();
-            $shades = array_map(static fn (Shade $s, int $i): array => ['role' => $s->name, 'name' => $s->called, 'lab' => $s->target->toArray(), 'weight' => $s->weight, 'strata' => $sequence->stackIn($i)->on($paper)->dab()], $recipe->shades, array_keys($recipe->shades));
+            $shades = array_map(
+                static fn (Shade $s, int $i): array => [
+                    'role' => $s->name,
+                    'name' => $s->called,
+                    'lab' => $s->target->toArray(),
+                    'weight' => $s->weight,
+                    'strata' => $sequence->stackIn($i)->on($paper)->dab(),
+                ],
+                $recipe->shades,
+                array_keys($recipe->shades),
+            );
             $row = BookRecipeRow::query()->create([
-                ...$said, 'user_id' => $user->id, 'shades' => $shades, 'passes' => $recipe->passes->toArray(), 'search' => '',
-                'pencils' => Json::pencils(array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), $recipe->pencils->pencils)),
+                ...$said,
+                'user_id' => $user->id,
+                'shades' => $shades,
+                'passes' => $recipe->passes->toArray(),
+                'search' => '',
+                'pencils' => Json::pencils(
+                    array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), $recipe->pencils->pencils),
+                ),
             ]);
             self::index($row, $recipe);
 
@@ -58,7 +74,7 @@ final class RecipeBook
      */
     public function bringIn(User $user, array $columns): bool
     {
-        $row = (new BookRecipeRow)->forceFill([...$columns, 'user_id' => $user->id, 'search' => '']);
+        $row = (new BookRecipeRow())->forceFill([...$columns, 'user_id' => $user->id, 'search' => '']);
         try {
             PaperShelf::named($row->paper);
             $recipe = $row->recipe();
@@ -66,7 +82,13 @@ final class RecipeBook
         } catch (CoreError|\ValueError $error) {
             throw BadFile::because("The recipe “{$row->name}” of the account file is damaged. {$error->getMessage()}");
         }
-        if (BookRecipeRow::query()->where('user_id', $user->id)->where('name', $row->name)->where('created_at', $row->created_at)->exists()) {
+        if (
+            BookRecipeRow::query()
+                ->where('user_id', $user->id)
+                ->where('name', $row->name)
+                ->where('created_at', $row->created_at)
+                ->exists()
+        ) {
             return false;
         }
         $row->save();
@@ -95,7 +117,7 @@ final class RecipeBook
     /** Puts back what was taken out. */
     public function restore(User $user, int $id): int
     {
-        $row = BookRecipeRow::onlyTrashed()->where('user_id', $user->id)->find($id) ?? throw new ModelNotFoundException;
+        $row = BookRecipeRow::onlyTrashed()->where('user_id', $user->id)->find($id) ?? throw new ModelNotFoundException();
         $row->restore();
 
         return $id;
@@ -104,11 +126,12 @@ final class RecipeBook
     /** @throws ModelNotFoundException when it is not hers, or was taken out */
     public function row(User $user, int $id): BookRecipeRow
     {
-        return BookRecipeRow::query()->where('user_id', $user->id)->find($id) ?? throw new ModelNotFoundException;
+        return BookRecipeRow::query()->where('user_id', $user->id)->find($id) ?? throw new ModelNotFoundException();
     }
 
     /**
-     * @return array{list<BookRecipeRow>, array<int, float>, int} so many of what was found, their ΔE00 where a colour was asked for, and how many there are in all
+     * @return array{list<BookRecipeRow>, array<int, float>, int} so many of what was found, their ΔE00 where a colour was asked for, and
+     *   how many there are in all
      */
     public function find(User $user, BookSearch $search, int $count): array
     {
@@ -119,18 +142,28 @@ final class RecipeBook
 
             return [$rows, [], $found->count()];
         }
-        $near = ColourSearch::nearest($this->colours($user, $search->like, $search->isEmptyBut() ? null : $found), $search->like, PHP_INT_MAX);
+        $near = ColourSearch::nearest(
+            $this->colours($user, $search->like, $search->isEmptyBut() ? null : $found),
+            $search->like,
+            PHP_INT_MAX,
+        );
         $ids = array_slice(array_keys($near), $search->skip, $count);
         $rows = BookRecipeRow::query()->whereKey($ids)->get()->keyBy('id');
 
-        return [array_values(array_map(static fn (int $id): BookRecipeRow => $rows[$id] ?? throw new \LogicException('found a moment ago'), $ids)), $near, count($near)];
+        return [
+            array_values(
+                array_map(static fn (int $id): BookRecipeRow => $rows[$id] ?? throw new \LogicException('found a moment ago'), $ids),
+            ),
+            $near,
+            count($near),
+        ];
     }
 
     /** @return Builder<BookRecipeRow> */
     private function found(User $user, BookSearch $search): Builder
     {
         $query = BookRecipeRow::query()->where('user_id', $user->id);
-        foreach ([...$search->words(), ...($search->pencil === '' ? [] : [self::marked($search->pencil)])] as $word) {
+        foreach ([...$search->words(), ...$search->pencil === '' ? [] : [self::marked($search->pencil)]] as $word) {
             $query->where('search', 'like', '%'.addcslashes($word, '%_\\').'%');
         }
 
@@ -143,8 +176,11 @@ final class RecipeBook
      */
     private function colours(User $user, Lab $like, ?Builder $among): \Generator
     {
-        $query = DB::table('book_colours')->join('book_recipes', 'book_recipes.id', '=', 'book_colours.book_recipe_id')->whereNull('book_recipes.deleted_at')
-            ->where('book_colours.user_id', $user->id)->whereBetween('book_colours.l', [$like->l - ColourSearch::LIGHTNESS, $like->l + ColourSearch::LIGHTNESS]);
+        $query = DB::table('book_colours')
+            ->join('book_recipes', 'book_recipes.id', '=', 'book_colours.book_recipe_id')
+            ->whereNull('book_recipes.deleted_at')
+            ->where('book_colours.user_id', $user->id)
+            ->whereBetween('book_colours.l', [$like->l - ColourSearch::LIGHTNESS, $like->l + ColourSearch::LIGHTNESS]);
         if ($among !== null) {
             $query->whereIn('book_recipes.id', $among->select('id'));
         }
@@ -156,12 +192,29 @@ final class RecipeBook
     private static function index(BookRecipeRow $row, BookRecipe $recipe): void
     {
         $row->update(['search' => self::searched($row)]);
-        DB::table('book_colours')->insert(array_map(static fn (Shade $s): array => ['book_recipe_id' => $row->id, 'user_id' => $row->user_id, 'l' => $s->target->l, 'a' => $s->target->a, 'b' => $s->target->b], $recipe->shades));
+        DB::table('book_colours')->insert(
+            array_map(
+                static fn (Shade $s): array => [
+                    'book_recipe_id' => $row->id,
+                    'user_id' => $row->user_id,
+                    'l' => $s->target->l,
+                    'a' => $s->target->a,
+                    'b' => $s->target->b,
+                ],
+                $recipe->shades,
+            ),
+        );
     }
 
     private static function searched(BookRecipeRow $row): string
     {
-        $text = [$row->name, $row->words, $row->paper, $row->outcome, ...array_map(static fn (array $s): string => $s['name'], $row->shades)];
+        $text = [
+            $row->name,
+            $row->words,
+            $row->paper,
+            $row->outcome,
+            ...array_map(static fn (array $s): string => $s['name'], $row->shades),
+        ];
         foreach ($row->pencils as $pencil) {
             $id = trim(($pencil['line'] ?? '').'/'.$pencil['number'], '/');
             array_push($text, self::marked($id), (string) ($pencil['name'] ?? ''));

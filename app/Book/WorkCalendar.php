@@ -21,7 +21,10 @@ final class WorkCalendar
     {
         $calendar = new VCalendar(['PRODID' => self::PRODUCT]);
         foreach ($log->sessions as $session) {
-            $calendar->add('VEVENT', self::event($session, $studies[$session->study()] ?? '', $notes[$session->passes[0]->id] ?? '', $host));
+            $calendar->add(
+                'VEVENT',
+                self::event($session, $studies[$session->study()] ?? '', $notes[$session->passes[0]->id] ?? '', $host),
+            );
         }
 
         return $calendar->serialize();
@@ -35,8 +38,12 @@ final class WorkCalendar
         $at = static fn (int $seconds): \DateTimeImmutable => new \DateTimeImmutable("@$seconds");
 
         return [
-            'UID' => "session-{$session->passes[0]->id}@$host", 'DTSTAMP' => $at($session->ended()), 'DTSTART' => $at($session->began()), 'DTEND' => $at(max($session->began() + 60, $session->ended())),
-            'SUMMARY' => "Drawing: $study", 'DESCRIPTION' => trim(sprintf("%d %s: %s.\n%s", $passes, $passes === 1 ? 'pass' : 'passes', implode(', ', $zones), $note)),
+            'UID' => "session-{$session->passes[0]->id}@$host",
+            'DTSTAMP' => $at($session->ended()),
+            'DTSTART' => $at($session->began()),
+            'DTEND' => $at(max($session->began() + 60, $session->ended())),
+            'SUMMARY' => "Drawing: $study",
+            'DESCRIPTION' => trim(sprintf("%d %s: %s.\n%s", $passes, $passes === 1 ? 'pass' : 'passes', implode(', ', $zones), $note)),
         ];
     }
 }

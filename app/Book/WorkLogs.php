@@ -23,20 +23,57 @@ final class WorkLogs
     public function of(User $user): WorkLog
     {
         // Plain rows: ten thousand of them are read whenever the log is opened.
-        $rows = DB::table('desk_marks')->join('studies', 'studies.id', '=', 'desk_marks.study_id')->where('studies.user_id', $user->id)->where('desk_marks.taken_back', false)
-            ->orderBy('desk_marks.made_at')->orderBy('desk_marks.id')->get(['desk_marks.id', 'desk_marks.study_id', 'desk_marks.made_at', 'desk_marks.zone_name', 'desk_marks.kind', 'desk_marks.pass', 'desk_marks.minutes', 'desk_marks.film']);
+        $rows = DB::table('desk_marks')
+            ->join('studies', 'studies.id', '=', 'desk_marks.study_id')
+            ->where('studies.user_id', $user->id)
+            ->where('desk_marks.taken_back', false)
+            ->orderBy('desk_marks.made_at')
+            ->orderBy('desk_marks.id')
+            ->get([
+                'desk_marks.id',
+                'desk_marks.study_id',
+                'desk_marks.made_at',
+                'desk_marks.zone_name',
+                'desk_marks.kind',
+                'desk_marks.pass',
+                'desk_marks.minutes',
+                'desk_marks.film',
+            ]);
 
-        return new WorkLog(array_values($rows->map(static fn (\stdClass $r): LoggedPass => new LoggedPass(
-            (int) $r->id, (int) $r->study_id, (int) $r->made_at, (string) $r->zone_name, (string) json_decode((string) $r->pass)->tool, $r->kind === MarkKind::Skipped->value, (float) $r->minutes, $r->film === null ? null : (float) $r->film,
-        ))->all()));
+        return new WorkLog(
+            array_values(
+                $rows
+                    ->map(
+                        static fn (\stdClass $r): LoggedPass => new LoggedPass(
+                            (int) $r->id,
+                            (int) $r->study_id,
+                            (int) $r->made_at,
+                            (string) $r->zone_name,
+                            (string) json_decode((string) $r->pass)->tool,
+                            $r->kind === MarkKind::Skipped->value,
+                            (float) $r->minutes,
+                            $r->film === null ? null : (float) $r->film,
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 
     /** By what somebody measured of her own pencils, where she did so more than once. */
     public function wear(User $user, WorkLog $log): Wear
     {
         $lengths = [];
-        $uses = PencilUse::query()->whereIn('pencil_id', $user->pencils()->select('id'))->orderBy('id')->get()->groupBy('pencil_id');
-        foreach (PencilRow::query()->whereKey($uses->filter(static fn ($of): bool => count($of) > 1)->keys()->all())->get() as $row) {
+        $uses = PencilUse::query()
+            ->whereIn('pencil_id', $user->pencils()->select('id'))
+            ->orderBy('id')
+            ->get()
+            ->groupBy('pencil_id');
+        foreach (
+            PencilRow::query()
+                ->whereKey($uses->filter(static fn ($of): bool => count($of) > 1)->keys()->all())
+                ->get() as $row
+        ) {
             $of = $uses[$row->id]->values();
             // The first length says nothing of the time before it.
             [$from, $to] = [$of[0]->created_at->timestamp ?? 0, $of[count($of) - 1]->created_at->timestamp ?? 0];
@@ -63,11 +100,17 @@ final class WorkLogs
      */
     public function note(User $user, int $mark, string $text): int
     {
-        $there = DeskMarkRow::query()->whereKey($mark)->where('taken_back', false)->whereIn('study_id', array_keys($this->studies($user)))->exists();
+        $there = DeskMarkRow::query()
+            ->whereKey($mark)
+            ->where('taken_back', false)
+            ->whereIn('study_id', array_keys($this->studies($user)))
+            ->exists();
         if (! $there) {
             throw ImpossibleChange::because('That session is not in the log any more; nothing was noted.');
         }
-        DeskMarkRow::query()->whereKey($mark)->update(['note' => $text === '' ? null : $text]);
+        DeskMarkRow::query()
+            ->whereKey($mark)
+            ->update(['note' => $text === '' ? null : $text]);
 
         return $mark;
     }
@@ -79,6 +122,10 @@ final class WorkLogs
     public function notes(array $sessions): array
     {
         /** @var array<int, string> */
-        return DeskMarkRow::query()->whereKey(array_map(static fn (LogSession $s): int => $s->passes[0]->id, $sessions))->whereNotNull('note')->pluck('note', 'id')->all();
+        return DeskMarkRow::query()
+            ->whereKey(array_map(static fn (LogSession $s): int => $s->passes[0]->id, $sessions))
+            ->whereNotNull('note')
+            ->pluck('note', 'id')
+            ->all();
     }
 }

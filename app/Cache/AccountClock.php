@@ -17,7 +17,10 @@ final class AccountClock
     public static function tick(int $account): void
     {
         // In one statement, and none for an account that is gone.
-        DB::insert('insert into account_clocks (account, ticks) select id, 1 from users where id = ? on duplicate key update ticks = ticks + 1', [$account]);
+        DB::insert(
+            'insert into account_clocks (account, ticks) select id, 1 from users where id = ? on duplicate key update ticks = ticks + 1',
+            [$account],
+        );
     }
 
     public static function tickOf(Study $study): void

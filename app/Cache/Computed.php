@@ -12,8 +12,8 @@ use Illuminate\Support\Facades\Context;
  * What was worked out once and is kept by all that it follows from. Nobody's work: where it can't be read or kept (a full disk, a
  * damaged file, a cache that is down), it is worked out again, and whoever asked gets the answer.
  *
- * It lies in a folder of the account that it was worked out for ({@see self::for()}): it counts to what the account keeps, goes when there are
- * newer things to keep, and goes with the account.
+ * It lies in a folder of the account that it was worked out for ({@see self::for()}): it counts to what the account keeps, goes when there
+ * are newer things to keep, and goes with the account.
  */
 final class Computed
 {

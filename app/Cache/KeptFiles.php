@@ -34,7 +34,12 @@ final class KeptFiles
     /** @return int how many went */
     public static function removeOlder(string $folder, int $seconds): int
     {
-        return count(array_filter(self::of($folder), static fn (\SplFileInfo $file): bool => time() - $file->getMTime() > $seconds && @unlink($file->getPathname())));
+        return count(
+            array_filter(
+                self::of($folder),
+                static fn (\SplFileInfo $file): bool => time() - $file->getMTime() > $seconds && @unlink($file->getPathname()),
+            ),
+        );
     }
 
     /** @return list<\SplFileInfo> one that goes in that moment is left out */
@@ -44,7 +49,13 @@ final class KeptFiles
             return [];
         }
         $found = [];
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS), \RecursiveIteratorIterator::LEAVES_ONLY, \RecursiveIteratorIterator::CATCH_GET_CHILD) as $file) {
+        foreach (
+            new \RecursiveIteratorIterator(
+                new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS),
+                \RecursiveIteratorIterator::LEAVES_ONLY,
+                \RecursiveIteratorIterator::CATCH_GET_CHILD,
+            ) as $file
+        ) {
             /** @var \SplFileInfo $file */
             if (@is_file($file->getPathname())) {
                 $found[] = $file;

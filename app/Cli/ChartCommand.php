@@ -42,17 +42,28 @@ final class ChartCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('chart')->setDescription('Measure pencils from the photo of a sheet')
+        $this->setName('chart')
+            ->setDescription('Measure pencils from the photo of a sheet')
             ->addArgument('what', InputArgument::REQUIRED, implode('|', self::WHAT))
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('size', null, InputOption::VALUE_REQUIRED, implode('|', array_keys(ChartSheet::SIZES)), 'a4')
             ->addOption('layout', null, InputOption::VALUE_REQUIRED, 'where the boxes are, JSON: written by sheet, read by the others')
             ->addOption('photo', null, InputOption::VALUE_REQUIRED, 'JPEG, PNG, WebP or TIFF of a page')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
-            ->addOption('corners', null, InputOption::VALUE_REQUIRED, 'of the grid over a page of one\'s own, x,y from its top left clockwise, as shares of the photo')
+            ->addOption(
+                'corners',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'of the grid over a page of one\'s own, x,y from its top left clockwise, as shares of the photo',
+            )
             ->addOption('rows', null, InputOption::VALUE_REQUIRED, 'of that grid')
             ->addOption('columns', null, InputOption::VALUE_REQUIRED, 'of that grid')
-            ->addOption('numbers', null, InputOption::VALUE_REQUIRED, 'text file of what lies in it row after row: a number and a name a line, or numbers between commas')
+            ->addOption(
+                'numbers',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'text file of what lies in it row after row: a number and a name a line, or numbers between commas',
+            )
             ->addOption('line', null, InputOption::VALUE_REQUIRED, 'that these pencils are of', '')
             ->addOption('page', null, InputOption::VALUE_REQUIRED, 'which page a made-up photo shows', '1')
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'of a made-up photo; another one goes wrong otherwise', '1')
@@ -66,7 +77,11 @@ final class ChartCommand extends Command
             'read' => $this->read($input, $output),
             'grid' => $this->grid($input, $output),
             'photo' => $this->photo($input, $output),
-            default => throw UnreadableText::choice('chart', self::WHAT, is_string($input->getArgument('what')) ? $input->getArgument('what') : ''),
+            default => throw UnreadableText::choice(
+                'chart',
+                self::WHAT,
+                is_string($input->getArgument('what')) ? $input->getArgument('what') : '',
+            ),
         };
     }
 
@@ -76,7 +91,13 @@ final class ChartCommand extends Command
         $sheet = ChartSheet::of(array_keys($pencils), strtolower($this->required($input, 'size')));
         [$out, $layout] = [$this->required($input, 'out'), $this->required($input, 'layout')];
         $this->write($layout, self::encoded($sheet->toArray())."\n");
-        $this->write($out, self::drawn($sheet, array_map(static fn (Pencil $p): array => ['number' => $p->record->number, 'name' => $p->record->name], $pencils)));
+        $this->write(
+            $out,
+            self::drawn(
+                $sheet,
+                array_map(static fn (Pencil $p): array => ['number' => $p->record->number, 'name' => $p->record->name], $pencils),
+            ),
+        );
         $this->json($output, ['out' => $out, 'layout' => $layout, 'pages' => count($sheet->pages), 'pencils' => count($pencils)]);
 
         return self::SUCCESS;
@@ -87,8 +108,16 @@ final class ChartCommand extends Command
         $sheet = ChartSheet::read($this->file($this->required($input, 'layout')));
         $known = $input->getOption('drawer') === null ? [] : $this->byId($this->drawer($input));
         $out = $this->required($input, 'out');
-        $reading = ReadChart::page(SheetPhotos::read($this->readable($this->required($input, 'photo'))), $sheet, $this->paper($input), $known);
-        $pencils = array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, isset($known[$id]) ? $known[$id]->record->name : ''), $sheet->pencils());
+        $reading = ReadChart::page(
+            SheetPhotos::read($this->readable($this->required($input, 'photo'))),
+            $sheet,
+            $this->paper($input),
+            $known,
+        );
+        $pencils = array_map(
+            static fn (string $id): SheetPencil => SheetPencil::ofId($id, isset($known[$id]) ? $known[$id]->record->name : ''),
+            $sheet->pencils(),
+        );
 
         return $this->measured($output, $out, $pencils, $reading, $this->paper($input));
     }
@@ -99,10 +128,17 @@ final class ChartCommand extends Command
         $pencils = SheetPencil::listed($this->file($this->required($input, 'numbers')), (string) $input->getOption('line'));
         $out = $this->required($input, 'out');
         $photo = SheetPhotos::read($this->readable($this->required($input, 'photo')));
-        $corners = $this->corners($input, $photo) ?? throw UnreadableText::choice('--corners', ['eight shares from 0 to 1, x,y,x,y,x,y,x,y'], '');
+        $corners =
+            $this->corners($input, $photo) ??
+            throw UnreadableText::choice('--corners', ['eight shares from 0 to 1, x,y,x,y,x,y,x,y'], '');
         $this->required($input, 'rows');
         $this->required($input, 'columns');
-        $grid = new SwatchGrid($corners, (int) $this->whole($input, 'rows', SwatchGrid::MOST_ROWS), (int) $this->whole($input, 'columns', SwatchGrid::MOST_COLUMNS), array_map(static fn (SheetPencil $p): string => $p->id(), $pencils));
+        $grid = new SwatchGrid(
+            $corners,
+            (int) $this->whole($input, 'rows', SwatchGrid::MOST_ROWS),
+            (int) $this->whole($input, 'columns', SwatchGrid::MOST_COLUMNS),
+            array_map(static fn (SheetPencil $p): string => $p->id(), $pencils),
+        );
 
         return $this->measured($output, $out, $pencils, ReadSwatches::page($photo, $grid, $this->paper($input)), $this->paper($input));
     }
@@ -112,8 +148,21 @@ final class ChartCommand extends Command
     {
         $this->write($out, Csv::it()->write('', MeasuredPencils::rows($pencils, $reading->colours(), $paper)));
         $this->json($output, [
-            'out' => $out, 'page' => $reading->page + 1, 'measured' => count($reading->swatches()), 'empty' => $reading->empty(),
-            'boxes' => array_map(static fn (BoxReading $b): array => ['pencil' => $b->box->pencil, 'kind' => $b->box->kind->value, 'filled' => $b->filled, ...Figures::colour($b->lab), 'doubt' => Figures::difference($b->doubt), 'note' => $b->note], $reading->boxes),
+            'out' => $out,
+            'page' => $reading->page + 1,
+            'measured' => count($reading->swatches()),
+            'empty' => $reading->empty(),
+            'boxes' => array_map(
+                static fn (BoxReading $b): array => [
+                    'pencil' => $b->box->pencil,
+                    'kind' => $b->box->kind->value,
+                    'filled' => $b->filled,
+                    ...Figures::colour($b->lab),
+                    'doubt' => Figures::difference($b->doubt),
+                    'note' => $b->note,
+                ],
+                $reading->boxes,
+            ),
         ]);
 
         return self::SUCCESS;
@@ -125,7 +174,12 @@ final class ChartCommand extends Command
         $page = (int) $this->whole($input, 'page', count($sheet->pages));
         $seed = (int) $this->whole($input, 'seed', 1_000_000);
         $out = $this->required($input, 'out');
-        $photo = BenchCamera::photograph((new FilledSheet($sheet, $page - 1, $this->byId($this->drawer($input)), $this->paper($input), $seed))->flat, Shot::ordinary($seed), self::SIDE, $seed);
+        $photo = BenchCamera::photograph(
+            (new FilledSheet($sheet, $page - 1, $this->byId($this->drawer($input)), $this->paper($input), $seed))->flat,
+            Shot::ordinary($seed),
+            self::SIDE,
+            $seed,
+        );
         $this->write($out, Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg'));
         $this->json($output, ['out' => $out, 'width' => $photo->width, 'height' => $photo->height]);
 
@@ -155,9 +209,9 @@ final class ChartCommand extends Command
             $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
             $app->make(Kernel::class)->bootstrap();
 
-            return (new ChartPages)->pdf($sheet, $labels);
+            return (new ChartPages())->pdf($sheet, $labels);
         } finally {
-            (new \Illuminate\Filesystem\Filesystem)->deleteDirectory($var);
+            (new \Illuminate\Filesystem\Filesystem())->deleteDirectory($var);
         }
     }
 }

@@ -37,14 +37,20 @@ final class CheckCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('check')->setDescription('Hold a photo of a half-done drawing against its plan')
+        $this->setName('check')
+            ->setDescription('Hold a photo of a half-done drawing against its plan')
             ->addOption('plan', null, InputOption::VALUE_REQUIRED, 'folder that prism plan has written')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file; the plan\'s when not said')
             ->addOption('hand', null, InputOption::VALUE_REQUIRED, 'what prism hand has written of one')
             ->addOption('photo', null, InputOption::VALUE_REQUIRED, 'JPEG, PNG, WebP or TIFF of the drawing, with bare paper around it')
             ->addOption('done', null, InputOption::VALUE_REQUIRED, 'what is laid, JSON; all of it when not said')
-            ->addOption('corners', null, InputOption::VALUE_REQUIRED, 'of the drawing, x,y from its top left clockwise, as shares of the photo')
+            ->addOption(
+                'corners',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'of the drawing, x,y from its top left clockwise, as shares of the photo',
+            )
             ->addOption('made-up', null, InputOption::VALUE_REQUIRED, 'first make such a photo up, by this seed, and write it to --photo')
             ->addOption('out', null, InputOption::VALUE_REQUIRED, 'PNG to write the map of differences into');
     }
@@ -53,10 +59,18 @@ final class CheckCommand extends Command
     {
         $drawer = $this->drawer($input);
         $plan = $this->plan($input, $drawer);
-        $done = $input->getOption('done') === null ? PassesLaid::whole() : PlanJson::progress($this->file($this->required($input, 'done')), $plan->zones);
+        $done =
+            $input->getOption('done') === null
+                ? PassesLaid::whole()
+                : PlanJson::progress($this->file($this->required($input, 'done')), $plan->zones);
         $seed = $this->whole($input, 'made-up', 1_000_000);
         if ($seed !== null) {
-            $photo = BenchCamera::photograph((new DrawnPicture($plan, $done, self::ACROSS, self::MARGIN, $seed))->flat, Shot::ordinary($seed), self::SIDE, $seed);
+            $photo = BenchCamera::photograph(
+                (new DrawnPicture($plan, $done, self::ACROSS, self::MARGIN, $seed))->flat,
+                Shot::ordinary($seed),
+                self::SIDE,
+                $seed,
+            );
             $this->write($this->required($input, 'photo'), Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg'));
         }
         $photo = SheetPhotos::read($this->readable($this->required($input, 'photo')));
@@ -76,7 +90,7 @@ final class CheckCommand extends Command
         $json = $this->file("$folder/plan.json");
         $labels = $this->layers($folder);
         [$width, $height] = [$labels->width, $labels->height];
-        $small = Raster::scaled((new PhotoIntake)->take($this->readable("$folder/reference.png")), max($width, $height));
+        $small = Raster::scaled((new PhotoIntake())->take($this->readable("$folder/reference.png")), max($width, $height));
         if ([$small->width, $small->height] !== [$width, $height]) {
             throw BadFile::because('layers.png and reference.png are not of one shape: they are not of the same plan.');
         }
@@ -85,6 +99,12 @@ final class CheckCommand extends Command
             $input->setOption('paper', is_array($data) && is_string($data['paper'] ?? null) ? $data['paper'] : 'white medium');
         }
 
-        return PlanJson::drawing($json, $labels, PixelGrid::ofSrgb($small->width, $small->height, $small->pixels), $drawer, $this->paper($input));
+        return PlanJson::drawing(
+            $json,
+            $labels,
+            PixelGrid::ofSrgb($small->width, $small->height, $small->pixels),
+            $drawer,
+            $this->paper($input),
+        );
     }
 }

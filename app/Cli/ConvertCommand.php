@@ -19,7 +19,8 @@ final class ConvertCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('convert')->setDescription('A drawer file in another format')
+        $this->setName('convert')
+            ->setDescription('A drawer file in another format')
             ->addOption('from', null, InputOption::VALUE_REQUIRED, 'drawer file: CSV, JSON, .gpl palette or CGATS text')
             ->addOption('to', null, InputOption::VALUE_REQUIRED, implode(', ', DrawerFormat::values()));
     }
@@ -29,7 +30,10 @@ final class ConvertCommand extends Command
         $from = $this->required($input, 'from');
         $to = $this->required($input, 'to');
         $format = DrawerFormat::tryFrom($to) ?? throw UnreadableText::choice('--to', DrawerFormat::values(), $to);
-        $output->write($format->write(pathinfo($from, PATHINFO_FILENAME), DrawerFile::rows($this->file($from))), options: OutputInterface::OUTPUT_RAW);
+        $output->write(
+            $format->write(pathinfo($from, PATHINFO_FILENAME), DrawerFile::rows($this->file($from))),
+            options: OutputInterface::OUTPUT_RAW,
+        );
 
         return self::SUCCESS;
     }

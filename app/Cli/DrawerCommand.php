@@ -21,7 +21,8 @@ final class DrawerCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('drawer')->setDescription('Families, order, balance and gaps of a drawer')
+        $this->setName('drawer')
+            ->setDescription('Families, order, balance and gaps of a drawer')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file: CSV, JSON, .gpl palette or CGATS text')
             ->addOption('order', null, InputOption::VALUE_REQUIRED, implode(', ', DrawerOrder::KINDS), 'gradual');
     }
@@ -32,7 +33,9 @@ final class DrawerCommand extends Command
         if (! in_array($kind, DrawerOrder::KINDS, true)) {
             throw UnreadableText::choice('--order', DrawerOrder::KINDS, $kind);
         }
-        $owned = array_values(array_filter($this->drawer($input)->pencils, static fn (Pencil $p): bool => $p->record->owned && ! $p->isBlender()));
+        $owned = array_values(
+            array_filter($this->drawer($input)->pencils, static fn (Pencil $p): bool => $p->record->owned && ! $p->isBlender()),
+        );
         $order = DrawerOrder::of($owned, $kind);
         $this->json($output, DrawerResource::drawer($order, new Balance($order->portraits)));
 

@@ -19,15 +19,18 @@ final class HealthCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('health')->setDescription('Whether the running application is well')
+        $this->setName('health')
+            ->setDescription('Whether the running application is well')
             ->addOption('address', null, InputOption::VALUE_REQUIRED, 'where it runs; found by itself as a rule');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $jit = function_exists('opcache_get_status') ? (opcache_get_status(false)['jit']['on'] ?? false) : false;
+        $jit = function_exists('opcache_get_status') ? opcache_get_status(false)['jit']['on'] ?? false : false;
         $address = rtrim((string) ($input->getOption('address') ?? self::address()), '/');
-        $context = stream_context_create(['http' => ['timeout' => self::SECONDS_TO_ANSWER, 'ignore_errors' => true, 'header' => 'Accept: application/json']]);
+        $context = stream_context_create([
+            'http' => ['timeout' => self::SECONDS_TO_ANSWER, 'ignore_errors' => true, 'header' => 'Accept: application/json'],
+        ]);
         $body = $address === '' ? false : @file_get_contents($address.'/health', false, $context);
         $server = is_string($body) ? json_decode($body, true) : null;
         if (! is_array($server)) {
@@ -36,7 +39,11 @@ final class HealthCommand extends Command
             $server = ['ok' => false];
         }
         $ok = $jit && ($server['ok'] ?? false) === true;
-        $this->json($output, ['ok' => $ok, 'commandLine' => ['jit' => $jit, 'php' => PHP_VERSION], 'application' => ['address' => $address, ...$server]]);
+        $this->json($output, [
+            'ok' => $ok,
+            'commandLine' => ['jit' => $jit, 'php' => PHP_VERSION],
+            'application' => ['address' => $address, ...$server],
+        ]);
 
         return $ok ? self::SUCCESS : self::FAILURE;
     }

@@ -24,10 +24,17 @@ final class OrderCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('order')->setDescription('What of a plan to lay when, in sessions')
+        $this->setName('order')
+            ->setDescription('What of a plan to lay when, in sessions')
             ->addOption('plan', null, InputOption::VALUE_REQUIRED, 'folder that prism plan has written')
             ->addOption('hand', null, InputOption::VALUE_REQUIRED, implode('|', self::HANDS), 'right')
-            ->addOption('way', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Way::cases(), 'value')), Way::AreaByArea->value)
+            ->addOption(
+                'way',
+                null,
+                InputOption::VALUE_REQUIRED,
+                implode('|', array_column(Way::cases(), 'value')),
+                Way::AreaByArea->value,
+            )
             ->addOption('session', null, InputOption::VALUE_REQUIRED, 'minutes', '60')
             ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', '297');
     }
@@ -41,7 +48,12 @@ final class OrderCommand extends Command
             throw UnreadableText::choice('--hand', self::HANDS, $hand);
         }
         $habits = new WorkingHabits($way, $hand === 'left', (int) $this->whole($input, 'session', WorkingHabits::LONGEST_SESSION));
-        [$plan, $shades] = PlanSteps::of($this->file("$folder/plan.json"), $this->layers($folder), (float) $this->whole($input, 'wide', 2000), $habits);
+        [$plan, $shades] = PlanSteps::of(
+            $this->file("$folder/plan.json"),
+            $this->layers($folder),
+            (float) $this->whole($input, 'wide', 2000),
+            $habits,
+        );
         $this->json($output, OrderResource::of($plan, FindOrder::for($plan), $shades));
 
         return self::SUCCESS;

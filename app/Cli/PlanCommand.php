@@ -45,7 +45,8 @@ final class PlanCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('plan')->setDescription('A whole picture: zones, recipes, palette, previews and card')
+        $this->setName('plan')
+            ->setDescription('A whole picture: zones, recipes, palette, previews and card')
             ->addOption('photo', null, InputOption::VALUE_REQUIRED, 'JPEG, PNG, WebP or TIFF')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
@@ -53,14 +54,46 @@ final class PlanCommand extends Command
             ->addOption('pencils', null, InputOption::VALUE_REQUIRED, 'at most so many for the whole picture')
             ->addOption('keep', null, InputOption::VALUE_REQUIRED, 'pencils that the palette must hold, ID,ID…', '')
             ->addOption('without', null, InputOption::VALUE_REQUIRED, 'pencils that it must not, ID,ID…', '')
-            ->addOption('mode', null, InputOption::VALUE_REQUIRED, implode('|', array_column(Mode::cases(), 'value')), Mode::ColourAndValue->value)
-            ->addOption('method', null, InputOption::VALUE_REQUIRED, 'settings k=v,…; "" for free', implode(',', Method::opinion()->settings()))
+            ->addOption(
+                'mode',
+                null,
+                InputOption::VALUE_REQUIRED,
+                implode('|', array_column(Mode::cases(), 'value')),
+                Mode::ColourAndValue->value,
+            )
+            ->addOption(
+                'method',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'settings k=v,…; "" for free',
+                implode(',', Method::opinion()->settings()),
+            )
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
-            ->addOption('surfaces', null, InputOption::VALUE_REQUIRED, 'what zones are, N='.implode('|', array_column(Surface::cases(), 'value')).',…; as it looks on the photo where nothing is said', '')
+            ->addOption(
+                'surfaces',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'what zones are, N='.
+                    implode('|', array_column(Surface::cases(), 'value')).
+                    ',…; as it looks on the photo where nothing is said',
+                '',
+            )
             ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', (string) self::WIDE_MM)
-            ->addOption('way', null, InputOption::VALUE_REQUIRED, 'order of work that the previews by session go by: '.implode('|', array_column(Way::cases(), 'value')), Way::AreaByArea->value)
+            ->addOption(
+                'way',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'order of work that the previews by session go by: '.implode('|', array_column(Way::cases(), 'value')),
+                Way::AreaByArea->value,
+            )
             ->addOption('session', null, InputOption::VALUE_REQUIRED, 'minutes', '60')
-            ->addOption('light', null, InputOption::VALUE_REQUIRED, 'what the previews are seen under, '.implode('|', array_column(Illuminant::cases(), 'value')), Illuminant::D65->value)
+            ->addOption(
+                'light',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'what the previews are seen under, '.implode('|', array_column(Illuminant::cases(), 'value')),
+                Illuminant::D65->value,
+            )
             ->addOption('loupe', null, InputOption::VALUE_REQUIRED, 'a place to draw at real scale besides, X,Y as shares of the picture')
             ->addOption('out', null, InputOption::VALUE_REQUIRED, 'folder to write into');
     }
@@ -75,24 +108,34 @@ final class PlanCommand extends Command
         $surfaces = self::surfaces($input);
         $paper = $this->paper($input);
         $wide = (float) ($this->whole($input, 'wide', 2000) ?? self::WIDE_MM);
-        $light = Illuminant::tryFrom($this->required($input, 'light')) ?? throw UnreadableText::choice('--light', array_column(Illuminant::cases(), 'value'), $this->required($input, 'light'));
+        $light =
+            Illuminant::tryFrom($this->required($input, 'light')) ??
+            throw UnreadableText::choice('--light', array_column(Illuminant::cases(), 'value'), $this->required($input, 'light'));
         $loupe = self::place($input);
         $habits = new WorkingHabits($this->way($input), session: (int) $this->whole($input, 'session', WorkingHabits::LONGEST_SESSION));
         $start = hrtime(true);
         $staging = $out.'.'.getmypid().'.partial';
         Interrupted::onSignals();
         try {
-            $copy = (new PhotoIntake)->take($photo);
+            $copy = (new PhotoIntake())->take($photo);
             $small = Raster::scaled($copy, self::ZONE_SIDE);
             $grid = PixelGrid::ofSrgb($small->width, $small->height, $small->pixels);
-            $plan = (new PlanPicture($drawer, $paper, $settings))->whole($grid, ZoneMap::proposed($grid, $zones)->being($surfaces), $this->progress($output));
+            $plan = (new PlanPicture($drawer, $paper, $settings))->whole(
+                $grid,
+                ZoneMap::proposed($grid, $zones)->being($surfaces),
+                $this->progress($output),
+            );
             self::folder($staging);
             $labels = $plan->map->labels;
             file_put_contents("$staging/layers.png", Raster::encoded($labels->width, $labels->height, 1, $labels->bytes, 'png'));
             $drawings = new PlanDrawings($plan, $grid, $copy, $wide, $light);
             $answer = PlannedPictureResource::plan($plan);
             [$work] = PlanSteps::of(self::encoded($answer), $labels, $wide, $habits);
-            $drawings->write($staging, Sessions::of(FindOrder::for($work)->steps, $habits->session), static fn (int $done, int $of) => self::say($output, "preview $done of $of"));
+            $drawings->write(
+                $staging,
+                Sessions::of(FindOrder::for($work)->steps, $habits->session),
+                static fn (int $done, int $of) => self::say($output, "preview $done of $of"),
+            );
             if ($loupe !== null) {
                 $drawings->loupe("$staging/loupe.png", ...$loupe);
             }
@@ -107,7 +150,13 @@ final class PlanCommand extends Command
         } finally {
             self::discard($staging);
         }
-        $this->json($output, ['out' => $out, 'zones' => count($plan->map->zones), 'pencils' => count($plan->palette()), 'meanDeltaE00' => round($plan->meanDeltaE00(), 3), 'seconds' => $answer['seconds']]);
+        $this->json($output, [
+            'out' => $out,
+            'zones' => count($plan->map->zones),
+            'pencils' => count($plan->palette()),
+            'meanDeltaE00' => round($plan->meanDeltaE00(), 3),
+            'seconds' => $answer['seconds'],
+        ]);
 
         return self::SUCCESS;
     }
@@ -133,7 +182,13 @@ final class PlanCommand extends Command
         $surfaces = [];
         foreach (self::list($input, 'surfaces') as $said) {
             [$number, $surface] = array_map(trim(...), explode('=', $said, 2)) + [1 => ''];
-            $surfaces[(int) $number] = Surface::tryFrom($surface) ?? throw UnreadableText::choice('--surfaces', array_map(static fn (Surface $s): string => "N=$s->value", Surface::cases()), $said);
+            $surfaces[(int) $number] =
+                Surface::tryFrom($surface) ??
+                throw UnreadableText::choice(
+                    '--surfaces',
+                    array_map(static fn (Surface $s): string => "N=$s->value", Surface::cases()),
+                    $said,
+                );
         }
 
         return $surfaces;
@@ -141,7 +196,10 @@ final class PlanCommand extends Command
 
     private function settings(InputInterface $input, Drawer $drawer): PlanSettings
     {
-        $ids = static fn (Drawer $of, string $option): array => array_map(static fn (string $id): string => $of->pencil($id)->id(), self::list($input, $option));
+        $ids = static fn (Drawer $of, string $option): array => array_map(
+            static fn (string $id): string => $of->pencil($id)->id(),
+            self::list($input, $option),
+        );
         $without = $ids($drawer, 'without');
         $pencils = $this->whole($input, 'pencils', 1000);
 
@@ -171,7 +229,7 @@ final class PlanCommand extends Command
                 $outcomes[] = ['name' => $plan->map->zones[$number]->name.': '.$outcome->shade->called(), 'outcome' => $outcome];
             }
         }
-        file_put_contents("$folder/palette-card.pdf", (new PaletteCard)->pdf($name, $plan->paper->name, $outcomes, 'a4'));
+        file_put_contents("$folder/palette-card.pdf", (new PaletteCard())->pdf($name, $plan->paper->name, $outcomes, 'a4'));
     }
 
     /** @return \Closure(string, int, int): void */
@@ -209,7 +267,10 @@ final class PlanCommand extends Command
         if (! is_dir($folder)) {
             return;
         }
-        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS), \RecursiveIteratorIterator::CHILD_FIRST);
+        $files = new \RecursiveIteratorIterator(
+            new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS),
+            \RecursiveIteratorIterator::CHILD_FIRST,
+        );
         foreach ($files as $file) {
             /** @var \SplFileInfo $file */
             $file->isDir() ? rmdir($file->getPathname()) : unlink($file->getPathname());

@@ -18,7 +18,9 @@ use KnottyPrism\Core\Picture\Preview\Material;
 use KnottyPrism\Core\Picture\Preview\Preview;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 
-/** A plan's picture to come as files, as large as the drawing: after every pass, after every session, in grey, and pieces under the loupe. */
+/**
+ * A plan's picture to come as files, as large as the drawing: after every pass, after every session, in grey, and pieces under the loupe.
+ */
 final readonly class PlanDrawings
 {
     /** Millimetres of the drawing that a pixel stands for, on drawings that are not too large for it: grain is seen, strokes are. */
@@ -28,8 +30,13 @@ final readonly class PlanDrawings
      * @param  PixelGrid  $cells  the photo at the size of the zones
      * @param  float  $wideMm  of the drawing
      */
-    public function __construct(private PlannedPicture $plan, private PixelGrid $cells, private WorkingCopy $photo, private float $wideMm, private Illuminant $light)
-    {
+    public function __construct(
+        private PlannedPicture $plan,
+        private PixelGrid $cells,
+        private WorkingCopy $photo,
+        private float $wideMm,
+        private Illuminant $light,
+    ) {
     }
 
     /**
@@ -50,7 +57,10 @@ final readonly class PlanDrawings
             file_put_contents(sprintf('%s/preview-%02d.png', $folder, $pass), $png);
         }
         file_put_contents("$folder/preview-final.png", $png);
-        file_put_contents("$folder/preview-final-grey.png", self::png($material, $preview->after(PassesLaid::whole(), $material, $this->light, grey: true)));
+        file_put_contents(
+            "$folder/preview-final-grey.png",
+            self::png($material, $preview->after(PassesLaid::whole(), $material, $this->light, grey: true)),
+        );
         file_put_contents("$folder/reference.png", $photo->png($material->mmPerPixel));
         $order = array_merge(...$sessions);
         $inOrder = $this->preview($this->inOrder($order));
@@ -58,7 +68,10 @@ final readonly class PlanDrawings
         foreach ($sessions as $at => $session) {
             $progress($passes + 2 + $at, $of);
             $laid += count($session);
-            file_put_contents(sprintf('%s/session-%02d.png', $folder, $at + 1), self::png($material, $inOrder->after(Stages::after($order, $laid), $material, $this->light)));
+            file_put_contents(
+                sprintf('%s/session-%02d.png', $folder, $at + 1),
+                self::png($material, $inOrder->after(Stages::after($order, $laid), $material, $this->light)),
+            );
         }
     }
 

@@ -23,26 +23,57 @@ final class RampCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('ramp')->setDescription('An even fade between two or three pencils')
+        $this->setName('ramp')
+            ->setDescription('An even fade between two or three pencils')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
             ->addOption('pencils', null, InputOption::VALUE_REQUIRED, 'two or three, ID,ID[,ID]')
-            ->addOption('pressure', null, InputOption::VALUE_REQUIRED, implode('|', array_column(PressureMark::cases(), 'value')), PressureMark::Medium->value)
+            ->addOption(
+                'pressure',
+                null,
+                InputOption::VALUE_REQUIRED,
+                implode('|', array_column(PressureMark::cases(), 'value')),
+                PressureMark::Medium->value,
+            )
             ->addOption('steps', null, InputOption::VALUE_REQUIRED, '3–41', '9');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $drawer = $this->drawer($input);
-        $mark = PressureMark::tryFrom($this->required($input, 'pressure')) ?? throw UnreadableText::choice('--pressure', array_column(PressureMark::cases(), 'value'), $this->required($input, 'pressure'));
-        $ramp = Ramp::between(array_map($drawer->pencil(...), explode(',', $this->required($input, 'pencils'))), $this->paper($input), $mark->pressure(), $this->whole($input, 'steps', self::MOST_STEPS) ?? 9);
+        $mark =
+            PressureMark::tryFrom($this->required($input, 'pressure')) ??
+            throw UnreadableText::choice('--pressure', array_column(PressureMark::cases(), 'value'), $this->required($input, 'pressure'));
+        $ramp = Ramp::between(
+            array_map($drawer->pencil(...), explode(',', $this->required($input, 'pencils'))),
+            $this->paper($input),
+            $mark->pressure(),
+            $this->whole($input, 'steps', self::MOST_STEPS) ?? 9,
+        );
         $this->json($output, [
-            'steps' => array_map(static fn (array $step): array => [
-                'share' => Figures::share($step['share']),
-                'coats' => array_map(static fn (Coat $c): array => ['pencil' => $c->pass->pencil->id(), 'pressure' => Figures::share($c->pass->pressure), 'coverage' => Figures::share($c->coverage)], $step['coats']),
-                ...Figures::colour($step['lab']),
-            ], $ramp->steps),
-            'reaches' => array_map(static fn (array $r): array => ['pencil' => $r['pencil']->id(), 'from' => Figures::share($r['from']), 'to' => Figures::share($r['to'])], $ramp->reaches),
+            'steps' => array_map(
+                static fn (array $step): array => [
+                    'share' => Figures::share($step['share']),
+                    'coats' => array_map(
+                        static fn (Coat $c): array => [
+                            'pencil' => $c->pass->pencil->id(),
+                            'pressure' => Figures::share($c->pass->pressure),
+                            'coverage' => Figures::share($c->coverage),
+                        ],
+                        $step['coats'],
+                    ),
+                    ...Figures::colour($step['lab']),
+                ],
+                $ramp->steps,
+            ),
+            'reaches' => array_map(
+                static fn (array $r): array => [
+                    'pencil' => $r['pencil']->id(),
+                    'from' => Figures::share($r['from']),
+                    'to' => Figures::share($r['to']),
+                ],
+                $ramp->reaches,
+            ),
             'overlaps' => $ramp->overlaps(),
             'unevenness' => Figures::difference($ramp->unevenness()),
         ]);

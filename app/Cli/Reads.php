@@ -55,7 +55,11 @@ trait Reads
         $layers = new \Imagick($this->readable("$folder/layers.png"));
         [$width, $height] = [$layers->getImageWidth(), $layers->getImageHeight()];
 
-        return new LabelGrid($width, $height, pack('C*', ...$layers->exportImagePixels(0, 0, $width, $height, 'I', \Imagick::PIXEL_CHAR)));
+        return new LabelGrid(
+            $width,
+            $height,
+            pack('C*', ...$layers->exportImagePixels(0, 0, $width, $height, 'I', \Imagick::PIXEL_CHAR)),
+        );
     }
 
     private function drawer(InputInterface $input): Drawer
@@ -76,18 +80,25 @@ trait Reads
 
     private function way(InputInterface $input): Way
     {
-        return Way::tryFrom($this->required($input, 'way')) ?? throw UnreadableText::choice('--way', array_column(Way::cases(), 'value'), $this->required($input, 'way'));
+        return Way::tryFrom($this->required($input, 'way')) ??
+            throw UnreadableText::choice('--way', array_column(Way::cases(), 'value'), $this->required($input, 'way'));
     }
 
     private function mode(InputInterface $input): Mode
     {
-        return Mode::tryFrom($this->required($input, 'mode')) ?? throw UnreadableText::choice('--mode', array_column(Mode::cases(), 'value'), $this->required($input, 'mode'));
+        return Mode::tryFrom($this->required($input, 'mode')) ??
+            throw UnreadableText::choice('--mode', array_column(Mode::cases(), 'value'), $this->required($input, 'mode'));
     }
 
     /** @return list<string> the parts of an option between commas */
     private static function list(InputInterface $input, string $option): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(',', (string) $input->getOption($option))), static fn (string $part): bool => $part !== ''));
+        return array_values(
+            array_filter(
+                array_map(trim(...), explode(',', (string) $input->getOption($option))),
+                static fn (string $part): bool => $part !== '',
+            ),
+        );
     }
 
     /** @return list<array{float, float}>|null four corners in pixels, from the top left clockwise; null when they are not given */
@@ -136,6 +147,9 @@ trait Reads
     /** @param  array<mixed>  $data */
     private static function encoded(array $data): string
     {
-        return json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+        return json_encode(
+            $data,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+        );
     }
 }

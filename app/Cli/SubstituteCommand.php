@@ -20,9 +20,15 @@ final class SubstituteCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('substitute')->setDescription('What stands in for a pencil that is not at hand')
+        $this->setName('substitute')
+            ->setDescription('What stands in for a pencil that is not at hand')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'the pencils at hand: drawer file, CSV or JSON')
-            ->addOption('line', null, InputOption::VALUE_REQUIRED, 'the line with the missing pencil: drawer file; without, it is looked for in the drawer')
+            ->addOption(
+                'line',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'the line with the missing pencil: drawer file; without, it is looked for in the drawer',
+            )
             ->addOption('pencil', null, InputOption::VALUE_REQUIRED, 'the missing pencil, ID')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium');
     }
@@ -32,10 +38,18 @@ final class SubstituteCommand extends Command
         $drawer = $this->drawer($input);
         $line = $input->getOption('line') === null ? $drawer : DrawerFile::drawer($this->file($this->required($input, 'line')));
         $found = Substitute::for($line->pencil($this->required($input, 'pencil')), $drawer, $this->paper($input));
-        $mix = static fn (Recipe $r): array => ['stack' => $r->stack()->text(), 'deltaE00' => Figures::difference($r->outcome()->comparison()->deltaE00), ...Figures::colour($r->outcome()->lab)];
+        $mix = static fn (Recipe $r): array => [
+            'stack' => $r->stack()->text(),
+            'deltaE00' => Figures::difference($r->outcome()->comparison()->deltaE00),
+            ...Figures::colour($r->outcome()->lab),
+        ];
         $this->json($output, [
             'pencil' => $found->missing->id(),
-            'nearest' => ['pencil' => $found->nearest->id(), 'deltaE00Heavy' => Figures::difference($found->nearestHeavy), 'deltaE00Light' => Figures::difference($found->nearestLight)],
+            'nearest' => [
+                'pencil' => $found->nearest->id(),
+                'deltaE00Heavy' => Figures::difference($found->nearestHeavy),
+                'deltaE00Light' => Figures::difference($found->nearestLight),
+            ],
             'heavy' => $mix($found->heavy),
             'light' => $mix($found->light),
         ]);

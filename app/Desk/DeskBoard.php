@@ -91,7 +91,14 @@ final class DeskBoard
             $rest = $this->rest($ground, $zone, $shades, $laid, $rest);
         }
 
-        return new ZoneAtDesk($zone, $place, $shades, $progress, new Sequence([...$laid->passes, ...$rest->passes]), count($laid->passes));
+        return new ZoneAtDesk(
+            $zone,
+            $place,
+            $shades,
+            $progress,
+            new Sequence([...$laid->passes, ...$rest->passes]),
+            count($laid->passes),
+        );
     }
 
     /**
@@ -102,12 +109,38 @@ final class DeskBoard
     private function rest(PlanGround $ground, PlannedZone $zone, array $shades, Sequence $laid, Sequence $planned): Sequence
     {
         $palette = $this->plans->palettePart($ground);
-        $ids = $palette === null ? [] : [...$palette->base, ...Pencil::identifiers($laid->pencils()), ...Pencil::identifiers($planned->pencils())];
-        $pencils = array_values(array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => in_array($p->id(), $ids, true)));
+        $ids =
+            $palette === null
+                ? []
+                : [...$palette->base, ...Pencil::identifiers($laid->pencils()), ...Pencil::identifiers($planned->pencils())];
+        $pencils = array_values(
+            array_filter($ground->shelf->usable()->pencils, static fn (Pencil $p): bool => in_array($p->id(), $ids, true)),
+        );
         $note = static fn (Sequence $s): array => SequenceNote::of($s, $shades)->toArray();
-        $key = 'desk-rest/'.md5(json_encode([$note($laid), $note($planned), Pencil::identifiers($pencils), array_map(static fn (Shade $s): array => [$s->target->toArray(), $s->weight], $shades), $ground->paper->key(), $ground->sheet->settings->mode->value], JSON_THROW_ON_ERROR));
+        $key =
+            'desk-rest/'.
+            md5(
+                json_encode(
+                    [
+                        $note($laid),
+                        $note($planned),
+                        Pencil::identifiers($pencils),
+                        array_map(static fn (Shade $s): array => [$s->target->toArray(), $s->weight], $shades),
+                        $ground->paper->key(),
+                        $ground->sheet->settings->mode->value,
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
 
-        return Computed::kept($key, self::KEPT_SECONDS, static fn (): Sequence => (new FindRest($shades, $pencils, $ground->paper, $ground->sheet->settings->mode))->after($laid, $planned));
+        return Computed::kept(
+            $key,
+            self::KEPT_SECONDS,
+            static fn (): Sequence => (new FindRest($shades, $pencils, $ground->paper, $ground->sheet->settings->mode))->after(
+                $laid,
+                $planned,
+            ),
+        );
     }
 
     /**
@@ -116,16 +149,36 @@ final class DeskBoard
      */
     public function order(PlanGround $ground, array $zones, WorkingHabits $habits): array
     {
-        $chains = array_map(static fn (ZoneAtDesk $z): array => [SequenceNote::of($z->chain, $z->shades)->toArray(), round($z->place->area), $z->place->distance->value], $zones);
-        $key = 'desk-order/'.md5(json_encode([$chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
+        $chains = array_map(
+            static fn (ZoneAtDesk $z): array => [
+                SequenceNote::of($z->chain, $z->shades)->toArray(),
+                round($z->place->area),
+                $z->place->distance->value,
+            ],
+            $zones,
+        );
+        $key =
+            'desk-order/'.
+            md5(json_encode([$chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
         $order = Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zones, $habits): WorkOrder {
             $steps = array_map(static fn (ZoneAtDesk $z): array => $z->steps($habits), $zones);
             [$wide, $high] = self::size($ground);
 
-            return FindOrder::for(WorkPlan::on($ground->zones->labels, $wide, $high, array_map(static fn (ZoneAtDesk $z): DeskZone => $z->place, $zones), $steps, $habits));
+            return FindOrder::for(
+                WorkPlan::on(
+                    $ground->zones->labels,
+                    $wide,
+                    $high,
+                    array_map(static fn (ZoneAtDesk $z): DeskZone => $z->place, $zones),
+                    $steps,
+                    $habits,
+                ),
+            );
         });
 
-        return array_values(array_filter($order->steps, static fn (PlacedStep $p): bool => $p->step->pass >= $zones[$p->step->zone]->laid));
+        return array_values(
+            array_filter($order->steps, static fn (PlacedStep $p): bool => $p->step->pass >= $zones[$p->step->zone]->laid),
+        );
     }
 
     /** Names the plan of a zone as it is now. */
@@ -147,9 +200,13 @@ final class DeskBoard
         $shares = array_map(static fn (float $s): float => $s / max(1e-9, array_sum($zone->shares())), $zone->shares());
 
         return [
-            'rest' => $now->progress->astray ? SequenceNote::of(new Sequence(array_slice($now->chain->passes, $now->laid)), $zone->shades)->toArray() : null,
-            'plan' => $this->planKey($zone), 'minutes' => PassMinutes::of($pass, $shares, $zone->place->area, $zone->place->pieces),
-            'film' => $mark->kind === MarkKind::Skipped || $now->laid === 0 ? 0.0 : $now->film($now->laid - 1, $ground->paper), 'zone_name' => $zone->place->name,
+            'rest' => $now->progress->astray
+                ? SequenceNote::of(new Sequence(array_slice($now->chain->passes, $now->laid)), $zone->shades)->toArray()
+                : null,
+            'plan' => $this->planKey($zone),
+            'minutes' => PassMinutes::of($pass, $shares, $zone->place->area, $zone->place->pieces),
+            'film' => $mark->kind === MarkKind::Skipped || $now->laid === 0 ? 0.0 : $now->film($now->laid - 1, $ground->paper),
+            'zone_name' => $zone->place->name,
         ];
     }
 
@@ -161,7 +218,10 @@ final class DeskBoard
     {
         $passes = SequenceNote::of($sequence, $zone->shades)->passes;
 
-        return array_map(static fn (int $at): PassNote => $passes[$at], ZoneSteps::order(WorkPass::all($sequence), array_map(static fn (Shade $s): bool => $s->touch, $shades)));
+        return array_map(
+            static fn (int $at): PassNote => $passes[$at],
+            ZoneSteps::order(WorkPass::all($sequence), array_map(static fn (Shade $s): bool => $s->touch, $shades)),
+        );
     }
 
     /**
@@ -188,12 +248,26 @@ final class DeskBoard
         $names = $lightness = $whites = $distances = [];
         foreach ($ground->readings as $number => $reading) {
             $note = $ground->zones->note($number);
-            [$names[$number], $lightness[$number], $whites[$number], $distances[$number]] = [$note->name, isset($reading->zone->targets['mid']) ? $reading->zone->targets['mid']->l : 50.0, $reading->zone->keptWhite, $note->distance];
+            [$names[$number], $lightness[$number], $whites[$number], $distances[$number]] = [
+                $note->name,
+                isset($reading->zone->targets['mid']) ? $reading->zone->targets['mid']->l : 50.0,
+                $reading->zone->keptWhite,
+                $note->distance,
+            ];
         }
 
-        $key = 'desk-places/'.md5(serialize([$ground->zones->labels->fingerprint(), self::size($ground), $names, $lightness, $whites, $distances]));
+        $key =
+            'desk-places/'.
+            md5(serialize([$ground->zones->labels->fingerprint(), self::size($ground), $names, $lightness, $whites, $distances]));
 
-        return Computed::kept($key, self::KEPT_SECONDS, static fn (): array => DeskZones::of($ground->zones->labels, ...self::size($ground), names: $names, lightness: $lightness, whites: $whites, distances: $distances));
+        return Computed::kept(
+            $key,
+            self::KEPT_SECONDS,
+            static fn (): array => DeskZones::of(
+                $ground->zones->labels,
+                ...[...self::size($ground), $names, $lightness, $whites, $distances],
+            ),
+        );
     }
 
     /** @return array{float, float} of the photo on the drawing, mm */
@@ -201,6 +275,6 @@ final class DeskBoard
     {
         $wide = $ground->study->frame()->wholeWidth();
 
-        return [$wide, $wide * $ground->zones->labels->height / $ground->zones->labels->width];
+        return [$wide, ($wide * $ground->zones->labels->height) / $ground->zones->labels->width];
     }
 }

@@ -23,7 +23,18 @@ final class DeskFile
     /** @return array{habits: object, marks: list<array<string, mixed>>} */
     public function of(Study $study): array
     {
-        return ['habits' => (object) ($study->desk ?? []), 'marks' => array_map(static fn (DeskMarkRow $r): array => [...$r->only(self::MARK), 'kind' => $r->kind->value, 'pass' => $r->mark()->pass->toArray(), 'rest' => $r->mark()->rest?->toArray()], $this->keeper->marks($study))];
+        return [
+            'habits' => (object) ($study->desk ?? []),
+            'marks' => array_map(
+                static fn (DeskMarkRow $r): array => [
+                    ...$r->only(self::MARK),
+                    'kind' => $r->kind->value,
+                    'pass' => $r->mark()->pass->toArray(),
+                    'rest' => $r->mark()->rest?->toArray(),
+                ],
+                $this->keeper->marks($study),
+            ),
+        ];
     }
 
     /** @return list<string> identifiers of the pencils that were laid */
@@ -35,7 +46,14 @@ final class DeskFile
     }
 
     /**
-     * @param  array{habits: array<string, int|string|bool>, marks: list<array{kind: string, zone: int, pass: array{tool: string, marks: array<string, string>}, rest: list<array{tool: string, marks: array<string, string>}>|null, plan: string, minutes: int|float, made_at: int, film?: int|float|null, zone_name?: string, note?: ?string, continues?: bool}>}  $desk
+     * @param array{
+     *   habits: array<string, int|string|bool>,
+     *   marks: list<array{
+     *     kind: string, zone: int, pass: array{tool: string, marks: array<string, string>},
+     *     rest: list<array{tool: string, marks: array<string, string>}>|null, plan: string, minutes: int|float, made_at: int,
+     *     film?: int|float|null, zone_name?: string, note?: ?string, continues?: bool
+     *   }>
+     * } $desk
      */
     public function putIn(Study $study, array $desk): void
     {
@@ -44,8 +62,11 @@ final class DeskFile
         $this->keeper->habits($study);
         foreach ($desk['marks'] as $mark) {
             DeskMarkRow::query()->create([
-                ...array_intersect_key($mark, array_flip(self::MARK)), 'study_id' => $study->id, 'kind' => MarkKind::from($mark['kind']),
-                'pass' => PassNote::ofArray($mark['pass'])->toArray(), 'rest' => $mark['rest'] === null ? null : SequenceNote::ofArray($mark['rest'])->toArray(),
+                ...array_intersect_key($mark, array_flip(self::MARK)),
+                'study_id' => $study->id,
+                'kind' => MarkKind::from($mark['kind']),
+                'pass' => PassNote::ofArray($mark['pass'])->toArray(),
+                'rest' => $mark['rest'] === null ? null : SequenceNote::ofArray($mark['rest'])->toArray(),
             ]);
         }
     }

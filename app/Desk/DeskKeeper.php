@@ -49,7 +49,14 @@ final class DeskKeeper
         $kept = $study->desk ?? [];
         $pace = max(self::PACE_STEP, round(self::paceOf($marks) / self::PACE_STEP) * self::PACE_STEP);
 
-        return new WorkingHabits(Way::tryFrom((string) ($kept['way'] ?? '')) ?? Way::AreaByArea, ($kept['hand'] ?? 'right') === 'left', (int) ($kept['session'] ?? 60), (int) ($kept['thin'] ?? 5), (int) ($kept['wet'] ?? 15), $pace);
+        return new WorkingHabits(
+            Way::tryFrom((string) ($kept['way'] ?? '')) ?? Way::AreaByArea,
+            ($kept['hand'] ?? 'right') === 'left',
+            (int) ($kept['session'] ?? 60),
+            (int) ($kept['thin'] ?? 5),
+            (int) ($kept['wet'] ?? 15),
+            $pace,
+        );
     }
 
     /**
@@ -69,7 +76,13 @@ final class DeskKeeper
             $after = $mark->made_at;
             if ($mark->kind !== MarkKind::Skipped) {
                 $drying = ZoneSteps::drying(new WorkPass($mark->pass['tool'], array_values($mark->mark()->pass->marks)), $habits);
-                $steps[] = new PlacedStep(new DeskStep($mark->zone, 0, $mark->pass['tool'], $habits->pace * $mark->minutes, $drying), 0.0, 0.0, 0, 0.0);
+                $steps[] = new PlacedStep(
+                    new DeskStep($mark->zone, 0, $mark->pass['tool'], $habits->pace * $mark->minutes, $drying),
+                    0.0,
+                    0.0,
+                    0,
+                    0.0,
+                );
             }
         }
 
@@ -100,7 +113,13 @@ final class DeskKeeper
             $made = $this->markOne($ground, $study, new DeskMark($kind, $zone, $pass, $at), $position + $coat, $coat > 0);
         }
         // Those that were taken back long ago are of no use to anybody.
-        $old = DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', true)->orderByDesc('id')->skip(self::TAKEN_BACK_KEPT)->take(100)->pluck('id');
+        $old = DeskMarkRow::query()
+            ->where('study_id', $study->id)
+            ->where('taken_back', true)
+            ->orderByDesc('id')
+            ->skip(self::TAKEN_BACK_KEPT)
+            ->take(100)
+            ->pluck('id');
         DeskMarkRow::query()->whereIn('id', $old)->delete();
 
         return $made;
@@ -110,13 +129,28 @@ final class DeskKeeper
     {
         $rows = $this->marks($study);
         $zone = $mark->zone;
-        $there = $this->board->zones($ground, $rows)[$zone] ?? throw ImpossibleChange::because('That zone is not planned any more; nothing was marked.');
+        $there =
+            $this->board->zones($ground, $rows)[$zone] ??
+            throw ImpossibleChange::because('That zone is not planned any more; nothing was marked.');
         if ($there->progress->marks !== $position) {
-            throw ImpossibleChange::because(sprintf('“%s” was marked elsewhere meanwhile; this mark was not made a second time.', $there->place->name));
+            throw ImpossibleChange::because(
+                sprintf('“%s” was marked elsewhere meanwhile; this mark was not made a second time.', $there->place->name),
+            );
         }
-        $before = array_map(static fn (DeskMarkRow $r): DeskMark => $r->mark(), array_values(array_filter($rows, static fn (DeskMarkRow $r): bool => $r->zone === $zone)));
+        $before = array_map(
+            static fn (DeskMarkRow $r): DeskMark => $r->mark(),
+            array_values(array_filter($rows, static fn (DeskMarkRow $r): bool => $r->zone === $zone)),
+        );
 
-        return DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => $mark->kind, 'zone' => $zone, 'pass' => $mark->pass->toArray(), 'made_at' => $mark->at, 'continues' => $continues, ...$this->board->after($ground, $there, $mark, ...$before)])->id;
+        return DeskMarkRow::query()->create([
+            'study_id' => $study->id,
+            'kind' => $mark->kind,
+            'zone' => $zone,
+            'pass' => $mark->pass->toArray(),
+            'made_at' => $mark->at,
+            'continues' => $continues,
+            ...$this->board->after($ground, $there, $mark, ...$before),
+        ])->id;
     }
 
     /**
@@ -129,7 +163,12 @@ final class DeskKeeper
      */
     public function takeBack(Study $study, ?int $of): int
     {
-        $latest = static fn (): ?DeskMarkRow => DeskMarkRow::query()->where('study_id', $study->id)->where('taken_back', false)->orderByDesc('id')->lockForUpdate()->first();
+        $latest = static fn (): ?DeskMarkRow => DeskMarkRow::query()
+            ->where('study_id', $study->id)
+            ->where('taken_back', false)
+            ->orderByDesc('id')
+            ->lockForUpdate()
+            ->first();
         $last = $latest();
         ChangedElsewhere::check($of, $last->id ?? 0, $last === null ? null : 'another mark was made');
         for ($one = $last; $one !== null; $one = $one->continues ? $latest() : null) {

@@ -44,6 +44,17 @@ final class HalfDone
     private function done(Study $study, ZoneAtDesk $zone, PlacedStep $placed, int $at, Paper $paper): void
     {
         $pass = PassNote::of($zone->chain->passes[$placed->step->pass], $zone->shades);
-        DeskMarkRow::query()->create(['study_id' => $study->id, 'kind' => MarkKind::Done, 'zone' => $zone->place->number, 'pass' => $pass->toArray(), 'made_at' => $at, 'rest' => null, 'plan' => $this->board->planKey($zone), 'minutes' => $placed->step->minutes, 'film' => $zone->film($placed->step->pass, $paper), 'zone_name' => $zone->place->name]);
+        DeskMarkRow::query()->create([
+            'study_id' => $study->id,
+            'kind' => MarkKind::Done,
+            'zone' => $zone->place->number,
+            'pass' => $pass->toArray(),
+            'made_at' => $at,
+            'rest' => null,
+            'plan' => $this->board->planKey($zone),
+            'minutes' => $placed->step->minutes,
+            'film' => $zone->film($placed->step->pass, $paper),
+            'zone_name' => $zone->place->name,
+        ]);
     }
 }

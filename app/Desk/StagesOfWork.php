@@ -25,7 +25,8 @@ final class StagesOfWork
 
     /**
      * @param  list<PlannedZone>  $planned
-     * @return array{steps: list<string>, sessions: list<array{ends: int, words: string, raw: ?string}>} what each step is; where each session ends, what is done in it, and what to make of the drawing then
+     * @return array{steps: list<string>, sessions: list<array{ends: int, words: string, raw: ?string}>} what each step is; where each
+     *   session ends, what is done in it, and what to make of the drawing then
      */
     public function told(PlanGround $ground, Study $study, array $planned): array
     {
@@ -39,7 +40,13 @@ final class StagesOfWork
         $laid = 0.0;
         foreach (Sessions::of($order, $this->keeper->habits($study)->session) as $session) {
             $laid += $minutes($session);
-            array_push($steps, ...array_map(static fn (array $coats): string => ucfirst($name($coats[0])).' with '.$tool($coats[0]), Coats::together($session)));
+            array_push(
+                $steps,
+                ...array_map(
+                    static fn (array $coats): string => ucfirst($name($coats[0])).' with '.$tool($coats[0]),
+                    Coats::together($session),
+                ),
+            );
             $sessions[] = [
                 'ends' => count($steps),
                 'words' => StageWords::session($minutes($session), array_values(array_unique(array_map($name, $session)))),

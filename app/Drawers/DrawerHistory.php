@@ -35,7 +35,13 @@ final class DrawerHistory
         $last = (int) PencilRow::query()->where('user_id', $user->id)->max('id');
         $rows = array_map(static fn (PencilRow $row): array => $row->getRawOriginal(), $touched);
         $uses = $change();
-        $created = PencilRow::query()->where('user_id', $user->id)->where('id', '>', $last)->pluck('id')->map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)->values()->all();
+        $created = PencilRow::query()
+            ->where('user_id', $user->id)
+            ->where('id', '>', $last)
+            ->pluck('id')
+            ->map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)
+            ->values()
+            ->all();
         (new Reversals($user->id))->note($words, ['pencils' => $rows], ['pencil_uses' => $uses, 'pencils' => array_values($created)]);
     }
 

@@ -42,12 +42,28 @@ final class DrawerImports
     {
         $reading = DrawerFile::reading($import->text);
         $plan = ImportPlan::of($reading, $this->known($import->user_id), $this->choices($import));
-        $shown = static fn (string $what, array $rows): array => array_map(static fn (int $row, ShelfRow $r): array => [
-            'row' => $row, 'what' => $what, 'id' => $r->record->id(), 'number' => $r->record->number, 'name' => $r->record->name, 'line' => $r->record->line, 'stock' => $r->stock->words(),
-        ], array_keys($rows), $rows);
+        $shown = static fn (string $what, array $rows): array => array_map(
+            static fn (int $row, ShelfRow $r): array => [
+                'row' => $row,
+                'what' => $what,
+                'id' => $r->record->id(),
+                'number' => $r->record->number,
+                'name' => $r->record->name,
+                'line' => $r->record->line,
+                'stock' => $r->stock->words(),
+            ],
+            array_keys($rows),
+            $rows,
+        );
 
         return [
-            'counts' => ['new' => count($plan->new), 'changed' => count($plan->changed), 'same' => count($plan->same), 'dropped' => count($plan->dropped), 'problems' => count($reading->problems)],
+            'counts' => [
+                'new' => count($plan->new),
+                'changed' => count($plan->changed),
+                'same' => count($plan->same),
+                'dropped' => count($plan->dropped),
+                'problems' => count($reading->problems),
+            ],
             'problems' => array_slice($reading->problems, 0, self::SHOWN),
             'twice' => array_slice($plan->twice, 0, self::SHOWN),
             'rows' => array_slice([...$shown('new', $plan->new), ...$shown('changed', $plan->changed)], 0, self::SHOWN),
@@ -68,15 +84,26 @@ final class DrawerImports
                 $this->history->lock($user);
                 $plan = $planned();
                 $rows = $plan->written();
-                $touched = $this->rowsOf($user->id, array_map(static fn (ShelfRow $r): string => $r->record->id(), [...array_values($plan->changed), ...$plan->dropped]));
-                $this->history->during($user, sprintf('bring in %d pencils', count($rows)), array_values($touched), function () use ($import, $user, $rows, $touched): array {
+                $touched = $this->rowsOf(
+                    $user->id,
+                    array_map(static fn (ShelfRow $r): string => $r->record->id(), [...array_values($plan->changed), ...$plan->dropped]),
+                );
+                $this->history->during($user, sprintf('bring in %d pencils', count($rows)), array_values($touched), function () use (
+                    $import,
+                    $user,
+                    $rows,
+                    $touched,
+                ): array {
                     $this->write($import, $user, $rows, $touched);
 
                     return [];
                 });
-                $stillWanted = DrawerImport::query()->whereKey($import->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'done' => count($rows), 'text' => '']);
+                $stillWanted = DrawerImport::query()
+                    ->whereKey($import->id)
+                    ->where('state', Standing::Working)
+                    ->update(['state' => Standing::Done, 'done' => count($rows), 'text' => '']);
                 if ($stillWanted === 0) {
-                    throw new NotWanted;
+                    throw new NotWanted();
                 }
                 AccountClock::tick($user->id);
             });
@@ -92,8 +119,13 @@ final class DrawerImports
     /** Files of an account that were looked at and not taken in are left off when another comes; those of all accounts, after a day. */
     public function forgetUntaken(?int $userId = null): void
     {
-        DrawerImport::query()->where('state', Standing::Preview)
-            ->where(static fn ($query) => $userId === null ? $query->where('updated_at', '<', now()->subDay()) : $query->where('user_id', $userId))
+        DrawerImport::query()
+            ->where('state', Standing::Preview)
+            ->where(
+                static fn ($query) => $userId === null
+                    ? $query->where('updated_at', '<', now()->subDay())
+                    : $query->where('user_id', $userId),
+            )
             ->update(['state' => Standing::Cancelled, 'text' => '']);
     }
 
@@ -106,7 +138,10 @@ final class DrawerImports
     /** Before it was begun nothing need be stopped; later the work is told. */
     public function cancel(DrawerImport $import): void
     {
-        DrawerImport::query()->whereKey($import->id)->whereIn('state', [Standing::Preview, Standing::Waiting, Standing::Working])->update(['state' => Standing::Cancelled, 'text' => '']);
+        DrawerImport::query()
+            ->whereKey($import->id)
+            ->whereIn('state', [Standing::Preview, Standing::Waiting, Standing::Working])
+            ->update(['state' => Standing::Cancelled, 'text' => '']);
     }
 
     /**
@@ -118,20 +153,30 @@ final class DrawerImports
         $now = now();
         foreach (array_chunk($rows, self::CHUNK) as $n => $chunk) {
             if (DrawerImport::query()->whereKey($import->id)->value('state') !== Standing::Working) {
-                throw new NotWanted;
+                throw new NotWanted();
             }
             $columns = array_map(static function (ShelfRow $row) use ($user, $touched, $now): array {
                 $columns = PencilRow::columnsOfRow($row);
                 $old = $touched[mb_strtolower($row->record->id())] ?? null;
                 // Measured alike, it need not be fitted again; the line and number stay written as they were.
-                $same = $old !== null && array_intersect_key($columns, array_flip(PencilRow::MEASURED)) == $old->only(PencilRow::MEASURED);
+                $same =
+                    $old !== null && array_intersect_key($columns, array_flip(PencilRow::MEASURED)) == $old->only(PencilRow::MEASURED);
 
                 return [
-                    ...$columns, ...($old === null ? [] : ['line' => $old->line, 'number' => $old->number]), 'formerly' => json_encode($columns['formerly'], JSON_THROW_ON_ERROR),
-                    'fit' => $same ? json_encode($old->fit, JSON_THROW_ON_ERROR) : null, 'user_id' => $user->id, 'created_at' => $now, 'updated_at' => $now,
+                    ...$columns,
+                    ...$old === null ? [] : ['line' => $old->line, 'number' => $old->number],
+                    'formerly' => json_encode($columns['formerly'], JSON_THROW_ON_ERROR),
+                    'fit' => $same ? json_encode($old->fit, JSON_THROW_ON_ERROR) : null,
+                    'user_id' => $user->id,
+                    'created_at' => $now,
+                    'updated_at' => $now,
                 ];
             }, $chunk);
-            DB::table('pencils')->upsert($columns, ['user_id', 'line', 'number'], array_values(array_diff(array_keys($columns[0]), ['user_id', 'line', 'number', 'created_at'])));
+            DB::table('pencils')->upsert(
+                $columns,
+                ['user_id', 'line', 'number'],
+                array_values(array_diff(array_keys($columns[0]), ['user_id', 'line', 'number', 'created_at'])),
+            );
             Progress::tell(self::key($import), min(count($rows), ($n + 1) * self::CHUNK));
         }
     }
@@ -139,7 +184,9 @@ final class DrawerImports
     /** @return list<ShelfRow> */
     private function known(int $userId): array
     {
-        return array_values(PencilRow::query()->where('user_id', $userId)->get()->map(static fn (PencilRow $row): ShelfRow => $row->shelfRow())->all());
+        return array_values(
+            PencilRow::query()->where('user_id', $userId)->get()->map(static fn (PencilRow $row): ShelfRow => $row->shelfRow())->all(),
+        );
     }
 
     /**

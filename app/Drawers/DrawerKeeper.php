@@ -30,14 +30,25 @@ final class DrawerKeeper
     public function shelfOf(User $user): Drawer
     {
         // Rows with their fits are many figures as text; asked for with nearly everything.
-        return Computed::kept('shelf/'.$this->fingerprint($user, owned: false), self::KEPT_SECONDS, fn (): Drawer => new Drawer(self::pencils($this->rows($user)->all())));
+        return Computed::kept(
+            'shelf/'.$this->fingerprint($user, owned: false),
+            self::KEPT_SECONDS,
+            fn (): Drawer => new Drawer(self::pencils($this->rows($user)->all())),
+        );
     }
 
     /** Names everything a recipe from this drawer depends on, notes and lengths left out; or all that the account knows, owned or not. */
     public function fingerprint(User $user, bool $owned = true): string
     {
-        $all = DB::table('pencils')->where('user_id', $user->id)->whereNotNull('fit')->when($owned, static fn ($query) => $query->where('owned', true))
-            ->selectRaw("count(*) as n, sum(owned) as owned, sum(crc32(concat_ws('|', line, number, name, binder, heavy, lightfast, owned, fit))) as sum")->first();
+        $all = DB::table('pencils')
+            ->where('user_id', $user->id)
+            ->whereNotNull('fit')
+            ->when($owned, static fn ($query) => $query->where('owned', true))
+            ->selectRaw(
+                "count(*) as n, sum(owned) as owned, sum(crc32(concat_ws('|', line, number, name, binder, heavy, lightfast, owned, "
+                    .'fit))) as sum',
+            )
+            ->first();
 
         return md5($user->id.'/'.json_encode($all));
     }
@@ -58,7 +69,9 @@ final class DrawerKeeper
     public function stock(User $user): array
     {
         $notes = [];
-        foreach ($this->query($user)->get(['id', 'line', 'number', 'stock', 'length_left', 'discontinued', 'formerly', 'notes']) as $row) {
+        foreach (
+            $this->query($user)->get(['id', 'line', 'number', 'stock', 'length_left', 'discontinued', 'formerly', 'notes']) as $row
+        ) {
             $notes[$row->line === '' ? $row->number : "$row->line/$row->number"] = $row->stockNote();
         }
 
@@ -69,7 +82,14 @@ final class DrawerKeeper
     public function lines(User $user): array
     {
         $lines = [];
-        foreach (DB::table('pencils')->where('user_id', $user->id)->groupBy('line')->orderBy('line')->selectRaw('line, count(*) as pencils, sum(owned) as owned')->get() as $row) {
+        foreach (
+            DB::table('pencils')
+                ->where('user_id', $user->id)
+                ->groupBy('line')
+                ->orderBy('line')
+                ->selectRaw('line, count(*) as pencils, sum(owned) as owned')
+                ->get() as $row
+        ) {
             $lines[(string) $row->line] = ['pencils' => (int) $row->pencils, 'owned' => (int) $row->owned];
         }
 
@@ -83,7 +103,10 @@ final class DrawerKeeper
      */
     public function row(User $user, string $id): PencilRow
     {
-        return PencilRow::query()->where('user_id', $user->id)->where(DB::raw("concat(if(line = '', '', concat(line, '/')), number)"), trim($id))->first() ?? throw UnknownPencil::named($id, []);
+        return PencilRow::query()
+            ->where('user_id', $user->id)
+            ->where(DB::raw("concat(if(line = '', '', concat(line, '/')), number)"), trim($id))
+            ->first() ?? throw UnknownPencil::named($id, []);
     }
 
     /**
@@ -98,7 +121,13 @@ final class DrawerKeeper
     /** @return Collection<int, PencilRow> */
     private function rows(User $user, bool $owned = false): Collection
     {
-        return PencilRow::query()->where('user_id', $user->id)->where('owned', '>=', $owned)->where('fit', '!=', null)->orderBy('line')->orderBy('number')->get();
+        return PencilRow::query()
+            ->where('user_id', $user->id)
+            ->where('owned', '>=', $owned)
+            ->where('fit', '!=', null)
+            ->orderBy('line')
+            ->orderBy('number')
+            ->get();
     }
 
     /** @return Builder<PencilRow> */
@@ -115,7 +144,10 @@ final class DrawerKeeper
      */
     public function addUnknown(User $user, array $rows): int
     {
-        $known = array_fill_keys(array_map(static fn (ShelfRow $r): string => mb_strtolower($r->record->id()), $this->shelfRows($user)), true);
+        $known = array_fill_keys(
+            array_map(static fn (ShelfRow $r): string => mb_strtolower($r->record->id()), $this->shelfRows($user)),
+            true,
+        );
         $new = array_filter($rows, static fn (ShelfRow $row): bool => ! isset($known[mb_strtolower($row->record->id())]));
         foreach ($new as $row) {
             $user->pencils()->create(PencilRow::columnsOfRow($row));

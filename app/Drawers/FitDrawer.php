@@ -24,10 +24,20 @@ final class FitDrawer
     public function some(int $userId, bool $tells = true): bool
     {
         /** @var Collection<int, PencilRow> $rows */
-        $rows = PencilRow::query()->where('user_id', $userId)->whereNull('fit')->orderByDesc('owned')->orderBy('id')->limit(self::AT_ONCE)->get();
+        $rows = PencilRow::query()
+            ->where('user_id', $userId)
+            ->whereNull('fit')
+            ->orderByDesc('owned')
+            ->orderBy('id')
+            ->limit(self::AT_ONCE)
+            ->get();
         foreach ($rows as $done => $row) {
             // The drawer may have changed meanwhile: a fit of other figures is not kept.
-            PencilRow::query()->whereKey($row->id)->where('heavy', $row->heavy)->toBase()->update(['fit' => json_encode(PencilRow::fitOf(PencilFit::of($row->record())), JSON_THROW_ON_ERROR)]);
+            PencilRow::query()
+                ->whereKey($row->id)
+                ->where('heavy', $row->heavy)
+                ->toBase()
+                ->update(['fit' => json_encode(PencilRow::fitOf(PencilFit::of($row->record())), JSON_THROW_ON_ERROR)]);
             if ($tells && $done % self::TOLD_EVERY === 0) {
                 AccountClock::tick($userId);
             }

@@ -30,7 +30,11 @@ use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
-/** Pencils on their way into a drawer by camera: written down, printed, photographed, looked over; nothing enters the drawer from here. */
+/**
+ * Pencils on their way into a drawer by camera: written down, printed, photographed, looked over; nothing enters the drawer from here.
+ *
+ * @phpstan-import-type ReadBox from MeasuringSheet
+ */
 final class MeasuringSheets
 {
     /** Sheets that an account keeps. */
@@ -43,8 +47,14 @@ final class MeasuringSheets
     public function begin(User $user, array $pencils, string $size, string $paper): MeasuringSheet
     {
         $sheet = MeasuringSheet::query()->create([
-            'user_id' => $user->id, 'size' => $size, 'paper' => $paper, 'pages' => [],
-            'pencils' => array_map(static fn (SheetPencil $p): array => ['line' => $p->line, 'number' => $p->number, 'name' => $p->name], $pencils),
+            'user_id' => $user->id,
+            'size' => $size,
+            'paper' => $paper,
+            'pages' => [],
+            'pencils' => array_map(
+                static fn (SheetPencil $p): array => ['line' => $p->line, 'number' => $p->number, 'name' => $p->name],
+                $pencils,
+            ),
         ]);
         $older = MeasuringSheet::query()->where('user_id', $user->id)->latest('id')->skip(self::KEPT)->take(100)->pluck('id');
         MeasuringSheet::query()->whereKey($older)->delete();
@@ -60,10 +70,22 @@ final class MeasuringSheets
      *
      * @throws BadPhoto|BadFile|OutOfRange
      */
-    public function ownPage(User $user, array $pencils, string $path, array $corners, int $rows, int $columns, string $paper): MeasuringSheet
-    {
+    public function ownPage(
+        User $user,
+        array $pencils,
+        string $path,
+        array $corners,
+        int $rows,
+        int $columns,
+        string $paper,
+    ): MeasuringSheet {
         $photo = SheetPhotos::read($path);
-        $grid = new SwatchGrid(array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners), $rows, $columns, array_map(static fn (SheetPencil $p): string => $p->id(), $pencils));
+        $grid = new SwatchGrid(
+            array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners),
+            $rows,
+            $columns,
+            array_map(static fn (SheetPencil $p): string => $p->id(), $pencils),
+        );
 
         // Read before anything is kept: what can't be read leaves no row.
         $reading = ReadSwatches::page($photo, $grid, PaperShelf::named($paper));
@@ -104,9 +126,17 @@ final class MeasuringSheets
     {
         $sheet = $row->sheet();
         $page = array_key_first(array_diff_key($sheet->pages, $row->pages)) ?? 0;
-        $photo = BenchCamera::photograph((new FilledSheet($sheet, $page, $this->standIns($row), $row->sheetPaper(), $seed))->flat, Shot::ordinary($seed), self::SIDE, $seed);
+        $photo = BenchCamera::photograph(
+            (new FilledSheet($sheet, $page, $this->standIns($row), $row->sheetPaper(), $seed))->flat,
+            Shot::ordinary($seed),
+            self::SIDE,
+            $seed,
+        );
 
-        return [$this->noted($row, ReadChart::page($photo, $sheet, $row->sheetPaper())), Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg')];
+        return [
+            $this->noted($row, ReadChart::page($photo, $sheet, $row->sheetPaper())),
+            Raster::encoded($photo->width, $photo->height, 3, $photo->pixels, 'jpeg'),
+        ];
     }
 
     /** Puts a colour right by hand; nothing leaves the box out. */
@@ -116,7 +146,12 @@ final class MeasuringSheets
             foreach ($pages as $p => $boxes) {
                 foreach ($boxes as $b => $box) {
                     if ($box['pencil'] === $pencil && $box['kind'] === $kind->value) {
-                        $pages[$p][$b] = [...$box, 'filled' => $hex !== null, 'hex' => strtolower($hex ?? $box['hex']), 'corrected' => true];
+                        $pages[$p][$b] = [
+                            ...$box,
+                            'filled' => $hex !== null,
+                            'hex' => strtolower($hex ?? $box['hex']),
+                            'corrected' => true,
+                        ];
                     }
                 }
             }
@@ -138,12 +173,25 @@ final class MeasuringSheets
         }
         $rows = MeasuredPencils::rows($row->listed(), $hexes, $row->sheetPaper());
 
-        return $rows === [] ? throw BadFile::because('Nothing was measured on this sheet yet; photograph a page first.') : Csv::it()->write('', $rows);
+        return $rows === []
+            ? throw BadFile::because('Nothing was measured on this sheet yet; photograph a page first.')
+            : Csv::it()->write('', $rows);
     }
 
     private function noted(MeasuringSheet $row, ChartReading $reading): MeasuringSheet
     {
-        $boxes = array_map(static fn (BoxReading $b): array => ['pencil' => $b->box->pencil, 'kind' => $b->box->kind->value, 'hex' => $b->hex(), 'filled' => $b->filled, 'doubt' => round($b->doubt, 1), 'note' => $b->note, 'corrected' => false], $reading->boxes);
+        $boxes = array_map(
+            static fn (BoxReading $b): array => [
+                'pencil' => $b->box->pencil,
+                'kind' => $b->box->kind->value,
+                'hex' => $b->hex(),
+                'filled' => $b->filled,
+                'doubt' => round($b->doubt, 1),
+                'note' => $b->note,
+                'corrected' => false,
+            ],
+            $reading->boxes,
+        );
 
         return self::changed($row, static fn (array $pages): array => array_replace($pages, [$reading->page => $boxes]));
     }
@@ -151,7 +199,7 @@ final class MeasuringSheets
     /**
      * Two changes at a time each find what the other has done.
      *
-     * @param  \Closure(array<int, list<array{pencil: string, kind: string, hex: string, filled: bool, doubt: float, note: ?string, corrected: bool}>>): array<int, mixed>  $change
+     * @param  \Closure(array<int, list<ReadBox>>): array<int, mixed>  $change
      */
     private static function changed(MeasuringSheet $row, \Closure $change): MeasuringSheet
     {
@@ -163,7 +211,9 @@ final class MeasuringSheets
         });
     }
 
-    /** @return array<string, Pencil> pencils for a made-up photo: the artist's own where they are known, the demo's in turn for the others */
+    /**
+     * @return array<string, Pencil> pencils for a made-up photo: the artist's own where they are known, the demo's in turn for the others
+     */
     private function standIns(MeasuringSheet $row): array
     {
         $own = PencilRow::query()->where('user_id', $row->user_id)->get()->keyBy(static fn (PencilRow $p): string => $p->identifier());

@@ -31,16 +31,28 @@ final class StockNotes
         $this->history->lock($user);
         $row = $this->drawers->row($user, $id);
         $was = $row->stockNote();
-        $is = new StockNote($was->state, $was->lengthLeft, $change['discontinued'] ?? $was->discontinued, $change['formerly'] ?? $was->formerly, $change['notes'] ?? (array_key_exists('notes', $change) ? '' : $was->notes));
+        $is = new StockNote(
+            $was->state,
+            $was->lengthLeft,
+            $change['discontinued'] ?? $was->discontinued,
+            $change['formerly'] ?? $was->formerly,
+            $change['notes'] ?? (array_key_exists('notes', $change) ? '' : $was->notes),
+        );
         $is = isset($change['stock']) ? $is->withState(Stock::from($change['stock'])) : $is;
         if (array_key_exists('lengthLeft', $change)) {
-            $is = $change['lengthLeft'] === null ? new StockNote($is->state, null, $is->discontinued, $is->formerly, $is->notes) : $is->withLength($change['lengthLeft']);
+            $is =
+                $change['lengthLeft'] === null
+                    ? new StockNote($is->state, null, $is->discontinued, $is->formerly, $is->notes)
+                    : $is->withLength($change['lengthLeft']);
         }
         if ($is == $was) {
             return;
         }
         $this->history->during($user, "note on $row->number", [$row], static function () use ($row, $was, $is): array {
-            $row->update([...PencilRow::columnsOfStock($is), ...($is->lengthLeft === $was->lengthLeft ? [] : ['length_noted_at' => time()])]);
+            $row->update([
+                ...PencilRow::columnsOfStock($is),
+                ...$is->lengthLeft === $was->lengthLeft ? [] : ['length_noted_at' => time()],
+            ]);
             // What is shorter than before was used up; the first length is measured against a whole pencil.
             $used = $is->lengthLeft === null ? 0.0 : ($was->lengthLeft ?? StockNote::FULL_MM) - $is->lengthLeft;
 
@@ -65,17 +77,28 @@ final class StockNotes
         $range = NumberRange::of($numbers);
         $rows = $user->pencils()->where('line', $line)->get()->filter(static fn (PencilRow $row): bool => $range->holds($row->number));
         if ($rows->isEmpty()) {
-            throw ImpossibleChange::because(sprintf('%s has no number in "%s"; look at the line to see which it has.', $line === '' ? 'That line' : $line, mb_substr($numbers, 0, 60)));
+            throw ImpossibleChange::because(
+                sprintf(
+                    '%s has no number in "%s"; look at the line to see which it has.',
+                    $line === '' ? 'That line' : $line,
+                    mb_substr($numbers, 0, 60),
+                ),
+            );
         }
         $changed = array_values($rows->filter(static fn (PencilRow $row): bool => $row->stock !== $state)->all());
         if ($changed !== []) {
-            $this->history->during($user, sprintf('make %d of %s %s', count($changed), $line === '' ? 'no line' : $line, $state->value), $changed, static function () use ($changed, $state): array {
-                foreach ($changed as $row) {
-                    $row->update(PencilRow::columnsOfStock($row->stockNote()->withState($state)));
-                }
+            $this->history->during(
+                $user,
+                sprintf('make %d of %s %s', count($changed), $line === '' ? 'no line' : $line, $state->value),
+                $changed,
+                static function () use ($changed, $state): array {
+                    foreach ($changed as $row) {
+                        $row->update(PencilRow::columnsOfStock($row->stockNote()->withState($state)));
+                    }
 
-                return [];
-            });
+                    return [];
+                },
+            );
         }
 
         return count($changed);

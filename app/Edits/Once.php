@@ -55,13 +55,21 @@ final class Once
             }
             $row = ['user_id' => $user->id, 'change_key' => $key];
             if (DB::table('made_changes')->insertOrIgnore([...$row, 'route' => $route]) === 0) {
-                return self::made(DB::table('made_changes')->where($row)->lockForUpdate()->first(['made', 'route']), $route);
+                return self::made(
+                    DB::table('made_changes')
+                        ->where($row)
+                        ->lockForUpdate()
+                        ->first(['made', 'route']),
+                    $route,
+                );
             }
             $made = $change();
             if (Unwanted::isSaid($user, $key)) {
-                throw new NotWanted;
+                throw new NotWanted();
             }
-            DB::table('made_changes')->where($row)->update(['made' => $made]);
+            DB::table('made_changes')
+                ->where($row)
+                ->update(['made' => $made]);
 
             return $made;
         }, self::ATTEMPTS);
@@ -77,7 +85,15 @@ final class Once
     public static function madeBefore(Request $request, User $user): ?int
     {
         $key = self::keyOf($request);
-        $made = $key === null ? null : self::made(DB::table('made_changes')->where(['user_id' => $user->id, 'change_key' => $key])->first(['made', 'route']), self::routeOf($request));
+        $made =
+            $key === null
+                ? null
+                : self::made(
+                    DB::table('made_changes')
+                        ->where(['user_id' => $user->id, 'change_key' => $key])
+                        ->first(['made', 'route']),
+                    self::routeOf($request),
+                );
         if ($made !== null) {
             self::note($made);
         }

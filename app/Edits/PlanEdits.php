@@ -34,8 +34,12 @@ final class PlanEdits
 
     private const ROLE = ['required', 'in:light,mid,dark,touch,touch-2,touch-3'];
 
-    public function __construct(private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly PlannedPictures $pictures, private readonly SequenceEdits $sequences)
-    {
+    public function __construct(
+        private readonly PlanRepository $plans,
+        private readonly DrawerKeeper $drawers,
+        private readonly PlannedPictures $pictures,
+        private readonly SequenceEdits $sequences,
+    ) {
     }
 
     /** @return list<string> */
@@ -50,20 +54,38 @@ final class PlanEdits
         $target = ['zone' => self::ZONE, 'role' => self::ROLE];
 
         return match ($kind) {
-            'method' => ['zone' => self::ZONE, 'settings' => ['present', 'nullable', 'array', 'max:'.count(Method::kinds())], 'settings.*' => ['string', 'max:60']],
+            'method' => [
+                'zone' => self::ZONE,
+                'settings' => ['present', 'nullable', 'array', 'max:'.count(Method::kinds())],
+                'settings.*' => ['string', 'max:60'],
+            ],
             'mode' => ['mode' => ['required', Rule::enum(Mode::class)]],
             'pencils' => ['count' => ['present', 'nullable', 'integer']],
             'lock' => ['pencil' => ['required', 'string', 'max:130'], 'how' => ['required', 'in:in,out,free']],
             'hue' => ['zone' => self::ZONE, 'hue' => ['present', 'nullable', Rule::in(Recolour::CHOICES)]],
-            'strokes' => ['how' => ['required', 'in:drawn,circles,form'], ...array_fill_keys(['x1', 'y1', 'x2', 'y2'], ['required', 'numeric', 'between:0,1'])],
+            'strokes' => [
+                'how' => ['required', 'in:drawn,circles,form'],
+                ...array_fill_keys(['x1', 'y1', 'x2', 'y2'], ['required', 'numeric', 'between:0,1']),
+            ],
             'preset' => ['what' => ['required', 'in:exactly-three,one-colour,whole']],
             'sequence' => [
-                'zone' => self::ZONE, 'passes' => ['present', 'nullable', 'array', 'max:'.SequenceNote::MOST_PASSES], 'passes.*.tool' => ['required', 'string', 'max:130'],
-                'passes.*.marks' => ['present', 'array:'.implode(',', Role::values())], 'passes.*.marks.*' => ['nullable', Rule::enum(PressureMark::class)],
+                'zone' => self::ZONE,
+                'passes' => ['present', 'nullable', 'array', 'max:'.SequenceNote::MOST_PASSES],
+                'passes.*.tool' => ['required', 'string', 'max:130'],
+                'passes.*.marks' => ['present', 'array:'.implode(',', Role::values())],
+                'passes.*.marks.*' => ['nullable', Rule::enum(PressureMark::class)],
             ],
-            'regrade' => ['zone' => self::ZONE, 'pass' => ['required', 'integer', 'min:0', 'max:'.SequenceNote::MOST_PASSES], 'how' => ['required', Rule::enum(Regrade::class)]],
+            'regrade' => [
+                'zone' => self::ZONE,
+                'pass' => ['required', 'integer', 'min:0', 'max:'.SequenceNote::MOST_PASSES],
+                'how' => ['required', Rule::enum(Regrade::class)],
+            ],
             'remedy' => [...$target, 'code' => ['required', Rule::in(WarningKind::values())]],
-            'overrule' => [...$target, 'code' => ['required', Rule::in(WarningKind::values())], 'note' => ['present', 'nullable', 'string', 'max:300']],
+            'overrule' => [
+                ...$target,
+                'code' => ['required', Rule::in(WarningKind::values())],
+                'note' => ['present', 'nullable', 'string', 'max:300'],
+            ],
             default => [],
         };
     }
@@ -79,20 +101,56 @@ final class PlanEdits
         $s = $sheet->settings;
         $zone = $change->integer('zone');
         [$shade, $code] = [(string) $change->string('role'), (string) $change->string('code')];
-        $with = static fn (mixed ...$changed): PlanSheet => $sheet->withSettings(new PlanSettings(...[...get_object_vars($s), ...$changed]));
+        $with = static fn (mixed ...$changed): PlanSheet => $sheet->withSettings(
+            new PlanSettings(...[...get_object_vars($s), ...$changed]),
+        );
 
         return match ((string) $change->string('kind')) {
-            'method' => [$with(methods: self::replaced($s->methods, $zone, $change->get('settings'))), $this->named($study, $zone, 'another method')],
-            'mode' => [$with(mode: Mode::from((string) $change->string('mode'))), 'plan for '.str_replace('-', ' ', (string) $change->string('mode'))],
-            'pencils' => [$with(pencils: $change->get('count') === null ? null : $change->integer('count')), $change->get('count') === null ? 'use the whole drawer' : 'use at most '.$change->integer('count').' pencils'],
+            'method' => [
+                $with(methods: self::replaced($s->methods, $zone, $change->get('settings'))),
+                $this->named($study, $zone, 'another method'),
+            ],
+            'mode' => [
+                $with(mode: Mode::from((string) $change->string('mode'))),
+                'plan for '.str_replace('-', ' ', (string) $change->string('mode')),
+            ],
+            'pencils' => [
+                $with(pencils: $change->get('count') === null ? null : $change->integer('count')),
+                $change->get('count') === null ? 'use the whole drawer' : 'use at most '.$change->integer('count').' pencils',
+            ],
             'lock' => $this->locked($user, $s, $with, (string) $change->string('pencil'), (string) $change->string('how')),
-            'hue' => [$with(hues: self::replaced($s->hues, $zone, $change->get('hue'))), $this->named($study, $zone, 'hues '.($change->get('hue') ?? 'as the whole'))],
+            'hue' => [
+                $with(hues: self::replaced($s->hues, $zone, $change->get('hue'))),
+                $this->named($study, $zone, 'hues '.($change->get('hue') ?? 'as the whole')),
+            ],
             'strokes' => $this->stroked($study, $s, $with, $change),
             'preset' => $this->preset($user, $with, (string) $change->string('what')),
-            'sequence' => [$sheet->withSequence($zone, $this->sequences->asGiven($user, $change->get('passes'))), $this->named($study, $zone, $change->get('passes') === null ? 'give the sequence back to the planner' : 'change the sequence')],
-            'regrade' => [$sheet->withSequence($zone, $this->sequences->regraded($user, $study, $zone, $change->integer('pass'), Regrade::from((string) $change->string('how')))), $this->named($study, $zone, 'a pass '.$change->string('how'))],
+            'sequence' => [
+                $sheet->withSequence($zone, $this->sequences->asGiven($user, $change->get('passes'))),
+                $this->named(
+                    $study,
+                    $zone,
+                    $change->get('passes') === null ? 'give the sequence back to the planner' : 'change the sequence',
+                ),
+            ],
+            'regrade' => [
+                $sheet->withSequence(
+                    $zone,
+                    $this->sequences->regraded(
+                        $user,
+                        $study,
+                        $zone,
+                        $change->integer('pass'),
+                        Regrade::from((string) $change->string('how')),
+                    ),
+                ),
+                $this->named($study, $zone, 'a pass '.$change->string('how')),
+            ],
             'remedy' => [$this->remedied($user, $study, $sheet, $zone, $shade, $code), $this->named($study, $zone, "remedy in $shade")],
-            'overrule' => [$sheet->overruling($zone, $shade, $code, $change->get('note') === null ? null : (string) $change->string('note')), $this->named($study, $zone, "overrule a warning in $shade")],
+            'overrule' => [
+                $sheet->overruling($zone, $shade, $code, $change->get('note') === null ? null : (string) $change->string('note')),
+                $this->named($study, $zone, "overrule a warning in $shade"),
+            ],
             default => throw ImpossibleChange::unknown('kind of change'),
         };
     }
@@ -107,7 +165,13 @@ final class PlanEdits
         [$x, $y] = [$change->float('x1'), $change->float('y1')];
         $zone = $this->plans->zoneAt($study, $x, $y) ?? throw ImpossibleChange::unknown('zone');
         [$direction, $words] = match ((string) $change->string('how')) {
-            'drawn' => [PencilGrain::along(($change->float('x2') - $x) * $study->photo()->width, ($change->float('y2') - $y) * $study->photo()->height), 'strokes as drawn'],
+            'drawn' => [
+                PencilGrain::along(
+                    ($change->float('x2') - $x) * $study->photo()->width,
+                    ($change->float('y2') - $y) * $study->photo()->height,
+                ),
+                'strokes as drawn',
+            ],
             'circles' => [PencilGrain::CIRCLES, 'small circles'],
             default => [null, 'strokes along the form'],
         };
@@ -120,7 +184,11 @@ final class PlanEdits
     {
         $ground = $this->plans->ground($user, $study);
         $ground->hasShade($zone, $shade);
-        $remedied = $this->pictures->remedy($ground, $zone, $shade, $code) ?? throw ImpossibleChange::because('Nothing that was tried removes this; change the sequence yourself, or overrule it with a note.');
+        $remedied =
+            $this->pictures->remedy($ground, $zone, $shade, $code) ??
+            throw ImpossibleChange::because(
+                'Nothing that was tried removes this; change the sequence yourself, or overrule it with a note.',
+            );
 
         return $sheet->withSequence($zone, SequenceNote::of($remedied->sequence, $ground->shades[$zone]));
     }
@@ -155,10 +223,21 @@ final class PlanEdits
             return [$with(pencils: 3, keep: []), 'exactly three: light, mid, dark'];
         }
         $pencils = $this->drawers->drawerOf($user)->usable()->pencils;
-        $of = static fn (string $base): ?string => (array_values(array_filter($pencils, static fn (Pencil $p): bool => (new ColourReading(Swatch::Heavy->colourOf($p)))->family->base === $base))[0] ?? null)?->id();
+        $of = static fn (string $base): ?string => (
+            array_values(
+                array_filter(
+                    $pencils,
+                    static fn (Pencil $p): bool => (new ColourReading(Swatch::Heavy->colourOf($p)))->family->base === $base,
+                ),
+            )[0] ?? null
+        )?->id();
         [$black, $white] = [$of('black'), $of('white')];
         if ($black === null || $white === null) {
-            throw ImpossibleChange::because('There is no '.($black === null ? 'black' : 'white').' at hand; note one as owned in the drawer, or choose three pencils another way.');
+            throw ImpossibleChange::because(
+                'There is no '.
+                    ($black === null ? 'black' : 'white').
+                    ' at hand; note one as owned in the drawer, or choose three pencils another way.',
+            );
         }
 
         return [$with(pencils: 3, keep: [$black, $white]), 'one colour with black and white'];

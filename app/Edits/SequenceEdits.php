@@ -34,7 +34,10 @@ final readonly class SequenceEdits
         /** @var array{tool: string, marks: array<string, ?string>} $pass */
         foreach ($passes as $pass) {
             $note = PassNote::ofArray(['tool' => $pass['tool'], 'marks' => array_filter($pass['marks'], is_string(...))]);
-            $notes[] = new PassNote($note->read($shelf, [])->tool instanceof Finish ? $note->tool : $shelf->pencil($note->tool)->id(), $note->marks);
+            $notes[] = new PassNote(
+                $note->read($shelf, [])->tool instanceof Finish ? $note->tool : $shelf->pencil($note->tool)->id(),
+                $note->marks,
+            );
         }
 
         return new SequenceNote($notes);

@@ -62,35 +62,110 @@ final class SurveyEdits
     {
         $quoted = static fn (string $name): string => "“{$name}”";
         $zone = $c->integer('zone');
-        $spot = $c->integer('spot');
-        $role = static fn (): Role => Role::from((string) $c->string('role'));
         $zoneName = static fn (): string => $quoted($s->sheet()->note($zone)->name);
 
         return match ((string) $c->string('kind')) {
-            'addSpot' => [$s->withNewSpot((string) $c->string('name'), $this->photo($study, $c)->id, $c->float('x'), $c->float('y'), $c->integer('ring')), 'keep the spot '.$quoted((string) $c->string('name'))],
-            'renameSpot' => [$s->withSpot($s->spot($spot)->named((string) $c->string('name'))), 'rename the spot '.$quoted($s->spot($spot)->name)],
-            'placeSpot' => [$s->withSpot($s->spot($spot)->placed($this->photo($study, $c)->id, new SpotPlace($c->float('x'), $c->float('y'), $c->integer('ring')))), 'move the spot '.$quoted($s->spot($spot)->name)],
-            'removeSpot' => [$s->withoutSpot($spot), 'remove the spot '.$quoted($s->spot($spot)->name)],
-            'proposeZones' => [$s->withZones(ZoneSheet::proposed($this->photos->grid($study->photo(), $s->balanceOf($study->photo()->id)), $c->integer('most'))), 'propose zones'],
-            'renameZone' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->named((string) $c->string('name')))), 'rename '.$zoneName()],
-            'mergeZones' => [$s->withZones($s->sheet()->merged($zone, $c->integer('with'))), 'merge '.$quoted($s->sheet()->note($c->integer('with'))->name).' into '.$zoneName()],
+            'addSpot', 'renameSpot', 'placeSpot', 'removeSpot' => $this->ofSpot($study, $s, $c),
+            'proposeZones' => [
+                $s->withZones(
+                    ZoneSheet::proposed($this->photos->grid($study->photo(), $s->balanceOf($study->photo()->id)), $c->integer('most')),
+                ),
+                'propose zones',
+            ],
+            'renameZone' => [
+                $s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->named((string) $c->string('name')))),
+                'rename '.$zoneName(),
+            ],
+            'mergeZones' => [
+                $s->withZones($s->sheet()->merged($zone, $c->integer('with'))),
+                'merge '.$quoted($s->sheet()->note($c->integer('with'))->name).' into '.$zoneName(),
+            ],
             'splitZone' => [$s->withZones($s->sheet()->split($zone, self::points($c, 'line'))), 'split '.$zoneName()],
-            'partZone' => [$s->withZones($s->sheet()->parted($zone, $c->float('x'), $c->float('y'))), 'make a piece of '.$zoneName().' a zone of its own'],
-            'setBorder' => [$s->withZones($s->sheet()->meeting($zone, $c->integer('with'), BorderKind::tryFrom((string) $c->string('meets')))), self::borderWords((string) $c->string('meets')).$zoneName().' and '.$quoted($s->sheet()->note($c->integer('with'))->name)],
-            'redrawZone' => [$s->withZones($s->sheet()->redrawn($zone === 0 ? null : $zone, self::points($c, 'outline'))), $zone === 0 ? 'draw a new zone' : 'add to '.$zoneName()],
+            'partZone' => [
+                $s->withZones($s->sheet()->parted($zone, $c->float('x'), $c->float('y'))),
+                'make a piece of '.$zoneName().' a zone of its own',
+            ],
+            'setBorder' => [
+                $s->withZones($s->sheet()->meeting($zone, $c->integer('with'), BorderKind::tryFrom((string) $c->string('meets')))),
+                self::borderWords((string) $c->string('meets')).
+                $zoneName().
+                ' and '.
+                $quoted($s->sheet()->note($c->integer('with'))->name),
+            ],
+            'redrawZone' => [
+                $s->withZones($s->sheet()->redrawn($zone === 0 ? null : $zone, self::points($c, 'outline'))),
+                $zone === 0 ? 'draw a new zone' : 'add to '.$zoneName(),
+            ],
             'takeFromZone' => [$s->withZones($s->sheet()->takenFrom($zone, self::points($c, 'outline'))), 'take from '.$zoneName()],
-            'describeZone' => [$s->withZones($s->sheet()->with($zone, self::described($s->sheet()->note($zone), $c))), 'describe '.$zoneName()],
-            'moveTarget' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withPlace($role(), $c->float('place')))), 'move the '.$c->string('role').' of '.$zoneName()],
-            'nameTarget' => [$s->withZones($s->sheet()->with($zone, ($note = $s->sheet()->note($zone))->withRun($note->run->named($role(), (string) $c->string('name'))))), 'name the '.$c->string('role').' of '.$zoneName()],
-            'dropTarget' => [$s->withZones($s->sheet()->with($zone, ($note = $s->sheet()->note($zone))->withRun($note->run->without($role())))), 'drop the '.$c->string('role').' of '.$zoneName()],
+            'describeZone' => [
+                $s->withZones($s->sheet()->with($zone, self::described($s->sheet()->note($zone), $c))),
+                'describe '.$zoneName(),
+            ],
+            'moveTarget', 'nameTarget', 'dropTarget', 'resetTargets' => $this->ofRun($s, $zone, $c),
             'setTouches' => $this->touched($s, $zone, $c),
-            'resetTargets' => [$s->withZones($s->sheet()->with($zone, $s->sheet()->note($zone)->withoutPlaces())), 'reset the targets of '.$zoneName()],
             'keepWhitesFrom' => [$s->withWhites($s->whites->keptFrom($c->float('from'))), 'keep whites by value'],
-            'paintWhites' => [$s->withWhites($s->whites->painted($c->boolean('keep'), $c->float('radius'), self::points($c, 'points'))), $c->boolean('keep') ? 'paint a kept white' : 'paint a kept white out'],
-            'balance' => [$s->withNeutral($this->photo($study, $c)->id, $this->pointedAt($study, $c)), 'balance '.$quoted($this->photo($study, $c)->name)],
-            'unbalance' => [$s->withNeutral($this->photo($study, $c)->id, null), 'take the balance of '.$quoted($this->photo($study, $c)->name).' off'],
+            'paintWhites' => [
+                $s->withWhites($s->whites->painted($c->boolean('keep'), $c->float('radius'), self::points($c, 'points'))),
+                $c->boolean('keep') ? 'paint a kept white' : 'paint a kept white out',
+            ],
+            'balance' => [
+                $s->withNeutral($this->photo($study, $c)->id, $this->pointedAt($study, $c)),
+                'balance '.$quoted($this->photo($study, $c)->name),
+            ],
+            'unbalance' => [
+                $s->withNeutral($this->photo($study, $c)->id, null),
+                'take the balance of '.$quoted($this->photo($study, $c)->name).' off',
+            ],
             default => throw new \LogicException('the kind was validated'),
         };
+    }
+
+    /**
+     * @param  Change  $c
+     * @return array{Survey, string}
+     */
+    private function ofSpot(Study $study, Survey $s, Fluent $c): array
+    {
+        $name = (string) $c->string('name');
+        $spot = $c->integer('spot');
+
+        return match ((string) $c->string('kind')) {
+            'addSpot' => [
+                $s->withNewSpot($name, $this->photo($study, $c)->id, $c->float('x'), $c->float('y'), $c->integer('ring')),
+                "keep the spot “{$name}”",
+            ],
+            'renameSpot' => [$s->withSpot($s->spot($spot)->named($name)), "rename the spot “{$s->spot($spot)->name}”"],
+            'placeSpot' => [
+                $s->withSpot(
+                    $s->spot($spot)->placed(
+                        $this->photo($study, $c)->id,
+                        new SpotPlace($c->float('x'), $c->float('y'), $c->integer('ring')),
+                    ),
+                ),
+                "move the spot “{$s->spot($spot)->name}”",
+            ],
+            default => [$s->withoutSpot($spot), "remove the spot “{$s->spot($spot)->name}”"],
+        };
+    }
+
+    /**
+     * What a zone asks for between its lights and darks.
+     *
+     * @param  Change  $c
+     * @return array{Survey, string}
+     */
+    private function ofRun(Survey $s, int $zone, Fluent $c): array
+    {
+        $note = $s->sheet()->note($zone);
+        $role = Role::tryFrom((string) $c->string('role')) ?? Role::Mid;
+        [$changed, $done] = match ((string) $c->string('kind')) {
+            'moveTarget' => [$note->withPlace($role, $c->float('place')), "move the $role->value"],
+            'nameTarget' => [$note->withRun($note->run->named($role, (string) $c->string('name'))), "name the $role->value"],
+            'dropTarget' => [$note->withRun($note->run->without($role)), "drop the $role->value"],
+            default => [$note->withoutPlaces(), 'reset the targets'],
+        };
+
+        return [$s->withZones($s->sheet()->with($zone, $changed)), "$done of “{$note->name}”"];
     }
 
     /** @return array<string, array<string, mixed>> */
@@ -100,8 +175,17 @@ final class SurveyEdits
         $share = ['required', 'numeric', 'min:0', 'max:1'];
         $name = ['required', 'string', 'max:80'];
         $ofRun = ['required', Rule::enum(Role::class)->only([Role::Light, Role::Mid, Role::Dark])];
-        $place = ['photo' => ['required', 'integer'], 'x' => $share, 'y' => $share, 'ring' => ['required', 'integer', 'min:0', 'max:'.NamedSpot::WIDEST_RING]];
-        $points = static fn (string $field, int $least): array => [$field => ['required', 'array', "min:$least", 'max:'.self::MOST_POINTS], "$field.*" => ['list', 'size:2'], "$field.*.*" => ['numeric', 'min:-1', 'max:2']];
+        $place = [
+            'photo' => ['required', 'integer'],
+            'x' => $share,
+            'y' => $share,
+            'ring' => ['required', 'integer', 'min:0', 'max:'.NamedSpot::WIDEST_RING],
+        ];
+        $points = static fn (string $field, int $least): array => [
+            $field => ['required', 'array', "min:$least", 'max:'.self::MOST_POINTS],
+            "$field.*" => ['list', 'size:2'],
+            "$field.*.*" => ['numeric', 'min:-1', 'max:2'],
+        ];
 
         return [
             'addSpot' => ['name' => $name, ...$place],
@@ -113,17 +197,36 @@ final class SurveyEdits
             'mergeZones' => ['zone' => $number, 'with' => $number],
             'splitZone' => ['zone' => $number, ...$points('line', 2)],
             'partZone' => ['zone' => $number, 'x' => $share, 'y' => $share],
-            'setBorder' => ['zone' => $number, 'with' => $number, 'meets' => ['required', Rule::in([...array_column(BorderKind::cases(), 'value'), self::AS_THE_PHOTO])]],
+            'setBorder' => [
+                'zone' => $number,
+                'with' => $number,
+                'meets' => ['required', Rule::in([...array_column(BorderKind::cases(), 'value'), self::AS_THE_PHOTO])],
+            ],
             'redrawZone' => ['zone' => ['nullable', 'integer', 'min:1', 'max:255'], ...$points('outline', 3)],
             'takeFromZone' => ['zone' => $number, ...$points('outline', 3)],
-            'describeZone' => ['zone' => $number, 'importance' => ['sometimes', new Enum(Importance::class)], 'surface' => ['sometimes', new Enum(Surface::class)], 'distance' => ['sometimes', new Enum(Distance::class)]],
+            'describeZone' => [
+                'zone' => $number,
+                'importance' => ['sometimes', new Enum(Importance::class)],
+                'surface' => ['sometimes', new Enum(Surface::class)],
+                'distance' => ['sometimes', new Enum(Distance::class)],
+            ],
             'moveTarget' => ['zone' => $number, 'role' => $ofRun, 'place' => $share],
             'nameTarget' => ['zone' => $number, 'role' => $ofRun, 'name' => ['present', 'nullable', 'string', 'max:40']],
             'dropTarget' => ['zone' => $number, 'role' => $ofRun],
-            'setTouches' => ['zone' => $number, 'touches' => ['present', 'list', 'max:'.count(Role::touches())], 'touches.*.name' => ['required', 'string', 'max:40'], 'touches.*.x' => $share, 'touches.*.y' => $share],
+            'setTouches' => [
+                'zone' => $number,
+                'touches' => ['present', 'list', 'max:'.count(Role::touches())],
+                'touches.*.name' => ['required', 'string', 'max:40'],
+                'touches.*.x' => $share,
+                'touches.*.y' => $share,
+            ],
             'resetTargets' => ['zone' => $number],
             'keepWhitesFrom' => ['from' => ['required', 'numeric', 'min:50', 'max:101']],
-            'paintWhites' => ['keep' => ['required', 'boolean'], 'radius' => ['required', 'numeric', 'min:0.001', 'max:0.2'], ...$points('points', 1)],
+            'paintWhites' => [
+                'keep' => ['required', 'boolean'],
+                'radius' => ['required', 'numeric', 'min:0.001', 'max:0.2'],
+                ...$points('points', 1),
+            ],
             'balance' => $place,
             'unbalance' => ['photo' => ['required', 'integer']],
         ];
@@ -158,7 +261,10 @@ final class SurveyEdits
         /** @var list<array{name: string, x: int|float, y: int|float}> $touches */
         $touches = $c->get('touches');
 
-        return [$s->withZones($s->sheet()->with($zone, $note->withTouches(array_map(TouchNote::ofArray(...), $touches)))), "change the touches of “{$note->name}”"];
+        return [
+            $s->withZones($s->sheet()->with($zone, $note->withTouches(array_map(TouchNote::ofArray(...), $touches)))),
+            "change the touches of “{$note->name}”",
+        ];
     }
 
     /** @param  Change  $c */
@@ -166,13 +272,18 @@ final class SurveyEdits
     {
         $photo = $this->photo($study, $c);
 
-        return $this->spots->read($photo, (int) round($c->float('x') * ($photo->width - 1)), (int) round($c->float('y') * ($photo->height - 1)), $c->integer('ring'))->lab;
+        return $this->spots->read(
+            $photo,
+            (int) round($c->float('x') * ($photo->width - 1)),
+            (int) round($c->float('y') * ($photo->height - 1)),
+            $c->integer('ring'),
+        )->lab;
     }
 
     /** @param  Change  $c */
     private function photo(Study $study, Fluent $c): Photo
     {
-        return $study->photos->firstWhere('id', $c->integer('photo')) ?? throw new ModelNotFoundException;
+        return $study->photos->firstWhere('id', $c->integer('photo')) ?? throw new ModelNotFoundException();
     }
 
     /**

@@ -53,7 +53,9 @@ final class HandKeeper
     /** @return list<HandVersion> the newest first */
     public function versions(User $user, string $paper): array
     {
-        return array_values(HandVersion::query()->where('user_id', $user->id)->where('paper', $paper)->orderByDesc('number')->get()->all());
+        return array_values(
+            HandVersion::query()->where('user_id', $user->id)->where('paper', $paper)->orderByDesc('number')->get()->all(),
+        );
     }
 
     /**
@@ -73,13 +75,26 @@ final class HandKeeper
             $learnt = LearnHand::from($all, $paper);
             $newest = HandVersion::query()->where('user_id', $user->id)->where('paper', $name)->max('number');
             $number = 1 + (is_numeric($newest) ? (int) $newest : 0);
-            HandVersion::query()->where('user_id', $user->id)->where('paper', $name)->update(['in_use' => false]);
-            HandVersion::query()->where('user_id', $user->id)->where('paper', $name)->where('number', '<=', $number - self::KEPT)->delete();
+            HandVersion::query()
+                ->where('user_id', $user->id)
+                ->where('paper', $name)
+                ->update(['in_use' => false]);
+            HandVersion::query()
+                ->where('user_id', $user->id)
+                ->where('paper', $name)
+                ->where('number', '<=', $number - self::KEPT)
+                ->delete();
 
             return HandVersion::query()->create([
-                'user_id' => $user->id, 'paper' => $name, 'number' => $number, 'in_use' => true, 'hand' => $learnt->hand->toArray(), 'words' => $learnt->words($paper),
+                'user_id' => $user->id,
+                'paper' => $name,
+                'number' => $number,
+                'in_use' => true,
+                'hand' => $learnt->hand->toArray(),
+                'words' => $learnt->words($paper),
                 'strips' => array_map(static fn (Strip $s): array => ['stack' => $s->stack->text(), 'lab' => $s->found->toArray()], $all),
-                'rms_before' => $learnt->before, 'rms_after' => $learnt->after,
+                'rms_before' => $learnt->before,
+                'rms_after' => $learnt->after,
             ]);
         });
     }

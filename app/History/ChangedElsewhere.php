@@ -15,7 +15,12 @@ final class ChangedElsewhere extends \DomainException
     /** @param  ?string  $latest  what was done there last; null when that was taken back */
     public static function by(?string $latest): self
     {
-        return new self(sprintf('Changed elsewhere meanwhile: %s. Nothing was taken back; look at it first, then undo or redo again.', $latest ?? 'something was taken back'));
+        return new self(
+            sprintf(
+                'Changed elsewhere meanwhile: %s. Nothing was taken back; look at it first, then undo or redo again.',
+                $latest ?? 'something was taken back',
+            ),
+        );
     }
 
     /**

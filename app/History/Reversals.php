@@ -37,7 +37,12 @@ final class Reversals
     public function note(string $words, array $rows, array $created = []): int
     {
         $before = gzcompress(json_encode(['rows' => $rows, 'created' => $created], JSON_THROW_ON_ERROR));
-        $noted = Reversal::query()->create(['user_id' => $this->userId, 'study_id' => $this->studyId, 'words' => mb_substr($words, 0, 200), 'before' => $before]);
+        $noted = Reversal::query()->create([
+            'user_id' => $this->userId,
+            'study_id' => $this->studyId,
+            'words' => mb_substr($words, 0, 200),
+            'before' => $before,
+        ]);
         $old = $this->query()->skip(self::KEPT)->take(self::CHUNK)->pluck('id');
         Reversal::query()->whereIn('id', $old)->delete();
 
@@ -72,7 +77,12 @@ final class Reversals
             }
         }
         foreach ($before['rows'] as $table => $rows) {
-            foreach (array_chunk(array_map(static fn (array $row): array => array_diff_key($row, self::DERIVED[$table] ?? []), $rows), self::CHUNK) as $some) {
+            foreach (
+                array_chunk(
+                    array_map(static fn (array $row): array => array_diff_key($row, self::DERIVED[$table] ?? []), $rows),
+                    self::CHUNK,
+                ) as $some
+            ) {
                 DB::table($table)->upsert($some, ['id']);
             }
         }

@@ -55,8 +55,12 @@ final class Versions
             }
             $number = $locked->{$this->column} + 1;
             // What had been undone is gone once something else is done.
-            $this->model::query()->where('study_id', $study->id)->where(static fn ($q) => $q->where('number', '>=', $number)->orWhere('number', '<', $number - self::KEPT))->delete();
-            $version = $this->model::query()->create(['study_id' => $study->id, 'number' => $number, 'words' => mb_substr($words, 0, 160), 'document' => $text]);
+            $this->model::query()
+                ->where('study_id', $study->id)
+                ->where(static fn ($q) => $q->where('number', '>=', $number)->orWhere('number', '<', $number - self::KEPT))
+                ->delete();
+            $version = $this->model::query()
+                ->create(['study_id' => $study->id, 'number' => $number, 'words' => mb_substr($words, 0, 160), 'document' => $text]);
             $locked->{$this->column} = $number;
             $locked->save();
 

@@ -32,7 +32,10 @@ final class CannotBeShown extends \RuntimeException
             }
             $why = $error instanceof CoreError ? $error->getMessage() : 'Something in it is damaged.';
 
-            throw new self("This can not be shown as it is. $why Take the last change back, or save the study as a file.", previous: $error);
+            throw new self(
+                "This can not be shown as it is. $why Take the last change back, or save the study as a file.",
+                previous: $error,
+            );
         }
     }
 }

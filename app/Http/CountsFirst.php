@@ -16,7 +16,11 @@ final class CountsFirst extends Validator
             $most = self::mostOf(is_string($of) ? explode('|', $of) : (array) $of);
             $list = $most === null || str_contains($field, '*') ? null : data_get($this->getData(), $field);
             if (is_array($list) && count($list) > $most) {
-                $rules = array_filter($rules, static fn (string $other): bool => ! str_starts_with($other, "$field."), ARRAY_FILTER_USE_KEY);
+                $rules = array_filter(
+                    $rules,
+                    static fn (string $other): bool => ! str_starts_with($other, "$field."),
+                    ARRAY_FILTER_USE_KEY,
+                );
             }
         }
         parent::addRules($rules);

@@ -50,11 +50,17 @@ final class Door
         }
         // Every value but the first of its list or object follows a comma or begins another.
         if (substr_count($text, '{') + substr_count($text, '[') + substr_count($text, ',') > self::MOST_VALUES) {
-            return [422, 'The request holds too much', sprintf('A request may hold up to %s values; send it in smaller parts.', number_format(self::MOST_VALUES))];
+            return [
+                422,
+                'The request holds too much',
+                sprintf('A request may hold up to %s values; send it in smaller parts.', number_format(self::MOST_VALUES)),
+            ];
         }
         json_decode($text, true, self::DEEPEST);
 
-        return json_last_error() === JSON_ERROR_DEPTH ? [422, 'The request can not be read', sprintf('Lists and objects may lie up to %d deep.', self::DEEPEST)] : null;
+        return json_last_error() === JSON_ERROR_DEPTH
+            ? [422, 'The request can not be read', sprintf('Lists and objects may lie up to %d deep.', self::DEEPEST)]
+            : null;
     }
 
     /** Answers as {@see ProblemDetails} does, before there is a framework to do it. */
@@ -71,6 +77,6 @@ final class Door
         header('X-Content-Type-Options: nosniff');
         echo json_encode(['type' => 'about:blank', 'title' => $title, 'status' => $status, 'detail' => $detail]);
 
-        exit;
+        exit();
     }
 }

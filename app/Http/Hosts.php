@@ -19,6 +19,7 @@ final class Hosts
 
     public static function isLoopback(string $host): bool
     {
-        return $host === 'localhost' || (filter_var($host, FILTER_VALIDATE_IP) !== false && IpUtils::checkIp($host, ['127.0.0.0/8', '::1']));
+        return $host === 'localhost' ||
+            (filter_var($host, FILTER_VALIDATE_IP) !== false && IpUtils::checkIp($host, ['127.0.0.0/8', '::1']));
     }
 }

@@ -11,8 +11,8 @@ use Illuminate\Support\Str;
  * costs. An answer is named by its address, the account, and how often anything of the account was changed ({@see Middleware\NothingNew}).
  *
  * Who may have it is said by a pass: a cookie that the framework sets once it knows who asks. It holds for minutes, for one session that is
- * still there, and for the password of that time; all of it is asked again each time, in one question to the database. Whatever is not as it
- * should be, the framework is asked.
+ * still there, and for the password of that time; all of it is asked again each time, in one question to the database. Whatever is not as
+ * it should be, the framework is asked.
  */
 final class KeptAnswers
 {
@@ -28,7 +28,13 @@ final class KeptAnswers
     private const LARGEST = 400_000;
 
     /** What dries, is due again, or was today. */
-    private const BY_THE_MINUTE = ['api/studies/*/desk', 'api/studies/*/desk/*', 'api/studies/*/practice', 'api/studies/*/supply', 'api/book/*'];
+    private const BY_THE_MINUTE = [
+        'api/studies/*/desk',
+        'api/studies/*/desk/*',
+        'api/studies/*/practice',
+        'api/studies/*/supply',
+        'api/book/*',
+    ];
 
     /**
      * What tells of work under way, past the account's clock, says itself that it is not to be kept (no-store).
@@ -56,7 +62,11 @@ final class KeptAnswers
     /** Whether a browser says that it has what is called so; a web server that packs an answer makes its name a weak one. */
     public static function isHad(string $ifNoneMatch, string $tag): bool
     {
-        return in_array($tag, array_map(static fn (string $t): string => preg_replace('~^W/~', '', trim($t)) ?? $t, explode(',', $ifNoneMatch)), true);
+        return in_array(
+            $tag,
+            array_map(static fn (string $t): string => preg_replace('~^W/~', '', trim($t)) ?? $t, explode(',', $ifNoneMatch)),
+            true,
+        );
     }
 
     public static function keep(string $tag, string $json): void
@@ -98,22 +108,35 @@ final class KeptAnswers
         $pass = $_COOKIE[self::PASS] ?? '';
         $made = getenv('APP_CONFIG_CACHE') ?: (string) ($server['APP_CONFIG_CACHE'] ?? '');
         $path = trim(rawurldecode((string) parse_url((string) ($server['REQUEST_URI'] ?? ''), PHP_URL_PATH)), '/');
-        if (($server['REQUEST_METHOD'] ?? '') !== 'GET' || ! is_string($pass) || $pass === '' || ! is_file($made) || ! self::mayBeKept($path)) {
+        if (
+            ($server['REQUEST_METHOD'] ?? '') !== 'GET' ||
+            ! is_string($pass) ||
+            $pass === '' ||
+            ! is_file($made) ||
+            ! self::mayBeKept($path)
+        ) {
             return;
         }
         $config = require $made;
         $host = Hosts::nameIn((string) ($server['HTTP_HOST'] ?? ''));
-        if ($config['session']['driver'] !== 'database' || ! Hosts::isLoopback($host) && $host !== $config['app']['host']) {
+        if ($config['session']['driver'] !== 'database' || (! Hosts::isLoopback($host) && $host !== $config['app']['host'])) {
             return;
         }
         try {
             $to = $config['database']['connections'][$config['database']['default']];
-            $admitted = self::admitted($pass, (string) $config['app']['key'], static fn (int $account, string $session): ?array => self::known($to, $account, $session));
+            $admitted = self::admitted(
+                $pass,
+                (string) $config['app']['key'],
+                static fn (int $account, string $session): ?array => self::known($to, $account, $session),
+            );
         } catch (\PDOException) {
             return;
         }
         if ($admitted !== null) {
-            self::give($server, self::tag((string) $server['REQUEST_URI'], $path, $admitted[0], $admitted[1], (string) $config['app']['begun']));
+            self::give(
+                $server,
+                self::tag((string) $server['REQUEST_URI'], $path, $admitted[0], $admitted[1], (string) $config['app']['begun']),
+            );
         }
     }
 
@@ -129,8 +152,16 @@ final class KeptAnswers
     private static function known(array $to, int $account, string $session): ?array
     {
         // Kept open from one request to the next: nothing is ever held or changed by it.
-        $database = new \PDO("mysql:host={$to['host']};port={$to['port']};dbname={$to['database']}", (string) $to['username'], (string) $to['password'], [\PDO::ATTR_PERSISTENT => true, \PDO::ATTR_TIMEOUT => 5, \PDO::ATTR_EMULATE_PREPARES => true]);
-        $question = $database->prepare('select u.password, coalesce(c.ticks, 0) as ticks from users u join sessions s on s.user_id = u.id and s.id = ? left join account_clocks c on c.account = u.id where u.id = ?');
+        $database = new \PDO(
+            "mysql:host={$to['host']};port={$to['port']};dbname={$to['database']}",
+            (string) $to['username'],
+            (string) $to['password'],
+            [\PDO::ATTR_PERSISTENT => true, \PDO::ATTR_TIMEOUT => 5, \PDO::ATTR_EMULATE_PREPARES => true],
+        );
+        $question = $database->prepare(
+            'select u.password, coalesce(c.ticks, 0) as ticks from users u join sessions s on s.user_id = u.id and s.id = ? left join '
+                .'account_clocks c on c.account = u.id where u.id = ?',
+        );
         $question->execute([$session, $account]);
         $row = $question->fetch(\PDO::FETCH_ASSOC);
 
@@ -154,7 +185,7 @@ final class KeptAnswers
             http_response_code(304);
             header_remove('Content-Type');
 
-            exit;
+            exit();
         }
         header('Content-Type: application/json');
         if (str_contains((string) ($server['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip')) {
@@ -164,6 +195,6 @@ final class KeptAnswers
             echo gzdecode($kept);
         }
 
-        exit;
+        exit();
     }
 }

@@ -29,7 +29,8 @@ use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 /** Every refusal leaves as problem details (RFC 9457), made in this one place: a plain sentence that names the cure. */
 final class ProblemDetails
 {
-    private const FULL = 'The disk of this machine is full, so nothing can be kept there. Make room; what waits on this device is then sent by itself.';
+    private const FULL = 'The disk of this machine is full, so nothing can be kept there. Make room; what waits on this device is then '
+        .'sent by itself.';
 
     /** MariaDB: lock wait timeout, deadlock. */
     private const CONTENDED = [1205, 1213];
@@ -41,18 +42,34 @@ final class ProblemDetails
     {
         $exceptions->dontReport([CoreError::class, ChangedElsewhere::class, NotWanted::class]);
         $exceptions->report(self::withoutValues(...));
-        $exceptions->render(static fn (\Throwable $error, Request $request): ?SymfonyResponse => match (true) {
-            $request->is('api/*') || $request->expectsJson() => self::of($error),
-            // The page that the web server shows in our place, too: it waits and goes on by itself.
-            $error instanceof QueryException && in_array(self::codeOf($error), self::AWAY, true) => new Response((string) file_get_contents(public_path('away/page.html')), 503, ['Retry-After' => '2', 'Cache-Control' => 'no-store']),
-            default => null,
-        });
+        $exceptions->render(
+            static fn (\Throwable $error, Request $request): ?SymfonyResponse => match (true) {
+                $request->is('api/*') || $request->expectsJson() => self::of($error),
+                // The page that the web server shows in our place, too: it waits and goes on by itself.
+                $error instanceof QueryException && in_array(self::codeOf($error), self::AWAY, true) => new Response(
+                    (string) file_get_contents(public_path('away/page.html')),
+                    503,
+                    ['Retry-After' => '2', 'Cache-Control' => 'no-store'],
+                ),
+                default => null,
+            },
+        );
     }
 
-    /** What a question to the database held (names of sessions, whole requests) is nobody's business in a log: told are the question and the fault's number. */
+    /**
+     * What a question to the database held (names of sessions, whole requests) is nobody's business in a log: told are the question and the
+     * fault's number.
+     */
     private static function withoutValues(QueryException $error): bool
     {
-        Log::error(sprintf('The database: SQLSTATE %s, fault %s, at "%s"', $error->errorInfo[0] ?? $error->getCode(), $error->errorInfo[1] ?? '?', mb_strimwidth($error->getSql(), 0, 500, '…')));
+        Log::error(
+            sprintf(
+                'The database: SQLSTATE %s, fault %s, at "%s"',
+                $error->errorInfo[0] ?? $error->getCode(),
+                $error->errorInfo[1] ?? '?',
+                mb_strimwidth($error->getSql(), 0, 500, '…'),
+            ),
+        );
 
         return false;
     }
@@ -60,22 +77,62 @@ final class ProblemDetails
     private static function of(\Throwable $error): JsonResponse
     {
         return match (true) {
-            $error instanceof ValidationException => self::answer(422, 'Something in the form is not right', (string) collect($error->errors())->flatten()->first(), ['errors' => $error->errors()]),
-            $error instanceof BadFile => self::answer(422, 'The file can not be used', $error->getMessage(), ['problems' => $error->problems]),
-            $error instanceof BadPhoto => self::answer(422, 'The photo can not be read', $error->getMessage(), ['reason' => $error->reason]),
+            $error instanceof ValidationException => self::answer(
+                422,
+                'Something in the form is not right',
+                (string) collect($error->errors())->flatten()->first(),
+                ['errors' => $error->errors()],
+            ),
+            $error instanceof BadFile => self::answer(422, 'The file can not be used', $error->getMessage(), [
+                'problems' => $error->problems,
+            ]),
+            $error instanceof BadPhoto => self::answer(422, 'The photo can not be read', $error->getMessage(), [
+                'reason' => $error->reason,
+            ]),
             $error instanceof ChangedElsewhere => self::answer(409, 'Changed elsewhere meanwhile', $error->getMessage()),
-            $error instanceof NotWanted => self::answer(409, 'Not wanted any more', 'It was cancelled while it was worked out; nothing was kept.'),
+            $error instanceof NotWanted => self::answer(
+                409,
+                'Not wanted any more',
+                'It was cancelled while it was worked out; nothing was kept.',
+            ),
             $error instanceof CoreError => self::answer(422, 'That is outside what the model knows', $error->getMessage()),
             $error instanceof AuthenticationException => self::answer(401, 'Not signed in', 'Sign in and try again; nothing is lost.'),
-            $error instanceof TokenMismatchException => self::answer(419, 'The page is out of date', 'Reload the page and try again; nothing is lost.'),
-            $error instanceof PostTooLargeException => self::answer(413, 'The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'),
-            $error instanceof CannotBeShown => self::answer(422, 'This can not be shown', $error->getMessage(), ['type' => CannotBeShown::TYPE]),
+            $error instanceof TokenMismatchException => self::answer(
+                419,
+                'The page is out of date',
+                'Reload the page and try again; nothing is lost.',
+            ),
+            $error instanceof PostTooLargeException => self::answer(
+                413,
+                'The file is too large',
+                'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.',
+            ),
+            $error instanceof CannotBeShown => self::answer(422, 'This can not be shown', $error->getMessage(), [
+                'type' => CannotBeShown::TYPE,
+            ]),
             $error instanceof HttpExceptionInterface => self::ofStatus($error),
             FullDisk::isSaidBy($error) => self::answer(507, 'The disk is full', self::FULL),
-            $error instanceof QueryException && in_array(self::codeOf($error), self::CONTENDED, true) => self::answer(503, 'Busy just now', 'The same is being changed from elsewhere; it is tried again by itself.'),
-            $error instanceof QueryException && in_array(self::codeOf($error), self::AWAY, true) => self::answer(503, 'The database does not answer', 'It does not answer just now; what is changed is kept on this device and sent by itself when it is back.'),
-            Originals::areAway($error) => self::answer(503, 'The photos do not answer', 'The place that keeps photos does not answer just now; what is changed is kept on this device and sent by itself when it is back.'),
-            default => self::answer(500, 'Something went wrong here', 'It has been written to the log. Try again; what you made before is safe.'),
+            $error instanceof QueryException && in_array(self::codeOf($error), self::CONTENDED, true) => self::answer(
+                503,
+                'Busy just now',
+                'The same is being changed from elsewhere; it is tried again by itself.',
+            ),
+            $error instanceof QueryException && in_array(self::codeOf($error), self::AWAY, true) => self::answer(
+                503,
+                'The database does not answer',
+                'It does not answer just now; what is changed is kept on this device and sent by itself when it is back.',
+            ),
+            Originals::areAway($error) => self::answer(
+                503,
+                'The photos do not answer',
+                'The place that keeps photos does not answer just now; what is changed is kept on this device and sent by itself when it '
+                    .'is back.',
+            ),
+            default => self::answer(
+                500,
+                'Something went wrong here',
+                'It has been written to the log. Try again; what you made before is safe.',
+            ),
         };
     }
 
@@ -92,9 +149,19 @@ final class ProblemDetails
             400 => ['The request can not be read', $error->getMessage() ?: 'Reload the page and try again.'],
             413 => ['The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'],
             419 => ['The page is out of date', 'Reload the page and try again; nothing is lost.'],
-            421 => ['This address does not lead here', 'Open the address that ./start prints, or set APP_HOST to the name under which this is reached.'],
+            421 => [
+                'This address does not lead here',
+                'Open the address that ./start prints, or set APP_HOST to the name under which this is reached.',
+            ],
             425 => ['This page is from before an update', 'Reload the page; what waits on this device is then sent by itself.'],
-            429 => ['Too many at once', $error instanceof TooManyRequestsHttpException && $error->getMessage() !== '' && ! $error instanceof ThrottleRequestsException ? $error->getMessage() : 'Wait a minute and try again.'],
+            429 => [
+                'Too many at once',
+                $error instanceof TooManyRequestsHttpException &&
+                $error->getMessage() !== '' &&
+                ! ($error instanceof ThrottleRequestsException)
+                    ? $error->getMessage()
+                    : 'Wait a minute and try again.',
+            ],
             503 => ['Busy just now', $error->getMessage() ?: 'Try again in a moment.'],
             default => ['The request failed', 'Reload the page and try again.'],
         };
@@ -105,6 +172,10 @@ final class ProblemDetails
     /** @param  array<string, mixed>  $more */
     private static function answer(int $status, string $title, string $detail, array $more = []): JsonResponse
     {
-        return new JsonResponse(['type' => 'about:blank', 'title' => $title, 'status' => $status, 'detail' => $detail, ...$more], $status, ['Content-Type' => 'application/problem+json']);
+        return new JsonResponse(
+            ['type' => 'about:blank', 'title' => $title, 'status' => $status, 'detail' => $detail, ...$more],
+            $status,
+            ['Content-Type' => 'application/problem+json'],
+        );
     }
 }

@@ -54,6 +54,10 @@ final class SessionRows extends DatabaseSessionHandler
     /** A stranger's session holds nothing but the token of a page. */
     public function gc($lifetime): int
     {
-        return parent::gc($lifetime) + $this->getQuery()->whereNull('user_id')->where('last_activity', '<=', $this->currentTime() - self::STRANGERS_LAST)->delete();
+        return parent::gc($lifetime) +
+            $this->getQuery()
+                ->whereNull('user_id')
+                ->where('last_activity', '<=', $this->currentTime() - self::STRANGERS_LAST)
+                ->delete();
     }
 }

@@ -12,7 +12,10 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
-/** Chooses the pencils of a picture that somebody is about to plan, so that its first zone is there the sooner; see {@see PlanRunner::prepare()}. */
+/**
+ * Chooses the pencils of a picture that somebody is about to plan, so that its first zone is there the sooner; see {@see
+ * PlanRunner::prepare()}.
+ */
 final class ChoosePencils implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Dispatchable;
@@ -31,7 +34,9 @@ final class ChoosePencils implements ShouldBeUniqueUntilProcessing, ShouldQueue
     {
     }
 
-    /** Asked for where it helps what is likely to come; that it can't be asked for, as the disk is full, takes nothing from what was done. */
+    /**
+     * Asked for where it helps what is likely to come; that it can't be asked for, as the disk is full, takes nothing from what was done.
+     */
     public static function ahead(int $studyId): void
     {
         rescue(static function () use ($studyId): void {

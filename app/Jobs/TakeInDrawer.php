@@ -12,7 +12,10 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
-/** Puts the pencils of a drawer file in, all at once at the end: cancelled or killed, it leaves the old drawer as it was, and run again it begins again. */
+/**
+ * Puts the pencils of a drawer file in, all at once at the end: cancelled or killed, it leaves the old drawer as it was, and run again it
+ * begins again.
+ */
 final class TakeInDrawer implements ShouldQueue
 {
     use Dispatchable;
@@ -41,6 +44,8 @@ final class TakeInDrawer implements ShouldQueue
 
     public function failed(?\Throwable $error): void
     {
-        DrawerImport::query()->whereKey($this->importId)->update(['state' => Standing::Failed]);
+        DrawerImport::query()
+            ->whereKey($this->importId)
+            ->update(['state' => Standing::Failed]);
     }
 }

@@ -13,8 +13,8 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
 /**
- * Works for a while on whatever plan's turn it is ({@see PlanTurns}). It names no plan: one that the queue hands out twice takes another's turn,
- * or finds nothing. One of each kind waits at a time; each that begins queues the next, so that every worker that is free finds one.
+ * Works for a while on whatever plan's turn it is ({@see PlanTurns}). It names no plan: one that the queue hands out twice takes another's
+ * turn, or finds nothing. One of each kind waits at a time; each that begins queues the next, so that every worker that is free finds one.
  */
 final class TakePlanTurn implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {

@@ -34,15 +34,18 @@ final class AccountImport extends Model
     }
 
     /**
-     * While all of an account file goes in as one transaction, whatever wants the whole account for itself would wait for minutes, and hold a
-     * process meanwhile: it is told to come again.
+     * While all of an account file goes in as one transaction, whatever wants the whole account for itself would wait for minutes, and hold
+     * a process meanwhile: it is told to come again.
      *
      * @throws ServiceUnavailableHttpException
      */
     public static function refuseMeanwhile(int $user): void
     {
         if (self::query()->where('user_id', $user)->where('state', Standing::Working)->exists()) {
-            throw new ServiceUnavailableHttpException(5, 'An account file is being brought in. This follows by itself when it is done, or cancel that under “Book”, “Show it”.');
+            throw new ServiceUnavailableHttpException(
+                5,
+                'An account file is being brought in. This follows by itself when it is done, or cancel that under “Book”, “Show it”.',
+            );
         }
     }
 }

@@ -51,7 +51,16 @@ final class BookRecipeRow extends Model
         $records = DrawerFile::records((string) json_encode(['pencils' => $this->pencils], JSON_THROW_ON_ERROR));
 
         return new BookRecipe(
-            array_map(static fn (array $s): Shade => new Shade($s['role'], new Lab(...array_map(floatval(...), $s['lab'])), (float) $s['weight'], ! Role::from($s['role'])->isOfValueRun(), $s['name']), $this->shades),
+            array_map(
+                static fn (array $s): Shade => new Shade(
+                    $s['role'],
+                    new Lab(...array_map(floatval(...), $s['lab'])),
+                    (float) $s['weight'],
+                    ! Role::from($s['role'])->isOfValueRun(),
+                    $s['name'],
+                ),
+                $this->shades,
+            ),
             SequenceNote::ofArray($this->passes),
             new Drawer(array_map(PencilFit::of(...), $records)),
         );

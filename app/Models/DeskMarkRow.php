@@ -32,16 +32,46 @@ final class DeskMarkRow extends Model
 {
     protected $table = 'desk_marks';
 
-    protected $fillable = ['study_id', 'kind', 'zone', 'pass', 'rest', 'plan', 'minutes', 'made_at', 'taken_back', 'film', 'zone_name', 'note', 'continues'];
+    protected $fillable = [
+        'study_id',
+        'kind',
+        'zone',
+        'pass',
+        'rest',
+        'plan',
+        'minutes',
+        'made_at',
+        'taken_back',
+        'film',
+        'zone_name',
+        'note',
+        'continues',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => MarkKind::class, 'pass' => 'array', 'rest' => 'array', 'minutes' => 'float', 'film' => 'float', 'made_at' => 'integer', 'taken_back' => 'boolean', 'continues' => 'boolean'];
+        return [
+            'kind' => MarkKind::class,
+            'pass' => 'array',
+            'rest' => 'array',
+            'minutes' => 'float',
+            'film' => 'float',
+            'made_at' => 'integer',
+            'taken_back' => 'boolean',
+            'continues' => 'boolean',
+        ];
     }
 
     public function mark(): DeskMark
     {
-        return new DeskMark($this->kind, $this->zone, PassNote::ofArray($this->pass), $this->made_at, $this->rest === null ? null : SequenceNote::ofArray($this->rest), $this->plan);
+        return new DeskMark(
+            $this->kind,
+            $this->zone,
+            PassNote::ofArray($this->pass),
+            $this->made_at,
+            $this->rest === null ? null : SequenceNote::ofArray($this->rest),
+            $this->plan,
+        );
     }
 }

@@ -14,12 +14,14 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 /**
  * A sheet on which somebody colours pencils in to measure them, or a page of swatches that they had, with what the photos of it said.
  *
+ * @phpstan-type ReadBox array{pencil: string, kind: string, hex: string, filled: bool, doubt: float, note: ?string, corrected: bool}
+ *
  * @property int $id
  * @property int $user_id
  * @property string $size
  * @property string $paper on which it is printed and coloured in
  * @property list<array{line: string, number: string, name: string}> $pencils
- * @property array<int, list<array{pencil: string, kind: string, hex: string, filled: bool, doubt: float, note: ?string, corrected: bool}>> $pages by page, what was read
+ * @property array<int, list<ReadBox>> $pages by page, what was read
  */
 final class MeasuringSheet extends Model
 {
@@ -70,7 +72,9 @@ final class MeasuringSheet extends Model
     public function sheet(): ChartSheet
     {
         if ($this->isOwnPage()) {
-            throw ImpossibleChange::because('This is a page of your own: it is read by a grid laid over its photo, not by printed marks.');
+            throw ImpossibleChange::because(
+                'This is a page of your own: it is read by a grid laid over its photo, not by printed marks.',
+            );
         }
 
         return ChartSheet::of(array_map(static fn (SheetPencil $p): string => $p->id(), $this->listed()), $this->size);

@@ -40,7 +40,8 @@ use KnottyPrism\Core\Medium\Swatches\PencilFit;
  * @property bool $discontinued
  * @property ?list<string> $formerly
  * @property ?string $notes
- * @property array{absorption: list<float>, scattering: float, laydown: float, slickness: float, assumed: list<string>}|null $fit null until it was fitted
+ * @property array{absorption: list<float>, scattering: float, laydown: float, slickness: float, assumed: list<string>}|null $fit null until
+ *   it was fitted
  */
 final class PencilRow extends Model
 {
@@ -52,12 +53,41 @@ final class PencilRow extends Model
 
     protected $table = 'pencils';
 
-    protected $fillable = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'stock', 'length_left', 'length_noted_at', 'discontinued', 'formerly', 'notes', 'fit'];
+    protected $fillable = [
+        'line',
+        'number',
+        'name',
+        'binder',
+        'heavy',
+        'light',
+        'over_black',
+        'opacity',
+        'laydown',
+        'lightfast',
+        'stock',
+        'length_left',
+        'length_noted_at',
+        'discontinued',
+        'formerly',
+        'notes',
+        'fit',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['binder' => Binder::class, 'opacity' => Opacity::class, 'stock' => Stock::class, 'fit' => 'array', 'owned' => 'boolean', 'laydown' => 'float', 'length_left' => 'float', 'length_noted_at' => 'integer', 'discontinued' => 'boolean', 'formerly' => 'array'];
+        return [
+            'binder' => Binder::class,
+            'opacity' => Opacity::class,
+            'stock' => Stock::class,
+            'fit' => 'array',
+            'owned' => 'boolean',
+            'laydown' => 'float',
+            'length_left' => 'float',
+            'length_noted_at' => 'integer',
+            'discontinued' => 'boolean',
+            'formerly' => 'array',
+        ];
     }
 
     /** @return BelongsTo<User, $this> */
@@ -79,17 +109,32 @@ final class PencilRow extends Model
 
     public function toPencil(): Pencil
     {
-        return $this->fit === null ? PencilFit::of($this->record()) : new Pencil($this->record(), $this->fit['absorption'], $this->fit['scattering'], $this->fit['laydown'], $this->fit['slickness'], $this->fit['assumed']);
+        return $this->fit === null
+            ? PencilFit::of($this->record())
+            : new Pencil(
+                $this->record(),
+                $this->fit['absorption'],
+                $this->fit['scattering'],
+                $this->fit['laydown'],
+                $this->fit['slickness'],
+                $this->fit['assumed'],
+            );
     }
 
     public function record(): PencilRecord
     {
         return new PencilRecord(
-            $this->line, $this->number, $this->name, $this->heavy,
+            $this->line,
+            $this->number,
+            $this->name,
+            $this->heavy,
             $this->binder,
-            $this->light, $this->over_black,
+            $this->light,
+            $this->over_black,
             $this->opacity,
-            $this->laydown, $this->lightfast, $this->stockNote()->state->isOwned(),
+            $this->laydown,
+            $this->lightfast,
+            $this->stockNote()->state->isOwned(),
         );
     }
 
@@ -115,21 +160,41 @@ final class PencilRow extends Model
         $r = $row->record;
 
         return [
-            'line' => $r->line, 'number' => $r->number, 'name' => $r->name, 'binder' => $r->binder?->value,
-            'heavy' => $r->heavy, 'light' => $r->light, 'over_black' => $r->overBlack, 'opacity' => $r->opacity?->value,
-            'laydown' => $r->laydown, 'lightfast' => $r->lightfast, ...self::columnsOfStock($row->stock),
+            'line' => $r->line,
+            'number' => $r->number,
+            'name' => $r->name,
+            'binder' => $r->binder?->value,
+            'heavy' => $r->heavy,
+            'light' => $r->light,
+            'over_black' => $r->overBlack,
+            'opacity' => $r->opacity?->value,
+            'laydown' => $r->laydown,
+            'lightfast' => $r->lightfast,
+            ...self::columnsOfStock($row->stock),
         ];
     }
 
     /** @return array<string, mixed> */
     public static function columnsOfStock(StockNote $stock): array
     {
-        return ['stock' => $stock->state->value, 'length_left' => $stock->lengthLeft, 'discontinued' => $stock->discontinued, 'formerly' => $stock->formerly, 'notes' => $stock->notes];
+        return [
+            'stock' => $stock->state->value,
+            'length_left' => $stock->lengthLeft,
+            'discontinued' => $stock->discontinued,
+            'formerly' => $stock->formerly,
+            'notes' => $stock->notes,
+        ];
     }
 
     /** @return array<string, mixed> */
     public static function fitOf(Pencil $pencil): array
     {
-        return ['absorption' => $pencil->absorption, 'scattering' => $pencil->scattering, 'laydown' => $pencil->laydown, 'slickness' => $pencil->slickness, 'assumed' => $pencil->assumed];
+        return [
+            'absorption' => $pencil->absorption,
+            'scattering' => $pencil->scattering,
+            'laydown' => $pencil->laydown,
+            'slickness' => $pencil->slickness,
+            'assumed' => $pencil->assumed,
+        ];
     }
 }

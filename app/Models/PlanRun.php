@@ -27,7 +27,19 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class PlanRun extends Model
 {
-    protected $fillable = ['study_id', 'state', 'what', 'done', 'total', 'changes', 'zones_open', 'worked', 'holder', 'held_until', 'tries'];
+    protected $fillable = [
+        'study_id',
+        'state',
+        'what',
+        'done',
+        'total',
+        'changes',
+        'zones_open',
+        'worked',
+        'holder',
+        'held_until',
+        'tries',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

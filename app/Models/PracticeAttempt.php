@@ -30,7 +30,9 @@ final class PracticeAttempt extends Model
         return ['difficulty' => 'integer', 'seed' => 'integer', 'right' => 'boolean', 'made_at' => 'integer'];
     }
 
-    /** @return array{int, int} of which photo a question was asked, 0 where that is gone, and its seed: as {@see self::attempt()} names it */
+    /**
+     * @return array{int, int} of which photo a question was asked, 0 where that is gone, and its seed: as {@see self::attempt()} names it
+     */
     public static function studyAndSeed(Attempt $attempt): array
     {
         $parts = explode('/', $attempt->drill);
@@ -40,6 +42,12 @@ final class PracticeAttempt extends Model
 
     public function attempt(): Attempt
     {
-        return new Attempt(Skill::from($this->skill), $this->difficulty, implode('/', [$this->study_id ?? 0, $this->skill, $this->difficulty, $this->seed]), $this->right, $this->made_at);
+        return new Attempt(
+            Skill::from($this->skill),
+            $this->difficulty,
+            implode('/', [$this->study_id ?? 0, $this->skill, $this->difficulty, $this->seed]),
+            $this->right,
+            $this->made_at,
+        );
     }
 }

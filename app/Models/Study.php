@@ -35,9 +35,27 @@ use KnottyPrism\Core\Photo\Viewing\DrawingFrame;
  */
 final class Study extends Model
 {
-    protected $fillable = ['name', 'paper', 'colour_photo_id', 'drawing_width_mm', 'drawing_height_mm', 'grid_mm', 'cut_place', 'first_method', 'desk', 'origin'];
+    protected $fillable = [
+        'name',
+        'paper',
+        'colour_photo_id',
+        'drawing_width_mm',
+        'drawing_height_mm',
+        'grid_mm',
+        'cut_place',
+        'first_method',
+        'desk',
+        'origin',
+    ];
 
-    protected $attributes = ['survey_number' => 0, 'plan_number' => 0, 'drawing_width_mm' => 297, 'drawing_height_mm' => 210, 'grid_mm' => 30, 'cut_place' => 0.5];
+    protected $attributes = [
+        'survey_number' => 0,
+        'plan_number' => 0,
+        'drawing_width_mm' => 297,
+        'drawing_height_mm' => 210,
+        'grid_mm' => 30,
+        'cut_place' => 0.5,
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -70,7 +88,10 @@ final class Study extends Model
     public function origin(): string
     {
         if ($this->origin === null) {
-            DB::table('studies')->where('id', $this->id)->whereNull('origin')->update(['origin' => self::newOrigin()]);
+            DB::table('studies')
+                ->where('id', $this->id)
+                ->whereNull('origin')
+                ->update(['origin' => self::newOrigin()]);
             $this->refresh();
         }
 
@@ -90,7 +111,12 @@ final class Study extends Model
 
     public function frame(): DrawingFrame
     {
-        return new DrawingFrame($this->photo()->width / $this->photo()->height, $this->drawing_width_mm, $this->drawing_height_mm, $this->cut_place);
+        return new DrawingFrame(
+            $this->photo()->width / $this->photo()->height,
+            $this->drawing_width_mm,
+            $this->drawing_height_mm,
+            $this->cut_place,
+        );
     }
 
     /** @throws OutOfRange when the drawing, or its grid, is none that can be ruled */

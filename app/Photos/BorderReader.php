@@ -29,13 +29,21 @@ final class BorderReader
         $sheet = $survey->sheet();
 
         /** @var list<GradedBorder> */
-        return Computed::kept('graded/'.$this->key($survey, $photo), self::KEPT_SECONDS, fn (): array => FindGradedBorders::in($sheet->labels, $this->zones->grid($sheet, $survey, $photo), $sheet->borders));
+        return Computed::kept(
+            'graded/'.$this->key($survey, $photo),
+            self::KEPT_SECONDS,
+            fn (): array => FindGradedBorders::in($sheet->labels, $this->zones->grid($sheet, $survey, $photo), $sheet->borders),
+        );
     }
 
     public function bands(Survey $survey, Photo $photo): GradedBands
     {
         /** @var GradedBands */
-        return Computed::kept('bands/'.$this->key($survey, $photo), self::KEPT_SECONDS, fn (): GradedBands => GradedBands::of($survey->sheet()->labels, $this->graded($survey, $photo)));
+        return Computed::kept(
+            'bands/'.$this->key($survey, $photo),
+            self::KEPT_SECONDS,
+            fn (): GradedBands => GradedBands::of($survey->sheet()->labels, $this->graded($survey, $photo)),
+        );
     }
 
     /** @return array<int, ?string> where the passes of each zone run out into others, in words; null when they don't */
@@ -57,6 +65,8 @@ final class BorderReader
     {
         $sheet = $survey->sheet();
 
-        return md5(serialize([$sheet->labels->fingerprint(), $sheet->borders, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]));
+        return md5(
+            serialize([$sheet->labels->fingerprint(), $sheet->borders, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]),
+        );
     }
 }

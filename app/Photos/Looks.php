@@ -27,21 +27,32 @@ final class Looks
     public function picture(Photo $photo, WayOfLooking $way, ?Push $push = null, string $pushed = ''): array
     {
         /** @var array{kind: string, bytes: string} */
-        return Computed::kept($this->key('picture', $photo, $way, $way->tone->value, $way->only, $pushed), self::KEPT_SECONDS, function () use ($photo, $way, $push): array {
-            $seen = $this->seen($photo, $way);
-            $picture = (new WayOfLooking($way->tone, $way->scale, $way->only))->at($seen, $push);
-            // Few flat greys keep their edges in PNG and are small there.
-            $kind = $way->tone === Tone::Steps ? 'png' : 'jpeg';
+        return Computed::kept(
+            $this->key('picture', $photo, $way, $way->tone->value, $way->only, $pushed),
+            self::KEPT_SECONDS,
+            function () use ($photo, $way, $push): array {
+                $seen = $this->seen($photo, $way);
+                $picture = (new WayOfLooking($way->tone, $way->scale, $way->only))->at($seen, $push);
+                // Few flat greys keep their edges in PNG and are small there.
+                $kind = $way->tone === Tone::Steps ? 'png' : 'jpeg';
 
-            return ['kind' => $kind, 'bytes' => Raster::encoded($picture->width, $picture->height, $picture->channels, $picture->bytes, $kind)];
-        });
+                return [
+                    'kind' => $kind,
+                    'bytes' => Raster::encoded($picture->width, $picture->height, $picture->channels, $picture->bytes, $kind),
+                ];
+            },
+        );
     }
 
     /** @return array<int, float> share of the area of each step, 0–1, by step */
     public function shares(Photo $photo, WayOfLooking $way): array
     {
         /** @var array<int, float> */
-        return Computed::kept($this->key('shares', $photo, $way), self::KEPT_SECONDS, fn (): array => (new WayOfLooking(scale: $way->scale))->shares($this->seen($photo, $way)));
+        return Computed::kept(
+            $this->key('shares', $photo, $way),
+            self::KEPT_SECONDS,
+            fn (): array => (new WayOfLooking(scale: $way->scale))->shares($this->seen($photo, $way)),
+        );
     }
 
     /** The balanced and squinted photo: what all ways of looking have in common, and what takes longest. */
@@ -62,6 +73,14 @@ final class Looks
     {
         $neutral = $way->balance?->pointedAt->toArray() ?? [];
 
-        return implode('/', [$what, $photo->storage_key, $way->scale->steps, (int) $way->scale->fromLightest, $way->squint->value ?? 0, implode(',', $neutral), ...array_map(strval(...), $more)]);
+        return implode('/', [
+            $what,
+            $photo->storage_key,
+            $way->scale->steps,
+            (int) $way->scale->fromLightest,
+            $way->squint->value ?? 0,
+            implode(',', $neutral),
+            ...array_map(strval(...), $more),
+        ]);
     }
 }

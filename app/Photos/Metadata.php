@@ -69,10 +69,10 @@ final class Metadata
         self::rewritten($path);
         $bytes = (string) file_get_contents($path);
         $kept = '';
-        for ($at = 12; $at + 8 <= strlen($bytes); $at += 8 + $length + $length % 2) {
+        for ($at = 12; $at + 8 <= strlen($bytes); $at += 8 + $length + ($length % 2)) {
             $length = self::number('V', $bytes, $at + 4);
             if (in_array(substr($bytes, $at, 4), self::WEBP, true)) {
-                $kept .= substr($bytes, $at, 8 + $length + $length % 2);
+                $kept .= substr($bytes, $at, 8 + $length + ($length % 2));
             }
         }
         file_put_contents($path, 'RIFF'.pack('V', 4 + strlen($kept)).'WEBP'.$kept);
@@ -101,7 +101,7 @@ final class Metadata
     /** Captions and what tells of the picture lie side by side there: it is written again, with nothing lost of the picture. */
     private static function tiff(string $path): void
     {
-        $from = new Imagick;
+        $from = new Imagick();
         $from->readImage("tiff:{$path}[0]");
         $profiles = $from->getImageProfiles('icc', true);
         $way = $from->getImageOrientation();
@@ -116,13 +116,17 @@ final class Metadata
 
     private static function rewritten(string $path): void
     {
-        Process::timeout(self::SECONDS)->run(['exiftool', '-q', '-q', '-m', '-P', '-overwrite_original', ...self::PROFILE_AND_ORIENTATION, '--', $path])->throw();
+        Process::timeout(self::SECONDS)
+            ->run(['exiftool', '-q', '-q', '-m', '-P', '-overwrite_original', ...self::PROFILE_AND_ORIENTATION, '--', $path])
+            ->throw();
     }
 
     private static function number(string $form, string $bytes, int $at): int
     {
         $read = unpack($form, substr($bytes, $at, $form === 'J' ? 8 : 4));
 
-        return is_array($read) && is_int($read[1] ?? null) ? $read[1] : throw BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
+        return is_array($read) && is_int($read[1] ?? null)
+            ? $read[1]
+            : throw BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
     }
 }

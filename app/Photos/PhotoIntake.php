@@ -17,7 +17,13 @@ use KnottyPrism\Core\Error\BadFile;
  */
 final class PhotoIntake
 {
-    private const KINDS = [IMAGETYPE_JPEG => 'JPEG', IMAGETYPE_PNG => 'PNG', IMAGETYPE_WEBP => 'WEBP', IMAGETYPE_TIFF_II => 'TIFF', IMAGETYPE_TIFF_MM => 'TIFF'];
+    private const KINDS = [
+        IMAGETYPE_JPEG => 'JPEG',
+        IMAGETYPE_PNG => 'PNG',
+        IMAGETYPE_WEBP => 'WEBP',
+        IMAGETYPE_TIFF_II => 'TIFF',
+        IMAGETYPE_TIFF_MM => 'TIFF',
+    ];
 
     /** What a HEIC file may name itself in its first bytes. */
     private const HEIC_BRANDS = ['heic', 'heix', 'heim', 'heis', 'mif1', 'hevc', 'hevx'];
@@ -53,7 +59,7 @@ final class PhotoIntake
     private function decoded(string $kind, string $path): WorkingCopy
     {
         try {
-            $first = new Imagick;
+            $first = new Imagick();
             // One picture of a file that may hold thousands, read as what its first bytes say and as nothing else.
             $first->readImage(strtolower($kind).":{$path}[0]");
             // What decodes HEIC turns the picture upright itself.
@@ -64,7 +70,7 @@ final class PhotoIntake
             $image->scaleDown(self::WORKING_SIDE, self::WORKING_SIDE);
             $image->blendTransparency('ffffff');
             $native = $image->core()->native();
-            if (! $native instanceof Imagick) {
+            if (! ($native instanceof Imagick)) {
                 throw new \LogicException('the driver is Imagick');
             }
             self::toSrgb($native);
@@ -107,10 +113,18 @@ final class PhotoIntake
         // else (drawings that load files, scripts) never gets so far.
         [$kind, $width, $height] = self::isHeic($path) ? self::heicHead($path) : self::head($path);
         if ($width * $height > self::MOST_PIXELS || max($width, $height) > self::MOST_SIDE) {
-            throw BadFile::because(sprintf('The picture measures %s × %s pixels; up to 50 megapixels can be taken. Save a smaller copy and try again.', number_format($width), number_format($height)));
+            throw BadFile::because(
+                sprintf(
+                    'The picture measures %s × %s pixels; up to 50 megapixels can be taken. Save a smaller copy and try again.',
+                    number_format($width),
+                    number_format($height),
+                ),
+            );
         }
         if (min($width, $height) < self::LEAST_SIDE) {
-            throw BadFile::because(sprintf('The picture measures only %d × %d pixels; at least 64 on each side are needed.', $width, $height));
+            throw BadFile::because(
+                sprintf('The picture measures only %d × %d pixels; at least 64 on each side are needed.', $width, $height),
+            );
         }
         if (CutOff::isCutOff($kind, (string) file_get_contents($path))) {
             throw BadFile::because('The picture is damaged: the file stops before its end. Copy or export it again from where it came.');
@@ -123,7 +137,7 @@ final class PhotoIntake
     private static function head(string $path): array
     {
         $head = @getimagesize($path);
-        $kind = $head === false ? null : (self::KINDS[$head[2]] ?? null);
+        $kind = $head === false ? null : self::KINDS[$head[2]] ?? null;
         if ($head === false || $kind === null) {
             throw BadFile::because('This file is not a picture that can be taken; choose a JPEG, PNG, WebP, TIFF or HEIC.');
         }
@@ -142,10 +156,12 @@ final class PhotoIntake
     private static function heicHead(string $path): array
     {
         if (Imagick::queryFormats('HEIC') === []) {
-            throw BadFile::because('This machine can not read HEIC pictures; save the photo as JPEG ("most compatible" on a phone) and take that.');
+            throw BadFile::because(
+                'This machine can not read HEIC pictures; save the photo as JPEG ("most compatible" on a phone) and take that.',
+            );
         }
         try {
-            $image = new Imagick;
+            $image = new Imagick();
             $image->pingImage("heic:$path");
         } catch (ImagickException) {
             throw self::damaged();

@@ -115,7 +115,8 @@ final class PhotoStore
     public function grid(Photo $photo, ?NeutralBalance $balance): PixelGrid
     {
         $small = $this->scaled($photo, self::GRID_SIDE);
-        $pixels = $balance === null ? $small->pixels : $balance->applied(new PixelWindow($small->width, $small->height, $small->pixels))->bytes;
+        $pixels =
+            $balance === null ? $small->pixels : $balance->applied(new PixelWindow($small->width, $small->height, $small->pixels))->bytes;
 
         return PixelGrid::ofSrgb($small->width, $small->height, $pixels);
     }
@@ -144,7 +145,10 @@ final class PhotoStore
         if (self::isWhole($path, 3 * $width * $height)) {
             return new Raster($width, $height, (string) self::here()->get($path));
         }
-        $small = Raster::scaled(new WorkingCopy($photo->width, $photo->height, '', (string) self::here()->get($this->pixels($photo))), $side);
+        $small = Raster::scaled(
+            new WorkingCopy($photo->width, $photo->height, '', (string) self::here()->get($this->pixels($photo))),
+            $side,
+        );
         // Found without it, it is only found more slowly: a full disk is no reason not to look.
         rescue(fn () => (new WholeFiles(self::here()))->put($path, $small->pixels));
 
@@ -174,7 +178,10 @@ final class PhotoStore
             file_put_contents($path, Storage::exists(self::pathOfOriginal($photo->storage_key)) ? $this->original($photo) : '');
             $copy = $this->intake->take($path);
         } catch (BadFile $bad) {
-            throw BadFile::because("The file of the photo \"$photo->name\" is damaged on this machine's disk; bring the photo in again and let the colours follow it.");
+            throw BadFile::because(
+                "The file of the photo \"$photo->name\" is damaged on this machine's disk; bring the photo in again and let the colours "
+                    .'follow it.',
+            );
         } finally {
             unlink($path);
         }

@@ -84,7 +84,9 @@ final class PngChunks
             }
             $body = (string) stream_get_contents($from, $chunk['length'] + 4);
             if ($chunk['type'] === 'iCCP' && ! self::isModest(substr($body, 0, $chunk['length']))) {
-                throw BadFile::because('The colour profile in this picture is far too large for one; export it again with an ordinary profile.');
+                throw BadFile::because(
+                    'The colour profile in this picture is far too large for one; export it again with an ordinary profile.',
+                );
             }
             self::write($to, $head.$body);
             if ($chunk['type'] === 'IEND') {

@@ -50,7 +50,10 @@ final readonly class Raster
     /** A piece of a photo at a size, each pixel between those that it lies among: a large one is reduced first. */
     public static function resized(int $width, int $height, string $pixels, int $toWidth, int $toHeight): PixelGrid
     {
-        $piece = $width > $toWidth || $height > $toHeight ? self::scaled(new WorkingCopy($width, $height, '', $pixels), max($toWidth, $toHeight)) : new self($width, $height, $pixels);
+        $piece =
+            $width > $toWidth || $height > $toHeight
+                ? self::scaled(new WorkingCopy($width, $height, '', $pixels), max($toWidth, $toHeight))
+                : new self($width, $height, $pixels);
 
         return PixelGrid::ofSrgb($piece->width, $piece->height, $piece->pixels)->enlarged($toWidth, $toHeight);
     }
@@ -78,7 +81,7 @@ final readonly class Raster
      */
     public static function encoded(int $width, int $height, int $channels, string $bytes, string $kind): string
     {
-        $image = new Imagick;
+        $image = new Imagick();
         // The plainest file there is, so that nothing is said twice about the bytes.
         $image->readImageBlob(sprintf("%s %d %d 255\n%s", $channels === 3 ? 'P6' : 'P5', $width, $height, $bytes));
         $image->setImageFormat($kind);
@@ -91,7 +94,7 @@ final readonly class Raster
 
     private static function image(int $width, int $height, string $pixels): Imagick
     {
-        $image = new Imagick;
+        $image = new Imagick();
         $image->setSize($width, $height);
         $image->setOption('depth', '8');
         $image->setFormat('rgb');

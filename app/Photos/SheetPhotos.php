@@ -14,13 +14,19 @@ final class SheetPhotos
     /** @throws BadFile when it is no photo, or too small a one */
     public static function read(string $path): Photograph
     {
-        $copy = (new PhotoIntake)->take($path);
+        $copy = (new PhotoIntake())->take($path);
         try {
             $small = Raster::scaled($copy, Photograph::LONGEST);
 
             return new Photograph($small->width, $small->height, $small->pixels);
         } catch (OutOfRange) {
-            throw BadFile::because(sprintf('The photo measures only %d × %d pixels; a sheet wants at least 800 on the longer side.', $copy->width, $copy->height));
+            throw BadFile::because(
+                sprintf(
+                    'The photo measures only %d × %d pixels; a sheet wants at least 800 on the longer side.',
+                    $copy->width,
+                    $copy->height,
+                ),
+            );
         }
     }
 }

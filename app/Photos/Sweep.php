@@ -14,7 +14,10 @@ use Illuminate\Support\Facades\Storage;
  */
 final class Sweep
 {
-    /** A photo on its way in has files before it has a row; and who puts an older database back has time to find out that a newer one was wanted. */
+    /**
+     * A photo on its way in has files before it has a row; and who puts an older database back has time to find out that a newer one was
+     * wanted.
+     */
     private const LEAST_AGE_SECONDS = 7 * 24 * 3600;
 
     private const PASSING_SECONDS = 2 * 3600;
@@ -51,7 +54,10 @@ final class Sweep
     /** Passing files of what was killed, or ran out of time: nothing that goes on uses one for so long. */
     public static function passing(): int
     {
-        $old = array_filter(glob(dirname(storage_path()).'/tmp/{kp,php}*', GLOB_BRACE) ?: [], static fn (string $file): bool => is_file($file) && time() - (int) @filemtime($file) > self::PASSING_SECONDS);
+        $old = array_filter(
+            glob(dirname(storage_path()).'/tmp/{kp,php}*', GLOB_BRACE) ?: [],
+            static fn (string $file): bool => is_file($file) && time() - (int) @filemtime($file) > self::PASSING_SECONDS,
+        );
 
         return count(array_filter($old, static fn (string $file): bool => @unlink($file)));
     }

@@ -45,10 +45,20 @@ final class ZoneReader
             $grid = $this->grid($sheet, $survey, $photo);
             $whites = $survey->whites->on($grid);
 
-            return array_map(fn (int $zone, array $pixels): Lab => $this->reading($sheet->note($zone), $pixels, $grid, $whites, $photo, $survey)->zone->targets['mid'], array_keys($sheet->pixels()), $sheet->pixels());
+            return array_map(
+                fn (int $zone, array $pixels): Lab => $this->reading($sheet->note($zone), $pixels, $grid, $whites, $photo, $survey)->zone
+                    ->targets['mid'],
+                array_keys($sheet->pixels()),
+                $sheet->pixels(),
+            );
         };
 
-        return array_map(static fn (ZoneNote $note, Lab $a, Lab $b): array => [$note->name, $a, $b], array_values($sheet->notes), $mids($one), $mids($other));
+        return array_map(
+            static fn (ZoneNote $note, Lab $a, Lab $b): array => [$note->name, $a, $b],
+            array_values($sheet->notes),
+            $mids($one),
+            $mids($other),
+        );
     }
 
     /** The photo at the size of the sheet; a photo of another shape is taken as if stretched to it. */
@@ -56,7 +66,9 @@ final class ZoneReader
     {
         $grid = $this->photos->grid($photo, $survey->balanceOf($photo->id));
 
-        return $grid->width === $sheet->labels->width && $grid->height === $sheet->labels->height ? $grid : $grid->resampled($sheet->labels->width, $sheet->labels->height);
+        return $grid->width === $sheet->labels->width && $grid->height === $sheet->labels->height
+            ? $grid
+            : $grid->resampled($sheet->labels->width, $sheet->labels->height);
     }
 
     /** @param  list<int>  $pixels */

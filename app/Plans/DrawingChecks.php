@@ -47,7 +47,13 @@ final class DrawingChecks
     /** @return list<DrawingCheckRow> the newest first */
     public function of(Study $study): array
     {
-        return array_values(DrawingCheckRow::query()->where('study_id', $study->id)->latest('id')->get(['id', 'study_id', 'passes', 'said', 'created_at'])->all());
+        return array_values(
+            DrawingCheckRow::query()
+                ->where('study_id', $study->id)
+                ->latest('id')
+                ->get(['id', 'study_id', 'passes', 'said', 'created_at'])
+                ->all(),
+        );
     }
 
     /**
@@ -71,11 +77,14 @@ final class DrawingChecks
     /** @param  list<array{float, float}>|null  $corners */
     private function checked(PlanGround $ground, PassesLaid $progress, Photograph $photo, ?array $corners): DrawingCheckRow
     {
-        $inPixels = $corners === null ? null : array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners);
+        $inPixels =
+            $corners === null ? null : array_map(static fn (array $c): array => [$c[0] * $photo->width, $c[1] * $photo->height], $corners);
         $check = CheckDrawing::of($photo, $this->plan($ground), $progress, $ground->shelf->usable()->pencils, $inPixels);
         $small = Raster::scaled(new WorkingCopy($photo->width, $photo->height, '', $photo->pixels), self::SHOWN);
         $row = DrawingCheckRow::query()->create([
-            'study_id' => $ground->study->id, 'passes' => $progress->everywhere, 'said' => [...CheckResource::of($check), 'zones' => self::apart($ground, $progress)],
+            'study_id' => $ground->study->id,
+            'passes' => $progress->everywhere,
+            'said' => [...CheckResource::of($check), 'zones' => self::apart($ground, $progress)],
             'photo' => base64_encode(Raster::encoded($small->width, $small->height, 3, $small->pixels, 'jpeg')),
             'map' => base64_encode(Raster::encoded($check->width, $check->height, 3, $check->differences, 'png')),
         ]);
@@ -100,7 +109,11 @@ final class DrawingChecks
     {
         $zones = [];
         foreach ($this->plans->zones($ground) as $zone) {
-            $sequence = $zone->sequence ?? throw ImpossibleChange::because('Not every zone is planned as things stand: plan the picture, then check the drawing against it.');
+            $sequence =
+                $zone->sequence ??
+                throw ImpossibleChange::because(
+                    'Not every zone is planned as things stand: plan the picture, then check the drawing against it.',
+                );
             $zones[] = new CheckedZone($zone->zone, $ground->zones->note($zone->zone)->name, CheckedShade::run($zone->shades, $sequence));
         }
         $labels = $ground->zones->labels;

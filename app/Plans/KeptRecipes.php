@@ -42,7 +42,9 @@ final class KeptRecipes
             if ($recipe->name === $name) {
                 return $history->latest()->id ?? 0;
             }
-            $note = $history->note("the recipe for “{$recipe->name}” was renamed to “{$name}”", [self::TABLE => [$recipe->getRawOriginal()]]);
+            $note = $history->note("the recipe for “{$recipe->name}” was renamed to “{$name}”", [
+                self::TABLE => [$recipe->getRawOriginal()],
+            ]);
             $recipe->update(['name' => $name]);
 
             return $note;

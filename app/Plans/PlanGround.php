@@ -67,7 +67,18 @@ final readonly class PlanGround
     {
         $s = $this->sheet->settings;
 
-        return $this->key('palette', $s->mode->value, $s->mostPencils(), $s->keep, $s->without, array_map(static fn (int $zone, array $shades): array => [$zone, array_map(self::named(...), $shades)], array_keys($this->forPalette()), $this->forPalette()));
+        return $this->key(
+            'palette',
+            $s->mode->value,
+            $s->mostPencils(),
+            $s->keep,
+            $s->without,
+            array_map(
+                static fn (int $zone, array $shades): array => [$zone, array_map(self::named(...), $shades)],
+                array_keys($this->forPalette()),
+                $this->forPalette(),
+            ),
+        );
     }
 
     /** @return array<int, list<Shade>> by zone number, see {@see ZoneShades::forPalette()} */
@@ -99,8 +110,17 @@ final readonly class PlanGround
         $s = $this->sheet->settings;
 
         return [
-            'its colours' => implode(';', array_map(static fn (Shade $w): string => $w->name.implode(',', self::rounded($w)), $this->shades[$zone])), 'the method' => implode(',', $s->methodOf($zone)->settings()).$s->mode->value, 'its surface' => (string) $this->readings[$zone]->zone->surface->grainCounts(), 'the paper' => $this->paper->name, 'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
-            'the pencils' => md5(implode(',', $palette->hand)), 'the main pencils of the picture' => md5(implode(',', $palette->base)), 'the drawer' => $this->fingerprint,
+            'its colours' => implode(
+                ';',
+                array_map(static fn (Shade $w): string => $w->name.implode(',', self::rounded($w)), $this->shades[$zone]),
+            ),
+            'the method' => implode(',', $s->methodOf($zone)->settings()).$s->mode->value,
+            'its surface' => (string) $this->readings[$zone]->zone->surface->grainCounts(),
+            'the paper' => $this->paper->name,
+            'your hand' => $this->paper->hand->isEven() ? '' : $this->paper->hand->fingerprint(),
+            'the pencils' => md5(implode(',', $palette->hand)),
+            'the main pencils of the picture' => md5(implode(',', $palette->base)),
+            'the drawer' => $this->fingerprint,
         ];
     }
 
@@ -108,10 +128,20 @@ final readonly class PlanGround
     {
         $s = $this->sheet->settings;
 
-        return $this->key('zone', $s->mode->value, $s->methodOf($zone)->settings(), $palette->hand, $palette->base, array_map(self::named(...), $this->shades[$zone]));
+        return $this->key(
+            'zone',
+            $s->mode->value,
+            $s->methodOf($zone)->settings(),
+            $palette->hand,
+            $palette->base,
+            array_map(self::named(...), $this->shades[$zone]),
+        );
     }
 
-    /** Not of the build: what was planned for a drawing stays hers when the application is brought up to date; how it is judged is worked out again. */
+    /**
+     * Not of the build: what was planned for a drawing stays hers when the application is brought up to date; how it is judged is worked
+     * out again.
+     */
     private function key(mixed ...$parts): string
     {
         return md5(json_encode([$this->fingerprint, $this->paper->key(), ...$parts], JSON_THROW_ON_ERROR));

@@ -32,14 +32,22 @@ final class PlanImages
     /** There are as many pieces from near as there are places to look at. */
     private const LOUPE_KEPT_SECONDS = 24 * 3600;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly PhotoStore $photos, private readonly SurveyRepository $surveys, private readonly BorderReader $borders)
-    {
+    public function __construct(
+        private readonly PlanRepository $plans,
+        private readonly PhotoStore $photos,
+        private readonly SurveyRepository $surveys,
+        private readonly BorderReader $borders,
+    ) {
     }
 
     /** @return string a PNG at screen size */
     public function after(PlanGround $ground, Stage $stage, SeenAs $seen): string
     {
-        return Computed::kept($this->key($ground, $stage->key().'/'.$seen->key()), self::KEPT_SECONDS, function () use ($ground, $stage, $seen): string {
+        return Computed::kept($this->key($ground, $stage->key().'/'.$seen->key()), self::KEPT_SECONDS, function () use (
+            $ground,
+            $stage,
+            $seen,
+        ): string {
             $preview = $this->preview($ground, $stage);
             $material = $this->material($ground, $preview);
 
@@ -55,7 +63,11 @@ final class PlanImages
             $material = $this->material($ground, $preview);
             $bytes = $preview->after(PassesLaid::whole(), $material);
             $photo = $this->photo($ground);
-            $map = ErrorMap::of(PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes), PixelGrid::ofSrgb($photo->width, $photo->height, $bytes), self::SQUARE);
+            $map = ErrorMap::of(
+                PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes),
+                PixelGrid::ofSrgb($photo->width, $photo->height, $bytes),
+                self::SQUARE,
+            );
 
             return Raster::encoded($photo->width, $photo->height, 1, $map, 'png');
         });
@@ -71,13 +83,21 @@ final class PlanImages
         $wide = $ground->study->frame()->wholeWidth();
         $loupe = Loupe::at($place[0], $place[1], $wide, $photo->width / $photo->height);
 
-        return Computed::kept($this->key($ground, "loupe/{$stage->key()}/{$seen->key()}/{$loupe->window->left}/{$loupe->window->top}"), self::LOUPE_KEPT_SECONDS, function () use ($ground, $stage, $seen, $photo, $wide, $loupe): string {
-            $piece = $this->balanced($ground, $this->photos->window($photo, ...$loupe->pixels($photo->width, $photo->height)));
-            $grid = Raster::resized($piece->width, $piece->height, $piece->bytes, Loupe::WIDTH, Loupe::HEIGHT);
-            $preview = $this->preview($ground, $stage);
+        return Computed::kept(
+            $this->key($ground, "loupe/{$stage->key()}/{$seen->key()}/{$loupe->window->left}/{$loupe->window->top}"),
+            self::LOUPE_KEPT_SECONDS,
+            function () use ($ground, $stage, $seen, $photo, $wide, $loupe): string {
+                $piece = $this->balanced($ground, $this->photos->window($photo, ...$loupe->pixels($photo->width, $photo->height)));
+                $grid = Raster::resized($piece->width, $piece->height, $piece->bytes, Loupe::WIDTH, Loupe::HEIGHT);
+                $preview = $this->preview($ground, $stage);
 
-            return $seen->png(Loupe::WIDTH, Loupe::HEIGHT, $preview->after($stage->laid, $preview->material($grid, $wide, $loupe->window), $seen->light));
-        });
+                return $seen->png(
+                    Loupe::WIDTH,
+                    Loupe::HEIGHT,
+                    $preview->after($stage->laid, $preview->material($grid, $wide, $loupe->window), $seen->light),
+                );
+            },
+        );
     }
 
     /** @return array{photo: list<float>, plan: list<float>} share of the area of each of nine value steps, the darkest first, 0–1 */
@@ -89,7 +109,10 @@ final class PlanImages
             $preview = $this->preview($ground);
             $bytes = $preview->after(PassesLaid::whole(), $preview->material($grid, $ground->study->frame()->wholeWidth()));
 
-            return ['photo' => ErrorMap::valueRun($grid), 'plan' => ErrorMap::valueRun(PixelGrid::ofSrgb($grid->width, $grid->height, $bytes))];
+            return [
+                'photo' => ErrorMap::valueRun($grid),
+                'plan' => ErrorMap::valueRun(PixelGrid::ofSrgb($grid->width, $grid->height, $bytes)),
+            ];
         });
     }
 
@@ -97,20 +120,43 @@ final class PlanImages
     public function parted(PlanGround $ground, Illuminant $light): array
     {
         /** @var list<array{zone: string, shade: string, deltaE00: float}> */
-        return Computed::kept($this->key($ground, "parted/$light->value"), self::KEPT_SECONDS, fn (): array => array_map(
-            static fn (PartedByLight $p): array => ['zone' => $ground->zones->note($p->zone)->name, 'shade' => $p->shade->name, 'deltaE00' => round($p->farther, 1)],
-            PartedByLight::in(PlannedPictures::sequences($ground, $this->plans->zones($ground)), $light),
-        ));
+        return Computed::kept(
+            $this->key($ground, "parted/$light->value"),
+            self::KEPT_SECONDS,
+            fn (): array => array_map(
+                static fn (PartedByLight $p): array => [
+                    'zone' => $ground->zones->note($p->zone)->name,
+                    'shade' => $p->shade->name,
+                    'deltaE00' => round($p->farther, 1),
+                ],
+                PartedByLight::in(PlannedPictures::sequences($ground, $this->plans->zones($ground)), $light),
+            ),
+        );
     }
 
     /** What the picture is drawn on, the same after every pass: kept by itself, so that another pass is there at once. */
     private function material(PlanGround $ground, Preview $preview): Material
     {
-        $key = 'material/'.md5(json_encode([$ground->study->photo()->storage_key, $this->surveys->stamp($ground->study), $ground->study->frame()->wholeWidth(), $preview->ground()], JSON_THROW_ON_ERROR));
+        $key =
+            'material/'.
+            md5(
+                json_encode(
+                    [
+                        $ground->study->photo()->storage_key,
+                        $this->surveys->stamp($ground->study),
+                        $ground->study->frame()->wholeWidth(),
+                        $preview->ground(),
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
         /** @var array{int, int, string, string, string, float, list<array{int, int}>, string} $kept */
         $kept = Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $preview): array {
             $photo = $this->photo($ground);
-            $m = $preview->material(PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes), $ground->study->frame()->wholeWidth());
+            $m = $preview->material(
+                PixelGrid::ofSrgb($photo->width, $photo->height, $photo->bytes),
+                $ground->study->frame()->wholeWidth(),
+            );
 
             return [$m->width, $m->height, $m->looks, $m->levels, $m->grain, $m->mmPerPixel, $m->pairs, $m->bands];
         });
@@ -123,11 +169,22 @@ final class PlanImages
         $zones = $this->plans->zones($ground);
         $drawn = [];
         foreach ($zones as $zone) {
-            $sequence = $stage->inOrder[$zone->zone] ?? $zone->sequence ?? throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.');
+            $sequence =
+                $stage->inOrder[$zone->zone] ??
+                ($zone->sequence ??
+                    throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.'));
             $drawn[] = DrawnZone::of($zone->zone, $zone->shades, $sequence);
         }
 
-        return new Preview($ground->paper, $ground->zones->labels, $ground->grid(), $drawn, $ground->whites(), $ground->sheet->settings->strokes, $this->borders->bands($this->surveys->current($ground->study), $ground->study->photo()));
+        return new Preview(
+            $ground->paper,
+            $ground->zones->labels,
+            $ground->grid(),
+            $drawn,
+            $ground->whites(),
+            $ground->sheet->settings->strokes,
+            $this->borders->bands($this->surveys->current($ground->study), $ground->study->photo()),
+        );
     }
 
     private function photo(PlanGround $ground): PixelWindow
@@ -144,6 +201,20 @@ final class PlanImages
 
     private function key(PlanGround $ground, string $what): string
     {
-        return 'picture/'.md5(json_encode([$what, $ground->sheet->settings->strokes, $ground->study->frame()->wholeWidth(), PlanRepository::keysOf($this->plans->zones($ground)), $ground->paper->key(), $ground->study->photo()->storage_key, $this->surveys->stamp($ground->study)], JSON_THROW_ON_ERROR));
+        return 'picture/'.
+            md5(
+                json_encode(
+                    [
+                        $what,
+                        $ground->sheet->settings->strokes,
+                        $ground->study->frame()->wholeWidth(),
+                        PlanRepository::keysOf($this->plans->zones($ground)),
+                        $ground->paper->key(),
+                        $ground->study->photo()->storage_key,
+                        $this->surveys->stamp($ground->study),
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
     }
 }

@@ -48,7 +48,19 @@ final class PlanParts
      */
     public function keep(Study $study, string $key, array $value): void
     {
-        DB::table('plan_parts')->upsert([['study_id' => $study->id, 'part_key' => $key, 'value' => json_encode($value, JSON_THROW_ON_ERROR), 'created_at' => now(), 'updated_at' => now()]], ['study_id', 'part_key'], ['value', 'updated_at']);
+        DB::table('plan_parts')->upsert(
+            [
+                [
+                    'study_id' => $study->id,
+                    'part_key' => $key,
+                    'value' => json_encode($value, JSON_THROW_ON_ERROR),
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ],
+            ],
+            ['study_id', 'part_key'],
+            ['value', 'updated_at'],
+        );
         AccountClock::tickOf($study);
     }
 
@@ -58,7 +70,12 @@ final class PlanParts
      */
     public function of(Study $study, array $keys): array
     {
-        return $keys === [] ? [] : array_map(static fn (mixed $value): array => json_decode((string) $value, true, flags: JSON_THROW_ON_ERROR), DB::table('plan_parts')->where('study_id', $study->id)->whereIn('part_key', $keys)->pluck('value', 'part_key')->all());
+        return $keys === []
+            ? []
+            : array_map(
+                static fn (mixed $value): array => json_decode((string) $value, true, flags: JSON_THROW_ON_ERROR),
+                DB::table('plan_parts')->where('study_id', $study->id)->whereIn('part_key', $keys)->pluck('value', 'part_key')->all(),
+            );
     }
 
     /**
@@ -69,9 +86,14 @@ final class PlanParts
     public function prune(Study $study, array $inUse): void
     {
         $parts = static fn () => DB::table('plan_parts')->where('study_id', $study->id);
-        $parts()->whereIn('part_key', $inUse)->update(['updated_at' => now()]);
+        $parts()
+            ->whereIn('part_key', $inUse)
+            ->update(['updated_at' => now()]);
         $newest = $parts()->orderByDesc('updated_at')->orderByDesc('id')->skip(self::MOST_PARTS)->value('updated_at');
-        $parts()->whereNotIn('part_key', $inUse)->where('updated_at', '<', max($newest ?? '', now()->subDays(self::KEPT_DAYS)->toDateTimeString()))->delete();
+        $parts()
+            ->whereNotIn('part_key', $inUse)
+            ->where('updated_at', '<', max($newest ?? '', now()->subDays(self::KEPT_DAYS)->toDateTimeString()))
+            ->delete();
         $runs = PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->skip(self::KEPT_RUNS)->take(1000)->pluck('id');
         PlanRun::query()->whereIn('id', $runs)->delete();
     }

@@ -43,14 +43,23 @@ final class PlanRepository
     /** @var Versions<PlanVersion> */
     public readonly Versions $versions;
 
-    public function __construct(public readonly PlanParts $parts, private readonly SurveyRepository $surveys, private readonly ZoneReader $zones, private readonly DrawerKeeper $drawers, private readonly AtlasShelf $atlases, private readonly HandKeeper $hands)
-    {
+    public function __construct(
+        public readonly PlanParts $parts,
+        private readonly SurveyRepository $surveys,
+        private readonly ZoneReader $zones,
+        private readonly DrawerKeeper $drawers,
+        private readonly AtlasShelf $atlases,
+        private readonly HandKeeper $hands,
+    ) {
         $this->versions = new Versions(PlanVersion::class, 'plan_number');
     }
 
     public function sheet(Study $study): PlanSheet
     {
-        $first = $study->first_method === null || $study->first_method === '' ? [] : [PlanSettings::WHOLE => explode(',', $study->first_method)];
+        $first =
+            $study->first_method === null || $study->first_method === ''
+                ? []
+                : [PlanSettings::WHOLE => explode(',', $study->first_method)];
 
         return $this->versions->current($study)?->sheet() ?? new PlanSheet(new PlanSettings($first));
     }
@@ -87,15 +96,37 @@ final class PlanRepository
         $grid = fn (): PixelGrid => $this->zones->grid($zones, $survey, $photo);
         // Reading zones from the photo takes most of the time, and changes with the survey, the paper and the drawer alone.
         /** @var array{array<int, ZoneReading>, ToneFit} $read */
-        $read = Computed::kept('picture-ground/'.md5(json_encode([$this->surveys->stamp($study), $photo->storage_key, $paper->key(), $fingerprint], JSON_THROW_ON_ERROR)), self::KEPT_SECONDS, fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)]);
+        $read = Computed::kept(
+            'picture-ground/'.
+                md5(json_encode([$this->surveys->stamp($study), $photo->storage_key, $paper->key(), $fingerprint], JSON_THROW_ON_ERROR)),
+            self::KEPT_SECONDS,
+            fn (): array => [$this->zones->readings($survey, $photo), ReachableTone::fit($usable, $paper, $grid()->l)],
+        );
         [$readings, $tone] = $read;
         $shades = [];
         foreach ($readings as $number => $reading) {
             $recolour = $sheet->settings->recolourOf($number);
-            $shades[$number] = ZoneShades::of($reading->zone, $zones->note($number)->importance->weight(), $sheet->settings->methodOf($number), static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab)));
+            $shades[$number] = ZoneShades::of(
+                $reading->zone,
+                $zones->note($number)->importance->weight(),
+                $sheet->settings->methodOf($number),
+                static fn (Lab $lab): Lab => $tone->fitted($recolour->of($lab)),
+            );
         }
 
-        return new PlanGround($study, $sheet, $zones, $readings, $tone, $shades, $shelf, $paper, $fingerprint, $grid, static fn (PixelGrid $grid): string => $survey->whites->on($grid));
+        return new PlanGround(
+            $study,
+            $sheet,
+            $zones,
+            $readings,
+            $tone,
+            $shades,
+            $shelf,
+            $paper,
+            $fingerprint,
+            $grid,
+            static fn (PixelGrid $grid): string => $survey->whites->on($grid),
+        );
     }
 
     /** @param  ?Kits  $kits  where the same picture is likely to be planned again */
@@ -120,17 +151,32 @@ final class PlanRepository
     public function zones(PlanGround $ground): array
     {
         $palette = $this->palettePart($ground);
-        $keys = array_map(static fn (int $zone): ?string => $palette === null ? null : $ground->zoneKey($zone, $palette), array_keys($ground->shades));
+        $keys = array_map(
+            static fn (int $zone): ?string => $palette === null ? null : $ground->zoneKey($zone, $palette),
+            array_keys($ground->shades),
+        );
         $found = $this->parts->of($ground->study, array_values(array_filter($keys, is_string(...))));
 
-        return array_map(static function (int $zone, array $shades, ?string $key) use ($ground, $found): PlannedZone {
-            $own = self::sequence($ground, $ground->sheet->sequences[$zone] ?? null, $shades);
-            $part = $found[$key ?? ''] ?? null;
-            /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
-            $passes = $part['passes'] ?? null;
+        return array_map(
+            static function (int $zone, array $shades, ?string $key) use ($ground, $found): PlannedZone {
+                $own = self::sequence($ground, $ground->sheet->sequences[$zone] ?? null, $shades);
+                $part = $found[$key ?? ''] ?? null;
+                /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
+                $passes = $part['passes'] ?? null;
 
-            return new PlannedZone($zone, $shades, $own ?? self::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $shades), $own !== null ? 'your own' : (string) ($part['label'] ?? ''), $own !== null, $key);
-        }, array_keys($ground->shades), $ground->shades, $keys);
+                return new PlannedZone(
+                    $zone,
+                    $shades,
+                    $own ?? self::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $shades),
+                    $own !== null ? 'your own' : (string) ($part['label'] ?? ''),
+                    $own !== null,
+                    $key,
+                );
+            },
+            array_keys($ground->shades),
+            $ground->shades,
+            $keys,
+        );
     }
 
     /** @throws ImpossibleChange when the zone is not there any more */
@@ -179,6 +225,22 @@ final class PlanRepository
      */
     public static function keysOf(array $zones): array
     {
-        return array_map(static fn (PlannedZone $z): array => [$z->zone, array_map(static fn (Shade $s, int $i): array => [$s->name, $z->sequence?->stackIn($i)->text(), round($s->seen->l, 2), round($s->seen->a, 2), round($s->seen->b, 2)], $z->shades, array_keys($z->shades))], $zones);
+        return array_map(
+            static fn (PlannedZone $z): array => [
+                $z->zone,
+                array_map(
+                    static fn (Shade $s, int $i): array => [
+                        $s->name,
+                        $z->sequence?->stackIn($i)->text(),
+                        round($s->seen->l, 2),
+                        round($s->seen->a, 2),
+                        round($s->seen->b, 2),
+                    ],
+                    $z->shades,
+                    array_keys($z->shades),
+                ),
+            ],
+            $zones,
+        );
     }
 }

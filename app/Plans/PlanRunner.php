@@ -29,7 +29,10 @@ final class PlanRunner
     /** Seconds that one job works before it lets others of the queue have a turn. */
     private const AT_ONCE = 20.0;
 
-    /** Seconds without a word after which a worker is taken for stuck: a dark zone in an unsteady hand takes half a minute on a slow machine with other work. */
+    /**
+     * Seconds without a word after which a worker is taken for stuck: a dark zone in an unsteady hand takes half a minute on a slow machine
+     * with other work.
+     */
     private const SILENT_AT_MOST = 180;
 
     /** Microseconds between two looks at a run that is awaited. */
@@ -42,15 +45,29 @@ final class PlanRunner
     /**
      * Begins, or goes on with what is under way already.
      *
-     * @param  ?\Closure(PlanRun): void  $queue  puts the run in the queue, in one transaction with its row: a run that no worker is told of would wait for ever
+     * @param  ?\Closure(PlanRun): void  $queue puts the run in the queue, in one transaction with its row: a run that no worker is told of
+     *   would wait for ever
      */
     public function begin(Study $study, int $zonesOpen, ?\Closure $queue = null): PlanRun
     {
         return DB::transaction(function () use ($study, $zonesOpen, $queue): PlanRun {
             Study::query()->lockForUpdate()->findOrFail($study->id);
             $this->turns->comes($study->user_id);
-            $underWay = PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->max('id');
-            $run = PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ?? PlanRun::query()->create(['study_id' => $study->id, 'state' => Standing::Waiting, 'what' => '', 'done' => 0, 'total' => 0, 'changes' => [], 'zones_open' => $zonesOpen]);
+            $underWay = PlanRun::query()
+                ->where('study_id', $study->id)
+                ->whereIn('state', [Standing::Waiting, Standing::Working])
+                ->max('id');
+            $run =
+                PlanRun::query()->find(is_numeric($underWay) ? (int) $underWay : 0) ??
+                PlanRun::query()->create([
+                    'study_id' => $study->id,
+                    'state' => Standing::Waiting,
+                    'what' => '',
+                    'done' => 0,
+                    'total' => 0,
+                    'changes' => [],
+                    'zones_open' => $zonesOpen,
+                ]);
             if ($queue !== null) {
                 $queue($run);
             }
@@ -63,14 +80,23 @@ final class PlanRunner
     public function await(PlanRun $run, float $seconds): void
     {
         $until = microtime(true) + $seconds;
-        while (microtime(true) < $until && PlanRun::query()->whereKey($run->id)->whereIn('state', [Standing::Waiting, Standing::Working])->exists()) {
+        while (
+            microtime(true) < $until &&
+            PlanRun::query()
+                ->whereKey($run->id)
+                ->whereIn('state', [Standing::Waiting, Standing::Working])
+                ->exists()
+        ) {
             usleep(self::LOOK);
         }
     }
 
     public function cancel(Study $study): void
     {
-        PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->update(['state' => Standing::Cancelled]);
+        PlanRun::query()
+            ->where('study_id', $study->id)
+            ->whereIn('state', [Standing::Waiting, Standing::Working])
+            ->update(['state' => Standing::Cancelled]);
     }
 
     /** Works on a run that was taken, for a while or until it is done, and lets go of it. */
@@ -104,7 +130,12 @@ final class PlanRunner
             $left = max(0, count($zones) - $found - 1);
             // Both or neither: a worker that dies in between would leave a zone that is planned, and is told nowhere.
             DB::transaction(function () use ($study, $run, $next, $answer, $basis, $changed, $left): void {
-                $this->plans->parts->keep($study, (string) $next->key, ['passes' => SequenceNote::of($answer->sequence, $next->shades)->toArray(), 'label' => $answer->label->value, 'zone' => $next->zone, 'basis' => $basis]);
+                $this->plans->parts->keep($study, (string) $next->key, [
+                    'passes' => SequenceNote::of($answer->sequence, $next->shades)->toArray(),
+                    'label' => $answer->label->value,
+                    'zone' => $next->zone,
+                    'basis' => $basis,
+                ]);
                 $run->update(['changes' => [...$run->changes, $changed], 'tries' => 0, 'zones_open' => PlanTurns::left($run, $left)]);
             });
             $worked = microtime(true) - $began;
@@ -118,8 +149,14 @@ final class PlanRunner
                 return;
             }
         }
-        PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->update(['state' => Standing::Done, 'what' => '', 'done' => count($zones), 'total' => count($zones)]);
-        $this->plans->parts->prune($study, [$ground->paletteKey(), ...array_values(array_filter(array_map(static fn (PlannedZone $z): ?string => $z->key, $zones), is_string(...)))]);
+        PlanRun::query()
+            ->whereKey($run->id)
+            ->where('state', Standing::Working)
+            ->update(['state' => Standing::Done, 'what' => '', 'done' => count($zones), 'total' => count($zones)]);
+        $this->plans->parts->prune($study, [
+            $ground->paletteKey(),
+            ...array_values(array_filter(array_map(static fn (PlannedZone $z): ?string => $z->key, $zones), is_string(...))),
+        ]);
     }
 
     /** Chooses the pencils of a study's plan before anybody asks for it; does nothing when it can't be planned, or is being planned. */
@@ -127,7 +164,12 @@ final class PlanRunner
     {
         try {
             $ground = $this->plans->ground(User::query()->findOrFail($study->user_id), $study);
-            if (! PlanRun::query()->where('study_id', $study->id)->whereIn('state', [Standing::Waiting, Standing::Working])->exists()) {
+            if (
+                ! PlanRun::query()
+                    ->where('study_id', $study->id)
+                    ->whereIn('state', [Standing::Waiting, Standing::Working])
+                    ->exists()
+            ) {
                 $this->palette($study, $ground, $this->plans->planner($ground));
             }
         } catch (ImpossibleChange) {
@@ -157,20 +199,32 @@ final class PlanRunner
     private static function changed(PlanGround $ground, PlannedZone $zone, Sequence $after, ?array $before, array $basis): array
     {
         $known = $before['basis'] ?? null;
-        $differs = is_array($known) ? array_keys(array_filter($basis, static fn (string $text, string $what): bool => ($known[$what] ?? '') !== $text, ARRAY_FILTER_USE_BOTH)) : [];
+        $differs = is_array($known)
+            ? array_keys(
+                array_filter(
+                    $basis,
+                    static fn (string $text, string $what): bool => ($known[$what] ?? '') !== $text,
+                    ARRAY_FILTER_USE_BOTH,
+                ),
+            )
+            : [];
         /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
         $passes = $before['passes'] ?? null;
         $words = static fn (?Sequence $s): ?string => $s === null ? null : SequenceWords::of($s, $zone->shades)->inShort();
 
         return [
-            'zone' => $ground->zones->note($zone->zone)->name, 'why' => $before === null ? 'new' : ($differs === [] ? 'asked for again' : implode(' and ', $differs).' changed'),
-            'before' => $words(PlanRepository::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $zone->shades)), 'after' => (string) $words($after),
+            'zone' => $ground->zones->note($zone->zone)->name,
+            'why' => $before === null ? 'new' : ($differs === [] ? 'asked for again' : implode(' and ', $differs).' changed'),
+            'before' => $words(
+                PlanRepository::sequence($ground, $passes === null ? null : SequenceNote::ofArray($passes), $zone->shades),
+            ),
+            'after' => (string) $words($after),
         ];
     }
 
     /**
-     * Of the zones that have no part yet the lightest, as one works: few coats are looked through there, so that it is found soonest and there
-     * is something to look at.
+     * Of the zones that have no part yet the lightest, as one works: few coats are looked through there, so that it is found soonest and
+     * there is something to look at.
      *
      * @param  list<PlannedZone>|null  $zones
      *

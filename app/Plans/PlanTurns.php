@@ -14,8 +14,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Whose plan is worked on next: of the accounts that wait the one that was worked for least since the last of them came, so that one that
- * comes with ten plans holds up nobody who comes with one. Whoever works on a run holds it, and says so again and again; a run is held by one worker at a time,
- * whatever the queue hands out twice.
+ * comes with ten plans holds up nobody who comes with one. Whoever works on a run holds it, and says so again and again; a run is held by
+ * one worker at a time, whatever the queue hands out twice.
  */
 final class PlanTurns
 {
@@ -35,7 +35,9 @@ final class PlanTurns
     public function comes(int $account): void
     {
         if (! $this->underWay()->get()->contains(static fn (PlanRun $run): bool => self::accountOf($run) === $account)) {
-            PlanRun::query()->where('worked', '>', 0)->update(['worked' => 0]);
+            PlanRun::query()
+                ->where('worked', '>', 0)
+                ->update(['worked' => 0]);
         }
     }
 
@@ -46,10 +48,29 @@ final class PlanTurns
             $runs = $this->underWay()->lockForUpdate()->get();
             $held = array_count_values($runs->filter(self::isHeld(...))->map(self::accountOf(...))->all());
             $worked = $this->worked();
-            $rank = static fn (PlanRun $run): array => [$held[self::accountOf($run)] ?? 0, $worked[self::accountOf($run)] ?? 0.0, $run->zones_open, $run->id];
-            foreach ($runs->reject(self::isHeld(...))->filter(static fn (PlanRun $run): bool => $run->zones_open <= $mostOpen)->sort(static fn (PlanRun $a, PlanRun $b): int => $rank($a) <=> $rank($b)) as $run) {
+            $rank = static fn (PlanRun $run): array => [
+                $held[self::accountOf($run)] ?? 0,
+                $worked[self::accountOf($run)] ?? 0.0,
+                $run->zones_open,
+                $run->id,
+            ];
+            foreach (
+                $runs
+                    ->reject(self::isHeld(...))
+                    ->filter(static fn (PlanRun $run): bool => $run->zones_open <= $mostOpen)
+                    ->sort(static fn (PlanRun $a, PlanRun $b): int => $rank($a) <=> $rank($b)) as $run
+            ) {
                 $givenUp = $run->tries >= self::TRIES;
-                $run->update($givenUp ? ['state' => Standing::Failed] : ['state' => Standing::Working, 'holder' => self::me(), 'held_until' => time() + self::HELD_FOR, 'tries' => $run->tries + 1]);
+                $run->update(
+                    $givenUp
+                        ? ['state' => Standing::Failed]
+                        : [
+                            'state' => Standing::Working,
+                            'holder' => self::me(),
+                            'held_until' => time() + self::HELD_FOR,
+                            'tries' => $run->tries + 1,
+                        ],
+                );
                 if (! $givenUp) {
                     return $run->load('study');
                 }
@@ -71,7 +92,7 @@ final class PlanTurns
         $mine = PlanRun::query()->whereKey($run->id)->where('state', Standing::Working)->where('holder', self::me());
         // No row is changed where the same is told within the second.
         if ($mine->update([...$told, 'held_until' => time() + self::HELD_FOR]) === 0 && ! $mine->exists()) {
-            throw new NotWanted;
+            throw new NotWanted();
         }
         AccountClock::tickOf($run->study);
     }
@@ -79,7 +100,10 @@ final class PlanTurns
     /** Lets go of it; whether it is done is told apart. */
     public function giveBack(PlanRun $run, float $seconds): void
     {
-        PlanRun::query()->whereKey($run->id)->where('holder', self::me())->update(['holder' => null, 'held_until' => 0, 'worked' => DB::raw('worked + '.round($seconds, 3))]);
+        PlanRun::query()
+            ->whereKey($run->id)
+            ->where('holder', self::me())
+            ->update(['holder' => null, 'held_until' => 0, 'worked' => DB::raw('worked + '.round($seconds, 3))]);
         // It is done, or waits for its next turn.
         AccountClock::tickOf($run->study);
     }
@@ -91,7 +115,10 @@ final class PlanTurns
         $own = self::accountOf($run);
         $mine = ($worked[$own] ?? 0.0) + $seconds;
 
-        return $this->waiting()->contains(static fn (PlanRun $other): bool => self::accountOf($other) !== $own && ($worked[self::accountOf($other)] ?? 0.0) + self::AHEAD < $mine);
+        return $this->waiting()->contains(
+            static fn (PlanRun $other): bool => self::accountOf($other) !== $own &&
+                ($worked[self::accountOf($other)] ?? 0.0) + self::AHEAD < $mine,
+        );
     }
 
     /** So many zones as no short work, however few: where pencils are to be chosen first, too. */
@@ -115,7 +142,9 @@ final class PlanTurns
     /** What a worker of this name held when it died. */
     public function letGo(): void
     {
-        PlanRun::query()->where('holder', self::me())->update(['holder' => null, 'held_until' => 0]);
+        PlanRun::query()
+            ->where('holder', self::me())
+            ->update(['holder' => null, 'held_until' => 0]);
     }
 
     /** The machine and the worker's name on it, which one that comes in a dead one's place has too (ops/serve.sh). */
@@ -152,7 +181,13 @@ final class PlanTurns
     /** @return array<int, float> seconds by account, what is done by now among them */
     private function worked(): array
     {
-        return DB::table('plan_runs')->join('studies', 'studies.id', '=', 'plan_runs.study_id')->where('worked', '>', 0)
-            ->groupBy('studies.user_id')->selectRaw('studies.user_id as account, sum(worked) as seconds')->pluck('seconds', 'account')->map(static fn (mixed $s): float => (float) $s)->all();
+        return DB::table('plan_runs')
+            ->join('studies', 'studies.id', '=', 'plan_runs.study_id')
+            ->where('worked', '>', 0)
+            ->groupBy('studies.user_id')
+            ->selectRaw('studies.user_id as account, sum(worked) as seconds')
+            ->pluck('seconds', 'account')
+            ->map(static fn (mixed $s): float => (float) $s)
+            ->all();
     }
 }

@@ -20,8 +20,11 @@ use KnottyPrism\Core\Recipe\Warnings\Warnings;
 /** What is planned of a study's picture, zone by zone with what comes of it, and what follows from all of them together. */
 final class PlannedPictures
 {
-    public function __construct(private readonly PlanRepository $plans, private readonly SurveyRepository $surveys, private readonly DrawerKeeper $drawers)
-    {
+    public function __construct(
+        private readonly PlanRepository $plans,
+        private readonly SurveyRepository $surveys,
+        private readonly DrawerKeeper $drawers,
+    ) {
     }
 
     /**
@@ -30,12 +33,23 @@ final class PlannedPictures
      */
     public static function inZones(array $zones): array
     {
-        return array_filter(array_combine(array_map(static fn (PlannedZone $z): int => $z->zone, $zones), array_map(static fn (PlannedZone $z): ?Sequence => $z->sequence, $zones)));
+        return array_filter(
+            array_combine(
+                array_map(static fn (PlannedZone $z): int => $z->zone, $zones),
+                array_map(static fn (PlannedZone $z): ?Sequence => $z->sequence, $zones),
+            ),
+        );
     }
 
     public static function answer(PlanGround $ground, PlannedZone $zone, Sequence $sequence): SequenceAnswer
     {
-        return SequenceAnswer::of(RecipeLabel::tryFrom($zone->label) ?? RecipeLabel::OtherPencils, $sequence, ZoneShades::worked($zone->shades), $ground->paper, $ground->sheet->settings->mode);
+        return SequenceAnswer::of(
+            RecipeLabel::tryFrom($zone->label) ?? RecipeLabel::OtherPencils,
+            $sequence,
+            ZoneShades::worked($zone->shades),
+            $ground->paper,
+            $ground->sheet->settings->mode,
+        );
     }
 
     /**
@@ -76,7 +90,9 @@ final class PlannedPictures
         }
         foreach ([...ZoneWarnings::in($ground->map(), $answers), ...Warnings::in($answers[$zone])] as $warning) {
             if ($warning->kind->value === $code && ($warning->zones[0] ?? $zone) === $zone && in_array($at, $warning->shades, true)) {
-                return $this->plans->planner($ground)->tried($warning, $warning->zones === [] ? [$zone => $answers[$zone]] : $answers, $palette)->remedied;
+                return $this->plans
+                    ->planner($ground)
+                    ->tried($warning, $warning->zones === [] ? [$zone => $answers[$zone]] : $answers, $palette)->remedied;
             }
         }
 

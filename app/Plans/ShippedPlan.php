@@ -20,7 +20,10 @@ final class ShippedPlan
     /** Puts the parts of a plan where the planner would put them: under the keys of all that they follow from. */
     public function putIn(Study $study, string $json): void
     {
-        /** @var array{palette: array<string, mixed>, zones: array<int, array{passes: list<array{tool: string, marks: array<string, string>}>, label: string}>} $shipped */
+        /**
+         * @var array{palette: array<string, mixed>,
+         *   zones: array<int, array{passes: list<array{tool: string, marks: array<string, string>}>, label: string}>} $shipped
+         */
         $shipped = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
         $ground = $this->plans->ground($study->user()->firstOrFail(), $study);
         $this->plans->parts->keep($study, $ground->paletteKey(), $shipped['palette']);
@@ -28,7 +31,11 @@ final class ShippedPlan
         foreach ($this->plans->zones($ground) as $zone) {
             $part = $shipped['zones'][$zone->zone] ?? null;
             if ($part !== null && $zone->key !== null) {
-                $this->plans->parts->keep($study, $zone->key, [...$part, 'zone' => $zone->zone, 'basis' => $ground->basis($zone->zone, $palette)]);
+                $this->plans->parts->keep($study, $zone->key, [
+                    ...$part,
+                    'zone' => $zone->zone,
+                    'basis' => $ground->basis($zone->zone, $palette),
+                ]);
             }
         }
     }
@@ -39,9 +46,15 @@ final class ShippedPlan
         $ground = $this->plans->ground($study->user()->firstOrFail(), $study);
         $zones = [];
         foreach ($this->plans->zones($ground) as $zone) {
-            $zones[$zone->zone] = ['passes' => $zone->sequence === null ? [] : SequenceNote::of($zone->sequence, $zone->shades)->toArray(), 'label' => $zone->label];
+            $zones[$zone->zone] = [
+                'passes' => $zone->sequence === null ? [] : SequenceNote::of($zone->sequence, $zone->shades)->toArray(),
+                'label' => $zone->label,
+            ];
         }
 
-        return json_encode(['palette' => $this->plans->palettePart($ground)?->toArray(), 'zones' => (object) $zones], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT)."\n";
+        return json_encode(
+            ['palette' => $this->plans->palettePart($ground)?->toArray(), 'zones' => (object) $zones],
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT,
+        )."\n";
     }
 }

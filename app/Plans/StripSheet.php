@@ -48,11 +48,16 @@ final class StripSheet
     public function strips(User $user, AskedStrips $asked): array
     {
         $study = $asked->study;
-        $owned = array_values(array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()));
+        $owned = array_values(
+            array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()),
+        );
         if ($owned === []) {
             throw ImpossibleChange::because('The drawer is empty. Bring pencils in first, then try your hand.');
         }
-        $laid = $study === null || $asked->kind === StripKind::Pencils ? [] : $this->laid($user, $study, $asked->kind === StripKind::Zone ? $asked->zone : null);
+        $laid =
+            $study === null || $asked->kind === StripKind::Pencils
+                ? []
+                : $this->laid($user, $study, $asked->kind === StripKind::Zone ? $asked->zone : null);
         if ($laid !== []) {
             return $laid;
         }
@@ -65,7 +70,8 @@ final class StripSheet
     }
 
     /**
-     * What the heaviest shade of each zone is laid in, the largest zone first; or every shade of one zone, the lightest first: its touches are too small to be tried.
+     * What the heaviest shade of each zone is laid in, the largest zone first; or every shade of one zone, the lightest first: its touches
+     * are too small to be tried.
      *
      * @return array<string, Stack> by their text; none while nothing is planned
      */
@@ -85,7 +91,12 @@ final class StripSheet
                 }
             }
         }
-        usort($outcomes, static fn (array $a, array $b): int => $zone === null ? $b[1]->shade->weight <=> $a[1]->shade->weight : $b[1]->shade->target->l <=> $a[1]->shade->target->l);
+        usort(
+            $outcomes,
+            static fn (array $a, array $b): int => $zone === null
+                ? $b[1]->shade->weight <=> $a[1]->shade->weight
+                : $b[1]->shade->target->l <=> $a[1]->shade->target->l,
+        );
         $laid = $zones = [];
         foreach ($outcomes as [$number, $outcome]) {
             // What is joined or lifted in the end tells nothing of a hand.

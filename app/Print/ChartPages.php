@@ -16,9 +16,12 @@ final class ChartPages
     /** Dots of a printed ring, to the millimetre. */
     private const DOTS = 24;
 
-    private const PENCILS = 'Print at 100 %. Colour inside the dots, evenly, to the edge; leave the paper between bare. Then photograph the whole sheet from above, in daylight, all four rings in the picture.';
+    private const PENCILS = 'Print at 100 %. Colour inside the dots, evenly, to the edge; leave the paper between bare. Then photograph '
+        .'the whole sheet from above, in daylight, all four rings in the picture.';
 
-    private const STRIPS = 'Print at 100 % on the paper of the drawing. Lay every strip as it says, as you would in a drawing, and then a second time beside it; leave the paper between bare. Photograph the whole sheet from above, in daylight, all four rings in the picture.';
+    private const STRIPS = 'Print at 100 % on the paper of the drawing. Lay every strip as it says, as you would in a drawing, and then '
+        .'a second time beside it; leave the paper between bare. Photograph the whole sheet from above, in daylight, all four rings in '
+        .'the picture.';
 
     /** @param  array<string, array{number: string, name: string}>  $labels  by identifier */
     public function pdf(ChartSheet $sheet, array $labels): string
@@ -42,11 +45,26 @@ final class ChartPages
     {
         $size = array_search([$sheet->width, $sheet->height], ChartSheet::SIZES, true);
 
-        return PdfPage::of('cards.measure', [
-            'sheet' => $sheet, 'labels' => $labels, 'rows' => array_map(self::rows(...), $sheet->pages), 'what' => $what, 'label' => $label,
-            'rings' => ['dotted' => self::ring(true), 'plain' => self::ring(false)], 'marks' => SheetMarks::centres($sheet->width, $sheet->height), 'ring' => SheetMarks::RING,
-            'squares' => array_map(static fn (int $page): array => array_keys(array_filter($sheet->bits($page))), array_keys($sheet->pages)), 'places' => SheetMarks::squares(), 'square' => SheetMarks::SQUARE,
-        ], is_string($size) ? $size : 'a4');
+        return PdfPage::of(
+            'cards.measure',
+            [
+                'sheet' => $sheet,
+                'labels' => $labels,
+                'rows' => array_map(self::rows(...), $sheet->pages),
+                'what' => $what,
+                'label' => $label,
+                'rings' => ['dotted' => self::ring(true), 'plain' => self::ring(false)],
+                'marks' => SheetMarks::centres($sheet->width, $sheet->height),
+                'ring' => SheetMarks::RING,
+                'squares' => array_map(
+                    static fn (int $page): array => array_keys(array_filter($sheet->bits($page))),
+                    array_keys($sheet->pages),
+                ),
+                'places' => SheetMarks::squares(),
+                'square' => SheetMarks::SQUARE,
+            ],
+            is_string($size) ? $size : 'a4',
+        );
     }
 
     /**

@@ -25,23 +25,52 @@ final class DrawerSheets
         $height = min(16.0, (PdfPage::SIZES[$size][0] - 2 * self::MARGIN_MM - 34 - ($chart['orders'] === [] ? 0 : 26)) / $columns);
         $dab = static fn (array $cell): array => [...$cell, 'dab' => self::dab($cell['strata'], $width / 2, $height)];
 
-        return PdfPage::of('cards.chart', [
-            ...$chart, 'pairs' => array_map(static fn (array $row): array => array_map($dab, $row), $chart['pairs']), 'orders' => array_map(static fn (array $cell): array => [...$cell, 'dab' => self::dab($cell['strata'], 13, 9)], $chart['orders']),
-            'margin' => self::MARGIN_MM, 'cell' => $width, 'cellHeight' => $height,
-        ], $size, wide: true);
+        return PdfPage::of(
+            'cards.chart',
+            [
+                ...$chart,
+                'pairs' => array_map(static fn (array $row): array => array_map($dab, $row), $chart['pairs']),
+                'orders' => array_map(
+                    static fn (array $cell): array => [...$cell, 'dab' => self::dab($cell['strata'], 13, 9)],
+                    $chart['orders'],
+                ),
+                'margin' => self::MARGIN_MM,
+                'cell' => $width,
+                'cellHeight' => $height,
+            ],
+            $size,
+            wide: true,
+        );
     }
 
     public function map(TrayMap $map, string $order, string $size): string
     {
         $width = (PdfPage::SIZES[$size][1] - 2 * self::MARGIN_MM - 2) / $map->slots;
-        $slot = static fn (?Portrait $p): ?array => $p === null ? null : [
-            'number' => $p->pencil->record->number, 'name' => $p->pencil->record->name, 'value' => $p->reading->valueStep, 'dab' => self::dab(ChartResource::strata(Swatch::Heavy->lay($p->pencil)), $width, 8),
-        ];
+        $slot = static fn (?Portrait $p): ?array => $p === null
+            ? null
+            : [
+                'number' => $p->pencil->record->number,
+                'name' => $p->pencil->record->name,
+                'value' => $p->reading->valueStep,
+                'dab' => self::dab(ChartResource::strata(Swatch::Heavy->lay($p->pencil)), $width, 8),
+            ];
 
-        return PdfPage::of('cards.map', [
-            'trays' => array_map(static fn (array $tray): array => array_map(static fn (array $row): array => array_map($slot, $row), $tray), $map->trays),
-            'order' => $order, 'rows' => $map->rows, 'slots' => $map->slots, 'margin' => self::MARGIN_MM, 'cell' => $width,
-        ], $size, wide: true);
+        return PdfPage::of(
+            'cards.map',
+            [
+                'trays' => array_map(
+                    static fn (array $tray): array => array_map(static fn (array $row): array => array_map($slot, $row), $tray),
+                    $map->trays,
+                ),
+                'order' => $order,
+                'rows' => $map->rows,
+                'slots' => $map->slots,
+                'margin' => self::MARGIN_MM,
+                'cell' => $width,
+            ],
+            $size,
+            wide: true,
+        );
     }
 
     /** @param  array<string, mixed>  $table  as {@see \App\Answers\ChartAnswers::equivalents()} gives it */
@@ -49,7 +78,18 @@ final class DrawerSheets
     {
         $with = static fn (array $pencil): array => [...$pencil, 'dab' => self::dab($pencil['strata'], 12, 5.6)];
 
-        return PdfPage::of('cards.equivalents', [...$table, 'rows' => array_map(static fn (array $row): array => [...$row, 'from' => $with($row['from']), 'to' => $with($row['to'])], $table['rows']), 'margin' => self::MARGIN_MM], $size);
+        return PdfPage::of(
+            'cards.equivalents',
+            [
+                ...$table,
+                'rows' => array_map(
+                    static fn (array $row): array => [...$row, 'from' => $with($row['from']), 'to' => $with($row['to'])],
+                    $table['rows'],
+                ),
+                'margin' => self::MARGIN_MM,
+            ],
+            $size,
+        );
     }
 
     /** @param  list<string>  $strata */

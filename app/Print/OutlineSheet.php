@@ -45,7 +45,7 @@ final class OutlineSheet
     public static function pdf(string $study, Tracing $tracing, string $size, ?float $square, bool $mirrored): string
     {
         $page = PdfPage::SIZES[$size];
-        $canvas = new CPDF([0, 0, $page[0] * self::POINTS, $page[1] * self::POINTS], 'portrait', new Dompdf);
+        $canvas = new CPDF([0, 0, $page[0] * self::POINTS, $page[1] * self::POINTS], 'portrait', new Dompdf());
         $font = (string) $canvas->get_dompdf()->getFontMetrics()->getFont('DejaVu Sans');
         $tiles = Tiles::over($tracing->wide, $tracing->high, $page);
         foreach ($tiles->tiles as $i => $tile) {
@@ -54,7 +54,23 @@ final class OutlineSheet
             }
             self::lines($canvas, $tracing, $tile, $square);
             self::joins($canvas, $tiles, $tile);
-            self::foot($canvas, $font, sprintf('%s: %s%s, %g × %g mm, page %d of row %d (%d × %d)', $study, 'outlines', $mirrored ? ', mirrored' : '', $tracing->wide, $tracing->high, $tile->column, $tile->row, $tiles->columns, $tiles->rows), $page[1]);
+            self::foot(
+                $canvas,
+                $font,
+                sprintf(
+                    '%s: %s%s, %g × %g mm, page %d of row %d (%d × %d)',
+                    $study,
+                    'outlines',
+                    $mirrored ? ', mirrored' : '',
+                    $tracing->wide,
+                    $tracing->high,
+                    $tile->column,
+                    $tile->row,
+                    $tiles->columns,
+                    $tiles->rows,
+                ),
+                $page[1],
+            );
         }
 
         return $canvas->output(['compress' => 1]);
@@ -73,7 +89,13 @@ final class OutlineSheet
                 $canvas->line($x(0), $y($at), $x($tracing->wide), $y($at), self::PALE, self::GRID);
             }
         }
-        foreach ([[$tracing->outlines, self::BORDER, []], [$tracing->graded, self::BORDER, self::BROKEN], [$tracing->inner, self::INNER, []]] as [$lines, $width, $broken]) {
+        foreach (
+            [
+                [$tracing->outlines, self::BORDER, []],
+                [$tracing->graded, self::BORDER, self::BROKEN],
+                [$tracing->inner, self::INNER, []],
+            ] as [$lines, $width, $broken]
+        ) {
             foreach ($lines as $line) {
                 $gone = 0.0;
                 for ($i = 1, $n = count($line); $i < $n; $i++) {
@@ -89,7 +111,14 @@ final class OutlineSheet
         }
         $canvas->clipping_end();
         // The drawing's own edge, outside the clip so that it prints at its full width.
-        foreach ([[0, 0, $tracing->wide, 0], [0, $tracing->high, $tracing->wide, $tracing->high], [0, 0, 0, $tracing->high], [$tracing->wide, 0, $tracing->wide, $tracing->high]] as [$x0, $y0, $x1, $y1]) {
+        foreach (
+            [
+                [0, 0, $tracing->wide, 0],
+                [0, $tracing->high, $tracing->wide, $tracing->high],
+                [0, 0, 0, $tracing->high],
+                [$tracing->wide, 0, $tracing->wide, $tracing->high],
+            ] as [$x0, $y0, $x1, $y1]
+        ) {
             [$left, $right] = [max($x0, $tile->x), min($x1, $tile->x + $tile->wide)];
             [$top, $bottom] = [max($y0, $tile->y), min($y1, $tile->y + $tile->high)];
             if ($left <= $right && $top <= $bottom && ($left < $right || $top < $bottom)) {
@@ -104,7 +133,10 @@ final class OutlineSheet
      */
     private static function isOn(Tile $tile, array $from, array $to): bool
     {
-        return max($from[0], $to[0]) >= $tile->x && min($from[0], $to[0]) <= $tile->x + $tile->wide && max($from[1], $to[1]) >= $tile->y && min($from[1], $to[1]) <= $tile->y + $tile->high;
+        return max($from[0], $to[0]) >= $tile->x &&
+            min($from[0], $to[0]) <= $tile->x + $tile->wide &&
+            max($from[1], $to[1]) >= $tile->y &&
+            min($from[1], $to[1]) <= $tile->y + $tile->high;
     }
 
     /** Crosses at both ends of what a page shares with the next: laid on those of the next they make the pages one. */
@@ -112,7 +144,14 @@ final class OutlineSheet
     {
         $cross = static function (float $x, float $y) use ($canvas): void {
             foreach ([[self::MARK, 0.0], [0.0, self::MARK]] as [$dx, $dy]) {
-                $canvas->line(($x - $dx) * self::POINTS, ($y - $dy) * self::POINTS, ($x + $dx) * self::POINTS, ($y + $dy) * self::POINTS, self::BLACK, self::INNER);
+                $canvas->line(
+                    ($x - $dx) * self::POINTS,
+                    ($y - $dy) * self::POINTS,
+                    ($x + $dx) * self::POINTS,
+                    ($y + $dy) * self::POINTS,
+                    self::BLACK,
+                    self::INNER,
+                );
             }
         };
         [$left, $top, $right, $bottom] = [Tiles::MARGIN, Tiles::MARGIN, Tiles::MARGIN + $tile->wide, Tiles::MARGIN + $tile->high];
@@ -139,6 +178,13 @@ final class OutlineSheet
         foreach ([$x, $end] as $at) {
             $canvas->line($at, $y - 3, $at, $y + 3, self::BLACK, self::BORDER);
         }
-        $canvas->text($end + 6, $y - self::TEXT / 2, sprintf('%g mm: if it is not, print at 100 %%. %s', self::MEASURE, $text), $font, self::TEXT, self::BLACK);
+        $canvas->text(
+            $end + 6,
+            $y - self::TEXT / 2,
+            sprintf('%g mm: if it is not, print at 100 %%. %s', self::MEASURE, $text),
+            $font,
+            self::TEXT,
+            self::BLACK,
+        );
     }
 }

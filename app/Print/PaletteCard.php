@@ -34,14 +34,18 @@ final class PaletteCard
     {
         [$width, $height] = PdfPage::SIZES[$size];
 
-        return PdfPage::of('cards.palette', [
-            'study' => $study,
-            'paper' => $paper,
-            'columns' => self::columns(array_map(self::shown(...), $chosen)),
-            ...self::fit($chosen, $width, $height),
-            'margin' => self::MARGIN_MM,
-            'count' => count($chosen),
-        ], $size);
+        return PdfPage::of(
+            'cards.palette',
+            [
+                'study' => $study,
+                'paper' => $paper,
+                'columns' => self::columns(array_map(self::shown(...), $chosen)),
+                ...self::fit($chosen, $width, $height),
+                'margin' => self::MARGIN_MM,
+                'count' => count($chosen),
+            ],
+            $size,
+        );
     }
 
     /**
@@ -58,7 +62,10 @@ final class PaletteCard
             'words' => $target['words'],
             'closeness' => $outcome->comparison()->words(),
             'target' => DabPicture::flat((string) $target['hex'], 8, 8),
-            'passes' => array_map(static fn (array $pass): array => [...$pass, 'dab' => DabPicture::ofStrata($pass['strata'], 180, 84)], SequenceResource::steps($outcome->laid)),
+            'passes' => array_map(
+                static fn (array $pass): array => [...$pass, 'dab' => DabPicture::ofStrata($pass['strata'], 180, 84)],
+                SequenceResource::steps($outcome->laid),
+            ),
             'warnings' => array_map(static fn (Warning $w): string => "$w->text $w->remedy", Warnings::of($outcome)),
         ];
     }
@@ -94,6 +101,6 @@ final class PaletteCard
         $byHeight = ($height - 2 * self::MARGIN_MM - 16) / (self::ROW_MM * max(1, $rows));
         $scale = max(self::LEAST_SCALE, min(1.0, $byHeight, ($width - 2 * self::MARGIN_MM) / self::FULL_WIDTH_MM));
 
-        return ['scale' => $scale, 'stretch' => max(1.0, min(self::MOST_STRETCH, 0.92 * $byHeight / $scale))];
+        return ['scale' => $scale, 'stretch' => max(1.0, min(self::MOST_STRETCH, (0.92 * $byHeight) / $scale))];
     }
 }

@@ -40,15 +40,36 @@ final class PlanSheets
     /** @param  list<array{pencil: Pencil, zones: list<string>, part: ?string}>  $palette  lightest first */
     public function card(string $study, string $paper, array $palette, string $size): string
     {
-        $dab = static fn (Pencil $p, Swatch $swatch): string => DabPicture::ofStrata(ChartResource::strata($swatch->lay($p)), (int) round(18 * self::DOTS), (int) round(9 * self::DOTS));
+        $dab = static fn (Pencil $p, Swatch $swatch): string => DabPicture::ofStrata(
+            ChartResource::strata($swatch->lay($p)),
+            (int) round(18 * self::DOTS),
+            (int) round(9 * self::DOTS),
+        );
 
-        return PdfPage::of('cards.pencils', [
-            'study' => $study, 'paper' => $paper, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210, 'columns' => 3,
-            'pencils' => array_map(static fn (array $p): array => [
-                'number' => $p['pencil']->record->number, 'name' => $p['pencil']->record->name, 'binder' => $p['pencil']->record->binder?->value, 'zones' => implode(', ', $p['zones']), 'part' => $p['part'],
-                'words' => ChartResource::pencil($p['pencil'])['words'], 'heavy' => $dab($p['pencil'], Swatch::Heavy), 'light' => $dab($p['pencil'], Swatch::Light),
-            ], $palette),
-        ], $size);
+        return PdfPage::of(
+            'cards.pencils',
+            [
+                'study' => $study,
+                'paper' => $paper,
+                'margin' => self::MARGIN_MM,
+                'scale' => PdfPage::SIZES[$size][0] / 210,
+                'columns' => 3,
+                'pencils' => array_map(
+                    static fn (array $p): array => [
+                        'number' => $p['pencil']->record->number,
+                        'name' => $p['pencil']->record->name,
+                        'binder' => $p['pencil']->record->binder?->value,
+                        'zones' => implode(', ', $p['zones']),
+                        'part' => $p['part'],
+                        'words' => ChartResource::pencil($p['pencil'])['words'],
+                        'heavy' => $dab($p['pencil'], Swatch::Heavy),
+                        'light' => $dab($p['pencil'], Swatch::Light),
+                    ],
+                    $palette,
+                ),
+            ],
+            $size,
+        );
     }
 
     /**
@@ -56,18 +77,42 @@ final class PlanSheets
      * @param  array<int, ?string>  $runsOut  where a zone's passes run out into others, in words
      * @param  Raster  $photo  at about screen size
      */
-    public function zones(string $study, string $paper, ZoneMap $map, array $sequences, array $runsOut, Raster $photo, string $size): string
-    {
+    public function zones(
+        string $study,
+        string $paper,
+        ZoneMap $map,
+        array $sequences,
+        array $runsOut,
+        Raster $photo,
+        string $size,
+    ): string {
         [$small, $width, $height] = self::smallAndPale($photo);
         $zones = [];
         foreach ($map->zones as $number => $zone) {
             $answer = $sequences[$number] ?? null;
             if ($answer !== null) {
-                $zones[] = ['name' => $zone->name, 'area' => round(100 * $zone->area), 'passes' => self::said($answer), 'runsOut' => $runsOut[$number] ?? null, 'thumb' => self::thumb($map, $number, $small, $width, $height), 'stacks' => array_map(self::stack(...), $answer->outcomes)];
+                $zones[] = [
+                    'name' => $zone->name,
+                    'area' => round(100 * $zone->area),
+                    'passes' => self::said($answer),
+                    'runsOut' => $runsOut[$number] ?? null,
+                    'thumb' => self::thumb($map, $number, $small, $width, $height),
+                    'stacks' => array_map(self::stack(...), $answer->outcomes),
+                ];
             }
         }
 
-        return PdfPage::of('cards.zones', ['study' => $study, 'paper' => $paper, 'zones' => $zones, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210], $size);
+        return PdfPage::of(
+            'cards.zones',
+            [
+                'study' => $study,
+                'paper' => $paper,
+                'zones' => $zones,
+                'margin' => self::MARGIN_MM,
+                'scale' => PdfPage::SIZES[$size][0] / 210,
+            ],
+            $size,
+        );
     }
 
     /**
@@ -86,13 +131,29 @@ final class PlanSheets
                 $pass = $drawn[$placed->step->zone][$placed->step->pass + $many - 1];
                 $chain = $chains[$placed->step->zone];
                 $rows[] = [
-                    'head' => $at === 0 ? sprintf('Session %d, about %d minutes', $i + 1, (int) round($minutes)) : null, 'zone' => $map->zones[$placed->step->zone]->name, 'words' => ucfirst($chain->words()->pass($chain->sequence->passes[$placed->step->pass], $many)),
-                    'care' => Finish::tryFrom($placed->step->tool)?->careInShort, 'dabs' => array_map(static fn (array $d): array => ['dab' => self::dab($d['strata']), 'colourWords' => $d['colourWords']], array_values((array) $pass['dabs'])),
+                    'head' => $at === 0 ? sprintf('Session %d, about %d minutes', $i + 1, (int) round($minutes)) : null,
+                    'zone' => $map->zones[$placed->step->zone]->name,
+                    'words' => ucfirst($chain->words()->pass($chain->sequence->passes[$placed->step->pass], $many)),
+                    'care' => Finish::tryFrom($placed->step->tool)?->careInShort,
+                    'dabs' => array_map(
+                        static fn (array $d): array => ['dab' => self::dab($d['strata']), 'colourWords' => $d['colourWords']],
+                        array_values((array) $pass['dabs']),
+                    ),
                 ];
             }
         }
 
-        return PdfPage::of('cards.steps', ['study' => $study, 'paper' => $paper, 'rows' => $rows, 'margin' => self::MARGIN_MM, 'scale' => PdfPage::SIZES[$size][0] / 210], $size);
+        return PdfPage::of(
+            'cards.steps',
+            [
+                'study' => $study,
+                'paper' => $paper,
+                'rows' => $rows,
+                'margin' => self::MARGIN_MM,
+                'scale' => PdfPage::SIZES[$size][0] / 210,
+            ],
+            $size,
+        );
     }
 
     /** @param  list<string>  $strata */
@@ -117,8 +178,17 @@ final class PlanSheets
         $aim = RecipeResource::reading($outcome->shade->target);
 
         return [
-            'role' => $outcome->shade->called(), 'words' => $outcome->comparison()->words(), 'aim' => DabPicture::flat((string) $aim['hex'], 8, 8), 'aimWords' => $aim['words'],
-            'passes' => array_reverse(array_map(static fn (array $p): array => [...$p, 'dab' => self::dab($p['strata'])], SequenceResource::steps($outcome->laid))), 'warnings' => array_map(static fn (Warning $w): string => $w->text, Warnings::of($outcome)),
+            'role' => $outcome->shade->called(),
+            'words' => $outcome->comparison()->words(),
+            'aim' => DabPicture::flat((string) $aim['hex'], 8, 8),
+            'aimWords' => $aim['words'],
+            'passes' => array_reverse(
+                array_map(
+                    static fn (array $p): array => [...$p, 'dab' => self::dab($p['strata'])],
+                    SequenceResource::steps($outcome->laid),
+                ),
+            ),
+            'warnings' => array_map(static fn (Warning $w): string => $w->text, Warnings::of($outcome)),
         ];
     }
 

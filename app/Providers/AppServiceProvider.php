@@ -52,11 +52,32 @@ final class AppServiceProvider extends ServiceProvider
         Password::defaults(Password::min(10));
         // Addresses that are limited are those that a proxy names, where it is one of ours.
         TrustProxies::at(config('app.proxies'));
-        Validator::resolver(static fn (Translator $translator, array $data, array $rules, array $messages, array $attributes): CountsFirst => new CountsFirst($translator, $data, $rules, $messages, $attributes));
+        Validator::resolver(
+            static fn (
+                Translator $translator,
+                array $data,
+                array $rules,
+                array $messages,
+                array $attributes,
+            ): CountsFirst => new CountsFirst($translator, $data, $rules, $messages, $attributes),
+        );
         // Numbers of rows, none larger than the database has.
-        Route::patterns(array_fill_keys(['study', 'photo', 'entry', 'keptRecipe', 'import', 'sheet', 'check', 'recipe', 'accountImport'], '[0-9]{1,18}'));
+        Route::patterns(
+            array_fill_keys(
+                ['study', 'photo', 'entry', 'keptRecipe', 'import', 'sheet', 'check', 'recipe', 'accountImport'],
+                '[0-9]{1,18}',
+            ),
+        );
         $this->limitRates();
-        Session::extend('database', static fn (Application $app): SessionRows => new SessionRows($app->make('db')->connection(config('session.connection')), (string) config('session.table'), (int) config('session.lifetime'), $app));
+        Session::extend(
+            'database',
+            static fn (Application $app): SessionRows => new SessionRows(
+                $app->make('db')->connection(config('session.connection')),
+                (string) config('session.table'),
+                (int) config('session.lifetime'),
+                $app,
+            ),
+        );
         $isFirst = true;
         $lookedAt = $tidiedAt = 0;
         Event::listen(Looping::class, static function () use (&$isFirst, &$lookedAt, &$tidiedAt): void {
@@ -84,13 +105,30 @@ final class AppServiceProvider extends ServiceProvider
     private function limitRates(): void
     {
         // By account and address together, and a wider net by address alone.
-        RateLimiter::for('sign-in', static fn (Request $request): array => [
-            Limit::perMinute(6)->by(SpelledAlike::named($request->input('email')).'|'.$request->ip()),
-            Limit::perMinute(30)->by((string) $request->ip()),
-        ]);
-        RateLimiter::for('proof', static fn (Request $request): Limit => Limit::perMinute(6)->by((string) $request->user()?->getAuthIdentifier()));
-        // A hand that draws makes two changes a second at most; whoever comes back after hours without a network sends all of theirs at once.
-        RateLimiter::for('edits', static fn (Request $request): Limit => $request->isMethodSafe() ? Limit::none() : Limit::perMinute(1200)->by('edits|'.$request->user()?->getAuthIdentifier()));
-        RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(240)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+        RateLimiter::for(
+            'sign-in',
+            static fn (Request $request): array => [
+                Limit::perMinute(6)->by(SpelledAlike::named($request->input('email')).'|'.$request->ip()),
+                Limit::perMinute(30)->by((string) $request->ip()),
+            ],
+        );
+        RateLimiter::for(
+            'proof',
+            static fn (Request $request): Limit => Limit::perMinute(6)->by((string) $request->user()?->getAuthIdentifier()),
+        );
+        // A hand that draws makes two changes a second at most; whoever comes back after hours without a network sends all of theirs at
+        // once.
+        RateLimiter::for(
+            'edits',
+            static fn (Request $request): Limit => $request->isMethodSafe()
+                ? Limit::none()
+                : Limit::perMinute(1200)->by('edits|'.$request->user()?->getAuthIdentifier()),
+        );
+        RateLimiter::for(
+            'heavy',
+            static fn (Request $request): Limit => Limit::perMinute(240)->by(
+                (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
+            ),
+        );
     }
 }

@@ -22,7 +22,10 @@ final class Room
         return 1_000_000 * (int) config('app.most_megabytes');
     }
 
-    /** Bytes of all that is kept for an account: photos with their working copies, versions, plans, recipes, photos of drawings that were checked, files on their way in, and what was worked out to look at. */
+    /**
+     * Bytes of all that is kept for an account: photos with their working copies, versions, plans, recipes, photos of drawings that were
+     * checked, files on their way in, and what was worked out to look at.
+     */
     public function taken(User $user): int
     {
         return $this->lasting($user) + Computed::bytesOf($user->id);
@@ -36,10 +39,15 @@ final class Room
             Computed::forget($user->id);
         }
         if ($taken + $bytes > self::most()) {
-            throw ImpossibleChange::because(sprintf(
-                'Your studies take %s of the %s MB that an account may have here, and this needs %s more. Delete a study that you no longer need (save its file first), or a photo in one; then try again.',
-                number_format($taken / 1e6), number_format(self::most() / 1e6), number_format(max(1, $bytes / 1e6)),
-            ));
+            throw ImpossibleChange::because(
+                sprintf(
+                    'Your studies take %s of the %s MB that an account may have here, and this needs %s more. Delete a study that you no '
+                        .'longer need (save its file first), or a photo in one; then try again.',
+                    number_format($taken / 1e6),
+                    number_format(self::most() / 1e6),
+                    number_format(max(1, $bytes / 1e6)),
+                ),
+            );
         }
     }
 
@@ -47,9 +55,13 @@ final class Room
     private function lasting(User $user): int
     {
         $studies = Study::query()->where('user_id', $user->id)->select('id');
-        $bytes = (int) Photo::query()->whereIn('study_id', $studies)->sum('bytes')
-            + (int) AccountImport::query()->where('user_id', $user->id)->whereIn('state', [Standing::Waiting, Standing::Working])->sum('bytes')
-            + (int) DB::table('book_recipes')->where('user_id', $user->id)->sum('held');
+        $bytes =
+            (int) Photo::query()->whereIn('study_id', $studies)->sum('bytes') +
+            (int) AccountImport::query()
+                ->where('user_id', $user->id)
+                ->whereIn('state', [Standing::Waiting, Standing::Working])
+                ->sum('bytes') +
+            (int) DB::table('book_recipes')->where('user_id', $user->id)->sum('held');
         foreach (['drawing_checks', 'survey_versions', 'plan_versions', 'plan_parts'] as $table) {
             $bytes += (int) DB::table($table)->whereIn('study_id', $studies)->sum('held');
         }

@@ -19,7 +19,15 @@ final class BookResource
      */
     public static function shades(array $shades): array
     {
-        return array_map(static fn (array $s): array => ['role' => $s['role'], 'name' => $s['name'] === '' ? $s['role'] : $s['name'], 'hex' => Figures::colour(new Lab(...array_map(floatval(...), $s['lab'])))['hex'], 'strata' => $s['strata']], $shades);
+        return array_map(
+            static fn (array $s): array => [
+                'role' => $s['role'],
+                'name' => $s['name'] === '' ? $s['role'] : $s['name'],
+                'hex' => Figures::colour(new Lab(...array_map(floatval(...), $s['lab'])))['hex'],
+                'strata' => $s['strata'],
+            ],
+            $shades,
+        );
     }
 
     /**
@@ -29,17 +37,31 @@ final class BookResource
      */
     public static function passes(array $passes, array $pencils): array
     {
-        return array_map(static fn (array $p): array => [
-            'tool' => $p['tool'], 'number' => Finish::tryFrom($p['tool']) === null ? $pencils[$p['tool']]['number'] ?? $p['tool'] : $p['tool'], 'name' => $pencils[$p['tool']]['name'] ?? '',
-            'marks' => (object) $p['marks'],
-        ], $passes);
+        return array_map(
+            static fn (array $p): array => [
+                'tool' => $p['tool'],
+                'number' => Finish::tryFrom($p['tool']) === null ? $pencils[$p['tool']]['number'] ?? $p['tool'] : $p['tool'],
+                'name' => $pencils[$p['tool']]['name'] ?? '',
+                'marks' => (object) $p['marks'],
+            ],
+            $passes,
+        );
     }
 
     /** @return array<string, mixed> */
     public static function laid(LaidAgain $laid, Paper $paper): array
     {
         return [
-            'standIns' => array_map(static fn (StandIn $s): array => ['missing' => $s->missing->id(), 'by' => $s->by->id(), 'marks' => $s->marks, 'deltaE00' => Figures::difference($s->apart), 'words' => $s->words()], $laid->standIns),
+            'standIns' => array_map(
+                static fn (StandIn $s): array => [
+                    'missing' => $s->missing->id(),
+                    'by' => $s->by->id(),
+                    'marks' => $s->marks,
+                    'deltaE00' => Figures::difference($s->apart),
+                    'words' => $s->words(),
+                ],
+                $laid->standIns,
+            ),
             'sequence' => SequenceResource::answer($laid->answer, $paper),
         ];
     }

@@ -17,7 +17,12 @@ final class ChartResource
     /** @return array<string, mixed> */
     public static function pencil(Pencil $pencil): array
     {
-        return [...RecipeResource::pencil($pencil), 'owned' => $pencil->record->owned, 'strata' => self::strata(Swatch::Heavy->lay($pencil)), 'words' => (new ColourReading(Swatch::Heavy->colourOf($pencil)))->words()];
+        return [
+            ...RecipeResource::pencil($pencil),
+            'owned' => $pencil->record->owned,
+            'strata' => self::strata(Swatch::Heavy->lay($pencil)),
+            'words' => (new ColourReading(Swatch::Heavy->colourOf($pencil)))->words(),
+        ];
     }
 
     /** @return array{strata: list<string>, words: string} */
@@ -30,8 +35,11 @@ final class ChartResource
     public static function equivalent(Equivalent $row): array
     {
         return [
-            'from' => self::pencil($row->of->pencil), 'to' => self::pencil($row->portrait->pencil), 'near' => $row->isNear(),
-            'heavyDeltaE00' => Figures::difference($row->heavy), 'lightDeltaE00' => Figures::difference($row->light),
+            'from' => self::pencil($row->of->pencil),
+            'to' => self::pencil($row->portrait->pencil),
+            'near' => $row->isNear(),
+            'heavyDeltaE00' => Figures::difference($row->heavy),
+            'lightDeltaE00' => Figures::difference($row->light),
         ];
     }
 

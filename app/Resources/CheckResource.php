@@ -33,17 +33,36 @@ final class CheckResource
         $far = new Comparison($f->found, $f->expected);
 
         return [
-            'zone' => $f->zone->name, 'number' => $f->zone->number, 'shade' => $f->shade->role->value, 'name' => $f->shade->name, 'area' => Figures::share($f->area),
-            'expected' => self::colour($f->expected), 'found' => self::colour($f->found), 'aim' => self::colour($f->shade->fitted),
-            'deltaE00' => Figures::difference($far->deltaE00), 'valueError' => Figures::difference($far->valueError), 'words' => $far->words(),
-            'move' => ['words' => $f->way->words(), 'asPlanned' => $f->way->isAsPlanned(), 'lifts' => $f->way->last !== null && $f->way->last->step instanceof Finish && $f->way->last->step->lifts ? $f->way->last->times : $f->way->lifts, ...self::step($f->way->last->step ?? $f->way->next), 'endDeltaE00' => Figures::difference($f->way->end->deltaE00($f->way->target))],
+            'zone' => $f->zone->name,
+            'number' => $f->zone->number,
+            'shade' => $f->shade->role->value,
+            'name' => $f->shade->name,
+            'area' => Figures::share($f->area),
+            'expected' => self::colour($f->expected),
+            'found' => self::colour($f->found),
+            'aim' => self::colour($f->shade->fitted),
+            'deltaE00' => Figures::difference($far->deltaE00),
+            'valueError' => Figures::difference($far->valueError),
+            'words' => $far->words(),
+            'move' => [
+                'words' => $f->way->words(),
+                'asPlanned' => $f->way->isAsPlanned(),
+                'lifts' => $f->way->last !== null && $f->way->last->step instanceof Finish && $f->way->last->step->lifts
+                        ? $f->way->last->times
+                        : $f->way->lifts,
+                ...self::step($f->way->last->step ?? $f->way->next),
+                'endDeltaE00' => Figures::difference($f->way->end->deltaE00($f->way->target)),
+            ],
         ];
     }
 
     /** @return array{pencil: ?string, pressure: ?string} */
     private static function step(Pass|Finish|null $step): array
     {
-        return ['pencil' => $step instanceof Pass ? $step->pencil->id() : null, 'pressure' => $step instanceof Pass ? PressureMark::nearest($step->pressure)->value : null];
+        return [
+            'pencil' => $step instanceof Pass ? $step->pencil->id() : null,
+            'pressure' => $step instanceof Pass ? PressureMark::nearest($step->pressure)->value : null,
+        ];
     }
 
     /** @return array{hex: string, lab: array{float, float, float}} */

@@ -22,28 +22,62 @@ final class HandResource
     /** @return array<string, mixed> */
     public static function figures(Hand $hand): array
     {
-        return ['pressure' => round($hand->pressure, 3), 'laydown' => round($hand->laydown, 3), 'spread' => round($hand->spread, 2), 'drag' => round($hand->drag, 2), 'packing' => round($hand->packing, 3), 'contact' => round($hand->contact, 2)];
+        return [
+            'pressure' => round($hand->pressure, 3),
+            'laydown' => round($hand->laydown, 3),
+            'spread' => round($hand->spread, 2),
+            'drag' => round($hand->drag, 2),
+            'packing' => round($hand->packing, 3),
+            'contact' => round($hand->contact, 2),
+        ];
     }
 
     /** @return array<string, mixed> a strip to lay, and the dabs it is held beside */
     public static function asked(Stack $stack, Paper $paper): array
     {
         return [
-            'stack' => $stack->text(), 'words' => $stack->words(),
-            'ladder' => array_map(static fn (Rung $r): array => ['words' => $r->words(), 'hex' => self::hex(Lab::ofXyz($r->sheet->xyz())), 'strata' => $r->sheet->dab()], Ladder::of($stack, $paper)),
+            'stack' => $stack->text(),
+            'words' => $stack->words(),
+            'ladder' => array_map(
+                static fn (Rung $r): array => [
+                    'words' => $r->words(),
+                    'hex' => self::hex(Lab::ofXyz($r->sheet->xyz())),
+                    'strata' => $r->sheet->dab(),
+                ],
+                Ladder::of($stack, $paper),
+            ),
         ];
     }
 
     /** @return array<string, mixed> what came of a strip, and what would mend it */
     public static function came(Strip $strip, NextMove $move): array
     {
-        return ['stack' => $strip->stack->text(), 'words' => $strip->stack->words(), 'meantHex' => self::hex($move->target), 'foundHex' => self::hex($strip->found), 'deltaE00' => Figures::difference($move->deltaBefore()), 'fault' => $move->fault(), 'move' => $move->words(), 'toothUsed' => Figures::share($move->toothUsed)];
+        return [
+            'stack' => $strip->stack->text(),
+            'words' => $strip->stack->words(),
+            'meantHex' => self::hex($move->target),
+            'foundHex' => self::hex($strip->found),
+            'deltaE00' => Figures::difference($move->deltaBefore()),
+            'fault' => $move->fault(),
+            'move' => $move->words(),
+            'toothUsed' => Figures::share($move->toothUsed),
+        ];
     }
 
     /** @return list<array<string, mixed>> each try by itself */
     public static function read(ChartReading $reading): array
     {
-        return array_map(static fn (BoxReading $b): array => ['stack' => $b->box->pencil, 'try' => $b->box->kind->value, 'hex' => $b->hex(), 'filled' => $b->filled, 'doubt' => round($b->doubt, 1), 'note' => $b->note], $reading->boxes);
+        return array_map(
+            static fn (BoxReading $b): array => [
+                'stack' => $b->box->pencil,
+                'try' => $b->box->kind->value,
+                'hex' => $b->hex(),
+                'filled' => $b->filled,
+                'doubt' => round($b->doubt, 1),
+                'note' => $b->note,
+            ],
+            $reading->boxes,
+        );
     }
 
     private static function hex(Lab $lab): string

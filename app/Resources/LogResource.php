@@ -27,26 +27,61 @@ final class LogResource
         foreach ($session->laid() as $pass) {
             $tools[$pass->tool] = ($tools[$pass->tool] ?? 0.0) + ($pass->film ?? 0.0);
         }
-        $within = array_filter($checks[$session->study()] ?? [], static fn (array $c): bool => $c['at'] >= $session->began() && $c['at'] <= $session->ended() + WorkLog::PAUSE);
+        $within = array_filter(
+            $checks[$session->study()] ?? [],
+            static fn (array $c): bool => $c['at'] >= $session->began() && $c['at'] <= $session->ended() + WorkLog::PAUSE,
+        );
 
         return [
-            'id' => $session->passes[0]->id, 'study' => $session->study(), 'studyName' => $study, 'began' => $session->began(), 'ended' => $session->ended(), 'minutes' => round($session->minutes(), 1),
-            'passes' => count($session->laid()), 'leftOut' => count($session->passes) - count($session->laid()), 'zones' => array_values(array_unique(array_filter(array_map(static fn (LoggedPass $p): string => $p->zone, $session->passes), static fn (string $z): bool => $z !== ''))),
-            'tools' => array_map(static fn (string $tool, float $film): array => [...self::tool($tool, $pencils[$tool] ?? null), 'usedMm' => round($wear->millimetres($film), 1)], array_keys($tools), $tools),
-            'note' => $note, 'checks' => array_values(array_column($within, 'id')),
+            'id' => $session->passes[0]->id,
+            'study' => $session->study(),
+            'studyName' => $study,
+            'began' => $session->began(),
+            'ended' => $session->ended(),
+            'minutes' => round($session->minutes(), 1),
+            'passes' => count($session->laid()),
+            'leftOut' => count($session->passes) - count($session->laid()),
+            'zones' => array_values(
+                array_unique(
+                    array_filter(
+                        array_map(static fn (LoggedPass $p): string => $p->zone, $session->passes),
+                        static fn (string $z): bool => $z !== '',
+                    ),
+                ),
+            ),
+            'tools' => array_map(
+                static fn (string $tool, float $film): array => [
+                    ...self::tool($tool, $pencils[$tool] ?? null),
+                    'usedMm' => round($wear->millimetres($film), 1),
+                ],
+                array_keys($tools),
+                $tools,
+            ),
+            'note' => $note,
+            'checks' => array_values(array_column($within, 'id')),
         ];
     }
 
     /** @return array<string, mixed> a pencil, or a finish or a pencil that has left the shelf, by its name alone */
     private static function tool(string $id, ?PencilRecord $record): array
     {
-        return ['id' => $id, 'number' => $record->number ?? (string) preg_replace('/^.*\//', '', $id), 'name' => $record->name ?? '', 'hex' => $record->heavy ?? null];
+        return [
+            'id' => $id,
+            'number' => $record->number ?? (string) preg_replace('/^.*\//', '', $id),
+            'name' => $record->name ?? '',
+            'hex' => $record->heavy ?? null,
+        ];
     }
 
     /** @return array<string, mixed> */
     public static function total(LogTotal $total, Wear $wear): array
     {
-        return ['sessions' => $total->sessions, 'passes' => $total->passes, 'minutes' => round($total->minutes, 1), 'usedMm' => round($wear->millimetres($total->film), 1)];
+        return [
+            'sessions' => $total->sessions,
+            'passes' => $total->passes,
+            'minutes' => round($total->minutes, 1),
+            'usedMm' => round($wear->millimetres($total->film), 1),
+        ];
     }
 
     /**
@@ -56,21 +91,36 @@ final class LogResource
      */
     public static function totals(array $totals, \Closure $name, Wear $wear): array
     {
-        return array_map(static fn (int $of, LogTotal $t): array => ['of' => $of, 'name' => $name($of), ...self::total($t, $wear)], array_keys($totals), array_values($totals));
+        return array_map(
+            static fn (int $of, LogTotal $t): array => ['of' => $of, 'name' => $name($of), ...self::total($t, $wear)],
+            array_keys($totals),
+            array_values($totals),
+        );
     }
 
     /** @return array{laidMm: float, leftMm: ?float, words: string} of one pencil, whatever is planned */
     public static function worn(PencilRecord $pencil, Supply $supply): array
     {
-        return ['laidMm' => round($supply->used, 1), 'leftMm' => $supply->left === null ? null : round($supply->left, 1), 'words' => $supply->words(trim($pencil->number.' '.$pencil->name))];
+        return [
+            'laidMm' => round($supply->used, 1),
+            'leftMm' => $supply->left === null ? null : round($supply->left, 1),
+            'words' => $supply->words(trim($pencil->number.' '.$pencil->name)),
+        ];
     }
 
     /** @return array<string, mixed> */
     public static function supply(PencilRecord $pencil, Supply $supply, Stock $stock): array
     {
         return [
-            ...self::tool($pencil->id(), $pencil), 'line' => $pencil->line, 'stock' => $stock->value, 'usedMm' => round($supply->used, 1), 'leftMm' => $supply->left === null ? null : round($supply->left, 1), 'neededMm' => round($supply->needed, 1),
-            'short' => round($supply->short(), 1), 'runsLow' => $supply->runsLow(), 'words' => $supply->words(trim($pencil->number.' '.$pencil->name)),
+            ...self::tool($pencil->id(), $pencil),
+            'line' => $pencil->line,
+            'stock' => $stock->value,
+            'usedMm' => round($supply->used, 1),
+            'leftMm' => $supply->left === null ? null : round($supply->left, 1),
+            'neededMm' => round($supply->needed, 1),
+            'short' => round($supply->short(), 1),
+            'runsLow' => $supply->runsLow(),
+            'words' => $supply->words(trim($pencil->number.' '.$pencil->name)),
         ];
     }
 }

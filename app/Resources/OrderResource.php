@@ -22,12 +22,39 @@ final class OrderResource
         return [
             'way' => $plan->habits->way->value,
             'hand' => $plan->habits->leftHanded ? 'left' : 'right',
-            'steps' => array_map(static fn (PlacedStep $p): array => [
-                'zone' => $plan->zones[$p->step->zone]->name, 'pass' => $p->step->pass + 1, 'tool' => $p->step->tool, 'pressures' => (object) array_combine($shades[$p->step->zone], array_map(static fn (?PressureMark $m): ?string => $m?->value, $p->step->marks)),
-                'minutes' => self::minutes($p->step->minutes), 'start' => self::minutes($p->start), 'waits' => self::minutes($p->waits), 'dries' => self::minutes($p->step->drying), 'turn' => $p->turn,
-            ], $order->steps),
-            'sessions' => array_map(static fn (array $session): array => ['steps' => count($session), 'minutes' => self::minutes(array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes + $p->waits, $session))), 'tools' => array_values(array_unique(array_map(static fn (PlacedStep $p): string => $p->step->tool, $session)))], Sessions::of($order->steps, $plan->habits->session)),
-            'totals' => ['minutes' => self::minutes($order->minutes), 'pickUps' => $order->pickUps, 'idleMinutes' => self::minutes($order->idle), 'freshUnderHand' => Figures::share($order->freshUnderHand)],
+            'steps' => array_map(
+                static fn (PlacedStep $p): array => [
+                    'zone' => $plan->zones[$p->step->zone]->name,
+                    'pass' => $p->step->pass + 1,
+                    'tool' => $p->step->tool,
+                    'pressures' => (object) array_combine(
+                        $shades[$p->step->zone],
+                        array_map(static fn (?PressureMark $m): ?string => $m?->value, $p->step->marks),
+                    ),
+                    'minutes' => self::minutes($p->step->minutes),
+                    'start' => self::minutes($p->start),
+                    'waits' => self::minutes($p->waits),
+                    'dries' => self::minutes($p->step->drying),
+                    'turn' => $p->turn,
+                ],
+                $order->steps,
+            ),
+            'sessions' => array_map(
+                static fn (array $session): array => [
+                    'steps' => count($session),
+                    'minutes' => self::minutes(
+                        array_sum(array_map(static fn (PlacedStep $p): float => $p->step->minutes + $p->waits, $session)),
+                    ),
+                    'tools' => array_values(array_unique(array_map(static fn (PlacedStep $p): string => $p->step->tool, $session))),
+                ],
+                Sessions::of($order->steps, $plan->habits->session),
+            ),
+            'totals' => [
+                'minutes' => self::minutes($order->minutes),
+                'pickUps' => $order->pickUps,
+                'idleMinutes' => self::minutes($order->idle),
+                'freshUnderHand' => Figures::share($order->freshUnderHand),
+            ],
         ];
     }
 

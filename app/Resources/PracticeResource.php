@@ -17,7 +17,9 @@ final class PracticeResource
     public static function question(Drill $drill): array
     {
         return [
-            'question' => $drill->question, 'place' => $drill->place, 'shown' => array_map(self::dab(...), $drill->shown),
+            'question' => $drill->question,
+            'place' => $drill->place,
+            'shown' => array_map(self::dab(...), $drill->shown),
             'choices' => array_map(static fn (Choice $c): array => ['words' => $c->words, 'dab' => $c->dab], $drill->choices),
         ];
     }
@@ -25,7 +27,12 @@ final class PracticeResource
     /** @return array<string, mixed> */
     public static function answer(Drill $drill, int $chosen): array
     {
-        return ['right' => $chosen === $drill->answer, 'answer' => $drill->answer, 'because' => $drill->because, 'after' => array_map(self::dab(...), $drill->after)];
+        return [
+            'right' => $chosen === $drill->answer,
+            'answer' => $drill->answer,
+            'because' => $drill->because,
+            'after' => array_map(self::dab(...), $drill->after),
+        ];
     }
 
     /** @return array{words: string, dab: list<string>} */
@@ -44,7 +51,17 @@ final class PracticeResource
                 [$tries, $right] = $training->counts($skill);
                 $weeks = $training->weeks($skill);
 
-                return ['skill' => $skill->value, 'difficulty' => $training->difficulty($skill), 'tries' => $tries, 'right' => $right, 'weeks' => array_map(static fn (int $from, float $share): array => ['from' => $from, 'right' => Figures::share($share)], array_keys($weeks), array_values($weeks))];
+                return [
+                    'skill' => $skill->value,
+                    'difficulty' => $training->difficulty($skill),
+                    'tries' => $tries,
+                    'right' => $right,
+                    'weeks' => array_map(
+                        static fn (int $from, float $share): array => ['from' => $from, 'right' => Figures::share($share)],
+                        array_keys($weeks),
+                        array_values($weeks),
+                    ),
+                ];
             }, Skill::cases()),
             'next' => $weakest === null ? null : ['skill' => $weakest->value, 'advice' => $weakest->advice],
         ];

@@ -18,13 +18,17 @@ final class RecipeResource
     private const MIXED_RING = 7.0;
 
     /** @return array<string, mixed> */
-    public static function spot(Spot $spot, ValueScale $scale = new ValueScale): array
+    public static function spot(Spot $spot, ValueScale $scale = new ValueScale()): array
     {
-        return [...self::reading($spot->lab, $scale), 'spread' => Figures::difference($spot->spread), 'mixed' => $spot->spread > self::MIXED_RING];
+        return [
+            ...self::reading($spot->lab, $scale),
+            'spread' => Figures::difference($spot->spread),
+            'mixed' => $spot->spread > self::MIXED_RING,
+        ];
     }
 
     /** @return array<string, mixed> */
-    public static function reading(Lab $lab, ValueScale $scale = new ValueScale): array
+    public static function reading(Lab $lab, ValueScale $scale = new ValueScale()): array
     {
         $reading = new ColourReading($lab, $scale);
 
@@ -46,7 +50,11 @@ final class RecipeResource
     {
         $comparison = $answer->outcomes[0]->comparison();
 
-        return ['pencil' => self::pencil($answer->sequence->pencils()[0]), 'deltaE00' => Figures::difference($comparison->deltaE00), 'closenessWords' => $comparison->words()];
+        return [
+            'pencil' => self::pencil($answer->sequence->pencils()[0]),
+            'deltaE00' => Figures::difference($comparison->deltaE00),
+            'closenessWords' => $comparison->words(),
+        ];
     }
 
     /** @return array<string, mixed> */

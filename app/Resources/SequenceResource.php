@@ -39,18 +39,26 @@ final class SequenceResource
         $names = array_map(static fn (Shade $s): string => $s->name, $shades);
         $words = $answer->words();
         $reasons = PassReasons::of($answer, $paper);
-        $dabs = array_map(static fn (Outcome $o, int $shade): array => self::dabs($answer, $o, $shade), $answer->outcomes, array_keys($answer->outcomes));
+        $dabs = array_map(
+            static fn (Outcome $o, int $shade): array => self::dabs($answer, $o, $shade),
+            $answer->outcomes,
+            array_keys($answer->outcomes),
+        );
 
         return [
             'label' => $answer->label->value,
             'words' => $words->whole(),
-            'passes' => array_map(static fn (GradedPass $pass, int $at): array => [
-                ...self::tool($pass->tool),
-                'marks' => self::marks($pass, $shades),
-                'words' => ucfirst($words->pass($pass)),
-                'reason' => $reasons[$at],
-                'dabs' => (object) array_filter(array_combine($names, array_map(static fn (array $of): ?array => $of[$at], $dabs))),
-            ], $answer->sequence->passes, array_keys($answer->sequence->passes)),
+            'passes' => array_map(
+                static fn (GradedPass $pass, int $at): array => [
+                    ...self::tool($pass->tool),
+                    'marks' => self::marks($pass, $shades),
+                    'words' => ucfirst($words->pass($pass)),
+                    'reason' => $reasons[$at],
+                    'dabs' => (object) array_filter(array_combine($names, array_map(static fn (array $of): ?array => $of[$at], $dabs))),
+                ],
+                $answer->sequence->passes,
+                array_keys($answer->sequence->passes),
+            ),
             'outcomes' => (object) array_combine($names, array_map(self::outcome(...), $answer->outcomes)),
             'warnings' => array_map(static fn (Warning $w): array => self::warning($w, $shades), $recipe->warnings),
             ...self::errors($answer->errorOnPaper(), $answer->errorInHand(), $answer->missed()),
@@ -66,7 +74,14 @@ final class SequenceResource
     {
         $in = array_map(static fn (int $i): Shade => $shades[$i], $warning->shades);
 
-        return ['code' => $warning->kind->value, 'pass' => $warning->pass, 'shades' => array_map(static fn (Shade $s): string => $s->name, $in), 'where' => implode(' and ', array_map(static fn (Shade $s): string => $s->called(), $in)), 'text' => $warning->text, 'remedy' => $warning->remedy];
+        return [
+            'code' => $warning->kind->value,
+            'pass' => $warning->pass,
+            'shades' => array_map(static fn (Shade $s): string => $s->name, $in),
+            'where' => implode(' and ', array_map(static fn (Shade $s): string => $s->called(), $in)),
+            'text' => $warning->text,
+            'remedy' => $warning->remedy,
+        ];
     }
 
     /** @return array<string, mixed> what comes of a shade */
@@ -75,9 +90,19 @@ final class SequenceResource
         $comparison = $o->comparison();
 
         return [
-            'stack' => $o->stack()->text(), 'hex' => Figures::colour($o->lab)['hex'], 'deltaE00' => Figures::difference($comparison->deltaE00), 'valueError' => Figures::difference($comparison->valueError), 'closenessWords' => $comparison->words(),
-            ...self::errors($o->errorOnPaper(), $o->errorInHand(), $o->missed), 'sway' => Figures::difference($o->sway()), 'steadinessWords' => self::steadiness($o->sway()), 'doubt' => Figures::difference($o->doubt),
-            'toothUsed' => Figures::share($o->toothUsed), 'toothWords' => self::tooth($o->toothUsed), 'grain' => Figures::difference($o->evenness->grain), 'evenness' => $o->evenness->words(),
+            'stack' => $o->stack()->text(),
+            'hex' => Figures::colour($o->lab)['hex'],
+            'deltaE00' => Figures::difference($comparison->deltaE00),
+            'valueError' => Figures::difference($comparison->valueError),
+            'closenessWords' => $comparison->words(),
+            ...self::errors($o->errorOnPaper(), $o->errorInHand(), $o->missed),
+            'sway' => Figures::difference($o->sway()),
+            'steadinessWords' => self::steadiness($o->sway()),
+            'doubt' => Figures::difference($o->doubt),
+            'toothUsed' => Figures::share($o->toothUsed),
+            'toothWords' => self::tooth($o->toothUsed),
+            'grain' => Figures::difference($o->evenness->grain),
+            'evenness' => $o->evenness->words(),
         ];
     }
 
@@ -88,11 +113,20 @@ final class SequenceResource
             [$tool, $pressure] = $step->step instanceof Finish ? [$step->step, null] : [$step->step->pencil, $step->step->pressure];
             $mark = $pressure === null ? null : PressureMark::nearest($pressure);
 
-            return [...self::tool($tool), 'pressure' => $pressure, 'pressureWord' => $mark?->value, 'pressureStrokes' => $mark?->strokes(), ...Figures::colour($step->lab), ...self::dab($step)];
+            return [
+                ...self::tool($tool),
+                'pressure' => $pressure,
+                'pressureWord' => $mark?->value,
+                'pressureStrokes' => $mark?->strokes(),
+                ...Figures::colour($step->lab),
+                ...self::dab($step),
+            ];
         }, $laid->looks());
     }
 
-    /** @return array{finish: ?string, pencil: array<string, mixed>|null, care: ?string} what a pass is laid with, and what to mind with it */
+    /**
+     * @return array{finish: ?string, pencil: array<string, mixed>|null, care: ?string} what a pass is laid with, and what to mind with it
+     */
     public static function tool(Pencil|Finish $tool): array
     {
         return $tool instanceof Finish
@@ -117,7 +151,10 @@ final class SequenceResource
     /** @return list<array{mark: string, strokes: int, pressure: float}> */
     public static function vocabulary(): array
     {
-        return array_map(static fn (PressureMark $m): array => ['mark' => $m->value, 'strokes' => $m->strokes(), 'pressure' => $m->pressure()], PressureMark::cases());
+        return array_map(
+            static fn (PressureMark $m): array => ['mark' => $m->value, 'strokes' => $m->strokes(), 'pressure' => $m->pressure()],
+            PressureMark::cases(),
+        );
     }
 
     /** @return list<array<string, mixed>|null> what every pass leaves in a shade; null when it is left out */
@@ -136,13 +173,22 @@ final class SequenceResource
     /** @return array<string, mixed> */
     private static function dab(LaidStep $step): array
     {
-        return ['strata' => $step->strataHex, 'colourWords' => (new ColourReading($step->lab))->words(), 'toothUsed' => Figures::share($step->toothUsed), 'evenness' => $step->evenness->words()];
+        return [
+            'strata' => $step->strataHex,
+            'colourWords' => (new ColourReading($step->lab))->words(),
+            'toothUsed' => Figures::share($step->toothUsed),
+            'evenness' => $step->evenness->words(),
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function errors(float $onPaper, float $inHand, float $missed): array
     {
-        return ['errorOnPaper' => Figures::difference($onPaper), 'errorInHand' => Figures::difference($inHand), 'missed' => Figures::difference($missed)];
+        return [
+            'errorOnPaper' => Figures::difference($onPaper),
+            'errorInHand' => Figures::difference($inHand),
+            'missed' => Figures::difference($missed),
+        ];
     }
 
     private static function steadiness(float $rms): string

@@ -43,8 +43,15 @@ final class StudyFileReader
     /** MariaDB: a lock waited for too long, a deadlock. No fault of the file's; it is tried again. */
     private const CONTENDED = [1205, 1213];
 
-    public function __construct(private readonly StudyKeeper $studies, private readonly SurveyRepository $surveys, private readonly PlanRepository $plans, private readonly DrawerKeeper $drawers, private readonly FitDrawer $fits, private readonly PhotoStore $store, private readonly DeskFile $desk)
-    {
+    public function __construct(
+        private readonly StudyKeeper $studies,
+        private readonly SurveyRepository $surveys,
+        private readonly PlanRepository $plans,
+        private readonly DrawerKeeper $drawers,
+        private readonly FitDrawer $fits,
+        private readonly PhotoStore $store,
+        private readonly DeskFile $desk,
+    ) {
     }
 
     /**
@@ -67,8 +74,14 @@ final class StudyFileReader
             });
         } catch (\Throwable $error) {
             array_map($this->store->forget(...), $keys);
-            $isDamage = $error instanceof \Error || $error instanceof \ErrorException || $error instanceof \JsonException || $error instanceof \LogicException && ! $error instanceof CoreError
-                || $error instanceof QueryException && ! FullDisk::isSaidBy($error) && ! in_array($error->errorInfo[1] ?? null, self::CONTENDED, true);
+            $isDamage =
+                $error instanceof \Error ||
+                $error instanceof \ErrorException ||
+                $error instanceof \JsonException ||
+                ($error instanceof \LogicException && ! ($error instanceof CoreError)) ||
+                ($error instanceof QueryException &&
+                    ! FullDisk::isSaidBy($error) &&
+                    ! in_array($error->errorInfo[1] ?? null, self::CONTENDED, true));
 
             throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
         }
@@ -86,7 +99,9 @@ final class StudyFileReader
     {
         $known = $user->studies()->where('origin', StudyFile::originOf(self::data($text)))->first();
 
-        return $known instanceof Study ? [$known, false] : [$this->read($user, $text, static fn (\Closure $rows): Study => DB::transaction($rows), $check), true];
+        return $known instanceof Study
+            ? [$known, false]
+            : [$this->read($user, $text, static fn (\Closure $rows): Study => DB::transaction($rows), $check), true];
     }
 
     /**
@@ -117,7 +132,7 @@ final class StudyFileReader
     /** @return ?string the first place that is not as the schema has it */
     private static function wrongAt(object $data): ?string
     {
-        $result = (new Validator)->validate($data, (string) file_get_contents(base_path('docs/schemas/study.schema.json')));
+        $result = (new Validator())->validate($data, (string) file_get_contents(base_path('docs/schemas/study.schema.json')));
         $error = $result->error();
         while ($error !== null && $error->subErrors() !== []) {
             $error = $error->subErrors()[0];
@@ -162,14 +177,20 @@ final class StudyFileReader
         }
         // Its method is the file's, where there is none as well. One that is here already stays what it is, and this is another.
         $origin = StudyFile::originOf($data);
-        $study->fill([...array_intersect_key($data['study'], array_flip(StudyFile::STUDY)), 'first_method' => null, 'origin' => $user->studies()->where('origin', $origin)->exists() ? Study::newOrigin() : $origin])->save();
+        $study
+            ->fill([
+                ...array_intersect_key($data['study'], array_flip(StudyFile::STUDY)),
+                'first_method' => null,
+                'origin' => $user->studies()->where('origin', $origin)->exists() ? Study::newOrigin() : $origin,
+            ])
+            ->save();
         // A paper or a drawing that can't be is refused here, not whenever the study is opened.
         PaperShelf::named($study->paper);
         $study->checkDrawing();
         $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
         $this->surveys->change($study, static fn (): array => [$survey, 'bring the study in']);
         $sheet = PlanSheet::ofArray($data['plan']);
-        if ($sheet->settings != new PlanSettings || $sheet->sequences !== [] || $sheet->overruled !== []) {
+        if ($sheet->settings != new PlanSettings() || $sheet->sequences !== [] || $sheet->overruled !== []) {
             $this->plans->change($study, static fn (): array => [$sheet, 'bring the plan in']);
         }
         $shelf = $this->drawers->shelfOf($user);
@@ -178,11 +199,20 @@ final class StudyFileReader
         }
         foreach ($data['spots'] as $entry) {
             PaperShelf::named((string) $entry['paper']);
-            $study->keptRecipes()->create([...array_intersect_key($entry, array_flip(StudyFile::KEPT_RECIPE)), 'label' => RecipeLabel::from((string) $entry['label'])->value]);
+            $study
+                ->keptRecipes()
+                ->create([
+                    ...array_intersect_key($entry, array_flip(StudyFile::KEPT_RECIPE)),
+                    'label' => RecipeLabel::from((string) $entry['label'])->value,
+                ]);
         }
 
         foreach ($data['checks'] ?? [] as $check) {
-            DrawingCheckRow::query()->forceCreate([...array_intersect_key($check, array_flip(StudyFile::CHECK)), 'study_id' => $study->id, 'created_at' => date('Y-m-d H:i:s', (int) $check['made_at'])]);
+            DrawingCheckRow::query()->forceCreate([
+                ...array_intersect_key($check, array_flip(StudyFile::CHECK)),
+                'study_id' => $study->id,
+                'created_at' => date('Y-m-d H:i:s', (int) $check['made_at']),
+            ]);
         }
         if (isset($data['desk'])) {
             $this->desk->putIn($study, $data['desk']);
@@ -212,7 +242,13 @@ final class StudyFileReader
         if ($pencils === []) {
             return;
         }
-        $this->drawers->addUnknown($user, array_map(static fn (ShelfRow $row): ShelfRow => new ShelfRow($row->record, new StockNote(Stock::Absent)), DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR))));
+        $this->drawers->addUnknown(
+            $user,
+            array_map(
+                static fn (ShelfRow $row): ShelfRow => new ShelfRow($row->record, new StockNote(Stock::Absent)),
+                DrawerFile::rows(json_encode($pencils, JSON_THROW_ON_ERROR)),
+            ),
+        );
         // A stack is read with its pencils: they are fitted before the plan is looked at.
         while ($this->fits->some($user->id, tells: false));
     }
@@ -222,7 +258,11 @@ final class StudyFileReader
      *
      * @param  array<string, mixed>  $survey
      * @param  array<int, int>  $ids
-     * @return array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>}
+     * @return array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>,
+     *   zones: ?array{width: int, height: int, labels: string,
+     *   notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>},
+     *   whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>},
+     *   neutrals: array<int, array{float, float, float}>}
      */
     private static function withPhotos(array $survey, array $ids): array
     {
@@ -241,7 +281,13 @@ final class StudyFileReader
         $survey['spots'] = array_values(array_filter($spots, static fn (array $spot): bool => $spot['places'] !== []));
         $survey['neutrals'] = $renamed($survey['neutrals']);
 
-        /** @var array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>} $survey */
+        /**
+         * @var array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>,
+         *   zones: ?array{width: int, height: int, labels: string,
+         *   notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>},
+         *   whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>},
+         *   neutrals: array<int, array{float, float, float}>} $survey
+         */
         return $survey;
     }
 }

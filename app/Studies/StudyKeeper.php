@@ -34,12 +34,25 @@ final class StudyKeeper
     public function begin(User $user, string $name, string $path, string $fileName, ?\Closure $making = null): Study
     {
         if ($user->studies()->count() >= self::MOST_STUDIES) {
-            throw ImpossibleChange::because(sprintf('An account holds up to %s studies; delete one that you no longer need (save its file first).', number_format(self::MOST_STUDIES)));
+            throw ImpossibleChange::because(
+                sprintf(
+                    'An account holds up to %s studies; delete one that you no longer need (save its file first).',
+                    number_format(self::MOST_STUDIES),
+                ),
+            );
         }
 
         return $this->kept($user, $path, $fileName, Photo::ROLES[0], static function (array $columns) use ($user, $name, $making): Study {
             $rows = static fn (): Study => DB::transaction(static function () use ($user, $name, $columns): Study {
-                $study = $user->studies()->create(['name' => $name, 'paper' => 'white medium', 'origin' => Study::newOrigin(), 'first_method' => implode(',', Method::opinion()->settings()), ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297]]);
+                $study = $user
+                    ->studies()
+                    ->create([
+                        'name' => $name,
+                        'paper' => 'white medium',
+                        'origin' => Study::newOrigin(),
+                        'first_method' => implode(',', Method::opinion()->settings()),
+                        ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297],
+                    ]);
                 $photo = $study->photos()->create($columns);
                 $study->colourPhoto()->associate($photo)->save();
 
@@ -57,7 +70,10 @@ final class StudyKeeper
             throw ImpossibleChange::because(sprintf('A study holds up to %d photos; remove one first.', self::MOST_PHOTOS));
         }
 
-        return $this->kept(User::query()->findOrFail($study->user_id), $path, $fileName, 'detail', static function (array $columns) use ($study, $making): Photo {
+        return $this->kept(User::query()->findOrFail($study->user_id), $path, $fileName, 'detail', static function (array $columns) use (
+            $study,
+            $making,
+        ): Photo {
             $row = static fn (): Photo => $study->photos()->create($columns);
 
             return $making === null ? $row() : $making($row);
@@ -111,7 +127,14 @@ final class StudyKeeper
         $this->room->keepFor($user, $bytes);
         $key = $this->store->keep($path, $copy);
         try {
-            $made = $row(['storage_key' => $key, 'name' => mb_substr($fileName, 0, 200), 'width' => $copy->width, 'height' => $copy->height, 'roles' => [$role], 'bytes' => $bytes]);
+            $made = $row([
+                'storage_key' => $key,
+                'name' => mb_substr($fileName, 0, 200),
+                'width' => $copy->width,
+                'height' => $copy->height,
+                'roles' => [$role],
+                'bytes' => $bytes,
+            ]);
         } catch (\Throwable $error) {
             $this->store->forget($key);
 

@@ -18,7 +18,11 @@ final class Progress
 
     public static function tell(string $what, int $done): void
     {
-        rescue(static fn (): int => DB::connection(self::CONNECTION)->table(self::TABLE)->upsert([['what' => $what, 'done' => $done, 'told_at' => now()]], ['what'], ['done', 'told_at']));
+        rescue(
+            static fn (): int => DB::connection(self::CONNECTION)
+                ->table(self::TABLE)
+                ->upsert([['what' => $what, 'done' => $done, 'told_at' => now()]], ['what'], ['done', 'told_at']),
+        );
     }
 
     /** Null when nothing was told. */
@@ -31,6 +35,12 @@ final class Progress
 
     public static function forget(string $what): void
     {
-        rescue(static fn (): int => DB::connection(self::CONNECTION)->table(self::TABLE)->where('what', $what)->orWhere('told_at', '<', now()->subDay())->delete());
+        rescue(
+            static fn (): int => DB::connection(self::CONNECTION)
+                ->table(self::TABLE)
+                ->where('what', $what)
+                ->orWhere('told_at', '<', now()->subDay())
+                ->delete(),
+        );
     }
 }

@@ -19,6 +19,7 @@ final class Pulse
         clearstatcache();
         $files = glob(config('queue.pulse').'/*') ?: [];
 
-        return $files !== [] && array_filter($files, static fn (string $file): bool => time() - (int) @filemtime($file) >= self::HEARD_WITHIN) === [];
+        return $files !== [] &&
+            array_filter($files, static fn (string $file): bool => time() - (int) @filemtime($file) >= self::HEARD_WITHIN) === [];
     }
 }

@@ -12,7 +12,10 @@ final class BorderContrast
     /** Pixels to either side that are looked at. */
     private const DEPTH = 3;
 
-    /** @var array<int, array<int, array{int, float}>> by patch and patch: length in pixel edges, and that times the ΔE between the means of its two sides */
+    /**
+     * @var array<int, array<int, array{int, float}>> by patch and patch: length in pixel edges, and that times the ΔE between the means of
+     *   its two sides
+     */
     public readonly array $borders;
 
     /** @param  list<int>  $labels  by pixel */
@@ -36,7 +39,8 @@ final class BorderContrast
     /**
      * Adds what lies to either side of one pixel edge, if it parts two patches.
      *
-     * @param  array<int, array<int, array{int, int, float, float, float, int, float, float, float}>>  $sides  by the lower and the higher patch: length; pixels, sums of L*, a*, b* of the one, and of the other
+     * @param  array<int, array<int, array{int, int, float, float, float, int, float, float, float}>>  $sides by the lower and the higher
+     *   patch: length; pixels, sums of L*, a*, b* of the one, and of the other
      */
     private function meet(int $at, int $step, int $label, array &$sides): void
     {

@@ -6,7 +6,10 @@ namespace Benchmarks\ByPlace;
 
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
-/** Draws the borders of regions onto the edges of a photo: a pixel at a border goes to that neighbour whose own near pixels look most like it. */
+/**
+ * Draws the borders of regions onto the edges of a photo: a pixel at a border goes to that neighbour whose own near pixels look most like
+ * it.
+ */
 final class BorderFit
 {
     private const ROUNDS = 5;
@@ -44,7 +47,10 @@ final class BorderFit
     {
         $x = $at % $width;
 
-        return ($x > 0 && $labels[$at - 1] !== $own) || ($x < $width - 1 && $labels[$at + 1] !== $own) || ($labels[$at - $width] ?? $own) !== $own || ($labels[$at + $width] ?? $own) !== $own;
+        return ($x > 0 && $labels[$at - 1] !== $own) ||
+            ($x < $width - 1 && $labels[$at + 1] !== $own) ||
+            ($labels[$at - $width] ?? $own) !== $own ||
+            ($labels[$at + $width] ?? $own) !== $own;
     }
 
     /** @param  list<int>  $labels */
@@ -53,7 +59,11 @@ final class BorderFit
         [$x, $y, $width] = [$at % $grid->width, intdiv($at, $grid->width), $grid->width];
         $sums = [];
         for ($v = max(0, $y - self::RADIUS), $bottom = min($grid->height - 1, $y + self::RADIUS); $v <= $bottom; $v++) {
-            for ($there = $v * $width + max(0, $x - self::RADIUS), $end = $v * $width + min($width - 1, $x + self::RADIUS); $there <= $end; $there++) {
+            for (
+                $there = $v * $width + max(0, $x - self::RADIUS), $end = $v * $width + min($width - 1, $x + self::RADIUS);
+                $there <= $end;
+                $there++
+            ) {
                 if ($there !== $at) {
                     $label = $labels[$there];
                     $sums[$label] ??= [0, 0.0, 0.0, 0.0];
@@ -65,7 +75,12 @@ final class BorderFit
             }
         }
         $own = $labels[$at];
-        $apart = array_map(static fn (array $s): float => sqrt(($grid->l[$at] - $s[1] / $s[0]) ** 2 + ($grid->a[$at] - $s[2] / $s[0]) ** 2 + ($grid->b[$at] - $s[3] / $s[0]) ** 2), $sums);
+        $apart = array_map(
+            static fn (array $s): float => sqrt(
+                ($grid->l[$at] - $s[1] / $s[0]) ** 2 + ($grid->a[$at] - $s[2] / $s[0]) ** 2 + ($grid->b[$at] - $s[3] / $s[0]) ** 2,
+            ),
+            $sums,
+        );
         $best = $own;
         $least = ($apart[$own] ?? INF) - self::CLEARLY;
         foreach ($apart as $label => $difference) {

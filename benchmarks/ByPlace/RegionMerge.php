@@ -9,8 +9,8 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
  * Joins touching patches, the most alike first, until as many are left as a hand wants to name. Alike is above all what no edge parts: what
- * is seen to either side of the border they share. A sky or a wall that grades is one, however far its ends lie apart. Colour as a whole and
- * texture count less; small patches join sooner than large ones, as in Ward's clustering.
+ * is seen to either side of the border they share. A sky or a wall that grades is one, however far its ends lie apart. Colour as a whole
+ * and texture count less; small patches join sooner than large ones, as in Ward's clustering.
  */
 final class RegionMerge
 {
@@ -38,7 +38,10 @@ final class RegionMerge
     /** @var array<int, array{float, float, float, float, int}> sums of L*, a*, b*, L*², and the number of pixels */
     private array $sums = [];
 
-    /** @var array<int, array<int, array{int, float}>> length of the border that two share, and the sum along it of what its sides differ by, ΔE */
+    /**
+     * @var array<int, array<int, array{int, float}>> length of the border that two share, and the sum along it of what its sides differ by,
+     *   ΔE
+     */
     private array $borders;
 
     /** @var array<int, int> */
@@ -74,13 +77,15 @@ final class RegionMerge
             $this->join($one, $other);
         }
 
-        return Patchwork::numbered(array_map(function (int $label): int {
-            while ($this->into[$label] !== $label) {
-                $label = $this->into[$label];
-            }
+        return Patchwork::numbered(
+            array_map(function (int $label): int {
+                while ($this->into[$label] !== $label) {
+                    $label = $this->into[$label];
+                }
 
-            return $label;
-        }, $this->labels));
+                return $label;
+            }, $this->labels),
+        );
     }
 
     /** @return array{?int, ?int, float} the pair to join next, and how unlike its two are */
@@ -97,7 +102,10 @@ final class RegionMerge
                 $apart = $this->unlike($one, $other, $contrast / $length);
                 [$n, $m] = [$this->sums[$one][4], $this->sums[$other][4]];
                 $isSmall = min($n, $m) < $small;
-                $cost = $apart * sqrt($n * $m / ($n + $m)) * ($isSmall ? self::SMALL_FIRST : ($apart < self::GRADES ? self::GRADES_EARLY : 1.0));
+                $cost =
+                    $apart *
+                    sqrt(($n * $m) / ($n + $m)) *
+                    ($isSmall ? self::SMALL_FIRST : ($apart < self::GRADES ? self::GRADES_EARLY : 1.0));
                 if ($cost < $least) {
                     $least = $cost;
                     $best = [$one, $other, $isSmall ? 0.0 : $apart];

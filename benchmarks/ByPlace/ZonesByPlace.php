@@ -8,7 +8,10 @@ use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 
-/** Zones as they were found before local colours: touching patches merged along weak edges, each zone one connected place. Kept to be measured against. */
+/**
+ * Zones as they were found before local colours: touching patches merged along weak edges, each zone one connected place. Kept to be
+ * measured against.
+ */
 final class ZonesByPlace
 {
     private const FEWEST = 6;
@@ -28,6 +31,9 @@ final class ZonesByPlace
         $pieces = Patchwork::joined($smooth, $grid->width, $grid->height, (int) ceil(self::LEAST_PIECE * $grid->count()));
 
         // Smoothing may cut a thin neck in two and so make a zone too many.
-        return ZoneMap::ofLabels($grid, count(array_unique($pieces)) > $most ? (new RegionMerge($grid, $pieces))->to($most, $most) : $pieces);
+        return ZoneMap::ofLabels(
+            $grid,
+            count(array_unique($pieces)) > $most ? (new RegionMerge($grid, $pieces))->to($most, $most) : $pieces,
+        );
     }
 }

@@ -13,7 +13,10 @@ use KnottyPrism\Core\Medium\Laying\PressureMark;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 
-/** Plans of no picture: zones round random places of a sheet, and sequences as pictures have them, those of one kind of zone from the same pencils, some with solvent. */
+/**
+ * Plans of no picture: zones round random places of a sheet, and sequences as pictures have them, those of one kind of zone from the same
+ * pencils, some with solvent.
+ */
 final class RandomPlans
 {
     private const COLUMNS = 80;
@@ -50,30 +53,44 @@ final class RandomPlans
         $centres = array_map(static fn (): array => [mt_rand(0, self::COLUMNS - 1), mt_rand(0, self::ROWS - 1)], range(1, $zones));
         $numbers = [];
         for ($at = 0; $at < self::COLUMNS * self::ROWS; $at++) {
-            $far = array_map(static fn (array $c): float => hypot($c[0] - $at % self::COLUMNS, $c[1] - intdiv($at, self::COLUMNS)), $centres);
+            $far = array_map(
+                static fn (array $c): float => hypot($c[0] - ($at % self::COLUMNS), $c[1] - intdiv($at, self::COLUMNS)),
+                $centres,
+            );
             $numbers[] = 1 + (int) array_search(min($far), $far, true);
         }
         $labels = LabelGrid::ofNumbers(self::COLUMNS, self::ROWS, $numbers);
-        $kinds = array_map(static fn (): array => array_map(static fn (): int => mt_rand(1, self::PENCILS), range(1, 4)), range(1, self::KINDS));
+        $kinds = array_map(
+            static fn (): array => array_map(static fn (): int => mt_rand(1, self::PENCILS), range(1, 4)),
+            range(1, self::KINDS),
+        );
         $names = $lightness = $distances = [];
         foreach (range(1, $zones) as $number) {
             $names[$number] = "zone $number";
             $lightness[$number] = (float) mt_rand(20, 90);
             $distances[$number] = Distance::cases()[mt_rand(0, 2)];
         }
-        $desk = DeskZones::of($labels, 297, 297 * self::ROWS / self::COLUMNS, $names, $lightness, [], $distances);
+        $desk = DeskZones::of($labels, 297, (297 * self::ROWS) / self::COLUMNS, $names, $lightness, [], $distances);
         $steps = [];
         foreach ($desk as $number => $zone) {
             $kind = $kinds[mt_rand(0, count($kinds) - 1)];
             $all = [];
             for ($i = 0; $i < $passes[$number - 1]; $i++) {
                 // The base first; then what darkens it, the base again, or a pencil of the zone's own.
-                $pencil = $i === 0 ? $kind[0] : (mt_rand(0, 6) === 0 ? mt_rand(1, self::PENCILS) : $kind[min(count($kind) - 1, mt_rand(0, 1) + intdiv($i, 2))]);
-                $all[] = new WorkPass($i > 1 && mt_rand(0, 9) === 0 ? 'solvent' : "Line/$pencil", array_map(static fn (): PressureMark => PressureMark::cases()[min(4, mt_rand(0, 2) + intdiv($i, 2))], range(1, 3)));
+                $pencil =
+                    $i === 0
+                        ? $kind[0]
+                        : (mt_rand(0, 6) === 0
+                            ? mt_rand(1, self::PENCILS)
+                            : $kind[min(count($kind) - 1, mt_rand(0, 1) + intdiv($i, 2))]);
+                $all[] = new WorkPass(
+                    $i > 1 && mt_rand(0, 9) === 0 ? 'solvent' : "Line/$pencil",
+                    array_map(static fn (): PressureMark => PressureMark::cases()[min(4, mt_rand(0, 2) + intdiv($i, 2))], range(1, 3)),
+                );
             }
             $steps[$number] = ZoneSteps::of($zone, $all, [0.3, 0.5, 0.2], [false, false, false], $habits);
         }
 
-        return WorkPlan::on($labels, 297, 297 * self::ROWS / self::COLUMNS, $desk, $steps, $habits);
+        return WorkPlan::on($labels, 297, (297 * self::ROWS) / self::COLUMNS, $desk, $steps, $habits);
     }
 }

@@ -18,16 +18,41 @@ const made = (
         [
             [1, half],
             [half + 1, people],
-        ].map(([from, to]) => promisify(execFile)('bash', ['-c', '. ops/common.sh; as_app php benchmarks/Load/people.php "$0" "$1"', String(from), String(to)], { maxBuffer: 1e8 })),
+        ].map(([from, to]) =>
+            promisify(execFile)(
+                'bash',
+                ['-c', '. ops/common.sh; as_app php benchmarks/Load/people.php "$0" "$1"', String(from), String(to)],
+                { maxBuffer: 1e8 },
+            ),
+        ),
     )
-).flatMap(({ stdout }) => stdout.trim().split('\n').map((line) => JSON.parse(line)));
+).flatMap(({ stdout }) =>
+    stdout
+        .trim()
+        .split('\n')
+        .map((line) => JSON.parse(line)),
+);
 
 const agent = new Agent({ keepAlive: true });
 function ask(person, method, path, json) {
     return new Promise((resolve) => {
         const began = performance.now();
         const body = json === undefined ? '' : JSON.stringify(json);
-        const headers = { Accept: 'application/json', Cookie: [person.cookie, person.pass].filter(Boolean).join('; '), 'Accept-Encoding': 'gzip', ...(method === 'GET' && !process.env.FORGETS && person.has?.get(path) ? { 'If-None-Match': person.has.get(path) } : {}), 'X-Forwarded-For': '203.0.113.9', ...(method === 'GET' ? {} : { 'X-CSRF-TOKEN': person.token, 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(body), 'Idempotency-Key': `${Date.now()}-${Math.random().toString(36).slice(2, 12)}` }) };
+        const headers = {
+            Accept: 'application/json',
+            Cookie: [person.cookie, person.pass].filter(Boolean).join('; '),
+            'Accept-Encoding': 'gzip',
+            ...(method === 'GET' && !process.env.FORGETS && person.has?.get(path) ? { 'If-None-Match': person.has.get(path) } : {}),
+            'X-Forwarded-For': '203.0.113.9',
+            ...(method === 'GET'
+                ? {}
+                : {
+                      'X-CSRF-TOKEN': person.token,
+                      'Content-Type': 'application/json',
+                      'Content-Length': Buffer.byteLength(body),
+                      'Idempotency-Key': `${Date.now()}-${Math.random().toString(36).slice(2, 12)}`,
+                  }),
+        };
         const sent = request({ host: base.hostname, port: base.port, method, path, headers, agent, timeout: 30_000 }, (answer) => {
             const parts = [];
             if (method === 'GET' && answer.headers.etag) {
@@ -38,7 +63,18 @@ function ask(person, method, path, json) {
                 person.pass = /^knotty_prism_pass=[^;]+/.exec(cookie)?.[0] ?? person.pass;
             }
             answer.on('data', (part) => parts.push(part));
-            answer.on('end', () => resolve({ status: answer.statusCode, ms: performance.now() - began, bytes: parts.reduce((n, p) => n + p.length, 0), text: () => (answer.headers['content-encoding'] === 'gzip' ? gunzipSync(Buffer.concat(parts)) : Buffer.concat(parts)).toString() }));
+            answer.on('end', () =>
+                resolve({
+                    status: answer.statusCode,
+                    ms: performance.now() - began,
+                    bytes: parts.reduce((n, p) => n + p.length, 0),
+                    text: () =>
+                        (answer.headers['content-encoding'] === 'gzip'
+                            ? gunzipSync(Buffer.concat(parts))
+                            : Buffer.concat(parts)
+                        ).toString(),
+                }),
+            );
         });
         sent.on('timeout', () => sent.destroy());
         sent.on('error', () => resolve({ status: 0, ms: performance.now() - began, bytes: 0, text: () => '' }));
@@ -51,7 +87,11 @@ const ACTIONS = [
     ['the page', 5, (p) => `/plan/${p.study}`],
     ['the studies', 8, () => '/api/studies'],
     ['the survey', 10, (p) => `/api/studies/${p.study}/survey`],
-    ['a spot read', 18, (p) => `/api/studies/${p.study}/spot?x=${100 + Math.floor(Math.random() * 1500)}&y=${100 + Math.floor(Math.random() * 900)}&ring=9`],
+    [
+        'a spot read',
+        18,
+        (p) => `/api/studies/${p.study}/spot?x=${100 + Math.floor(Math.random() * 1500)}&y=${100 + Math.floor(Math.random() * 900)}&ring=9`,
+    ],
     ['the photo, looked at', 4, (p) => `/api/studies/${p.study}/photos/${p.photo}/look?tone=steps&steps=5`],
     ['the plan', 12, (p) => `/api/studies/${p.study}/plan`],
     ['how far the planner is', 16, (p) => `/api/studies/${p.study}/plan/run`],
@@ -84,7 +124,14 @@ async function mark(person) {
     if (step === undefined) {
         return;
     }
-    const json = { kind: 'done', zone: step.zone, position: step.position, tool: step.pencil?.id ?? step.finish, marks: Object.fromEntries(Object.entries(step.marks).filter(([, mark]) => mark !== null)), at: Math.floor(Date.now() / 1000) };
+    const json = {
+        kind: 'done',
+        zone: step.zone,
+        position: step.position,
+        tool: step.pencil?.id ?? step.finish,
+        marks: Object.fromEntries(Object.entries(step.marks).filter(([, mark]) => mark !== null)),
+        at: Math.floor(Date.now() / 1000),
+    };
     const answer = await ask(person, 'POST', `/api/studies/${person.study}/desk/marks`, json);
     note('a pass laid at the desk', answer);
     person.desk = answer.status === 200 ? answer : undefined;
@@ -117,10 +164,20 @@ await Promise.all(made.map((person) => works(person, Date.now() + lasts)));
 const all = [...times.values()].flat();
 row(`${people} people: requests answered`, (all.length / (lasts / 1000)).toFixed(0), '/s');
 for (const [name, list] of times) {
-    row(`  ${name} (${Math.ceil((sizes.get(name) ?? 0) / 1024)} kB), median`, quantile(list, 0.5).toFixed(0), 'ms', `p95 ${quantile(list, 0.95).toFixed(0)}`);
+    row(
+        `  ${name} (${Math.ceil((sizes.get(name) ?? 0) / 1024)} kB), median`,
+        quantile(list, 0.5).toFixed(0),
+        'ms',
+        `p95 ${quantile(list, 0.95).toFixed(0)}`,
+    );
 }
 row('  of a hundred, known already (304)', ((100 * known) / all.length).toFixed(0), '%');
 row('  all of it, median', quantile(all, 0.5).toFixed(0), 'ms');
 row('  all of it, p95', quantile(all, 0.95).toFixed(0), 'ms', 'under 300');
-row('  not answered, or with an error', [...faults.values()].reduce((a, b) => a + b, 0), '', '0');
+row(
+    '  not answered, or with an error',
+    [...faults.values()].reduce((a, b) => a + b, 0),
+    '',
+    '0',
+);
 faults.forEach((n, what) => console.log(`    ${n} × ${what}`));

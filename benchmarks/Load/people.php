@@ -30,7 +30,10 @@ $copies = static function (string $table, string $of, int $is, array $changed): 
     foreach (DB::table($table)->where($of, $is)->orderBy('id')->get() as $row) {
         $columns = (array) $row;
         unset($columns['id'], $columns['owned'], $columns['held'], $columns['origin']);
-        $new[$row->id] = DB::table($table)->insertGetId([...$columns, ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v($row) : $v, $changed)]);
+        $new[$row->id] = DB::table($table)->insertGetId([
+            ...$columns,
+            ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v($row) : $v, $changed),
+        ]);
     }
 
     return $new;
@@ -41,14 +44,19 @@ foreach (range((int) ($argv[1] ?? 1), (int) ($argv[2] ?? 200)) as $i) {
     $user = User::query()->create(['name' => "person $i", 'email' => "person$i@example.org", 'password' => 'not signed in with']);
     $copies('pencils', 'user_id', $demo->id, ['user_id' => $user->id]);
     $own = $copies('studies', 'id', $study->id, ['user_id' => $user->id])[$study->id];
-    $photos = $copies('photos', 'study_id', $study->id, ['study_id' => $own, 'storage_key' => static function (stdClass $row): string {
-        $key = 'photos/'.Str::random(40);
-        $from = Storage::path($row->storage_key);
-        is_dir($from) && shell_exec('cp -al '.escapeshellarg($from).' '.escapeshellarg(Storage::path($key)));
+    $photos = $copies('photos', 'study_id', $study->id, [
+        'study_id' => $own,
+        'storage_key' => static function (stdClass $row): string {
+            $key = 'photos/'.Str::random(40);
+            $from = Storage::path($row->storage_key);
+            is_dir($from) && shell_exec('cp -al '.escapeshellarg($from).' '.escapeshellarg(Storage::path($key)));
 
-        return $key;
-    }]);
-    DB::table('studies')->where('id', $own)->update(['colour_photo_id' => $photos[$study->colour_photo_id] ?? null]);
+            return $key;
+        },
+    ]);
+    DB::table('studies')
+        ->where('id', $own)
+        ->update(['colour_photo_id' => $photos[$study->colour_photo_id] ?? null]);
     array_map(static fn (string $table): array => $copies($table, 'study_id', $study->id, ['study_id' => $own]), OF_A_STUDY);
     $app->make(ShippedPlan::class)->putIn(Study::query()->findOrFail($own), (string) file_get_contents(base_path('demo/plan.json')));
     $app->make(HalfDone::class)->mark(Study::query()->findOrFail($own));
@@ -63,5 +71,14 @@ foreach (range((int) ($argv[1] ?? 1), (int) ($argv[2] ?? 200)) as $i) {
     $session->put('login_web_'.sha1(SessionGuard::class), $user->id);
     $session->save();
     $cookie = Crypt::encrypt(CookieValuePrefix::create((string) config('session.cookie'), Crypt::getKey()).$session->getId(), false);
-    echo json_encode(['study' => $own, 'photo' => array_values($photos)[0], 'cookie' => config('session.cookie').'='.rawurlencode($cookie), 'token' => $session->token()], JSON_THROW_ON_ERROR), "\n";
+    echo json_encode(
+        [
+            'study' => $own,
+            'photo' => array_values($photos)[0],
+            'cookie' => config('session.cookie').'='.rawurlencode($cookie),
+            'token' => $session->token(),
+        ],
+        JSON_THROW_ON_ERROR,
+    ),
+    "\n";
 }

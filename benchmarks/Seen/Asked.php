@@ -16,7 +16,10 @@ use KnottyPrism\Core\Picture\Preview\Material;
 use KnottyPrism\Core\Picture\Preview\PressedRun;
 use KnottyPrism\Core\Picture\Preview\Tone;
 
-/** What a plan's shades ask for beside what its stacks come to: which of a picture's distance from its photo the drawing loses, and which the plan. */
+/**
+ * What a plan's shades ask for beside what its stacks come to: which of a picture's distance from its photo the drawing loses, and which
+ * the plan.
+ */
 final readonly class Asked
 {
     /** @var list<list<Lab>> colours asked for, by look and L* of the photo */
@@ -57,7 +60,11 @@ final readonly class Asked
         [$darkest, $lightest] = LaidTones::reach($values);
         [$dark, $pale] = [$run[$from]->seen, $run[$to]->seen];
 
-        return new Lab(max($darkest, min($lightest, $level)), $dark->a + $share * ($pale->a - $dark->a), $dark->b + $share * ($pale->b - $dark->b));
+        return new Lab(
+            max($darkest, min($lightest, $level)),
+            $dark->a + $share * ($pale->a - $dark->a),
+            $dark->b + $share * ($pale->b - $dark->b),
+        );
     }
 
     /**
@@ -69,21 +76,33 @@ final readonly class Asked
     public function met(string $drawn): string
     {
         $decode = array_map(static fn (int $v): float => Srgb::decode($v / 255), range(0, 255));
-        $light = static fn (Lab $lab): array => array_map(static fn (int $v): float => $decode[$v], array_values((array) unpack('C3', (string) hex2bin(substr(Srgb::ofXyz($lab->xyz())->hex(), 1)))));
+        $light = static fn (Lab $lab): array => array_map(
+            static fn (int $v): float => $decode[$v],
+            array_values((array) unpack('C3', (string) hex2bin(substr(Srgb::ofXyz($lab->xyz())->hex(), 1)))),
+        );
         $wanted = array_map(static fn (array $of): array => array_map($light, $of), $this->wanted);
         $met = '';
         for ($at = 0; $at < $this->material->width * $this->material->height; $at++) {
             [$look, $level] = [ord($this->material->looks[$at]), ord($this->material->levels[$at])];
             $mean = $this->foreseen[$look][$level];
             for ($c = 0; $c < 3; $c++) {
-                $met .= chr((int) round(255 * Srgb::encode(min(1.0, $wanted[$look][$level][$c] * $decode[ord($drawn[3 * $at + $c])] / max(1e-4, $mean[$c])))));
+                $met .= chr(
+                    (int) round(
+                        255 *
+                            Srgb::encode(
+                                min(1.0, ($wanted[$look][$level][$c] * $decode[ord($drawn[3 * $at + $c])]) / max(1e-4, $mean[$c])),
+                            ),
+                    ),
+                );
             }
         }
 
         return $met;
     }
 
-    /** @return array{float, float} what stacks miss of their shades in the photo, in the mean of the picture: ΔE00, and value steps of nine */
+    /**
+     * @return array{float, float} what stacks miss of their shades in the photo, in the mean of the picture: ΔE00, and value steps of nine
+     */
     public function missed(): array
     {
         $pixels = [];
@@ -94,9 +113,11 @@ final readonly class Asked
         $sum = $steps = 0.0;
         foreach ($pixels as $key => $count) {
             [$look, $level] = [intdiv($key, LaidTones::LEVELS), $key % LaidTones::LEVELS];
-            $foreseen = Srgb::ofBytes(...array_map(static fn (float $v): float => 255 * Srgb::encode(max(0.0, min(1.0, $v))), $this->foreseen[$look][$level]))->lab();
+            $foreseen = Srgb::ofBytes(
+                ...array_map(static fn (float $v): float => 255 * Srgb::encode(max(0.0, min(1.0, $v))), $this->foreseen[$look][$level]),
+            )->lab();
             $sum += $count * $foreseen->deltaE00($this->wanted[$look][$level]);
-            $steps += $count * abs($foreseen->l - $this->wanted[$look][$level]->l) / (100 / 9);
+            $steps += ($count * abs($foreseen->l - $this->wanted[$look][$level]->l)) / (100 / 9);
         }
 
         return [$sum / array_sum($pixels), $steps / array_sum($pixels)];

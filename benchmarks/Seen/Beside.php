@@ -28,7 +28,11 @@ final class Beside
                 $sum = [0.0, 0.0, 0.0];
                 foreach ($weights as $i => $w) {
                     $at = 3 * ($y * $width + max(0, min($width - 1, $x + $i - $reach)));
-                    $sum = [$sum[0] + $w * $decode[ord($bytes[$at])], $sum[1] + $w * $decode[ord($bytes[$at + 1])], $sum[2] + $w * $decode[ord($bytes[$at + 2])]];
+                    $sum = [
+                        $sum[0] + $w * $decode[ord($bytes[$at])],
+                        $sum[1] + $w * $decode[ord($bytes[$at + 1])],
+                        $sum[2] + $w * $decode[ord($bytes[$at + 2])],
+                    ];
                 }
                 $across[$y][] = $sum;
             }
@@ -55,7 +59,9 @@ final class Beside
      */
     public static function apart(array $one, array $other): array
     {
-        $lab = static fn (array $l): Lab => Srgb::ofBytes(...array_map(static fn (float $v): float => 255 * Srgb::encode(max(0.0, min(1.0, $v))), $l))->lab();
+        $lab = static fn (array $l): Lab => Srgb::ofBytes(
+            ...array_map(static fn (float $v): float => 255 * Srgb::encode(max(0.0, min(1.0, $v))), $l),
+        )->lab();
         $sum = $steps = 0.0;
         foreach ($one as $i => $light) {
             [$a, $b] = [$lab($light), $lab($other[$i])];
@@ -72,7 +78,9 @@ final class Beside
         $known = [];
         $bytes = '';
         foreach (str_split($photo->pixels, 3) as $pixel) {
-            $bytes .= $known[$pixel] ??= (string) hex2bin(substr(Srgb::ofXyz($tone->fitted(Srgb::ofBytes(ord($pixel[0]), ord($pixel[1]), ord($pixel[2]))->lab())->xyz())->hex(), 1));
+            $bytes .= $known[$pixel] ??= (string) hex2bin(
+                substr(Srgb::ofXyz($tone->fitted(Srgb::ofBytes(ord($pixel[0]), ord($pixel[1]), ord($pixel[2]))->lab())->xyz())->hex(), 1),
+            );
         }
 
         return $bytes;

@@ -28,7 +28,14 @@ final class MeasuredPencils
         foreach ($pencils as $pencil) {
             $own = $colours[$pencil->id()] ?? [];
             if (isset($own[BoxKind::Heavy->value])) {
-                $record = new PencilRecord($pencil->line, $pencil->number, $pencil->name, $own[BoxKind::Heavy->value], light: $own[BoxKind::Light->value] ?? null, overBlack: $own[BoxKind::Black->value] ?? null);
+                $record = new PencilRecord(
+                    $pencil->line,
+                    $pencil->number,
+                    $pencil->name,
+                    $own[BoxKind::Heavy->value],
+                    light: $own[BoxKind::Light->value] ?? null,
+                    overBlack: $own[BoxKind::Black->value] ?? null,
+                );
                 $rows[] = ShelfRow::of($paper->name === Paper::whiteMedium()->name ? $record : self::onWhite($record, $paper));
             }
         }
@@ -42,6 +49,13 @@ final class MeasuredPencils
         $pencil = PencilFit::of($record, $paper);
         $hex = static fn (Swatch $swatch): string => Srgb::ofXyz($swatch->colourOf($pencil)->xyz())->hex();
 
-        return new PencilRecord($record->line, $record->number, $record->name, $hex(Swatch::Heavy), light: $record->light === null ? null : $hex(Swatch::Light), overBlack: $record->overBlack === null ? null : $hex(Swatch::OverBlack));
+        return new PencilRecord(
+            $record->line,
+            $record->number,
+            $record->name,
+            $hex(Swatch::Heavy),
+            light: $record->light === null ? null : $hex(Swatch::Light),
+            overBlack: $record->overBlack === null ? null : $hex(Swatch::OverBlack),
+        );
     }
 }

@@ -62,7 +62,16 @@ final class ReadChart
             $measured[] = [$box, [$ratio[0] * $white[0], $ratio[1] * $white[1], $ratio[2] * $white[2]], $figures];
         }
         $camera = CameraColour::by(array_map(static fn (array $m): array => [$m[0], $m[1]], $measured), $known);
-        $readings = array_map(static fn (array $m): BoxReading => self::reading($m[0], BoxReading::labOf($camera->corrected($m[1])), $m[2], $whole, Lab::ofXyz($xyz)), $measured);
+        $readings = array_map(
+            static fn (array $m): BoxReading => self::reading(
+                $m[0],
+                BoxReading::labOf($camera->corrected($m[1])),
+                $m[2],
+                $whole,
+                Lab::ofXyz($xyz),
+            ),
+            $measured,
+        );
 
         return new ChartReading($squared->page, self::rows($readings, Lab::ofXyz($xyz)), $whole->edge);
     }
@@ -71,7 +80,7 @@ final class ReadChart
     {
         $y = max(0.01, $figures->ratio[1]);
         $causes = [
-            'grain' => 116 / 3 * $y ** (-2 / 3) * $figures->grain,
+            'grain' => (116 / 3) * $y ** (-2 / 3) * $figures->grain,
             'blur' => 0.8 * max(0.0, $whole->edge - self::SHARP),
             'glare' => 12 * $figures->glints + 10 * $figures->full,
             'shadow' => 5 * max(0.0, 0.9 - $figures->evenness),
@@ -79,13 +88,16 @@ final class ReadChart
         ];
         $doubt = sqrt(self::LEAST_DOUBT ** 2 + array_sum(array_map(static fn (float $d): float => $d * $d, $causes)));
         arsort($causes);
-        $note = $doubt < BoxReading::TOO_DOUBTFUL ? null : match (array_key_first($causes)) {
-            'glare' => 'Glare lies on it: turn the sheet away from the light and photograph it again.',
-            'shadow' => "A shadow's edge crosses it: photograph it again in even light.",
-            'blur' => 'It is blurred: hold the camera still and photograph it again.',
-            'veil' => 'It is too dark to tell in this light: photograph it again near a window.',
-            default => 'It is very uneven: colour it in again, or photograph it from nearer.',
-        };
+        $note =
+            $doubt < BoxReading::TOO_DOUBTFUL
+                ? null
+                : match (array_key_first($causes)) {
+                    'glare' => 'Glare lies on it: turn the sheet away from the light and photograph it again.',
+                    'shadow' => "A shadow's edge crosses it: photograph it again in even light.",
+                    'blur' => 'It is blurred: hold the camera still and photograph it again.',
+                    'veil' => 'It is too dark to tell in this light: photograph it again near a window.',
+                    default => 'It is very uneven: colour it in again, or photograph it from nearer.',
+                };
         $ink = BoxReading::labOf([Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE]);
         $filled = $box->kind === BoxKind::Black ? $lab->deltaE00($ink) > self::EMPTY_OVER_BLACK : $lab->deltaE00($paper) > self::EMPTY;
 
@@ -114,9 +126,17 @@ final class ReadChart
             if ($r->box->kind->swatch() === null) {
                 return $r;
             }
-            $counts = $filled[$pencil] && ($r->filled || $r->box->kind === BoxKind::Heavy || ($r->box->kind === BoxKind::Light && ($pale[$pencil] ?? false)));
+            $counts =
+                $filled[$pencil] &&
+                ($r->filled || $r->box->kind === BoxKind::Heavy || ($r->box->kind === BoxKind::Light && ($pale[$pencil] ?? false)));
 
-            return new BoxReading($r->box, $r->lab, $counts, $r->doubt, $counts ? $r->note : ($filled[$pencil] ? 'Nothing is coloured in here; what it would tell is assumed.' : null));
+            return new BoxReading(
+                $r->box,
+                $r->lab,
+                $counts,
+                $r->doubt,
+                $counts ? $r->note : ($filled[$pencil] ? 'Nothing is coloured in here; what it would tell is assumed.' : null),
+            );
         }, $readings);
     }
 }

@@ -44,7 +44,11 @@ final class ReadSwatches
         $xyz = Xyz::ofReflectance($paper->reflectance);
         $white = SrgbMatrix::linearOfXyz($xyz->x, $xyz->y, $xyz->z);
 
-        return new ChartReading(0, array_map(static fn (ChartBox $box): BoxReading => self::swatch($squared, $box, $white, Lab::ofXyz($xyz)), $grid->boxes()), 0.0);
+        return new ChartReading(
+            0,
+            array_map(static fn (ChartBox $box): BoxReading => self::swatch($squared, $box, $white, Lab::ofXyz($xyz)), $grid->boxes()),
+            0.0,
+        );
     }
 
     /** @param  array{float, float, float}  $white  linear light of the paper */
@@ -52,15 +56,24 @@ final class ReadSwatches
     {
         $seen = $quarters = [];
         for ($i = 0; $i < self::STEPS ** 2; $i++) {
-            [$u, $v] = [(0.5 + $i % self::STEPS) / self::STEPS, (0.5 + intdiv($i, self::STEPS)) / self::STEPS];
-            $place = $squared->at($box->x + $box->width * (0.5 + self::INNER * ($u - 0.5)), $box->y + $box->height * (0.5 + self::INNER * ($v - 0.5))) ?? [0.0, 0.0, 0.0];
+            [$u, $v] = [(0.5 + ($i % self::STEPS)) / self::STEPS, (0.5 + intdiv($i, self::STEPS)) / self::STEPS];
+            $place = $squared->at(
+                $box->x + $box->width * (0.5 + self::INNER * ($u - 0.5)),
+                $box->y + $box->height * (0.5 + self::INNER * ($v - 0.5)),
+            ) ?? [0.0, 0.0, 0.0];
             $seen[] = $quarters[2 * (int) ($u > 0.5) + (int) ($v > 0.5)][] = $place;
         }
-        $lab = static fn (BoxFigures $f): Lab => BoxReading::labOf([$f->ratio[0] * $white[0], $f->ratio[1] * $white[1], $f->ratio[2] * $white[2]]);
+        $lab = static fn (BoxFigures $f): Lab => BoxReading::labOf([
+            $f->ratio[0] * $white[0],
+            $f->ratio[1] * $white[1],
+            $f->ratio[2] * $white[2],
+        ]);
         $figures = BoxFigures::ofPlaces($seen, 0.0, 1.0);
         $own = $lab($figures);
         $parted = max(array_map(static fn (array $q): float => $lab(BoxFigures::ofPlaces($q, 0.0, 1.0))->deltaE00($own), $quarters));
-        $doubt = hypot(self::LEAST_DOUBT, 12 * $figures->glints) + ($parted > self::PARTED ? $parted - self::PARTED + BoxReading::TOO_DOUBTFUL : 0.0);
+        $doubt =
+            hypot(self::LEAST_DOUBT, 12 * $figures->glints) +
+            ($parted > self::PARTED ? $parted - self::PARTED + BoxReading::TOO_DOUBTFUL : 0.0);
 
         $note = match (true) {
             $parted > self::PARTED => 'More than one colour lies here: set the corners, the rows and the columns again.',

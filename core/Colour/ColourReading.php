@@ -17,7 +17,7 @@ final readonly class ColourReading
 
     public Oklch $oklch;
 
-    public function __construct(public Lab $lab, public ValueScale $scale = new ValueScale)
+    public function __construct(public Lab $lab, public ValueScale $scale = new ValueScale())
     {
         $this->valueStep = $scale->stepOf($lab);
         $this->family = Family::of($lab);
@@ -31,6 +31,13 @@ final readonly class ColourReading
     {
         $strength = $this->family->isChromatic() ? $this->strength->value.' ' : '';
 
-        return sprintf('value %d of %d, %s, %s%s', $this->valueStep, $this->scale->steps, ValueScale::word($this->lab), $strength, $this->family->words());
+        return sprintf(
+            'value %d of %d, %s, %s%s',
+            $this->valueStep,
+            $this->scale->steps,
+            ValueScale::word($this->lab),
+            $strength,
+            $this->family->words(),
+        );
     }
 }

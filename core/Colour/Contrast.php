@@ -35,7 +35,7 @@ final readonly class Contrast
 
     public function __construct(Lab $colour, Lab $from)
     {
-        $this->steps = (new ValueScale)->difference($colour, $from);
+        $this->steps = (new ValueScale())->difference($colour, $from);
         $this->warmth = self::warmthOf($colour) - self::warmthOf($from);
         $this->strength = $colour->chroma() - $from->chroma();
         $this->deltaE00 = $colour->deltaE00($from);
@@ -73,7 +73,9 @@ final readonly class Contrast
     /** "warmer by 9"; null when nobody would say so. */
     public function warmthWords(): ?string
     {
-        return abs($this->warmth) < self::WARMTH_SEEN ? null : sprintf('%s by %d', $this->warmth > 0 ? 'warmer' : 'cooler', round(abs($this->warmth)));
+        return abs($this->warmth) < self::WARMTH_SEEN
+            ? null
+            : sprintf('%s by %d', $this->warmth > 0 ? 'warmer' : 'cooler', round(abs($this->warmth)));
     }
 
     private function strengthWords(): ?string

@@ -12,10 +12,10 @@ namespace KnottyPrism\Core\Colour;
 final readonly class Family
 {
     /** Below this OKLCh chroma a grey has no lean that an eye beside it would name. */
-    public const NEUTRAL_CHROMA = 0.010;
+    public const NEUTRAL_CHROMA = 0.01;
 
     /** Below this OKLCh chroma a colour is a grey. */
-    private const GREY_CHROMA = 0.030;
+    private const GREY_CHROMA = 0.03;
 
     /** L* under which yellows darken into browns and olives, and the hue that parts the two. */
     private const OLIVE_BELOW = 58;
@@ -24,12 +24,24 @@ final readonly class Family
 
     /** Where each of the 18 families begins, degrees; the first one began before 360. */
     private const RING = [
-        [350, 'red', 'violet'], [10, 'red', null], [33, 'red', 'orange'],
-        [42, 'orange', 'red'], [55, 'orange', null], [72, 'orange', 'yellow'],
-        [84, 'yellow', 'orange'], [97, 'yellow', null], [112, 'yellow', 'green'],
-        [120, 'green', 'yellow'], [138, 'green', null], [162, 'green', 'blue'],
-        [200, 'blue', 'green'], [235, 'blue', null], [262, 'blue', 'violet'],
-        [282, 'violet', 'blue'], [298, 'violet', null], [318, 'violet', 'red'],
+        [350, 'red', 'violet'],
+        [10, 'red', null],
+        [33, 'red', 'orange'],
+        [42, 'orange', 'red'],
+        [55, 'orange', null],
+        [72, 'orange', 'yellow'],
+        [84, 'yellow', 'orange'],
+        [97, 'yellow', null],
+        [112, 'yellow', 'green'],
+        [120, 'green', 'yellow'],
+        [138, 'green', null],
+        [162, 'green', 'blue'],
+        [200, 'blue', 'green'],
+        [235, 'blue', null],
+        [262, 'blue', 'violet'],
+        [282, 'violet', 'blue'],
+        [298, 'violet', null],
+        [318, 'violet', 'red'],
     ];
 
     /** Small steps toward a neighbouring family: degrees of hue, and a factor on chroma; and how many of them are taken. */
@@ -50,7 +62,10 @@ final readonly class Family
         $onRing = self::onRing($isOlive ? 120 : $hue);
 
         return match (true) {
-            $lab->l >= 92 && $c->chroma < self::GREY_CHROMA / 1.5 => new self('white', $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base),
+            $lab->l >= 92 && $c->chroma < self::GREY_CHROMA / 1.5 => new self(
+                'white',
+                $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base,
+            ),
             $lab->l < 18 && $c->chroma < self::GREY_CHROMA => new self('black', $c->chroma < self::NEUTRAL_CHROMA ? null : $onRing->base),
             $c->chroma < self::NEUTRAL_CHROMA => new self('grey', null),
             $c->chroma < self::GREY_CHROMA => new self('grey', $onRing->base),

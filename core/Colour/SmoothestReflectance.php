@@ -76,11 +76,11 @@ final class SmoothestReflectance
             $slope = (1 - $th * $th) / 2;
             $pull = 0.0;
             for ($k = 0; $k < 3; $k++) {
-                $miss[$k] += $w[$k][$i] * ($th + 1) / 2;
+                $miss[$k] += ($w[$k][$i] * ($th + 1)) / 2;
                 $a[$k][$i] = $w[$k][$i] * $slope;
                 $pull += $lambda[$k] * $w[$k][$i];
             }
-            $edges = ($i === 0 || $i === $n - 1) ? 1 : 2;
+            $edges = $i === 0 || $i === $n - 1 ? 1 : 2;
             $left = $i > 0 ? $z[$i - 1] : 0.0;
             $right = $i < $n - 1 ? $z[$i + 1] : 0.0;
             $gradient[$i] = 2 * ($edges * $z[$i] - $left - $right) + $pull * $slope;
@@ -90,7 +90,11 @@ final class SmoothestReflectance
         $residual = max(max(array_map(abs(...), $gradient)), max(array_map(abs(...), $miss)));
 
         $u = Tridiagonal::solve($diagonal, -2.0, $gradient);
-        $v = [Tridiagonal::solve($diagonal, -2.0, $a[0]), Tridiagonal::solve($diagonal, -2.0, $a[1]), Tridiagonal::solve($diagonal, -2.0, $a[2])];
+        $v = [
+            Tridiagonal::solve($diagonal, -2.0, $a[0]),
+            Tridiagonal::solve($diagonal, -2.0, $a[1]),
+            Tridiagonal::solve($diagonal, -2.0, $a[2]),
+        ];
         $schur = [];
         $right = [];
         for ($k = 0; $k < 3; $k++) {
@@ -139,8 +143,9 @@ final class SmoothestReflectance
      */
     private static function solve3(array $m, array $r): array
     {
-        $det = static fn (array $c0, array $c1, array $c2): float => $c0[0] * ($c1[1] * $c2[2] - $c2[1] * $c1[2])
-            - $c1[0] * ($c0[1] * $c2[2] - $c2[1] * $c0[2]) + $c2[0] * ($c0[1] * $c1[2] - $c1[1] * $c0[2]);
+        $det = static fn (array $c0, array $c1, array $c2): float => $c0[0] * ($c1[1] * $c2[2] - $c2[1] * $c1[2]) -
+            $c1[0] * ($c0[1] * $c2[2] - $c2[1] * $c0[2]) +
+            $c2[0] * ($c0[1] * $c1[2] - $c1[1] * $c0[2]);
         $c = [array_column($m, 0), array_column($m, 1), array_column($m, 2)];
         $d = $det(...$c);
 

@@ -7,8 +7,8 @@ namespace KnottyPrism\Core\Drawer;
 use KnottyPrism\Core\Medium\Pencil\Binder;
 
 /**
- * Whether a drawer has what pictures need: a light and a dark of every family, browns of each lean, warm and cool greys, an opaque white and
- * a black; and what is there twice, or too often.
+ * Whether a drawer has what pictures need: a light and a dark of every family, browns of each lean, warm and cool greys, an opaque white
+ * and a black; and what is there twice, or too often.
  */
 final readonly class Balance
 {
@@ -25,7 +25,7 @@ final readonly class Balance
     private const JUST_VISIBLE = 2.0;
 
     /** A base with more than this share of the pencils on the ring is crowded. */
-    private const CROWDED = 0.30;
+    private const CROWDED = 0.3;
 
     private const CROWD = 5;
 
@@ -56,7 +56,12 @@ final readonly class Balance
         $this->missing = self::missing($colours);
         $this->twins = self::twins($colours);
         $ring = array_sum(array_intersect_key($counts, array_flip(self::BASES)));
-        $this->crowded = array_values(array_filter(self::BASES, static fn (string $base): bool => $counts[$base] > self::CROWD && $counts[$base] > self::CROWDED * $ring));
+        $this->crowded = array_values(
+            array_filter(
+                self::BASES,
+                static fn (string $base): bool => $counts[$base] > self::CROWD && $counts[$base] > self::CROWDED * $ring,
+            ),
+        );
     }
 
     /** "24 pencils: enough for any picture, and few enough to know each." */
@@ -64,11 +69,15 @@ final readonly class Balance
     {
         $n = array_sum($this->counts);
 
-        return sprintf('%d pencils: %s', $n, match (true) {
-            $n < self::LEARNABLE[0] => 'few; many colours will need three or four passes.',
-            $n <= self::LEARNABLE[1] => 'enough for most pictures, and few enough to know each.',
-            default => 'more than one learns; the order and the search help.',
-        });
+        return sprintf(
+            '%d pencils: %s',
+            $n,
+            match (true) {
+                $n < self::LEARNABLE[0] => 'few; many colours will need three or four passes.',
+                $n <= self::LEARNABLE[1] => 'enough for most pictures, and few enough to know each.',
+                default => 'more than one learns; the order and the search help.',
+            },
+        );
     }
 
     /** Twins in wax and oil are no waste: one lies where the other refuses */
@@ -99,17 +108,30 @@ final readonly class Balance
             if (! $has(static fn (Portrait $p): bool => $p->reading->family->base === $base && $p->heavy->l >= self::LIGHT_FROM)) {
                 $missing[] = "a light $base";
             }
-            if (! in_array($base, self::WITHOUT_DARK, true) && ! $has(static fn (Portrait $p): bool => $p->reading->family->base === $base && $p->heavy->l < self::DARK_BELOW)) {
+            if (
+                ! in_array($base, self::WITHOUT_DARK, true) &&
+                ! $has(static fn (Portrait $p): bool => $p->reading->family->base === $base && $p->heavy->l < self::DARK_BELOW)
+            ) {
                 $missing[] = "a dark $base";
             }
         }
         foreach (['red' => 'a brown leaning red', '' => 'a true brown', 'yellow' => 'a brown leaning yellow'] as $lean => $words) {
-            if (! $has(static fn (Portrait $p): bool => $p->reading->family->base === 'brown' && (string) $p->reading->family->lean === $lean)) {
+            if (
+                ! $has(
+                    static fn (Portrait $p): bool => $p->reading->family->base === 'brown' && (string) $p->reading->family->lean === $lean,
+                )
+            ) {
                 $missing[] = $words;
             }
         }
         foreach (['a warm grey' => true, 'a cool grey' => false] as $words => $warm) {
-            if (! $has(static fn (Portrait $p): bool => $p->reading->family->base === 'grey' && $p->reading->family->lean !== null && $p->reading->family->leansWarm() === $warm)) {
+            if (
+                ! $has(
+                    static fn (Portrait $p): bool => $p->reading->family->base === 'grey' &&
+                        $p->reading->family->lean !== null &&
+                        $p->reading->family->leansWarm() === $warm,
+                )
+            ) {
                 $missing[] = $words;
             }
         }
@@ -133,7 +155,10 @@ final readonly class Balance
         foreach ($portraits as $i => $one) {
             for ($j = 0; $j < $i; $j++) {
                 // Colours cannot be nearer than their values are.
-                if (abs($one->heavy->l - $portraits[$j]->heavy->l) < 3 * self::JUST_VISIBLE && ($apart = $one->heavy->deltaE00($portraits[$j]->heavy)) < self::JUST_VISIBLE) {
+                if (
+                    abs($one->heavy->l - $portraits[$j]->heavy->l) < 3 * self::JUST_VISIBLE &&
+                    ($apart = $one->heavy->deltaE00($portraits[$j]->heavy)) < self::JUST_VISIBLE
+                ) {
                     $twins[] = [$portraits[$j], $one, $apart];
                 }
             }

@@ -41,7 +41,7 @@ final readonly class Character
     {
         /** @var \WeakMap<Pencil, self>|null $known */
         static $known = null;
-        $known ??= new \WeakMap;
+        $known ??= new \WeakMap();
 
         return $known[$pencil] ??= new self($pencil);
     }
@@ -54,7 +54,10 @@ final readonly class Character
     {
         $own = self::of($pencil)->heavy;
         $others = array_values(array_filter($pencils, static fn (Pencil $p): bool => $p !== $pencil));
-        usort($others, static fn (Pencil $a, Pencil $b): int => self::of($a)->heavy->deltaE00($own) <=> self::of($b)->heavy->deltaE00($own));
+        usort(
+            $others,
+            static fn (Pencil $a, Pencil $b): int => self::of($a)->heavy->deltaE00($own) <=> self::of($b)->heavy->deltaE00($own),
+        );
 
         return $others;
     }
@@ -82,7 +85,10 @@ final readonly class Character
     /** Violet, indigo: what shadows are laid with beneath a local colour. */
     public function isDarkCool(): bool
     {
-        return $this->family->isChromatic() && $this->heavy->l < self::DARK_BELOW && $this->hue->hueDegrees >= self::COOL_DARKS[0] && $this->hue->hueDegrees <= self::COOL_DARKS[1];
+        return $this->family->isChromatic() &&
+            $this->heavy->l < self::DARK_BELOW &&
+            $this->hue->hueDegrees >= self::COOL_DARKS[0] &&
+            $this->hue->hueDegrees <= self::COOL_DARKS[1];
     }
 
     /** What a form can be modelled with before its colour. */

@@ -44,7 +44,8 @@ final class ColourPath
         $apart = array_fill(0, $count + 1, array_fill(0, $count + 1, 0.0));
         foreach ($colours as $i => $one) {
             for ($j = 0; $j < $i; $j++) {
-                $apart[$i][$j] = $apart[$j][$i] = $one->deltaE00($colours[$j]) + (($runs[$i] ?? '') === ($runs[$j] ?? '') ? 0.0 : self::OUT_OF_RUN);
+                $apart[$i][$j] = $apart[$j][$i] =
+                    $one->deltaE00($colours[$j]) + (($runs[$i] ?? '') === ($runs[$j] ?? '') ? 0.0 : self::OUT_OF_RUN);
             }
         }
 

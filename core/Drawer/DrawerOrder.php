@@ -34,12 +34,17 @@ final readonly class DrawerOrder
     {
         $portraits = array_map(static fn (Pencil $p): Portrait => new Portrait($p), $pencils);
 
-        return new self(match ($kind) {
-            'number' => self::by($portraits, static fn (Portrait $p): array => [$p->pencil->record->line, self::padded($p->pencil->record->number)]),
-            'value' => self::by($portraits, static fn (Portrait $p): array => [-$p->heavy->l]),
-            'family' => self::by($portraits, static fn (Portrait $p): array => [self::familyPlace($p), $p->heavy->l]),
-            default => self::gradual($portraits),
-        });
+        return new self(
+            match ($kind) {
+                'number' => self::by(
+                    $portraits,
+                    static fn (Portrait $p): array => [$p->pencil->record->line, self::padded($p->pencil->record->number)],
+                ),
+                'value' => self::by($portraits, static fn (Portrait $p): array => [-$p->heavy->l]),
+                'family' => self::by($portraits, static fn (Portrait $p): array => [self::familyPlace($p), $p->heavy->l]),
+                default => self::gradual($portraits),
+            },
+        );
     }
 
     public function mean(): float
@@ -68,7 +73,11 @@ final readonly class DrawerOrder
      */
     private static function gradual(array $portraits): array
     {
-        $run = static fn (Portrait $p): string => $p->reading->family->base === 'brown' ? 'browns' : ($p->reading->family->isChromatic() ? 'ring' : 'greys');
+        $run = static fn (Portrait $p): string => $p->reading->family->base === 'brown'
+            ? 'browns'
+            : ($p->reading->family->isChromatic()
+                ? 'ring'
+                : 'greys');
         $way = ColourPath::through(array_map(static fn (Portrait $p): Lab => $p->heavy, $portraits), array_map($run, $portraits));
 
         return array_map(static fn (int $i): Portrait => $portraits[$i], $way);
@@ -91,7 +100,12 @@ final readonly class DrawerOrder
     {
         $family = $p->reading->family;
         $bases = ['red', 'orange', 'yellow', 'green', 'blue', 'violet', 'brown', 'grey', 'white', 'black'];
-        $lean = $family->lean === null ? 1 : (fmod(Oklch::ofLab($p->heavy)->hueDegrees - self::middleOf($family->base) + 540, 360) < 180 ? 0 : 2);
+        $lean =
+            $family->lean === null
+                ? 1
+                : (fmod(Oklch::ofLab($p->heavy)->hueDegrees - self::middleOf($family->base) + 540, 360) < 180
+                    ? 0
+                    : 2);
 
         return 3 * (int) array_search($family->base, $bases, true) + $lean;
     }
@@ -99,7 +113,15 @@ final readonly class DrawerOrder
     /** A hue within each base that is neither leaning back nor on, degrees. */
     private static function middleOf(string $base): float
     {
-        return ['red' => 20.0, 'orange' => 63.0, 'yellow' => 104.0, 'green' => 150.0, 'blue' => 248.0, 'violet' => 308.0, 'brown' => 60.0][$base] ?? 90.0;
+        return [
+            'red' => 20.0,
+            'orange' => 63.0,
+            'yellow' => 104.0,
+            'green' => 150.0,
+            'blue' => 248.0,
+            'violet' => 308.0,
+            'brown' => 60.0,
+        ][$base] ?? 90.0;
     }
 
     private static function padded(string $number): string

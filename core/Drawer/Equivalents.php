@@ -24,10 +24,19 @@ final class Equivalents
         $found = [];
         foreach ($others as $other) {
             if ($other->pencil !== $portrait->pencil && ! $other->pencil->isBlender()) {
-                $found[] = new Equivalent($portrait, $other, $portrait->heavy->deltaE00($other->heavy), $portrait->light->deltaE00($other->light));
+                $found[] = new Equivalent(
+                    $portrait,
+                    $other,
+                    $portrait->heavy->deltaE00($other->heavy),
+                    $portrait->light->deltaE00($other->light),
+                );
             }
         }
-        usort($found, static fn (Equivalent $a, Equivalent $b): int => $a->heavy + self::LIGHT_WEIGHT * $a->light <=> $b->heavy + self::LIGHT_WEIGHT * $b->light);
+        usort(
+            $found,
+            static fn (Equivalent $a, Equivalent $b): int => $a->heavy + self::LIGHT_WEIGHT * $a->light <=>
+                $b->heavy + self::LIGHT_WEIGHT * $b->light,
+        );
 
         return array_slice($found, 0, $count);
     }
@@ -44,7 +53,7 @@ final class Equivalents
         $others = array_map(static fn (Pencil $p): Portrait => new Portrait($p), $to);
         $rows = [];
         foreach ($from as $pencil) {
-            array_push($rows, ...($pencil->isBlender() ? [] : self::of(new Portrait($pencil), $others, 1)));
+            array_push($rows, ...$pencil->isBlender() ? [] : self::of(new Portrait($pencil), $others, 1));
         }
 
         return $rows;

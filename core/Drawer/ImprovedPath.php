@@ -169,7 +169,12 @@ final class ImprovedPath
         sort($cuts);
         [$a, $b, $c] = $cuts;
 
-        return [...array_slice($way, 0, $a), ...array_slice($way, $b, $c - $b), ...array_slice($way, $a, $b - $a), ...array_slice($way, $c)];
+        return [
+            ...array_slice($way, 0, $a),
+            ...array_slice($way, $b, $c - $b),
+            ...array_slice($way, $a, $b - $a),
+            ...array_slice($way, $c),
+        ];
     }
 
     private function fewer(int $count): int

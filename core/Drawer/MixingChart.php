@@ -30,10 +30,16 @@ final class MixingChart
     {
         OutOfRange::check('the number of pencils in a mixing chart', count($pencils), 2, self::MOST);
 
-        return array_map(static fn (Pencil $under): array => array_map(
-            static fn (Pencil $over): Sheet => (new Stack([new Pass($under, $beneath->pressure()), new Pass($over, $above->pressure())]))->on($paper),
+        return array_map(
+            static fn (Pencil $under): array => array_map(
+                static fn (Pencil $over): Sheet => (new Stack([
+                    new Pass($under, $beneath->pressure()),
+                    new Pass($over, $above->pressure()),
+                ]))->on($paper),
+                $pencils,
+            ),
             $pencils,
-        ), $pencils);
+        );
     }
 
     /**
@@ -49,9 +55,12 @@ final class MixingChart
         OutOfRange::check('the number of pencils in a chart of three', count($pencils), 3, 3);
         [$a, $b, $c] = $pencils;
 
-        return array_map(static fn (array $order): MixedOrder => new MixedOrder(
-            $order,
-            (new Stack(array_map(static fn (Pencil $p): Pass => new Pass($p, $pressure->pressure()), $order)))->on($paper),
-        ), [[$a, $b, $c], [$a, $c, $b], [$b, $a, $c], [$b, $c, $a], [$c, $a, $b], [$c, $b, $a]]);
+        return array_map(
+            static fn (array $order): MixedOrder => new MixedOrder(
+                $order,
+                (new Stack(array_map(static fn (Pencil $p): Pass => new Pass($p, $pressure->pressure()), $order)))->on($paper),
+            ),
+            [[$a, $b, $c], [$a, $c, $b], [$b, $a, $c], [$b, $c, $a], [$c, $a, $b], [$c, $b, $a]],
+        );
     }
 }

@@ -10,7 +10,12 @@ final readonly class Three
     /** @param  float  $lightStep  L* from the base to the lighter
      *  @param  float  $darkStep  and to the darker
      *  @param  float  $cost  how uneven, and how far apart in hue */
-    public function __construct(public Portrait $light, public Portrait $dark, public float $lightStep, public float $darkStep, public float $cost)
-    {
+    public function __construct(
+        public Portrait $light,
+        public Portrait $dark,
+        public float $lightStep,
+        public float $darkStep,
+        public float $cost,
+    ) {
     }
 }

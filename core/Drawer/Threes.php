@@ -27,13 +27,25 @@ final class Threes
      */
     public static function around(Portrait $base, array $others, int $count): array
     {
-        $side = static fn (int $sign): array => array_values(array_filter($others, static fn (Portrait $p): bool => $sign * ($p->heavy->l - $base->heavy->l) >= self::STEP[0]
-            && $sign * ($p->heavy->l - $base->heavy->l) <= self::STEP[1] && self::turn($base, $p) <= self::NEAR_HUE));
+        $side = static fn (int $sign): array => array_values(
+            array_filter(
+                $others,
+                static fn (Portrait $p): bool => $sign * ($p->heavy->l - $base->heavy->l) >= self::STEP[0] &&
+                    $sign * ($p->heavy->l - $base->heavy->l) <= self::STEP[1] &&
+                    self::turn($base, $p) <= self::NEAR_HUE,
+            ),
+        );
         $threes = [];
         foreach ($side(1) as $light) {
             foreach ($side(-1) as $dark) {
                 $steps = [$light->heavy->l - $base->heavy->l, $base->heavy->l - $dark->heavy->l];
-                $threes[] = new Three($light, $dark, $steps[0], $steps[1], self::UNEVEN * abs($steps[0] - $steps[1]) + self::turn($base, $light) + self::turn($base, $dark));
+                $threes[] = new Three(
+                    $light,
+                    $dark,
+                    $steps[0],
+                    $steps[1],
+                    self::UNEVEN * abs($steps[0] - $steps[1]) + self::turn($base, $light) + self::turn($base, $dark),
+                );
             }
         }
         usort($threes, static fn (Three $a, Three $b): int => $a->cost <=> $b->cost);

@@ -28,16 +28,24 @@ final class BadPhoto extends \DomainException implements CoreError
     public const NO_BARE_PAPER = 'no bare paper';
 
     private const WORDS = [
-        self::NO_SHEET => 'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the picture.',
-        self::CORNER_OUTSIDE => 'A corner of the sheet is outside the photo or covered: all four ring marks must be seen. Step back a little and take it again.',
-        self::BLURRED => 'The photo is blurred. Hold the camera still or rest it on something, let it focus on the sheet, and take it again.',
+        self::NO_SHEET => 'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the '
+            .'picture.',
+        self::CORNER_OUTSIDE => 'A corner of the sheet is outside the photo or covered: all four ring marks must be seen. Step back a '
+            .'little and take it again.',
+        self::BLURRED => 'The photo is blurred. Hold the camera still or rest it on something, let it focus on the sheet, and take it '
+            .'again.',
         self::DARK => 'The photo is too dark to tell colours by. Take it in daylight near a window, without sun on the sheet.',
         self::LAMP => 'A coloured lamp lights the sheet: its paper looks far from white. Take it in daylight, with the lamp off.',
-        self::OTHER_SHEET => 'This is another sheet than the one that is asked for: its row of squares names other pencils or another page. Choose the sheet that was printed.',
-        self::GLARE => 'Glare lies over more than a third of the sheet. Turn it away from the window or the lamp, and take it again without flash.',
-        self::NO_DRAWING => 'No sheet of paper stands out in this photo. Lay the drawing on something darker, take it from above, or set its four corners by hand.',
-        self::OTHER_DRAWING => 'This does not look like the drawing of this plan: what is light and dark lies elsewhere. Choose its photo, or set the four corners of the drawing by hand.',
-        self::NO_BARE_PAPER => 'Too little bare paper is seen around the drawing, and colours are told by it. Step back so that a finger\'s width of it shows on every side.',
+        self::OTHER_SHEET => 'This is another sheet than the one that is asked for: its row of squares names other pencils or another '
+            .'page. Choose the sheet that was printed.',
+        self::GLARE => 'Glare lies over more than a third of the sheet. Turn it away from the window or the lamp, and take it again '
+            .'without flash.',
+        self::NO_DRAWING => 'No sheet of paper stands out in this photo. Lay the drawing on something darker, take it from above, or set '
+            .'its four corners by hand.',
+        self::OTHER_DRAWING => 'This does not look like the drawing of this plan: what is light and dark lies elsewhere. Choose its '
+            .'photo, or set the four corners of the drawing by hand.',
+        self::NO_BARE_PAPER => 'Too little bare paper is seen around the drawing, and colours are told by it. Step back so that a '
+            .'finger\'s width of it shows on every side.',
     ];
 
     private function __construct(public readonly string $reason)

@@ -12,6 +12,12 @@ final class MethodRefuses extends DomainException implements CoreError
     /** @param  list<string>  $settings */
     public static function stacks(array $settings): self
     {
-        return new self(sprintf('With %s no recipe for this colour is possible from these pencils. Loosen one of the settings, or add a pencil that may begin.', $settings === [] ? 'this drawer' : implode(', ', $settings)));
+        return new self(
+            sprintf(
+                'With %s no recipe for this colour is possible from these pencils. Loosen one of the settings, or add a pencil that may '
+                    .'begin.',
+                $settings === [] ? 'this drawer' : implode(', ', $settings),
+            ),
+        );
     }
 }

@@ -11,7 +11,16 @@ final class OutOfRange extends \DomainException implements CoreError
     {
         $unit = $unit === '' ? '' : ' '.$unit;
 
-        return new self(sprintf('%s must be between %s and %s%s; received %s.', ucfirst($name), self::figure($from), self::figure($to), $unit, self::figure($received)));
+        return new self(
+            sprintf(
+                '%s must be between %s and %s%s; received %s.',
+                ucfirst($name),
+                self::figure($from),
+                self::figure($to),
+                $unit,
+                self::figure($received),
+            ),
+        );
     }
 
     /** @throws self when the value is outside [from, to] or is not a number */

@@ -15,7 +15,13 @@ final class UnreadableText extends \DomainException implements CoreError
     /** @param  list<string>  $finishes */
     public static function step(string $text, array $finishes): self
     {
-        return new self(sprintf('A step is a pencil and its pressure, like 114@0.35, or one of %s; received "%s".', implode(', ', $finishes), self::shown($text)));
+        return new self(
+            sprintf(
+                'A step is a pencil and its pressure, like 114@0.35, or one of %s; received "%s".',
+                implode(', ', $finishes),
+                self::shown($text),
+            ),
+        );
     }
 
     /** @param  list<string>  $choices */

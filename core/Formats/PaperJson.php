@@ -21,6 +21,10 @@ final class PaperJson
         $tooth = is_array($data['tooth'] ?? null) ? $data['tooth'] : [];
         $figure = static fn (mixed $v, float $usual): float => is_int($v) || is_float($v) ? (float) $v : $usual;
 
-        return new Paper($data['name'], $data['colour'], new Tooth($figure($tooth['roughness'] ?? null, 1.0), $figure($tooth['capacity'] ?? null, 3.0)));
+        return new Paper(
+            $data['name'],
+            $data['colour'],
+            new Tooth($figure($tooth['roughness'] ?? null, 1.0), $figure($tooth['capacity'] ?? null, 3.0)),
+        );
     }
 }

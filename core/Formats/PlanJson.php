@@ -21,7 +21,9 @@ use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** A plan.json of the command line, read again to hold a drawing against it; and what is laid of it, {"passes": 2, "zones": {"rope": 1}}. */
+/**
+ * A plan.json of the command line, read again to hold a drawing against it; and what is laid of it, {"passes": 2, "zones": {"rope": 1}}.
+ */
 final class PlanJson
 {
     /**
@@ -33,14 +35,28 @@ final class PlanJson
     public static function drawing(string $json, LabelGrid $labels, PixelGrid $photo, Drawer $drawer, Paper $paper): DrawingPlan
     {
         $data = json_decode($json, true, 16);
-        $zones = is_array($data) && is_array($data['zones'] ?? null) && array_is_list($data['zones']) ? $data['zones'] : throw self::bad();
+        $zones =
+            is_array($data) && is_array($data['zones'] ?? null) && array_is_list($data['zones']) ? $data['zones'] : throw self::bad();
         $numbers = array_values(array_unique($labels->numbers()));
         sort($numbers);
         if (count($numbers) !== count($zones)) {
-            throw BadFile::because(sprintf('layers.png has %d zones, plan.json %d: they are not of the same plan.', count($numbers), count($zones)));
+            throw BadFile::because(
+                sprintf('layers.png has %d zones, plan.json %d: they are not of the same plan.', count($numbers), count($zones)),
+            );
         }
 
-        return new DrawingPlan($labels, $photo, array_map(static fn (mixed $zone, int $number): CheckedZone => is_array($zone) ? self::zone($zone, $number, $drawer) : throw self::bad(), $zones, $numbers), $paper);
+        return new DrawingPlan(
+            $labels,
+            $photo,
+            array_map(
+                static fn (mixed $zone, int $number): CheckedZone => is_array($zone)
+                    ? self::zone($zone, $number, $drawer)
+                    : throw self::bad(),
+                $zones,
+                $numbers,
+            ),
+            $paper,
+        );
     }
 
     /**
@@ -50,7 +66,9 @@ final class PlanJson
      */
     public static function progress(string $json, array $zones): PassesLaid
     {
-        $bad = BadFile::because('What is laid is JSON, {"passes": 2} for every zone, or {"passes": 2, "zones": {"rope": 1}} by the names of zones.');
+        $bad = BadFile::because(
+            'What is laid is JSON, {"passes": 2} for every zone, or {"passes": 2, "zones": {"rope": 1}} by the names of zones.',
+        );
         $data = json_decode($json, true, 8);
         if (! is_array($data) || ! is_int($data['passes'] ?? 0) || ! is_array($data['zones'] ?? [])) {
             throw $bad;
@@ -73,7 +91,12 @@ final class PlanJson
             throw self::bad();
         }
         $shades = array_map(static fn (mixed $s): Shade => is_array($s) ? self::shade($s) : throw self::bad(), array_values($shades));
-        $sequence = new Sequence(array_map(static fn (mixed $p): GradedPass => is_array($p) ? self::pass($p, $shades, $drawer) : throw self::bad(), array_values($passes)));
+        $sequence = new Sequence(
+            array_map(
+                static fn (mixed $p): GradedPass => is_array($p) ? self::pass($p, $shades, $drawer) : throw self::bad(),
+                array_values($passes),
+            ),
+        );
 
         return new CheckedZone($number, $zone['name'], CheckedShade::run($shades, $sequence));
     }
@@ -83,7 +106,15 @@ final class PlanJson
     {
         $role = is_string($shade['name'] ?? null) ? Role::tryFrom($shade['name']) : null;
 
-        return $role === null ? throw self::bad() : new Shade($role->value, self::lab($shade['fittedLab'] ?? null), touch: ! $role->isOfValueRun(), called: is_string($shade['called'] ?? null) ? $shade['called'] : '', seen: self::lab($shade['lab'] ?? null));
+        return $role === null
+            ? throw self::bad()
+            : new Shade(
+                $role->value,
+                self::lab($shade['fittedLab'] ?? null),
+                touch: ! $role->isOfValueRun(),
+                called: is_string($shade['called'] ?? null) ? $shade['called'] : '',
+                seen: self::lab($shade['lab'] ?? null),
+            );
     }
 
     /**
@@ -92,12 +123,15 @@ final class PlanJson
      */
     private static function pass(array $pass, array $shades, Drawer $drawer): GradedPass
     {
-        [$tool, $pressures] = [$pass['pencil'] ?? $pass['finish'] ?? null, $pass['pressures'] ?? null];
+        [$tool, $pressures] = [$pass['pencil'] ?? ($pass['finish'] ?? null), $pass['pressures'] ?? null];
         if (! is_string($tool) || ! is_array($pressures)) {
             throw self::bad();
         }
 
-        return (new PassNote($tool, array_filter(array_map(static fn (mixed $p): ?PressureMark => is_string($p) ? PressureMark::tryFrom($p) : null, $pressures))))->read($drawer, $shades);
+        return (new PassNote(
+            $tool,
+            array_filter(array_map(static fn (mixed $p): ?PressureMark => is_string($p) ? PressureMark::tryFrom($p) : null, $pressures)),
+        ))->read($drawer, $shades);
     }
 
     private static function lab(mixed $lab): Lab

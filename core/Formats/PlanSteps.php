@@ -26,26 +26,42 @@ final class PlanSteps
     public static function of(string $json, LabelGrid $labels, float $wide, WorkingHabits $habits): array
     {
         $data = json_decode($json, true, 16);
-        $plans = is_array($data) && is_array($data['zones'] ?? null) && array_is_list($data['zones']) ? $data['zones'] : throw self::bad();
+        $plans =
+            is_array($data) && is_array($data['zones'] ?? null) && array_is_list($data['zones']) ? $data['zones'] : throw self::bad();
         $numbers = array_keys($labels->counts());
         if (count($numbers) !== count($plans)) {
-            throw BadFile::because(sprintf('layers.png has %d zones, plan.json %d: they are not of the same plan.', count($numbers), count($plans)));
+            throw BadFile::because(
+                sprintf('layers.png has %d zones, plan.json %d: they are not of the same plan.', count($numbers), count($plans)),
+            );
         }
         $called = $names = $lightness = $whites = $passes = $shares = $touches = [];
         foreach ($plans as $i => $plan) {
             $number = $numbers[$i];
-            if (! is_array($plan) || ! is_string($plan['name'] ?? null) || ! is_array($plan['shades'] ?? null) || ! is_array($plan['sequence'] ?? null)) {
+            if (
+                ! is_array($plan) ||
+                ! is_string($plan['name'] ?? null) ||
+                ! is_array($plan['shades'] ?? null) ||
+                ! is_array($plan['sequence'] ?? null)
+            ) {
                 throw self::bad();
             }
             [$names[$number], $whites[$number]] = [$plan['name'], self::number($plan['keptWhite'] ?? 0)];
-            $shades = array_map(static fn (mixed $s): array => is_array($s) && is_string($s['name'] ?? null) && is_array($s['lab'] ?? null) ? $s : throw self::bad(), array_values($plan['shades']));
+            $shades = array_map(
+                static fn (mixed $s): array => is_array($s) && is_string($s['name'] ?? null) && is_array($s['lab'] ?? null)
+                    ? $s
+                    : throw self::bad(),
+                array_values($plan['shades']),
+            );
             $called[$number] = array_map(static fn (array $s): string => $s['name'], $shades);
             $shares[$number] = array_map(static fn (array $s): float => self::number($s['share'] ?? null), $shades);
             $touches[$number] = array_map(static fn (array $s): bool => ($s['role'] ?? null) === 'touch', $shades);
             $lightness[$number] = self::number($shades[intdiv(count($shades), 2)]['lab'][0] ?? 50);
-            $passes[$number] = array_map(static fn (mixed $p): WorkPass => is_array($p) ? self::pass($p, $called[$number]) : throw self::bad(), array_values($plan['sequence']));
+            $passes[$number] = array_map(
+                static fn (mixed $p): WorkPass => is_array($p) ? self::pass($p, $called[$number]) : throw self::bad(),
+                array_values($plan['sequence']),
+            );
         }
-        $high = $wide * $labels->height / $labels->width;
+        $high = ($wide * $labels->height) / $labels->width;
         $zones = DeskZones::of($labels, $wide, $high, $names, $lightness, $whites);
         $steps = [];
         foreach ($zones as $number => $zone) {
@@ -61,17 +77,20 @@ final class PlanSteps
      */
     private static function pass(array $pass, array $shades): WorkPass
     {
-        $tool = $pass['pencil'] ?? $pass['finish'] ?? null;
+        $tool = $pass['pencil'] ?? ($pass['finish'] ?? null);
         $pressures = $pass['pressures'] ?? null;
         if (! is_string($tool) || ! is_array($pressures)) {
             throw self::bad();
         }
 
-        return new WorkPass($tool, array_map(static function (string $shade) use ($pressures): ?PressureMark {
-            $mark = $pressures[$shade] ?? null;
+        return new WorkPass(
+            $tool,
+            array_map(static function (string $shade) use ($pressures): ?PressureMark {
+                $mark = $pressures[$shade] ?? null;
 
-            return $mark === null ? null : PressureMark::tryFrom(is_string($mark) ? $mark : '') ?? throw self::bad();
-        }, $shades));
+                return $mark === null ? null : PressureMark::tryFrom(is_string($mark) ? $mark : '') ?? throw self::bad();
+            }, $shades),
+        );
     }
 
     private static function number(mixed $value): float

@@ -38,7 +38,17 @@ final class StackText
      */
     public static function identifiers(string $text): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn (string $part): string => (string) substr($part, 0, (int) strrpos($part, '@')), self::parts($text)), static fn (string $id): bool => $id !== '')));
+        return array_values(
+            array_unique(
+                array_filter(
+                    array_map(
+                        static fn (string $part): string => (string) substr($part, 0, (int) strrpos($part, '@')),
+                        self::parts($text),
+                    ),
+                    static fn (string $id): bool => $id !== '',
+                ),
+            ),
+        );
     }
 
     /** @return list<string> */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Kinds;
 
-/** What there is of a kind (a finish, …): one class a file in the folder of the kind. Nothing else lists them, so that a new one is one new file. */
+/**
+ * What there is of a kind (a finish, …): one class a file in the folder of the kind. Nothing else lists them, so that a new one is one new
+ * file.
+ */
 final class Found
 {
     /** @var array<string, list<Kind>> by kind */
@@ -29,14 +32,18 @@ final class Found
     private static function classes(string $kind, string $folder): array
     {
         $namespace = substr($kind, 0, (int) strrpos($kind, '\\') + 1);
-        $named = array_map(static fn (string $file): string => $namespace.substr($file, 0, -4), array_filter(scandir($folder) ?: [], static fn (string $file): bool => str_ends_with($file, '.php')));
+        $named = array_map(
+            static fn (string $file): string => $namespace.substr($file, 0, -4),
+            array_filter(scandir($folder) ?: [], static fn (string $file): bool => str_ends_with($file, '.php')),
+        );
 
         /** @var list<class-string> */
         return array_values(array_filter($named, static fn (string $class): bool => is_subclass_of($class, $kind)));
     }
 
     /**
-     * One of each class in the folder that is of the kind and can be made, in the order of their places, those alike by the names of their files.
+     * One of each class in the folder that is of the kind and can be made, in the order of their places, those alike by the names of their
+     * files.
      *
      * @template T of Kind
      *
@@ -50,7 +57,7 @@ final class Found
             foreach (self::classes($kind, $folder) as $class) {
                 if (! (new \ReflectionClass($class))->isAbstract()) {
                     /** @var Kind $one */
-                    $one = new $class;
+                    $one = new $class();
                     $found[] = $one;
                 }
             }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Kinds;
 
 /**
- * One of several things of a kind, each a class of its own in the folder of the kind. There is one object of each while the program runs; one that was
- * stored and read back is another, so that they are compared by name or class.
+ * One of several things of a kind, each a class of its own in the folder of the kind. There is one object of each while the program runs;
+ * one that was stored and read back is another, so that they are compared by name or class.
  */
 abstract class Kind
 {

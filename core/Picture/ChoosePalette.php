@@ -22,11 +22,15 @@ final readonly class ChoosePalette
     private const CURVE = [3, 24];
 
     /** The base holds the fewest pencils whose cost is within this of what all would cost, ΔE00. */
-    private const FLAT = 0.10;
+    private const FLAT = 0.1;
 
     /** @param  Drawer  $hand  the pencils that may be used */
-    public function __construct(private Drawer $hand, private Paper $paper, private PlanSettings $settings, private ?AtlasShelf $shelf = null)
-    {
+    public function __construct(
+        private Drawer $hand,
+        private Paper $paper,
+        private PlanSettings $settings,
+        private ?AtlasShelf $shelf = null,
+    ) {
     }
 
     /**
@@ -36,20 +40,32 @@ final readonly class ChoosePalette
     public function for(array $byZone, ?\Closure $progress = null): PalettePart
     {
         $hand = $this->allowed();
-        $ground = PaletteGround::for($hand, $this->paper, array_merge(...array_values($byZone)), $this->kept($hand), $this->settings->mode, $this->shelf, $progress);
+        $ground = PaletteGround::for(
+            $hand,
+            $this->paper,
+            array_merge(...array_values($byZone)),
+            $this->kept($hand),
+            $this->settings->mode,
+            $this->shelf,
+            $progress,
+        );
         $keep = $ground->placesOf($this->settings->keep);
         $curve = $ground->search->curve(...self::CURVE);
         $most = $this->settings->mostPencils();
         $all = array_keys($ground->pencils);
         $chosen = $most === null || $most >= count($hand->pencils) ? null : $ground->search->best(max($most, count($keep)), $keep);
         $base = $chosen ?? $ground->search->best($this->flatFrom($curve, count($all)), $keep);
-        $ids = static fn (array $places): array => Pencil::identifiers(array_map(static fn (int $p): Pencil => $ground->pencils[$p], array_values($places)));
+        $ids = static fn (array $places): array => Pencil::identifiers(
+            array_map(static fn (int $p): Pencil => $ground->pencils[$p], array_values($places)),
+        );
 
         return new PalettePart(
             $chosen === null ? Pencil::identifiers($this->hand->pencils) : $ids($chosen),
             $ids($base),
             $curve,
-            $chosen === null ? [] : self::suffering($byZone, $ground->clusterOf, $ground->search->costs->each($chosen), $ground->search->costs->each($all)),
+            $chosen === null
+                ? []
+                : self::suffering($byZone, $ground->clusterOf, $ground->search->costs->each($chosen), $ground->search->costs->each($all)),
         );
     }
 
@@ -60,7 +76,9 @@ final readonly class ChoosePalette
         $barred = array_filter($this->hand->pencils, function (Pencil $p) use ($method): bool {
             $character = Character::of($p);
 
-            return ! in_array($p->id(), $this->settings->keep, true) && (($method->of(Darks::class) === Darks::NeverBlack && $character->isBlack()) || ($method->of(Lights::class) === Lights::ReservePaper && $character->isWhite()));
+            return ! in_array($p->id(), $this->settings->keep, true) &&
+                (($method->of(Darks::class) === Darks::NeverBlack && $character->isBlack()) ||
+                    ($method->of(Lights::class) === Lights::ReservePaper && $character->isWhite()));
         });
         $left = $this->hand->without(Pencil::identifiers(array_values($barred)));
 

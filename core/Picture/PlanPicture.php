@@ -50,8 +50,8 @@ final class PlanPicture
     public function __construct(
         private readonly Drawer $drawer,
         private readonly Paper $paper,
-        private readonly PlanSettings $settings = new PlanSettings,
-        private readonly AtlasShelf $shelf = new MemoryShelf,
+        private readonly PlanSettings $settings = new PlanSettings(),
+        private readonly AtlasShelf $shelf = new MemoryShelf(),
         private readonly int $mostPasses = FindSequences::MOST_PASSES,
         private readonly ?Kits $kits = null,
     ) {
@@ -68,15 +68,25 @@ final class PlanPicture
     {
         $this->hand();
         $tone = ReachableTone::fit($this->drawer->usable()->pencils, $this->paper, $grid->l);
-        $byZone = array_map(fn (Zone $zone, int $number): array => ZoneShades::of($zone, 1.0, $this->settings->methodOf($number), $tone->fitted(...)), $map->zones, array_keys($map->zones));
+        $byZone = array_map(
+            fn (Zone $zone, int $number): array => ZoneShades::of($zone, 1.0, $this->settings->methodOf($number), $tone->fitted(...)),
+            $map->zones,
+            array_keys($map->zones),
+        );
         $byZone = array_combine(array_keys($map->zones), $byZone);
         $tell = $progress ?? static fn (): null => null;
-        $palette = $this->palette(array_combine(array_keys($byZone), array_map(ZoneShades::forPalette(...), $byZone, $map->zones)), static fn (int $done, int $of) => $tell('palette', $done, $of));
+        $palette = $this->palette(
+            array_combine(array_keys($byZone), array_map(ZoneShades::forPalette(...), $byZone, $map->zones)),
+            static fn (int $done, int $of) => $tell('palette', $done, $of),
+        );
         $zones = [];
         foreach ($byZone as $number => $shades) {
             $tell('sequences', count($zones), count($map->zones));
             $answer = $this->sequences($number, $shades, $palette, 1)[0];
-            $zones[$number] = new Recipe($answer, array_map(fn (Warning $w): Warning => $this->tried($w, [$number => $answer], $palette), Warnings::in($answer)));
+            $zones[$number] = new Recipe(
+                $answer,
+                array_map(fn (Warning $w): Warning => $this->tried($w, [$number => $answer], $palette), Warnings::in($answer)),
+            );
         }
         $tell('sequences', count($zones), count($zones));
         $answers = array_map(static fn (Recipe $r): SequenceAnswer => $r->answer, $zones);
@@ -134,7 +144,14 @@ final class PlanPicture
     /** @param  list<Pencil>  $hand */
     private function finder(Method $method, array $hand): FindSequences
     {
-        return $this->finders[implode(',', $method->settings()).'|'.implode(',', Pencil::identifiers($hand))] ??= new FindSequences(new Drawer($hand), $this->paper, $method, $this->shelf, $this->settings->mode, $this->kits);
+        return $this->finders[implode(',', $method->settings()).'|'.implode(',', Pencil::identifiers($hand))] ??= new FindSequences(
+            new Drawer($hand),
+            $this->paper,
+            $method,
+            $this->shelf,
+            $this->settings->mode,
+            $this->kits,
+        );
     }
 
     /** @return list<Pencil> */
@@ -164,7 +181,9 @@ final class PlanPicture
         /** @param  list<Shade>  $shades */
         $planned = function (array $shades) use ($zone, $hand): ?Sequence {
             try {
-                return $shades === [] ? null : $this->finder($this->settings->methodOf($zone), $hand)->for(array_values($shades), $this->mostPasses)[0]->sequence;
+                return $shades === []
+                    ? null
+                    : $this->finder($this->settings->methodOf($zone), $hand)->for(array_values($shades), $this->mostPasses)[0]->sequence;
             } catch (MethodRefuses) {
                 return null;
             }
@@ -189,6 +208,12 @@ final class PlanPicture
      */
     private function purchases(array $answers): array
     {
-        return Purchases::for(MadeArea::ofZones($answers, $this->settings), $this->drawer->missing(), $this->paper, self::PURCHASES, $this->mostPasses);
+        return Purchases::for(
+            MadeArea::ofZones($answers, $this->settings),
+            $this->drawer->missing(),
+            $this->paper,
+            self::PURCHASES,
+            $this->mostPasses,
+        );
     }
 }

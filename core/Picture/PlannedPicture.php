@@ -54,7 +54,10 @@ final readonly class PlannedPicture
         return $this->overZones(static fn (Outcome $o): float => $o->comparison()->deltaE00);
     }
 
-    /** How far off the picture is likely to be on paper, ΔE00, weighted by area: what is missed, what a hand adds, what the model may err by. */
+    /**
+     * How far off the picture is likely to be on paper, ΔE00, weighted by area: what is missed, what a hand adds, what the model may err
+     * by.
+     */
     public function errorOnPaper(): float
     {
         return $this->overZones(static fn (Outcome $o): float => $o->errorOnPaper());

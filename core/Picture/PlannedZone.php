@@ -16,7 +16,13 @@ final readonly class PlannedZone
      * @param  string  $label  what the sequence is good at
      * @param  ?string  $key  names all that the planner's answer follows from; null before there is a palette
      */
-    public function __construct(public int $zone, public array $shades, public ?Sequence $sequence, public string $label, public bool $own, public ?string $key)
-    {
+    public function __construct(
+        public int $zone,
+        public array $shades,
+        public ?Sequence $sequence,
+        public string $label,
+        public bool $own,
+        public ?string $key,
+    ) {
     }
 }

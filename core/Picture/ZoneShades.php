@@ -32,7 +32,15 @@ final class ZoneShades
             $seen = $zone->targets[$role->value] ?? null;
             if ($seen !== null) {
                 $weight = $zone->area * $zone->shareOf($role) * $importance * ($role->isOfValueRun() ? 1.0 : self::TOUCH_COUNTS);
-                $shades[] = new Shade($role->value, $fit($seen), $weight, ! $role->isOfValueRun(), $zone->nameOf($role), $zone->surface->grainCounts() * $method->grainCounts(), $seen);
+                $shades[] = new Shade(
+                    $role->value,
+                    $fit($seen),
+                    $weight,
+                    ! $role->isOfValueRun(),
+                    $zone->nameOf($role),
+                    $zone->surface->grainCounts() * $method->grainCounts(),
+                    $seen,
+                );
             }
         }
 
@@ -53,7 +61,8 @@ final class ZoneShades
     }
 
     /**
-     * As pencils are chosen for them: the mid first, as the other shades should take what it takes; grain counts by what the zone is, whatever its method.
+     * As pencils are chosen for them: the mid first, as the other shades should take what it takes; grain counts by what the zone is,
+     * whatever its method.
      *
      * @param  list<Shade>  $shades
      * @return list<Shade>
@@ -62,6 +71,9 @@ final class ZoneShades
     {
         $mid = array_filter($shades, static fn (Shade $s): bool => $s->name === Role::Mid->value);
 
-        return array_map(static fn (Shade $s): Shade => $s->minding($zone->surface->grainCounts()), [...array_values($mid), ...array_values(array_diff_key($shades, $mid))]);
+        return array_map(static fn (Shade $s): Shade => $s->minding($zone->surface->grainCounts()), [
+            ...array_values($mid),
+            ...array_values(array_diff_key($shades, $mid)),
+        ]);
     }
 }

@@ -68,7 +68,7 @@ final class ZoneWarnings
     private static function twins(array $zones, array $answers, array $mids): array
     {
         [$one, $other] = array_keys($mids);
-        $steps = (new ValueScale)->difference($mids[$one]->lab, $mids[$other]->lab);
+        $steps = (new ValueScale())->difference($mids[$one]->lab, $mids[$other]->lab);
         if (abs($steps) >= self::ONE_STEP || $mids[$one]->lab->deltaE00($mids[$other]->lab) >= self::TOLD_APART) {
             return [];
         }
@@ -77,7 +77,16 @@ final class ZoneWarnings
         $down = self::isPushedDarker($mids[$changed]->lab, $mids[$changed === $one ? $other : $one]->lab);
         $advice = sprintf($down ? 'Push "%s" darker along the border.' : 'Keep "%s" lighter along the border.', $zones[$changed]->name);
 
-        return [new Warning(Twins::it(), 0, [(int) $answers[$changed]->shadeNamed(Role::Mid->value)], sprintf('"%s" and "%s" touch and end %.1f value steps apart.', $zones[$one]->name, $zones[$other]->name, abs($steps)), $advice, [$changed, $changed === $one ? $other : $one])];
+        return [
+            new Warning(
+                Twins::it(),
+                0,
+                [(int) $answers[$changed]->shadeNamed(Role::Mid->value)],
+                sprintf('"%s" and "%s" touch and end %.1f value steps apart.', $zones[$one]->name, $zones[$other]->name, abs($steps)),
+                $advice,
+                [$changed, $changed === $one ? $other : $one],
+            ),
+        ];
     }
 
     /**
@@ -90,14 +99,21 @@ final class ZoneWarnings
         $warnings = [];
         foreach ($answers as $zone => $answer) {
             [$light, $dark] = [self::outcome($answer, Role::Light), self::outcome($answer, Role::Dark)];
-            if ($light === null || $dark === null || (new ValueScale)->difference($light->lab, $dark->lab) < self::HAS_FORM) {
+            if ($light === null || $dark === null || (new ValueScale())->difference($light->lab, $dark->lab) < self::HAS_FORM) {
                 continue;
             }
             foreach ([$light, $dark] as $end) {
                 $pencils = $end->stack()->pencils();
                 if (count($pencils) === 1) {
                     $name = $end->shade->name;
-                    $warnings[] = new Warning(Flat::it(), 0, [(int) $answer->shadeNamed($name)], sprintf('All the %ss of "%s" are %s alone.', $name, $zones[$zone]->name, $pencils[0]->record->number), 'Vary it with a neighbour of the same value.', [$zone]);
+                    $warnings[] = new Warning(
+                        Flat::it(),
+                        0,
+                        [(int) $answer->shadeNamed($name)],
+                        sprintf('All the %ss of "%s" are %s alone.', $name, $zones[$zone]->name, $pencils[0]->record->number),
+                        'Vary it with a neighbour of the same value.',
+                        [$zone],
+                    );
                 }
             }
         }

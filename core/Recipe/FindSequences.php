@@ -52,8 +52,14 @@ final class FindSequences
     private ?PairBook $pairs = null;
 
     /** @throws OutOfRange when the drawer has no pencil that may be used */
-    public function __construct(Drawer $drawer, private readonly Paper $paper, private readonly Method $method, private readonly ?AtlasShelf $shelf = null, private readonly Mode $mode = Mode::ColourAndValue, private readonly ?Kits $kits = null)
-    {
+    public function __construct(
+        Drawer $drawer,
+        private readonly Paper $paper,
+        private readonly Method $method,
+        private readonly ?AtlasShelf $shelf = null,
+        private readonly Mode $mode = Mode::ColourAndValue,
+        private readonly ?Kits $kits = null,
+    ) {
         $moves = new Moves($drawer, $paper);
         $this->kit = $kits?->like($moves);
         $this->moves = $this->kit->moves ?? $moves;
@@ -71,7 +77,8 @@ final class FindSequences
      */
     public function for(array $shades, int $mostPasses = self::MOST_PASSES, int $count = 1, array $strangeness = []): array
     {
-        return $this->search($shades, $mostPasses, $strangeness)->answers($count) ?: throw MethodRefuses::stacks($this->method->settings());
+        return $this->search($shades, $mostPasses, $strangeness)->answers($count) ?:
+            throw MethodRefuses::stacks($this->method->settings());
     }
 
     /**
@@ -87,7 +94,16 @@ final class FindSequences
         $wanted = $beneath === [] && count($this->moves->pencils) > self::LENGTH ? $this->neutralisers->of($main) : $beneath;
         $kit = $this->kitFor($shades, $wanted);
 
-        return new AreaSearch($kit, $this->method, $this->mode, $shades, $this->neutralisers, $beneath, $mostPasses, array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $kit->moves->pencils));
+        return new AreaSearch(
+            $kit,
+            $this->method,
+            $this->mode,
+            $shades,
+            $this->neutralisers,
+            $beneath,
+            $mostPasses,
+            array_map(static fn (Pencil $p): float => $strangeness[$p->id()] ?? 0.0, $kit->moves->pencils),
+        );
     }
 
     /**
@@ -154,7 +170,13 @@ final class FindSequences
         $main = Shade::main($run);
         $beneath = $this->method->of(Beneath::class) === Beneath::Complement ? $this->neutralisers->of($main->target) : [];
 
-        return new Craft($this->method, $this->moves, $run, array_map(fn (Shade $s): Rules => new Rules($this->method, $this->moves, $s->target, $beneath), $run), (int) array_search($main, $run, true));
+        return new Craft(
+            $this->method,
+            $this->moves,
+            $run,
+            array_map(fn (Shade $s): Rules => new Rules($this->method, $this->moves, $s->target, $beneath), $run),
+            (int) array_search($main, $run, true),
+        );
     }
 
     /**
@@ -178,8 +200,11 @@ final class FindSequences
         }
         arsort($score);
         $chosen = array_slice($score, 0, self::LENGTH, true);
-        $moves = new Moves(new Drawer(array_values(array_filter($this->moves->pencils, static fn (Pencil $p): bool => isset($chosen[$p->id()])))), $this->paper);
+        $moves = new Moves(
+            new Drawer(array_values(array_filter($this->moves->pencils, static fn (Pencil $p): bool => isset($chosen[$p->id()])))),
+            $this->paper,
+        );
 
-        return new Kit($moves, Atlas::of($moves, $this->pairs ??= new PairBook));
+        return new Kit($moves, Atlas::of($moves, $this->pairs ??= new PairBook()));
     }
 }

@@ -34,6 +34,7 @@ final class Kits
     /** Optics, paper and hand; and what else is known of each pencil, which a method asks for and an answer tells. */
     private static function keyOf(Moves $moves): string
     {
-        return $moves->fingerprint().md5(serialize([$moves->paper->name, array_map(static fn (Pencil $p): array => [$p->record, $p->assumed], $moves->pencils)]));
+        return $moves->fingerprint().
+            md5(serialize([$moves->paper->name, array_map(static fn (Pencil $p): array => [$p->record, $p->assumed], $moves->pencils)]));
     }
 }

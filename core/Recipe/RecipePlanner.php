@@ -29,7 +29,10 @@ use KnottyPrism\Core\Recipe\Warnings\Warning;
 use KnottyPrism\Core\Recipe\Warnings\WarningKind;
 use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
-/** Recipes for a spot, which is a zone of one shade: searched as every zone is, with what to look out for in each answer and what removes it. */
+/**
+ * Recipes for a spot, which is a zone of one shade: searched as every zone is, with what to look out for in each answer and what removes
+ * it.
+ */
 final readonly class RecipePlanner
 {
     public const MOST_PASSES = 5;
@@ -46,8 +49,13 @@ final readonly class RecipePlanner
     private array $missing;
 
     /** @throws OutOfRange when the drawer has no pencil that may be used */
-    public function __construct(Drawer $drawer, private Paper $paper, private Method $method, ?AtlasShelf $shelf = null, private Mode $mode = Mode::ColourAndValue)
-    {
+    public function __construct(
+        Drawer $drawer,
+        private Paper $paper,
+        private Method $method,
+        ?AtlasShelf $shelf = null,
+        private Mode $mode = Mode::ColourAndValue,
+    ) {
         $this->find = new FindSequences($drawer, $paper, $method, $shelf, $mode);
         $this->usable = $drawer->usable()->pencils;
         $this->missing = $drawer->missing();
@@ -60,8 +68,13 @@ final readonly class RecipePlanner
      *
      * @throws MethodRefuses when the method leaves no sequence for this colour
      */
-    public function recipesFor(Lab $target, int $maxPasses = self::MOST_PASSES, int $count = 4, array $strangeness = [], float $grainCounts = Shade::SMOOTH): array
-    {
+    public function recipesFor(
+        Lab $target,
+        int $maxPasses = self::MOST_PASSES,
+        int $count = 4,
+        array $strangeness = [],
+        float $grainCounts = Shade::SMOOTH,
+    ): array {
         OutOfRange::check('the number of recipes', $count, 1, 4);
         $shades = [Shade::ofSpot($target, $grainCounts)];
         $search = $this->find->search($shades, $maxPasses, $strangeness);
@@ -73,10 +86,19 @@ final readonly class RecipePlanner
             return $remedy === null ? $w : $w->remedied($remedy->words, $remedy->answer);
         };
 
-        return array_map(static fn (SequenceAnswer $a): Recipe => new Recipe($a, array_map(static fn (Warning $w): Warning => $tried($w, $a), Warnings::in($a))), $answers);
+        return array_map(
+            static fn (SequenceAnswer $a): Recipe => new Recipe(
+                $a,
+                array_map(static fn (Warning $w): Warning => $tried($w, $a), Warnings::in($a)),
+            ),
+            $answers,
+        );
     }
 
-    /** @return iterable<string, Sequence> of what was found, the likeliest to be free of a warning first: the steadiest, the evenest, or the surest */
+    /**
+     * @return iterable<string, Sequence> of what was found, the likeliest to be free of a warning first: the steadiest, the evenest, or the
+     *   surest
+     */
     private static function likelyFreeOf(WarningKind $kind, AreaSearch $search): iterable
     {
         $nodes = $search->nodes();

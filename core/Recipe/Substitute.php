@@ -15,8 +15,14 @@ use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 /** What stands in for a pencil that is not available: the nearest single one, and mixes that make its heavy and its light swatch. */
 final readonly class Substitute
 {
-    private function __construct(public Pencil $missing, public Pencil $nearest, public float $nearestHeavy, public float $nearestLight, public Recipe $heavy, public Recipe $light)
-    {
+    private function __construct(
+        public Pencil $missing,
+        public Pencil $nearest,
+        public float $nearestHeavy,
+        public float $nearestLight,
+        public Recipe $heavy,
+        public Recipe $light,
+    ) {
     }
 
     /** @throws OutOfRange when nothing else is available */
@@ -26,7 +32,10 @@ final readonly class Substitute
         $planner = new RecipePlanner($hand, $paper, Method::free(), $shelf);
         [$heavy, $light] = [Swatch::Heavy->colourOf($missing), Swatch::Light->colourOf($missing)];
         // A pencil used for a light swatch is the same pencil as for the heavy one: both must be near.
-        $apart = array_map(static fn (Pencil $p): float => Swatch::Heavy->colourOf($p)->deltaE00($heavy) + Swatch::Light->colourOf($p)->deltaE00($light), $hand->pencils);
+        $apart = array_map(
+            static fn (Pencil $p): float => Swatch::Heavy->colourOf($p)->deltaE00($heavy) + Swatch::Light->colourOf($p)->deltaE00($light),
+            $hand->pencils,
+        );
         asort($apart);
         $nearest = $hand->pencils[(int) array_key_first($apart)];
 

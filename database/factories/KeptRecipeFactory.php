@@ -19,6 +19,17 @@ final class KeptRecipeFactory extends Factory
     /** @return array<string, mixed> */
     public function definition(): array
     {
-        return ['name' => 'rope, lit side', 'x' => 1, 'y' => 1, 'ring' => 3, 'target_l' => 50, 'target_a' => 0, 'target_b' => 0, 'label' => 'closest', 'stack' => '735@0.35', 'paper' => 'white medium'];
+        return [
+            'name' => 'rope, lit side',
+            'x' => 1,
+            'y' => 1,
+            'ring' => 3,
+            'target_l' => 50,
+            'target_a' => 0,
+            'target_b' => 0,
+            'label' => 'closest',
+            'stack' => '735@0.35',
+            'paper' => 'white medium',
+        ];
     }
 }

@@ -19,6 +19,10 @@ final class UserFactory extends Factory
     /** @return array<string, mixed> */
     public function definition(): array
     {
-        return ['name' => 'Artist', 'email' => static fn (array $user): string => mb_strtolower((string) $user['name']).'@example.org', 'password' => 'long enough 10'];
+        return [
+            'name' => 'Artist',
+            'email' => static fn (array $user): string => mb_strtolower((string) $user['name']).'@example.org',
+            'password' => 'long enough 10',
+        ];
     }
 }

@@ -91,7 +91,8 @@ return new class extends Migration
         Repeated::table('made_changes', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
-            $table->string('change_key', 40)->collation('utf8mb4_bin'); // chosen by the page, so that a change that is sent twice is made once
+            // Chosen by the page, so that a change that is sent twice is made once.
+            $table->string('change_key', 40)->collation('utf8mb4_bin');
             $table->unsignedBigInteger('made')->nullable(); // what the change gives: a version, a study
             $table->timestamp('created_at')->useCurrent();
             $table->string('route', 200)->collation('utf8mb4_bin')->default('');

@@ -34,7 +34,8 @@ return new class extends Migration
             $table->unsignedInteger('plan_number')->default(0);
             $table->string('first_method', 400)->nullable();
             $table->json('desk')->nullable();
-            $table->string('origin', 64)->collation('utf8mb4_bin')->nullable(); // a study is known again by this when it is brought in a second time
+            // A study is known again by this when it is brought in a second time.
+            $table->string('origin', 64)->collation('utf8mb4_bin')->nullable();
         });
         Repeated::table('photos', static function (Blueprint $table): void {
             self::of($table, 'study');
@@ -204,7 +205,9 @@ return new class extends Migration
             $table->mediumText('cutout')->nullable(); // JPEG, base64
             $table->text('search'); // what is looked for in, in small letters
             $table->timestamp('deleted_at')->nullable();
-            $table->unsignedInteger('held')->storedAs('octet_length(shades) + octet_length(passes) + octet_length(pencils) + ifnull(octet_length(cutout),0)');
+            $table
+                ->unsignedInteger('held')
+                ->storedAs('octet_length(shades) + octet_length(passes) + octet_length(pencils) + ifnull(octet_length(cutout),0)');
             $table->index(['user_id', 'deleted_at', 'id']);
         });
         // The colours that a recipe comes to, by which it is found.
@@ -242,7 +245,10 @@ return new class extends Migration
     private static function of(Blueprint $table, string $owner): void
     {
         $table->id();
-        $table->foreignId("{$owner}_id")->constrained()->cascadeOnDelete();
+        $table
+            ->foreignId("{$owner}_id")
+            ->constrained()
+            ->cascadeOnDelete();
         $table->timestamps();
     }
 };

@@ -67,8 +67,16 @@ final class DatabaseSeeder extends Seeder
         ['float, glints', 0.097, 0.217, Surface::HardAndShiny, Distance::Middle],
     ];
 
-    public function run(StudyKeeper $studies, PhotoStore $store, SpotReader $spots, RecipeAnswers $recipes, KeptRecipes $plans, SurveyRepository $surveys, ShippedPlan $shipped, HalfDone $halfDone): void
-    {
+    public function run(
+        StudyKeeper $studies,
+        PhotoStore $store,
+        SpotReader $spots,
+        RecipeAnswers $recipes,
+        KeptRecipes $plans,
+        SurveyRepository $surveys,
+        ShippedPlan $shipped,
+        HalfDone $halfDone,
+    ): void {
         $user = User::query()->firstOrCreate(
             ['email' => config('app.demo_email')],
             // Nobody signs in with it: the local visitor is let in without.
@@ -95,7 +103,14 @@ final class DatabaseSeeder extends Seeder
         foreach ($ground === null ? [] : $board->zones($ground, app(DeskKeeper::class)->marks($study)) as $zone) {
             if ($zone->left() === 0) {
                 [$recipe, $name, $outcome, $cutout] = app(RecipeFromPlan::class)->zone($user, $study, $zone->place->number);
-                app(RecipeBook::class)->keep($user, $recipe, ['study_id' => $study->id, 'name' => $name, 'words' => 'harbour, overcast morning', 'paper' => $study->paper, 'outcome' => $outcome, 'cutout' => $cutout]);
+                app(RecipeBook::class)->keep($user, $recipe, [
+                    'study_id' => $study->id,
+                    'name' => $name,
+                    'words' => 'harbour, overcast morning',
+                    'paper' => $study->paper,
+                    'outcome' => $outcome,
+                    'cutout' => $cutout,
+                ]);
             }
         }
     }
@@ -109,8 +124,15 @@ final class DatabaseSeeder extends Seeder
         }
     }
 
-    private function setUpStudy(User $user, StudyKeeper $studies, PhotoStore $store, SpotReader $spots, RecipeAnswers $recipes, KeptRecipes $plans, SurveyRepository $surveys): void
-    {
+    private function setUpStudy(
+        User $user,
+        StudyKeeper $studies,
+        PhotoStore $store,
+        SpotReader $spots,
+        RecipeAnswers $recipes,
+        KeptRecipes $plans,
+        SurveyRepository $surveys,
+    ): void {
         [$morning, $evening] = self::PHOTOS;
         $study = $studies->begin($user, 'Low water', base_path($morning), 'morning');
         $studies->addPhoto($study, base_path($evening), 'evening')->update(['roles' => ['light']]);
@@ -122,8 +144,16 @@ final class DatabaseSeeder extends Seeder
             $found = $recipes->recipes($user, $study, $lab, $surface)['recipes'];
             $recipe = $found[$answer] ?? $found[0];
             $plans->add($study, [
-                'name' => $name, 'x' => $x, 'y' => $y, 'ring' => $ring, 'target_l' => $lab->l, 'target_a' => $lab->a, 'target_b' => $lab->b,
-                'label' => $recipe['label'], 'stack' => ((array) $recipe['outcomes'])['spot']['stack'], 'paper' => $study->paper,
+                'name' => $name,
+                'x' => $x,
+                'y' => $y,
+                'ring' => $ring,
+                'target_l' => $lab->l,
+                'target_a' => $lab->a,
+                'target_b' => $lab->b,
+                'label' => $recipe['label'],
+                'stack' => ((array) $recipe['outcomes'])['spot']['stack'],
+                'paper' => $study->paper,
             ]);
         }
         // The demo begins here: there is nothing to take back.

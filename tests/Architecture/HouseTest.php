@@ -40,14 +40,23 @@ it('holds', function (string $guard) {
 /** @return array<string, list<array<string, string>>> files that the guard must refuse, each on its own */
 function counterExamples(): array
 {
-    $class = static fn (string $namespace, string $body, string $uses = ''): string => "namespace $namespace;\n$uses\nfinal class Made\n{\n    $body\n}\n";
+    $class = static fn (
+        string $namespace,
+        string $body,
+        string $uses = '',
+    ): string => "namespace $namespace;\n$uses\nfinal class Made\n{\n    $body\n}\n";
     $core = 'KnottyPrism\Core';
     $lines = static fn (int $n): string => str_repeat("        \$a = 1;\n", $n);
 
     return [
         'foreignInCore' => [
             ['core/Medium/Made.php' => $class("$core\\Medium", 'public ?Collection $a = null;', 'use Illuminate\Support\Collection;')],
-            ['core/Medium/Made.php' => $class("$core\\Medium", 'public function a(): \App\Models\Study { return new \App\Models\Study; }')],
+            [
+                'core/Medium/Made.php' => $class(
+                    "$core\\Medium",
+                    'public function a(): \App\Models\Study { return new \App\Models\Study; }',
+                ),
+            ],
             ['core/Medium/Made.php' => $class("$core\\Medium", 'public function a(): int { return count(collect([1])); }')],
         ],
         'inputAndOutputInCore' => [
@@ -56,38 +65,106 @@ function counterExamples(): array
             ['core/Medium/Made.php' => $class("$core\\Medium", 'public function a(): mixed { return scandir("/etc"); }')],
             ['core/Formats/Made.php' => $class("$core\\Formats", 'public function a(): mixed { return fopen("/etc/hostname", "r"); }')],
         ],
-        'debugging' => [['app/Plans/Made.php' => $class('App\Plans', 'public function a(): void { dd(1); }')], ['core/Made.php' => $class($core, 'public function a(): void { \var_dump(1); }')]],
+        'debugging' => [
+            ['app/Plans/Made.php' => $class('App\Plans', 'public function a(): void { dd(1); }')],
+            ['core/Made.php' => $class($core, 'public function a(): void { \var_dump(1); }')],
+        ],
         'looseTypes' => [['app/Made.php' => $class('App', '')]],
         'openClasses' => [['core/Error/Made.php' => "namespace $core\\Error;\nclass Made\n{\n}\n"]],
         'upwardInCore' => [
-            ['core/Colour/Made.php' => $class("$core\\Colour", 'public ?Sheet $a = null;', "use $core\\Medium\\Sheet;"), 'core/Medium/Sheet.php' => "namespace $core\\Medium;\nfinal class Sheet {}"],
-            ['core/Photo/Zones/Made.php' => $class("$core\\Photo\\Zones", "public ?\\$core\\Drawer\\Stock\\Tray \$a = null;"), 'core/Drawer/Stock/Tray.php' => "namespace $core\\Drawer\\Stock;\nfinal class Tray {}"],
+            [
+                'core/Colour/Made.php' => $class("$core\\Colour", 'public ?Sheet $a = null;', "use $core\\Medium\\Sheet;"),
+                'core/Medium/Sheet.php' => "namespace $core\\Medium;\nfinal class Sheet {}",
+            ],
+            [
+                'core/Photo/Zones/Made.php' => $class("$core\\Photo\\Zones", "public ?\\$core\\Drawer\\Stock\\Tray \$a = null;"),
+                'core/Drawer/Stock/Tray.php' => "namespace $core\\Drawer\\Stock;\nfinal class Tray {}",
+            ],
         ],
         'cycles' => [
             // Of single folders, by a detour.
             [
-                'app/Plans/A.php' => $class('App\Plans', 'public ?B $b = null;', 'use App\Desk\B;'), 'app/Desk/B.php' => $class('App\Desk', 'public ?C $c = null;', 'use App\Book\C;'),
+                'app/Plans/A.php' => $class('App\Plans', 'public ?B $b = null;', 'use App\Desk\B;'),
+                'app/Desk/B.php' => $class('App\Desk', 'public ?C $c = null;', 'use App\Book\C;'),
                 'app/Book/C.php' => $class('App\Book', 'public ?A $a = null;', 'use App\Plans\A;'),
             ],
             // Of two rooms, though no two of their folders need each other.
             [
-                'core/Medium/Laying/A.php' => $class("$core\\Medium\\Laying", 'public ?B $b = null;', "use $core\\Recipe\\Search\\B;"), 'core/Recipe/Search/B.php' => $class("$core\\Recipe\\Search", ''),
-                'core/Recipe/Method/C.php' => $class("$core\\Recipe\\Method", 'public ?D $d = null;', "use $core\\Medium\\Paper\\{D};"), 'core/Medium/Paper/D.php' => $class("$core\\Medium\\Paper", 'public ?C $c = null;', "use $core\\Recipe\\Method\\C;"),
+                'core/Medium/Laying/A.php' => $class("$core\\Medium\\Laying", 'public ?B $b = null;', "use $core\\Recipe\\Search\\B;"),
+                'core/Recipe/Search/B.php' => $class("$core\\Recipe\\Search", ''),
+                'core/Recipe/Method/C.php' => $class("$core\\Recipe\\Method", 'public ?D $d = null;', "use $core\\Medium\\Paper\\{D};"),
+                'core/Medium/Paper/D.php' => $class("$core\\Medium\\Paper", 'public ?C $c = null;', "use $core\\Recipe\\Method\\C;"),
             ],
-            ['app/Answers/Book/A.php' => $class('App\Answers\Book', 'public ?B $b = null;', 'use App\Book\B;'), 'app/Book/B.php' => $class('App\Book', 'public ?C $c = null;', 'use App\Answers\C;'), 'app/Answers/C.php' => $class('App\Answers', '')],
+            [
+                'app/Answers/Book/A.php' => $class('App\Answers\Book', 'public ?B $b = null;', 'use App\Book\B;'),
+                'app/Book/B.php' => $class('App\Book', 'public ?C $c = null;', 'use App\Answers\C;'),
+                'app/Answers/C.php' => $class('App\Answers', ''),
+            ],
         ],
         'thickControllers' => [
-            ['app/Http/Controllers/Book/Deep/Made.php' => $class('App\Http\Controllers\Book\Deep', 'public function a(): void { DB::table("a"); }', 'use Illuminate\Support\Facades\DB;')],
-            ['app/Http/Controllers/Made.php' => $class('App\Http\Controllers', 'public function a(): void { new StackSearch; }', "use $core\\Recipe\\Search\\StackSearch;")],
-            ['app/Http/Controllers/Desk/Made.php' => $class('App\Http\Controllers\Desk', 'public function a($request): void { $request->validate([]); }')],
+            [
+                'app/Http/Controllers/Book/Deep/Made.php' => $class(
+                    'App\Http\Controllers\Book\Deep',
+                    'public function a(): void { DB::table("a"); }',
+                    'use Illuminate\Support\Facades\DB;',
+                ),
+            ],
+            [
+                'app/Http/Controllers/Made.php' => $class(
+                    'App\Http\Controllers',
+                    'public function a(): void { new StackSearch; }',
+                    "use $core\\Recipe\\Search\\StackSearch;",
+                ),
+            ],
+            [
+                'app/Http/Controllers/Desk/Made.php' => $class(
+                    'App\Http\Controllers\Desk',
+                    'public function a($request): void { $request->validate([]); }',
+                ),
+            ],
         ],
-        'askingResources' => [['app/Resources/Made.php' => $class('App\Resources', 'public function a(): void { Study::query(); }', 'use App\Models\Study;')]],
-        'jobsCalled' => [['app/Plans/Made.php' => $class('App\Plans', 'public function a(): void { TakePlanTurn::dispatch(); }', 'use App\Jobs\TakePlanTurn;')]],
+        'askingResources' => [
+            [
+                'app/Resources/Made.php' => $class(
+                    'App\Resources',
+                    'public function a(): void { Study::query(); }',
+                    'use App\Models\Study;',
+                ),
+            ],
+        ],
+        'jobsCalled' => [
+            [
+                'app/Plans/Made.php' => $class(
+                    'App\Plans',
+                    'public function a(): void { TakePlanTurn::dispatch(); }',
+                    'use App\Jobs\TakePlanTurn;',
+                ),
+            ],
+        ],
         'fullFolders' => [array_fill_keys(array_map(static fn (int $n): string => "core/Colour/A$n.php", range(1, 21)), '')],
-        'longFiles' => [['resources/ts/long.tsx' => str_repeat("a();\n", 251)]],
-        'longFunctions' => [['app/Made.php' => $class('App', "public function a(): void\n    {\n{$lines(60)}    }")], ['core/Made.php' => $class($core, "public function a(): \\Closure\n    {\n        return static function () {\n{$lines(60)}        };\n    }")]],
-        'wordsOfOld' => [['resources/ts/words.tsx' => '// Asked a'.'new.'], ['core/Made.php' => $class($core, '/** @return ?int null '.'where there is none */')]],
-        'keyedArraysInCore' => [['core/Desk/Made.php' => $class("$core\\Desk", "/** @return array{minutes: int} */\n    public function a(): array { return ['minutes' => 1]; }")]],
+        'longLines' => [['app/Long.php' => "<?php\n\n// ".str_repeat('a', 138)."\n"]],
+        'longFiles' => [['resources/ts/long.tsx' => str_repeat("a();\n", 301)]],
+        'longFunctions' => [
+            ['app/Made.php' => $class('App', "public function a(): void\n    {\n{$lines(75)}    }")],
+            [
+                'core/Made.php' => $class(
+                    $core,
+                    "public function a(): \\Closure\n    {\n        return static function () {\n{$lines(75)}        };\n    }",
+                ),
+            ],
+        ],
+        'wordsOfOld' => [
+            ['resources/ts/words.tsx' => '// Asked a'.'new.'],
+            ['core/Made.php' => $class($core, '/** @return ?int null '.'where there is none */')],
+        ],
+        'keyedArraysInCore' => [
+            [
+                'core/Desk/Made.php' => $class(
+                    "$core\\Desk",
+                    "/** @return array{minutes: int} */\n    public function a(): array { return ['minutes' => 1]; }",
+                ),
+            ],
+        ],
     ];
 }
 
@@ -107,17 +184,27 @@ it('has a counter-example for each guard', function () {
 
 it('does not take a house for wrong that is not', function () {
     $house = aHouseOf([
-        'core/Medium/Sheet.php' => "declare(strict_types=1);\nnamespace KnottyPrism\\Core\\Medium;\nuse KnottyPrism\\Core\\Colour\\Lab;\nfinal class Sheet implements \\JsonSerializable\n{\n    public ?Lab \$lab = null;\n    public function jsonSerialize(): int { return (int) round(1.2); }\n}\n",
-        'core/Colour/Lab.php' => "declare(strict_types=1);\nnamespace KnottyPrism\\Core\\Colour;\nfinal class Lab\n{\n    // time() is read nowhere: Sheet, App\\Models\\Study\n    public string \$words = 'dd(1)';\n}\n",
-        'app/Http/Controllers/LabController.php' => "declare(strict_types=1);\nnamespace App\\Http\\Controllers;\nuse App\\Jobs\\Mix;\nuse KnottyPrism\\Core\\Colour\\Lab;\nfinal class LabController { public function a(): void { Mix::dispatch(new Lab); } }\n",
+        'core/Medium/Sheet.php' => "declare(strict_types=1);\nnamespace KnottyPrism\\Core\\Medium;\nuse "
+            ."KnottyPrism\\Core\\Colour\\Lab;\nfinal class Sheet implements \\JsonSerializable\n{\n    public ?Lab \$lab = null;\n    "
+            ."public function jsonSerialize(): int { return (int) round(1.2); }\n}\n",
+        'core/Colour/Lab.php' => "declare(strict_types=1);\nnamespace KnottyPrism\\Core\\Colour;\nfinal class Lab\n{\n    // time() is "
+            ."read nowhere: Sheet, App\\Models\\Study\n    public string \$words = 'dd(1)';\n}\n",
+        'app/Http/Controllers/LabController.php' => "declare(strict_types=1);\nnamespace App\\Http\\Controllers;\nuse "
+            ."App\\Jobs\\Mix;\nuse KnottyPrism\\Core\\Colour\\Lab;\nfinal class LabController { public function a(): void { "
+            ."Mix::dispatch(new Lab); } }\n",
         'app/Jobs/Mix.php' => "declare(strict_types=1);\nnamespace App\\Jobs;\nfinal class Mix {}\n",
     ]);
     expect(array_merge(...array_map(static fn (string $guard): array => $house->$guard(), guards())))->toBe([]);
 });
 
 it('names a version for everything that is installed (composer.versions)', function () {
-    $installed = array_filter(array_unique(InstalledVersions::getInstalledPackages()), static fn (string $name): bool => $name !== 'knotty-prism/knotty-prism' && InstalledVersions::getInstallPath($name) !== null);
+    $installed = array_filter(
+        array_unique(InstalledVersions::getInstalledPackages()),
+        static fn (string $name): bool => $name !== 'knotty-prism/knotty-prism' && InstalledVersions::getInstallPath($name) !== null,
+    );
     $lines = file(base('composer.versions'), FILE_IGNORE_NEW_LINES) ?: [];
-    expect(array_map(static fn (string $line): string => explode(':', $line)[0], $lines))->toEqualCanonicalizing(array_values($installed))
-        ->and(preg_grep('~^[a-z0-9/_.-]+:[0-9]+(\.[0-9]+)+$~', $lines, PREG_GREP_INVERT))->toBe([]);
+    expect(array_map(static fn (string $line): string => explode(':', $line)[0], $lines))
+        ->toEqualCanonicalizing(array_values($installed))
+        ->and(preg_grep('~^[a-z0-9/_.-]+:[0-9]+(\.[0-9]+)+$~', $lines, PREG_GREP_INVERT))
+        ->toBe([]);
 });

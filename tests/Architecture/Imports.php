@@ -37,7 +37,10 @@ final class Imports
      */
     public function rooms(int $depth): array
     {
-        $room = static fn (string $class): string => implode('\\', array_slice(explode('\\', $class), 0, min($depth, substr_count($class, '\\'))));
+        $room = static fn (string $class): string => implode(
+            '\\',
+            array_slice(explode('\\', $class), 0, min($depth, substr_count($class, '\\'))),
+        );
         $edges = [];
         foreach ($this->needs as $class => $needed) {
             foreach ($needed as $other) {

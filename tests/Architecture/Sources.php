@@ -39,7 +39,7 @@ final class Sources
     {
         $wrong = [];
         foreach ($trees as $file => $tree) {
-            foreach ((new NodeFinder)->findInstanceOf($tree, Node\Name\FullyQualified::class) as $name) {
+            foreach ((new NodeFinder())->findInstanceOf($tree, Node\Name\FullyQualified::class) as $name) {
                 // Names of functions and constants have no class to find.
                 if (str_contains($name->toString(), '\\') && $isWrong($name->toString())) {
                     $wrong["$file: $name"] = true;
@@ -56,7 +56,14 @@ final class Sources
      */
     public function calls(string $folder, array $functions): array
     {
-        return $this->found($folder, Node\Expr\FuncCall::class, static fn (Node\Expr\FuncCall $call): ?string => $call->name instanceof Node\Name && in_array($call->name->getLast(), $functions, true) ? "{$call->name}()" : null);
+        return $this->found(
+            $folder,
+            Node\Expr\FuncCall::class,
+            static fn (Node\Expr\FuncCall $call): ?string => $call->name instanceof Node\Name &&
+            in_array($call->name->getLast(), $functions, true)
+                ? "{$call->name}()"
+                : null,
+        );
     }
 
     /**
@@ -65,7 +72,14 @@ final class Sources
      */
     public function methodCalls(string $folder, array $methods): array
     {
-        return $this->found($folder, Node\Expr\MethodCall::class, static fn (Node\Expr\MethodCall $call): ?string => $call->name instanceof Node\Identifier && in_array($call->name->toString(), $methods, true) ? "{$call->name}()" : null);
+        return $this->found(
+            $folder,
+            Node\Expr\MethodCall::class,
+            static fn (Node\Expr\MethodCall $call): ?string => $call->name instanceof Node\Identifier &&
+            in_array($call->name->toString(), $methods, true)
+                ? "{$call->name}()"
+                : null,
+        );
     }
 
     /**
@@ -79,7 +93,7 @@ final class Sources
     {
         $all = [];
         foreach ($this->trees($folder) as $file => $tree) {
-            foreach ((new NodeFinder)->find($tree, static fn (Node $n): bool => $n instanceof $kind) as $node) {
+            foreach ((new NodeFinder())->find($tree, static fn (Node $n): bool => $n instanceof $kind) as $node) {
                 $what = $wrong($node, $file);
                 if ($what !== null) {
                     $all[] = "$file: $what";
@@ -104,10 +118,10 @@ final class Sources
     /** @return list<Node> */
     private static function treeOf(string $source): array
     {
-        $traverser = new NodeTraverser;
-        $traverser->addVisitor(new NameResolver);
+        $traverser = new NodeTraverser();
+        $traverser->addVisitor(new NameResolver());
 
-        return array_values($traverser->traverse((array) (new ParserFactory)->createForNewestSupportedVersion()->parse($source)));
+        return array_values($traverser->traverse((array) (new ParserFactory())->createForNewestSupportedVersion()->parse($source)));
     }
 
     /**
@@ -118,7 +132,11 @@ final class Sources
     {
         $files = [];
         foreach (array_filter($folders, fn (string $folder): bool => is_dir("$this->root/$folder")) as $folder) {
-            foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$this->root/$folder", \FilesystemIterator::SKIP_DOTS)) as $file) {
+            foreach (
+                new \RecursiveIteratorIterator(
+                    new \RecursiveDirectoryIterator("$this->root/$folder", \FilesystemIterator::SKIP_DOTS),
+                ) as $file
+            ) {
                 if (in_array($file->getExtension(), ['php', 'ts', 'tsx', 'mjs', 'sh'], true)) {
                     $files[] = substr($file->getPathname(), strlen($this->root) + 1);
                 }

@@ -16,7 +16,10 @@ export async function walkedTo(page: Page, locator: Locator): Promise<void> {
     throw new Error('Tab does not lead there');
 }
 
-/** A photo nobody has seen: 12 megapixels of soft light over five things, with grain like a phone's; the same every time. UNSEEN_PHOTO names a photo to take instead. */
+/**
+ * A photo nobody has seen: 12 megapixels of soft light over five things, with grain like a phone's; the same every time. UNSEEN_PHOTO
+ * names a photo to take instead.
+ */
 export function unseenPhoto(): string {
     const own = process.env['UNSEEN_PHOTO'];
     if (own !== undefined) {
@@ -26,7 +29,11 @@ export function unseenPhoto(): string {
     const script = `
         $i = new Imagick; $i->newPseudoImage(4032, 3024, 'gradient:#b9c7cf-#6d7a70');
         $d = new ImagickDraw;
-        foreach ([['#8a5a3a', 1000, 2000, 700, 500], ['#e9e4d6', 2300, 1500, 500, 650], ['#3c5a4a', 3300, 2100, 450, 600], ['#c9a83c', 1900, 2500, 380, 260], ['#28303a', 600, 900, 300, 500]] as [$c, $x, $y, $rx, $ry]) { $d->setFillColor($c); $d->ellipse($x, $y, $rx, $ry, 0, 360); }
+        foreach ([
+            ['#8a5a3a', 1000, 2000, 700, 500], ['#e9e4d6', 2300, 1500, 500, 650], ['#3c5a4a', 3300, 2100, 450, 600],
+            ['#c9a83c', 1900, 2500, 380, 260], ['#28303a', 600, 900, 300, 500]] as [$c, $x, $y, $rx, $ry]) {
+            $d->setFillColor($c); $d->ellipse($x, $y, $rx, $ry, 0, 360);
+        }
         $i->drawImage($d); $i->blurImage(0, 3);
         mt_srand(7); $n = ''; for ($k = 0; $k < 504 * 378; $k++) { $n .= chr(mt_rand(96, 160)); }
         $grain = new Imagick; $grain->readImageBlob("P5 504 378 255\n" . $n); $grain->resizeImage(4032, 3024, Imagick::FILTER_TRIANGLE, 1);

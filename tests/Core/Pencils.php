@@ -30,9 +30,18 @@ use KnottyPrism\Core\Recipe\Warnings\Warnings;
 final class Pencils
 {
     private const ORDINARY = [
-        'yellow' => ['#f5d21a', Opacity::Semi], 'orange' => ['#ee7d22', null], 'red' => ['#cf2b2a', null], 'violet' => ['#5d3a8c', null],
-        'blue' => ['#2456a8', null], 'green' => ['#2c8a4b', null], 'black' => ['#212429', null], 'dark warm grey' => ['#3a3632', null],
-        'white' => ['#fbfaf6', null], 'opaque white' => ['#fbfaf6', Opacity::Opaque], 'pale blue' => ['#a9c7e6', null], 'pale magenta' => ['#e9a7cb', null],
+        'yellow' => ['#f5d21a', Opacity::Semi],
+        'orange' => ['#ee7d22', null],
+        'red' => ['#cf2b2a', null],
+        'violet' => ['#5d3a8c', null],
+        'blue' => ['#2456a8', null],
+        'green' => ['#2c8a4b', null],
+        'black' => ['#212429', null],
+        'dark warm grey' => ['#3a3632', null],
+        'white' => ['#fbfaf6', null],
+        'opaque white' => ['#fbfaf6', Opacity::Opaque],
+        'pale blue' => ['#a9c7e6', null],
+        'pale magenta' => ['#e9a7cb', null],
     ];
 
     /** @var array<string, Pencil> */
@@ -42,7 +51,9 @@ final class Pencils
     {
         [$hex, $opacity] = self::ORDINARY[$name];
 
-        return self::$made[$name] ??= PencilFit::of(new PencilRecord('', str_replace(' ', '-', $name), $name, $hex, Binder::Wax, opacity: $opacity));
+        return self::$made[$name] ??= PencilFit::of(
+            new PencilRecord('', str_replace(' ', '-', $name), $name, $hex, Binder::Wax, opacity: $opacity),
+        );
     }
 
     /** Keeps atlases for as long as the tests run: most of them search the same drawer. */
@@ -50,7 +61,7 @@ final class Pencils
     {
         static $shelf = null;
 
-        return $shelf ??= new MemoryShelf;
+        return $shelf ??= new MemoryShelf();
     }
 
     /** @return list<string> */
@@ -61,11 +72,13 @@ final class Pencils
 
     public static function stack(string $text): Stack
     {
-        return new Stack(array_map(static function (string $part): Pass|Finish {
-            [$name, $pressure] = explode('@', $part) + [1 => ''];
+        return new Stack(
+            array_map(static function (string $part): Pass|Finish {
+                [$name, $pressure] = explode('@', $part) + [1 => ''];
 
-            return Finish::tryFrom($name) ?? new Pass(self::named(str_replace('-', ' ', $name)), (float) $pressure);
-        }, explode(' ', $text)));
+                return Finish::tryFrom($name) ?? new Pass(self::named(str_replace('-', ' ', $name)), (float) $pressure);
+            }, explode(' ', $text)),
+        );
     }
 
     public static function sheet(string $text, ?Paper $paper = null): Sheet
@@ -79,11 +92,21 @@ final class Pencils
     }
 
     /** A stack as an answer for one colour, which is its own where none is said. */
-    public static function answer(string $stack, ?Lab $target = null, ?Paper $on = null, float $grainCounts = Shade::SMOOTH): SequenceAnswer
-    {
+    public static function answer(
+        string $stack,
+        ?Lab $target = null,
+        ?Paper $on = null,
+        float $grainCounts = Shade::SMOOTH,
+    ): SequenceAnswer {
         $on ??= Paper::whiteMedium();
 
-        return SequenceAnswer::of(RecipeLabel::Closest, Sequence::ofStack(self::stack($stack)), [Shade::ofSpot($target ?? self::colour($stack, $on), $grainCounts)], $on, Mode::ColourAndValue);
+        return SequenceAnswer::of(
+            RecipeLabel::Closest,
+            Sequence::ofStack(self::stack($stack)),
+            [Shade::ofSpot($target ?? self::colour($stack, $on), $grainCounts)],
+            $on,
+            Mode::ColourAndValue,
+        );
     }
 
     /** @return list<Warning> with what removes them, of all these pencils */

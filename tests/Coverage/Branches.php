@@ -62,9 +62,16 @@ final class Branches
                 if (self::isLoop($node)) {
                     $this->loops++;
                 }
-                $isBlock = $node instanceof Node\Stmt\ClassMethod || $node instanceof Node\Expr\Closure || $node instanceof Node\Stmt\If_ || $node instanceof Node\Stmt\ElseIf_ || $node instanceof Node\Stmt\Else_
-                    || self::isLoop($node) || $node instanceof Node\Stmt\Case_ || $node instanceof Node\Stmt\Catch_;
-                $first = $isBlock ? ($node->stmts[0] ?? null) : null;
+                $isBlock =
+                    $node instanceof Node\Stmt\ClassMethod ||
+                    $node instanceof Node\Expr\Closure ||
+                    $node instanceof Node\Stmt\If_ ||
+                    $node instanceof Node\Stmt\ElseIf_ ||
+                    $node instanceof Node\Stmt\Else_ ||
+                    self::isLoop($node) ||
+                    $node instanceof Node\Stmt\Case_ ||
+                    $node instanceof Node\Stmt\Catch_;
+                $first = $isBlock ? $node->stmts[0] ?? null : null;
                 $value = match (true) {
                     $node instanceof Node\Expr\ArrowFunction => $node->expr,
                     $node instanceof Node\MatchArm => $node->body,
@@ -94,10 +101,13 @@ final class Branches
 
             private static function isLoop(Node $node): bool
             {
-                return $node instanceof Node\Stmt\For_ || $node instanceof Node\Stmt\Foreach_ || $node instanceof Node\Stmt\While_ || $node instanceof Node\Stmt\Do_;
+                return $node instanceof Node\Stmt\For_ ||
+                    $node instanceof Node\Stmt\Foreach_ ||
+                    $node instanceof Node\Stmt\While_ ||
+                    $node instanceof Node\Stmt\Do_;
             }
         };
-        (new NodeTraverser($visitor))->traverse((array) (new ParserFactory)->createForNewestSupportedVersion()->parse($source));
+        (new NodeTraverser($visitor))->traverse((array) (new ParserFactory())->createForNewestSupportedVersion()->parse($source));
 
         return $visitor->found;
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Coverage;
 
 /**
- * Which branches of core and application a process has been through. Classes are loaded from copies in which every branch notes itself, so that
- * the just-in-time compiler stays on: extensions that count lines switch it off, and the search would take three times as long.
+ * Which branches of core and application a process has been through. Classes are loaded from copies in which every branch notes itself, so
+ * that the just-in-time compiler stays on: extensions that count lines switch it off, and the search would take three times as long.
  */
 final class Seen
 {
@@ -33,7 +33,10 @@ final class Seen
         $process = getmypid();
         register_shutdown_function(static function () use ($process): void {
             // A forked child has its parent's notes as well; the parent keeps its own.
-            file_put_contents(self::$folder.'/seen-'.getmypid().($process === getmypid() ? '' : '-child').'.json', json_encode(array_map(array_keys(...), self::$at)));
+            file_put_contents(
+                self::$folder.'/seen-'.getmypid().($process === getmypid() ? '' : '-child').'.json',
+                json_encode(array_map(array_keys(...), self::$at)),
+            );
         });
     }
 

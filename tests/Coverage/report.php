@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// Prints which share of the branches was seen by the processes that left their notes in a folder, and writes those that were not beside them:
-// php tests/Coverage/report.php FOLDER
+// Prints which share of the branches was seen by the processes that left their notes in a folder, and writes those that were not beside
+// them: php tests/Coverage/report.php FOLDER
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -36,5 +36,5 @@ foreach (['core', 'app'] as $folder) {
 natsort($unseen);
 file_put_contents("$argv[1]/unseen.txt", implode("\n", $unseen)."\n");
 foreach ($parts as $part => [$covered, $all]) {
-    printf("covered in-process: %-18s %5.1f %% of %d branches\n", $part, 100 * $covered / max(1, $all), $all);
+    printf("covered in-process: %-18s %5.1f %% of %d branches\n", $part, (100 * $covered) / max(1, $all), $all);
 }

@@ -20,8 +20,14 @@ it('keeps in the bucket only what came, and on this machine only what can be mad
     $user = $this->artist();
     $study = $this->study($user);
     $key = $study->photo()->storage_key;
-    expect(Storage::disk('bucket')->allFiles())->toBe(["$key/original"])->and(Storage::disk('local')->allFiles())->toContain("$key/working.rgb")->not->toContain("$key/original");
-    $this->actingAs($user)->getJson("/api/studies/$study->id/spot?x=90&y=90&ring=9")->assertOk();
+    expect(Storage::disk('bucket')->allFiles())
+        ->toBe(["$key/original"])
+        ->and(Storage::disk('local')->allFiles())
+        ->toContain("$key/working.rgb")
+        ->not->toContain("$key/original");
+    $this->actingAs($user)
+        ->getJson("/api/studies/$study->id/spot?x=90&y=90&ring=9")
+        ->assertOk();
     Storage::disk('local')->deleteDirectory($key);
     $this->getJson("/api/studies/$study->id/photo")->assertOk();
     $this->deleteJson("/api/studies/$study->id")->assertNoContent();
@@ -34,7 +40,12 @@ it('sweeps the bucket and this machine for what no row knows', function () {
         Storage::disk($disk)->put("photos/left/$file", 'x');
         touch(Storage::disk($disk)->path("photos/left/$file"), time() - 8 * 86400);
     }
-    expect(Sweep::now())->toBe(2)->and(Storage::disk('bucket')->allFiles())->toBe(["$key/original"])->and(Storage::disk('local')->directories('photos'))->toBe([$key]);
+    expect(Sweep::now())
+        ->toBe(2)
+        ->and(Storage::disk('bucket')->allFiles())
+        ->toBe(["$key/original"])
+        ->and(Storage::disk('local')->directories('photos'))
+        ->toBe([$key]);
 });
 
 it('moves what a folder holds into the bucket, and fetches it for a backup', function () {
@@ -44,7 +55,12 @@ it('moves what a folder holds into the bucket, and fetches it for a backup', fun
     $whole = Storage::get("$key/original");
     expect(file_get_contents("$folder/$key/original"))->toBe($whole);
     Storage::delete("$key/original");
-    expect(Artisan::call('photos:bring', ['folder' => $folder]))->toBe(0)->and(Storage::get("$key/original"))->toBe($whole)->and(is_file("$folder/$key/original"))->toBeFalse();
+    expect(Artisan::call('photos:bring', ['folder' => $folder]))
+        ->toBe(0)
+        ->and(Storage::get("$key/original"))
+        ->toBe($whole)
+        ->and(is_file("$folder/$key/original"))
+        ->toBeFalse();
     // There is nowhere to move them to where a folder is all there is.
     config(['filesystems.default' => 'local']);
     expect(Artisan::call('photos:bring', ['folder' => $folder]))->toBe(1);
@@ -56,5 +72,8 @@ it('asks for the same again where the bucket does not answer, and keeps nothing 
     Storage::shouldReceive('disk')->withNoArgs()->andThrow(new S3Exception('cURL error 7', new Command('PutObject')));
     Storage::shouldReceive('delete')->andThrow(new S3Exception('cURL error 7', new Command('DeleteObject')));
     $answer = $this->actingAs($user)->post('/api/studies', ['photo' => $this->photo()], ['Accept' => 'application/json']);
-    expect($answer->assertStatus(503)->json('detail'))->toContain('sent by itself')->and($user->studies()->count())->toBe(0);
+    expect($answer->assertStatus(503)->json('detail'))
+        ->toContain('sent by itself')
+        ->and($user->studies()->count())
+        ->toBe(0);
 });

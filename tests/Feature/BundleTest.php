@@ -44,9 +44,21 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
     $change('plan', ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => 'Slipway/624', 'marks' => ['mid' => 'medium']]]]);
     $change('plan', ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'bloom', 'note' => 'under glass']);
     $change('plan', ['kind' => 'method', 'zone' => $zone, 'settings' => ['darks=never-black']]);
-    $this->postJson("$base/kept-recipes", ['name' => 'hull', 'x' => 20, 'y' => 20, 'ring' => 9, 'label' => 'closest', 'stack' => 'Slipway/745@0.20'])->assertCreated();
+    $this->postJson("$base/kept-recipes", [
+        'name' => 'hull',
+        'x' => 20,
+        'y' => 20,
+        'ring' => 9,
+        'label' => 'closest',
+        'stack' => 'Slipway/745@0.20',
+    ])->assertCreated();
     $this->patchJson("$base/desk/habits", ['way' => 'darks-first', 'session' => 45])->assertOk();
-    $whole = json_decode((string) $this->get("$base/bundle")->assertOk()->getContent(), true);
+    $whole = json_decode(
+        (string) $this->get("$base/bundle")
+            ->assertOk()
+            ->getContent(),
+        true,
+    );
     $ways = waysIn($whole);
     $nonsense = [null, '', 'x', "\0", str_repeat('9', 300), -1, 0, 1e12, true, [], [[]], ['a' => 1]];
 
@@ -67,12 +79,19 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
             $at[$last] = $nonsense[$how];
         }
         unset($at);
-        $what = implode('.', $way).' = '.($how === count($nonsense) ? 'left out' : mb_substr((string) json_encode($nonsense[$how]), 0, 30));
+        $what =
+            implode('.', $way).
+            ' = '.
+            ($how === count($nonsense) ? 'left out' : mb_substr((string) json_encode($nonsense[$how]), 0, 30));
         $files = count(Storage::allFiles());
         $answer = $this->postJson('/api/studies/bundle', ['file' => uploadOf((string) json_encode($damaged), 'x.study.json')]);
         if ($answer->status() !== 201) {
             if ($answer->status() !== 422 || ! is_string($answer->json('detail')) || count(Storage::allFiles()) !== $files) {
-                $faults[] = "$what: {$answer->status()}, ".$answer->exception?->getMessage().', files '.(count(Storage::allFiles()) - $files);
+                $faults[] =
+                    "$what: {$answer->status()}, ".
+                    $answer->exception?->getMessage().
+                    ', files '.
+                    (count(Storage::allFiles()) - $files);
             }
 
             continue;
@@ -94,8 +113,14 @@ it('writes no study file that could not be brought in again', function () {
     $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     $original = $study->photo()->storage_key.'/original';
     Storage::put($original, str_repeat('x', 111_000_000));
-    $this->getJson("/api/studies/$study->id/bundle")->assertUnprocessable()->assertJsonPath('detail', 'The photos of this study are 111 MB together; a study file holds up to 110. Remove one that the plan does without, or bring it in smaller.');
+    $this->getJson("/api/studies/$study->id/bundle")
+        ->assertUnprocessable()
+        ->assertJsonPath(
+            'detail',
+            'The photos of this study are 111 MB together; a study file holds up to 110. Remove one that the plan does without, or bring '
+                .'it in smaller.',
+        );
     Storage::put($original, str_repeat('x', 109_000_000));
     $this->getJson("/api/studies/$study->id/bundle")->assertOk();
-    expect(App\Studies\StudyFile::MOST_KILOBYTES * 1024)->toBeGreaterThan(4 / 3 * 110_000_000 + 5_000_000);
+    expect(App\Studies\StudyFile::MOST_KILOBYTES * 1024)->toBeGreaterThan((4 / 3) * 110_000_000 + 5_000_000);
 });

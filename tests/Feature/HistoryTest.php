@@ -47,30 +47,63 @@ it('walks the survey of a photo there and back', function (int $seed) {
     $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     $photo = $study->photo()->id;
     $base = "/api/studies/$study->id";
-    $of = static fn (float $from, float $to): float => $from + ($to - $from) * mt_rand() / mt_getrandmax();
-    $change = fn (array $c): Closure => fn () => $this->postJson("$base/survey/changes", ['key' => bin2hex(random_bytes(8)), ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v() : $v, $c)]);
+    $of = static fn (float $from, float $to): float => $from + (($to - $from) * mt_rand()) / mt_getrandmax();
+    $change = fn (array $c): Closure => fn () => $this->postJson("$base/survey/changes", [
+        'key' => bin2hex(random_bytes(8)),
+        ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v() : $v, $c),
+    ]);
     $zone = fn (): int => mt_rand(1, 7);
     $spot = fn (): int => mt_rand(1, 3);
     $place = ['photo' => $photo, 'x' => fn () => $of(0, 1), 'y' => fn () => $of(0, 1), 'ring' => 9];
-    $outline = fn (): array => [[$x = $of(0, 0.7), $y = $of(0, 0.7)], [$x + 0.3, $y], [$x + 0.3, $y + 0.3], [$x, $y + 0.3]];
+    $outline = fn (): array => [[($x = $of(0, 0.7)), ($y = $of(0, 0.7))], [$x + 0.3, $y], [$x + 0.3, $y + 0.3], [$x, $y + 0.3]];
     $change(['kind' => 'proposeZones', 'most' => 6])()->assertOk();
-    walked($this, "$base/survey", [
-        $change(['kind' => 'addSpot', 'name' => fn () => 'spot '.mt_rand(), ...$place]), $change(['kind' => 'placeSpot', 'spot' => $spot, ...$place]), $change(['kind' => 'removeSpot', 'spot' => $spot]),
-        $change(['kind' => 'renameZone', 'zone' => $zone, 'name' => fn () => 'zone '.mt_rand()]), $change(['kind' => 'mergeZones', 'zone' => $zone, 'with' => $zone]), $change(['kind' => 'redrawZone', 'zone' => $zone, 'outline' => $outline]),
-        $change(['kind' => 'redrawZone', 'zone' => null, 'outline' => $outline]), $change(['kind' => 'takeFromZone', 'zone' => $zone, 'outline' => $outline]), $change(['kind' => 'partZone', 'zone' => $zone, 'x' => fn () => $of(0, 1), 'y' => fn () => $of(0, 1)]), $change(['kind' => 'setBorder', 'zone' => $zone, 'with' => $zone, 'meets' => fn () => ['sharp', 'grades', 'as the photo has it'][mt_rand(0, 2)]]), $change(['kind' => 'splitZone', 'zone' => $zone, 'line' => fn () => [[0.0, $of(0, 1)], [1.0, $of(0, 1)]]]),
-        $change(['kind' => 'moveTarget', 'zone' => $zone, 'role' => 'mid', 'place' => fn () => $of(0, 1)]), $change(['kind' => 'resetTargets', 'zone' => $zone]), $change(['kind' => 'setTouches', 'zone' => $zone, 'touches' => [['name' => 'trim', 'x' => 0.3, 'y' => 0.6]]]), $change(['kind' => 'balance', ...$place]), $change(['kind' => 'unbalance', 'photo' => $photo]),
-        $change(['kind' => 'keepWhitesFrom', 'from' => fn () => $of(50, 101)]), $change(['kind' => 'paintWhites', 'keep' => true, 'radius' => 0.05, 'points' => fn () => [[$of(0, 1), $of(0, 1)]]]), $change(['kind' => 'describeZone', 'zone' => $zone, 'surface' => 'rough']),
-    ], function () use ($base) {
-        $survey = $this->getJson("$base/survey")->assertOk()->json();
+    walked(
+        $this,
+        "$base/survey",
+        [
+            $change(['kind' => 'addSpot', 'name' => fn () => 'spot '.mt_rand(), ...$place]),
+            $change(['kind' => 'placeSpot', 'spot' => $spot, ...$place]),
+            $change(['kind' => 'removeSpot', 'spot' => $spot]),
+            $change(['kind' => 'renameZone', 'zone' => $zone, 'name' => fn () => 'zone '.mt_rand()]),
+            $change(['kind' => 'mergeZones', 'zone' => $zone, 'with' => $zone]),
+            $change(['kind' => 'redrawZone', 'zone' => $zone, 'outline' => $outline]),
+            $change(['kind' => 'redrawZone', 'zone' => null, 'outline' => $outline]),
+            $change(['kind' => 'takeFromZone', 'zone' => $zone, 'outline' => $outline]),
+            $change(['kind' => 'partZone', 'zone' => $zone, 'x' => fn () => $of(0, 1), 'y' => fn () => $of(0, 1)]),
+            $change([
+                'kind' => 'setBorder',
+                'zone' => $zone,
+                'with' => $zone,
+                'meets' => fn () => ['sharp', 'grades', 'as the photo has it'][mt_rand(0, 2)],
+            ]),
+            $change(['kind' => 'splitZone', 'zone' => $zone, 'line' => fn () => [[0.0, $of(0, 1)], [1.0, $of(0, 1)]]]),
+            $change(['kind' => 'moveTarget', 'zone' => $zone, 'role' => 'mid', 'place' => fn () => $of(0, 1)]),
+            $change(['kind' => 'resetTargets', 'zone' => $zone]),
+            $change(['kind' => 'setTouches', 'zone' => $zone, 'touches' => [['name' => 'trim', 'x' => 0.3, 'y' => 0.6]]]),
+            $change(['kind' => 'balance', ...$place]),
+            $change(['kind' => 'unbalance', 'photo' => $photo]),
+            $change(['kind' => 'keepWhitesFrom', 'from' => fn () => $of(50, 101)]),
+            $change(['kind' => 'paintWhites', 'keep' => true, 'radius' => 0.05, 'points' => fn () => [[$of(0, 1), $of(0, 1)]]]),
+            $change(['kind' => 'describeZone', 'zone' => $zone, 'surface' => 'rough']),
+        ],
+        function () use ($base) {
+            $survey = $this->getJson("$base/survey")
+                ->assertOk()
+                ->json();
 
-        return array_diff_key($survey, array_flip(['stamp', 'number', 'undoWords', 'redoWords']));
-    }, 20);
+            return array_diff_key($survey, array_flip(['stamp', 'number', 'undoWords', 'redoWords']));
+        },
+        20,
+    );
 })->with([5, 23]);
 
 it('walks the plan of a picture there and back', function () {
     mt_srand(11);
     $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
-    $study->user->pencils()->whereNotIn('number', ['624', '661', '735', '745', 'F90'])->update(['stock' => 'not owned']);
+    $study->user
+        ->pencils()
+        ->whereNotIn('number', ['624', '661', '735', '745', 'F90'])
+        ->update(['stock' => 'not owned']);
     $surveys = app(SurveyRepository::class);
     $grid = app(PhotoStore::class)->grid($study->photo(), null);
     $surveys->change($study, static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
@@ -78,34 +111,87 @@ it('walks the plan of a picture there and back', function () {
     $this->postJson("$base/run")->assertAccepted();
     $zones = array_column($this->getJson($base)->json('zones'), 'number');
     $pick = static fn (mixed ...$of): Closure => static fn (): mixed => $of[mt_rand(0, count($of) - 1)];
-    $change = fn (array $c): Closure => fn () => $this->postJson("$base/changes", ['key' => bin2hex(random_bytes(8)), ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v() : $v, $c)]);
+    $change = fn (array $c): Closure => fn () => $this->postJson("$base/changes", [
+        'key' => bin2hex(random_bytes(8)),
+        ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v() : $v, $c),
+    ]);
     $zone = $pick(0, ...$zones);
     $target = ['zone' => $pick(...$zones), 'role' => $pick('light', 'mid', 'dark', 'touch')];
-    walked($this, $base, [
-        $change(['kind' => 'method', 'zone' => $zone, 'settings' => $pick(null, ['darks=never-black'], ['values=light-to-dark', 'joining=light-coats'])]), $change(['kind' => 'mode', 'mode' => $pick('value-first', 'value-only', 'colour-and-value')]),
-        $change(['kind' => 'pencils', 'count' => $pick(null, 3, 4)]), $change(['kind' => 'lock', 'pencil' => $pick('Slipway/624', 'Slipway/745'), 'how' => $pick('in', 'out', 'free')]), $change(['kind' => 'hue', 'zone' => $zone, 'hue' => $pick(null, 'blue', 'grey')]),
-        $change(['kind' => 'preset', 'what' => $pick('exactly-three', 'one-colour', 'whole')]), $change(['kind' => 'sequence', 'zone' => $pick(...$zones), 'passes' => $pick(null, [['tool' => '624', 'marks' => ['mid' => 'medium']]], [['tool' => '661', 'marks' => ['mid' => 'light']], ['tool' => '745', 'marks' => ['mid' => 'whisper']]], [['tool' => '999', 'marks' => ['mid' => 'light']]])]),
-        $change(['kind' => 'overrule', ...$target, 'code' => $pick('bloom', 'flat'), 'note' => $pick(null, 'under glass', 'fixed')]),
-    ], function () use ($base) {
-        $picture = $this->getJson($base)->assertOk()->json();
+    walked(
+        $this,
+        $base,
+        [
+            $change([
+                'kind' => 'method',
+                'zone' => $zone,
+                'settings' => $pick(null, ['darks=never-black'], ['values=light-to-dark', 'joining=light-coats']),
+            ]),
+            $change(['kind' => 'mode', 'mode' => $pick('value-first', 'value-only', 'colour-and-value')]),
+            $change(['kind' => 'pencils', 'count' => $pick(null, 3, 4)]),
+            $change(['kind' => 'lock', 'pencil' => $pick('Slipway/624', 'Slipway/745'), 'how' => $pick('in', 'out', 'free')]),
+            $change(['kind' => 'hue', 'zone' => $zone, 'hue' => $pick(null, 'blue', 'grey')]),
+            $change(['kind' => 'preset', 'what' => $pick('exactly-three', 'one-colour', 'whole')]),
+            $change([
+                'kind' => 'sequence',
+                'zone' => $pick(...$zones),
+                'passes' => $pick(
+                    null,
+                    [['tool' => '624', 'marks' => ['mid' => 'medium']]],
+                    [['tool' => '661', 'marks' => ['mid' => 'light']], ['tool' => '745', 'marks' => ['mid' => 'whisper']]],
+                    [['tool' => '999', 'marks' => ['mid' => 'light']]],
+                ),
+            ]),
+            $change(['kind' => 'overrule', ...$target, 'code' => $pick('bloom', 'flat'), 'note' => $pick(null, 'under glass', 'fixed')]),
+        ],
+        function () use ($base) {
+            $picture = $this->getJson($base)->assertOk()->json();
 
-        return array_diff_key($picture, array_flip(['run', 'undoWords', 'redoWords', 'version', 'named']));
-    }, 20);
+            return array_diff_key($picture, array_flip(['run', 'undoWords', 'redoWords', 'version', 'named']));
+        },
+        20,
+    );
 });
 
 it('takes back what was noted of a drawer, change by change', function (int $seed) {
     mt_srand($seed);
     $this->actingAs($this->artistWithDrawer());
-    $state = fn (): array => [$this->get('/api/drawer/file/json')->assertOk()->getContent(), array_column($this->getJson('/api/drawer/tray?order=number&line=Slipway')->json('pencils'), 'stock')];
+    $state = fn (): array => [
+        $this->get('/api/drawer/file/json')->assertOk()->getContent(),
+        array_column($this->getJson('/api/drawer/tray?order=number&line=Slipway')->json('pencils'), 'stock'),
+    ];
     $numbers = ['624', '661', '703', '745'];
     $number = static fn (): string => $numbers[mt_rand(0, 3)];
     $changes = [
-        fn () => $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/'.$number(), 'stock' => ['owned', 'low', 'wanted', 'not owned'][mt_rand(0, 3)]]),
+        fn () => $this->patchJson('/api/drawer/pencil', [
+            'id' => 'Slipway/'.$number(),
+            'stock' => ['owned', 'low', 'wanted', 'not owned'][mt_rand(0, 3)],
+        ]),
         fn () => $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/'.$number(), 'lengthLeft' => mt_rand(5, 170)]),
-        fn () => $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/'.$number(), 'notes' => 'note '.mt_rand(), 'formerly' => [(string) mt_rand(1, 99)]]),
-        fn () => $this->postJson('/api/drawer/ranges', ['line' => 'Slipway', 'numbers' => '600-'.mt_rand(601, 760), 'stock' => ['owned', 'wanted', 'not owned'][mt_rand(0, 2)]]),
+        fn () => $this->patchJson('/api/drawer/pencil', [
+            'id' => 'Slipway/'.$number(),
+            'notes' => 'note '.mt_rand(),
+            'formerly' => [(string) mt_rand(1, 99)],
+        ]),
+        fn () => $this->postJson('/api/drawer/ranges', [
+            'line' => 'Slipway',
+            'numbers' => '600-'.mt_rand(601, 760),
+            'stock' => ['owned', 'wanted', 'not owned'][mt_rand(0, 2)],
+        ]),
         function () use ($number) {
-            $id = $this->postJson('/api/drawer/imports', ['file' => uploadOf("line,number,heavy,name\nSlipway,".$number().',#4060'.mt_rand(10, 99).',Changed '.mt_rand()."\nOwn,".mt_rand(1, 9).",#806040,New\n", 'a.csv')])->json('id');
+            $id = $this->postJson('/api/drawer/imports', [
+                'file' => uploadOf(
+                    "line,number,heavy,name\nSlipway,".
+                        $number().
+                        ',#4060'.
+                        mt_rand(10, 99).
+                        ',Changed '.
+                        mt_rand().
+                        "\nOwn,".
+                        mt_rand(1, 9).
+                        ",#806040,New\n",
+                    'a.csv',
+                ),
+            ])->json('id');
 
             return $this->postJson("/api/drawer/imports/$id/take");
         },
@@ -125,6 +211,8 @@ it('takes back what was noted of a drawer, change by change', function (int $see
         $this->postJson('/api/drawer/undo')->assertOk();
         expect($state())->toEqual($states[$at], "after taking back change $at");
     }
-    $this->postJson('/api/drawer/undo')->assertOk()->assertJson(['undone' => null]);
+    $this->postJson('/api/drawer/undo')
+        ->assertOk()
+        ->assertJson(['undone' => null]);
     expect($state())->toEqual($states[0]);
 })->with([2, 14]);

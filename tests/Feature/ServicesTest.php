@@ -39,8 +39,14 @@ it('keeps a fitted pencil in the database so that it lays exactly the same colou
     $pencil = PencilFit::of(new PencilRecord('Slipway', '721', 'Rust flake', '#a0522d', light: '#e0b090', overBlack: '#6a4030'));
     PencilRow::factory()->for($user)->fitted($pencil)->create();
     $again = PencilRow::query()->firstOrFail()->toPencil();
-    expect($again->record)->toEqual($pencil->record)->and($again->assumed)->toBe($pencil->assumed)
-        ->and($again->absorption)->toBe($pencil->absorption)->and($again->scattering)->toBe($pencil->scattering);
+    expect($again->record)
+        ->toEqual($pencil->record)
+        ->and($again->assumed)
+        ->toBe($pencil->assumed)
+        ->and($again->absorption)
+        ->toBe($pencil->absorption)
+        ->and($again->scattering)
+        ->toBe($pencil->scattering);
 });
 
 it('answers the same question from the cache, and asks again when the drawer or the paper has changed', function () {
@@ -53,18 +59,36 @@ it('answers the same question from the cache, and asks again when the drawer or 
         $written += (int) str_starts_with($event->key, Build::whole().'/recipes/');
     });
     $counts = [];
-    foreach ([fn () => null, fn () => null, fn () => $study->paper = 'black', fn () => $user->pencils()->where('number', '735')->update(['stock' => 'not owned'])] as $change) {
+    foreach (
+        [
+            fn () => null,
+            fn () => null,
+            fn () => ($study->paper = 'black'),
+            fn () => $user
+                ->pencils()
+                ->where('number', '735')
+                ->update(['stock' => 'not owned']),
+        ] as $change
+    ) {
         $change();
         $answers[] = $desk->recipes($user, $study, $lab, Surface::Smooth);
         $counts[] = $written;
     }
-    expect($counts)->toBe([1, 1, 2, 3])->and($answers[1])->toBe($answers[0])->and($answers[0]['recipes'])->toHaveCount(4);
+    expect($counts)
+        ->toBe([1, 1, 2, 3])
+        ->and($answers[1])
+        ->toBe($answers[0])
+        ->and($answers[0]['recipes'])
+        ->toHaveCount(4);
 });
 
 it('uses only pencils that are owned', function () {
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
-    $user->pencils()->whereNotIn('number', ['735', '668', '711'])->update(['stock' => 'not owned']);
+    $user
+        ->pencils()
+        ->whereNotIn('number', ['735', '668', '711'])
+        ->update(['stock' => 'not owned']);
     $answer = app(RecipeAnswers::class)->recipes($user, $study, Lab::ofHex('#c9bda0'), Surface::Smooth);
     foreach ($answer['recipes'] as $recipe) {
         foreach ($recipe['passes'] as $pass) {
@@ -87,32 +111,43 @@ it('flattens transparency on white, greys to three channels and sixteen bits to 
     $make()->writeImage('png:'.$path);
     $copy = app(PhotoIntake::class)->take($path);
     $hex = '#'.bin2hex(substr($copy->pixels, 3 * (50 * $copy->width + 50), 3));
-    expect(Lab::ofHex($hex)->deltaE00(Lab::ofHex($expected)))->toBeLessThan(1.0)
-        ->and(strlen($copy->pixels))->toBe(3 * $copy->width * $copy->height);
+    expect(Lab::ofHex($hex)->deltaE00(Lab::ofHex($expected)))
+        ->toBeLessThan(1.0)
+        ->and(strlen($copy->pixels))
+        ->toBe(3 * $copy->width * $copy->height);
 })->with([
-    'half transparent black' => [function (): Imagick {
-        $i = new Imagick;
-        $i->newImage(100, 100, 'rgba(0,0,0,0.5)');
-        $i->setImageFormat('png');
+    'half transparent black' => [
+        function (): Imagick {
+            $i = new Imagick();
+            $i->newImage(100, 100, 'rgba(0,0,0,0.5)');
+            $i->setImageFormat('png');
 
-        return $i;
-    }, '#808080'],
-    'grey' => [function (): Imagick {
-        $i = new Imagick;
-        $i->newImage(100, 100, '#606060');
-        $i->setImageFormat('png');
-        $i->setImageType(Imagick::IMGTYPE_GRAYSCALE);
+            return $i;
+        },
+        '#808080',
+    ],
+    'grey' => [
+        function (): Imagick {
+            $i = new Imagick();
+            $i->newImage(100, 100, '#606060');
+            $i->setImageFormat('png');
+            $i->setImageType(Imagick::IMGTYPE_GRAYSCALE);
 
-        return $i;
-    }, '#606060'],
-    'sixteen bits' => [function (): Imagick {
-        $i = new Imagick;
-        $i->newImage(100, 100, '#4a6178');
-        $i->setImageFormat('png');
-        $i->setImageDepth(16);
+            return $i;
+        },
+        '#606060',
+    ],
+    'sixteen bits' => [
+        function (): Imagick {
+            $i = new Imagick();
+            $i->newImage(100, 100, '#4a6178');
+            $i->setImageFormat('png');
+            $i->setImageDepth(16);
 
-        return $i;
-    }, '#4a6178'],
+            return $i;
+        },
+        '#4a6178',
+    ],
 ]);
 
 it('draws a dab for print from the strata, every stratum on its area', function () {
@@ -127,44 +162,91 @@ it('draws a dab for print from the strata, every stratum on its area', function 
         }
     }
     ksort($counts);
-    expect(array_keys($counts))->toBe($hexes)->and(array_unique(array_values($counts)))->toBe([intdiv(Grain::SIDE ** 2, Tooth::STRATA)]);
+    expect(array_keys($counts))
+        ->toBe($hexes)
+        ->and(array_unique(array_values($counts)))
+        ->toBe([intdiv(Grain::SIDE ** 2, Tooth::STRATA)]);
 });
 
 it('says in words what the figures mean', function () {
     $drawer = DrawerFile::drawer("number,heavy,lightfast\n1,#cf2b2a,poor\n2,#2456a8,good\n");
     $stack = StackText::read('1@0.20,solvent,2@1', $drawer);
-    $shown = SequenceResource::answer(SequenceAnswer::of(RecipeLabel::Closest, Sequence::ofStack($stack), [Shade::ofSpot(Lab::ofHex('#cf2b2a'))], Paper::whiteMedium(), Mode::ColourAndValue), Paper::whiteMedium());
+    $shown = SequenceResource::answer(
+        SequenceAnswer::of(
+            RecipeLabel::Closest,
+            Sequence::ofStack($stack),
+            [Shade::ofSpot(Lab::ofHex('#cf2b2a'))],
+            Paper::whiteMedium(),
+            Mode::ColourAndValue,
+        ),
+        Paper::whiteMedium(),
+    );
     $ends = ((array) $shown['outcomes'])['spot'];
-    expect((array) $shown['passes'][0]['marks'])->toBe(['spot' => 'whisper'])->and($shown['passes'][0]['pencil']['assumed'])->toBe(['binder', 'hiding power', 'laydown'])
-        ->and($shown['passes'][1])->toMatchArray(['finish' => 'solvent', 'pencil' => null])->and($shown['passes'][1]['care'])->toContain('no flame')
-        ->and($ends['closenessWords'])->toContain('Far off')->and($ends['stack'])->toBe($stack->text())
-        ->and(array_column($shown['warnings'], 'code'))->toContain('out of reach')->toContain('not lightfast')
-        ->and($ends['steadinessWords'])->toBeIn(['very steady', 'steady', 'needs an even hand', 'unsteady'])->and($ends['toothWords'])->toContain('tooth');
+    expect((array) $shown['passes'][0]['marks'])
+        ->toBe(['spot' => 'whisper'])
+        ->and($shown['passes'][0]['pencil']['assumed'])
+        ->toBe(['binder', 'hiding power', 'laydown'])
+        ->and($shown['passes'][1])
+        ->toMatchArray(['finish' => 'solvent', 'pencil' => null])
+        ->and($shown['passes'][1]['care'])
+        ->toContain('no flame')
+        ->and($ends['closenessWords'])
+        ->toContain('Far off')
+        ->and($ends['stack'])
+        ->toBe($stack->text())
+        ->and(array_column($shown['warnings'], 'code'))
+        ->toContain('out of reach')
+        ->toContain('not lightfast')
+        ->and($ends['steadinessWords'])
+        ->toBeIn(['very steady', 'steady', 'needs an even hand', 'unsteady'])
+        ->and($ends['toothWords'])
+        ->toContain('tooth');
     // One laid by itself, step by step, is told in the same words.
     $steps = SequenceResource::steps(LaidStack::of($stack, Paper::whiteMedium()));
-    expect($steps[0])->toMatchArray(['pressureWord' => 'whisper', 'pressureStrokes' => 1, 'finish' => null])->and($steps[2]['hex'])->toBe($ends['hex'])->and($steps[1]['pressureWord'])->toBeNull();
+    expect($steps[0])
+        ->toMatchArray(['pressureWord' => 'whisper', 'pressureStrokes' => 1, 'finish' => null])
+        ->and($steps[2]['hex'])
+        ->toBe($ends['hex'])
+        ->and($steps[1]['pressureWord'])
+        ->toBeNull();
 });
 
 it('still fits a card of sixteen recipes on one page, with the safety line where solvent is used', function () {
     $user = $this->artistWithDrawer();
     $study = $this->study($user);
     for ($n = 1; $n <= 16; $n++) {
-        KeptRecipe::factory()->for($study)->create(['name' => "spot $n", 'target_l' => 5 * $n, 'stack' => '735@0.35,solvent,668@0.20,711@0.35']);
+        KeptRecipe::factory()
+            ->for($study)
+            ->create(['name' => "spot $n", 'target_l' => 5 * $n, 'stack' => '735@0.35,solvent,668@0.20,711@0.35']);
     }
     $recipes = app(KeptRecipeAnswers::class)->outcomes($user, $study);
     $path = (string) tempnam(sys_get_temp_dir(), 'kp');
     file_put_contents($path, app(PaletteCard::class)->pdf($study->name, $study->paper, $recipes, 'a4'));
     $run = static fn (string ...$command): string => (new Symfony\Component\Process\Process($command))->mustRun()->getOutput();
-    expect($run('pdfinfo', $path))->toMatch('/Pages:\s+1\n/')
-        ->and($run('pdftotext', '-layout', $path, '-'))->toContain('spot 16')->toContain('no flame');
+    expect($run('pdfinfo', $path))
+        ->toMatch('/Pages:\s+1\n/')
+        ->and($run('pdftotext', '-layout', $path, '-'))
+        ->toContain('spot 16')
+        ->toContain('no flame');
 });
 
 it('plants the demo once, whole, and leaves it alone when run again', function () {
     $this->seed(DatabaseSeeder::class);
     $demo = User::query()->where('email', config('app.demo_email'))->firstOrFail();
-    expect($demo->pencils()->count())->toBe(120)->and($demo->pencils()->where('owned', true)->count())->toBe(24)
-        ->and(Study::query()->pluck('name')->all())->toBe(['Low water'])->and(KeptRecipe::query()->count())->toBe(6);
+    expect($demo->pencils()->count())
+        ->toBe(120)
+        ->and($demo->pencils()->where('owned', true)->count())
+        ->toBe(24)
+        ->and(Study::query()->pluck('name')->all())
+        ->toBe(['Low water'])
+        ->and(KeptRecipe::query()->count())
+        ->toBe(6);
     KeptRecipe::query()->where('name', 'post, tar')->firstOrFail()->delete();
     $this->seed(DatabaseSeeder::class);
-    expect(User::query()->count())->toBe(1)->and(Study::query()->count())->toBe(1)->and(KeptRecipe::query()->count())->toBe(5);
+    expect(User::query()->count())
+        ->toBe(1)
+        ->and(Study::query()->count())
+        ->toBe(1)
+        ->and(KeptRecipe::query()->count())
+        ->toBe(5);
 });

@@ -20,7 +20,11 @@ it('makes a working copy again that is damaged, cut off or gone, and reads the s
     $user = $this->artist();
     $study = $this->study($user);
     $this->actingAs($user);
-    $asked = ["/api/studies/$study->id/spot?x=90&y=90&ring=9", "/api/studies/$study->id/photo", "/api/studies/$study->id/photos/{$study->photo()->id}/values?steps=9"];
+    $asked = [
+        "/api/studies/$study->id/spot?x=90&y=90&ring=9",
+        "/api/studies/$study->id/photo",
+        "/api/studies/$study->id/photos/{$study->photo()->id}/values?steps=9",
+    ];
     $answers = fn (): array => array_map(fn (string $path): string => (string) $this->getJson($path)->assertOk()->getContent(), $asked);
     $before = $answers();
     $path = $study->photo()->storage_key."/$file";
@@ -28,17 +32,24 @@ it('makes a working copy again that is damaged, cut off or gone, and reads the s
     $spoilt($path, $whole);
     Cache::store(Computed::NEAR)->flush();
     expect($answers())->toBe($before)->and(Storage::get($path))->toBe($whole);
-})->with(['working.rgb', 'working.jpg', 'side-720.rgb'])->with([
-    'cut off' => [fn (string $path, string $whole) => Storage::put($path, substr($whole, 0, intdiv(strlen($whole), 2)))],
-    'empty' => [fn (string $path) => Storage::put($path, '')],
-    'gone' => [fn (string $path) => Storage::delete($path)],
-]);
+})
+    ->with(['working.rgb', 'working.jpg', 'side-720.rgb'])
+    ->with([
+        'cut off' => [fn (string $path, string $whole) => Storage::put($path, substr($whole, 0, intdiv(strlen($whole), 2)))],
+        'empty' => [fn (string $path) => Storage::put($path, '')],
+        'gone' => [fn (string $path) => Storage::delete($path)],
+    ]);
 
 it('says what to do when the photo itself is gone from the disk', function () {
     $user = $this->artist();
     $study = $this->study($user);
     Storage::deleteDirectory($study->photo()->storage_key);
-    expect($this->actingAs($user)->getJson("/api/studies/$study->id/photo")->assertUnprocessable()->json('detail'))->toContain('bring the photo in again');
+    expect(
+        $this->actingAs($user)
+            ->getJson("/api/studies/$study->id/photo")
+            ->assertUnprocessable()
+            ->json('detail'),
+    )->toContain('bring the photo in again');
 });
 
 it('writes a file whole or not at all', function () {
@@ -57,7 +68,11 @@ it('writes a file whole or not at all', function () {
 
 it('keeps no files of a photo whose row can not be made, and no row of one whose files can not be kept', function () {
     $user = $this->artist();
-    DB::listen(fn ($query) => str_starts_with($query->sql, 'insert into `studies`') ? throw new RuntimeException('SQLSTATE[HY000]: General error: 1114 The table \'studies\' is full') : null);
+    DB::listen(
+        fn ($query) => str_starts_with($query->sql, 'insert into `studies`')
+            ? throw new RuntimeException('SQLSTATE[HY000]: General error: 1114 The table \'studies\' is full')
+            : null,
+    );
     expect(fn () => app(StudyKeeper::class)->begin($user, 'x', $this->photo()->getRealPath(), 'x.png'))->toThrow(RuntimeException::class);
     expect(Storage::allFiles())->toBe([]);
 });
@@ -70,18 +85,35 @@ it('removes what a machine left that stopped while a photo was coming in, but no
     }
     touch(Storage::path($study->photo()->storage_key.'/original'), 1);
     expect(Sweep::now())->toBe(1);
-    expect(Storage::directories('photos'))->toEqualCanonicalizing([$study->photo()->storage_key, 'photos/new'])->and(Photo::query()->count())->toBe(1);
+    expect(Storage::directories('photos'))
+        ->toEqualCanonicalizing([$study->photo()->storage_key, 'photos/new'])
+        ->and(Photo::query()->count())
+        ->toBe(1);
 });
 
 it('forgets what was worked out and nobody asks for any more', function () {
     $folder = sys_get_temp_dir().'/kp-prune-'.bin2hex(random_bytes(4));
-    config(['cache.stores' => ['array' => ['driver' => 'array'], 'looks' => ['driver' => 'file', 'path' => $folder], 'gone' => ['driver' => 'file', 'path' => "$folder/none"]]]);
+    config([
+        'cache.stores' => [
+            'array' => ['driver' => 'array'],
+            'looks' => ['driver' => 'file', 'path' => $folder],
+            'gone' => ['driver' => 'file', 'path' => "$folder/none"],
+        ],
+    ]);
     mkdir("$folder/ab/cd", 0o777, true);
     foreach (['old' => 9, 'new' => 6] as $name => $days) {
         touch("$folder/ab/cd/$name", time() - $days * 86400);
     }
-    DB::table('cache')->insert([['key' => 'over', 'value' => 'x', 'expiration' => time() - 5], ['key' => 'still', 'value' => 'x', 'expiration' => time() + 500]]);
-    expect(Prune::now())->toBe(2)->and(glob("$folder/ab/cd/*"))->toBe(["$folder/ab/cd/new"])->and(DB::table('cache')->pluck('key')->all())->toBe(['still']);
+    DB::table('cache')->insert([
+        ['key' => 'over', 'value' => 'x', 'expiration' => time() - 5],
+        ['key' => 'still', 'value' => 'x', 'expiration' => time() + 500],
+    ]);
+    expect(Prune::now())
+        ->toBe(2)
+        ->and(glob("$folder/ab/cd/*"))
+        ->toBe(["$folder/ab/cd/new"])
+        ->and(DB::table('cache')->pluck('key')->all())
+        ->toBe(['still']);
 });
 
 it('answers what it has worked out though it can be kept nowhere', function () {
@@ -90,13 +122,30 @@ it('answers what it has worked out though it can be kept nowhere', function () {
     $this->actingAs($user);
     // A file where the caches' folder should be: nothing can be written there, nor read.
     $file = (string) tempnam(sys_get_temp_dir(), 'kp');
-    config(['cache.stores.looks' => ['driver' => 'file', 'path' => "$file/looks"], 'cache.stores.atlases' => ['driver' => 'file', 'path' => "$file/atlases"], 'cache.stores.array' => ['driver' => 'file', 'path' => "$file/all"]]);
+    config([
+        'cache.stores.looks' => ['driver' => 'file', 'path' => "$file/looks"],
+        'cache.stores.atlases' => ['driver' => 'file', 'path' => "$file/atlases"],
+        'cache.stores.array' => ['driver' => 'file', 'path' => "$file/all"],
+    ]);
     foreach (['looks', 'atlases', 'array'] as $store) {
         Cache::purge($store);
     }
-    $this->postJson("/api/studies/$study->id/survey/changes", ['key' => 'propose-zones', 'kind' => 'proposeZones', 'most' => 6])->assertOk();
+    $this->postJson("/api/studies/$study->id/survey/changes", [
+        'key' => 'propose-zones',
+        'kind' => 'proposeZones',
+        'most' => 6,
+    ])->assertOk();
     $id = $study->photo()->id;
-    foreach (['survey', 'spot?x=90&y=90&ring=9', 'recipes?x=90&y=90&ring=9', "photos/$id/look?tone=grey&squint=2", "photos/$id/values?steps=9", 'plan'] as $path) {
+    foreach (
+        [
+            'survey',
+            'spot?x=90&y=90&ring=9',
+            'recipes?x=90&y=90&ring=9',
+            "photos/$id/look?tone=grey&squint=2",
+            "photos/$id/values?steps=9",
+            'plan',
+        ] as $path
+    ) {
         $this->getJson("/api/studies/$study->id/$path")->assertOk();
     }
     $this->getJson('/api/drawer/tray?order=value')->assertOk();
@@ -106,8 +155,10 @@ it('names a full disk, whichever way it is said, and asks to be sent the same ag
     Route::middleware('web')->get('/api/fails', fn () => throw new RuntimeException('outer', 0, new RuntimeException($said)));
     expect($this->getJson('/api/fails')->assertStatus(507)->json('detail'))->toContain('disk of this machine is full');
 })->with([
-    'fopen(/x): Failed to open stream: No space left on device', 'file_put_contents(): Only 4096 of 70000 bytes written, possibly out of free disk space',
-    "SQLSTATE[HY000]: General error: 1114 The table 'studies' is full", 'SQLSTATE[HY000]: General error: 1026 Error writing file \'x\' (Errcode: 28 "No space left on device")',
+    'fopen(/x): Failed to open stream: No space left on device',
+    'file_put_contents(): Only 4096 of 70000 bytes written, possibly out of free disk space',
+    "SQLSTATE[HY000]: General error: 1114 The table 'studies' is full",
+    'SQLSTATE[HY000]: General error: 1026 Error writing file \'x\' (Errcode: 28 "No space left on device")',
 ]);
 
 it('asks for a moment where the database waited too long for somebody else', function () {

@@ -6,8 +6,12 @@ declare(strict_types=1);
 require __DIR__.'/../../vendor/autoload.php';
 
 $client = new Aws\S3\S3Client([
-    'endpoint' => (string) $argv[1], 'region' => 'us-east-1', 'use_path_style_endpoint' => true, 'credentials' => ['key' => 'test:tester', 'secret' => 'testing'],
-    'request_checksum_calculation' => 'when_required', 'retries' => 0,
+    'endpoint' => (string) $argv[1],
+    'region' => 'us-east-1',
+    'use_path_style_endpoint' => true,
+    'credentials' => ['key' => 'test:tester', 'secret' => 'testing'],
+    'request_checksum_calculation' => 'when_required',
+    'retries' => 0,
 ]);
 if ($argv[2] === 'make') {
     $client->createBucket(['Bucket' => 'photos']);

@@ -3,7 +3,9 @@ import { execFileSync } from 'node:child_process';
 import { Artist, newKey, photo } from './artist.mjs';
 
 const originals = () =>
-    execFileSync('php', ['tests/Ops/bucket.php', `http://127.0.0.1:${process.env.BUCKET_PORT ?? 3460}`, '/original'], { encoding: 'utf8' }).split('\n').length;
+    execFileSync('php', ['tests/Ops/bucket.php', `http://127.0.0.1:${process.env.BUCKET_PORT ?? 3460}`, '/original'], {
+        encoding: 'utf8',
+    }).split('\n').length;
 const artist = await new Artist().signUp();
 
 if (process.argv[2] === 'deletes') {

@@ -26,15 +26,47 @@ for (let n = 0; n < 5; n++) {
 }
 
 const place = (a) => ({ photo: a.photo, x: 0.4, y: 0.4, ring: 9 });
-const line = [[0, 0.2], [0.5, 0.2], [0.5, 0.6]];
+const line = [
+    [0, 0.2],
+    [0.5, 0.2],
+    [0.5, 0.6],
+];
 /** What a page does send: method, path, and what goes with it. */
 const valid = [
-    ...['', '/survey', '/plan', '/kept-recipes', '/photo', '/plan/values', '/plan/zones.pdf', '/plan/palette.csv', '/kept-recipes/card', '/spots.csv', '/bundle', '/purchases'].map((path) => (a) => ['GET', `/api/studies/${a.at}${path}`]),
-    ...['/api/me', '/api/grain', '/api/drawer', '/api/drawer/lines', '/api/drawer/file/cgats', '/api/studies', '/health', '/', '/photo/1', '/sign-in'].map((path) => () => ['GET', path]),
+    ...[
+        '',
+        '/survey',
+        '/plan',
+        '/kept-recipes',
+        '/photo',
+        '/plan/values',
+        '/plan/zones.pdf',
+        '/plan/palette.csv',
+        '/kept-recipes/card',
+        '/spots.csv',
+        '/bundle',
+        '/purchases',
+    ].map((path) => (a) => ['GET', `/api/studies/${a.at}${path}`]),
+    ...[
+        '/api/me',
+        '/api/grain',
+        '/api/drawer',
+        '/api/drawer/lines',
+        '/api/drawer/file/cgats',
+        '/api/studies',
+        '/health',
+        '/',
+        '/photo/1',
+        '/sign-in',
+    ].map((path) => () => ['GET', path]),
     (a) => ['GET', `/api/studies/${a.at}/spot`, { photo: a.photo, x: 4, y: 4, ring: 9, steps: 9, lightest: 0 }],
     (a) => ['GET', `/api/studies/${a.at}/recipes`, { x: 4, y: 4, ring: 9 }],
     (a) => ['GET', `/api/studies/${a.at}/comparison`, { one: a.photo, other: a.photo }],
-    (a) => ['GET', `/api/studies/${a.at}/photos/${a.photo}/look`, { tone: 'grey', steps: 9, lightest: 0, only: 3, squint: 1, balanced: 0, push: 1, by: '1' }],
+    (a) => [
+        'GET',
+        `/api/studies/${a.at}/photos/${a.photo}/look`,
+        { tone: 'grey', steps: 9, lightest: 0, only: 3, squint: 1, balanced: 0, push: 1, by: '1' },
+    ],
     (a) => ['GET', `/api/studies/${a.at}/plan/answers`, { zone: a.zone }],
     (a) => ['GET', `/api/studies/${a.at}/plan/ramp`, { x1: 0.1, y1: 0.1, x2: 0.3, y2: 0.3 }],
     (a) => ['GET', `/api/studies/${a.at}/plan/image`, { step: '1', grey: '0' }],
@@ -44,24 +76,57 @@ const valid = [
     () => ['GET', '/api/drawer/chart', { 'ids[]': 'Quay/1', paper: 'black', beneath: 'light', above: 'firm' }],
     () => ['GET', '/api/drawer/map.pdf', { order: 'number', rows: 2, slots: 12, size: 'a5' }],
     ...[
-        (a) => ({ kind: 'addSpot', name: 'rope', ...place(a) }), (a) => ({ kind: 'placeSpot', spot: 1, ...place(a) }), () => ({ kind: 'removeSpot', spot: 1 }), (a) => ({ kind: 'renameZone', zone: a.zone, name: 'sea' }),
-        (a) => ({ kind: 'mergeZones', zone: a.zone, with: 2 }), (a) => ({ kind: 'splitZone', zone: a.zone, line }), (a) => ({ kind: 'redrawZone', zone: a.zone, outline: line }), (a) => ({ kind: 'takeFromZone', zone: a.zone, outline: line }),
-        (a) => ({ kind: 'describeZone', zone: a.zone, importance: 'ordinary', surface: 'rough', distance: 'far' }), (a) => ({ kind: 'moveTarget', zone: a.zone, role: 'mid', place: 0.4 }), (a) => ({ kind: 'nameTarget', zone: a.zone, role: 'dark', name: 'shade' }), (a) => ({ kind: 'dropTarget', zone: a.zone, role: 'dark' }), (a) => ({ kind: 'setTouches', zone: a.zone, touches: [{ name: 'trim', x: 0.4, y: 0.4 }] }), () => ({ kind: 'keepWhitesFrom', from: 90 }),
-        () => ({ kind: 'paintWhites', keep: true, radius: 0.02, points: line }), (a) => ({ kind: 'balance', ...place(a) }), (a) => ({ kind: 'unbalance', photo: a.photo }), () => ({ kind: 'proposeZones', most: 6 }),
+        (a) => ({ kind: 'addSpot', name: 'rope', ...place(a) }),
+        (a) => ({ kind: 'placeSpot', spot: 1, ...place(a) }),
+        () => ({ kind: 'removeSpot', spot: 1 }),
+        (a) => ({ kind: 'renameZone', zone: a.zone, name: 'sea' }),
+        (a) => ({ kind: 'mergeZones', zone: a.zone, with: 2 }),
+        (a) => ({ kind: 'splitZone', zone: a.zone, line }),
+        (a) => ({ kind: 'redrawZone', zone: a.zone, outline: line }),
+        (a) => ({ kind: 'takeFromZone', zone: a.zone, outline: line }),
+        (a) => ({ kind: 'describeZone', zone: a.zone, importance: 'ordinary', surface: 'rough', distance: 'far' }),
+        (a) => ({ kind: 'moveTarget', zone: a.zone, role: 'mid', place: 0.4 }),
+        (a) => ({ kind: 'nameTarget', zone: a.zone, role: 'dark', name: 'shade' }),
+        (a) => ({ kind: 'dropTarget', zone: a.zone, role: 'dark' }),
+        (a) => ({ kind: 'setTouches', zone: a.zone, touches: [{ name: 'trim', x: 0.4, y: 0.4 }] }),
+        () => ({ kind: 'keepWhitesFrom', from: 90 }),
+        () => ({ kind: 'paintWhites', keep: true, radius: 0.02, points: line }),
+        (a) => ({ kind: 'balance', ...place(a) }),
+        (a) => ({ kind: 'unbalance', photo: a.photo }),
+        () => ({ kind: 'proposeZones', most: 6 }),
     ].map((change) => (a) => ['POST', `/api/studies/${a.at}/survey/changes`, change(a)]),
     ...[
-        () => ({ kind: 'method', zone: 0, settings: ['darks=never-black'] }), () => ({ kind: 'mode', mode: 'value-first' }), () => ({ kind: 'pencils', count: 3 }), () => ({ kind: 'lock', pencil: 'Quay/1', how: 'in' }),
-        () => ({ kind: 'hue', zone: 0, hue: 'blue' }), () => ({ kind: 'preset', what: 'whole' }), (a) => ({ kind: 'sequence', zone: a.zone, passes: [{ tool: 'Quay/1', marks: { mid: 'light' } }] }), (a) => ({ kind: 'regrade', zone: a.zone, pass: 0, how: 'steeper' }), (a) => ({ kind: 'overrule', zone: a.zone, role: 'mid', code: 'bloom', note: 'under glass' }),
+        () => ({ kind: 'method', zone: 0, settings: ['darks=never-black'] }),
+        () => ({ kind: 'mode', mode: 'value-first' }),
+        () => ({ kind: 'pencils', count: 3 }),
+        () => ({ kind: 'lock', pencil: 'Quay/1', how: 'in' }),
+        () => ({ kind: 'hue', zone: 0, hue: 'blue' }),
+        () => ({ kind: 'preset', what: 'whole' }),
+        (a) => ({ kind: 'sequence', zone: a.zone, passes: [{ tool: 'Quay/1', marks: { mid: 'light' } }] }),
+        (a) => ({ kind: 'regrade', zone: a.zone, pass: 0, how: 'steeper' }),
+        (a) => ({ kind: 'overrule', zone: a.zone, role: 'mid', code: 'bloom', note: 'under glass' }),
     ].map((change) => (a) => ['POST', `/api/studies/${a.at}/plan/changes`, change(a)]),
     (a) => ['POST', `/api/studies/${a.at}/plan/version`, { name: 'evening' }],
-    ...['survey/undo', 'survey/redo', 'plan/undo', 'plan/redo', 'kept-recipes/undo'].map((path) => (a) => ['POST', `/api/studies/${a.at}/${path}`, { of: 3 }]),
+    ...['survey/undo', 'survey/redo', 'plan/undo', 'plan/redo', 'kept-recipes/undo'].map((path) => (a) => [
+        'POST',
+        `/api/studies/${a.at}/${path}`,
+        { of: 3 },
+    ]),
     (a) => ['POST', `/api/studies/${a.at}/kept-recipes`, entry('hull')],
     (a) => ['PATCH', `/api/studies/${a.at}/kept-recipes/1`, { name: 'hull' }],
     (a) => ['DELETE', `/api/studies/${a.at}/kept-recipes/1`],
-    (a) => ['PATCH', `/api/studies/${a.at}`, { name: 'Fields', paper: 'black', drawingWidthMm: 200, drawingHeightMm: 150, gridMm: 20, cutPlace: 0.5, colourPhoto: a.photo }],
+    (a) => [
+        'PATCH',
+        `/api/studies/${a.at}`,
+        { name: 'Fields', paper: 'black', drawingWidthMm: 200, drawingHeightMm: 150, gridMm: 20, cutPlace: 0.5, colourPhoto: a.photo },
+    ],
     (a) => ['PATCH', `/api/studies/${a.at}/photos/${a.photo}`, { name: 'fields', roles: ['colour'] }],
     () => ['DELETE', '/api/studies/999999'],
-    () => ['PATCH', '/api/drawer/pencil', { id: 'Quay/1', stock: 'low', lengthLeft: 40, discontinued: false, formerly: ['12'], notes: 'soft' }],
+    () => [
+        'PATCH',
+        '/api/drawer/pencil',
+        { id: 'Quay/1', stock: 'low', lengthLeft: 40, discontinued: false, formerly: ['12'], notes: 'soft' },
+    ],
     () => ['POST', '/api/drawer/ranges', { line: 'Quay', numbers: '1-3', stock: 'owned' }],
     () => ['POST', '/api/drawer/undo', { of: 2 }],
     () => ['POST', '/api/drawer/imports', 'file'],
@@ -72,7 +137,15 @@ const valid = [
 
 /** Every address that docs/openapi.yaml names, asked for with the least that its description allows: none is left untried. */
 const described = load(readFileSync(new URL('../../docs/openapi.yaml', import.meta.url), 'utf8'));
-const at = (thing) => (thing?.$ref === undefined ? thing : at(thing.$ref.slice(2).split('/').reduce((found, name) => found?.[name], described)));
+const at = (thing) =>
+    thing?.$ref === undefined
+        ? thing
+        : at(
+              thing.$ref
+                  .slice(2)
+                  .split('/')
+                  .reduce((found, name) => found?.[name], described),
+          );
 const least = (schema, deep = 0) => {
     const is = at(schema) ?? {};
     const one = is.oneOf?.[0] ?? is.anyOf?.[0];
@@ -80,14 +153,27 @@ const least = (schema, deep = 0) => {
     if (is.const !== undefined || is.enum !== undefined) return is.const ?? is.enum[0];
     if (one !== undefined) return least(one, deep + 1);
     if (is.allOf !== undefined) return Object.assign({}, ...is.allOf.map((part) => least(part, deep + 1)));
-    if (type === 'object' || is.properties !== undefined) return deep > 5 ? {} : Object.fromEntries(Object.entries(is.properties ?? {}).map(([name, part]) => [name, part.format === 'binary' ? 'file' : least(part, deep + 1)]));
+    if (type === 'object' || is.properties !== undefined)
+        return deep > 5
+            ? {}
+            : Object.fromEntries(
+                  Object.entries(is.properties ?? {}).map(([name, part]) => [
+                      name,
+                      part.format === 'binary' ? 'file' : least(part, deep + 1),
+                  ]),
+              );
     if (type === 'array') return deep > 5 ? [] : [least(is.items, deep + 1)];
     return type === 'integer' || type === 'number' ? (is.minimum ?? 1) : type === 'boolean' ? true : 'x';
 };
 const addresses = Object.entries(described.paths).flatMap(([path, item]) =>
     ['get', 'post', 'patch', 'delete']
         .filter((method) => item[method] !== undefined && path !== '/sign-out' && !(method === 'delete' && path === '/api/studies/{study}'))
-        .map((method) => [method.toUpperCase(), path, [...(item.parameters ?? []), ...(item[method].parameters ?? [])].map(at), item[method].requestBody?.content]),
+        .map((method) => [
+            method.toUpperCase(),
+            path,
+            [...(item.parameters ?? []), ...(item[method].parameters ?? [])].map(at),
+            item[method].requestBody?.content,
+        ]),
 );
 const tried = new Set();
 const asDescribed = addresses.map(([method, path, parameters, body]) => (a) => {
@@ -95,11 +181,44 @@ const asDescribed = addresses.map(([method, path, parameters, body]) => (a) => {
     const ids = { study: a.at, photo: a.photo, kind: 'csv', token: 'x'.repeat(48) };
     const filled = path.replace(/\{(\w+)\}/g, (_, name) => ids[name] ?? 1);
     const query = Object.fromEntries(parameters.filter((p) => p.in === 'query').map((p) => [p.name, least(p.schema)]));
-    const sent = body === undefined ? query : 'multipart/form-data' in body ? Object.entries(least(body['multipart/form-data'].schema)).find(([, v]) => v === 'file')?.[0] ?? 'file' : least(Object.values(body)[0].schema);
+    const sent =
+        body === undefined
+            ? query
+            : 'multipart/form-data' in body
+              ? (Object.entries(least(body['multipart/form-data'].schema)).find(([, v]) => v === 'file')?.[0] ?? 'file')
+              : least(Object.values(body)[0].schema);
     return [method, filled, sent !== null && typeof sent === 'object' && Object.keys(sent).length === 0 ? undefined : sent];
 });
 
-const nonsense = () => pick([null, '', 'x', '\u0000../../etc', 'é'.repeat(3000), '🖍', -1, 0, 7.5, 1e308, 2 ** 53, true, [], {}, { a: 1 }, [[]], [[[[[[]]]]]], [null], ['a', ['b']], '%ff', '\ud800', 'NaN', '1e999', '0x10', "'; drop table users; --", '{{7*7}}']);
+const nonsense = () =>
+    pick([
+        null,
+        '',
+        'x',
+        '\u0000../../etc',
+        'é'.repeat(3000),
+        '🖍',
+        -1,
+        0,
+        7.5,
+        1e308,
+        2 ** 53,
+        true,
+        [],
+        {},
+        { a: 1 },
+        [[]],
+        [[[[[[]]]]]],
+        [null],
+        ['a', ['b']],
+        '%ff',
+        '\ud800',
+        'NaN',
+        '1e999',
+        '0x10',
+        "'; drop table users; --",
+        '{{7*7}}',
+    ]);
 const bytes = (length) => Buffer.from(Array.from({ length }, () => int(256)));
 
 /** One thing wrong with what a page sends, sometimes two. */
@@ -122,29 +241,69 @@ function mutated([method, path, data]) {
         } else if (how === 7) {
             raw = pick(['{', '[1,', '"x"', 'null', '1', '{"a":'.repeat(600), Buffer.from([0xff, 0xfe, 0x7b]), bytes(64), '']);
         } else if (how === 8) {
-            headers = { ...headers, ...pick([{ Accept: '*/*' }, { Accept: 'text/html' }, { 'Content-Type': 'application/x-www-form-urlencoded' }, { 'Content-Type': 'multipart/form-data; boundary=x' }, { 'Content-Type': 'x'.repeat(500) }, { 'Idempotency-Key': pick(['x', 'y'.repeat(41), 'ä'.repeat(4), 'same-key-for-all']) }, { 'X-CSRF-TOKEN': 'no' }, { Cookie: 'knotty_prism_session=broken' }, { 'X-Requested-With': 'XMLHttpRequest' }, { Range: 'bytes=0-1' }, { 'If-None-Match': '*' }, { 'If-None-Match': '"x'.repeat(900) }, { Cookie: 'knotty_prism_pass=1.9999999999.x.y' }, { 'X-Forwarded-For': pick(['x', '::', '1.2.3.4, evil', ','.repeat(500)]) }, { 'Accept-Encoding': pick(['gzip', 'br', 'x'.repeat(300)]) }, { 'Sec-Fetch-Site': 'cross-site' }]) };
+            headers = {
+                ...headers,
+                ...pick([
+                    { Accept: '*/*' },
+                    { Accept: 'text/html' },
+                    { 'Content-Type': 'application/x-www-form-urlencoded' },
+                    { 'Content-Type': 'multipart/form-data; boundary=x' },
+                    { 'Content-Type': 'x'.repeat(500) },
+                    { 'Idempotency-Key': pick(['x', 'y'.repeat(41), 'ä'.repeat(4), 'same-key-for-all']) },
+                    { 'X-CSRF-TOKEN': 'no' },
+                    { Cookie: 'knotty_prism_session=broken' },
+                    { 'X-Requested-With': 'XMLHttpRequest' },
+                    { Range: 'bytes=0-1' },
+                    { 'If-None-Match': '*' },
+                    { 'If-None-Match': '"x'.repeat(900) },
+                    { Cookie: 'knotty_prism_pass=1.9999999999.x.y' },
+                    { 'X-Forwarded-For': pick(['x', '::', '1.2.3.4, evil', ','.repeat(500)]) },
+                    { 'Accept-Encoding': pick(['gzip', 'br', 'x'.repeat(300)]) },
+                    { 'Sec-Fetch-Site': 'cross-site' },
+                ]),
+            };
         } else {
             path += pick(['?x[]=1', '?_method=DELETE', '?page=-1', '/../x', '//', '%2e%2e', '?' + 'a=1&'.repeat(400)]);
         }
     }
     // Deleting the study that the others are about is no nonsense.
-    const deletes = (method === 'DELETE' || path.includes('_method=DELETE')) && /\/api\/studies\/\d+\/*(\?|$|\.\.)/.test(path) && !path.includes('999999');
+    const deletes =
+        (method === 'DELETE' || path.includes('_method=DELETE')) &&
+        /\/api\/studies\/\d+\/*(\?|$|\.\.)/.test(path) &&
+        !path.includes('999999');
     return [deletes ? 'OPTIONS' : method, path, sent, headers, raw];
 }
 
 function requestOf([method, path, sent, headers, raw]) {
     if (method === 'GET' || method === 'HEAD') {
-        const query = sent !== null && typeof sent === 'object' ? new URLSearchParams(Object.entries(sent).map(([k, v]) => [k, typeof v === 'object' ? JSON.stringify(v) : String(v)])).toString() : '';
+        const query =
+            sent !== null && typeof sent === 'object'
+                ? new URLSearchParams(
+                      Object.entries(sent).map(([k, v]) => [k, typeof v === 'object' ? JSON.stringify(v) : String(v)]),
+                  ).toString()
+                : '';
         return [method, path + (query === '' ? '' : `${path.includes('?') ? '&' : '?'}${query}`), { headers }];
     }
     if (typeof sent === 'string') {
         const whole = photo();
-        const file = pick([bytes(int(4000)), whole.subarray(0, int(whole.length)), Buffer.concat([whole.subarray(0, int(whole.length)), bytes(20)]), Buffer.from('number,heavy\n' + pick(['1,#2456a8', ',,,', '1', '"', '1;#2456a8', '\u0000'])), Buffer.from(JSON.stringify({ format: 'knotty-prism-study', version: pick([1, 2, 'x']), study: nonsense(), photos: nonsense() }))]);
+        const file = pick([
+            bytes(int(4000)),
+            whole.subarray(0, int(whole.length)),
+            Buffer.concat([whole.subarray(0, int(whole.length)), bytes(20)]),
+            Buffer.from('number,heavy\n' + pick(['1,#2456a8', ',,,', '1', '"', '1;#2456a8', '\u0000'])),
+            Buffer.from(
+                JSON.stringify({ format: 'knotty-prism-study', version: pick([1, 2, 'x']), study: nonsense(), photos: nonsense() }),
+            ),
+        ]);
         const form = new FormData();
         form.set(pick([sent, sent, sent, 'x', `${sent}[]`]), new Blob([file]), pick(['a.png', '', '../../a.php', 'é'.repeat(200)]));
         return [method, path, { form, headers }];
     }
-    return [method, path, raw !== undefined ? { body: raw, headers: { 'Content-Type': 'application/json', ...headers } } : { json: sent, headers }];
+    return [
+        method,
+        path,
+        raw !== undefined ? { body: raw, headers: { 'Content-Type': 'application/json', ...headers } } : { json: sent, headers },
+    ];
 }
 
 const seen = {};
@@ -163,7 +322,10 @@ async function worker() {
         // What the client itself can't send is no request.
         const unsent = answer.status === 0 && /Invalid URL|ByteString|invalid header|Headers|TypeError: Request/i.test(answer.text);
         if ((answer.status === 0 && !unsent) || answer.status >= 500) {
-            faults.push(`${method} ${path.slice(0, 160)} ${JSON.stringify(options.json ?? options.headers ?? {}).slice(0, 200)}: ${answer.status} ${answer.text.slice(0, 160)}`);
+            faults.push(
+                `${method} ${path.slice(0, 160)} ${JSON.stringify(options.json ?? options.headers ?? {}).slice(0, 200)}: ` +
+                    `${answer.status} ${answer.text.slice(0, 160)}`,
+            );
         }
     }
 }
@@ -177,8 +339,18 @@ for (const artist of artists) {
     }
 }
 if (tried.size < addresses.length) {
-    faults.push(`left untried: ${addresses.map(([m, p]) => `${m} ${p}`).filter((name) => !tried.has(name)).join(', ')}`);
+    faults.push(
+        `left untried: ${addresses
+            .map(([m, p]) => `${m} ${p}`)
+            .filter((name) => !tried.has(name))
+            .join(', ')}`,
+    );
 }
-console.log(`${count} mutated requests to ${addresses.length} addresses: ${Object.entries(seen).sort().map(([k, n]) => `${n} × ${k}`).join(', ')}`);
+console.log(
+    `${count} mutated requests to ${addresses.length} addresses: ${Object.entries(seen)
+        .sort()
+        .map(([k, n]) => `${n} × ${k}`)
+        .join(', ')}`,
+);
 faults.slice(0, 30).forEach((fault) => console.log(fault));
 process.exit(faults.length > 0 ? 1 : 0);

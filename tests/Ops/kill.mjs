@@ -42,7 +42,10 @@ for (let round = 0; round < rounds; round++) {
     made += names.length;
     const lost = names.filter((name) => !there.includes(name));
     if (lost.length > 0 || there.length !== names.length) {
-        faults.push(`round ${round}, ${servers[round % servers.length]} killed: ${lost.length} lost, ${there.length - names.length + lost.length} doubled`);
+        faults.push(
+            `round ${round}, ${servers[round % servers.length]} killed: ` +
+                `${lost.length} lost, ${there.length - names.length + lost.length} doubled`,
+        );
     }
 }
 console.log(`${rounds} × kill -9, ${made} changes, ${again} sent again`);

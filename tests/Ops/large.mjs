@@ -5,7 +5,9 @@ import { Artist, newKey } from './artist.mjs';
 
 const [path, wanted = '24'] = process.argv.slice(2);
 const artist = await new Artist().signUp();
-const [head, ...rows] = readFileSync(new URL('../../demo/drawer.csv', import.meta.url), 'utf8').trim().split('\n');
+const [head, ...rows] = readFileSync(new URL('../../demo/drawer.csv', import.meta.url), 'utf8')
+    .trim()
+    .split('\n');
 await artist.drawer(rows, head);
 
 const timed = async (what, work) => {
@@ -25,7 +27,16 @@ let zones = (await timed('zones proposed', () => change(study, { kind: 'proposeZ
 // Cut across, one after the other, until there are as many as were wanted.
 for (let n = 0; zones.length < Number(wanted) && n < 200; n++) {
     const at = 0.2 + (0.6 * ((n * 7) % 11)) / 11;
-    const line = n % 2 === 0 ? [[at, 0], [at, 1]] : [[0, at], [1, at]];
+    const line =
+        n % 2 === 0
+            ? [
+                  [at, 0],
+                  [at, 1],
+              ]
+            : [
+                  [0, at],
+                  [1, at],
+              ];
     const answer = await change(study, { kind: 'splitZone', zone: zones[n % zones.length].number, line });
     zones = answer.status === 200 ? answer.json().zones.list : zones;
 }
@@ -36,7 +47,11 @@ await timed(`${zones.length} zones planned`, async () => {
     }
 });
 const { steps, waiting } = (await timed('the plan', () => artist.ask('GET', `${study}/plan`))).json();
-for (const [step, what] of [[steps, 'the picture, cold'], ...Array.from({ length: steps }, (_, n) => [n, `  after ${n} passes`]), [steps, '  kept']]) {
+for (const [step, what] of [
+    [steps, 'the picture, cold'],
+    ...Array.from({ length: steps }, (_, n) => [n, `  after ${n} passes`]),
+    [steps, '  kept'],
+]) {
     await timed(what, () => artist.ask('GET', `${study}/plan/image?step=${step}`));
 }
 const order = (await timed('the order of work', () => artist.ask('GET', `${study}/plan/work`))).json();

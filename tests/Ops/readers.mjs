@@ -1,4 +1,5 @@
-// Three hundred people read without a pause, and a thousand connections are left half way: nobody is turned away or cut off, and nobody notices.
+// Three hundred people read without a pause, and a thousand connections are left half way: nobody is turned away or cut off, and nobody
+// notices.
 //   BASE_URL=… node tests/Ops/readers.mjs
 import { Agent, request } from 'node:http';
 import { connect } from 'node:net';
@@ -20,10 +21,19 @@ const agent = new Agent({ keepAlive: true, maxSockets: READERS });
 const read = (path, headers = {}) =>
     new Promise((resolve) => {
         const began = performance.now();
-        const asked = request({ hostname, port, path, agent, headers: { Cookie: cookie, Accept: 'application/json', 'X-Forwarded-For': '203.0.113.9', ...headers } }, (answer) => {
-            answer.resume();
-            answer.on('end', () => resolve([answer.statusCode, performance.now() - began]));
-        });
+        const asked = request(
+            {
+                hostname,
+                port,
+                path,
+                agent,
+                headers: { Cookie: cookie, Accept: 'application/json', 'X-Forwarded-For': '203.0.113.9', ...headers },
+            },
+            (answer) => {
+                answer.resume();
+                answer.on('end', () => resolve([answer.statusCode, performance.now() - began]));
+            },
+        );
         asked.on('error', (error) => resolve([error.code, performance.now() - began]));
         asked.end();
     });
@@ -49,7 +59,11 @@ const halves = Array.from({ length: HALVES }, (_, n) => {
     const socket = connect(Number(port), hostname);
     socket.on('error', () => undefined);
     socket.on('close', () => ended++);
-    socket.write(n % 2 === 0 ? `GET /api/studies HTTP/1.1\r\nHost: ${hostname}\r\nX-Half: ` : `POST /sign-in HTTP/1.1\r\nHost: ${hostname}\r\nContent-Type: application/json\r\nContent-Length: 900\r\n\r\n{"email":`);
+    socket.write(
+        n % 2 === 0
+            ? `GET /api/studies HTTP/1.1\r\nHost: ${hostname}\r\nX-Half: `
+            : `POST /sign-in HTTP/1.1\r\nHost: ${hostname}\r\nContent-Type: application/json\r\nContent-Length: 900\r\n\r\n{"email":`,
+    );
     return socket;
 });
 await new Promise((resolve) => setTimeout(resolve, 2000));

@@ -59,8 +59,8 @@ async function strips(artist) {
 }
 
 /**
- * The half-done drawing is photographed, by the simulated camera, and checked: one check more, and one only; its pictures are there. A photo
- * that is refused, as one with a shadow across a drawing that is hardly begun may be, is taken again.
+ * The half-done drawing is photographed, by the simulated camera, and checked: one check more, and one only; its pictures are there. A
+ * photo that is refused, as one with a shadow across a drawing that is hardly begun may be, is taken again.
  */
 async function checked(artist, study) {
     const passes = { passes: 1 };
@@ -77,7 +77,10 @@ async function checked(artist, study) {
     await sent(artist, 'GET', `${study}/plan/checks/${id}/map`);
 }
 
-/** One drawing: photo, zones, plan, passes at the desk with one taken back, strips of the hand, a check, a recipe in the book; then looked through. */
+/**
+ * One drawing: photo, zones, plan, passes at the desk with one taken back, strips of the hand, a check, a recipe in the book; then looked
+ * through.
+ */
 async function drawing(artist, made) {
     let id = null;
     while (id === null) {
@@ -91,7 +94,14 @@ async function drawing(artist, made) {
     let laid = 0;
     for (; laid < 5 && desk.steps.length > 0; laid++) {
         const [step] = desk.steps;
-        await sent(artist, 'POST', `${study}/desk/marks`, { kind: 'done', zone: step.zone, position: step.position, tool: step.pencil?.id ?? step.finish, marks: Object.fromEntries(Object.entries(step.marks).filter(([, mark]) => mark !== null)), at: Math.floor(Date.now() / 1000) });
+        await sent(artist, 'POST', `${study}/desk/marks`, {
+            kind: 'done',
+            zone: step.zone,
+            position: step.position,
+            tool: step.pencil?.id ?? step.finish,
+            marks: Object.fromEntries(Object.entries(step.marks).filter(([, mark]) => mark !== null)),
+            at: Math.floor(Date.now() / 1000),
+        });
         desk = await artist.read(`${study}/desk`);
     }
     await sent(artist, 'POST', `${study}/desk/undo`, { of: desk.stamp });
@@ -135,7 +145,13 @@ async function works() {
 }
 /** Megabytes of all that was begun for this instance, what several share counted once, and of its folder. */
 function size() {
-    const parents = new Map(execFileSync('ps', ['-eo', 'pid=,ppid=']).toString().trim().split('\n').map((line) => line.trim().split(/\s+/)));
+    const parents = new Map(
+        execFileSync('ps', ['-eo', 'pid=,ppid='])
+            .toString()
+            .trim()
+            .split('\n')
+            .map((line) => line.trim().split(/\s+/)),
+    );
     const [root] = readFileSync(`${process.env.KP_VAR}/run/supervisor.pid`, 'utf8').trim().split(' ');
     const isOurs = (pid) => pid !== undefined && pid !== '0' && (pid === root || isOurs(parents.get(pid)));
     const of = (pid) => {
@@ -159,10 +175,16 @@ async function kill() {
         spawnSync('kill', ['-KILL', '--', `${Math.random() < 0.5 ? '-' : ''}${pid}`]);
         kills++;
         const { memory, disk } = size();
-        console.log(`${Math.round((Date.now() - (until - minutes * 60_000)) / 60_000)} min: ${name} killed; ${rounds} drawings, ${marks} passes, ${hands} hands; ${memory} MB in memory, ${disk} MB on disk`);
+        console.log(
+            `${Math.round((Date.now() - (until - minutes * 60_000)) / 60_000)} min: ${name} killed; ` +
+                `${rounds} drawings, ${marks} passes, ${hands} hands; ${memory} MB in memory, ${disk} MB on disk`,
+        );
     }
 }
 await Promise.all([kill(), ...Array.from({ length: artists }, works)]);
 const { memory, disk } = size();
-console.log(`${minutes} min, ${artists} artists: ${rounds} drawings, each checked, ${marks} passes, ${hands} hands learned, ${refused} photos taken again, ${kills} × kill -9; ${faults.length} faults; ${memory} MB in memory, ${disk} MB on disk`);
+console.log(
+    `${minutes} min, ${artists} artists: ${rounds} drawings, each checked, ${marks} passes, ${hands} hands learned, ` +
+        `${refused} photos taken again, ${kills} × kill -9; ${faults.length} faults; ${memory} MB in memory, ${disk} MB on disk`,
+);
 process.exit(faults.length > 0 ? 1 : 0);

@@ -20,9 +20,18 @@ function madeOf(string $database): array
     $rows = static fn (string $sql): array => array_map(static fn (stdClass $row): array => (array) $row, DB::select($sql, [$database]));
 
     return [
-        'columns' => $rows('select table_name, ordinal_position, column_name, column_type, is_nullable, column_default, extra, generation_expression from information_schema.columns where table_schema = ? order by 1, 2'),
-        'indices' => $rows('select table_name, index_name, seq_in_index, column_name, non_unique from information_schema.statistics where table_schema = ? order by 1, 2, 3'),
-        'holds' => $rows('select table_name, constraint_name, referenced_table_name, delete_rule from information_schema.referential_constraints where constraint_schema = ? order by 1, 2'),
+        'columns' => $rows(
+            'select table_name, ordinal_position, column_name, column_type, is_nullable, column_default, extra, generation_expression '
+                .'from information_schema.columns where table_schema = ? order by 1, 2',
+        ),
+        'indices' => $rows(
+            'select table_name, index_name, seq_in_index, column_name, non_unique from information_schema.statistics where table_schema '
+                .'= ? order by 1, 2, 3',
+        ),
+        'holds' => $rows(
+            'select table_name, constraint_name, referenced_table_name, delete_rule from information_schema.referential_constraints '
+                .'where constraint_schema = ? order by 1, 2',
+        ),
     ];
 }
 
@@ -64,6 +73,9 @@ it('goes on wherever the making of the database was cut off, and comes to the sa
     }
     // Begun once more, as after a restart in between: what is there stays.
     DB::table('migrations')->truncate();
-    expect($migrate($files))->toBe(0)->and(DB::table('users')->count())->toBe(count($files));
+    expect($migrate($files))
+        ->toBe(0)
+        ->and(DB::table('users')->count())
+        ->toBe(count($files));
     expect(madeOf('knotty_prism_test_cut'))->toBe($whole)->and($cuts)->toBeGreaterThan(60);
 });

@@ -12,7 +12,10 @@ function pictureOf(TestCase $test): Study
 {
     $study = $test->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     // Few pencils make quick plans.
-    $study->user->pencils()->whereNotIn('number', ['624', '661', '711', '735', '688', '608', '745', 'F90'])->update(['stock' => 'not owned']);
+    $study->user
+        ->pencils()
+        ->whereNotIn('number', ['624', '661', '711', '735', '688', '608', '745', 'F90'])
+        ->update(['stock' => 'not owned']);
     $surveys = app(SurveyRepository::class);
     $grid = app(App\Photos\PhotoStore::class)->grid($study->photo(), null);
     $surveys->change($study, static fn (Survey $s): array => [$s->withZones(ZoneSheet::proposed($grid, 6)), 'propose']);
@@ -47,9 +50,14 @@ function sequenceOf(array $plan, int $zone): ?array
 /** @return array<string, mixed> the plan with a zone's sequence laid over its mid alone: "624 medium", … */
 function laidIn(TestCase $test, Study $study, int $zone, string ...$passes): array
 {
-    $notes = array_map(static fn (string $p): array => ['tool' => explode(' ', $p)[0], 'marks' => ['mid' => explode(' ', $p)[1]]], $passes);
+    $notes = array_map(
+        static fn (string $p): array => ['tool' => explode(' ', $p)[0], 'marks' => ['mid' => explode(' ', $p)[1]]],
+        $passes,
+    );
 
-    return changedBy($test, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $notes])->assertOk()->json();
+    return changedBy($test, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $notes])
+        ->assertOk()
+        ->json();
 }
 
 function changedBy(TestCase $test, Study $study, array $change): Illuminate\Testing\TestResponse

@@ -28,8 +28,11 @@ final class BookAnswers
     /** Dabs on printed swatch pages. */
     private const PRINTED = 40;
 
-    public function __construct(private readonly RecipeBook $book, private readonly DrawerKeeper $drawers, private readonly HandKeeper $hands)
-    {
+    public function __construct(
+        private readonly RecipeBook $book,
+        private readonly DrawerKeeper $drawers,
+        private readonly HandKeeper $hands,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -39,8 +42,12 @@ final class BookAnswers
         $studies = Study::query()->where('user_id', $user->id)->pluck('name', 'id');
 
         return [
-            'recipes' => array_map(static fn (BookRecipeRow $r): array => self::entry($r, $near[$r->id] ?? null, (string) ($studies[$r->study_id] ?? '')), $rows),
-            'found' => $all, 'more' => max(0, $all - $search->skip - count($rows)),
+            'recipes' => array_map(
+                static fn (BookRecipeRow $r): array => self::entry($r, $near[$r->id] ?? null, (string) ($studies[$r->study_id] ?? '')),
+                $rows,
+            ),
+            'found' => $all,
+            'more' => max(0, $all - $search->skip - count($rows)),
         ];
     }
 
@@ -49,13 +56,24 @@ final class BookAnswers
     {
         $pencils = [];
         foreach ($row->pencils as $p) {
-            $pencils[trim(($p['line'] ?? '').'/'.$p['number'], '/')] = ['number' => (string) $p['number'], 'name' => (string) ($p['name'] ?? '')];
+            $pencils[trim(($p['line'] ?? '').'/'.$p['number'], '/')] = [
+                'number' => (string) $p['number'],
+                'name' => (string) ($p['name'] ?? ''),
+            ];
         }
 
         return [
-            'id' => $row->id, 'name' => $row->name, 'words' => $row->words, 'paper' => $row->paper, 'study' => $study, 'kept' => $row->created_at->getTimestamp(), 'outcome' => $row->outcome,
-            'cutout' => $row->cutout === null ? null : 'data:image/jpeg;base64,'.$row->cutout, 'deltaE00' => $apart === null ? null : Figures::difference($apart),
-            'shades' => BookResource::shades($row->shades), 'passes' => BookResource::passes($row->passes, $pencils),
+            'id' => $row->id,
+            'name' => $row->name,
+            'words' => $row->words,
+            'paper' => $row->paper,
+            'study' => $study,
+            'kept' => $row->created_at->getTimestamp(),
+            'outcome' => $row->outcome,
+            'cutout' => $row->cutout === null ? null : 'data:image/jpeg;base64,'.$row->cutout,
+            'deltaE00' => $apart === null ? null : Figures::difference($apart),
+            'shades' => BookResource::shades($row->shades),
+            'passes' => BookResource::passes($row->passes, $pencils),
         ];
     }
 
@@ -84,7 +102,10 @@ final class BookAnswers
                 $paper = $this->hands->paper($user, $row->paper);
                 foreach ($recipe->shades as $i => $shade) {
                     $name = count($recipe->shades) === 1 ? $row->name : sprintf('%s, %s', $row->name, $shade->called());
-                    $swatches[] = ['name' => $name, 'outcome' => Outcome::of($shade, $sequence->stackIn($i), $paper, Mode::ColourAndValue)];
+                    $swatches[] = [
+                        'name' => $name,
+                        'outcome' => Outcome::of($shade, $sequence->stackIn($i), $paper, Mode::ColourAndValue),
+                    ];
                 }
             } catch (CoreError) {
                 // What can't be laid any more can't be printed.

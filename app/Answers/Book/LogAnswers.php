@@ -27,8 +27,13 @@ final class LogAnswers
     /** Sessions told at once. */
     private const TOLD = 30;
 
-    public function __construct(private readonly WorkLogs $logs, private readonly DrawerKeeper $drawers, private readonly DeskBoard $board, private readonly DeskKeeper $desk, private readonly PlanRepository $plans)
-    {
+    public function __construct(
+        private readonly WorkLogs $logs,
+        private readonly DrawerKeeper $drawers,
+        private readonly DeskBoard $board,
+        private readonly DeskKeeper $desk,
+        private readonly PlanRepository $plans,
+    ) {
     }
 
     /**
@@ -46,11 +51,29 @@ final class LogAnswers
         $checks = self::checks($told);
 
         return [
-            'sessions' => array_map(static fn (LogSession $s): array => LogResource::session($s, $studies[$s->study()] ?? '', $names, $wear, $notes[$s->passes[0]->id] ?? '', $checks), $told),
+            'sessions' => array_map(
+                static fn (LogSession $s): array => LogResource::session(
+                    $s,
+                    $studies[$s->study()] ?? '',
+                    $names,
+                    $wear,
+                    $notes[$s->passes[0]->id] ?? '',
+                    $checks,
+                ),
+                $told,
+            ),
             'more' => max(0, count($log->sessions) - $skip - count($told)),
             'total' => LogResource::total($log->total(), $wear),
-            'years' => LogResource::totals($log->totals(static fn (LogSession $s): int => (int) gmdate('Y', $s->began())), static fn (int $year): string => (string) $year, $wear),
-            'studies' => LogResource::totals($log->totals(static fn (LogSession $s): int => $s->study()), static fn (int $id): string => $studies[$id] ?? '', $wear),
+            'years' => LogResource::totals(
+                $log->totals(static fn (LogSession $s): int => (int) gmdate('Y', $s->began())),
+                static fn (int $year): string => (string) $year,
+                $wear,
+            ),
+            'studies' => LogResource::totals(
+                $log->totals(static fn (LogSession $s): int => $s->study()),
+                static fn (int $id): string => $studies[$id] ?? '',
+                $wear,
+            ),
         ];
     }
 
@@ -69,7 +92,11 @@ final class LogAnswers
         foreach ($user->pencils()->get() as $row) {
             $id = $row->identifier();
             if (isset($used[$id]) || isset($needed[$id])) {
-                $pencils[] = LogResource::supply($row->record(), self::supplyOf($row, $log, $wear, $used[$id] ?? 0.0, $needed[$id] ?? 0.0), $row->stock);
+                $pencils[] = LogResource::supply(
+                    $row->record(),
+                    self::supplyOf($row, $log, $wear, $used[$id] ?? 0.0, $needed[$id] ?? 0.0),
+                    $row->stock,
+                );
             }
         }
         usort($pencils, static fn (array $a, array $b): int => [$b['short'], $b['usedMm']] <=> [$a['short'], $a['usedMm']]);
@@ -97,9 +124,15 @@ final class LogAnswers
      */
     private static function supplyOf(PencilRow $row, WorkLog $log, Wear $wear, float $used, float $needed): Supply
     {
-        $since = $row->length_noted_at ?? $row->updated_at->timestamp ?? 0;
+        $since = $row->length_noted_at ?? ($row->updated_at->timestamp ?? 0);
 
-        return new Supply($wear->millimetres($used), $row->length_left === null ? null : max(0.0, $row->length_left - $wear->millimetres($log->filmOf($row->identifier(), (int) $since))), $wear->millimetres($needed));
+        return new Supply(
+            $wear->millimetres($used),
+            $row->length_left === null
+                ? null
+                : max(0.0, $row->length_left - $wear->millimetres($log->filmOf($row->identifier(), (int) $since))),
+            $wear->millimetres($needed),
+        );
     }
 
     /** @return array<string, float> film of what is planned and not laid yet, by pencil */
@@ -129,7 +162,12 @@ final class LogAnswers
         foreach ($this->plans->sheet($study)->overruled as $key => $notes) {
             [$zone, $role] = explode('/', (string) $key) + [1 => ''];
             foreach ($notes as $code => $reason) {
-                $told[] = ['zone' => $this->plans->zoneName($study, (int) $zone) ?? '', 'role' => $role, 'code' => $code, 'reason' => $reason];
+                $told[] = [
+                    'zone' => $this->plans->zoneName($study, (int) $zone) ?? '',
+                    'role' => $role,
+                    'code' => $code,
+                    'reason' => $reason,
+                ];
             }
         }
 
@@ -140,7 +178,28 @@ final class LogAnswers
     public static function called(User $user): array
     {
         $called = [];
-        foreach ($user->pencils()->get(['id', 'line', 'number', 'name', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'binder', 'stock', 'length_left', 'discontinued', 'formerly', 'notes']) as $row) {
+        foreach (
+            $user
+                ->pencils()
+                ->get([
+                    'id',
+                    'line',
+                    'number',
+                    'name',
+                    'heavy',
+                    'light',
+                    'over_black',
+                    'opacity',
+                    'laydown',
+                    'lightfast',
+                    'binder',
+                    'stock',
+                    'length_left',
+                    'discontinued',
+                    'formerly',
+                    'notes',
+                ]) as $row
+        ) {
             $called[$row->identifier()] = $row->record();
         }
 
@@ -154,7 +213,11 @@ final class LogAnswers
     private static function checks(array $sessions): array
     {
         $checks = [];
-        foreach (DrawingCheckRow::query()->whereIn('study_id', array_unique(array_map(static fn (LogSession $s): int => $s->study(), $sessions)))->get(['id', 'study_id', 'created_at']) as $row) {
+        foreach (
+            DrawingCheckRow::query()
+                ->whereIn('study_id', array_unique(array_map(static fn (LogSession $s): int => $s->study(), $sessions)))
+                ->get(['id', 'study_id', 'created_at']) as $row
+        ) {
             $checks[$row->study_id][] = ['id' => $row->id, 'at' => $row->created_at->getTimestamp()];
         }
 

@@ -22,7 +22,15 @@ final class SharedAnswers
     {
         $shared = $this->shared->of($study);
 
-        return ['link' => $shared === null ? null : ['path' => "/shared/$shared->token", 'photoName' => $study->photos->firstWhere('id', $shared->wanted_photo_id)?->name, ...self::said($shared)]];
+        return [
+            'link' => $shared === null
+                    ? null
+                    : [
+                        'path' => "/shared/$shared->token",
+                        'photoName' => $study->photos->firstWhere('id', $shared->wanted_photo_id)?->name,
+                        ...self::said($shared),
+                    ],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -34,9 +42,26 @@ final class SharedAnswers
         $zones = $plan['zones'];
 
         return [
-            'name' => $study->name, 'paper' => $study->paper, 'errorOnPaper' => $plan['errorOnPaper'], 'isPlanned' => $plan['waiting'] === 0 && $zones !== [],
-            'photos' => array_values($study->photos->map(static fn (Photo $p): array => ['id' => $p->id, 'name' => $p->name, 'isFollowed' => $p->id === $study->photo()->id, 'width' => $p->width, 'height' => $p->height])->all()),
-            'zones' => array_map(self::zone(...), $zones), 'steps' => $plan['steps'], 'said' => self::said($shared),
+            'name' => $study->name,
+            'paper' => $study->paper,
+            'errorOnPaper' => $plan['errorOnPaper'],
+            'isPlanned' => $plan['waiting'] === 0 && $zones !== [],
+            'photos' => array_values(
+                $study->photos
+                    ->map(
+                        static fn (Photo $p): array => [
+                            'id' => $p->id,
+                            'name' => $p->name,
+                            'isFollowed' => $p->id === $study->photo()->id,
+                            'width' => $p->width,
+                            'height' => $p->height,
+                        ],
+                    )
+                    ->all(),
+            ),
+            'zones' => array_map(self::zone(...), $zones),
+            'steps' => $plan['steps'],
+            'said' => self::said($shared),
         ];
     }
 
@@ -49,8 +74,18 @@ final class SharedAnswers
         $outcomes = (array) ($zone['sequence']['outcomes'] ?? []);
 
         return [
-            'number' => $zone['number'], 'name' => $zone['name'], 'words' => $zone['sequence']['words'] ?? '', 'errorOnPaper' => $zone['sequence']['errorOnPaper'] ?? null,
-            'shades' => array_map(static fn (array $s): array => ['name' => $s['name'], 'seen' => $s['seen']['hex'], 'comes' => $outcomes[$s['role']]['hex'] ?? null], $zone['shades']),
+            'number' => $zone['number'],
+            'name' => $zone['name'],
+            'words' => $zone['sequence']['words'] ?? '',
+            'errorOnPaper' => $zone['sequence']['errorOnPaper'] ?? null,
+            'shades' => array_map(
+                static fn (array $s): array => [
+                    'name' => $s['name'],
+                    'seen' => $s['seen']['hex'],
+                    'comes' => $outcomes[$s['role']]['hex'] ?? null,
+                ],
+                $zone['shades'],
+            ),
         ];
     }
 

@@ -57,7 +57,14 @@ final class DrawerChartController extends Controller
     {
         $order = $request->order();
 
-        return self::pdf($sheets->map($this->charts->map($this->user($request), $order, $request->integer('rows'), $request->integer('slots')), $order, $request->size()), 'drawer-map');
+        return self::pdf(
+            $sheets->map(
+                $this->charts->map($this->user($request), $order, $request->integer('rows'), $request->integer('slots')),
+                $order,
+                $request->size(),
+            ),
+            'drawer-map',
+        );
     }
 
     public function equivalentsSheet(EquivalentsRequest $request, DrawerSheets $sheets): Response
@@ -74,11 +81,21 @@ final class DrawerChartController extends Controller
     /** @return array<string, mixed> */
     private function mixed(MixingChartRequest $request): array
     {
-        return $this->charts->chart($this->user($request), $request->pencils(), $request->paper(), $request->beneath(), $request->above());
+        return $this->charts->chart(
+            $this->user($request),
+            $request->pencils(),
+            $request->paper(),
+            $request->beneath(),
+            $request->above(),
+        );
     }
 
     private static function pdf(string $content, string $name): Response
     {
-        return new Response($content, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.$name.'.pdf"', 'Cache-Control' => 'no-store']);
+        return new Response($content, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="'.$name.'.pdf"',
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

@@ -27,10 +27,26 @@ final class DrawerController extends Controller
 {
     public function show(Request $request): JsonResponse
     {
-        $pencils = PencilRow::query()->where('user_id', $this->user($request)->id)->where('owned', true)->orderBy('line')->orderBy('number')->get();
+        $pencils = PencilRow::query()
+            ->where('user_id', $this->user($request)->id)
+            ->where('owned', true)
+            ->orderBy('line')
+            ->orderBy('number')
+            ->get();
 
         return new JsonResponse([
-            'pencils' => $pencils->map(static fn (PencilRow $p): array => ['id' => $p->identifier(), 'line' => $p->line, 'number' => $p->number, 'name' => $p->name, 'binder' => $p->binder?->value, 'assumed' => $p->fit['assumed'] ?? []])->all(),
+            'pencils' => $pencils
+                ->map(
+                    static fn (PencilRow $p): array => [
+                        'id' => $p->identifier(),
+                        'line' => $p->line,
+                        'number' => $p->number,
+                        'name' => $p->name,
+                        'binder' => $p->binder?->value,
+                        'assumed' => $p->fit['assumed'] ?? [],
+                    ],
+                )
+                ->all(),
         ]);
     }
 
@@ -64,7 +80,10 @@ final class DrawerController extends Controller
             $lines[] = ['line' => (string) $line, ...$counts];
         }
 
-        $formats = array_map(static fn (DrawerFormat $f): array => ['kind' => $f->value, 'ending' => $f->ending, 'name' => $f->name, 'holds' => $f->holds], DrawerFormat::cases());
+        $formats = array_map(
+            static fn (DrawerFormat $f): array => ['kind' => $f->value, 'ending' => $f->ending, 'name' => $f->name, 'holds' => $f->holds],
+            DrawerFormat::cases(),
+        );
 
         return new JsonResponse(['lines' => $lines, 'formats' => $formats, 'undoWords' => $next?->words, 'stamp' => $next->id ?? 0]);
     }
@@ -110,6 +129,10 @@ final class DrawerController extends Controller
         $format = DrawerFormat::tryFrom($kind) ?? throw UnreadableText::choice('the format', DrawerFormat::values(), $kind);
         $name = $format->value === 'spectral' ? 'drawer-spectral' : 'drawer';
 
-        return new Response($format->write('Drawer', $drawers->shelfRows($this->user($request))), 200, ['Content-Type' => "$format->type; charset=utf-8", 'Content-Disposition' => "attachment; filename=\"$name.$format->ending\"", 'Cache-Control' => 'no-store']);
+        return new Response($format->write('Drawer', $drawers->shelfRows($this->user($request))), 200, [
+            'Content-Type' => "$format->type; charset=utf-8",
+            'Content-Disposition' => "attachment; filename=\"$name.$format->ending\"",
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

@@ -27,7 +27,13 @@ final class DrawerImportController extends Controller
         $text = $request->text();
         $reading = DrawerFile::reading($text);
         $this->imports->forgetUntaken($this->user($request)->id);
-        $import = DrawerImport::query()->create(['user_id' => $this->user($request)->id, 'state' => Standing::Preview, 'done' => 0, 'total' => count($reading->rows), 'text' => $text]);
+        $import = DrawerImport::query()->create([
+            'user_id' => $this->user($request)->id,
+            'state' => Standing::Preview,
+            'done' => 0,
+            'total' => count($reading->rows),
+            'text' => $text,
+        ]);
 
         return new JsonResponse($this->shown($import->refresh()), 201);
     }
@@ -51,7 +57,12 @@ final class DrawerImportController extends Controller
     public function take(DrawerImport $import): JsonResponse
     {
         AccountImport::refuseMeanwhile($import->user_id);
-        if (DrawerImport::query()->whereKey($import->id)->where('state', Standing::Preview)->update(['state' => Standing::Waiting]) === 1) {
+        if (
+            DrawerImport::query()
+                ->whereKey($import->id)
+                ->where('state', Standing::Preview)
+                ->update(['state' => Standing::Waiting]) === 1
+        ) {
             TakeInDrawer::dispatch($import->id);
         }
 
@@ -71,7 +82,10 @@ final class DrawerImportController extends Controller
         $choices = $this->imports->choices($import);
 
         return [
-            'id' => $import->id, 'state' => $import->state->value, 'done' => $this->imports->done($import), 'total' => $import->total,
+            'id' => $import->id,
+            'state' => $import->state->value,
+            'done' => $this->imports->done($import),
+            'total' => $import->total,
             'choices' => ['known' => $choices->known, 'twice' => $choices->twice, 'others' => $choices->others],
             'preview' => $import->state === Standing::Preview ? $this->imports->preview($import) : null,
         ];

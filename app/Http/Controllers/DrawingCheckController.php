@@ -28,14 +28,29 @@ final class DrawingCheckController extends Controller
 
     public function store(DrawingPhotoRequest $request, Study $study): JsonResponse
     {
-        $id = $this->once($request, fn (): int => $this->checks->photographed($this->plans->ground($this->user($request), $study), $request->progress(), $request->photo()->getRealPath(), $request->corners())->id);
+        $id = $this->once(
+            $request,
+            fn (): int => $this->checks->photographed(
+                $this->plans->ground($this->user($request), $study),
+                $request->progress(),
+                $request->photo()->getRealPath(),
+                $request->corners(),
+            )->id,
+        );
 
         return new JsonResponse(self::shown(self::checkOf($study, (int) $id)), 201);
     }
 
     public function madeUp(MadeUpDrawingRequest $request, Study $study): JsonResponse
     {
-        $id = $this->once($request, fn (): int => $this->checks->madeUp($this->plans->ground($this->user($request), $study), $request->progress(), $request->seed())->id);
+        $id = $this->once(
+            $request,
+            fn (): int => $this->checks->madeUp(
+                $this->plans->ground($this->user($request), $study),
+                $request->progress(),
+                $request->seed(),
+            )->id,
+        );
 
         return new JsonResponse(self::shown(self::checkOf($study, (int) $id)), 201);
     }
@@ -69,7 +84,11 @@ final class DrawingCheckController extends Controller
 
     private static function picture(string $kind, string $base64): Response
     {
-        return new Response((string) base64_decode($base64, true), 200, ['Content-Type' => "image/$kind", 'Cache-Control' => 'private, max-age=86400', 'X-Content-Type-Options' => 'nosniff']);
+        return new Response((string) base64_decode($base64, true), 200, [
+            'Content-Type' => "image/$kind",
+            'Cache-Control' => 'private, max-age=86400',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
     /** @return array<string, mixed> */

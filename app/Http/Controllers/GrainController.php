@@ -14,11 +14,18 @@ final class GrainController extends Controller
 {
     public function __invoke(): JsonResponse
     {
-        return new JsonResponse([
-            'side' => Grain::SIDE,
-            'strata' => Tooth::STRATA,
-            'tile' => implode('', Grain::tile()),
-            'pressureMarks' => array_map(static fn (PressureMark $m): array => ['word' => $m->value, 'pressure' => $m->pressure(), 'strokes' => $m->strokes()], PressureMark::cases()),
-        ], 200, ['Cache-Control' => 'private, max-age=86400']);
+        return new JsonResponse(
+            [
+                'side' => Grain::SIDE,
+                'strata' => Tooth::STRATA,
+                'tile' => implode('', Grain::tile()),
+                'pressureMarks' => array_map(
+                    static fn (PressureMark $m): array => ['word' => $m->value, 'pressure' => $m->pressure(), 'strokes' => $m->strokes()],
+                    PressureMark::cases(),
+                ),
+            ],
+            200,
+            ['Cache-Control' => 'private, max-age=86400'],
+        );
     }
 }

@@ -21,8 +21,11 @@ use Illuminate\Http\Response;
 /** An artist's hand on a paper: strips are asked for, laid, judged by a ladder, a colour or a photo, and learned from. */
 final class HandController extends Controller
 {
-    public function __construct(private readonly HandKeeper $hands, private readonly StripSheet $sheet, private readonly HandAnswers $answers)
-    {
+    public function __construct(
+        private readonly HandKeeper $hands,
+        private readonly StripSheet $sheet,
+        private readonly HandAnswers $answers,
+    ) {
     }
 
     public function show(HandRequest $request): JsonResponse
@@ -56,14 +59,20 @@ final class HandController extends Controller
     {
         $strips = $this->sheet->strips($this->user($request), $request->asked());
 
-        return new Response($pages->ofStrips($this->sheet->sheet($strips), $strips), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="strips.pdf"', 'Cache-Control' => 'no-store']);
+        return new Response($pages->ofStrips($this->sheet->sheet($strips), $strips), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="strips.pdf"',
+            'Cache-Control' => 'no-store',
+        ]);
     }
 
     public function photo(StripPhotoRequest $request): JsonResponse
     {
         $strips = $this->sheet->strips($this->user($request), $request->asked());
 
-        return new JsonResponse(['boxes' => HandResource::read($this->sheet->read($strips, $request->paper(), $request->photo()->getRealPath()))]);
+        return new JsonResponse([
+            'boxes' => HandResource::read($this->sheet->read($strips, $request->paper(), $request->photo()->getRealPath())),
+        ]);
     }
 
     public function madeUp(HandRequest $request): JsonResponse

@@ -9,7 +9,9 @@ use App\Work\Pulse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Storage;
 
-/** Whether everything an answer needs is there: the just-in-time compiler, the database, the queue worker, the storage and room on its disk. */
+/**
+ * Whether everything an answer needs is there: the just-in-time compiler, the database, the queue worker, the storage and room on its disk.
+ */
 final class HealthController extends Controller
 {
     private const WAITS_SECONDS = 2;
@@ -29,7 +31,11 @@ final class HealthController extends Controller
         ];
         $ok = ! in_array(false, $checks, true);
 
-        return new JsonResponse(['ok' => $ok, ...$checks, 'freeMegabytes' => intdiv($free, 1_000_000), 'php' => PHP_VERSION], $ok ? 200 : 503, ['Cache-Control' => 'no-store']);
+        return new JsonResponse(
+            ['ok' => $ok, ...$checks, 'freeMegabytes' => intdiv($free, 1_000_000), 'php' => PHP_VERSION],
+            $ok ? 200 : 503,
+            ['Cache-Control' => 'no-store'],
+        );
     }
 
     /** Asked once, by a connection of its own: the framework's tries four times, and would wait four times as long. */
@@ -37,7 +43,11 @@ final class HealthController extends Controller
     {
         /** @var array{host: string, port: string|int, database: string, username: string, password: string} $to */
         $to = config('database.connections.'.config('database.default'));
-        $one = (new \PDO("mysql:host={$to['host']};port={$to['port']};dbname={$to['database']}", $to['username'], $to['password']))->query('select 1');
+        $one = (new \PDO(
+            "mysql:host={$to['host']};port={$to['port']};dbname={$to['database']}",
+            $to['username'],
+            $to['password'],
+        ))->query('select 1');
 
         return $one !== false && (int) $one->fetchColumn() === 1;
     }

@@ -18,6 +18,10 @@ final class KeptRecipeCardController extends Controller
         $size = $request->size();
         $pdf = $card->pdf($study->name, $study->paper, $answers->outcomes($this->user($request), $study), $size);
 
-        return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="palette-card-'.$study->id.'-'.$size.'.pdf"', 'Cache-Control' => 'no-store']);
+        return new Response($pdf, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="palette-card-'.$study->id.'-'.$size.'.pdf"',
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

@@ -34,11 +34,22 @@ final class KeptRecipeController extends Controller
         $photo = $request->photoOf($study);
         $place = $request->spot($photo);
         $stack = $request->stack($this->user($request));
-        [$l, $a, $b] = $spots->read($photo, ...$place, balance: $surveys->current($study)->balanceOf($photo->id))->lab->toArray();
-        $this->once($request, fn (): int => $this->kept->add($study, [
-            ...$place, 'name' => $request->entryName(), 'target_l' => $l, 'target_a' => $a, 'target_b' => $b,
-            'label' => $request->label(), 'stack' => $stack->text(), 'paper' => $study->paper,
-        ]));
+        [$l, $a, $b] = $spots
+            ->read($photo, ...[...$place, 'balance' => $surveys->current($study)->balanceOf($photo->id)])
+            ->lab->toArray();
+        $this->once(
+            $request,
+            fn (): int => $this->kept->add($study, [
+                ...$place,
+                'name' => $request->entryName(),
+                'target_l' => $l,
+                'target_a' => $a,
+                'target_b' => $b,
+                'label' => $request->label(),
+                'stack' => $stack->text(),
+                'paper' => $study->paper,
+            ]),
+        );
 
         return $this->all($request, $study, 201);
     }
@@ -53,7 +64,10 @@ final class KeptRecipeController extends Controller
     /** Sent again after it was removed, it is still the answer that it is not there any more. */
     public function destroy(Request $request, Study $study, int $entry): JsonResponse
     {
-        $this->once($request, fn (): int => $this->kept->remove($study, KeptRecipe::query()->where('study_id', $study->id)->findOrFail($entry)));
+        $this->once(
+            $request,
+            fn (): int => $this->kept->remove($study, KeptRecipe::query()->where('study_id', $study->id)->findOrFail($entry)),
+        );
 
         return $this->all($request, $study);
     }

@@ -28,20 +28,37 @@ final class MeasuringSheetController extends Controller
 
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['sheets' => array_map(self::shown(...), $this->sheets->of($this->user($request))), 'papers' => PaperShelf::printable()]);
+        return new JsonResponse([
+            'sheets' => array_map(self::shown(...), $this->sheets->of($this->user($request))),
+            'papers' => PaperShelf::printable(),
+        ]);
     }
 
     public function store(NewSheetRequest $request): JsonResponse
     {
         $pencils = $request->pencils();
-        $id = $this->once($request, fn (): int => $this->sheets->begin($this->user($request), $pencils, (string) $request->string('size'), $request->paper())->id);
+        $id = $this->once(
+            $request,
+            fn (): int => $this->sheets->begin($this->user($request), $pencils, (string) $request->string('size'), $request->paper())->id,
+        );
 
         return new JsonResponse(self::shown($this->sheets->sheet($this->user($request), (int) $id)), 201);
     }
 
     public function ownPage(SwatchPageRequest $request): JsonResponse
     {
-        $id = $this->once($request, fn (): int => $this->sheets->ownPage($this->user($request), $request->pencils(), $request->photo()->getRealPath(), $request->corners() ?? [], $request->integer('rows'), $request->integer('columns'), $request->paper())->id);
+        $id = $this->once(
+            $request,
+            fn (): int => $this->sheets->ownPage(
+                $this->user($request),
+                $request->pencils(),
+                $request->photo()->getRealPath(),
+                $request->corners() ?? [],
+                $request->integer('rows'),
+                $request->integer('columns'),
+                $request->paper(),
+            )->id,
+        );
 
         return new JsonResponse(self::shown($this->sheets->sheet($this->user($request), (int) $id)), 201);
     }
@@ -50,7 +67,10 @@ final class MeasuringSheetController extends Controller
     {
         $labels = array_map(static fn (SheetPencil $p): array => ['number' => $p->number, 'name' => $p->name], $sheet->byId());
 
-        return new Response($pages->pdf($sheet->sheet(), $labels), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="pencils-to-measure.pdf"']);
+        return new Response($pages->pdf($sheet->sheet(), $labels), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="pencils-to-measure.pdf"',
+        ]);
     }
 
     public function photo(SheetPhotoRequest $request, MeasuringSheet $sheet): JsonResponse
@@ -70,19 +90,34 @@ final class MeasuringSheetController extends Controller
         });
 
         // The photo itself is kept nowhere: asked for once more under the same key, what it said is there alone.
-        return new JsonResponse([...self::shown($sheet->refresh()), ...($photo === '' ? [] : ['photo' => 'data:image/jpeg;base64,'.base64_encode($photo)])]);
+        return new JsonResponse([
+            ...self::shown($sheet->refresh()),
+            ...$photo === '' ? [] : ['photo' => 'data:image/jpeg;base64,'.base64_encode($photo)],
+        ]);
     }
 
     public function correct(SheetColourRequest $request, MeasuringSheet $sheet): JsonResponse
     {
         $hex = $request->filled('hex') ? (string) $request->string('hex') : null;
 
-        return new JsonResponse(self::shown($this->sheets->correct($sheet, (string) $request->string('pencil'), BoxKind::from((string) $request->string('kind')), $hex)));
+        return new JsonResponse(
+            self::shown(
+                $this->sheets->correct(
+                    $sheet,
+                    (string) $request->string('pencil'),
+                    BoxKind::from((string) $request->string('kind')),
+                    $hex,
+                ),
+            ),
+        );
     }
 
     public function csv(MeasuringSheet $sheet): Response
     {
-        return new Response($this->sheets->csv($sheet), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="measured.csv"']);
+        return new Response($this->sheets->csv($sheet), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="measured.csv"',
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -32,7 +32,12 @@ final class PhotoController extends Controller
     {
         $file = $request->photo();
         if (Once::madeBefore($request, $this->user($request)) === null) {
-            $keeper->addPhoto($study, $file->getRealPath(), $file->getClientOriginalName(), fn (\Closure $row): Photo => $study->photos()->findOrFail((int) $this->once($request, static fn (): int => $row()->id)));
+            $keeper->addPhoto(
+                $study,
+                $file->getRealPath(),
+                $file->getClientOriginalName(),
+                fn (\Closure $row): Photo => $study->photos()->findOrFail((int) $this->once($request, static fn (): int => $row()->id)),
+            );
         }
 
         return $this->survey($request, $study, 201);
@@ -73,7 +78,7 @@ final class PhotoController extends Controller
         $push = null;
         $pushed = '';
         if ($request->has('push')) {
-            $by = $request->integer('by', -1) * 100 / 9;
+            $by = ($request->integer('by', -1) * 100) / 9;
             $push = new Push($survey->sheet(), $request->integer('push'), $by);
             $pushed = sprintf('%s/%d/%.2f', $survey->sheet()->labels->fingerprint(), $request->integer('push'), $by);
         }
@@ -87,7 +92,12 @@ final class PhotoController extends Controller
         $way = $request->way($this->surveys->current($study)->balanceOf($photo->id));
         $shares = array_map(static fn (float $share): float => round($share, 4), array_values($looks->shares($photo, $way)));
 
-        return new JsonResponse(['steps' => $way->scale->steps, 'fromLightest' => $way->scale->fromLightest, 'shares' => $shares, 'greys' => $this->answers->greys($way->scale)]);
+        return new JsonResponse([
+            'steps' => $way->scale->steps,
+            'fromLightest' => $way->scale->fromLightest,
+            'shares' => $shares,
+            'greys' => $this->answers->greys($way->scale),
+        ]);
     }
 
     private function survey(Request $request, Study $study, int $status = 200): JsonResponse
@@ -97,6 +107,10 @@ final class PhotoController extends Controller
 
     private static function picture(string $kind, string $bytes): Response
     {
-        return new Response($bytes, 200, ['Content-Type' => "image/$kind", 'Cache-Control' => 'private, max-age=3600', 'X-Content-Type-Options' => 'nosniff']);
+        return new Response($bytes, 200, [
+            'Content-Type' => "image/$kind",
+            'Cache-Control' => 'private, max-age=3600',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 }

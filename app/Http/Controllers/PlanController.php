@@ -37,8 +37,11 @@ final class PlanController extends Controller
     /** Seconds that an answer is held back for what is likely to be ready by then. */
     private const WAITED = 0.9;
 
-    public function __construct(private readonly PlanRepository $plans, private readonly PlanAnswers $answers, private readonly PlanRunner $runner)
-    {
+    public function __construct(
+        private readonly PlanRepository $plans,
+        private readonly PlanAnswers $answers,
+        private readonly PlanRunner $runner,
+    ) {
     }
 
     public function show(Request $request, Study $study): JsonResponse
@@ -69,9 +72,15 @@ final class PlanController extends Controller
     /** How far the planner is, in one row: asked again and again, where the whole plan would be read each time. */
     public function progress(Study $study): JsonResponse
     {
-        $run = PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first(['state', 'what', 'done', 'total']);
+        $run = PlanRun::query()
+            ->where('study_id', $study->id)
+            ->orderByDesc('id')
+            ->first(['state', 'what', 'done', 'total']);
 
-        return self::passing(new JsonResponse(['run' => $run?->only(['state', 'what', 'done', 'total'])]), $run?->state->isUnderWay() === true);
+        return self::passing(
+            new JsonResponse(['run' => $run?->only(['state', 'what', 'done', 'total'])]),
+            $run?->state->isUnderWay() === true,
+        );
     }
 
     /** Somebody looks at a plan that is not there yet: its pencils may be chosen meanwhile. */
@@ -92,7 +101,13 @@ final class PlanController extends Controller
     public function change(PlanChangeRequest $request, Study $study, PlanEdits $changes): JsonResponse
     {
         $user = $this->user($request);
-        $this->once($request, fn (): int => $this->plans->change($study, static fn (PlanSheet $sheet): array => $changes->made($user, $study, $sheet, $request->change())));
+        $this->once(
+            $request,
+            fn (): int => $this->plans->change(
+                $study,
+                static fn (PlanSheet $sheet): array => $changes->made($user, $study, $sheet, $request->change()),
+            ),
+        );
 
         return $this->whole($request, $study);
     }
@@ -119,7 +134,9 @@ final class PlanController extends Controller
             if ($number !== null) {
                 return $this->plans->versions->go($study, $number);
             }
-            $current = $this->plans->versions->current($study) ?? throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
+            $current =
+                $this->plans->versions->current($study) ??
+                throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
             $current->update(['name' => $request->versionName()]);
 
             return $current->id;
@@ -133,9 +150,15 @@ final class PlanController extends Controller
     {
         $ground = $this->plans->ground($this->user($request), $study);
         $zone = $this->plans->zone($ground, $request->zone());
-        $palette = $this->plans->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
+        $palette =
+            $this->plans->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
 
-        return new JsonResponse(['answers' => array_map(fn (SequenceAnswer $a): array => SequenceResource::answer($a, $ground->paper), $this->plans->planner($ground)->sequences($zone->zone, $zone->shades, $palette, self::ANSWERS))]);
+        return new JsonResponse([
+            'answers' => array_map(
+                fn (SequenceAnswer $a): array => SequenceResource::answer($a, $ground->paper),
+                $this->plans->planner($ground)->sequences($zone->zone, $zone->shades, $palette, self::ANSWERS),
+            ),
+        ]);
     }
 
     /** An even fade along a line across a zone. */

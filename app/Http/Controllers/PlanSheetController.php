@@ -35,12 +35,22 @@ final class PlanSheetController extends Controller
 {
     private const TYPES = ['gpl' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8'];
 
-    public function __construct(private readonly PlanRepository $plans, private readonly DeskBoard $board, private readonly DeskKeeper $desk)
-    {
+    public function __construct(
+        private readonly PlanRepository $plans,
+        private readonly DeskBoard $board,
+        private readonly DeskKeeper $desk,
+    ) {
     }
 
-    public function sheet(PrintRequest $request, Study $study, string $kind, PlanSheets $sheets, PhotoStore $photos, SurveyRepository $surveys, BorderReader $borders): Response
-    {
+    public function sheet(
+        PrintRequest $request,
+        Study $study,
+        string $kind,
+        PlanSheets $sheets,
+        PhotoStore $photos,
+        SurveyRepository $surveys,
+        BorderReader $borders,
+    ): Response {
         $size = $request->size();
         $ground = $this->plans->ground($this->user($request), $study);
         $zones = $this->plans->zones($ground);
@@ -48,12 +58,24 @@ final class PlanSheetController extends Controller
         $map = $ground->map();
         $screen = $photos->screen($study->photo());
         $pdf = match ($kind) {
-            'zones' => $sheets->zones($study->name, $study->paper, $map, $sequences, $borders->runsOut($study, $surveys->current($study)), new Raster($screen->width, $screen->height, $screen->bytes), $size),
+            'zones' => $sheets->zones(
+                $study->name,
+                $study->paper,
+                $map,
+                $sequences,
+                $borders->runsOut($study, $surveys->current($study)),
+                new Raster($screen->width, $screen->height, $screen->bytes),
+                $size,
+            ),
             'steps' => $this->steps($ground, $map, $sheets, $size),
             default => $sheets->card($study->name, $study->paper, self::pencils($map, $zones), $size),
         };
 
-        return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="'.Str::slug($study->name)."-$kind-$size.pdf\"", 'Cache-Control' => 'no-store']);
+        return new Response($pdf, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="'.Str::slug($study->name)."-$kind-$size.pdf\"",
+            'Cache-Control' => 'no-store',
+        ]);
     }
 
     /** Pass by pass in the order that the desk has for it, from bare paper. */
@@ -61,9 +83,26 @@ final class PlanSheetController extends Controller
     {
         $habits = $this->desk->habits($ground->study);
         $zones = $this->board->zones($ground, []);
-        $chains = array_map(static fn (ZoneAtDesk $z): SequenceAnswer => SequenceAnswer::of(RecipeLabel::Surest, $z->chain, $z->shades, $ground->paper, $ground->sheet->settings->mode), $zones);
+        $chains = array_map(
+            static fn (ZoneAtDesk $z): SequenceAnswer => SequenceAnswer::of(
+                RecipeLabel::Surest,
+                $z->chain,
+                $z->shades,
+                $ground->paper,
+                $ground->sheet->settings->mode,
+            ),
+            $zones,
+        );
 
-        return $sheets->steps($ground->study->name, $ground->study->paper, $map, $chains, Sessions::of($zones === [] ? [] : $this->board->order($ground, $zones, $habits), $habits->session), $ground->paper, $size);
+        return $sheets->steps(
+            $ground->study->name,
+            $ground->study->paper,
+            $map,
+            $chains,
+            Sessions::of($zones === [] ? [] : $this->board->order($ground, $zones, $habits), $habits->session),
+            $ground->paper,
+            $size,
+        );
     }
 
     /**
@@ -76,7 +115,11 @@ final class PlanSheetController extends Controller
     {
         $named = [];
         foreach (PlannedPalette::of(PlannedPictures::inZones($zones)) as $p) {
-            $named[] = ['pencil' => $p->pencil, 'zones' => array_map(static fn (int $zone): string => $map->zones[$zone]->name, $p->zones), 'part' => $p->part];
+            $named[] = [
+                'pencil' => $p->pencil,
+                'zones' => array_map(static fn (int $zone): string => $map->zones[$zone]->name, $p->zones),
+                'part' => $p->part,
+            ];
         }
 
         return $named;
@@ -86,8 +129,15 @@ final class PlanSheetController extends Controller
     {
         $ground = $this->plans->ground($this->user($request), $study);
         $pencils = self::pencils($ground->map(), $this->plans->zones($ground));
-        $text = DrawerFormat::from($kind)->write($study->name, array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils));
+        $text = DrawerFormat::from($kind)->write(
+            $study->name,
+            array_map(static fn (array $p): ShelfRow => ShelfRow::of($p['pencil']->record), $pencils),
+        );
 
-        return new Response($text, 200, ['Content-Type' => self::TYPES[$kind], 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name)."-palette.$kind\"", 'Cache-Control' => 'no-store']);
+        return new Response($text, 200, [
+            'Content-Type' => self::TYPES[$kind],
+            'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name)."-palette.$kind\"",
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

@@ -22,7 +22,9 @@ final class SessionController extends Controller
     public function signIn(SignInRequest $request, AccountKeeper $accounts): JsonResponse
     {
         if (! $accounts->signsIn((string) $request->string('email'), (string) $request->string('password'), $request->boolean('stays'))) {
-            throw ValidationException::withMessages(['email' => 'This address and password do not belong together; check both and try again.']);
+            throw ValidationException::withMessages([
+                'email' => 'This address and password do not belong together; check both and try again.',
+            ]);
         }
         $request->session()->regenerate();
         $request->session()->put(StartsSession::PASSING, ! $request->boolean('stays'));

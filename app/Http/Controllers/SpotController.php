@@ -16,8 +16,11 @@ use KnottyPrism\Core\Photo\Reading\Spot;
 /** A spot of the photo: what colour it is, and how to make it. */
 final class SpotController extends Controller
 {
-    public function __construct(private readonly SpotReader $spots, private readonly SurveyRepository $surveys, private readonly RecipeAnswers $recipes)
-    {
+    public function __construct(
+        private readonly SpotReader $spots,
+        private readonly SurveyRepository $surveys,
+        private readonly RecipeAnswers $recipes,
+    ) {
     }
 
     public function read(SpotRequest $request, Study $study): JsonResponse
@@ -32,13 +35,19 @@ final class SpotController extends Controller
         ['x' => $x, 'y' => $y] = $request->spot($photo);
         $surface = $this->surveys->current($study)->surfaceAt($x / $photo->width, $y / $photo->height);
 
-        return new JsonResponse(['target' => RecipeResource::spot($spot), ...$this->recipes->recipes($this->user($request), $study, $spot->lab, $surface)]);
+        return new JsonResponse([
+            'target' => RecipeResource::spot($spot),
+            ...$this->recipes->recipes($this->user($request), $study, $spot->lab, $surface),
+        ]);
     }
 
     private function spot(SpotRequest $request, Study $study): Spot
     {
         $photo = $request->photoOf($study);
 
-        return $this->spots->read($photo, ...$request->spot($photo), balance: $this->surveys->current($study)->balanceOf($photo->id));
+        return $this->spots->read(
+            $photo,
+            ...[...$request->spot($photo), 'balance' => $this->surveys->current($study)->balanceOf($photo->id)],
+        );
     }
 }

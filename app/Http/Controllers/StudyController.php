@@ -30,11 +30,19 @@ final class StudyController extends Controller
 
     public function index(Request $request): JsonResponse
     {
-        $studies = Study::query()->with('colourPhoto')->where('user_id', $this->user($request)->id)->orderByDesc('updated_at')->orderByDesc('id')->get();
+        $studies = Study::query()
+            ->with('colourPhoto')
+            ->where('user_id', $this->user($request)->id)
+            ->orderByDesc('updated_at')
+            ->orderByDesc('id')
+            ->get();
 
         $words = $this->hands->words($this->user($request));
 
-        return new JsonResponse(['studies' => $studies->map(fn (Study $study): array => self::shown($study, $words))->all(), 'papers' => PaperShelf::names()]);
+        return new JsonResponse([
+            'studies' => $studies->map(fn (Study $study): array => self::shown($study, $words))->all(),
+            'papers' => PaperShelf::names(),
+        ]);
     }
 
     public function store(NewStudyRequest $request, StudyKeeper $keeper): JsonResponse
@@ -42,7 +50,16 @@ final class StudyController extends Controller
         $user = $this->user($request);
         $file = $request->photo();
         $before = Once::madeBefore($request, $user);
-        $study = $before !== null ? self::studyOf($user, $before) : $keeper->begin($user, $request->studyName(), $file->getRealPath(), $file->getClientOriginalName(), $this->making($request));
+        $study =
+            $before !== null
+                ? self::studyOf($user, $before)
+                : $keeper->begin(
+                    $user,
+                    $request->studyName(),
+                    $file->getRealPath(),
+                    $file->getClientOriginalName(),
+                    $this->making($request),
+                );
 
         return new JsonResponse($this->of($study), 201);
     }
@@ -69,14 +86,26 @@ final class StudyController extends Controller
     /** The whole study as one file. */
     public function bundle(Request $request, Study $study, StudyFileWriter $bundles): Response
     {
-        return new Response($bundles->write($this->user($request), $study), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name).'.study.json"', 'Cache-Control' => 'no-store']);
+        return new Response($bundles->write($this->user($request), $study), 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => 'attachment; filename="'.Str::slug($study->name).'.study.json"',
+            'Cache-Control' => 'no-store',
+        ]);
     }
 
     public function bringIn(StudyFileRequest $request, StudyFileReader $bundles, StudyOpening $opening): JsonResponse
     {
         $user = $this->user($request);
         $before = Once::madeBefore($request, $user);
-        $study = $before !== null ? self::studyOf($user, $before) : $bundles->read($user, $request->text(), $this->making($request), static fn (Study $taken) => $opening->check($user, $taken));
+        $study =
+            $before !== null
+                ? self::studyOf($user, $before)
+                : $bundles->read(
+                    $user,
+                    $request->text(),
+                    $this->making($request),
+                    static fn (Study $taken) => $opening->check($user, $taken),
+                );
 
         return new JsonResponse($this->of($study), 201);
     }
@@ -123,6 +152,17 @@ final class StudyController extends Controller
     {
         $photo = $study->photo();
 
-        return ['id' => $study->id, 'name' => $study->name, 'paper' => $study->paper, 'paperHex' => PaperShelf::named($study->paper)->hex, 'hand' => $hands[$study->paper] ?? null, 'photoId' => $photo->id, 'photoName' => $photo->name, 'photoWidth' => $photo->width, 'photoHeight' => $photo->height, 'pictureWidthMm' => round($study->frame()->wholeWidth(), 1)];
+        return [
+            'id' => $study->id,
+            'name' => $study->name,
+            'paper' => $study->paper,
+            'paperHex' => PaperShelf::named($study->paper)->hex,
+            'hand' => $hands[$study->paper] ?? null,
+            'photoId' => $photo->id,
+            'photoName' => $photo->name,
+            'photoWidth' => $photo->width,
+            'photoHeight' => $photo->height,
+            'pictureWidthMm' => round($study->frame()->wholeWidth(), 1),
+        ];
     }
 }

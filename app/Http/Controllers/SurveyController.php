@@ -35,7 +35,13 @@ final class SurveyController extends Controller
 
     public function change(SurveyChangeRequest $request, Study $study, SurveyEdits $changes): JsonResponse
     {
-        $this->once($request, fn (): int => $this->surveys->change($study, static fn (Survey $survey): array => $changes->made($study, $survey, $request->change())));
+        $this->once(
+            $request,
+            fn (): int => $this->surveys->change(
+                $study,
+                static fn (Survey $survey): array => $changes->made($study, $survey, $request->change()),
+            ),
+        );
         if ($request->proposesZones()) {
             ChoosePencils::ahead($study->id);
         }
@@ -67,7 +73,10 @@ final class SurveyController extends Controller
             default => throw new \LogicException('the route knows the kinds'),
         };
 
-        return new Response($text, 200, ['Content-Type' => self::KINDS[$kind], 'Content-Disposition' => sprintf('attachment; filename="%s-spots.%s"', Str::slug($study->name) ?: 'study', $kind)]);
+        return new Response($text, 200, [
+            'Content-Type' => self::KINDS[$kind],
+            'Content-Disposition' => sprintf('attachment; filename="%s-spots.%s"', Str::slug($study->name) ?: 'study', $kind),
+        ]);
     }
 
     public function comparison(ComparisonRequest $request, Study $study): JsonResponse

@@ -31,7 +31,13 @@ final class FairTurn
     {
         $user = $request->user();
         $of = 'kp-turn-'.($user instanceof User ? $user->id : md5((string) $request->ip()));
-        $held = self::first($of) ?? self::waited($of) ?? throw new TooManyRequestsHttpException(self::AGAIN_SECONDS, 'Several pictures and answers of yours are being worked out; this one follows in a moment.');
+        $held =
+            self::first($of) ??
+            (self::waited($of) ??
+                throw new TooManyRequestsHttpException(
+                    self::AGAIN_SECONDS,
+                    'Several pictures and answers of yours are being worked out; this one follows in a moment.',
+                ));
         try {
             return $next($request);
         } finally {
@@ -57,7 +63,7 @@ final class FairTurn
                 continue;
             }
             try {
-                $slot = "$of-".(1 + $place % self::AT_ONCE);
+                $slot = "$of-".(1 + ($place % self::AT_ONCE));
 
                 return NamedLock::take($slot, self::WAITS) ? $slot : null;
             } finally {

@@ -24,7 +24,7 @@ final class NothingNew
     public function handle(Request $request, Closure $next): SymfonyResponse
     {
         $user = $request->user();
-        if (! $user instanceof User) {
+        if (! ($user instanceof User)) {
             return $next($request);
         }
         Computed::for($user->id);
@@ -38,14 +38,29 @@ final class NothingNew
         if (! KeptAnswers::mayBeKept($request->decodedPath())) {
             return $next($request);
         }
-        $tag = KeptAnswers::tag($request->getRequestUri(), $request->decodedPath(), $user->id, AccountClock::read($user->id), (string) config('app.begun'));
+        $tag = KeptAnswers::tag(
+            $request->getRequestUri(),
+            $request->decodedPath(),
+            $user->id,
+            AccountClock::read($user->id),
+            (string) config('app.begun'),
+        );
         if (KeptAnswers::isHad((string) $request->headers->get('If-None-Match'), $tag)) {
-            return $this->withPass((new Response(status: 304))->setEtag(trim($tag, '"'))->withHeaders(['Cache-Control' => 'private, no-cache']), $request, $user);
+            return $this->withPass(
+                (new Response(status: 304))->setEtag(trim($tag, '"'))->withHeaders(['Cache-Control' => 'private, no-cache']),
+                $request,
+                $user,
+            );
         }
         /** @var SymfonyResponse $response */
         $response = $next($request);
         // The count was read first: what came meanwhile makes the answer newer than its name says, and never older.
-        if ($response instanceof JsonResponse && $response->getStatusCode() === 200 && ! $response->headers->hasCacheControlDirective('no-store') && ! $response->headers->hasCacheControlDirective('max-age')) {
+        if (
+            $response instanceof JsonResponse &&
+            $response->getStatusCode() === 200 &&
+            ! $response->headers->hasCacheControlDirective('no-store') &&
+            ! $response->headers->hasCacheControlDirective('max-age')
+        ) {
             $response->setEtag(trim($tag, '"'))->headers->set('Cache-Control', 'private, no-cache');
             KeptAnswers::keep($tag, (string) $response->getContent());
         }
@@ -57,7 +72,9 @@ final class NothingNew
     private function withPass(SymfonyResponse $response, Request $request, User $user): SymfonyResponse
     {
         [$pass, $until] = KeptAnswers::pass($user->id, $request->session()->getId(), $user->password, (string) config('app.key'));
-        $response->headers->setCookie(new Cookie(KeptAnswers::PASS, $pass, $until, '/', secure: (bool) config('session.secure'), sameSite: 'lax'));
+        $response->headers->setCookie(
+            new Cookie(KeptAnswers::PASS, $pass, $until, '/', secure: (bool) config('session.secure'), sameSite: 'lax'),
+        );
 
         return $response;
     }

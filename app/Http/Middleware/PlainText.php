@@ -14,9 +14,14 @@ final class PlainText
 {
     public function handle(Request $request, Closure $next): Response
     {
-        $inputs = [$request->query->all(), $request->request->all(), $request->isJson() ? $request->json()->all() : [], rawurldecode($request->getPathInfo())];
+        $inputs = [
+            $request->query->all(),
+            $request->request->all(),
+            $request->isJson() ? $request->json()->all() : [],
+            rawurldecode($request->getPathInfo()),
+        ];
         array_walk_recursive($inputs, static function (mixed $value, string|int $key): void {
-            if (! self::isPlain((string) $key) || is_string($value) && ! self::isPlain($value)) {
+            if (! self::isPlain((string) $key) || (is_string($value) && ! self::isPlain($value))) {
                 throw new BadRequestHttpException('The request is not written in UTF-8; type the text once more and send it.');
             }
         });

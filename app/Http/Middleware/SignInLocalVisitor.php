@@ -49,7 +49,10 @@ final class SignInLocalVisitor
         $request->session()->put(self::STAYS_OUT, true);
 
         // In a cookie as well: an answer that was on its way may put another session in the place of this one.
-        return (new JsonResponse(null, 204))->withCookie(cookie(self::STAYS_OUT, '1'))->withoutCookie(KeptAnswers::PASS)->header('Clear-Site-Data', '"cache"');
+        return (new JsonResponse(null, 204))
+            ->withCookie(cookie(self::STAYS_OUT, '1'))
+            ->withoutCookie(KeptAnswers::PASS)
+            ->header('Clear-Site-Data', '"cache"');
     }
 
     private function mayEnter(Request $request): bool

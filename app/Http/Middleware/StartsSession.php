@@ -24,10 +24,16 @@ final class StartsSession extends StartSession
     /** Where somebody may come to sign in, or to leave a note: the page's token has to be known again. */
     private const FOR_STRANGERS = ['sign-in', 'accounts', 'shared/*', 'api/shared/*'];
 
-    /** Whoever comes without a session and is not signed in leaves none behind: a script that asks a million times, or a page that is only sent on. */
+    /**
+     * Whoever comes without a session and is not signed in leaves none behind: a script that asks a million times, or a page that is only
+     * sent on.
+     */
     private static function leavesNone(Request $request): bool
     {
-        return ! $request->hasCookie((string) config('session.cookie')) && ! $request->is(...self::FOR_STRANGERS) && Auth::guest() && ! $request->session()->has(SignInLocalVisitor::STAYS_OUT);
+        return ! $request->hasCookie((string) config('session.cookie')) &&
+            ! $request->is(...self::FOR_STRANGERS) &&
+            Auth::guest() &&
+            ! $request->session()->has(SignInLocalVisitor::STAYS_OUT);
     }
 
     protected function saveSession($request): void

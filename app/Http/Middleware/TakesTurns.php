@@ -27,7 +27,9 @@ final class TakesTurns
     {
         $user = $request->user();
         $own = 'kp-files-of-'.($user instanceof User ? $user->id : 'nobody');
-        $held = NamedLock::take($own) ? [$own] : throw self::later('Another file of yours is being taken in; this one follows by itself, or try again in a moment.');
+        $held = NamedLock::take($own)
+            ? [$own]
+            : throw self::later('Another file of yours is being taken in; this one follows by itself, or try again in a moment.');
         try {
             foreach (range(1, self::AT_ONCE) as $slot) {
                 if (NamedLock::take("kp-files-$slot")) {

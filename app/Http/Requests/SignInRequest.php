@@ -11,6 +11,10 @@ final class SignInRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:1000'], 'stays' => ['sometimes', 'boolean']];
+        return [
+            'email' => ['required', 'string', 'max:255'],
+            'password' => ['required', 'string', 'max:1000'],
+            'stays' => ['sometimes', 'boolean'],
+        ];
     }
 }

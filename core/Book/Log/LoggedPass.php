@@ -16,7 +16,15 @@ final readonly class LoggedPass
      * @param  float  $minutes  reckoned for an ordinary pace
      * @param  ?float  $film  laid film by area, film units · mm²; null when it was not reckoned
      */
-    public function __construct(public int $id, public int $study, public int $at, public string $zone, public string $tool, public bool $skipped, public float $minutes, public ?float $film)
-    {
+    public function __construct(
+        public int $id,
+        public int $study,
+        public int $at,
+        public string $zone,
+        public string $tool,
+        public bool $skipped,
+        public float $minutes,
+        public ?float $film,
+    ) {
     }
 }

@@ -33,7 +33,11 @@ final readonly class Supply
     public function words(string $pencil): string
     {
         return match (true) {
-            $this->short() > 0 => sprintf('Your %s will not last for what is planned: about %d mm are wanting. Get another before its last passes.', $pencil, (int) ceil($this->short())),
+            $this->short() > 0 => sprintf(
+                'Your %s will not last for what is planned: about %d mm are wanting. Get another before its last passes.',
+                $pencil,
+                (int) ceil($this->short()),
+            ),
             $this->runsLow() => sprintf('Your %s runs low: about %d mm are left.', $pencil, (int) round($this->left ?? 0.0)),
             default => '',
         };

@@ -8,7 +8,8 @@ use KnottyPrism\Core\Book\Practice\Drills\Skill;
 
 /**
  * How hard the next question of a skill is, and which ones come back (docs/book.md, "Practice"): two right in a row make it harder, one
- * wrong easier; what was wrong comes back after ten minutes, then, each time it was right, after 1, 3, 7 and 21 days, and after that no more.
+ * wrong easier; what was wrong comes back after ten minutes, then, each time it was right, after 1, 3, 7 and 21 days, and after that no
+ * more.
  */
 final readonly class Training
 {
@@ -75,7 +76,10 @@ final readonly class Training
                 unset($waits[$attempt->drill]);
             }
         }
-        $since = array_filter(array_map(static fn (array $w): int => $w[0]->at + self::COMES_BACK[$w[1]], $waits), static fn (int $at): bool => $at <= $now);
+        $since = array_filter(
+            array_map(static fn (array $w): int => $w[0]->at + self::COMES_BACK[$w[1]], $waits),
+            static fn (int $at): bool => $at <= $now,
+        );
         asort($since);
 
         return array_map(static fn (string $drill): Attempt => $waits[$drill][0], array_keys($since));
@@ -116,7 +120,9 @@ final readonly class Training
         foreach (Skill::cases() as $i => $skill) {
             $of = array_slice($this->ofSkill($skill), -4 * self::FEW);
             if (count($of) >= self::FEW) {
-                $shares[$i] = $this->difficulty($skill) + array_sum(array_map(static fn (Attempt $a): float => $a->right ? 1.0 : 0.0, $of)) / count($of);
+                $shares[$i] =
+                    $this->difficulty($skill) +
+                    array_sum(array_map(static fn (Attempt $a): float => $a->right ? 1.0 : 0.0, $of)) / count($of);
             }
         }
         asort($shares);

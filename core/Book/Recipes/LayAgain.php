@@ -36,7 +36,14 @@ final class LayAgain
             $today[$pencil->id()] = $pencil;
         }
         // A pencil measured again since is laid as it is known today.
-        $sequence = new Sequence(array_map(static fn (GradedPass $p): GradedPass => $p->tool instanceof Pencil && isset($today[$p->tool->id()]) ? new GradedPass($today[$p->tool->id()], $p->marks) : $p, $recipe->sequence()->passes));
+        $sequence = new Sequence(
+            array_map(
+                static fn (GradedPass $p): GradedPass => $p->tool instanceof Pencil && isset($today[$p->tool->id()])
+                    ? new GradedPass($today[$p->tool->id()], $p->marks)
+                    : $p,
+                $recipe->sequence()->passes,
+            ),
+        );
         $standIns = [];
         foreach ($sequence->pencils() as $pencil) {
             if (! isset($today[$pencil->id()]) && ! $pencil->isBlender()) {
@@ -44,7 +51,10 @@ final class LayAgain
             }
         }
 
-        return new LaidAgain(SequenceAnswer::of(RecipeLabel::Closest, $sequence, $recipe->shades, $paper, Mode::ColourAndValue), $standIns);
+        return new LaidAgain(
+            SequenceAnswer::of(RecipeLabel::Closest, $sequence, $recipe->shades, $paper, Mode::ColourAndValue),
+            $standIns,
+        );
     }
 
     /**
@@ -56,7 +66,12 @@ final class LayAgain
         $best = null;
         foreach (self::nearest($missing, $hand) as $pencil) {
             foreach ([0, 1, -1] as $marks) {
-                $tried = new Sequence(array_map(static fn (GradedPass $p): GradedPass => $p->tool === $missing ? self::pressed($pencil, $p, $marks) : $p, $sequence->passes));
+                $tried = new Sequence(
+                    array_map(
+                        static fn (GradedPass $p): GradedPass => $p->tool === $missing ? self::pressed($pencil, $p, $marks) : $p,
+                        $sequence->passes,
+                    ),
+                );
                 $apart = self::apart($recipe, $tried, $paper);
                 if ($best === null || $apart < $best[1]->apart) {
                     $best = [$tried, new StandIn($missing, $pencil, $marks, $apart)];
@@ -74,7 +89,10 @@ final class LayAgain
     private static function nearest(Pencil $missing, array $hand): array
     {
         [$heavy, $light] = [Swatch::Heavy->colourOf($missing), Swatch::Light->colourOf($missing)];
-        $apart = array_map(static fn (Pencil $p): float => Swatch::Heavy->colourOf($p)->deltaE00($heavy) + Swatch::Light->colourOf($p)->deltaE00($light), $hand);
+        $apart = array_map(
+            static fn (Pencil $p): float => Swatch::Heavy->colourOf($p)->deltaE00($heavy) + Swatch::Light->colourOf($p)->deltaE00($light),
+            $hand,
+        );
         asort($apart);
 
         return array_map(static fn (int $i): Pencil => $hand[$i], array_slice(array_keys($apart), 0, self::TRIED));
@@ -84,7 +102,15 @@ final class LayAgain
     {
         $all = PressureMark::cases();
 
-        return new GradedPass($pencil, array_map(static fn (?PressureMark $m): ?PressureMark => $m === null ? null : $all[max(0, min(count($all) - 1, $m->strokes() - 1 + $marks))], $pass->marks));
+        return new GradedPass(
+            $pencil,
+            array_map(
+                static fn (?PressureMark $m): ?PressureMark => $m === null
+                    ? null
+                    : $all[max(0, min(count($all) - 1, $m->strokes() - 1 + $marks))],
+                $pass->marks,
+            ),
+        );
     }
 
     /** ΔE00 of what comes of it from what the recipe came to, the mean of its shades by their weight. */

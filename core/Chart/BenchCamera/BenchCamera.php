@@ -17,7 +17,7 @@ final class BenchCamera
     private const MARGIN = 0.05;
 
     /** Linear light of the table. */
-    private const TABLE = [0.16, 0.10, 0.06];
+    private const TABLE = [0.16, 0.1, 0.06];
 
     private const LEVELS = 4096;
 
@@ -26,7 +26,7 @@ final class BenchCamera
     {
         $chance = new Chance($seed);
         $tall = abs(cos(deg2rad($shot->turn))) > 0.7;
-        [$width, $height] = $tall ? [(int) ($side * 3 / 4), $side] : [$side, (int) ($side * 3 / 4)];
+        [$width, $height] = $tall ? [(int) (($side * 3) / 4), $side] : [$side, (int) (($side * 3) / 4)];
         $view = self::view($sheet, $shot, $width, $height);
         $noise = array_map(static fn (): float => $shot->noise * $chance->normal(), range(0, 4095));
         $bytes = array_map(static fn (int $i): float => 255 * Srgb::encode($i / self::LEVELS) ** $shot->contrast, range(0, self::LEVELS));
@@ -40,7 +40,7 @@ final class BenchCamera
         $dice = $seed;
         for ($v = 0; $v < $height; $v++) {
             for ($u = 0; $u < $width; $u++) {
-                $bend = 1 + $shot->barrel * (($u - $width / 2) ** 2 + ($v - $height / 2) ** 2) / ($half * $half);
+                $bend = 1 + ($shot->barrel * (($u - $width / 2) ** 2 + ($v - $height / 2) ** 2)) / ($half * $half);
                 [$x, $y] = $view->to($width / 2 + ($u + 0.5 - $width / 2) * $bend, $height / 2 + ($v + 0.5 - $height / 2) * $bend);
                 $r = $g = $b = 0.0;
                 foreach ($taps as [$dx, $dy]) {
@@ -68,9 +68,9 @@ final class BenchCamera
                 $grey = 0.3 * $r + 0.6 * $g + 0.1 * $b;
                 foreach ([$r, $g, $b] as $c => $seen) {
                     $seen = $grey + $shot->saturation * ($seen - $grey);
-                    $value = $shot->lamp[$c] * ($light * $seen / $count + $shot->veil) + $mirrored;
+                    $value = $shot->lamp[$c] * (($light * $seen) / $count + $shot->veil) + $mirrored;
                     $dice = ($dice * 1103515245 + 12345) & 0x7FFFFFFF;
-                    $byte = $bytes[(int) (self::LEVELS * ($value > 1 ? 1 : ($value < 0 ? 0 : $value)))] + $noise[$dice >> 16 & 4095];
+                    $byte = $bytes[(int) (self::LEVELS * ($value > 1 ? 1 : ($value < 0 ? 0 : $value)))] + $noise[($dice >> 16) & 4095];
                     $pixels .= chr((int) ($byte < 0 ? 0 : ($byte > 255 ? 255 : $byte + 0.5)));
                 }
             }
@@ -100,7 +100,13 @@ final class BenchCamera
         $scale = $shot->close * (1 - 2 * self::MARGIN) * min($width / (max($xs) - min($xs)), $height / (max($ys) - min($ys)));
         [$middleX, $middleY] = [(max($xs) + min($xs)) / 2, (max($ys) + min($ys)) / 2];
 
-        return Homography::between(array_map(static fn (array $p): array => [$width / 2 + ($p[0] - $middleX) * $scale, $height / 2 + ($p[1] - $middleY) * $scale], $seen), $corners);
+        return Homography::between(
+            array_map(
+                static fn (array $p): array => [$width / 2 + ($p[0] - $middleX) * $scale, $height / 2 + ($p[1] - $middleY) * $scale],
+                $seen,
+            ),
+            $corners,
+        );
     }
 
     /** @return non-empty-list<array{float, float}> places that one pixel sees, millimetres off */

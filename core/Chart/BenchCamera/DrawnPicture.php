@@ -18,7 +18,10 @@ use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
 use KnottyPrism\Core\Picture\PassesLaid;
 
-/** A drawing as somebody has it half done: every zone's passes laid by a hand that wanders, in strokes, on the paper's grain, with bare paper around. */
+/**
+ * A drawing as somebody has it half done: every zone's passes laid by a hand that wanders, in strokes, on the paper's grain, with bare
+ * paper around.
+ */
 final class DrawnPicture
 {
     private const LEVELS = 101;
@@ -56,9 +59,9 @@ final class DrawnPicture
         [$columns, $rows] = [$plan->photo->width, $plan->photo->height];
         [$left, $across, $down] = [$marginMm * Flat::FINE, $acrossMm * Flat::FINE, $downMm * Flat::FINE];
         for ($v = 0, $at = 0; $v < $this->flat->height; $v++) {
-            $y = (int) floor(($v - $left) / $down * $rows);
+            $y = (int) floor((($v - $left) / $down) * $rows);
             for ($u = 0; $u < $this->flat->width; $u++, $at++) {
-                $x = (int) floor(($u - $left) / $across * $columns);
+                $x = (int) floor((($u - $left) / $across) * $columns);
                 $light = $bare;
                 $factor = $grain[($at * 31) & 1023];
                 if ($x >= 0 && $y >= 0 && $x < $columns && $y < $rows) {
@@ -68,24 +71,33 @@ final class DrawnPicture
                     if ($level !== null) {
                         [$strata, $shade] = $level;
                         // The tile is twice as fine as this sheet.
-                        $light = $strata[$tile[(2 * $v % Grain::SIDE) * Grain::SIDE + 2 * $u % Grain::SIDE]];
+                        $light = $strata[$tile[((2 * $v) % Grain::SIDE) * Grain::SIDE + ((2 * $u) % Grain::SIDE)]];
                         $factor *= $strokes[intdiv($u + $v, 3) & 63];
                         $sum = $this->sums[$zone][$shade] ?? [0.0, 0.0, 0.0, 0];
-                        $this->sums[$zone][$shade] = [$sum[0] + $light[0] * $factor, $sum[1] + $light[1] * $factor, $sum[2] + $light[2] * $factor, $sum[3] + 1];
+                        $this->sums[$zone][$shade] = [
+                            $sum[0] + $light[0] * $factor,
+                            $sum[1] + $light[1] * $factor,
+                            $sum[2] + $light[2] * $factor,
+                            $sum[3] + 1,
+                        ];
                     }
                 }
                 $this->flat->dot($at, [$light[0] * $factor, $light[1] * $factor, $light[2] * $factor]);
             }
         }
         foreach ($this->sums as $zone => $shades) {
-            $this->truth[$zone] = array_map(static fn (array $s): Lab => BoxReading::labOf([$s[0] / $s[3], $s[1] / $s[3], $s[2] / $s[3]]), $shades);
+            $this->truth[$zone] = array_map(
+                static fn (array $s): Lab => BoxReading::labOf([$s[0] / $s[3], $s[1] / $s[3], $s[2] / $s[3]]),
+                $shades,
+            );
         }
     }
 
     /**
      * Each pass errs alike over the whole zone, as a hand does that is at it.
      *
-     * @return list<array{list<array{float, float, float}>, int}> by level of L* in the photo: linear light of each stratum, and the nearest shade
+     * @return list<array{list<array{float, float, float}>, int}> by level of L* in the photo: linear light of each stratum, and the nearest
+     *   shade
      */
     private function laid(CheckedZone $zone, DrawingPlan $plan, int $passes, Chance $chance): array
     {
@@ -94,8 +106,15 @@ final class DrawnPicture
         foreach ($zone->shades as $i => $shade) {
             $sheet = new Sheet($plan->paper);
             foreach ($shade->done($passes)->steps as $n => $step) {
-                [$firmer, $more] = $errs[$n] ??= [Steadiness::PRESSURE_DEVIATION * $chance->normal(), 1 + Steadiness::LAYDOWN_DEVIATION * $chance->normal()];
-                Stack::apply($step instanceof Pass ? new Pass($step->pencil, max(0.05, min(1.0, $step->pressure + $firmer))) : $step, $sheet, max(0.3, $more));
+                [$firmer, $more] = $errs[$n] ??= [
+                    Steadiness::PRESSURE_DEVIATION * $chance->normal(),
+                    1 + Steadiness::LAYDOWN_DEVIATION * $chance->normal(),
+                ];
+                Stack::apply(
+                    $step instanceof Pass ? new Pass($step->pencil, max(0.05, min(1.0, $step->pressure + $firmer))) : $step,
+                    $sheet,
+                    max(0.3, $more),
+                );
             }
             $ends[] = [$shade->seen->l, self::strata($sheet), $i];
         }
@@ -103,7 +122,18 @@ final class DrawnPicture
         $levels = [];
         for ($level = 0; $level < self::LEVELS && $ends !== []; $level++) {
             [$below, $above, $share] = BetweenValues::of(array_column($ends, 0), $level);
-            $levels[] = [array_map(static fn (array $a, array $b): array => [$a[0] + $share * ($b[0] - $a[0]), $a[1] + $share * ($b[1] - $a[1]), $a[2] + $share * ($b[2] - $a[2])], $ends[$below][1], $ends[$above][1]), $ends[$share < 0.5 ? $below : $above][2]];
+            $levels[] = [
+                array_map(
+                    static fn (array $a, array $b): array => [
+                        $a[0] + $share * ($b[0] - $a[0]),
+                        $a[1] + $share * ($b[1] - $a[1]),
+                        $a[2] + $share * ($b[2] - $a[2]),
+                    ],
+                    $ends[$below][1],
+                    $ends[$above][1],
+                ),
+                $ends[$share < 0.5 ? $below : $above][2],
+            ];
         }
 
         return $levels;

@@ -40,15 +40,28 @@ final class FilledSheet
      * @param  array<string, Pencil|Stack>  $laid  pencils by identifier, strips by their text; other rows are left empty
      * @param  Paper  $paper  under the hand that colours it in
      */
-    public function __construct(public readonly ChartSheet $sheet, public readonly int $page, array $laid, private readonly Paper $paper, int $seed)
-    {
+    public function __construct(
+        public readonly ChartSheet $sheet,
+        public readonly int $page,
+        array $laid,
+        private readonly Paper $paper,
+        int $seed,
+    ) {
         $this->chance = new Chance($seed);
         $this->flat = new Flat($sheet->width, $sheet->height);
         $this->paint(0, 0, $sheet->width, $sheet->height, self::linear($paper->reflectance), self::PAPER_GRAIN, 0.0);
         $this->print();
         foreach ($sheet->pages[$page] as $box) {
             if ($box->kind === BoxKind::Black) {
-                $this->paint($box->x, $box->y, $box->width, $box->height, [Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE], 0.0, 0.0);
+                $this->paint(
+                    $box->x,
+                    $box->y,
+                    $box->width,
+                    $box->height,
+                    [Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE],
+                    0.0,
+                    0.0,
+                );
             }
             if (isset($laid[$box->pencil])) {
                 $this->colour($box, $laid[$box->pencil]);
@@ -60,16 +73,33 @@ final class FilledSheet
     {
         $ink = [Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE];
         foreach (SheetMarks::centres($this->sheet->width, $this->sheet->height) as $i => [$x, $y]) {
-            $this->paint($x - SheetMarks::RING, $y - SheetMarks::RING, 2 * SheetMarks::RING, 2 * SheetMarks::RING, $ink, 0.0, 0.0, static function (float $u, float $v) use ($x, $y, $i): bool {
-                $r = hypot($u - $x, $v - $y);
+            $this->paint(
+                $x - SheetMarks::RING,
+                $y - SheetMarks::RING,
+                2 * SheetMarks::RING,
+                2 * SheetMarks::RING,
+                $ink,
+                0.0,
+                0.0,
+                static function (float $u, float $v) use ($x, $y, $i): bool {
+                    $r = hypot($u - $x, $v - $y);
 
-                return ($r <= SheetMarks::RING && $r >= SheetMarks::HOLE) || ($i === 0 && $r <= SheetMarks::DOT);
-            });
+                    return ($r <= SheetMarks::RING && $r >= SheetMarks::HOLE) || ($i === 0 && $r <= SheetMarks::DOT);
+                },
+            );
         }
         foreach ($this->sheet->bits($this->page) as $i => $black) {
             if ($black) {
                 [$x, $y] = SheetMarks::squares()[$i];
-                $this->paint($x - SheetMarks::SQUARE / 2, $y - SheetMarks::SQUARE / 2, SheetMarks::SQUARE, SheetMarks::SQUARE, $ink, 0.0, 0.0);
+                $this->paint(
+                    $x - SheetMarks::SQUARE / 2,
+                    $y - SheetMarks::SQUARE / 2,
+                    SheetMarks::SQUARE,
+                    SheetMarks::SQUARE,
+                    $ink,
+                    0.0,
+                    0.0,
+                );
             }
         }
     }
@@ -80,17 +110,32 @@ final class FilledSheet
         if ($box->kind === BoxKind::Black) {
             $sheet->reflectance = array_fill(0, count($sheet->reflectance), Swatch::INK_REFLECTANCE);
         }
-        $steps = $what instanceof Stack ? $what->steps : array_map(static fn (float $pressure): Pass => new Pass($what, $pressure), $box->kind->swatch()?->pressures() ?? []);
+        $steps =
+            $what instanceof Stack
+                ? $what->steps
+                : array_map(static fn (float $pressure): Pass => new Pass($what, $pressure), $box->kind->swatch()?->pressures() ?? []);
         $wander = $this->paper->hand->spread;
         foreach ($steps as $step) {
             $firmer = $wander * Steadiness::PRESSURE_DEVIATION * $this->chance->normal();
             $more = max(0.3, 1 + $wander * Steadiness::LAYDOWN_DEVIATION * $this->chance->normal());
-            Stack::apply($step instanceof Pass ? new Pass($step->pencil, max(0.05, min(1.0, $step->pressure + $firmer))) : $step, $sheet, $more);
+            Stack::apply(
+                $step instanceof Pass ? new Pass($step->pencil, max(0.05, min(1.0, $step->pressure + $firmer))) : $step,
+                $sheet,
+                $more,
+            );
         }
         $linear = self::linear($sheet->meanReflectance());
         // Strokes end a little inside or outside the box.
         $off = fn (): float => 0.5 * $this->chance->normal();
-        $this->paint($box->x + $off(), $box->y + $off(), $box->width + $off(), $box->height + $off(), $linear, self::SWATCH_GRAIN * (1 - $sheet->toothUsed() * 0.7), self::STREAKS);
+        $this->paint(
+            $box->x + $off(),
+            $box->y + $off(),
+            $box->width + $off(),
+            $box->height + $off(),
+            $linear,
+            self::SWATCH_GRAIN * (1 - $sheet->toothUsed() * 0.7),
+            self::STREAKS,
+        );
         $this->truth[] = [$box, Lab::ofReflectance($sheet->meanReflectance())];
     }
 
@@ -100,8 +145,16 @@ final class FilledSheet
      * @param  float  $streaks  the same of whole strokes, which run aslant
      * @param  (\Closure(float, float): bool)|null  $where
      */
-    private function paint(float $x, float $y, float $width, float $height, array $linear, float $grain, float $streaks, ?\Closure $where = null): void
-    {
+    private function paint(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        array $linear,
+        float $grain,
+        float $streaks,
+        ?\Closure $where = null,
+    ): void {
         $strokes = array_map(fn (): float => $streaks * $this->chance->normal(), range(0, 63));
         $right = min($this->flat->width, (int) round(($x + $width) * Flat::FINE));
         $bottom = min($this->flat->height, (int) round(($y + $height) * Flat::FINE));
@@ -110,7 +163,10 @@ final class FilledSheet
                 if ($where !== null && ! $where(($u + 0.5) / Flat::FINE, ($v + 0.5) / Flat::FINE)) {
                     continue;
                 }
-                $factor = 1.0 + ($grain > 0 ? $grain * $this->chance->normal() : 0.0) + ($streaks > 0 ? $strokes[intdiv($u + $v, 3) & 63] : 0.0);
+                $factor =
+                    1.0 +
+                    ($grain > 0 ? $grain * $this->chance->normal() : 0.0) +
+                    ($streaks > 0 ? $strokes[intdiv($u + $v, 3) & 63] : 0.0);
                 $this->flat->dot($v * $this->flat->width + $u, [$linear[0] * $factor, $linear[1] * $factor, $linear[2] * $factor]);
             }
         }

@@ -69,6 +69,22 @@ final readonly class Shot
     /** The same shot with nothing thrown across it. */
     public function withoutShadow(): self
     {
-        return new self($this->turn, $this->tilt, $this->pan, $this->barrel, $this->lamp, $this->fallOff, 0.0, $this->shadowAt, $this->veil, $this->blur, $this->noise, $this->glare, $this->contrast, $this->saturation, $this->close);
+        return new self(
+            $this->turn,
+            $this->tilt,
+            $this->pan,
+            $this->barrel,
+            $this->lamp,
+            $this->fallOff,
+            0.0,
+            $this->shadowAt,
+            $this->veil,
+            $this->blur,
+            $this->noise,
+            $this->glare,
+            $this->contrast,
+            $this->saturation,
+            $this->close,
+        );
     }
 }

@@ -41,15 +41,23 @@ final class CheckDrawing
      *
      * @throws BadPhoto with the one thing to do about it
      */
-    public static function of(Photograph $photo, DrawingPlan $plan, PassesLaid $progress, array $pencils, ?array $corners = null): DrawingCheck
-    {
+    public static function of(
+        Photograph $photo,
+        DrawingPlan $plan,
+        PassesLaid $progress,
+        array $pencils,
+        ?array $corners = null,
+    ): DrawingCheck {
         $expected = ExpectedDrawing::of($plan, $progress);
         [$corners, $alike] = FitDrawing::in($photo, $expected, $corners);
         $places = self::inner($plan, $expected);
         $light = self::unveiled(self::read(SquaredDrawing::of($photo, $corners), $plan, $expected), $plan, $progress, $expected, $places);
         $findings = [];
         foreach ($plan->zones as $zone) {
-            array_push($findings, ...self::zone($zone, $plan, $progress->of($zone->number), $expected, $light, $places[$zone->number] ?? [], $pencils));
+            array_push(
+                $findings,
+                ...self::zone($zone, $plan, $progress->of($zone->number), $expected, $light, $places[$zone->number] ?? [], $pencils),
+            );
         }
         usort($findings, static fn (ShadeFinding $a, ShadeFinding $b): int => self::weight($b) <=> self::weight($a));
         $shares = array_map(static fn (array $c): array => [$c[0] / $photo->width, $c[1] / $photo->height], $corners);
@@ -74,11 +82,15 @@ final class CheckDrawing
             for ($x = 0; $x < $expected->width; $x++) {
                 $sum = [0.0, 0.0, 0.0];
                 for ($k = 0; $k < self::LOOKS ** 2; $k++) {
-                    $seen = $drawing->at(($x + ($k % self::LOOKS + 0.5) / self::LOOKS) / $expected->width, ($y + (intdiv($k, self::LOOKS) + 0.5) / self::LOOKS) / $expected->height) ?? throw BadPhoto::because(BadPhoto::NO_DRAWING);
+                    $seen =
+                        $drawing->at(
+                            ($x + (($k % self::LOOKS) + 0.5) / self::LOOKS) / $expected->width,
+                            ($y + (intdiv($k, self::LOOKS) + 0.5) / self::LOOKS) / $expected->height,
+                        ) ?? throw BadPhoto::because(BadPhoto::NO_DRAWING);
                     $sum = [$sum[0] + $seen[0], $sum[1] + $seen[1], $sum[2] + $seen[2]];
                 }
                 $n = self::LOOKS ** 2;
-                $light[] = [$sum[0] / $n * $white[0], $sum[1] / $n * $white[1], $sum[2] / $n * $white[2]];
+                $light[] = [($sum[0] / $n) * $white[0], ($sum[1] / $n) * $white[1], ($sum[2] / $n) * $white[2]];
             }
         }
 
@@ -90,8 +102,13 @@ final class CheckDrawing
      * @param  array<int, array<int, non-empty-list<int>>>  $places  by zone and shade
      * @return list<array{float, float, float}> without the stray light over all of it
      */
-    private static function unveiled(array $light, DrawingPlan $plan, PassesLaid $progress, ExpectedDrawing $expected, array $places): array
-    {
+    private static function unveiled(
+        array $light,
+        DrawingPlan $plan,
+        PassesLaid $progress,
+        ExpectedDrawing $expected,
+        array $places,
+    ): array {
         $white = self::white($plan->paper);
         $bare = Xyz::ofReflectance($plan->paper->reflectance)->y;
         $shades = [];
@@ -99,13 +116,24 @@ final class CheckDrawing
             foreach ($zone->shades as $i => $shade) {
                 $own = $places[$zone->number][$i] ?? [];
                 if (count($own) >= self::LEAST_PLACES) {
-                    $shades[] = [self::mean($own, $light)->xyz()->y / $bare, self::mean($own, $expected->light)->xyz()->y / $bare, Steadiness::of($shade->done($progress->of($zone->number)), $plan->paper)];
+                    $shades[] = [
+                        self::mean($own, $light)->xyz()->y / $bare,
+                        self::mean($own, $expected->light)->xyz()->y / $bare,
+                        Steadiness::of($shade->done($progress->of($zone->number)), $plan->paper),
+                    ];
                 }
             }
         }
         $veil = StrayLight::in($shades);
 
-        return array_map(static fn (array $l): array => [max(0.0, $l[0] * (1 + $veil) - $veil * $white[0]), max(0.0, $l[1] * (1 + $veil) - $veil * $white[1]), max(0.0, $l[2] * (1 + $veil) - $veil * $white[2])], $light);
+        return array_map(
+            static fn (array $l): array => [
+                max(0.0, $l[0] * (1 + $veil) - $veil * $white[0]),
+                max(0.0, $l[1] * (1 + $veil) - $veil * $white[1]),
+                max(0.0, $l[2] * (1 + $veil) - $veil * $white[2]),
+            ],
+            $light,
+        );
     }
 
     /** @return array{float, float, float} linear light of bare paper */
@@ -122,8 +150,15 @@ final class CheckDrawing
      * @param  list<Pencil>  $pencils
      * @return list<ShadeFinding>
      */
-    private static function zone(CheckedZone $zone, DrawingPlan $plan, int $passes, ExpectedDrawing $expected, array $light, array $places, array $pencils): array
-    {
+    private static function zone(
+        CheckedZone $zone,
+        DrawingPlan $plan,
+        int $passes,
+        ExpectedDrawing $expected,
+        array $light,
+        array $places,
+        array $pencils,
+    ): array {
         $beside = [];
         foreach ($zone->shades as $shade) {
             array_push($beside, ...Pencil::identifiers($shade->stack->pencils()));
@@ -137,7 +172,14 @@ final class CheckDrawing
             }
             $found = self::mean($own, $light);
             $meant = self::mean($own, $expected->light);
-            $way = FindWayOn::from(AsItLies::of($shade->done($passes), $found, $plan->paper), $shade->fitted, $meant, $shade->toCome($passes), $pencils, array_values(array_unique($beside)));
+            $way = FindWayOn::from(
+                AsItLies::of($shade->done($passes), $found, $plan->paper),
+                $shade->fitted,
+                $meant,
+                $shade->toCome($passes),
+                $pencils,
+                array_values(array_unique($beside)),
+            );
             $findings[] = new ShadeFinding($zone, $shade, $meant, $found, $area, $way);
         }
 

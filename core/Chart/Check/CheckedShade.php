@@ -18,8 +18,14 @@ final readonly class CheckedShade
      * @param  Lab  $fitted  what the plan aims at
      * @param  list<int>  $laidAfter  how many steps of its stack are laid after so many passes of the zone, from none
      */
-    public function __construct(public Role $role, public string $name, public Lab $seen, public Lab $fitted, public Stack $stack, private array $laidAfter)
-    {
+    public function __construct(
+        public Role $role,
+        public string $name,
+        public Lab $seen,
+        public Lab $fitted,
+        public Stack $stack,
+        private array $laidAfter,
+    ) {
     }
 
     /**
@@ -35,7 +41,14 @@ final readonly class CheckedShade
                 foreach ($sequence->passes as $pass) {
                     $laid[] = $laid[count($laid) - 1] + ($pass->in($i) === null ? 0 : 1);
                 }
-                $run[] = new self(Role::from($shade->name), $shade->called(), $shade->seen, $shade->target, $sequence->stackIn($i), $laid);
+                $run[] = new self(
+                    Role::from($shade->name),
+                    $shade->called(),
+                    $shade->seen,
+                    $shade->target,
+                    $sequence->stackIn($i),
+                    $laid,
+                );
             }
         }
 

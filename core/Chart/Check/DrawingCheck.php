@@ -13,10 +13,17 @@ final readonly class DrawingCheck
      * @param  list<array{float, float}>  $corners  of the drawing in the photo, shares of its width and height, from the top left clockwise
      * @param  float  $alike  how well it goes with what is expected, 1 at best
      * @param  list<ShadeFinding>  $findings  those that matter most first
-     * @param  string  $differences  sRGB, three bytes a place of the plan's grid: grey where nothing differs, lighter and darker, and tinted as it does
+     * @param  string  $differences sRGB, three bytes a place of the plan's grid: grey where nothing differs, lighter and darker, and tinted
+     *   as it does
      */
-    public function __construct(public array $corners, public float $alike, public array $findings, public int $width, public int $height, public string $differences)
-    {
+    public function __construct(
+        public array $corners,
+        public float $alike,
+        public array $findings,
+        public int $width,
+        public int $height,
+        public string $differences,
+    ) {
     }
 
     /** "The dark of the float is a step too light, leans too blue." */
@@ -50,6 +57,10 @@ final readonly class DrawingCheck
     public static function drawn(Lab $found, Lab $expected): Lab
     {
         // Value is what is looked for first: a tint never hides it.
-        return new Lab(max(15.0, min(95.0, 60 + 1.3 * ($found->l - $expected->l))), 0.6 * ($found->a - $expected->a), 0.6 * ($found->b - $expected->b));
+        return new Lab(
+            max(15.0, min(95.0, 60 + 1.3 * ($found->l - $expected->l))),
+            0.6 * ($found->a - $expected->a),
+            0.6 * ($found->b - $expected->b),
+        );
     }
 }

@@ -25,7 +25,9 @@ final readonly class DrawingPlan
     {
         $zones = [];
         foreach ($plan->map->zones as $number => $zone) {
-            $shades = isset($plan->zones[$number]) ? CheckedShade::run($plan->zones[$number]->answer->shades(), $plan->zones[$number]->answer->sequence) : [];
+            $shades = isset($plan->zones[$number])
+                ? CheckedShade::run($plan->zones[$number]->answer->shades(), $plan->zones[$number]->answer->sequence)
+                : [];
             $zones[] = new CheckedZone($number, $zone->name, $shades);
         }
 

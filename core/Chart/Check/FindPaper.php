@@ -6,12 +6,17 @@ namespace KnottyPrism\Core\Chart\Check;
 
 use KnottyPrism\Core\Chart\Reading\Photograph;
 
-/** The four corners of the sheet of paper in a photo: of the largest light piece, its longest diagonal and what lies farthest from that on either side. */
+/**
+ * The four corners of the sheet of paper in a photo: of the largest light piece, its longest diagonal and what lies farthest from that on
+ * either side.
+ */
 final class FindPaper
 {
     private const SIDE = 320;
 
-    /** What spans less of the photo is no sheet that a drawing is on; nor is a piece of less: of a dark drawing only the bare edge is light. */
+    /**
+     * What spans less of the photo is no sheet that a drawing is on; nor is a piece of less: of a dark drawing only the bare edge is light.
+     */
     private const LEAST_SPANNED = 0.1;
 
     private const LEAST = 0.015;
@@ -34,12 +39,14 @@ final class FindPaper
         if (count($piece) < self::LEAST * $width * $height) {
             return null;
         }
-        $points = array_map(static fn (int $at): array => [$at % $width + 0.5, intdiv($at, $width) + 0.5], $piece);
+        $points = array_map(static fn (int $at): array => [($at % $width) + 0.5, intdiv($at, $width) + 0.5], $piece);
 
         [$a, $b, $c, $d] = self::corners($points);
         $spanned = abs(($c[0] - $a[0]) * ($d[1] - $b[1]) - ($c[1] - $a[1]) * ($d[0] - $b[0])) / 2;
 
-        return $spanned < self::LEAST_SPANNED * $width * $height ? null : array_map(static fn (array $p): array => [$p[0] * $step, $p[1] * $step], [$a, $b, $c, $d]);
+        return $spanned < self::LEAST_SPANNED * $width * $height
+            ? null
+            : array_map(static fn (array $p): array => [$p[0] * $step, $p[1] * $step], [$a, $b, $c, $d]);
     }
 
     /**

@@ -21,7 +21,10 @@ final class FitDrawing
     /** Bare margins that are tried, as shares of the sheet. */
     private const MARGINS = [0.02, 0.05, 0.08, 0.11, 0.15, 0.2];
 
-    /** Steps of a margin, as shares of the sheet, and then of single corners, as shares of the drawing: the sheet's own corners are known to so much. */
+    /**
+     * Steps of a margin, as shares of the sheet, and then of single corners, as shares of the drawing: the sheet's own corners are known to
+     * so much.
+     */
     private const SHIFTS = [0.03, 0.012, 0.005, 0.002];
 
     private const STEPS = [0.004, 0.002, 0.001];
@@ -73,13 +76,17 @@ final class FitDrawing
      * The likeliest ways for a drawing to lie on the sheet.
      *
      * @param  list<array{float, float}>  $paper
-     * @return list<array{Homography, array{float, float, float, float}}> the sheet as a unit square, and the bare margins left, above, right, below
+     * @return list<array{Homography, array{float, float, float, float}}> the sheet as a unit square, and the bare margins left, above,
+     *   right, below
      */
     private function placed(array $paper): array
     {
         $ways = [];
         for ($turn = 0; $turn < 4; $turn++) {
-            $view = Homography::between([[0.0, 0.0], [1.0, 0.0], [1.0, 1.0], [0.0, 1.0]], [...array_slice($paper, $turn), ...array_slice($paper, 0, $turn)]);
+            $view = Homography::between(
+                [[0.0, 0.0], [1.0, 0.0], [1.0, 1.0], [0.0, 1.0]],
+                [...array_slice($paper, $turn), ...array_slice($paper, 0, $turn)],
+            );
             foreach (self::MARGINS as $x) {
                 foreach (self::MARGINS as $y) {
                     $ways[] = [$this->likeness->alike(self::corners($view, [$x, $y, $x, $y])), [$view, [$x, $y, $x, $y]]];

@@ -30,7 +30,10 @@ final class Likeness
 
     private float $scale;
 
-    /** @var list<float> what is expected at each place in each primary, less that one's mean, over the length of all; empty when all is alike */
+    /**
+     * @var list<float> what is expected at each place in each primary, less that one's mean, over the length of all; empty when all is
+     *   alike
+     */
     private array $pattern = [];
 
     public function __construct(Photograph $photo, ExpectedDrawing $expected)
@@ -42,7 +45,9 @@ final class Likeness
         $sums = array_fill(0, 3, array_fill(0, self::ACROSS * self::DOWN, 0.0));
         $counts = array_fill(0, self::ACROSS * self::DOWN, 0);
         foreach ($expected->light as $at => $light) {
-            $cell = intdiv(intdiv($at, $expected->width) * self::DOWN, $expected->height) * self::ACROSS + intdiv($at % $expected->width * self::ACROSS, $expected->width);
+            $cell =
+                intdiv(intdiv($at, $expected->width) * self::DOWN, $expected->height) * self::ACROSS +
+                intdiv(($at % $expected->width) * self::ACROSS, $expected->width);
             foreach ($light as $c => $value) {
                 $sums[$c][$cell] += max(0.0, $value) ** (1 / 2.4);
             }
@@ -53,7 +58,10 @@ final class Likeness
             for ($j = -1; $j <= self::DOWN; $j++) {
                 for ($i = -1; $i <= self::ACROSS; $i++) {
                     $cell = $j * self::ACROSS + $i;
-                    $pattern[] = $i < 0 || $j < 0 || $i >= self::ACROSS || $j >= self::DOWN ? $expected->bare[$c] ** (1 / 2.4) : $sum[$cell] / max(1, $counts[$cell]);
+                    $pattern[] =
+                        $i < 0 || $j < 0 || $i >= self::ACROSS || $j >= self::DOWN
+                            ? $expected->bare[$c] ** (1 / 2.4)
+                            : $sum[$cell] / max(1, $counts[$cell]);
                 }
             }
         }
@@ -151,7 +159,7 @@ final class Likeness
                 $length += $slope[$at % $each] ** 2;
             }
             foreach ($inner as $at => $value) {
-                $inner[$at] = $value - $share / $length * $slope[$at % $each];
+                $inner[$at] = $value - ($share / $length) * $slope[$at % $each];
             }
         }
 
@@ -166,7 +174,9 @@ final class Likeness
             for ($i = 0; $i < self::ACROSS; $i++) {
                 $x = (2 * $i + 1) / self::ACROSS - 1;
                 $y = (2 * $j + 1) / self::DOWN - 1;
-                foreach ([$x, $y, $x * $y, $x ** 2 - (1 - self::ACROSS ** -2) / 3, $y ** 2 - (1 - self::DOWN ** -2) / 3] as $n => $value) {
+                foreach (
+                    [$x, $y, $x * $y, $x ** 2 - (1 - self::ACROSS ** -2) / 3, $y ** 2 - (1 - self::DOWN ** -2) / 3] as $n => $value
+                ) {
                     $slopes[$n][] = $value;
                 }
             }

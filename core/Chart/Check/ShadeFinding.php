@@ -15,8 +15,14 @@ final readonly class ShadeFinding
      * @param  Lab  $expected  after the passes that are laid
      * @param  float  $area  share of the drawing that it was read from, 0–1
      */
-    public function __construct(public CheckedZone $zone, public CheckedShade $shade, public Lab $expected, public Lab $found, public float $area, public WayOn $way)
-    {
+    public function __construct(
+        public CheckedZone $zone,
+        public CheckedShade $shade,
+        public Lab $expected,
+        public Lab $found,
+        public float $area,
+        public WayOn $way,
+    ) {
     }
 
     /** "Near: a step too light, leans too blue", beside what the plan expects. */

@@ -10,7 +10,9 @@ use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Chart\Reading\ShadowEdge;
 use KnottyPrism\Core\Error\BadPhoto;
 
-/** A photo of a drawing seen square on, and evened by the bare paper around it: how much light each place sends back, of what paper would. */
+/**
+ * A photo of a drawing seen square on, and evened by the bare paper around it: how much light each place sends back, of what paper would.
+ */
 final readonly class SquaredDrawing
 {
     private const STEPS = 48;
@@ -26,8 +28,12 @@ final readonly class SquaredDrawing
 
     private const MISSING = 0.34;
 
-    private function __construct(private Photograph $photo, private Homography $view, private PaperLight $light, private ?ShadowEdge $shadow)
-    {
+    private function __construct(
+        private Photograph $photo,
+        private Homography $view,
+        private PaperLight $light,
+        private ?ShadowEdge $shadow,
+    ) {
     }
 
     /**
@@ -44,7 +50,9 @@ final readonly class SquaredDrawing
             $along = [];
             for ($i = 0; $i <= self::STEPS; $i++) {
                 $share = $i / self::STEPS;
-                $place = static fn (float $out): array => $across === 0 ? [$share, $down < 0 ? -$out : 1 + $out] : [$across < 0 ? -$out : 1 + $out, $share];
+                $place = static fn (float $out): array => $across === 0
+                    ? [$share, $down < 0 ? -$out : 1 + $out]
+                    : [$across < 0 ? -$out : 1 + $out, $share];
                 $along[] = self::paper($photo, $view, $place);
             }
             [$sides[], $gone] = self::filled($along);
@@ -54,9 +62,21 @@ final readonly class SquaredDrawing
             throw BadPhoto::because(BadPhoto::NO_BARE_PAPER);
         }
 
-        $shadow = ShadowEdge::across(array_map(static fn (array $side): array => array_map(static fn (array $l): float => log(max(1e-4, array_sum($l))), $side), $sides));
+        $shadow = ShadowEdge::across(
+            array_map(
+                static fn (array $side): array => array_map(static fn (array $l): float => log(max(1e-4, array_sum($l))), $side),
+                $sides,
+            ),
+        );
 
-        return new self($photo, $view, PaperLight::ofSides(...array_map(static fn (array $side, int $at): array => self::unshaded($side, $at, $shadow), $sides, array_keys($sides))), $shadow);
+        return new self(
+            $photo,
+            $view,
+            PaperLight::ofSides(
+                ...array_map(static fn (array $side, int $at): array => self::unshaded($side, $at, $shadow), $sides, array_keys($sides)),
+            ),
+            $shadow,
+        );
     }
 
     /**
@@ -86,11 +106,15 @@ final readonly class SquaredDrawing
             return $side;
         }
 
-        return array_map(static function (array $seen, int $i) use ($side, $at, $shadow): array {
-            $left = $shadow->leaves(...ShadowEdge::place($at, $i / (count($side) - 1)));
+        return array_map(
+            static function (array $seen, int $i) use ($side, $at, $shadow): array {
+                $left = $shadow->leaves(...ShadowEdge::place($at, $i / (count($side) - 1)));
 
-            return [$seen[0] / $left, $seen[1] / $left, $seen[2] / $left];
-        }, $side, array_keys($side));
+                return [$seen[0] / $left, $seen[1] / $left, $seen[2] / $left];
+            },
+            $side,
+            array_keys($side),
+        );
     }
 
     /**
@@ -99,19 +123,23 @@ final readonly class SquaredDrawing
      */
     private static function paper(Photograph $photo, Homography $view, \Closure $place): ?array
     {
-        $seen = array_values(array_filter(array_map(static function (float $out) use ($photo, $view, $place): ?array {
-            [$u, $v] = $place($out);
-            $sum = [0.0, 0.0, 0.0];
-            foreach ([[0, 0], [-1, 0], [1, 0], [0, -1], [0, 1]] as [$du, $dv]) {
-                $light = $photo->at(...$view->to($u + 0.003 * $du, $v + 0.003 * $dv));
-                if ($light === null) {
-                    return null;
-                }
-                $sum = [$sum[0] + $light[0] / 5, $sum[1] + $light[1] / 5, $sum[2] + $light[2] / 5];
-            }
+        $seen = array_values(
+            array_filter(
+                array_map(static function (float $out) use ($photo, $view, $place): ?array {
+                    [$u, $v] = $place($out);
+                    $sum = [0.0, 0.0, 0.0];
+                    foreach ([[0, 0], [-1, 0], [1, 0], [0, -1], [0, 1]] as [$du, $dv]) {
+                        $light = $photo->at(...$view->to($u + 0.003 * $du, $v + 0.003 * $dv));
+                        if ($light === null) {
+                            return null;
+                        }
+                        $sum = [$sum[0] + $light[0] / 5, $sum[1] + $light[1] / 5, $sum[2] + $light[2] / 5];
+                    }
 
-            return $sum;
-        }, self::OUT)));
+                    return $sum;
+                }, self::OUT),
+            ),
+        );
         usort($seen, static fn (array $a, array $b): int => array_sum($a) <=> array_sum($b));
 
         return $seen[min(self::TAKEN, count($seen) - 1)] ?? null;
@@ -135,7 +163,10 @@ final readonly class SquaredDrawing
         }
         $filled = [];
         foreach (array_keys($along) as $i) {
-            $nearest = array_reduce($good, static fn (?int $best, int $g): int => $best === null || abs($g - $i) < abs($best - $i) ? $g : $best);
+            $nearest = array_reduce(
+                $good,
+                static fn (?int $best, int $g): int => $best === null || abs($g - $i) < abs($best - $i) ? $g : $best,
+            );
             $filled[] = $along[$nearest] ?? [1.0, 1.0, 1.0];
         }
 

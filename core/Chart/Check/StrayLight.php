@@ -21,7 +21,9 @@ final class StrayLight
 
     private const STEP = 0.001;
 
-    /** How far a hand is off as a whole: a deviation, as a share of what it sways each shade by, and how finely and how far that is tried. */
+    /**
+     * How far a hand is off as a whole: a deviation, as a share of what it sways each shade by, and how finely and how far that is tried.
+     */
     private const HAND = 0.6;
 
     private const HAND_STEP = 0.25;
@@ -38,7 +40,8 @@ final class StrayLight
     private const LEAST = 5;
 
     /**
-     * @param  list<array{float, float, float}>  $shades  luminance found and expected of each, of what paper sends back, 0–1; by how much an ordinary hand sways it, ΔE00
+     * @param  list<array{float, float, float}>  $shades luminance found and expected of each, of what paper sends back, 0–1; by how much an
+     *   ordinary hand sways it, ΔE00
      * @return float 0–0.03
      */
     public static function in(array $shades): float
@@ -47,7 +50,10 @@ final class StrayLight
         $least = INF;
         foreach (count($shades) < self::LEAST ? [] : range(0.0, self::MOST, self::STEP) as $veil) {
             for ($step = -self::HAND_STEPS; $step <= self::HAND_STEPS; $step++) {
-                $unlikely = (($veil - self::USUAL) / self::DIFFERS) ** 2 + ($step * self::HAND_STEP) ** 2 + self::unlikely($shades, $veil, $step * self::HAND_STEP * self::HAND);
+                $unlikely =
+                    (($veil - self::USUAL) / self::DIFFERS) ** 2 +
+                    ($step * self::HAND_STEP) ** 2 +
+                    self::unlikely($shades, $veil, $step * self::HAND_STEP * self::HAND);
                 if ($unlikely < $least) {
                     [$best, $least] = [$veil, $unlikely];
                 }

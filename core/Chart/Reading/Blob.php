@@ -28,7 +28,10 @@ final readonly class Blob
 
     public function inside(self $other): bool
     {
-        return $this->box[0] > $other->box[0] && $this->box[1] > $other->box[1] && $this->box[2] < $other->box[2] && $this->box[3] < $other->box[3];
+        return $this->box[0] > $other->box[0] &&
+            $this->box[1] > $other->box[1] &&
+            $this->box[2] < $other->box[2] &&
+            $this->box[3] < $other->box[3];
     }
 
     public function with(self ...$others): self
@@ -43,13 +46,16 @@ final readonly class Blob
         return new self($this->dark, $this->box, $moments);
     }
 
-    /** Its area over that of the ellipse of the same spread: 1 for a disc however it is seen, 0.955 for a rectangle, less for all that is ragged or hollow. */
+    /**
+     * Its area over that of the ellipse of the same spread: 1 for a disc however it is seen, 0.955 for a rectangle, less for all that is
+     * ragged or hollow.
+     */
     public function likeDisc(): float
     {
         [$n, $sx, $sy, $sxx, $syy, $sxy] = $this->moments;
         $xx = $sxx / $n - ($sx / $n) ** 2 + 1 / 12;
         $yy = $syy / $n - ($sy / $n) ** 2 + 1 / 12;
-        $xy = $sxy / $n - $sx * $sy / $n ** 2;
+        $xy = $sxy / $n - ($sx * $sy) / $n ** 2;
 
         return $n / (4 * M_PI * sqrt(max(1e-9, $xx * $yy - $xy * $xy)));
     }

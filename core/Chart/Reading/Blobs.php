@@ -8,7 +8,7 @@ namespace KnottyPrism\Core\Chart\Reading;
 final class Blobs
 {
     /** A pixel is dark below this share of the mean around it. */
-    private const DARK = 0.70;
+    private const DARK = 0.7;
 
     /** Half of the side of what lies around it, as a share of the longer side. */
     private const AROUND = 0.05;
@@ -77,7 +77,9 @@ final class Blobs
             for ($x = 0; $x < $width; $x++, $at++) {
                 $left = max(0, $x - $half);
                 $right = min($width, $x + $half + 1);
-                $mean = ($sums[$bottom + $right] - $sums[$bottom + $left] - $sums[$top + $right] + $sums[$top + $left]) / ($rows * ($right - $left));
+                $mean =
+                    ($sums[$bottom + $right] - $sums[$bottom + $left] - $sums[$top + $right] + $sums[$top + $left]) /
+                    ($rows * ($right - $left));
                 $dark[] = $grey[$at] < self::DARK * $mean;
             }
         }

@@ -24,8 +24,13 @@ final readonly class BoxFigures
      * @param  float  $grain  how far places differ, over the root of how many there are
      * @param  float  $evenness  darkest paper around it over the lightest
      */
-    public function __construct(public array $ratio, public float $glints, public float $full, public float $grain, public float $evenness)
-    {
+    public function __construct(
+        public array $ratio,
+        public float $glints,
+        public float $full,
+        public float $grain,
+        public float $evenness,
+    ) {
     }
 
     /**
@@ -42,7 +47,12 @@ final readonly class BoxFigures
         $order = array_keys($greens);
         $middle = $greens[$order[intdiv($n, 2)]];
         $glints = array_filter($greens, static fn (float $g): bool => $g > self::GLINTS * $middle && $g > $middle + self::GLINTS_BY);
-        $kept = array_values(array_diff(array_slice($order, (int) (self::DARKEST * $n), (int) ceil((1 - self::DARKEST - self::LIGHTEST) * $n)), array_keys($glints)));
+        $kept = array_values(
+            array_diff(
+                array_slice($order, (int) (self::DARKEST * $n), (int) ceil((1 - self::DARKEST - self::LIGHTEST) * $n)),
+                array_keys($glints),
+            ),
+        );
         $sum = $squares = [0.0, 0.0, 0.0];
         foreach ($kept as $i) {
             for ($c = 0; $c < 3; $c++) {

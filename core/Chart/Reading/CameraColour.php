@@ -40,7 +40,11 @@ final readonly class CameraColour
         }
         $identity = [[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]];
 
-        return new self(count($pairs) < self::LEAST ? $identity : array_map(static fn (int $c): array => self::row($pairs, $c, $identity[$c]), [0, 1, 2]));
+        return new self(
+            count($pairs) < self::LEAST
+                ? $identity
+                : array_map(static fn (int $c): array => self::row($pairs, $c, $identity[$c]), [0, 1, 2]),
+        );
     }
 
     /**

@@ -36,7 +36,10 @@ final readonly class ChartReading
     /** @return array<string, array<string, string>> the same as #rrggbb */
     public function colours(): array
     {
-        return array_map(static fn (array $kinds): array => array_map(static fn (BoxReading $r): string => $r->hex(), $kinds), $this->swatches());
+        return array_map(
+            static fn (array $kinds): array => array_map(static fn (BoxReading $r): string => $r->hex(), $kinds),
+            $this->swatches(),
+        );
     }
 
     /**

@@ -22,7 +22,7 @@ final class FindMarks
     private const HOLE_DISC = 0.93;
 
     /** Share of the disc that its hole may take: blur eats the one or the other. */
-    private const HOLE = [0.12, 0.50];
+    private const HOLE = [0.12, 0.5];
 
     /** Distance of the two centres, as a share of the disc's radius. */
     private const OFF_CENTRE = 0.14;
@@ -34,7 +34,8 @@ final class FindMarks
     private const SHARP = 0.4;
 
     /**
-     * @return array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} where they lie in the photo, from the sheet's top left clockwise
+     * @return array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} where they lie in the photo, from
+     *   the sheet's top left clockwise
      *
      * @throws BadPhoto when there are not four
      */
@@ -46,13 +47,20 @@ final class FindMarks
         $rings = self::rings(Blobs::in($grey, $width, $height));
         $dotted = array_values(array_filter($rings, static fn (array $r): bool => $r[2]));
         if ($dotted === []) {
-            throw BadPhoto::because(match (true) {
-                ! self::isSharp($grey, $width) => BadPhoto::BLURRED,
-                count($rings) > 1 => BadPhoto::CORNER_OUTSIDE,
-                default => BadPhoto::NO_SHEET,
-            });
+            throw BadPhoto::because(
+                match (true) {
+                    ! self::isSharp($grey, $width) => BadPhoto::BLURRED,
+                    count($rings) > 1 => BadPhoto::CORNER_OUTSIDE,
+                    default => BadPhoto::NO_SHEET,
+                },
+            );
         }
-        $like = array_values(array_filter($rings, static fn (array $r): bool => ! $r[2] && max($r[1], $dotted[0][1]) < self::UNLIKE * min($r[1], $dotted[0][1])));
+        $like = array_values(
+            array_filter(
+                $rings,
+                static fn (array $r): bool => ! $r[2] && max($r[1], $dotted[0][1]) < self::UNLIKE * min($r[1], $dotted[0][1]),
+            ),
+        );
         if (count($like) < 3) {
             throw BadPhoto::because(BadPhoto::CORNER_OUTSIDE);
         }
@@ -74,7 +82,12 @@ final class FindMarks
                 $left = 3 * (int) (($x + 0.25) / $scale) + 1;
                 $right = 3 * min($photo->width - 1, (int) (($x + 0.75) / $scale)) + 1;
                 $p = $photo->pixels;
-                $grey[] = 0.25 * ($table[ord($p[$from + $left])] + $table[ord($p[$from + $right])] + $table[ord($p[$below + $left])] + $table[ord($p[$below + $right])]);
+                $grey[] =
+                    0.25 *
+                    ($table[ord($p[$from + $left])] +
+                        $table[ord($p[$from + $right])] +
+                        $table[ord($p[$below + $left])] +
+                        $table[ord($p[$below + $right])]);
             }
         }
 
@@ -82,7 +95,8 @@ final class FindMarks
     }
 
     /**
-     * Whether anything in the photo has an edge: from one pixel to the next but one, a good part of all that lies between its lights and darks.
+     * Whether anything in the photo has an edge: from one pixel to the next but one, a good part of all that lies between its lights and
+     * darks.
      *
      * @param  array<int, float>  $grey
      */
@@ -141,7 +155,13 @@ final class FindMarks
         [$x, $y] = $disc->centre();
         [$u, $v] = $hollow->centre();
         $likeness = min($disc->likeDisc(), 1.0);
-        if ($share < self::HOLE[0] || $share > self::HOLE[1] || $likeness < self::DISC || $hollow->likeDisc() < self::HOLE_DISC || hypot($u - $x, $v - $y) > self::OFF_CENTRE * sqrt($disc->size() / M_PI)) {
+        if (
+            $share < self::HOLE[0] ||
+            $share > self::HOLE[1] ||
+            $likeness < self::DISC ||
+            $hollow->likeDisc() < self::HOLE_DISC ||
+            hypot($u - $x, $v - $y) > self::OFF_CENTRE * sqrt($disc->size() / M_PI)
+        ) {
             return null;
         }
         $dot = array_sum(array_map(static fn (Blob $b): int => $b->size(), $dots));
@@ -157,7 +177,10 @@ final class FindMarks
     {
         $x = array_sum(array_column($four, 0)) / 4;
         $y = array_sum(array_column($four, 1)) / 4;
-        $turn = static fn (array $p): float => fmod(atan2($p[1] - $y, $p[0] - $x) - atan2($four[0][1] - $y, $four[0][0] - $x) + 4 * M_PI, 2 * M_PI);
+        $turn = static fn (array $p): float => fmod(
+            atan2($p[1] - $y, $p[0] - $x) - atan2($four[0][1] - $y, $four[0][0] - $x) + 4 * M_PI,
+            2 * M_PI,
+        );
         $rest = array_slice($four, 1);
         usort($rest, static fn (array $a, array $b): int => $turn($a) <=> $turn($b));
 

@@ -6,7 +6,10 @@ namespace KnottyPrism\Core\Chart\Reading;
 
 use KnottyPrism\Core\Colour\Equations\LinearSystem;
 
-/** A view of a plane: where a place of the sheet, in millimetres, lies in the photo, in pixels. R. Hartley, A. Zisserman (2004), section 4.1. */
+/**
+ * A view of a plane: where a place of the sheet, in millimetres, lies in the photo, in pixels. R. Hartley, A. Zisserman (2004), section
+ * 4.1.
+ */
 final readonly class Homography
 {
     /** @param  list<float>  $h  nine, row after row */
@@ -36,7 +39,7 @@ final readonly class Homography
     {
         $h = $this->h;
         // On the horizon of a view that nobody has: far away, not an error.
-        $w = ($h[6] * $x + $h[7] * $y + $h[8]) ?: 1e-12;
+        $w = $h[6] * $x + $h[7] * $y + $h[8] ?: 1e-12;
 
         return [($h[0] * $x + $h[1] * $y + $h[2]) / $w, ($h[3] * $x + $h[4] * $y + $h[5]) / $w];
     }

@@ -39,7 +39,12 @@ final readonly class PaperLight
      */
     public static function ofSides(array $top, array $bottom, array $left, array $right): self
     {
-        return new self(self::withoutStrokes($top), self::withoutStrokes($bottom), self::withoutStrokes($left), self::withoutStrokes($right));
+        return new self(
+            self::withoutStrokes($top),
+            self::withoutStrokes($bottom),
+            self::withoutStrokes($left),
+            self::withoutStrokes($right),
+        );
     }
 
     /** Null when the paper around it is not in the photo. */
@@ -50,8 +55,18 @@ final readonly class PaperLight
             $along = [];
             for ($i = 0; $i <= self::STEPS; $i++) {
                 $share = $i / self::STEPS;
-                $x = $across === 0.0 ? $box->x + $share * $box->width : ($across < 0 ? $box->x - self::OUT : $box->x + $box->width + self::OUT);
-                $y = $down === 0.0 ? $box->y + $share * $box->height : ($down < 0 ? $box->y - self::OUT : $box->y + $box->height + self::OUT);
+                $x =
+                    $across === 0.0
+                        ? $box->x + $share * $box->width
+                        : ($across < 0
+                            ? $box->x - self::OUT
+                            : $box->x + $box->width + self::OUT);
+                $y =
+                    $down === 0.0
+                        ? $box->y + $share * $box->height
+                        : ($down < 0
+                            ? $box->y - self::OUT
+                            : $box->y + $box->height + self::OUT);
                 $seen = $sheet->around($x, $y, self::RADIUS);
                 if ($seen === null) {
                     return null;
@@ -75,7 +90,9 @@ final readonly class PaperLight
         for ($c = 0; $c < 3; $c++) {
             $rows = (1 - $u) * self::along($this->left, $v, $c) + $u * self::along($this->right, $v, $c);
             $columns = (1 - $v) * self::along($this->top, $u, $c) + $v * self::along($this->bottom, $u, $c);
-            $corner = fn (int $x, int $y): float => ($this->{$y === 0 ? 'top' : 'bottom'}[$x === 0 ? 0 : count($this->top) - 1][$c] + $this->{$x === 0 ? 'left' : 'right'}[$y === 0 ? 0 : count($this->left) - 1][$c]) / 2;
+            $corner = fn (int $x, int $y): float => ($this->{$y === 0 ? 'top' : 'bottom'}[$x === 0 ? 0 : count($this->top) - 1][$c] +
+                $this->{$x === 0 ? 'left' : 'right'}[$y === 0 ? 0 : count($this->left) - 1][$c]) /
+                2;
             $corners = (1 - $u) * ((1 - $v) * $corner(0, 0) + $v * $corner(0, 1)) + $u * ((1 - $v) * $corner(1, 0) + $v * $corner(1, 1));
             $light[] = max(1e-4, $rows + $columns - $corners);
         }
@@ -102,7 +119,8 @@ final readonly class PaperLight
     }
 
     /**
-     * A stroke that went over the edge darkens one place and leaves its neighbours: it takes the lesser of theirs, or rises to the mean of the two.
+     * A stroke that went over the edge darkens one place and leaves its neighbours: it takes the lesser of theirs, or rises to the mean of
+     * the two.
      *
      * @param  list<array{float, float, float}>  $along
      * @return list<array{float, float, float}>
@@ -111,10 +129,13 @@ final readonly class PaperLight
     {
         $mended = [];
         foreach ($along as $i => $seen) {
-            $before = $along[$i - 1] ?? $along[$i + 1] ?? $seen;
-            $after = $along[$i + 1] ?? $along[$i - 1] ?? $seen;
+            $before = $along[$i - 1] ?? ($along[$i + 1] ?? $seen);
+            $after = $along[$i + 1] ?? ($along[$i - 1] ?? $seen);
             $sum = static fn (array $s): float => $s[0] + $s[1] + $s[2];
-            $mended[] = $sum($seen) < 0.9 * min($sum($before), $sum($after)) ? [($before[0] + $after[0]) / 2, ($before[1] + $after[1]) / 2, ($before[2] + $after[2]) / 2] : $seen;
+            $mended[] =
+                $sum($seen) < 0.9 * min($sum($before), $sum($after))
+                    ? [($before[0] + $after[0]) / 2, ($before[1] + $after[1]) / 2, ($before[2] + $after[2]) / 2]
+                    : $seen;
         }
 
         return $mended;

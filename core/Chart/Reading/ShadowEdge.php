@@ -37,7 +37,9 @@ final readonly class ShadowEdge
     }
 
     /**
-     * @param  list<list<float>>  $sides  logarithms of the light on the paper above, below, left and right, from left to right and from top to bottom, evenly spaced
+     * @param  list<list<float>>  $sides logarithms of the light on the paper above, below, left and right, from left to right and from top
+     *   to
+     *   bottom, evenly spaced
      * @return ?self null when no line tells enough
      */
     public static function across(array $sides): ?self
@@ -72,7 +74,10 @@ final readonly class ShadowEdge
     public static function place(int $side, float $share): array
     {
         return match ($side) {
-            0 => [$share, 0.0], 1 => [$share, 1.0], 2 => [0.0, $share], default => [1.0, $share],
+            0 => [$share, 0.0],
+            1 => [$share, 1.0],
+            2 => [0.0, $share],
+            default => [1.0, $share],
         };
     }
 
@@ -135,7 +140,7 @@ final readonly class ShadowEdge
             }
         }
 
-        return $own < 1e-9 ? [0.0, null] : [$both * $both / $own, new self($nx, $ny, $d, $width, $both / $own)];
+        return $own < 1e-9 ? [0.0, null] : [($both * $both) / $own, new self($nx, $ny, $d, $width, $both / $own)];
     }
 
     /**

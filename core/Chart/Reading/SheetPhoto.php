@@ -57,7 +57,13 @@ final readonly class SheetPhoto
             throw BadPhoto::because(BadPhoto::BLURRED);
         }
         // What printed black sends back of the paper's light is more on a darker paper; what is seen beyond that lies over everything.
-        $veil = static fn (int $c): float => max(0.0, min(0.3, ($black[$c] / max(1e-6, $paper[$c]) - Swatch::INK_REFLECTANCE / $bare[$c]) / (1 - $black[$c] / max(1e-6, $paper[$c]))));
+        $veil = static fn (int $c): float => max(
+            0.0,
+            min(
+                0.3,
+                ($black[$c] / max(1e-6, $paper[$c]) - Swatch::INK_REFLECTANCE / $bare[$c]) / (1 - $black[$c] / max(1e-6, $paper[$c])),
+            ),
+        );
 
         return new self($edge, [$veil(0), $veil(1), $veil(2)]);
     }
@@ -77,7 +83,8 @@ final readonly class SheetPhoto
 
     /**
      * @param  list<bool>  $bits
-     * @return array{array{float, float, float}, array{float, float, float}} of the paper beside the printed squares, and of those that are black
+     * @return array{array{float, float, float}, array{float, float, float}} of the paper beside the printed squares, and of those that are
+     *   black
      */
     private static function ink(SquaredSheet $squared, array $bits): array
     {
@@ -109,7 +116,10 @@ final readonly class SheetPhoto
     {
         $full = 0;
         for ($i = 0; $i < self::PLACES ** 2; $i++) {
-            $seen = $squared->at($sheet->width * (0.5 + $i % self::PLACES) / self::PLACES, $sheet->height * (0.5 + intdiv($i, self::PLACES)) / self::PLACES);
+            $seen = $squared->at(
+                ($sheet->width * (0.5 + ($i % self::PLACES))) / self::PLACES,
+                ($sheet->height * (0.5 + intdiv($i, self::PLACES))) / self::PLACES,
+            );
             $full += $seen !== null && min($seen) > self::FULL ? 1 : 0;
         }
 
@@ -124,12 +134,15 @@ final readonly class SheetPhoto
         foreach (SheetMarks::centres($sheet->width, $sheet->height) as [$x, $y]) {
             foreach ($steps as $i => $r) {
                 for ($turn = 0; $turn < 24; $turn++) {
-                    $profile[$i] += $squared->at($x + $r * cos($turn * M_PI / 12), $y + $r * sin($turn * M_PI / 12))[1] ?? 0.0;
+                    $profile[$i] += $squared->at($x + $r * cos(($turn * M_PI) / 12), $y + $r * sin(($turn * M_PI) / 12))[1] ?? 0.0;
                 }
             }
         }
         [$low, $high] = [min($profile), max($profile)];
-        $between = array_filter($profile, static fn (float $p): bool => $p > $low + 0.2 * ($high - $low) && $p < $low + 0.8 * ($high - $low));
+        $between = array_filter(
+            $profile,
+            static fn (float $p): bool => $p > $low + 0.2 * ($high - $low) && $p < $low + 0.8 * ($high - $low),
+        );
 
         return 0.1 * count($between);
     }

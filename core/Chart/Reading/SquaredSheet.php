@@ -62,7 +62,7 @@ final readonly class SquaredSheet
         $n = 0;
         for ($u = -2; $u <= 2; $u++) {
             for ($v = -2; $v <= 2; $v++) {
-                $seen = $this->at($x + $u * $radius / 2, $y + $v * $radius / 2);
+                $seen = $this->at($x + ($u * $radius) / 2, $y + ($v * $radius) / 2);
                 if ($seen === null) {
                     return null;
                 }
@@ -147,7 +147,8 @@ final readonly class SquaredSheet
         foreach (SheetMarks::squares() as [$x, $y]) {
             $ink = $this->around($x, $y, SheetMarks::SQUARE / 4);
             $paper = [$this->around($x, $y - SheetMarks::SQUARE, 0.7), $this->around($x, $y + SheetMarks::SQUARE, 0.7)];
-            $bits[] = $ink !== null && $paper[0] !== null && $paper[1] !== null && $ink[1] < self::BLACK * ($paper[0][1] + $paper[1][1]) / 2;
+            $bits[] =
+                $ink !== null && $paper[0] !== null && $paper[1] !== null && $ink[1] < (self::BLACK * ($paper[0][1] + $paper[1][1])) / 2;
         }
 
         return $bits;

@@ -82,7 +82,7 @@ final readonly class ChartSheet
             $boxes = [];
             foreach ($own as $i => $of) {
                 $left = self::SIDE + intdiv($i, $down) * ($block + self::GAP[0]) + $label;
-                $top = self::TOP + $i % $down * (self::BOX[1] + self::GAP[1]);
+                $top = self::TOP + ($i % $down) * (self::BOX[1] + self::GAP[1]);
                 foreach ($kinds as $k => $kind) {
                     $boxes[] = new ChartBox($of, $kind, $left + $k * (self::BOX[0] + self::GAP[0]), $top, ...self::BOX);
                 }
@@ -96,7 +96,10 @@ final readonly class ChartSheet
     /** @throws BadFile when it is not what {@see self::toArray()} gives */
     public static function read(string $json): self
     {
-        $bad = BadFile::because('A layout is JSON with sheet {width, height} in millimetres and pages of boxes {pencil, kind, x, y, w, h}, as chart sheet writes it.');
+        $bad = BadFile::because(
+            'A layout is JSON with sheet {width, height} in millimetres and pages of boxes {pencil, kind, x, y, w, h}, as chart sheet '
+                .'writes it.',
+        );
         $data = json_decode($json, true, 8);
         $number = static fn (mixed $v): float => is_int($v) || is_float($v) ? (float) $v : throw $bad;
         if (! is_array($data) || ! is_array($data['sheet'] ?? null) || ! is_array($data['pages'] ?? null)) {
@@ -110,20 +113,37 @@ final readonly class ChartSheet
                 if ($kind === null || ! is_string($box['pencil'] ?? null)) {
                     throw $bad;
                 }
-                $boxes[] = new ChartBox($box['pencil'], $kind, $number($box['x'] ?? null), $number($box['y'] ?? null), $number($box['w'] ?? null), $number($box['h'] ?? null));
+                $boxes[] = new ChartBox(
+                    $box['pencil'],
+                    $kind,
+                    $number($box['x'] ?? null),
+                    $number($box['y'] ?? null),
+                    $number($box['w'] ?? null),
+                    $number($box['h'] ?? null),
+                );
             }
             $pages[] = $boxes === [] ? throw $bad : $boxes;
         }
 
-        return new self($number($data['sheet']['width'] ?? null), $number($data['sheet']['height'] ?? null), $pages === [] ? throw $bad : $pages);
+        return new self(
+            $number($data['sheet']['width'] ?? null),
+            $number($data['sheet']['height'] ?? null),
+            $pages === [] ? throw $bad : $pages,
+        );
     }
 
-    /** @return array{sheet: array{width: float, height: float}, pages: list<array{boxes: list<array{pencil: string, kind: string, x: float, y: float, w: float, h: float}>}>} */
+    /**
+     * @return array{sheet: array{width: float, height: float},
+     *   pages: list<array{boxes: list<array{pencil: string, kind: string, x: float, y: float, w: float, h: float}>}>}
+     */
     public function toArray(): array
     {
         return [
             'sheet' => ['width' => $this->width, 'height' => $this->height],
-            'pages' => array_map(static fn (array $boxes): array => ['boxes' => array_map(static fn (ChartBox $b): array => $b->toArray(), $boxes)], $this->pages),
+            'pages' => array_map(
+                static fn (array $boxes): array => ['boxes' => array_map(static fn (ChartBox $b): array => $b->toArray(), $boxes)],
+                $this->pages,
+            ),
         ];
     }
 
@@ -136,6 +156,6 @@ final readonly class ChartSheet
     /** @return list<bool> the squares printed on a page, by its place from 0 */
     public function bits(int $page): array
     {
-        return SheetMarks::bits($page, crc32(implode("\n", [$this->width, ...$this->pencils()])) & (1 << SheetMarks::SHEET_BITS) - 1);
+        return SheetMarks::bits($page, crc32(implode("\n", [$this->width, ...$this->pencils()])) & ((1 << SheetMarks::SHEET_BITS) - 1));
     }
 }

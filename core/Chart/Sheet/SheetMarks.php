@@ -29,7 +29,10 @@ final class SheetMarks
 
     public const SHEET_BITS = 10;
 
-    /** @return array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} centres, from the top left clockwise */
+    /**
+     * @return array{array{float, float}, array{float, float}, array{float, float}, array{float, float}} centres, from the top left
+     *   clockwise
+     */
     public static function centres(float $width, float $height): array
     {
         $far = self::INSET;
@@ -40,7 +43,10 @@ final class SheetMarks
     /** @return list<array{float, float}> centres of the squares */
     public static function squares(): array
     {
-        return array_map(static fn (int $i): array => [self::FIRST_SQUARE + $i * self::PITCH, self::INSET], range(0, self::PAGE_BITS + self::SHEET_BITS));
+        return array_map(
+            static fn (int $i): array => [self::FIRST_SQUARE + $i * self::PITCH, self::INSET],
+            range(0, self::PAGE_BITS + self::SHEET_BITS),
+        );
     }
 
     /**
@@ -53,7 +59,7 @@ final class SheetMarks
         $bits = [];
         foreach ([[$page, self::PAGE_BITS], [$sheet, self::SHEET_BITS]] as [$number, $count]) {
             for ($i = $count - 1; $i >= 0; $i--) {
-                $bits[] = ($number >> $i & 1) === 1;
+                $bits[] = (($number >> $i) & 1) === 1;
             }
         }
 

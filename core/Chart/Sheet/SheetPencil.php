@@ -28,7 +28,10 @@ final readonly class SheetPencil
     {
         $pencils = [];
         foreach (preg_split('/\R/', $text) ?: [] as $at => $row) {
-            $parts = preg_match('/^[\s\w.\-]+(?:[,;\t][\s\w.\-]+)+[,;]?\s*$/u', $row) === 1 && preg_match('/[^\W\d_]{3}/u', $row) !== 1 ? preg_split('/[,;\t]/', $row) : [$row];
+            $parts =
+                preg_match('/^[\s\w.\-]+(?:[,;\t][\s\w.\-]+)+[,;]?\s*$/u', $row) === 1 && preg_match('/[^\W\d_]{3}/u', $row) !== 1
+                    ? preg_split('/[,;\t]/', $row)
+                    : [$row];
             foreach ($parts ?: [] as $part) {
                 if (trim($part) === '') {
                     continue;

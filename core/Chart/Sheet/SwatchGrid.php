@@ -24,7 +24,12 @@ final readonly class SwatchGrid
     {
         OutOfRange::check('the number of rows', $rows, 1, self::MOST_ROWS);
         OutOfRange::check('the number of columns', $columns, 1, self::MOST_COLUMNS);
-        OutOfRange::check('the number of pencils in a grid of '.$rows.' × '.$columns, count($pencils), 1, min(ChartSheet::MOST_PENCILS, $rows * $columns));
+        OutOfRange::check(
+            'the number of pencils in a grid of '.$rows.' × '.$columns,
+            count($pencils),
+            1,
+            min(ChartSheet::MOST_PENCILS, $rows * $columns),
+        );
         if (! self::lieAround($corners)) {
             throw ImpossibleChange::because('The corners lie across each other: set them round the grid, the first at its top left.');
         }
@@ -51,7 +56,14 @@ final readonly class SwatchGrid
     {
         $boxes = [];
         foreach ($this->pencils as $i => $pencil) {
-            $boxes[] = new ChartBox($pencil, BoxKind::Heavy, $i % $this->columns / $this->columns, intdiv($i, $this->columns) / $this->rows, 1 / $this->columns, 1 / $this->rows);
+            $boxes[] = new ChartBox(
+                $pencil,
+                BoxKind::Heavy,
+                ($i % $this->columns) / $this->columns,
+                intdiv($i, $this->columns) / $this->rows,
+                1 / $this->columns,
+                1 / $this->rows,
+            );
         }
 
         return $boxes;

@@ -6,7 +6,10 @@ namespace KnottyPrism\Core\Desk\Finish;
 
 use KnottyPrism\Core\Photo\Zones\Importance;
 
-/** Whether a drawing is finished: zones to do, darks and lights against what the photo asks for, contrast and edges where it matters, whites. */
+/**
+ * Whether a drawing is finished: zones to do, darks and lights against what the photo asks for, contrast and edges where it matters,
+ * whites.
+ */
 final class AskFinished
 {
     /** Of nine value steps: what an eye sees from where a drawing is seen. */
@@ -34,7 +37,12 @@ final class AskFinished
         $findings = [];
         foreach ($zones as $zone) {
             if ($zone->left > 0) {
-                $findings[] = new Finding('unfinished', $zone->number, sprintf('“%s” has %d %s to come.', $zone->name, $zone->left, $zone->left === 1 ? 'pass' : 'passes'), $zone->next);
+                $findings[] = new Finding(
+                    'unfinished',
+                    $zone->number,
+                    sprintf('“%s” has %d %s to come.', $zone->name, $zone->left, $zone->left === 1 ? 'pass' : 'passes'),
+                    $zone->next,
+                );
             } else {
                 array_push($findings, ...self::values($zone));
             }
@@ -42,7 +50,12 @@ final class AskFinished
         $findings = [...$findings, ...self::contrast($zones), ...self::edges($zones, $touching)];
         foreach ($zones as $zone) {
             if ($zone->white > self::WHITE && $zone->begun) {
-                $findings[] = new Finding('white', $zone->number, sprintf('“%s” keeps its whites: look whether anything has strayed onto them.', $zone->name), 'Lift what has with a kneaded eraser; the plan lays nothing there.');
+                $findings[] = new Finding(
+                    'white',
+                    $zone->number,
+                    sprintf('“%s” keeps its whites: look whether anything has strayed onto them.', $zone->name),
+                    'Lift what has with a kneaded eraser; the plan lays nothing there.',
+                );
             }
         }
 
@@ -74,11 +87,21 @@ final class AskFinished
         [$dark, $light] = [$zone->darkest(), $zone->lightest()];
         $short = $dark === null ? 0.0 : ($dark->now->l - $dark->target->l) / self::STEP;
         if ($dark !== null && $short > self::SHORT) {
-            $findings[] = new Finding('dark', $zone->number, sprintf('%s of “%s” is %s too light.', ucfirst($dark->called), $zone->name, self::steps($short)), 'Go over it once more with its last dark pencil, firmly, and only there.');
+            $findings[] = new Finding(
+                'dark',
+                $zone->number,
+                sprintf('%s of “%s” is %s too light.', ucfirst($dark->called), $zone->name, self::steps($short)),
+                'Go over it once more with its last dark pencil, firmly, and only there.',
+            );
         }
         $short = $light === null || $light === $dark ? 0.0 : ($light->target->l - $light->now->l) / self::STEP;
         if ($light !== null && $short > self::SHORT) {
-            $findings[] = new Finding('light', $zone->number, sprintf('%s of “%s” is %s too dark.', ucfirst($light->called), $zone->name, self::steps($short)), 'Press a kneaded eraser on it and lift, twice at most.');
+            $findings[] = new Finding(
+                'light',
+                $zone->number,
+                sprintf('%s of “%s” is %s too dark.', ucfirst($light->called), $zone->name, self::steps($short)),
+                'Press a kneaded eraser on it and lift, twice at most.',
+            );
         }
 
         return $findings;
@@ -97,7 +120,12 @@ final class AskFinished
         foreach ($most as $zone) {
             foreach ($little as $other) {
                 if ($other->contrast() > $zone->contrast() + self::OUTDONE) {
-                    $findings[] = new Finding('contrast', $other->number, sprintf('“%s” has more contrast than “%s”, which matters most.', $other->name, $zone->name), sprintf('Quieten the darks of “%s” with a whisper of its base, or lift them once.', $other->name));
+                    $findings[] = new Finding(
+                        'contrast',
+                        $other->number,
+                        sprintf('“%s” has more contrast than “%s”, which matters most.', $other->name, $zone->name),
+                        sprintf('Quieten the darks of “%s” with a whisper of its base, or lift them once.', $other->name),
+                    );
                     break;
                 }
             }
@@ -117,13 +145,27 @@ final class AskFinished
         $findings = [];
         foreach ($touching as [$a, $b]) {
             [$one, $other] = [$byNumber[$a] ?? null, $byNumber[$b] ?? null];
-            if ($one === null || $other === null || $a >= $b || $one->left + $other->left > 0 || max($one->importance->weight(), $other->importance->weight()) < Importance::Most->weight()) {
+            if (
+                $one === null ||
+                $other === null ||
+                $a >= $b ||
+                $one->left + $other->left > 0 ||
+                max($one->importance->weight(), $other->importance->weight()) < Importance::Most->weight()
+            ) {
                 continue;
             }
-            [$wanted, $is] = [self::apart($one, $other, static fn (LaidShade $s): float => $s->target->l), self::apart($one, $other, static fn (LaidShade $s): float => $s->now->l)];
+            [$wanted, $is] = [
+                self::apart($one, $other, static fn (LaidShade $s): float => $s->target->l),
+                self::apart($one, $other, static fn (LaidShade $s): float => $s->now->l),
+            ];
             if (abs($wanted) > self::EDGE[1] && abs($is) < self::EDGE[0]) {
                 $darker = $wanted < 0 ? $one : $other;
-                $findings[] = new Finding('edge', $darker->number, sprintf('“%s” and “%s” run together where they meet.', $one->name, $other->name), sprintf('Draw the edge of “%s” once more with a sharp point of its darkest pencil.', $darker->name));
+                $findings[] = new Finding(
+                    'edge',
+                    $darker->number,
+                    sprintf('“%s” and “%s” run together where they meet.', $one->name, $other->name),
+                    sprintf('Draw the edge of “%s” once more with a sharp point of its darkest pencil.', $darker->name),
+                );
             }
         }
 

@@ -16,8 +16,16 @@ final readonly class LaidZone
      * @param  float  $white  share of it that is kept white
      * @param  bool  $begun  whether anything lies there
      */
-    public function __construct(public int $number, public string $name, public array $shades, public int $left, public string $next, public Importance $importance = Importance::Ordinary, public float $white = 0.0, public bool $begun = true)
-    {
+    public function __construct(
+        public int $number,
+        public string $name,
+        public array $shades,
+        public int $left,
+        public string $next,
+        public Importance $importance = Importance::Ordinary,
+        public float $white = 0.0,
+        public bool $begun = true,
+    ) {
     }
 
     public function darkest(): ?LaidShade
@@ -43,6 +51,9 @@ final readonly class LaidZone
     {
         $run = array_values(array_filter($this->shades, static fn (LaidShade $s): bool => ! $s->touch));
 
-        return array_reduce($run, static fn (?LaidShade $best, LaidShade $s): LaidShade => $best === null || $before($s, $best) ? $s : $best);
+        return array_reduce(
+            $run,
+            static fn (?LaidShade $best, LaidShade $s): LaidShade => $best === null || $before($s, $best) ? $s : $best,
+        );
     }
 }

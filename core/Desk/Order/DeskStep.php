@@ -17,7 +17,14 @@ final readonly class DeskStep
      * @param  bool  $touches  whether it goes over touches alone
      * @param  list<?PressureMark>  $marks  by shade of its zone
      */
-    public function __construct(public int $zone, public int $pass, public string $tool, public float $minutes, public float $drying = 0.0, public bool $touches = false, public array $marks = [])
-    {
+    public function __construct(
+        public int $zone,
+        public int $pass,
+        public string $tool,
+        public float $minutes,
+        public float $drying = 0.0,
+        public bool $touches = false,
+        public array $marks = [],
+    ) {
     }
 }

@@ -23,9 +23,16 @@ final class DeskZones
      * @param  array<int, Distance>  $distances  middle where it is not said
      * @return array<int, DeskZone> by number
      */
-    public static function of(LabelGrid $labels, float $wide, float $high, array $names, array $lightness, array $whites = [], array $distances = []): array
-    {
-        $mm2 = $wide * $high / ($labels->width * $labels->height);
+    public static function of(
+        LabelGrid $labels,
+        float $wide,
+        float $high,
+        array $names,
+        array $lightness,
+        array $whites = [],
+        array $distances = [],
+    ): array {
+        $mm2 = ($wide * $high) / ($labels->width * $labels->height);
         $zones = [];
         foreach ($labels->pixels() as $number => $pixels) {
             if (! isset($names[$number])) {
@@ -34,8 +41,21 @@ final class DeskZones
             [$x, $y] = $labels->middleOf($pixels);
             $pieces = ZonePiece::of($labels, $number);
             $worth = array_filter($pieces, static fn (ZonePiece $p): bool => $p->area >= self::WORTH_A_NAME * $pieces[0]->area);
-            $places = array_map(static fn (ZonePiece $p): array => [$p->at[0] * $wide, $p->at[1] * $high, $p->where], array_values($worth));
-            $zones[$number] = new DeskZone($number, $names[$number], $mm2 * count($pixels) * (1 - ($whites[$number] ?? 0.0)), $x * $wide, $y * $high, $lightness[$number] ?? 50.0, $distances[$number] ?? Distance::Middle, count($pieces), $places);
+            $places = array_map(
+                static fn (ZonePiece $p): array => [$p->at[0] * $wide, $p->at[1] * $high, $p->where],
+                array_values($worth),
+            );
+            $zones[$number] = new DeskZone(
+                $number,
+                $names[$number],
+                $mm2 * count($pixels) * (1 - ($whites[$number] ?? 0.0)),
+                $x * $wide,
+                $y * $high,
+                $lightness[$number] ?? 50.0,
+                $distances[$number] ?? Distance::Middle,
+                count($pieces),
+                $places,
+            );
         }
         ksort($zones);
 

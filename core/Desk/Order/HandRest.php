@@ -14,8 +14,21 @@ final readonly class HandRest
     /** The longer side of the raster that it is counted on. */
     private const CELLS = 44;
 
-    /** Where a right hand lies from the point of its pencil, mm to the right and down: along the heel of the hand, from near the point to the wrist. */
-    private const HEEL = [[25.0, 15.0], [45.0, 20.0], [65.0, 30.0], [30.0, 40.0], [50.0, 45.0], [75.0, 55.0], [40.0, 65.0], [60.0, 70.0], [85.0, 80.0]];
+    /**
+     * Where a right hand lies from the point of its pencil, mm to the right and down: along the heel of the hand, from near the point to
+     * the wrist.
+     */
+    private const HEEL = [
+        [25.0, 15.0],
+        [45.0, 20.0],
+        [65.0, 30.0],
+        [30.0, 40.0],
+        [50.0, 45.0],
+        [75.0, 55.0],
+        [40.0, 65.0],
+        [60.0, 70.0],
+        [85.0, 80.0],
+    ];
 
     /** @param  array<int, array<int, array<int, float>>>  $shares  of the hand, by turn, zone worked and zone beneath */
     private function __construct(private array $shares)

@@ -7,8 +7,9 @@ namespace KnottyPrism\Core\Desk\Order;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 
 /**
- * What a pass takes, in minutes: its area by the rate of its strokes, and a little for each piece of its zone. The rates are a start (an even layer over a hand-sized area is some
- * ten minutes' work, a firm one half as long again); what somebody really takes corrects them all alike, as her pace.
+ * What a pass takes, in minutes: its area by the rate of its strokes, and a little for each piece of its zone. The rates are a start (an
+ * even layer over a hand-sized area is some ten minutes' work, a firm one half as long again); what somebody really takes corrects them all
+ * alike, as her pace.
  */
 final class PassMinutes
 {
@@ -38,7 +39,7 @@ final class PassMinutes
         foreach ($pass->over() as $shade) {
             $mm2 = $area * ($shares[$shade] ?? 0.0);
             $rate = $pass->finish !== null ? $pass->finish->rate : self::RATES[($pass->marks[$shade] ?? PressureMark::Medium)->value];
-            $minutes += $mm2 / $rate * ($mm2 < self::SMALL ? 2.0 : 1.0);
+            $minutes += ($mm2 / $rate) * ($mm2 < self::SMALL ? 2.0 : 1.0);
         }
 
         return $minutes;
@@ -65,7 +66,10 @@ final class PassMinutes
      */
     public static function pace(array $times): float
     {
-        $ratios = array_map(static fn (array $t): float => log($t[1] / $t[0]), array_values(array_filter($times, static fn (array $t): bool => $t[0] > 0 && $t[1] > 0)));
+        $ratios = array_map(
+            static fn (array $t): float => log($t[1] / $t[0]),
+            array_values(array_filter($times, static fn (array $t): bool => $t[0] > 0 && $t[1] > 0)),
+        );
         if (count($ratios) < self::TIMES) {
             return 1.0;
         }

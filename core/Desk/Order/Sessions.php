@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Desk\Order;
 
-/** An order divided into sessions that each end at a good place to stop: what is begun is done, a pencil is put down, or something may dry meanwhile. */
+/**
+ * An order divided into sessions that each end at a good place to stop: what is begun is done, a pencil is put down, or something may dry
+ * meanwhile.
+ */
 final class Sessions
 {
     /** A session may be so much shorter or longer than wished. */
@@ -90,7 +93,13 @@ final class Sessions
             }
             $last = $at === count($steps) - 1;
             $open = count(array_filter($begun, static fn (bool $_, int $zone): bool => $left[$zone] > 0, ARRAY_FILTER_USE_BOTH));
-            $bad = abs($worked - $minutes) / $minutes + ($last ? -1.0 : self::UNFINISHED * $open + ($steps[$at + 1]->step->tool === $step->tool ? self::SAME_PENCIL : 0.0) + ($step->drying > 0 ? self::DRIES : 0.0));
+            $bad =
+                abs($worked - $minutes) / $minutes +
+                ($last
+                    ? -1.0
+                    : self::UNFINISHED * $open +
+                        ($steps[$at + 1]->step->tool === $step->tool ? self::SAME_PENCIL : 0.0) +
+                        ($step->drying > 0 ? self::DRIES : 0.0));
             if ($bad <= $least) {
                 [$best, $least] = [$at + 1, $bad];
             }

@@ -14,13 +14,26 @@ final readonly class WorkOrder
      * @param  float  $freshUnderHand  share of the resting hand that lies on fresh work, over the minutes worked
      * @param  float  $cost  minutes, see {@see Working}
      */
-    private function __construct(public array $steps, public int $pickUps, public float $minutes, public float $idle, public float $freshUnderHand, public float $cost)
-    {
+    private function __construct(
+        public array $steps,
+        public int $pickUps,
+        public float $minutes,
+        public float $idle,
+        public float $freshUnderHand,
+        public float $cost,
+    ) {
     }
 
     public static function of(Working $done): self
     {
-        return new self($done->placed, $done->pickUps, $done->time, $done->idle, $done->underHand / max(0.01, $done->time - $done->idle), $done->cost);
+        return new self(
+            $done->placed,
+            $done->pickUps,
+            $done->time,
+            $done->idle,
+            $done->underHand / max(0.01, $done->time - $done->idle),
+            $done->cost,
+        );
     }
 
     /** One zone after the other as they are numbered, the sheet never turned: what is done without any thought. */

@@ -9,7 +9,9 @@ use KnottyPrism\Core\Photo\Grid\LabelGrid;
 /** All that an order of work is found from. */
 final readonly class WorkPlan
 {
-    /** @var array<int, array<int, float>> minutes that it costs to begin a zone, by its number, while another is not begun, by that one's */
+    /**
+     * @var array<int, array<int, float>> minutes that it costs to begin a zone, by its number, while another is not begun, by that one's
+     */
     public array $before;
 
     /** What it costs to pick a pencil up, minutes. */
@@ -26,8 +28,13 @@ final readonly class WorkPlan
      * @param  array<int, list<DeskStep>>  $steps  by zone, in their order
      * @param  list<array{int, int}>  $neighbours  zones that touch
      */
-    public function __construct(public array $zones, public array $steps, public HandRest $rest, public WorkingHabits $habits, array $neighbours = [])
-    {
+    public function __construct(
+        public array $zones,
+        public array $steps,
+        public HandRest $rest,
+        public WorkingHabits $habits,
+        array $neighbours = [],
+    ) {
         $touching = [];
         foreach ($neighbours as [$a, $b]) {
             $touching[$a][$b] = $touching[$b][$a] = true;
@@ -60,7 +67,13 @@ final readonly class WorkPlan
             }
         }
 
-        return new self($zones, array_filter($steps, static fn (array $own): bool => $own !== []), HandRest::on($labels, $wide, $high, $habits->leftHanded), $habits, $neighbours);
+        return new self(
+            $zones,
+            array_filter($steps, static fn (array $own): bool => $own !== []),
+            HandRest::on($labels, $wide, $high, $habits->leftHanded),
+            $habits,
+            $neighbours,
+        );
     }
 
     public function count(): int

@@ -6,7 +6,10 @@ namespace KnottyPrism\Core\Desk\Order;
 
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 
-/** A zone's passes in the order in which they are laid: as its sequence has them, but touches after the values of the zone wherever that changes nothing of what lies anywhere. */
+/**
+ * A zone's passes in the order in which they are laid: as its sequence has them, but touches after the values of the zone wherever that
+ * changes nothing of what lies anywhere.
+ */
 final class ZoneSteps
 {
     /**
@@ -23,8 +26,11 @@ final class ZoneSteps
 
                 continue;
             }
-            // In every shade the passes keep their order: what waits for a touch that is gone over now comes before, with all that waits longer.
-            $due = array_keys(array_filter($waiting, static fn (int $w): bool => array_intersect($passes[$w]->over(), $pass->over()) !== []));
+            // In every shade the passes keep their order: what waits for a touch that is gone over now comes before, with all that waits
+            // longer.
+            $due = array_keys(
+                array_filter($waiting, static fn (int $w): bool => array_intersect($passes[$w]->over(), $pass->over()) !== []),
+            );
             if ($due !== []) {
                 array_push($order, ...array_splice($waiting, 0, max($due) + 1));
             }
@@ -54,12 +60,29 @@ final class ZoneSteps
      * @param  list<bool>  $touches
      * @return list<DeskStep>
      */
-    public static function inOrder(DeskZone $zone, array $passes, array $order, array $shares, array $touches, WorkingHabits $habits): array
-    {
+    public static function inOrder(
+        DeskZone $zone,
+        array $passes,
+        array $order,
+        array $shares,
+        array $touches,
+        WorkingHabits $habits,
+    ): array {
         $whole = max(1e-9, array_sum($shares));
         $shares = array_map(static fn (float $share): float => $share / $whole, $shares);
 
-        return array_map(static fn (int $at): DeskStep => new DeskStep($zone->number, $at, $passes[$at]->tool, $habits->pace * PassMinutes::of($passes[$at], $shares, $zone->area, $zone->pieces), self::drying($passes[$at], $habits), $passes[$at]->isOn($touches), $passes[$at]->marks), $order);
+        return array_map(
+            static fn (int $at): DeskStep => new DeskStep(
+                $zone->number,
+                $at,
+                $passes[$at]->tool,
+                $habits->pace * PassMinutes::of($passes[$at], $shares, $zone->area, $zone->pieces),
+                self::drying($passes[$at], $habits),
+                $passes[$at]->isOn($touches),
+                $passes[$at]->marks,
+            ),
+            $order,
+        );
     }
 
     /** Minutes: a wash that is laid on firmly anywhere is a wet one. */

@@ -16,7 +16,13 @@ final readonly class DeskMark
      * @param  ?SequenceNote  $rest  what was to come after it where that was no more what the plan says
      * @param  string  $plan  names the zone's plan of then, see {@see ZoneProgress::planKey()}
      */
-    public function __construct(public MarkKind $kind, public int $zone, public PassNote $pass, public int $at, public ?SequenceNote $rest = null, public string $plan = '')
-    {
+    public function __construct(
+        public MarkKind $kind,
+        public int $zone,
+        public PassNote $pass,
+        public int $at,
+        public ?SequenceNote $rest = null,
+        public string $plan = '',
+    ) {
     }
 }

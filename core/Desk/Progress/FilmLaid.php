@@ -25,7 +25,9 @@ final class FilmLaid
         }
         $film = 0.0;
         foreach (array_keys(array_filter($pass->marks, static fn (?\UnitEnum $m): bool => $m !== null)) as $shade) {
-            $fill = static fn (int $passes): float => array_sum((new Sequence(array_slice($chain->passes, 0, $passes)))->stackIn($shade)->on($paper)->fill) / Tooth::STRATA;
+            $fill = static fn (int $passes): float => array_sum(
+                (new Sequence(array_slice($chain->passes, 0, $passes)))->stackIn($shade)->on($paper)->fill,
+            ) / Tooth::STRATA;
             $film += max(0.0, $fill($at + 1) - $fill($at)) * $areas[$shade];
         }
 

@@ -22,8 +22,14 @@ final readonly class ZoneAtDesk
      * @param  Sequence  $chain  what lies, then what is to come
      * @param  int  $laid  passes of the chain that lie
      */
-    public function __construct(public PlannedZone $zone, public DeskZone $place, public array $shades, public ZoneProgress $progress, public Sequence $chain, public int $laid)
-    {
+    public function __construct(
+        public PlannedZone $zone,
+        public DeskZone $place,
+        public array $shades,
+        public ZoneProgress $progress,
+        public Sequence $chain,
+        public int $laid,
+    ) {
     }
 
     /** What it took to lay what lies. */
@@ -35,7 +41,14 @@ final readonly class ZoneAtDesk
     /** @return list<DeskStep> of all passes, in their order */
     public function steps(WorkingHabits $habits): array
     {
-        return ZoneSteps::inOrder($this->place, $this->passes(), array_keys($this->chain->passes), $this->shares(), $this->touches(), $habits);
+        return ZoneSteps::inOrder(
+            $this->place,
+            $this->passes(),
+            array_keys($this->chain->passes),
+            $this->shares(),
+            $this->touches(),
+            $habits,
+        );
     }
 
     public function left(): int
@@ -79,7 +92,7 @@ final readonly class ZoneAtDesk
     {
         $shares = $this->shares();
 
-        return array_map(fn (float $s): float => $this->place->area * $s / max(1e-9, array_sum($shares)), $shares);
+        return array_map(fn (float $s): float => ($this->place->area * $s) / max(1e-9, array_sum($shares)), $shares);
     }
 
     /** What a pass of the chain leaves on the paper, film units · mm². */

@@ -27,7 +27,12 @@ final readonly class ZoneProgress
      */
     public static function of(array $plan, array $marks): self
     {
-        $laid = array_values(array_map(static fn (DeskMark $m): PassNote => $m->pass, array_filter($marks, static fn (DeskMark $m): bool => $m->kind !== MarkKind::Skipped)));
+        $laid = array_values(
+            array_map(
+                static fn (DeskMark $m): PassNote => $m->pass,
+                array_filter($marks, static fn (DeskMark $m): bool => $m->kind !== MarkKind::Skipped),
+            ),
+        );
         $key = self::planKey($plan);
         // The last mark after which the rest was found again, if the plan is still that of then.
         $from = -1;
@@ -63,7 +68,13 @@ final readonly class ZoneProgress
     private static function alike(PassNote $a, PassNote $b): bool
     {
         // By role, in whatever order they were written.
-        return $a->tool === $b->tool && count($a->marks) === count($b->marks) && array_filter($a->marks, static fn (PressureMark $m, string $role): bool => ($b->marks[$role] ?? null) !== $m, ARRAY_FILTER_USE_BOTH) === [];
+        return $a->tool === $b->tool &&
+            count($a->marks) === count($b->marks) &&
+            array_filter(
+                $a->marks,
+                static fn (PressureMark $m, string $role): bool => ($b->marks[$role] ?? null) !== $m,
+                ARRAY_FILTER_USE_BOTH,
+            ) === [];
     }
 
     /**

@@ -38,9 +38,15 @@ final class InnerEdges
             [$mid, $dark] = [$zone->targets['mid'] ?? null, $zone->targets['dark'] ?? null];
             if ($mid !== null && $dark !== null && $mid->l - $dark->l > self::SHADOW) {
                 $turn = ($mid->l + $dark->l) / 2;
-                array_push($lines, ...self::between($labels, $pixels, array_filter($pixels, static fn (int $at): bool => $grid->l[$at] < $turn)));
+                array_push(
+                    $lines,
+                    ...self::between($labels, $pixels, array_filter($pixels, static fn (int $at): bool => $grid->l[$at] < $turn)),
+                );
             }
-            array_push($lines, ...array_merge(...array_map(static fn (Touch $t): array => self::between($labels, $pixels, $t->pixels), $zone->touches)));
+            array_push(
+                $lines,
+                ...array_merge(...array_map(static fn (Touch $t): array => self::between($labels, $pixels, $t->pixels), $zone->touches)),
+            );
         }
 
         return $lines;
@@ -54,9 +60,20 @@ final class InnerEdges
     private static function between(LabelGrid $labels, array $pixels, array $part): array
     {
         [$outside, $rest, $in] = [1, 2, 3];
-        $numbers = array_values(array_replace(array_fill(0, $labels->width * $labels->height, $outside), array_fill_keys($pixels, $rest), array_fill_keys($part, $in)));
+        $numbers = array_values(
+            array_replace(
+                array_fill(0, $labels->width * $labels->height, $outside),
+                array_fill_keys($pixels, $rest),
+                array_fill_keys($part, $in),
+            ),
+        );
         $smooth = Patchwork::smoothed($numbers, $labels->width, $labels->height, self::ROUNDS);
-        $pieces = Patchwork::joined($smooth, $labels->width, $labels->height, (int) ceil(self::LEAST_PIECE * $labels->width * $labels->height));
+        $pieces = Patchwork::joined(
+            $smooth,
+            $labels->width,
+            $labels->height,
+            (int) ceil(self::LEAST_PIECE * $labels->width * $labels->height),
+        );
         // A piece is of the part or of the rest as most of it is; no line leaves the zone.
         $of = [];
         foreach ($pixels as $at) {

@@ -13,7 +13,13 @@ final readonly class Tile
      * @param  float  $wide  mm
      * @param  float  $high  mm
      */
-    public function __construct(public int $row, public int $column, public float $x, public float $y, public float $wide, public float $high)
-    {
+    public function __construct(
+        public int $row,
+        public int $column,
+        public float $x,
+        public float $y,
+        public float $wide,
+        public float $high,
+    ) {
     }
 }

@@ -29,7 +29,9 @@ final readonly class Tiles
     public static function over(float $wide, float $high, array $page): self
     {
         [$width, $height] = [$page[0] - 2 * self::MARGIN, $page[1] - 2 * self::MARGIN - self::FOOT];
-        $count = static fn (float $length, float $room): int => $length <= $room ? 1 : 1 + (int) ceil(($length - $room) / ($room - self::OVERLAP));
+        $count = static fn (float $length, float $room): int => $length <= $room
+            ? 1
+            : 1 + (int) ceil(($length - $room) / ($room - self::OVERLAP));
         [$columns, $rows] = [$count($wide, $width), $count($high, $height)];
         $tiles = [];
         for ($row = 0; $row < $rows; $row++) {

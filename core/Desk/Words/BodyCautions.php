@@ -6,7 +6,9 @@ namespace KnottyPrism\Core\Desk\Words;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
 
-/** What to mind for the body and the room, at the step that needs it. Never in place of the label, or of what is the rule where one works. */
+/**
+ * What to mind for the body and the room, at the step that needs it. Never in place of the label, or of what is the rule where one works.
+ */
 final class BodyCautions
 {
     public const POINTING = 'Point pencils with the blade going away from the thumb.';
@@ -29,6 +31,12 @@ final class BodyCautions
     {
         $pencils = array_filter($tools, static fn (string $tool): bool => Finish::tryFrom($tool) === null);
 
-        return array_values(array_filter([$pencils === [] ? null : self::POINTING, self::DUST, ...array_map(static fn (string $tool): ?string => Finish::tryFrom($tool)?->care, array_values($tools))]));
+        return array_values(
+            array_filter([
+                $pencils === [] ? null : self::POINTING,
+                self::DUST,
+                ...array_map(static fn (string $tool): ?string => Finish::tryFrom($tool)?->care, array_values($tools)),
+            ]),
+        );
     }
 }

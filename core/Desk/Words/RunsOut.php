@@ -26,9 +26,22 @@ final class RunsOut
             }
         }
         arsort($long);
-        $to = array_map(static fn (int $other): string => sprintf('to “%s”, about %d mm', $names[$other], max(1, (int) round($wide[$other] / $long[$other]))), array_keys($long));
+        $to = array_map(
+            static fn (int $other): string => sprintf(
+                'to “%s”, about %d mm',
+                $names[$other],
+                max(1, (int) round($wide[$other] / $long[$other])),
+            ),
+            array_keys($long),
+        );
         $last = array_pop($to);
 
-        return $last === null ? null : 'Let it run out over the '.($to === [] ? 'border ' : 'borders ').($to === [] ? '' : implode(', ', $to).', and ').$last.'.';
+        return $last === null
+            ? null
+            : 'Let it run out over the '.
+                    ($to === [] ? 'border ' : 'borders ').
+                    ($to === [] ? '' : implode(', ', $to).', and ').
+                    $last.
+                    '.';
     }
 }

@@ -24,7 +24,8 @@ final class StageWords
     {
         $more = count($zones) - self::NAMED;
 
-        return sprintf('About %d minutes: %s', round($minutes), implode('; ', array_slice($zones, 0, self::NAMED))).($more > 0 ? "; and $more more" : '');
+        return sprintf('About %d minutes: %s', round($minutes), implode('; ', array_slice($zones, 0, self::NAMED))).
+            ($more > 0 ? "; and $more more" : '');
     }
 
     /** Whoever judges a drawing here gives it up, or mends what is not wrong; nothing at its beginning and near its end. */

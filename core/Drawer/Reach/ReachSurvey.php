@@ -20,7 +20,7 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 final class ReachSurvey
 {
     /** Pressures of two passes: tints, an even mix, a rich one, and a glaze. */
-    private const PAIRS = [[0.35, 0.35], [0.55, 0.80], [0.80, 0.80], [1.0, 0.55]];
+    private const PAIRS = [[0.35, 0.35], [0.55, 0.8], [0.8, 0.8], [1.0, 0.55]];
 
     private const PURCHASES = 3;
 
@@ -46,10 +46,13 @@ final class ReachSurvey
     public function __construct(array $known, private readonly Paper $paper, private readonly ?\Closure $progress = null)
     {
         $owned = Selection::spread(array_values(array_filter($known, static fn (Pencil $p): bool => $p->record->owned)), self::MOST_OWNED);
-        $others = Selection::spread(array_values(array_filter($known, static fn (Pencil $p): bool => ! $p->record->owned)), self::MOST_TRIED);
-        $this->owned = new Reach;
-        $all = new Reach;
-        $with = array_map(static fn (): Reach => new Reach, $others);
+        $others = Selection::spread(
+            array_values(array_filter($known, static fn (Pencil $p): bool => ! $p->record->owned)),
+            self::MOST_TRIED,
+        );
+        $this->owned = new Reach();
+        $all = new Reach();
+        $with = array_map(static fn (): Reach => new Reach(), $others);
         $pencils = [...$owned, ...$others];
         $mine = count($owned);
         foreach ($pencils as $i => $one) {

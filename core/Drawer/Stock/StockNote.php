@@ -6,7 +6,10 @@ namespace KnottyPrism\Core\Drawer\Stock;
 
 use KnottyPrism\Core\Error\OutOfRange;
 
-/** What is known of a pencil besides its colour: whether it is available, how much is left, whether it is still made, and what it was called. */
+/**
+ * What is known of a pencil besides its colour: whether it is available, how much is left, whether it is still made, and what it was
+ * called.
+ */
 final readonly class StockNote
 {
     /** Length of a pencil that was never sharpened, millimetres. */
@@ -26,13 +29,20 @@ final readonly class StockNote
         public array $formerly = [],
         public string $notes = '',
     ) {
-        $this->lengthLeft = $lengthLeft === null ? null : OutOfRange::check('the length left in millimetres', $lengthLeft, 0, self::FULL_MM);
+        $this->lengthLeft =
+            $lengthLeft === null ? null : OutOfRange::check('the length left in millimetres', $lengthLeft, 0, self::FULL_MM);
     }
 
     /** A length that was measured says by itself whether the pencil runs low. */
     public function withLength(float $millimetres): self
     {
-        return new self($millimetres <= self::LOW_MM ? Stock::Low : Stock::Owned, $millimetres, $this->discontinued, $this->formerly, $this->notes);
+        return new self(
+            $millimetres <= self::LOW_MM ? Stock::Low : Stock::Owned,
+            $millimetres,
+            $this->discontinued,
+            $this->formerly,
+            $this->notes,
+        );
     }
 
     public function withState(Stock $state): self
@@ -50,10 +60,13 @@ final readonly class StockNote
             Stock::Absent => 'not owned',
         };
 
-        return implode('; ', array_filter([
-            $state.($this->lengthLeft === null ? '' : sprintf(', %.0f mm left', $this->lengthLeft)),
-            $this->discontinued ? 'no longer made' : '',
-            $this->formerly === [] ? '' : 'used to be '.implode(' and ', $this->formerly),
-        ]));
+        return implode(
+            '; ',
+            array_filter([
+                $state.($this->lengthLeft === null ? '' : sprintf(', %.0f mm left', $this->lengthLeft)),
+                $this->discontinued ? 'no longer made' : '',
+                $this->formerly === [] ? '' : 'used to be '.implode(' and ', $this->formerly),
+            ]),
+        );
     }
 }

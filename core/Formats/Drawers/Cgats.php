@@ -44,7 +44,9 @@ final class Cgats extends DrawerFormat
         $lab = array_map(static fn (string $f): int|false => array_search($f, $upper, true), self::LAB);
         $bands = self::bands($fields);
         if ($id === false || (in_array(false, $lab, true) && count($bands) < 10)) {
-            throw BadFile::because('The measurement file needs SAMPLE_ID and either LAB_L, LAB_A and LAB_B or reflectances for every ten nanometres.');
+            throw BadFile::because(
+                'The measurement file needs SAMPLE_ID and either LAB_L, LAB_A and LAB_B or reflectances for every ten nanometres.',
+            );
         }
         $problems = $records = [];
         $scale = self::scale($text, $bands);
@@ -57,20 +59,33 @@ final class Cgats extends DrawerFormat
             try {
                 $colour = in_array(false, $lab, true)
                     ? self::ofSpectrum($line, $cells, $fields, $bands, $scale)
-                    : Adaptation::fromD50(...array_map(static fn (int|false $at): float => self::number($line, self::cell($cells, $at), self::cell($fields, $at)), $lab));
+                    : Adaptation::fromD50(
+                        ...array_map(
+                            static fn (int|false $at): float => self::number($line, self::cell($cells, $at), self::cell($fields, $at)),
+                            $lab,
+                        ),
+                    );
                 $number = (string) preg_replace('~[@,/\s]+~', '-', self::cell($cells, $id));
-                $records[$line] = ShelfRow::of(new PencilRecord('', $number, $name === false ? '' : $cells[$name], Srgb::ofXyz($colour->xyz())->hex()));
+                $records[$line] = ShelfRow::of(
+                    new PencilRecord('', $number, $name === false ? '' : $cells[$name], Srgb::ofXyz($colour->xyz())->hex()),
+                );
             } catch (BadFile|UnreadableText $error) {
                 $problems[] = $error->getMessage();
             }
         }
 
-        return $records !== [] || $problems !== [] ? new DrawerReading($records, $problems) : throw BadFile::because('The measurement file has no samples between BEGIN_DATA and END_DATA.');
+        return $records !== [] || $problems !== []
+            ? new DrawerReading($records, $problems)
+            : throw BadFile::because('The measurement file has no samples between BEGIN_DATA and END_DATA.');
     }
 
     public function write(string $title, array $rows): string
     {
-        return self::table($title, self::LAB, array_map(static fn (ShelfRow $r): array => [$r->record, ...Adaptation::toD50(Lab::ofHex($r->record->heavy))], $rows));
+        return self::table(
+            $title,
+            self::LAB,
+            array_map(static fn (ShelfRow $r): array => [$r->record, ...Adaptation::toD50(Lab::ofHex($r->record->heavy))], $rows),
+        );
     }
 
     /**
@@ -84,14 +99,34 @@ final class Cgats extends DrawerFormat
         $rows = array_map(static function (array $sample) use ($quoted): string {
             $record = array_shift($sample);
 
-            return $quoted($record->number).' '.$quoted($record->name).' '.implode(' ', array_map(static fn (float $v): string => sprintf('%.4f', $v), $sample));
+            return $quoted($record->number).
+                ' '.
+                $quoted($record->name).
+                ' '.
+                implode(' ', array_map(static fn (float $v): string => sprintf('%.4f', $v), $sample));
         }, $samples);
 
         return implode("\n", [
-            'CGATS.17', '', 'ORIGINATOR "Knotty Prism"', 'DESCRIPTOR '.$quoted($title), ...array_map(static fn (string $f): string => 'KEYWORD "'.$f.'"', array_values(array_diff(['SAMPLE_NAME', ...array_keys($keywords), ...$fields], self::LAB))),
+            'CGATS.17',
+            '',
+            'ORIGINATOR "Knotty Prism"',
+            'DESCRIPTOR '.$quoted($title),
+            ...array_map(
+                static fn (string $f): string => 'KEYWORD "'.$f.'"',
+                array_values(array_diff(['SAMPLE_NAME', ...array_keys($keywords), ...$fields], self::LAB)),
+            ),
             ...array_map(static fn (string $k, int $v): string => "$k \"$v\"", array_keys($keywords), $keywords),
-            '', 'NUMBER_OF_FIELDS '.(2 + count($fields)), 'BEGIN_DATA_FORMAT', implode(' ', ['SAMPLE_ID', 'SAMPLE_NAME', ...$fields]), 'END_DATA_FORMAT', '',
-            'NUMBER_OF_SETS '.count($rows), 'BEGIN_DATA', ...$rows, 'END_DATA', '',
+            '',
+            'NUMBER_OF_FIELDS '.(2 + count($fields)),
+            'BEGIN_DATA_FORMAT',
+            implode(' ', ['SAMPLE_ID', 'SAMPLE_NAME', ...$fields]),
+            'END_DATA_FORMAT',
+            '',
+            'NUMBER_OF_SETS '.count($rows),
+            'BEGIN_DATA',
+            ...$rows,
+            'END_DATA',
+            '',
         ]);
     }
 
@@ -124,7 +159,7 @@ final class Cgats extends DrawerFormat
     {
         preg_match_all('/"([^"]*)"|(\S+)/', $text, $matches, PREG_SET_ORDER);
 
-        return array_map(static fn (array $m): string => ($m[2] ?? '') !== '' ? $m[2] : ($m[1] ?? ''), $matches);
+        return array_map(static fn (array $m): string => ($m[2] ?? '') !== '' ? $m[2] : $m[1] ?? '', $matches);
     }
 
     /**
@@ -195,15 +230,17 @@ final class Cgats extends DrawerFormat
             }
         }
         if ($below === null || $above === null) {
-            return ($below ?? $above ?? [0, 0.0])[1];
+            return ($below ?? ($above ?? [0, 0.0]))[1];
         }
 
-        return $below[1] + ($wavelength - $below[0]) / ($above[0] - $below[0]) * ($above[1] - $below[1]);
+        return $below[1] + (($wavelength - $below[0]) / ($above[0] - $below[0])) * ($above[1] - $below[1]);
     }
 
     private static function number(int $line, string $text, string $field): float
     {
-        return is_numeric($text) ? (float) $text : throw BadFile::because(sprintf('line %d, column %s: "%s" is no number.', $line, $field, UnreadableText::shown($text)));
+        return is_numeric($text)
+            ? (float) $text
+            : throw BadFile::because(sprintf('line %d, column %s: "%s" is no number.', $line, $field, UnreadableText::shown($text)));
     }
 
     /** @param  list<string>  $cells */

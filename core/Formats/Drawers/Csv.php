@@ -31,7 +31,13 @@ final class Csv extends DrawerFormat
 
     public function write(string $title, array $rows): string
     {
-        $cell = static fn (string|float|bool|null $v): string => is_bool($v) ? ($v ? 'yes' : 'no') : (is_string($v) ? CsvCell::marked($v) : (string) $v);
+        $cell = static fn (string|float|bool|null $v): string => is_bool($v)
+            ? ($v
+                ? 'yes'
+                : 'no')
+            : (is_string($v)
+                ? CsvCell::marked($v)
+                : (string) $v);
         $stream = fopen('php://memory', 'r+') ?: throw new \LogicException('memory can always be opened');
         fputcsv($stream, RecordFields::COLUMNS, escape: '', eol: "\r\n");
         foreach ($rows as $row) {
@@ -55,10 +61,16 @@ final class Csv extends DrawerFormat
         $first = strtok($text, "\r\n") ?: '';
         $separator = self::separatorOf($first);
         if (substr_count($first, $separator) >= self::MOST_COLUMNS) {
-            throw BadFile::because(sprintf('Row 1 names more than %d columns; known columns are %s.', self::MOST_COLUMNS, implode(', ', RecordFields::COLUMNS)));
+            throw BadFile::because(
+                sprintf(
+                    'Row 1 names more than %d columns; known columns are %s.',
+                    self::MOST_COLUMNS,
+                    implode(', ', RecordFields::COLUMNS),
+                ),
+            );
         }
         $header = self::header(fgetcsv($stream, separator: $separator, escape: ''));
-        $fields = new RecordFields;
+        $fields = new RecordFields();
         $records = [];
         $filled = 0;
         for ($row = 2; ($cells = fgetcsv($stream, separator: $separator, escape: '')) !== false; $row++) {
@@ -68,7 +80,13 @@ final class Csv extends DrawerFormat
             }
             DrawerFile::checkRows(++$filled);
             if (count($cells) > count($header)) {
-                $fields->problems[] = sprintf('row %d: it has %d cells but the header names %d columns; put text that has %s in "quotes".', $row, count($cells), count($header), self::SEPARATORS[$separator]);
+                $fields->problems[] = sprintf(
+                    'row %d: it has %d cells but the header names %d columns; put text that has %s in "quotes".',
+                    $row,
+                    count($cells),
+                    count($header),
+                    self::SEPARATORS[$separator],
+                );
 
                 continue;
             }
@@ -82,7 +100,9 @@ final class Csv extends DrawerFormat
             }
         }
 
-        return $records !== [] || $fields->problems !== [] ? new DrawerReading($records, $fields->problems) : throw BadFile::because('The drawer file has a header but no pencils below it.');
+        return $records !== [] || $fields->problems !== []
+            ? new DrawerReading($records, $fields->problems)
+            : throw BadFile::because('The drawer file has a header but no pencils below it.');
     }
 
     private static function separatorOf(string $header): string
@@ -102,10 +122,18 @@ final class Csv extends DrawerFormat
         $missing = array_diff(RecordFields::REQUIRED, $header);
         $unknown = array_diff($header, RecordFields::COLUMNS);
         if ($missing !== []) {
-            throw BadFile::because(sprintf('Row 1 must name the columns; %s is missing (known columns: %s).', implode(' and ', $missing), implode(', ', RecordFields::COLUMNS)));
+            throw BadFile::because(
+                sprintf(
+                    'Row 1 must name the columns; %s is missing (known columns: %s).',
+                    implode(' and ', $missing),
+                    implode(', ', RecordFields::COLUMNS),
+                ),
+            );
         }
         if ($unknown !== []) {
-            throw BadFile::because(sprintf('Row 1 has an unknown column "%s"; known columns are %s.', reset($unknown), implode(', ', RecordFields::COLUMNS)));
+            throw BadFile::because(
+                sprintf('Row 1 has an unknown column "%s"; known columns are %s.', reset($unknown), implode(', ', RecordFields::COLUMNS)),
+            );
         }
 
         return array_values($header);

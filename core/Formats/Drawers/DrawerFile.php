@@ -26,7 +26,9 @@ final class DrawerFile
         $text = PlainText::of($text);
         $start = ltrim($text);
         if ($start === '') {
-            throw BadFile::because('The drawer file is empty; it needs a header line with at least "number,heavy", or a JSON list of pencils.');
+            throw BadFile::because(
+                'The drawer file is empty; it needs a header line with at least "number,heavy", or a JSON list of pencils.',
+            );
         }
 
         foreach (DrawerFormat::cases() as $format) {
@@ -42,15 +44,26 @@ final class DrawerFile
     public static function checkRows(int $rows): void
     {
         if ($rows > self::MOST_ROWS) {
-            throw BadFile::because(sprintf('The drawer file has more than %s pencils; split it into smaller ones.', number_format(self::MOST_ROWS)));
+            throw BadFile::because(
+                sprintf('The drawer file has more than %s pencils; split it into smaller ones.', number_format(self::MOST_ROWS)),
+            );
         }
     }
 
     /** @throws BadFile when it would fall into more lines, or longer ones, than a table of colours has */
     public static function checkLines(string $text): void
     {
-        if (substr_count($text, "\n") + substr_count($text, "\r") > self::MOST_LINES || preg_match('/[^\r\n]{'.self::LONGEST_LINE.'}/', $text) === 1) {
-            throw BadFile::because(sprintf('The file has more than %s lines, or lines of more than %s letters; save it as a plain table of colours.', number_format(self::MOST_LINES), number_format(self::LONGEST_LINE)));
+        if (
+            substr_count($text, "\n") + substr_count($text, "\r") > self::MOST_LINES ||
+            preg_match('/[^\r\n]{'.self::LONGEST_LINE.'}/', $text) === 1
+        ) {
+            throw BadFile::because(
+                sprintf(
+                    'The file has more than %s lines, or lines of more than %s letters; save it as a plain table of colours.',
+                    number_format(self::MOST_LINES),
+                    number_format(self::LONGEST_LINE),
+                ),
+            );
         }
     }
 
@@ -67,7 +80,12 @@ final class DrawerFile
         }
         $twice = [];
         foreach ($reading->twice as [$first, $second]) {
-            $twice[] = sprintf('row %d, column number: "%s" is already in row %d.', $second, $reading->rows[$second]->record->id(), $first);
+            $twice[] = sprintf(
+                'row %d, column number: "%s" is already in row %d.',
+                $second,
+                $reading->rows[$second]->record->id(),
+                $first,
+            );
         }
         if ($twice !== []) {
             throw BadFile::withProblems('The drawer file lists a pencil twice', $twice);

@@ -10,7 +10,8 @@ use KnottyPrism\Core\Kinds\Found;
 use KnottyPrism\Core\Kinds\Kind;
 
 /**
- * A form in which a drawer is written and read. Each is one class of this folder, which says all that is particular to it, and is found there.
+ * A form in which a drawer is written and read. Each is one class of this folder, which says all that is particular to it, and is found
+ * there.
  */
 abstract class DrawerFormat extends Kind
 {
@@ -22,8 +23,14 @@ abstract class DrawerFormat extends Kind
      * @param  string  $name  as it is offered
      * @param  string  $holds  what of a drawer it holds
      */
-    protected function __construct(string $value, int $place, public readonly string $ending, public readonly string $type, public readonly string $name, public readonly string $holds)
-    {
+    protected function __construct(
+        string $value,
+        int $place,
+        public readonly string $ending,
+        public readonly string $type,
+        public readonly string $name,
+        public readonly string $holds,
+    ) {
         parent::__construct($value, $place);
     }
 

@@ -26,7 +26,10 @@ final class Json extends DrawerFormat
 
     public function write(string $title, array $rows): string
     {
-        return json_encode(['pencils' => self::pencils($rows)], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            ['pencils' => self::pencils($rows)],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        )."\n";
     }
 
     /**
@@ -35,7 +38,13 @@ final class Json extends DrawerFormat
      */
     public static function pencils(array $rows): array
     {
-        return array_map(static fn (ShelfRow $r): array => array_filter(RecordFields::of($r), static fn (string|float|bool|null $v): bool => $v !== null && $v !== ''), $rows);
+        return array_map(
+            static fn (ShelfRow $r): array => array_filter(
+                RecordFields::of($r),
+                static fn (string|float|bool|null $v): bool => $v !== null && $v !== '',
+            ),
+            $rows,
+        );
     }
 
     /**
@@ -49,12 +58,12 @@ final class Json extends DrawerFormat
         if ($data === null) {
             throw BadFile::because('The drawer file begins like JSON but can not be read: '.json_last_error_msg().'.');
         }
-        $rows = is_array($data) ? ($data['pencils'] ?? $data) : null;
+        $rows = is_array($data) ? $data['pencils'] ?? $data : null;
         if (! is_array($rows) || ! array_is_list($rows) || $rows === []) {
             throw BadFile::because('The drawer file must be a list of pencils, or an object with a list named "pencils".');
         }
         DrawerFile::checkRows(count($rows));
-        $fields = new RecordFields;
+        $fields = new RecordFields();
         $records = [];
         foreach ($rows as $i => $row) {
             $record = is_array($row) ? $fields->record($i + 1, self::asText($row)) : null;
@@ -77,7 +86,15 @@ final class Json extends DrawerFormat
     {
         $text = [];
         foreach ($row as $key => $value) {
-            $text[(string) $key] = is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : (is_array($value) ? implode('; ', array_filter($value, is_scalar(...))) : ''));
+            $text[(string) $key] = is_bool($value)
+                ? ($value
+                    ? 'yes'
+                    : 'no')
+                : (is_scalar($value)
+                    ? (string) $value
+                    : (is_array($value)
+                        ? implode('; ', array_filter($value, is_scalar(...)))
+                        : ''));
         }
 
         return $text;

@@ -31,7 +31,10 @@ final class Palette extends DrawerFormat
             if (trim($line) === '' || preg_match('/^\s*(#|GIMP Palette|Name:|Columns:)/', $line) === 1) {
                 continue;
             }
-            if (preg_match('/^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$/', $line, $m) !== 1 || max((int) $m[1], (int) $m[2], (int) $m[3]) > 255) {
+            if (
+                preg_match('/^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$/', $line, $m) !== 1 ||
+                max((int) $m[1], (int) $m[2], (int) $m[3]) > 255
+            ) {
                 $problems[] = sprintf('line %d: it is no colour; one is written as three figures from 0 to 255 and a name.', $i + 1);
 
                 continue;
@@ -41,19 +44,29 @@ final class Palette extends DrawerFormat
             $records[$i + 1] = ShelfRow::of(new PencilRecord('', $number, $name, sprintf('#%02x%02x%02x', $m[1], $m[2], $m[3])));
         }
 
-        return $records !== [] || $problems !== [] ? new DrawerReading($records, $problems) : throw BadFile::because('The palette holds no colours.');
+        return $records !== [] || $problems !== []
+            ? new DrawerReading($records, $problems)
+            : throw BadFile::because('The palette holds no colours.');
     }
 
     public function write(string $title, array $rows): string
     {
-        return self::ofColours($title, array_map(static fn (ShelfRow $r): array => [$r->record->heavy, trim("{$r->record->number} {$r->record->name}")], $rows));
+        return self::ofColours(
+            $title,
+            array_map(static fn (ShelfRow $r): array => [$r->record->heavy, trim("{$r->record->number} {$r->record->name}")], $rows),
+        );
     }
 
     /** @param  list<array{string, string}>  $colours  #rrggbb and a name */
     public static function ofColours(string $title, array $colours): string
     {
         $line = static fn (string $s): string => trim((string) preg_replace('/[\x00-\x1F\x7F]+/', ' ', $s));
-        $rows = array_map(static fn (array $c): string => vsprintf('%3d %3d %3d', array_map(hexdec(...), str_split(substr($c[0], 1), 2)))."\t".$line($c[1]), $colours);
+        $rows = array_map(
+            static fn (array $c): string => vsprintf('%3d %3d %3d', array_map(hexdec(...), str_split(substr($c[0], 1), 2))).
+                "\t".
+                $line($c[1]),
+            $colours,
+        );
 
         return self::FIRST_LINE."\nName: ".$line($title)."\nColumns: 0\n#\n".implode("\n", $rows)."\n";
     }

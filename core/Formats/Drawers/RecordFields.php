@@ -18,7 +18,24 @@ use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 /** Turns the fields of one row, all text, into a pencil record, collecting every problem with its row and column. */
 final class RecordFields
 {
-    public const COLUMNS = ['line', 'number', 'name', 'binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown', 'lightfast', 'owned', 'stock', 'length_left', 'discontinued', 'formerly', 'notes'];
+    public const COLUMNS = [
+        'line',
+        'number',
+        'name',
+        'binder',
+        'heavy',
+        'light',
+        'over_black',
+        'opacity',
+        'laydown',
+        'lightfast',
+        'owned',
+        'stock',
+        'length_left',
+        'discontinued',
+        'formerly',
+        'notes',
+    ];
 
     public const REQUIRED = ['number', 'heavy'];
 
@@ -31,9 +48,22 @@ final class RecordFields
         [$r, $stock] = [$row->record, $row->stock];
 
         return [
-            'line' => $r->line, 'number' => $r->number, 'name' => $r->name, 'binder' => $r->binder?->value, 'heavy' => $r->heavy, 'light' => $r->light, 'over_black' => $r->overBlack,
-            'opacity' => $r->opacity?->value, 'laydown' => $r->laydown, 'lightfast' => $r->lightfast, 'owned' => $r->owned,
-            'stock' => $stock->state->value, 'length_left' => $stock->lengthLeft, 'discontinued' => $stock->discontinued, 'formerly' => implode('; ', $stock->formerly), 'notes' => $stock->notes,
+            'line' => $r->line,
+            'number' => $r->number,
+            'name' => $r->name,
+            'binder' => $r->binder?->value,
+            'heavy' => $r->heavy,
+            'light' => $r->light,
+            'over_black' => $r->overBlack,
+            'opacity' => $r->opacity?->value,
+            'laydown' => $r->laydown,
+            'lightfast' => $r->lightfast,
+            'owned' => $r->owned,
+            'stock' => $stock->state->value,
+            'length_left' => $stock->lengthLeft,
+            'discontinued' => $stock->discontinued,
+            'formerly' => implode('; ', $stock->formerly),
+            'notes' => $stock->notes,
         ];
     }
 
@@ -69,7 +99,12 @@ final class RecordFields
         ];
         $owned = $values['stock'] instanceof Stock ? $values['stock']->isOwned() : $values['owned'] ?? true;
         if ($values['owned'] !== null && $values['owned'] !== $owned) {
-            $this->problems[] = sprintf('row %d, column stock: it says "%s" where the column owned says "%s".', $row, $values['stock']->value, $values['owned'] ? 'yes' : 'no');
+            $this->problems[] = sprintf(
+                'row %d, column stock: it says "%s" where the column owned says "%s".',
+                $row,
+                $values['stock']->value,
+                $values['owned'] ? 'yes' : 'no',
+            );
         }
         if (count($this->problems) > $before) {
             return null;
@@ -88,9 +123,20 @@ final class RecordFields
             trim($fields['lightfast'] ?? '') ?: null,
             $owned,
         );
-        $formerly = array_values(array_filter(array_map(trim(...), explode(';', $fields['formerly'] ?? '')), static fn (string $f): bool => $f !== ''));
+        $formerly = array_values(
+            array_filter(array_map(trim(...), explode(';', $fields['formerly'] ?? '')), static fn (string $f): bool => $f !== ''),
+        );
 
-        return new ShelfRow($record, new StockNote($values['stock'] ?? ($owned ? Stock::Owned : Stock::Absent), $values['length'], $values['discontinued'], $formerly, trim($fields['notes'] ?? '')));
+        return new ShelfRow(
+            $record,
+            new StockNote(
+                $values['stock'] ?? ($owned ? Stock::Owned : Stock::Absent),
+                $values['length'],
+                $values['discontinued'],
+                $formerly,
+                trim($fields['notes'] ?? ''),
+            ),
+        );
     }
 
     /** @param  array<string, string>  $fields */
@@ -103,11 +149,19 @@ final class RecordFields
         }
         $number = trim($fields['number'] ?? '');
         if (preg_match('~[@,/\s]~', $number) === 1) {
-            $this->problems[] = sprintf('row %d, column number: a number has no space, comma, @ or /; received "%s".', $row, UnreadableText::shown($number));
+            $this->problems[] = sprintf(
+                'row %d, column number: a number has no space, comma, @ or /; received "%s".',
+                $row,
+                UnreadableText::shown($number),
+            );
         }
         // Stacks are written with commas between their passes.
         if (str_contains($fields['line'] ?? '', ',')) {
-            $this->problems[] = sprintf('row %d, column line: a line has no comma; received "%s".', $row, UnreadableText::shown(trim($fields['line'])));
+            $this->problems[] = sprintf(
+                'row %d, column line: a line has no comma; received "%s".',
+                $row,
+                UnreadableText::shown(trim($fields['line'])),
+            );
         }
     }
 
@@ -123,7 +177,12 @@ final class RecordFields
 
     private static function length(string $text): float
     {
-        return OutOfRange::check('the length left in millimetres', self::figure($text, 'the length left', 'a figure in millimetres'), 0, StockNote::FULL_MM);
+        return OutOfRange::check(
+            'the length left in millimetres',
+            self::figure($text, 'the length left', 'a figure in millimetres'),
+            0,
+            StockNote::FULL_MM,
+        );
     }
 
     /** A figure, with a point or a comma before its decimals. */
@@ -151,7 +210,11 @@ final class RecordFields
      */
     private static function choice(string $enum, string $name, string $text): \BackedEnum
     {
-        return $enum::tryFrom(mb_strtolower($text))
-            ?? throw UnreadableText::choice($name, array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases()), $text);
+        return $enum::tryFrom(mb_strtolower($text)) ??
+            throw UnreadableText::choice(
+                $name,
+                array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases()),
+                $text,
+            );
     }
 }

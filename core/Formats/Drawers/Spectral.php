@@ -8,7 +8,10 @@ use KnottyPrism\Core\Colour\Observer;
 use KnottyPrism\Core\Colour\SmoothestReflectance;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 
-/** Measurement text with reflectances in hundredths for every ten nanometres, the smoothest that have the recorded colour; read as {@see Cgats} is. */
+/**
+ * Measurement text with reflectances in hundredths for every ten nanometres, the smoothest that have the recorded colour; read as {@see
+ * Cgats} is.
+ */
 final class Spectral extends DrawerFormat
 {
     public function __construct()
@@ -32,9 +35,25 @@ final class Spectral extends DrawerFormat
         $last = Observer::FIRST_NM + Observer::STEP_NM * (Observer::BANDS - 1);
         $fields = array_map(static fn (int $nm): string => "SPEC_$nm", range(Observer::FIRST_NM, $last, Observer::STEP_NM));
         // What readers ask for beside the columns themselves.
-        $keywords = ['SPECTRAL_BANDS' => Observer::BANDS, 'SPECTRAL_START_NM' => Observer::FIRST_NM, 'SPECTRAL_END_NM' => $last, 'SPECTRAL_NORM' => 100];
+        $keywords = [
+            'SPECTRAL_BANDS' => Observer::BANDS,
+            'SPECTRAL_START_NM' => Observer::FIRST_NM,
+            'SPECTRAL_END_NM' => $last,
+            'SPECTRAL_NORM' => 100,
+        ];
         $percent = static fn (float $r): float => 100 * $r;
 
-        return Cgats::table($title, $fields, array_map(static fn (ShelfRow $r): array => [$r->record, ...array_map($percent, array_values(SmoothestReflectance::ofHex($r->record->heavy)))], $rows), $keywords);
+        return Cgats::table(
+            $title,
+            $fields,
+            array_map(
+                static fn (ShelfRow $r): array => [
+                    $r->record,
+                    ...array_map($percent, array_values(SmoothestReflectance::ofHex($r->record->heavy))),
+                ],
+                $rows,
+            ),
+            $keywords,
+        );
     }
 }

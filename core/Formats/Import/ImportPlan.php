@@ -16,10 +16,17 @@ final readonly class ImportPlan
      * @param  array<int, ShelfRow>  $changed  as they would be
      * @param  array<int, ShelfRow>  $same
      * @param  list<ShelfRow>  $dropped  pencils that would no longer be owned
-     * @param  list<array{rows: list<int>, id: string, differs: list<string>}>  $twice  rows that speak of one pencil, and the columns in which they differ
+     * @param  list<array{rows: list<int>, id: string, differs: list<string>}>  $twice rows that speak of one pencil, and the columns in
+     *   which
+     *   they differ
      */
-    private function __construct(public array $new, public array $changed, public array $same, public array $dropped, public array $twice)
-    {
+    private function __construct(
+        public array $new,
+        public array $changed,
+        public array $same,
+        public array $dropped,
+        public array $twice,
+    ) {
     }
 
     /** @param  list<ShelfRow>  $known  what is in the drawer already */
@@ -49,9 +56,21 @@ final readonly class ImportPlan
                 $changed[$place] = $then;
             }
         }
-        $others = $choices->others === 'keep' ? [] : array_filter($known, static fn (ShelfRow $row): bool => $row->record->owned && ! isset($named[self::key($row)]));
+        $others =
+            $choices->others === 'keep'
+                ? []
+                : array_filter($known, static fn (ShelfRow $row): bool => $row->record->owned && ! isset($named[self::key($row)]));
 
-        return new self($new, $changed, $same, array_map(static fn (ShelfRow $row): ShelfRow => new ShelfRow($row->record, $row->stock->withState(Stock::Absent)), array_values($others)), $twice);
+        return new self(
+            $new,
+            $changed,
+            $same,
+            array_map(
+                static fn (ShelfRow $row): ShelfRow => new ShelfRow($row->record, $row->stock->withState(Stock::Absent)),
+                array_values($others),
+            ),
+            $twice,
+        );
     }
 
     /** @return list<ShelfRow> all that must be written */
@@ -60,7 +79,10 @@ final readonly class ImportPlan
         return [...array_values($this->new), ...array_values($this->changed), ...$this->dropped];
     }
 
-    /** @return array{array<int, ShelfRow>, list<array{rows: list<int>, id: string, differs: list<string>}>} one row for each pencil, and which were several */
+    /**
+     * @return array{array<int, ShelfRow>, list<array{rows: list<int>, id: string, differs: list<string>}>} one row for each pencil, and
+     *   which were several
+     */
     private static function once(DrawerReading $reading, ImportChoices $choices): array
     {
         $rows = $reading->rows;

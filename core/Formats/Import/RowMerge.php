@@ -22,7 +22,7 @@ final class RowMerge
             }
         }
 
-        return (new RecordFields)->record(1, $fields) ?? throw new \LogicException('two sound rows make a sound one');
+        return (new RecordFields())->record(1, $fields) ?? throw new \LogicException('two sound rows make a sound one');
     }
 
     /** @return list<string> columns in which both speak and differ */
@@ -30,7 +30,13 @@ final class RowMerge
     {
         $other = self::texts($second);
 
-        return array_keys(array_filter(self::texts($first), static fn (string $text, string $column): bool => $text !== '' && $other[$column] !== '' && $text !== $other[$column], ARRAY_FILTER_USE_BOTH));
+        return array_keys(
+            array_filter(
+                self::texts($first),
+                static fn (string $text, string $column): bool => $text !== '' && $other[$column] !== '' && $text !== $other[$column],
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
     }
 
     /** @return array<string, string> by column; what is not said is empty */

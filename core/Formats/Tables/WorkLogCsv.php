@@ -32,6 +32,15 @@ final class WorkLogCsv
     /** @return list<string|int|float|null> */
     private static function row(int $session, LoggedPass $pass, string $study, string $tool, Wear $wear): array
     {
-        return [$session, $study, gmdate('Y-m-d\TH:i:s\Z', $pass->at), $pass->zone, $tool, $pass->skipped ? 'yes' : 'no', round($pass->minutes, 2), $pass->film === null || $pass->skipped ? null : round($wear->millimetres($pass->film), 2)];
+        return [
+            $session,
+            $study,
+            gmdate('Y-m-d\TH:i:s\Z', $pass->at),
+            $pass->zone,
+            $tool,
+            $pass->skipped ? 'yes' : 'no',
+            round($pass->minutes, 2),
+            $pass->film === null || $pass->skipped ? null : round($wear->millimetres($pass->film), 2),
+        ];
     }
 }

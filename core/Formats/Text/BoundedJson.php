@@ -22,7 +22,14 @@ final class BoundedJson
             $values += substr_count($text, $sign);
         }
         if ($values > $mostValues) {
-            throw BadFile::because(sprintf('%s holds about %s values; up to %s can be read. Split it, or leave out what is not needed.', $what, number_format($values), number_format($mostValues)));
+            throw BadFile::because(
+                sprintf(
+                    '%s holds about %s values; up to %s can be read. Split it, or leave out what is not needed.',
+                    $what,
+                    number_format($values),
+                    number_format($mostValues),
+                ),
+            );
         }
     }
 

@@ -9,8 +9,8 @@ use KnottyPrism\Core\Kinds\Kind;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 
 /**
- * What can be done to laid film between passes, without laying colour. Each is one class of this folder, which says all that is particular to it,
- * and is found there; there is one of each. Figures and reasons: docs/model.md, "Finishes".
+ * What can be done to laid film between passes, without laying colour. Each is one class of this folder, which says all that is particular
+ * to it, and is found there; there is one of each. Figures and reasons: docs/model.md, "Finishes".
  */
 abstract class Finish extends Kind
 {

@@ -25,9 +25,15 @@ final class MixFilms
         }
         $before = self::heldFilm($sheet->deposits);
         if ($mixed === 0.0) {
-            $sheet->deposits = array_map(static fn (Deposit $d): Deposit => $d->withThickness(self::levelled($d->thickness, $evened)), $sheet->deposits);
+            $sheet->deposits = array_map(
+                static fn (Deposit $d): Deposit => $d->withThickness(self::levelled($d->thickness, $evened)),
+                $sheet->deposits,
+            );
         } else {
-            $stains = array_map(static fn (Deposit $d): Deposit => $d->withThickness(self::scaled($d->thickness, 1 - $mixed)), $sheet->deposits);
+            $stains = array_map(
+                static fn (Deposit $d): Deposit => $d->withThickness(self::scaled($d->thickness, 1 - $mixed)),
+                $sheet->deposits,
+            );
             $mixture = Deposit::mixtureOf($sheet->deposits);
             $sheet->deposits = [...$stains, $mixture->withThickness(self::levelled(self::scaled($before, $mixed), $evened))];
         }

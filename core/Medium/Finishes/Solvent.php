@@ -16,7 +16,7 @@ final class Solvent extends Finish
     private const EVENS = 0.85;
 
     /** Dissolved and dried, film packs into less of the tooth. */
-    private const PACKS = 0.80;
+    private const PACKS = 0.8;
 
     public function __construct()
     {
@@ -28,7 +28,8 @@ final class Solvent extends Finish
             coats: 2,
             dries: true,
             layOut: 'and a brush, a jar that closes, a rag',
-            care: 'Solvent: read its label first. Window open, no flame, the jar closed between strokes, gloves on; the rag goes into a lidded metal bin.',
+            care: 'Solvent: read its label first. Window open, no flame, the jar closed between strokes, gloves on; the rag goes into a '
+                .'lidded metal bin.',
             careInShort: 'open a window, no flame; follow the label and local rules; let it dry',
         );
     }

@@ -8,13 +8,21 @@ use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 
 /**
- * How one artist lays a pass on one paper, beside the even hand that plans are made for: every figure is a factor on what the model
- * takes for granted, 1 for no difference. Test strips teach it ({@see \KnottyPrism\Core\Medium\Strips\LearnHand}); docs/model.md, "A hand of one's own".
+ * How one artist lays a pass on one paper, beside the even hand that plans are made for: every figure is a factor on what the model takes
+ * for granted, 1 for no difference. Test strips teach it ({@see \KnottyPrism\Core\Medium\Strips\LearnHand}); docs/model.md, "A hand of
+ * one's own".
  */
 final readonly class Hand
 {
     /** What may be learned, and how far each can differ from the even hand. */
-    public const RANGES = ['pressure' => [0.5, 2.0], 'laydown' => [0.4, 2.5], 'spread' => [0.25, 4.0], 'drag' => [0.0, 3.0], 'packing' => [0.6, 1.5], 'contact' => [0.4, 3.0]];
+    public const RANGES = [
+        'pressure' => [0.5, 2.0],
+        'laydown' => [0.4, 2.5],
+        'spread' => [0.25, 4.0],
+        'drag' => [0.0, 3.0],
+        'packing' => [0.6, 1.5],
+        'contact' => [0.4, 3.0],
+    ];
 
     /**
      * @param  float  $pressure  on the planned pressure: 1.25 presses a quarter harder
@@ -49,7 +57,7 @@ final readonly class Hand
     {
         static $even = null;
 
-        return $even ??= new self;
+        return $even ??= new self();
     }
 
     /** The pressure that comes out where so much was meant, 0–1. */
@@ -74,11 +82,22 @@ final readonly class Hand
         return json_encode($this->toArray(), JSON_THROW_ON_ERROR);
     }
 
-    /** @return array{pressure: float, laydown: float, spread: float, drag: float, packing: float, contact: float, pencils: array<string, float>} to four digits */
+    /**
+     * @return array{pressure: float, laydown: float, spread: float, drag: float, packing: float, contact: float,
+     *   pencils: array<string, float>} to four digits
+     */
     public function toArray(): array
     {
         $rounded = static fn (float $f): float => round($f, 4);
 
-        return ['pressure' => $rounded($this->pressure), 'laydown' => $rounded($this->laydown), 'spread' => $rounded($this->spread), 'drag' => $rounded($this->drag), 'packing' => $rounded($this->packing), 'contact' => $rounded($this->contact), 'pencils' => array_map($rounded, $this->pencils)];
+        return [
+            'pressure' => $rounded($this->pressure),
+            'laydown' => $rounded($this->laydown),
+            'spread' => $rounded($this->spread),
+            'drag' => $rounded($this->drag),
+            'packing' => $rounded($this->packing),
+            'contact' => $rounded($this->contact),
+            'pencils' => array_map($rounded, $this->pencils),
+        ];
     }
 }

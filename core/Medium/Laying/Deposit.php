@@ -18,8 +18,13 @@ final readonly class Deposit
      * @param  array<int, float>  $thickness  film units per stratum
      * @param  float  $laydown  of what it was laid with: how soft it is, see {@see Drag}
      */
-    public function __construct(public array $a, public array $b, public float $scattering, public array $thickness, public float $laydown = 0.95)
-    {
+    public function __construct(
+        public array $a,
+        public array $b,
+        public float $scattering,
+        public array $thickness,
+        public float $laydown = 0.95,
+    ) {
     }
 
     /** @param  array<int, float>  $thickness */
@@ -62,8 +67,8 @@ final readonly class Deposit
     {
         $film = max(1e-9, $own + $others);
         $scattering = max(1e-6, ($own * $this->scattering + $others * $other->scattering) / $film);
-        $here = $own * $this->scattering / $film / $scattering;
-        $there = $others * $other->scattering / $film / $scattering;
+        $here = ($own * $this->scattering) / $film / $scattering;
+        $there = ($others * $other->scattering) / $film / $scattering;
         $a = $b = [];
         foreach ($this->a as $i => $ratio) {
             $ratio = max(1e-9, $here * ($ratio - 1) + $there * ($other->a[$i] - 1));

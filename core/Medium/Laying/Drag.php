@@ -40,7 +40,11 @@ final class Drag
             return 0.0;
         }
 
-        $share = $drag * self::MOST * (($pressure - $from) / (1 - $from)) ** self::GROWS * max(self::HARDEST, min(self::SOFTEST, $newest->laydown / self::SOFT));
+        $share =
+            $drag *
+            self::MOST *
+            (($pressure - $from) / (1 - $from)) ** self::GROWS *
+            max(self::HARDEST, min(self::SOFTEST, $newest->laydown / self::SOFT));
 
         return min(1.0, $share);
     }

@@ -28,7 +28,8 @@ final readonly class Evenness
         $grain = $sheet->grain();
         $paper = Lab::ofReflectance($sheet->paper->reflectance)->l;
         $halfway = ($paper + Lab::ofXyz($sheet->xyz())->l) / 2;
-        $bare = $grain < self::EVEN ? [] : array_filter($sheet->strata(), static fn (array $r): bool => Lab::ofReflectance($r)->l > $halfway);
+        $bare =
+            $grain < self::EVEN ? [] : array_filter($sheet->strata(), static fn (array $r): bool => Lab::ofReflectance($r)->l > $halfway);
 
         return new self($grain, count($bare) / Tooth::STRATA);
     }

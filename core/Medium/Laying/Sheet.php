@@ -75,7 +75,7 @@ final class Sheet
         $mean = [];
         for ($i = 0; $i < 36; $i++) {
             $s = sqrt($r[$i]) + sqrt($r[$i + 36]) + sqrt($r[$i + 72]) + sqrt($r[$i + 108]) + sqrt($r[$i + 144]) + sqrt($r[$i + 180]);
-            $mean[] = $s * $s / 36.0;
+            $mean[] = ($s * $s) / 36.0;
         }
 
         return $mean;
@@ -99,8 +99,8 @@ final class Sheet
     }
 
     /**
-     * How unevenly film lies, as the eye has it: the standard deviation of L* over the strata, 0 for bare paper. A smooth mid grey has some 3; a
-     * whisper of near black over white, of the same mean, more than 20: that is seen as pepper at arm's length.
+     * How unevenly film lies, as the eye has it: the standard deviation of L* over the strata, 0 for bare paper. A smooth mid grey has some
+     * 3; a whisper of near black over white, of the same mean, more than 20: that is seen as pepper at arm's length.
      */
     public function grain(): float
     {
@@ -143,7 +143,10 @@ final class Sheet
             $apart[] = $own;
         }
 
-        return array_map(static fn (array $off): array => [$mean[0] + $room * $off[0], $mean[1] + $room * $off[1], $mean[2] + $room * $off[2]], $apart);
+        return array_map(
+            static fn (array $off): array => [$mean[0] + $room * $off[0], $mean[1] + $room * $off[1], $mean[2] + $room * $off[2]],
+            $apart,
+        );
     }
 
     /** @return list<string> the same as a dab shows them, #rrggbb, peaks first */

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Medium\Paper;
 
 /**
- * The paper's surface as seen in a dab: a tile that says for every pixel which stratum shows there, all strata on equal areas, peaks 0. A piece of
- * {@see PencilGrain} at the density of a screen's dabs, in strokes as a right hand lays them; larger than a dab, so that none shows it twice.
+ * The paper's surface as seen in a dab: a tile that says for every pixel which stratum shows there, all strata on equal areas, peaks 0. A
+ * piece of {@see PencilGrain} at the density of a screen's dabs, in strokes as a right hand lays them; larger than a dab, so that none
+ * shows it twice.
  */
 final class Grain
 {

@@ -44,6 +44,7 @@ final readonly class Paper
     /** Names everything a prediction on this paper depends on. */
     public function fingerprint(): string
     {
-        return sprintf('%s/%s/%.4f/%.4f', $this->name, $this->hex, $this->tooth->roughness, $this->tooth->capacity).($this->hand->isEven() ? '' : '/'.$this->hand->fingerprint());
+        return sprintf('%s/%s/%.4f/%.4f', $this->name, $this->hex, $this->tooth->roughness, $this->tooth->capacity).
+            ($this->hand->isEven() ? '' : '/'.$this->hand->fingerprint());
     }
 }

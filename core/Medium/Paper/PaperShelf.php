@@ -31,7 +31,9 @@ final class PaperShelf
     /** @return list<string> papers that a sheet can be printed on */
     public static function printable(): array
     {
-        return array_values(array_filter(self::names(), static fn (string $name): bool => Lab::ofHex(self::PAPERS[$name][0])->l >= self::PRINTED_FROM));
+        return array_values(
+            array_filter(self::names(), static fn (string $name): bool => Lab::ofHex(self::PAPERS[$name][0])->l >= self::PRINTED_FROM),
+        );
     }
 
     /** @throws UnreadableText when no paper has this name; hyphens and capitals are forgiven */

@@ -45,14 +45,14 @@ final class PencilGrain
     /** The direction of a line drawn on paper, whichever way it was drawn: right and down are positive. */
     public static function along(float $right, float $down): int
     {
-        $twelfths = (int) round(atan2(-$down, $right) / M_PI * self::DIRECTIONS);
+        $twelfths = (int) round((atan2(-$down, $right) / M_PI) * self::DIRECTIONS);
 
         return ($twelfths + 2 * self::DIRECTIONS) % self::DIRECTIONS;
     }
 
     /**
-     * What is left of flecks, 0–1, where a pixel stands for so much of the drawing: several lie in it, and from where one sees so much at once
-     * the eye runs them together. Nearly all at 0.05 mm, a breath at 0.3.
+     * What is left of flecks, 0–1, where a pixel stands for so much of the drawing: several lie in it, and from where one sees so much at
+     * once the eye runs them together. Nearly all at 0.05 mm, a breath at 0.3.
      */
     public static function contrast(float $mmPerPixel): float
     {
@@ -66,8 +66,15 @@ final class PencilGrain
      * @param  string  $directions  a byte a place, row after row
      * @return string a byte a pixel, 0 to PLACES − 1
      */
-    public static function places(float $mmPerPixel, float $left, float $top, array $columns, array $rows, string $directions, int $across): string
-    {
+    public static function places(
+        float $mmPerPixel,
+        float $left,
+        float $top,
+        array $columns,
+        array $rows,
+        string $directions,
+        int $across,
+    ): string {
         return self::evened(self::heights($mmPerPixel, $left, $top, $columns, $rows, $directions, $across));
     }
 
@@ -78,14 +85,21 @@ final class PencilGrain
      * @param  list<int>  $rows
      * @return list<int> row after row
      */
-    public static function heights(float $mmPerPixel, float $left, float $top, array $columns, array $rows, string $directions, int $across): array
-    {
+    public static function heights(
+        float $mmPerPixel,
+        float $left,
+        float $top,
+        array $columns,
+        array $rows,
+        string $directions,
+        int $across,
+    ): array {
         // One long loop: a megapixel goes through it.
         [$p, $mask] = [self::permutation(), self::SIZE - 1];
         $cos = $sin = [];
         for ($d = 0; $d < self::DIRECTIONS; $d++) {
-            $cos[] = cos(M_PI * $d / self::DIRECTIONS);
-            $sin[] = sin(M_PI * $d / self::DIRECTIONS);
+            $cos[] = cos((M_PI * $d) / self::DIRECTIONS);
+            $sin[] = sin((M_PI * $d) / self::DIRECTIONS);
         }
         $first = $second = $share = $xs = [];
         foreach (array_keys($columns) as $x) {
@@ -104,7 +118,9 @@ final class PencilGrain
             foreach ($columns as $x => $column) {
                 $fu = $share[$x];
                 [$a, $b] = [$first[$x], $second[$x]];
-                $felt = (1 - $fv) * ((1 - $fu) * $p[($a + $iv) & $mask] + $fu * $p[($b + $iv) & $mask]) + $fv * ((1 - $fu) * $p[($a + $iv + 1) & $mask] + $fu * $p[($b + $iv + 1) & $mask]);
+                $felt =
+                    (1 - $fv) * ((1 - $fu) * $p[($a + $iv) & $mask] + $fu * $p[($b + $iv) & $mask]) +
+                    $fv * ((1 - $fu) * $p[($a + $iv + 1) & $mask] + $fu * $p[($b + $iv + 1) & $mask]);
                 $d = ord($directions[$from + $column]);
                 if ($d >= self::DIRECTIONS) {
                     $heights[] = (int) $felt;

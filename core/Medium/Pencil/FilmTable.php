@@ -14,7 +14,10 @@ final class FilmTable
 {
     private const STEPS_PER_UNIT = 128;
 
-    /** @var array<int, array{array<int, float>, array<int, float>, array<int, float>, array<int, float>}> row => per band: R_f and what it is more in the next row, T² and the same of it */
+    /**
+     * @var array<int, array{array<int, float>, array<int, float>, array<int, float>, array<int, float>}> row => per band: R_f and what it
+     *   is more in the next row, T² and the same of it
+     */
     private array $rows = [];
 
     /** @var array<int, array{array<int, float>, array<int, float>}> the same without the differences: a row is the next one's neighbour */
@@ -46,7 +49,7 @@ final class FilmTable
             for ($i = 0; $i < 36; $i++, $at++) {
                 $rf = $r0[$i] + $f * $dr[$i];
                 $below = $reflectance[$at];
-                $reflectance[$at] = $rf + ($t0[$i] + $f * $dt[$i]) * $below / (1.0 - $rf * $below);
+                $reflectance[$at] = $rf + (($t0[$i] + $f * $dt[$i]) * $below) / (1.0 - $rf * $below);
             }
         }
 
@@ -70,7 +73,7 @@ final class FilmTable
     /** @return array{array<int, float>, array<int, float>} R_f and T² per band */
     private function at(int $row): array
     {
-        $optical = $this->scattering * $row / self::STEPS_PER_UNIT;
+        $optical = ($this->scattering * $row) / self::STEPS_PER_UNIT;
         $reflected = $transmitted = [];
         for ($i = 0; $i < 36; $i++) {
             // Film::reflectanceAndTransmittance(), written out: a fit makes some thousand rows.

@@ -51,7 +51,9 @@ final readonly class Pencil
     /** The same pencil as one that lies in the drawer. */
     public function atHand(): self
     {
-        return $this->record->owned ? $this : new self($this->record->atHand(), $this->absorption, $this->scattering, $this->laydown, $this->slickness, $this->assumed);
+        return $this->record->owned
+            ? $this
+            : new self($this->record->atHand(), $this->absorption, $this->scattering, $this->laydown, $this->slickness, $this->assumed);
     }
 
     public function isBlender(): bool

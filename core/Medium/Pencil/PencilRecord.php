@@ -45,6 +45,17 @@ final readonly class PencilRecord
 
     public function atHand(): self
     {
-        return new self($this->line, $this->number, $this->name, $this->heavy, $this->binder, $this->light, $this->overBlack, $this->opacity, $this->laydown, $this->lightfast);
+        return new self(
+            $this->line,
+            $this->number,
+            $this->name,
+            $this->heavy,
+            $this->binder,
+            $this->light,
+            $this->overBlack,
+            $this->opacity,
+            $this->laydown,
+            $this->lightfast,
+        );
     }
 }

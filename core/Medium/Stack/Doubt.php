@@ -36,7 +36,10 @@ final class Doubt
     /** Whoever knows nothing errs no more: two ordinary colours of one value lie so far apart. */
     private const MOST = 20.0;
 
-    /** Contrast of a pass with what it lies over, ΔE00 between their heavy swatches, that is ordinary; none counts half, twice that half as much again. */
+    /**
+     * Contrast of a pass with what it lies over, ΔE00 between their heavy swatches, that is ordinary; none counts half, twice that half as
+     * much again.
+     */
     private const ORDINARY = 30.0;
 
     /** A pass this light changes too little to be much in doubt. */
@@ -96,7 +99,7 @@ final class Doubt
     {
         /** @var \WeakMap<Pencil, Lab>|null $known */
         static $known = null;
-        $known ??= new \WeakMap;
+        $known ??= new \WeakMap();
 
         return $known[$pencil] ??= Swatch::Heavy->colourOf($pencil);
     }

@@ -51,7 +51,11 @@ final readonly class LaidStack
     /** @return list<LaidStep> how it looks after every step */
     public function looks(): array
     {
-        return array_map(fn (Pass|Finish $step, int $at): LaidStep => LaidStep::of($step, $this->after($at + 1)), $this->stack->steps, array_keys($this->stack->steps));
+        return array_map(
+            fn (Pass|Finish $step, int $at): LaidStep => LaidStep::of($step, $this->after($at + 1)),
+            $this->stack->steps,
+            array_keys($this->stack->steps),
+        );
     }
 
     /** Root-mean-square ΔE00 of the strata from the whole: 0 for a flat film, more where flecks play. */

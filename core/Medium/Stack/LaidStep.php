@@ -11,7 +11,10 @@ use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Laying\Pass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 
-/** A stack after one of its steps: its colour as seen, the colour of each stratum (peaks first), the tooth used, 0–1, and how evenly it lies. */
+/**
+ * A stack after one of its steps: its colour as seen, the colour of each stratum (peaks first), the tooth used, 0–1, and how evenly it
+ * lies.
+ */
 final readonly class LaidStep
 {
     /** @param  list<string>  $strataHex one #rrggbb a stratum as a screen shows it, see {@see Sheet::flecks()} */

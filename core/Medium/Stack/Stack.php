@@ -63,18 +63,28 @@ final readonly class Stack
     /** As written on a card and on the command line: "101@0.35,114@0.55,solvent". */
     public function text(): string
     {
-        return implode(',', array_map(
-            static fn (Pass|Finish $s): string => $s instanceof Finish ? $s->value : sprintf('%s@%.2f', $s->pencil->id(), $s->pressure),
-            $this->steps,
-        ));
+        return implode(
+            ',',
+            array_map(
+                static fn (Pass|Finish $s): string => $s instanceof Finish
+                    ? $s->value
+                    : sprintf('%s@%.2f', $s->pencil->id(), $s->pressure),
+                $this->steps,
+            ),
+        );
     }
 
     /** As said at the desk: "101 light, then 114 medium, then solvent". */
     public function words(): string
     {
-        return implode(', then ', array_map(
-            static fn (Pass|Finish $s): string => $s instanceof Finish ? $s->value : sprintf('%s %s', $s->pencil->record->number, PressureMark::nearest($s->pressure)->value),
-            $this->steps,
-        ));
+        return implode(
+            ', then ',
+            array_map(
+                static fn (Pass|Finish $s): string => $s instanceof Finish
+                    ? $s->value
+                    : sprintf('%s %s', $s->pencil->record->number, PressureMark::nearest($s->pressure)->value),
+                $this->steps,
+            ),
+        );
     }
 }

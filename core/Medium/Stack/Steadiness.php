@@ -23,7 +23,7 @@ final class Steadiness
 {
     public const PRESSURE_DEVIATION = 0.08;
 
-    public const LAYDOWN_DEVIATION = 0.10;
+    public const LAYDOWN_DEVIATION = 0.1;
 
     /** The least pressure at which a pencil marks at all. */
     private const LEAST_PRESSURE = 0.05;
@@ -52,7 +52,9 @@ final class Steadiness
         $seen = array_map(static fn (Sheet $sheet): Lab => Lab::ofReflectance($sheet->meanReflectance()), $sheets);
         $intended = $seen[$past[0]];
 
-        return sqrt(array_sum(array_map(static fn (string $errings): float => $intended->deltaE00($seen[$errings]) ** 2, $past)) / count($hands));
+        return sqrt(
+            array_sum(array_map(static fn (string $errings): float => $intended->deltaE00($seen[$errings]) ** 2, $past)) / count($hands),
+        );
     }
 
     private static function wanders(Pass|Finish $step): bool
@@ -77,7 +79,11 @@ final class Steadiness
             if (! isset($laid[$past[$i]])) {
                 $pressure = $pass->pressure + self::PRESSURE_DEVIATION * $spread * $hand[$erring];
                 $laid[$past[$i]] = $sheet = clone $sheets[$before];
-                Stack::apply(new Pass($pass->pencil, max(self::LEAST_PRESSURE, min(1.0, $pressure))), $sheet, 1 + self::LAYDOWN_DEVIATION * $spread * $hand[$erring + 1]);
+                Stack::apply(
+                    new Pass($pass->pencil, max(self::LEAST_PRESSURE, min(1.0, $pressure))),
+                    $sheet,
+                    1 + self::LAYDOWN_DEVIATION * $spread * $hand[$erring + 1],
+                );
             }
         }
 
@@ -97,12 +103,18 @@ final class Steadiness
             $k++;
         }
         if (! isset(self::$crowds[$k])) {
-            $digits = static fn (int $number): array => array_map(intval(...), array_reverse(str_split(str_pad(base_convert((string) $number, 10, 3), $k, '0', STR_PAD_LEFT))));
+            $digits = static fn (int $number): array => array_map(
+                intval(...),
+                array_reverse(str_split(str_pad(base_convert((string) $number, 10, 3), $k, '0', STR_PAD_LEFT))),
+            );
             $vectors = array_map($digits, range(0, 3 ** $k - 1));
             // Of a line's two directions, the one whose first component that is not nothing is one.
             $lines = array_values(array_filter($vectors, static fn (array $v): bool => (array_values(array_filter($v))[0] ?? 0) === 1));
             $dot = static fn (array $a, array $b): int => array_sum(array_map(static fn (int $x, int $y): int => $x * $y, $a, $b));
-            self::$crowds[$k] = array_map(static fn (array $run): array => array_map(static fn (array $line): int => [0, 1, -1][$dot($run, $line) % 3], $lines), $vectors);
+            self::$crowds[$k] = array_map(
+                static fn (array $run): array => array_map(static fn (array $line): int => [0, 1, -1][$dot($run, $line) % 3], $lines),
+                $vectors,
+            );
         }
 
         return self::$crowds[$k];

@@ -17,6 +17,9 @@ final class Ladder
     /** @return non-empty-list<Rung> lightest hand first */
     public static function of(Stack $stack, Paper $paper): array
     {
-        return array_map(static fn (float $pressure): Rung => new Rung($pressure, $stack->on($paper->under(new Hand(pressure: $pressure)))), self::PRESSURES);
+        return array_map(
+            static fn (float $pressure): Rung => new Rung($pressure, $stack->on($paper->under(new Hand(pressure: $pressure)))),
+            self::PRESSURES,
+        );
     }
 }

@@ -22,7 +22,7 @@ final class LearnHand
     public const MOST_STRIPS = 200;
 
     /** How far hands and papers differ, deviations of the logarithm. */
-    private const PRIOR = ['pressure' => 0.25, 'laydown' => 0.08, 'packing' => 0.05, 'contact' => 0.10, 'drag' => 0.80];
+    private const PRIOR = ['pressure' => 0.25, 'laydown' => 0.08, 'packing' => 0.05, 'contact' => 0.1, 'drag' => 0.8];
 
     /** What reading a colour off a strip errs by, in each of L*, a* and b*. */
     private const READING = 0.8;
@@ -32,7 +32,9 @@ final class LearnHand
     /** No logarithm is taken farther from nothing. */
     private const FARTHEST = 1.0;
 
-    /** By how much the strips must be better explained, in half squares of deviations, before a hand is said to differ from the even one. */
+    /**
+     * By how much the strips must be better explained, in half squares of deviations, before a hand is said to differ from the even one.
+     */
     private const WORTH_SAYING = 3.0;
 
     private const SMALL = 0.02;
@@ -60,7 +62,9 @@ final class LearnHand
                 break;
             }
         }
-        $better = self::unlikely($strips, $paper, $names, array_fill(0, count($names), 0.0), $weights) - self::unlikely($strips, $paper, $names, $at, $weights);
+        $better =
+            self::unlikely($strips, $paper, $names, array_fill(0, count($names), 0.0), $weights) -
+            self::unlikely($strips, $paper, $names, $at, $weights);
         if ($better < self::WORTH_SAYING) {
             $at = array_fill(0, count($names), 0.0);
         }
@@ -68,7 +72,13 @@ final class LearnHand
         [$before, $after] = [self::rms($strips, $paper, Hand::even()), self::rms($strips, $paper, $hand)];
         $covariance = LinearSystem::solved($normal, [1.0, 0.0, 0.0, 0.0, 0.0]);
 
-        return new LearntHand(self::hand($names, $at, self::spread($strips, $paper, $hand)), count($strips), $before, $after, sqrt(max(0.0, $covariance[0])));
+        return new LearntHand(
+            self::hand($names, $at, self::spread($strips, $paper, $hand)),
+            count($strips),
+            $before,
+            $after,
+            sqrt(max(0.0, $covariance[0])),
+        );
     }
 
     /** A logarithm moved, as far as a hand may differ; the slopes are looked for a little beyond. */
@@ -134,8 +144,19 @@ final class LearnHand
         $here = self::looks($strips, $paper->under(self::hand($names, $at, 1.0)));
         $slopes = [];
         foreach (array_keys($names) as $i) {
-            $moved = self::looks($strips, $paper->under(self::hand($names, array_values(array_replace($at, [$i => $at[$i] + self::SMALL])), 1.0)));
-            $slopes[] = array_map(static fn (Lab $m, Lab $h): array => [($m->l - $h->l) / self::SMALL, ($m->a - $h->a) / self::SMALL, ($m->b - $h->b) / self::SMALL], $moved, $here);
+            $moved = self::looks(
+                $strips,
+                $paper->under(self::hand($names, array_values(array_replace($at, [$i => $at[$i] + self::SMALL])), 1.0)),
+            );
+            $slopes[] = array_map(
+                static fn (Lab $m, Lab $h): array => [
+                    ($m->l - $h->l) / self::SMALL,
+                    ($m->a - $h->a) / self::SMALL,
+                    ($m->b - $h->b) / self::SMALL,
+                ],
+                $moved,
+                $here,
+            );
         }
         foreach ($strips as $s => $strip) {
             $off = [$strip->found->l - $here[$s]->l, $strip->found->a - $here[$s]->a, $strip->found->b - $here[$s]->b];
@@ -164,7 +185,11 @@ final class LearnHand
     /** @param  list<Strip>  $strips */
     private static function rms(array $strips, Paper $paper, Hand $hand): float
     {
-        $off = array_map(static fn (Strip $s, Lab $l): float => $s->found->deltaE00($l) ** 2, $strips, self::looks($strips, $paper->under($hand)));
+        $off = array_map(
+            static fn (Strip $s, Lab $l): float => $s->found->deltaE00($l) ** 2,
+            $strips,
+            self::looks($strips, $paper->under($hand)),
+        );
 
         return sqrt(array_sum($off) / count($off));
     }
@@ -179,8 +204,11 @@ final class LearnHand
             $ordinary += Steadiness::of($strips[$i]->stack, $own) ** 2;
         }
         $n = count($strips);
-        $ratio = $left / max(1e-6, $ordinary) * $n / max(1.0, $n - 1.5);
+        $ratio = (($left / max(1e-6, $ordinary)) * $n) / max(1.0, $n - 1.5);
 
-        return max(Hand::RANGES['spread'][0], min(Hand::RANGES['spread'][1], sqrt((self::SPREAD_BELIEF + $n * $ratio) / (self::SPREAD_BELIEF + $n))));
+        return max(
+            Hand::RANGES['spread'][0],
+            min(Hand::RANGES['spread'][1], sqrt((self::SPREAD_BELIEF + $n * $ratio) / (self::SPREAD_BELIEF + $n))),
+        );
     }
 }

@@ -21,8 +21,13 @@ final readonly class LearntHand
      * @param  float  $after  the same from what this hand would
      * @param  float  $sureness  deviation of the pressure that was found, as a share
      */
-    public function __construct(public Hand $hand, public int $strips, public float $before, public float $after, public float $sureness)
-    {
+    public function __construct(
+        public Hand $hand,
+        public int $strips,
+        public float $before,
+        public float $after,
+        public float $sureness,
+    ) {
     }
 
     /** What it lays at medium pressure on the bare paper, over what an even hand does. */
@@ -41,7 +46,10 @@ final readonly class LearntHand
     public function words(Paper $paper): string
     {
         $more = $this->film($paper) - 1;
-        $weight = abs($more) < max(self::WORTH_TELLING, $this->sureness) ? 'You lay about as much as planned' : sprintf('You lay %s than planned', self::share(abs($more), $more > 0));
+        $weight =
+            abs($more) < max(self::WORTH_TELLING, $this->sureness)
+                ? 'You lay about as much as planned'
+                : sprintf('You lay %s than planned', self::share(abs($more), $more > 0));
         $even = match (true) {
             $this->hand->spread > 1.25 => 'and your passes differ more from each other than an ordinary hand\'s',
             $this->hand->spread < 0.8 => 'and your passes are more alike than an ordinary hand\'s',

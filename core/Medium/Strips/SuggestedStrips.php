@@ -18,8 +18,12 @@ final class SuggestedStrips
 
     /** Marks of the passes of each strip, in turn. */
     private const MARKS = [
-        [PressureMark::Whisper, PressureMark::Light], [PressureMark::Light, PressureMark::Light], [PressureMark::Whisper, PressureMark::Light, PressureMark::Medium],
-        [PressureMark::Light], [PressureMark::Medium], [PressureMark::Light, PressureMark::Medium],
+        [PressureMark::Whisper, PressureMark::Light],
+        [PressureMark::Light, PressureMark::Light],
+        [PressureMark::Whisper, PressureMark::Light, PressureMark::Medium],
+        [PressureMark::Light],
+        [PressureMark::Medium],
+        [PressureMark::Light, PressureMark::Medium],
     ];
 
     /**
@@ -39,6 +43,14 @@ final class SuggestedStrips
         asort($value);
         $dark = array_map(static fn (int $i): Pencil => $pencils[$i], array_slice(array_keys($value), 0, $count));
 
-        return array_map(static fn (int $i): Stack => new Stack(array_map(static fn (PressureMark $m): Pass => new Pass($dark[$i % count($dark)], $m->pressure()), self::MARKS[$i % count(self::MARKS)])), range(0, $count - 1));
+        return array_map(
+            static fn (int $i): Stack => new Stack(
+                array_map(
+                    static fn (PressureMark $m): Pass => new Pass($dark[$i % count($dark)], $m->pressure()),
+                    self::MARKS[$i % count(self::MARKS)],
+                ),
+            ),
+            range(0, $count - 1),
+        );
     }
 }

@@ -52,7 +52,14 @@ final class PencilFit
         $paper ??= Paper::whiteMedium();
         $binder = $record->binder ?? Binder::Wax;
         if ($binder === Binder::Blender) {
-            return new Pencil($record, array_fill(0, Observer::BANDS, self::BLENDER_ABSORPTION), $binder->scattering(), $binder->laydown(), $binder->slickness(), []);
+            return new Pencil(
+                $record,
+                array_fill(0, Observer::BANDS, self::BLENDER_ABSORPTION),
+                $binder->scattering(),
+                $binder->laydown(),
+                $binder->slickness(),
+                [],
+            );
         }
         $wanted = SmoothestReflectance::ofHex($record->heavy);
         // How much film is laid follows from the laydown alone, and the search for S asks a hundred times for the same one.
@@ -72,7 +79,15 @@ final class PencilFit
     {
         $binder = $record->binder ?? Binder::Wax;
 
-        return self::withHeavySwatch($record, $binder, SmoothestReflectance::ofHex($record->heavy), $scattering, $laydown, self::heavyFill($record, $binder, $laydown, Paper::whiteMedium()), Paper::whiteMedium());
+        return self::withHeavySwatch(
+            $record,
+            $binder,
+            SmoothestReflectance::ofHex($record->heavy),
+            $scattering,
+            $laydown,
+            self::heavyFill($record, $binder, $laydown, Paper::whiteMedium()),
+            Paper::whiteMedium(),
+        );
     }
 
     /**
@@ -88,11 +103,19 @@ final class PencilFit
         for ($turn = 0; $turn < $turns; $turn++) {
             if ($record->overBlack !== null) {
                 $aim = Lab::ofHex($record->overBlack);
-                $s = self::golden(self::range(self::SCATTERING_RANGE, $s, $turn), $turns === 1 || $turn > 0 ? self::FINE : self::COARSE, static fn (float $try): float => Swatch::OverBlack->colourOf($build($try, $q), $paper)->deltaE00($aim));
+                $s = self::golden(
+                    self::range(self::SCATTERING_RANGE, $s, $turn),
+                    $turns === 1 || $turn > 0 ? self::FINE : self::COARSE,
+                    static fn (float $try): float => Swatch::OverBlack->colourOf($build($try, $q), $paper)->deltaE00($aim),
+                );
             }
             if ($searchQ) {
                 $aim = Lab::ofHex((string) $record->light);
-                $q = self::golden(self::range(self::LAYDOWN_RANGE, $q, $turn), $turns === 1 || $turn > 0 ? self::FINE : self::COARSE, static fn (float $try): float => Swatch::Light->colourOf($build($s, $try), $paper)->deltaE00($aim));
+                $q = self::golden(
+                    self::range(self::LAYDOWN_RANGE, $q, $turn),
+                    $turns === 1 || $turn > 0 ? self::FINE : self::COARSE,
+                    static fn (float $try): float => Swatch::Light->colourOf($build($s, $try), $paper)->deltaE00($aim),
+                );
             }
         }
 
@@ -111,11 +134,13 @@ final class PencilFit
     /** @return list<string> */
     private static function assumptions(PencilRecord $record): array
     {
-        return array_keys(array_filter([
-            'binder' => $record->binder === null,
-            'hiding power' => $record->overBlack === null && $record->opacity === null,
-            'laydown' => $record->light === null && $record->laydown === null,
-        ]));
+        return array_keys(
+            array_filter([
+                'binder' => $record->binder === null,
+                'hiding power' => $record->overBlack === null && $record->opacity === null,
+                'laydown' => $record->light === null && $record->laydown === null,
+            ]),
+        );
     }
 
     /**
@@ -134,8 +159,15 @@ final class PencilFit
      * @param  array<int, float>  $wanted  reflectance of the heavy swatch
      * @param  array<int, float>  $fill  film units per stratum
      */
-    private static function withHeavySwatch(PencilRecord $record, Binder $binder, array $wanted, float $scattering, float $laydown, array $fill, Paper $paper): Pencil
-    {
+    private static function withHeavySwatch(
+        PencilRecord $record,
+        Binder $binder,
+        array $wanted,
+        float $scattering,
+        float $laydown,
+        array $fill,
+        Paper $paper,
+    ): Pencil {
         $film = array_map(static fn (float $t): float => $t * $scattering, $fill);
         $absorption = [];
         foreach ($wanted as $i => $r) {
@@ -194,7 +226,7 @@ final class PencilFit
             $n = 1 / ($a * (1 - $e2) + $b * (1 + $e2));
             $rf = (1 - $e2) * $n;
             $t = 2 * $b * $e * $n;
-            $sum += sqrt($rf + $t * $t * $paper / (1 - $rf * $paper));
+            $sum += sqrt($rf + ($t * $t * $paper) / (1 - $rf * $paper));
         }
 
         return $sum / count($film);

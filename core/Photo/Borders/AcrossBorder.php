@@ -26,7 +26,10 @@ final readonly class AcrossBorder
     /** ΔE00 from one pixel to the next, over three steps across, below which there is no edge. */
     private const NO_EDGE = 2.0;
 
-    /** @param  array<int, array{float, float, float}>  $means  L*, a* and b* by place: 0 and up within the one zone, −1 and down within the other */
+    /**
+     * @param  array<int, array{float, float, float}>  $means L*, a* and b* by place: 0 and up within the one zone, −1 and down within the
+     *   other
+     */
     private function __construct(private array $means)
     {
     }
@@ -49,13 +52,20 @@ final readonly class AcrossBorder
             foreach ([[$i + self::ALONG, 1], [$i - self::ALONG - 1, -1]] as [$k, $sign]) {
                 foreach ($lines[$k] ?? [] as $place => $at) {
                     $sum = $sums[$place] ?? [0.0, 0.0, 0.0, 0];
-                    $sums[$place] = [$sum[0] + $sign * $photo->l[$at], $sum[1] + $sign * $photo->a[$at], $sum[2] + $sign * $photo->b[$at], $sum[3] + $sign];
+                    $sums[$place] = [
+                        $sum[0] + $sign * $photo->l[$at],
+                        $sum[1] + $sign * $photo->a[$at],
+                        $sum[2] + $sign * $photo->b[$at],
+                        $sum[3] + $sign,
+                    ];
                 }
             }
             if ($i >= 0) {
                 $least = self::KNOWN * (min($n - 1, $i + self::ALONG) - max(0, $i - self::ALONG) + 1);
                 $known = array_filter($sums, static fn (array $sum): bool => $sum[3] >= $least);
-                $found[] = new self(array_map(static fn (array $sum): array => [$sum[0] / $sum[3], $sum[1] / $sum[3], $sum[2] / $sum[3]], $known));
+                $found[] = new self(
+                    array_map(static fn (array $sum): array => [$sum[0] / $sum[3], $sum[1] / $sum[3], $sum[2] / $sum[3]], $known),
+                );
             }
         }
 
@@ -74,7 +84,9 @@ final readonly class AcrossBorder
         return isset($this->means[-2], $this->means[1]) ? max($this->step(-1), $this->step(0), $this->step(1)) : INF;
     }
 
-    /** Over how many pixels the photo goes from the one zone's colour to the other's: as far as the whole change would take at its steepest. */
+    /**
+     * Over how many pixels the photo goes from the one zone's colour to the other's: as far as the whole change would take at its steepest.
+     */
     public function width(): float
     {
         $near = array_filter([-2, -1, 0, 1, 2], fn (int $place): bool => isset($this->means[$place], $this->means[$place - 1]));
@@ -120,7 +132,9 @@ final readonly class AcrossBorder
         [$dx, $dy] = [$last[2] - $first[0], $last[3] - $first[1]];
         $long = hypot($dx, $dy);
 
-        return $long > 0.0 ? [$dx / $long, $dy / $long] : [(float) ($edges[$at][2] - $edges[$at][0]), (float) ($edges[$at][3] - $edges[$at][1])];
+        return $long > 0.0
+            ? [$dx / $long, $dy / $long]
+            : [(float) ($edges[$at][2] - $edges[$at][0]), (float) ($edges[$at][3] - $edges[$at][1])];
     }
 
     /**

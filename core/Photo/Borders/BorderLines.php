@@ -7,7 +7,10 @@ namespace KnottyPrism\Core\Photo\Borders;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 
-/** All borders of a drawing as lines, each once: those to be drawn through, and those to be drawn broken as zones grade into each other there. */
+/**
+ * All borders of a drawing as lines, each once: those to be drawn through, and those to be drawn broken as zones grade into each other
+ * there.
+ */
 final class BorderLines
 {
     /**

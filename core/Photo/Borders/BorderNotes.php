@@ -36,7 +36,11 @@ final readonly class BorderNotes
      */
     public function among(array $zones): self
     {
-        return new self(array_filter(array_map(static fn (array $of): array => array_intersect_key($of, $zones), array_intersect_key($this->said, $zones))));
+        return new self(
+            array_filter(
+                array_map(static fn (array $of): array => array_intersect_key($of, $zones), array_intersect_key($this->said, $zones)),
+            ),
+        );
     }
 
     /** @return list<array{one: int, other: int, kind: string}> */
@@ -55,6 +59,10 @@ final readonly class BorderNotes
     /** @param  list<array{one: int, other: int, kind: string}>  $all */
     public static function ofArray(array $all): self
     {
-        return array_reduce($all, static fn (self $notes, array $said): self => $notes->with($said['one'], $said['other'], BorderKind::from($said['kind'])), new self);
+        return array_reduce(
+            $all,
+            static fn (self $notes, array $said): self => $notes->with($said['one'], $said['other'], BorderKind::from($said['kind'])),
+            new self(),
+        );
     }
 }

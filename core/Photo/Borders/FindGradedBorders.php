@@ -10,8 +10,8 @@ use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
- * Finds where zones meet and the photo has no edge: there they grade into each other, over a band as wide as the photo takes for it. What the
- * artist says of a pair holds for all of its border.
+ * Finds where zones meet and the photo has no edge: there they grade into each other, over a band as wide as the photo takes for it. What
+ * the artist says of a pair holds for all of its border.
  */
 final readonly class FindGradedBorders
 {
@@ -44,8 +44,12 @@ final readonly class FindGradedBorders
      * @param  PixelGrid  $grid  the photo at the size of the labels
      * @return list<GradedBorder>
      */
-    public static function in(LabelGrid $labels, PixelGrid $grid, BorderNotes $notes = new BorderNotes, ?Outlines $outlines = null): array
-    {
+    public static function in(
+        LabelGrid $labels,
+        PixelGrid $grid,
+        BorderNotes $notes = new BorderNotes(),
+        ?Outlines $outlines = null,
+    ): array {
         $sizes = [];
         foreach (Patchwork::byPiece($labels->numbers(), $labels->width, $labels->height) as $piece) {
             $sizes += array_fill_keys($piece, count($piece));
@@ -84,7 +88,14 @@ final readonly class FindGradedBorders
                 $reach = min($widths[intdiv(count($widths), 2)] / 2, $this->room($own));
                 if ($own !== [] && ($reach >= self::NARROWEST || $all)) {
                     $reach = max(self::NARROWEST, $reach);
-                    $found[] = new GradedBorder($one, $other, $own, self::ending($reach, $own, $from > 0, $to < count($edges) - 1), 2 * $reach, $this->outlines->line($own));
+                    $found[] = new GradedBorder(
+                        $one,
+                        $other,
+                        $own,
+                        self::ending($reach, $own, $from > 0, $to < count($edges) - 1),
+                        2 * $reach,
+                        $this->outlines->line($own),
+                    );
                 }
             }
         }
@@ -130,7 +141,7 @@ final readonly class FindGradedBorders
             $smallest = min($smallest, $this->sizes[$at], $this->sizes[$at - $dy * $this->labels->width - $dx]);
         }
 
-        return self::OF_PIECE * $smallest / (self::STAIRS * max(1, count($edges)));
+        return (self::OF_PIECE * $smallest) / (self::STAIRS * max(1, count($edges)));
     }
 
     /**
@@ -141,6 +152,13 @@ final readonly class FindGradedBorders
     {
         $n = count($edges);
 
-        return array_map(static fn (int $i): float => min($reach, $before ? self::ENDING * ($i + 1) : $reach, $after ? self::ENDING * ($n - $i) : $reach), array_keys($edges));
+        return array_map(
+            static fn (int $i): float => min(
+                $reach,
+                $before ? self::ENDING * ($i + 1) : $reach,
+                $after ? self::ENDING * ($n - $i) : $reach,
+            ),
+            array_keys($edges),
+        );
     }
 }

@@ -37,7 +37,7 @@ final readonly class GradedBands
                         if ($off < $reach && $off < ($nearest[$at] ?? INF) && ($zone === $one || $zone === $other)) {
                             $nearest[$at] = $off;
                             $pair[$at] = $number;
-                            $share[$at] = 0.5 + ($zone === $one ? 0.5 : -0.5) * sin(M_PI_2 * $off / $reach);
+                            $share[$at] = 0.5 + ($zone === $one ? 0.5 : -0.5) * sin((M_PI_2 * $off) / $reach);
                         }
                     }
                 }
@@ -105,6 +105,8 @@ final readonly class GradedBands
     /** Names them, for a key. */
     public function fingerprint(): string
     {
-        return md5(serialize([$this->pairs, $this->pair, array_map(static fn (float $share): int => (int) round(255 * $share), $this->share)]));
+        return md5(
+            serialize([$this->pairs, $this->pair, array_map(static fn (float $share): int => (int) round(255 * $share), $this->share)]),
+        );
     }
 }

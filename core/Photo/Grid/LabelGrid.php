@@ -76,7 +76,8 @@ final readonly class LabelGrid
     /** The pixel at such a place. */
     public function pixelAt(float $x, float $y): int
     {
-        return max(0, min($this->height - 1, (int) ($y * $this->height))) * $this->width + max(0, min($this->width - 1, (int) ($x * $this->width)));
+        return max(0, min($this->height - 1, (int) ($y * $this->height))) * $this->width +
+            max(0, min($this->width - 1, (int) ($x * $this->width)));
     }
 
     /**

@@ -132,7 +132,9 @@ final class Outlines
     {
         $last = $edges[count($edges) - 1];
 
-        return $this->flat($this->smoothed([...array_map(static fn (array $edge): array => [$edge[0], $edge[1]], $edges), [$last[2], $last[3]]], false));
+        return $this->flat(
+            $this->smoothed([...array_map(static fn (array $edge): array => [$edge[0], $edge[1]], $edges), [$last[2], $last[3]]], false),
+        );
     }
 
     /**
@@ -225,7 +227,10 @@ final class Outlines
             }
             // What lies on the picture's frame stays on it.
             if ($i % self::KEPT === 0 || $i === $n - 1) {
-                $smooth[] = [$px === 0 || $px === $this->width ? (float) $px : $x / max(1, $sum), $py === 0 || $py === $this->height ? (float) $py : $y / max(1, $sum)];
+                $smooth[] = [
+                    $px === 0 || $px === $this->width ? (float) $px : $x / max(1, $sum),
+                    $py === 0 || $py === $this->height ? (float) $py : $y / max(1, $sum),
+                ];
             }
         }
 

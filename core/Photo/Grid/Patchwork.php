@@ -77,11 +77,28 @@ final class Patchwork
                 for ($x = 1; $x < $width - 1; $x++) {
                     $at = $y * $width + $x;
                     $own = $labels[$at];
-                    if ($labels[$at - 1] === $own && $labels[$at + 1] === $own && $labels[$at - $width] === $own && $labels[$at + $width] === $own) {
+                    if (
+                        $labels[$at - 1] === $own &&
+                        $labels[$at + 1] === $own &&
+                        $labels[$at - $width] === $own &&
+                        $labels[$at + $width] === $own
+                    ) {
                         continue;
                     }
                     $votes = [];
-                    foreach ([$at - $width - 1, $at - $width, $at - $width + 1, $at - 1, $at, $at + 1, $at + $width - 1, $at + $width, $at + $width + 1] as $near) {
+                    foreach (
+                        [
+                            $at - $width - 1,
+                            $at - $width,
+                            $at - $width + 1,
+                            $at - 1,
+                            $at,
+                            $at + 1,
+                            $at + $width - 1,
+                            $at + $width,
+                            $at + $width + 1,
+                        ] as $near
+                    ) {
                         $votes[$labels[$near]] = ($votes[$labels[$near]] ?? 0) + 1;
                     }
                     arsort($votes);
@@ -105,7 +122,7 @@ final class Patchwork
         $borders = [];
         foreach ($labels as $at => $label) {
             foreach ([$at % $width < $width - 1 ? $at + 1 : null, $at + $width] as $near) {
-                $other = $near === null ? $label : ($labels[$near] ?? $label);
+                $other = $near === null ? $label : $labels[$near] ?? $label;
                 if ($other !== $label) {
                     $borders[$label][$other] = ($borders[$label][$other] ?? 0) + 1;
                     $borders[$other][$label] = ($borders[$other][$label] ?? 0) + 1;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Photo\Grid;
 
-/** The pixels of a grid and which of them touch; zones are bytes in a string, one a pixel, and an empty pixel belongs to none for a while. */
+/**
+ * The pixels of a grid and which of them touch; zones are bytes in a string, one a pixel, and an empty pixel belongs to none for a while.
+ */
 final readonly class Places
 {
     public const EMPTY = "\0";

@@ -28,8 +28,12 @@ final readonly class Survey
      * @param  array<int, NamedSpot>  $spots  by number
      * @param  array<int, Lab>  $neutrals  what was pointed at as neutral, by photo
      */
-    public function __construct(public array $spots = [], public ?ZoneSheet $zones = null, public KeptWhites $whites = new KeptWhites, public array $neutrals = [])
-    {
+    public function __construct(
+        public array $spots = [],
+        public ?ZoneSheet $zones = null,
+        public KeptWhites $whites = new KeptWhites(),
+        public array $neutrals = [],
+    ) {
         OutOfRange::check('the number of spots', count($spots), 0, self::MOST_SPOTS);
     }
 
@@ -92,41 +96,81 @@ final readonly class Survey
         $neutrals = $this->neutrals;
         unset($neutrals[$photo]);
 
-        return new self($this->spots, $this->zones, $this->whites, $pointedAt === null ? $neutrals : array_replace($neutrals, [$photo => $pointedAt]));
+        return new self(
+            $this->spots,
+            $this->zones,
+            $this->whites,
+            $pointedAt === null ? $neutrals : array_replace($neutrals, [$photo => $pointedAt]),
+        );
     }
 
     /** @return array<string, mixed> for JSON */
     public function toArray(): array
     {
         return [
-            'spots' => array_values(array_map(static fn (NamedSpot $s): array => ['number' => $s->number, 'name' => $s->name, 'places' => array_map(static fn (SpotPlace $p): array => $p->toArray(), $s->places)], $this->spots)),
-            'zones' => $this->zones === null ? null : [
-                'width' => $this->zones->labels->width,
-                'height' => $this->zones->labels->height,
-                'labels' => $this->zones->labels->packed(),
-                'notes' => array_map(static fn (ZoneNote $n): array => $n->toArray(), $this->zones->notes),
-                'borders' => $this->zones->borders->toArray(),
+            'spots' => array_values(
+                array_map(
+                    static fn (NamedSpot $s): array => [
+                        'number' => $s->number,
+                        'name' => $s->name,
+                        'places' => array_map(static fn (SpotPlace $p): array => $p->toArray(), $s->places),
+                    ],
+                    $this->spots,
+                ),
+            ),
+            'zones' => $this->zones === null
+                    ? null
+                    : [
+                        'width' => $this->zones->labels->width,
+                        'height' => $this->zones->labels->height,
+                        'labels' => $this->zones->labels->packed(),
+                        'notes' => array_map(static fn (ZoneNote $n): array => $n->toArray(), $this->zones->notes),
+                        'borders' => $this->zones->borders->toArray(),
+                    ],
+            'whites' => [
+                'from' => $this->whites->from,
+                'strokes' => array_map(static fn (WhiteStroke $s): array => $s->toArray(), $this->whites->strokes),
             ],
-            'whites' => ['from' => $this->whites->from, 'strokes' => array_map(static fn (WhiteStroke $s): array => $s->toArray(), $this->whites->strokes)],
             'neutrals' => array_map(static fn (Lab $lab): array => $lab->toArray(), $this->neutrals),
         ];
     }
 
     /**
-     * @param  array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>, zones: ?array{width: int, height: int, labels: string, notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>, borders?: list<array{one: int, other: int, kind: string}>}, whites: array{from: float, strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>}, neutrals: array<int, array{float, float, float}>}  $data
+     * @param array{spots: list<array{number: int, name: string, places: non-empty-array<int, array{x: float, y: float, ring: int}>}>,
+     *   zones: ?array{width: int, height: int, labels: string,
+     *   notes: array<int, array{name: string, importance: string, surface: string, distance: string, places: array<string, float>}>,
+     *   borders?: list<array{one: int, other: int, kind: string}>}, whites: array{from: float,
+     *   strokes: list<array{keep: bool, radius: float, points: list<array{float, float}>}>},
+     *   neutrals: array<int, array{float, float, float}>} $data
      */
     public static function ofArray(array $data): self
     {
         $spots = [];
         foreach ($data['spots'] as $spot) {
-            $spots[$spot['number']] = new NamedSpot($spot['number'], $spot['name'], array_map(static fn (array $p): SpotPlace => new SpotPlace($p['x'], $p['y'], $p['ring']), $spot['places']));
+            $spots[$spot['number']] = new NamedSpot(
+                $spot['number'],
+                $spot['name'],
+                array_map(static fn (array $p): SpotPlace => new SpotPlace($p['x'], $p['y'], $p['ring']), $spot['places']),
+            );
         }
         $zones = $data['zones'];
 
         return new self(
             $spots,
-            $zones === null ? null : ZoneSheet::relabelled(LabelGrid::ofPacked($zones['width'], $zones['height'], $zones['labels']), array_map(ZoneNote::ofArray(...), $zones['notes']), BorderNotes::ofArray($zones['borders'] ?? [])),
-            new KeptWhites($data['whites']['from'], array_map(static fn (array $s): WhiteStroke => new WhiteStroke($s['keep'], $s['radius'], $s['points']), $data['whites']['strokes'])),
+            $zones === null
+                ? null
+                : ZoneSheet::relabelled(
+                    LabelGrid::ofPacked($zones['width'], $zones['height'], $zones['labels']),
+                    array_map(ZoneNote::ofArray(...), $zones['notes']),
+                    BorderNotes::ofArray($zones['borders'] ?? []),
+                ),
+            new KeptWhites(
+                $data['whites']['from'],
+                array_map(
+                    static fn (array $s): WhiteStroke => new WhiteStroke($s['keep'], $s['radius'], $s['points']),
+                    $data['whites']['strokes'],
+                ),
+            ),
             array_map(static fn (array $lab): Lab => new Lab(...$lab), $data['neutrals']),
         );
     }

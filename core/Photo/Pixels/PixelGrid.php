@@ -77,7 +77,8 @@ final readonly class PixelGrid
         $from = [];
         for ($y = 0; $y < $height; $y++) {
             for ($x = 0; $x < $width; $x++) {
-                $from[] = intdiv((2 * $y + 1) * $this->height, 2 * $height) * $this->width + intdiv((2 * $x + 1) * $this->width, 2 * $width);
+                $from[] =
+                    intdiv((2 * $y + 1) * $this->height, 2 * $height) * $this->width + intdiv((2 * $x + 1) * $this->width, 2 * $width);
             }
         }
         $of = static fn (array $channel): array => array_map(static fn (int $at): float => $channel[$at], $from);
@@ -92,7 +93,7 @@ final readonly class PixelGrid
         $places = static function (int $pixels, int $from): array {
             $places = [];
             for ($i = 0; $i < $pixels; $i++) {
-                $at = max(0.0, min($from - 1.0, ($i + 0.5) * $from / $pixels - 0.5));
+                $at = max(0.0, min($from - 1.0, (($i + 0.5) * $from) / $pixels - 0.5));
                 $places[] = [(int) $at, min($from - 1, (int) $at + 1), $at - (int) $at];
             }
 
@@ -104,7 +105,8 @@ final readonly class PixelGrid
             foreach ([$this->l, $this->a, $this->b] as $c => $channel) {
                 foreach ($columns as [$left, $right, $across]) {
                     $above = $channel[$top * $this->width + $left] * (1 - $across) + $channel[$top * $this->width + $right] * $across;
-                    $below = $channel[$bottom * $this->width + $left] * (1 - $across) + $channel[$bottom * $this->width + $right] * $across;
+                    $below =
+                        $channel[$bottom * $this->width + $left] * (1 - $across) + $channel[$bottom * $this->width + $right] * $across;
                     $channels[$c][] = $above * (1 - $down) + $below * $down;
                 }
             }
@@ -132,7 +134,17 @@ final readonly class PixelGrid
             for ($y = 1; $y < $h - 1; $y++) {
                 for ($x = 1; $x < $w - 1; $x++) {
                     $at = $y * $w + $x;
-                    $nine = [$channel[$at - $w - 1], $channel[$at - $w], $channel[$at - $w + 1], $channel[$at - 1], $channel[$at], $channel[$at + 1], $channel[$at + $w - 1], $channel[$at + $w], $channel[$at + $w + 1]];
+                    $nine = [
+                        $channel[$at - $w - 1],
+                        $channel[$at - $w],
+                        $channel[$at - $w + 1],
+                        $channel[$at - 1],
+                        $channel[$at],
+                        $channel[$at + 1],
+                        $channel[$at + $w - 1],
+                        $channel[$at + $w],
+                        $channel[$at + $w + 1],
+                    ];
                     sort($nine);
                     $smooth[$at] = $nine[4];
                 }

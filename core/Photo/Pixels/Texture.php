@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Photo\Pixels;
 
-/** How much an area's values change at the scale of strokes: on a grid of 240 pixels for a drawing of 30 cm, a pixel is about a stroke wide. */
+/**
+ * How much an area's values change at the scale of strokes: on a grid of 240 pixels for a drawing of 30 cm, a pixel is about a stroke wide.
+ */
 final class Texture
 {
     /** Pixels to either side that the mean is taken of. */
@@ -12,7 +14,8 @@ final class Texture
 
     /**
      * @param  list<int>  $pixels  of the area
-     * @return float L*, the median over the pixels that lie well within, of how far each is from the mean of the 5 × 5 around it: edges, within and at
+     * @return float L*, the median over the pixels that lie well within, of how far each is from the mean of the 5 × 5 around it: edges,
+     *   within and at
      *               the border, hardly count. 0 where none lies so far within.
      */
     public static function of(PixelGrid $grid, array $pixels): float

@@ -31,7 +31,12 @@ final readonly class NeutralBalance
     /** @throws OutOfRange when nothing neutral can look like that */
     public function __construct(public Lab $pointedAt)
     {
-        OutOfRange::check('the strength (C*) of what is to be neutral; point at something white or grey', $pointedAt->chroma(), 0, self::STRONGEST);
+        OutOfRange::check(
+            'the strength (C*) of what is to be neutral; point at something white or grey',
+            $pointedAt->chroma(),
+            0,
+            self::STRONGEST,
+        );
         OutOfRange::check('the lightness (L*) of what is to be neutral; point at something lighter', $pointedAt->l, self::DARKEST, 100);
         $xyz = $pointedAt->xyz();
         $seen = Cones::ofXyz($xyz->x, $xyz->y, $xyz->z);
@@ -52,7 +57,15 @@ final readonly class NeutralBalance
         [$r, $g, $b] = SrgbMatrix::linearOfXyz($xyz->x, $xyz->y, $xyz->z);
         $m = $this->matrix;
 
-        return Lab::ofXyz(new Xyz(...SrgbMatrix::xyzOfLinear($m[0] * $r + $m[1] * $g + $m[2] * $b, $m[3] * $r + $m[4] * $g + $m[5] * $b, $m[6] * $r + $m[7] * $g + $m[8] * $b)));
+        return Lab::ofXyz(
+            new Xyz(
+                ...SrgbMatrix::xyzOfLinear(
+                    $m[0] * $r + $m[1] * $g + $m[2] * $b,
+                    $m[3] * $r + $m[4] * $g + $m[5] * $b,
+                    $m[6] * $r + $m[7] * $g + $m[8] * $b,
+                ),
+            ),
+        );
     }
 
     /** A whole picture; what leaves the screen's range is cut off. */
@@ -71,9 +84,10 @@ final readonly class NeutralBalance
                 $r = $linear[ord($bytes[$at])];
                 $g = $linear[ord($bytes[$at + 1])];
                 $b = $linear[ord($bytes[$at + 2])];
-                $row .= $byte[(int) max(0.0, min(8191.0, 8191.0 * ($rr * $r + $rg * $g + $rb * $b) + 0.5))]
-                    .$byte[(int) max(0.0, min(8191.0, 8191.0 * ($gr * $r + $gg * $g + $gb * $b) + 0.5))]
-                    .$byte[(int) max(0.0, min(8191.0, 8191.0 * ($br * $r + $bg * $g + $bb * $b) + 0.5))];
+                $row .=
+                    $byte[(int) max(0.0, min(8191.0, 8191.0 * ($rr * $r + $rg * $g + $rb * $b) + 0.5))].
+                    $byte[(int) max(0.0, min(8191.0, 8191.0 * ($gr * $r + $gg * $g + $gb * $b) + 0.5))].
+                    $byte[(int) max(0.0, min(8191.0, 8191.0 * ($br * $r + $bg * $g + $bb * $b) + 0.5))];
             }
             $rows[] = $row;
         }

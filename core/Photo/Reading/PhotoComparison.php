@@ -8,7 +8,10 @@ use KnottyPrism\Core\Colour\Contrast;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
-/** Where two photos of the same subject differ as wholes: in their shadows, middles and lights, by the means of the darkest quarter of their pixels, the middle half, the lightest quarter. */
+/**
+ * Where two photos of the same subject differ as wholes: in their shadows, middles and lights, by the means of the darkest quarter of their
+ * pixels, the middle half, the lightest quarter.
+ */
 final readonly class PhotoComparison
 {
     private const BANDS = ['shadows' => [0.0, 0.25], 'middles' => [0.25, 0.75], 'lights' => [0.75, 1.0]];
@@ -42,7 +45,9 @@ final readonly class PhotoComparison
         }
         $last = array_pop($parts);
 
-        return $last === null ? "$name looks about the same." : sprintf('%s is %s.', $name, $parts === [] ? $last : implode(', ', $parts).' and '.$last);
+        return $last === null
+            ? "$name looks about the same."
+            : sprintf('%s is %s.', $name, $parts === [] ? $last : implode(', ', $parts).' and '.$last);
     }
 
     /** @param  array{float, float}  $shares  of the pixels by L* */

@@ -16,7 +16,7 @@ use KnottyPrism\Core\Photo\Pixels\PixelWindow;
  */
 final readonly class Spot
 {
-    private const TRIMMED = 0.10;
+    private const TRIMMED = 0.1;
 
     private function __construct(public Lab $lab, public float $spread)
     {
@@ -43,7 +43,10 @@ final readonly class Spot
         $kept = array_slice($pixels, $cut, count($pixels) - 2 * $cut);
         $mean = array_map(static fn (int $c): float => array_sum(array_column($kept, $c)) / count($kept), [0, 1, 2]);
 
-        return new self(Lab::ofXyz(new Xyz(...SrgbMatrix::xyzOfLinear(...$mean))), self::deviation(array_slice($luminance, $cut, count($kept))));
+        return new self(
+            Lab::ofXyz(new Xyz(...SrgbMatrix::xyzOfLinear(...$mean))),
+            self::deviation(array_slice($luminance, $cut, count($kept))),
+        );
     }
 
     /** As it would be in neutral light: the mean is one of linear light, so it may be balanced after it was taken. */

@@ -42,7 +42,8 @@ final readonly class ToneFit
         $this->photoDarkest = min($darkest, $lightness[$cut] ?? $darkest);
         $this->photoLightest = max($lightest, $lightness[$n - 1 - $cut] ?? $lightest);
         $this->tooDark = $n === 0 ? 0.0 : count(array_filter($lightness, static fn (float $l): bool => $l < $darkest - self::SLACK)) / $n;
-        $this->tooLight = $n === 0 ? 0.0 : count(array_filter($lightness, static fn (float $l): bool => $l > $lightest + self::SLACK)) / $n;
+        $this->tooLight =
+            $n === 0 ? 0.0 : count(array_filter($lightness, static fn (float $l): bool => $l > $lightest + self::SLACK)) / $n;
     }
 
     public function fitted(Lab $lab): Lab
@@ -51,7 +52,8 @@ final readonly class ToneFit
         $low = $this->darkest + $quarter;
         $high = $this->lightest - $quarter;
         $l = match (true) {
-            $lab->l < $low => $this->darkest + ($low - $this->darkest) * max(0.0, $lab->l - $this->photoDarkest) / ($low - $this->photoDarkest),
+            $lab->l < $low => $this->darkest +
+                (($low - $this->darkest) * max(0.0, $lab->l - $this->photoDarkest)) / ($low - $this->photoDarkest),
             $lab->l > $high => $high + ($this->lightest - $high) * min(1.0, ($lab->l - $high) / ($this->photoLightest - $high)),
             default => $lab->l,
         };
@@ -64,10 +66,18 @@ final readonly class ToneFit
     {
         $parts = [];
         if (round(100 * $this->tooDark) >= 1) {
-            $parts[] = sprintf('The darkest %d %% of the photo lies below your darkest mix (L* %.0f).', round(100 * $this->tooDark), $this->darkest);
+            $parts[] = sprintf(
+                'The darkest %d %% of the photo lies below your darkest mix (L* %.0f).',
+                round(100 * $this->tooDark),
+                $this->darkest,
+            );
         }
         if (round(100 * $this->tooLight) >= 1) {
-            $parts[] = sprintf('The lightest %d %% of the photo lies above your lightest (L* %.0f).', round(100 * $this->tooLight), $this->lightest);
+            $parts[] = sprintf(
+                'The lightest %d %% of the photo lies above your lightest (L* %.0f).',
+                round(100 * $this->tooLight),
+                $this->lightest,
+            );
         }
 
         return implode(' ', $parts);

@@ -7,8 +7,8 @@ namespace KnottyPrism\Core\Photo\Regions;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
- * Neighbours agree unless the photo has an edge between them: a Potts term that contrast weakens, by iterated conditional modes (J. Besag, "On
- * the statistical analysis of dirty pictures", Journal of the Royal Statistical Society B 48, 1986).
+ * Neighbours agree unless the photo has an edge between them: a Potts term that contrast weakens, by iterated conditional modes (J. Besag,
+ * "On the statistical analysis of dirty pictures", Journal of the Royal Statistical Society B 48, 1986).
  */
 final readonly class Agreement
 {
@@ -31,7 +31,15 @@ final readonly class Agreement
     public function __construct(private PixelGrid $grid)
     {
         [$w, $n] = [$grid->width, $grid->count()];
-        $counts = static fn (int $at, int $other): float => self::BORDER * exp(-(($grid->l[$at] - $grid->l[$other]) ** 2 + ($grid->a[$at] - $grid->a[$other]) ** 2 + ($grid->b[$at] - $grid->b[$other]) ** 2) / self::EDGE ** 2);
+        $counts = static fn (int $at, int $other): float => self::BORDER *
+            exp(
+                -(
+                    ($grid->l[$at] - $grid->l[$other]) ** 2 +
+                    ($grid->a[$at] - $grid->a[$other]) ** 2 +
+                    ($grid->b[$at] - $grid->b[$other]) ** 2
+                ) /
+                    self::EDGE ** 2,
+            );
         $right = $below = [];
         for ($at = 0; $at < $n; $at++) {
             $right[] = $at % $w < $w - 1 ? $counts($at, $at + 1) : 0.0;
@@ -107,7 +115,7 @@ final readonly class Agreement
     public function unedged(array $labels): array
     {
         $lengths = [];
-        $flat = self::BORDER * exp(-(self::NO_EDGE / self::EDGE) ** 2);
+        $flat = self::BORDER * exp(-((self::NO_EDGE / self::EDGE) ** 2));
         $w = $this->grid->width;
         foreach ($labels as $at => $label) {
             foreach ([[$at + 1, $this->right[$at]], [$at + $w, $this->below[$at]]] as [$other, $counts]) {

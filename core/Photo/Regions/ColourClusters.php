@@ -7,9 +7,9 @@ namespace KnottyPrism\Core\Photo\Regions;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
- * Pixels of like colour, wherever they are, and a little of like place: a picture is cut where it is widest, again and again, at the middle of
- * what is there (median cut; P. Heckbert, "Color image quantization for frame buffer display", SIGGRAPH 1982), so that the same picture always
- * begins alike.
+ * Pixels of like colour, wherever they are, and a little of like place: a picture is cut where it is widest, again and again, at the middle
+ * of what is there (median cut; P. Heckbert, "Color image quantization for frame buffer display", SIGGRAPH 1982), so that the same picture
+ * always begins alike.
  */
 final class ColourClusters
 {
@@ -24,8 +24,8 @@ final class ColourClusters
         $side = max($grid->width, $grid->height);
         $channels = [array_map(static fn (float $l): float => self::VALUE * $l, $grid->l), $grid->a, $grid->b, [], []];
         for ($at = 0, $n = $grid->count(); $at < $n; $at++) {
-            $channels[3][] = self::PLACE * ($at % $grid->width) / $side;
-            $channels[4][] = self::PLACE * intdiv($at, $grid->width) / $side;
+            $channels[3][] = (self::PLACE * ($at % $grid->width)) / $side;
+            $channels[4][] = (self::PLACE * intdiv($at, $grid->width)) / $side;
         }
         $boxes = [self::box(range(0, $grid->count() - 1), $channels)];
         while (count($boxes) < $clusters) {
@@ -65,7 +65,7 @@ final class ColourClusters
                 $sum += $channel[$at];
                 $squares += $channel[$at] ** 2;
             }
-            $all = $n === 0 ? 0.0 : $squares - $sum * $sum / $n;
+            $all = $n === 0 ? 0.0 : $squares - ($sum * $sum) / $n;
             // Rounding leaves something of what is all alike.
             $widest = $all > $widest[1] && $all > 1e-6 * $n ? [$c, $all] : $widest;
         }

@@ -7,7 +7,9 @@ namespace KnottyPrism\Core\Photo\Regions;
 use KnottyPrism\Core\Photo\Grid\Patchwork;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
-/** Pieces that no hand would name: they go to that neighbour whose line explains them best, unless they stand out, as a lamp does or an eye. */
+/**
+ * Pieces that no hand would name: they go to that neighbour whose line explains them best, unless they stand out, as a lamp does or an eye.
+ */
 final readonly class Crumbs
 {
     /** Pieces below this share of the picture, and below that one where they stand out by so much, ΔE00. */
@@ -40,7 +42,10 @@ final readonly class Crumbs
                     break;
                 }
                 $around = $this->around($labels, $piece);
-                if ($around === [] || count($piece) >= self::LEAST_STANDING_OUT * $this->grid->count() && $this->standsOut($labels, $piece, $around)) {
+                if (
+                    $around === [] ||
+                    (count($piece) >= self::LEAST_STANDING_OUT * $this->grid->count() && $this->standsOut($labels, $piece, $around))
+                ) {
                     continue;
                 }
                 $to = self::likest($labels, $piece, $around, $costs);

@@ -22,7 +22,10 @@ final readonly class Explained
     /** What a step of L* beyond a line's own values counts, of a step of ΔE. */
     private const BEYOND = 0.6;
 
-    /** What it counts to be where none of its own is near; how near is near, in shares of the longer side; and the share of a square that is some. */
+    /**
+     * What it counts to be where none of its own is near; how near is near, in shares of the longer side; and the share of a square that is
+     * some.
+     */
     private const ELSEWHERE = 0.35;
 
     private const NEAR = 0.07;
@@ -39,7 +42,10 @@ final readonly class Explained
     {
         $this->step = $step = max(2, (int) round(self::NEAR * max($grid->width, $grid->height)));
         $across = intdiv($grid->width - 1, $step) + 1;
-        $this->squares = array_map(static fn (int $at): int => intdiv(intdiv($at, $grid->width), $step) * $across + intdiv($at % $grid->width, $step), range(0, $grid->count() - 1));
+        $this->squares = array_map(
+            static fn (int $at): int => intdiv(intdiv($at, $grid->width), $step) * $across + intdiv($at % $grid->width, $step),
+            range(0, $grid->count() - 1),
+        );
     }
 
     /**
@@ -97,7 +103,8 @@ final readonly class Explained
 
     /**
      * @param  list<int>  $labels
-     * @return array<int, array<int, float>> by square and label what it costs to be there; absent when there is some of it in it or in one beside it
+     * @return array<int, array<int, float>> by square and label what it costs to be there; absent when there is some of it in it or in one
+     *   beside it
      */
     private function nearby(array $labels): array
     {

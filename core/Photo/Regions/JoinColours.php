@@ -66,7 +66,10 @@ final readonly class JoinColours
         foreach ($labels as $i => $one) {
             for ($j = $i + 1, $n = count($labels); $j < $n; $j++) {
                 $other = $labels[$j];
-                $cost = $lines[$one]->joiningCosts($lines[$other]) / $this->grid->count() - self::WORTH - self::GRADING * ($unedged[$one][$other] ?? 0.0) / $wide;
+                $cost =
+                    $lines[$one]->joiningCosts($lines[$other]) / $this->grid->count() -
+                    self::WORTH -
+                    (self::GRADING * ($unedged[$one][$other] ?? 0.0)) / $wide;
                 if ($cost < $best[2]) {
                     $best = [$one, $other, $cost];
                 }

@@ -8,9 +8,9 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
- * What light and shade make of one material: its a* and b* go along with its L*, each by a straight line. Fitted by least squares, reweighted so
- * that what is far off counts little (Cauchy's weights; P. W. Holland and R. E. Welsch, "Robust regression using iteratively reweighted
- * least-squares", Communications in Statistics 6, 1977).
+ * What light and shade make of one material: its a* and b* go along with its L*, each by a straight line. Fitted by least squares,
+ * reweighted so that what is far off counts little (Cauchy's weights; P. W. Holland and R. E. Welsch, "Robust regression using iteratively
+ * reweighted least-squares", Communications in Statistics 6, 1977).
  */
 final readonly class LocalColour
 {
@@ -25,7 +25,10 @@ final readonly class LocalColour
     /** The same where it is only asked how far off a line is, and nothing goes by it beyond the values that are there. */
     private const GRAIN = 0.5;
 
-    /** What joining counts for each pixel of the smaller, ΔE² for each L*²: values that neither has between them, and what their run is longer than one that is easily laid. */
+    /**
+     * What joining counts for each pixel of the smaller, ΔE² for each L*²: values that neither has between them, and what their run is
+     * longer than one that is easily laid.
+     */
     private const FAR = 0.5;
 
     private const EASILY_LAID = 28.0;
@@ -43,10 +46,20 @@ final readonly class LocalColour
      * @param  float  $b  the same of b*
      * @param  float  $dark  L* of its darkest and lightest
      * @param  int  $count  pixels
-     * @param  array{float, float, float, float, float, float, float, float}  $means  of its pixels, those far off counted little: L*, a*, b*, L*², L*a*, L*b*, a*², b*²
+     * @param  array{float, float, float, float, float, float, float, float}  $means of its pixels, those far off counted little: L*, a*,
+     *   b*,
+     *   L*², L*a*, L*b*, a*², b*²
      */
-    private function __construct(public float $a, public float $aSlope, public float $b, public float $bSlope, public float $dark, public float $light, private int $count, private array $means)
-    {
+    private function __construct(
+        public float $a,
+        public float $aSlope,
+        public float $b,
+        public float $bSlope,
+        public float $dark,
+        public float $light,
+        private int $count,
+        private array $means,
+    ) {
     }
 
     /** @param  non-empty-list<int>  $pixels */
@@ -58,7 +71,10 @@ final readonly class LocalColour
             [$n, $sl, $sa, $sb, $sll, $sla, $slb, $saa, $sbb] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
             foreach ($pixels as $at) {
                 [$x, $y, $z] = [$l[$at], $a[$at], $b[$at]];
-                $w = $fit === 0 ? 1.0 : 1 / (1 + (($y - $line[0] - $line[1] * $x) ** 2 + ($z - $line[2] - $line[3] * $x) ** 2) / self::HALF ** 2);
+                $w =
+                    $fit === 0
+                        ? 1.0
+                        : 1 / (1 + (($y - $line[0] - $line[1] * $x) ** 2 + ($z - $line[2] - $line[3] * $x) ** 2) / self::HALF ** 2);
                 $n += $w;
                 $sl += $w * $x;
                 $sa += $w * $y;
@@ -70,14 +86,23 @@ final readonly class LocalColour
                 $sbb += $w * $z * $z;
             }
             $spread = $sll / $n - ($sl / $n) ** 2 + self::FLAT;
-            $ofA = ($sla / $n - $sl / $n * $sa / $n) / $spread;
-            $ofB = ($slb / $n - $sl / $n * $sb / $n) / $spread;
-            $line = [$sa / $n - $ofA * $sl / $n, $ofA, $sb / $n - $ofB * $sl / $n, $ofB];
+            $ofA = ($sla / $n - (($sl / $n) * $sa) / $n) / $spread;
+            $ofB = ($slb / $n - (($sl / $n) * $sb) / $n) / $spread;
+            $line = [$sa / $n - ($ofA * $sl) / $n, $ofA, $sb / $n - ($ofB * $sl) / $n, $ofB];
         }
         $values = array_map(static fn (int $at): float => $l[$at], $pixels);
         sort($values);
 
-        return new self($line[0], $line[1], $line[2], $line[3], $values[(int) (self::DARKEST * (count($values) - 1))], $values[(int) (self::LIGHTEST * (count($values) - 1))], count($pixels), [$sl / $n, $sa / $n, $sb / $n, $sll / $n, $sla / $n, $slb / $n, $saa / $n, $sbb / $n]);
+        return new self(
+            $line[0],
+            $line[1],
+            $line[2],
+            $line[3],
+            $values[(int) (self::DARKEST * (count($values) - 1))],
+            $values[(int) (self::LIGHTEST * (count($values) - 1))],
+            count($pixels),
+            [$sl / $n, $sa / $n, $sb / $n, $sll / $n, $sla / $n, $slb / $n, $saa / $n, $sbb / $n],
+        );
     }
 
     /** What it is where it has this value. */
@@ -86,7 +111,10 @@ final readonly class LocalColour
         return new Lab($l, $this->a + $this->aSlope * $l, $this->b + $this->bSlope * $l);
     }
 
-    /** What both cost more as one than each by itself, by the line through their colours and by how far their values run: ΔE², over all their pixels. */
+    /**
+     * What both cost more as one than each by itself, by the line through their colours and by how far their values run: ΔE², over all
+     * their pixels.
+     */
     public function joiningCosts(self $other): float
     {
         $both = [];
@@ -98,7 +126,13 @@ final readonly class LocalColour
         $gap = max(0.0, $other->dark - $this->light - self::NO_GAP, $this->dark - $other->light - self::NO_GAP);
         $tooLong = max(0.0, max($this->light, $other->light) - min($this->dark, $other->dark) - self::EASILY_LAID);
 
-        return self::FAR * min($this->count, $other->count) * ($gap ** 2 + $tooLong ** 2) + max(0.0, ($this->count + $other->count) * self::off($both) - $this->count * self::off($this->means) - $other->count * self::off($other->means));
+        return self::FAR * min($this->count, $other->count) * ($gap ** 2 + $tooLong ** 2) +
+            max(
+                0.0,
+                ($this->count + $other->count) * self::off($both) -
+                    $this->count * self::off($this->means) -
+                    $other->count * self::off($other->means),
+            );
     }
 
     /**

@@ -10,9 +10,10 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 /**
  * Parts a picture into its local colours: what one material's light and shade would explain is one, in as many pieces as it has.
  *
- * It begins with some forty clusters of colour. Turn by turn each is given a line through its colours ({@see LocalColour}), every pixel goes to
- * the line that explains it, with neighbours agreeing where the photo has no edge ({@see Agreement}), and those whose joining costs least become
- * one ({@see JoinColours}), until joining would cost more than it saves. Small pieces go to what surrounds them ({@see Crumbs}).
+ * It begins with some forty clusters of colour. Turn by turn each is given a line through its colours ({@see LocalColour}), every pixel
+ * goes to the line that explains it, with neighbours agreeing where the photo has no edge ({@see Agreement}), and those whose joining costs
+ * least become one ({@see JoinColours}), until joining would cost more than it saves. Small pieces go to what surrounds them ({@see
+ * Crumbs}).
  */
 final class LocalColours
 {
@@ -84,7 +85,11 @@ final class LocalColours
     {
         $large = [];
         for ($at = 0, $n = $to->count(); $at < $n; $at++) {
-            $large[] = $labels[intdiv(intdiv($at, $to->width) * $from->height, $to->height) * $from->width + intdiv($at % $to->width * $from->width, $to->width)];
+            $large[] =
+                $labels[
+                    intdiv(intdiv($at, $to->width) * $from->height, $to->height) * $from->width +
+                        intdiv(($at % $to->width) * $from->width, $to->width)
+                ];
         }
 
         return $large;

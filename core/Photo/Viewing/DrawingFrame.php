@@ -56,9 +56,15 @@ final readonly class DrawingFrame
      */
     public function grid(float $square): GridLines
     {
-        OutOfRange::check("the grid's square", $square, max($this->paperWidth, $this->paperHeight) / self::MOST_LINES, min($this->paperWidth, $this->paperHeight), 'mm');
+        OutOfRange::check(
+            "the grid's square",
+            $square,
+            max($this->paperWidth, $this->paperHeight) / self::MOST_LINES,
+            min($this->paperWidth, $this->paperHeight),
+            'mm',
+        );
         $lines = static fn (float $length, float $from, float $share): array => array_map(
-            static fn (int $i): float => $from + $share * $i * $square / $length,
+            static fn (int $i): float => $from + ($share * $i * $square) / $length,
             ($n = (int) ceil($length / $square - 1e-9) - 1) < 1 ? [] : range(1, $n),
         );
 

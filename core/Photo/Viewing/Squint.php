@@ -45,7 +45,11 @@ enum Squint: int
             $blurred[] = array_map(static fn (float $v): float => 255 * Srgb::encode(max(0.0, min(1.0, $v))), $channel);
         }
 
-        return new PixelWindow($picture->width, $picture->height, self::drawnOut($blurred, $width, $height, $block, $picture->width, $picture->height));
+        return new PixelWindow(
+            $picture->width,
+            $picture->height,
+            self::drawnOut($blurred, $width, $height, $block, $picture->width, $picture->height),
+        );
     }
 
     /** @return list<list<float>> the mean of every block in linear light, by channel */
@@ -137,7 +141,10 @@ enum Squint: int
                 $i = $left[$x];
                 $j = $right[$x];
                 $s = $share[$x];
-                $row .= chr((int) ($lineR[$i] + $s * ($lineR[$j] - $lineR[$i]))).chr((int) ($lineG[$i] + $s * ($lineG[$j] - $lineG[$i]))).chr((int) ($lineB[$i] + $s * ($lineB[$j] - $lineB[$i])));
+                $row .=
+                    chr((int) ($lineR[$i] + $s * ($lineR[$j] - $lineR[$i]))).
+                    chr((int) ($lineG[$i] + $s * ($lineG[$j] - $lineG[$i]))).
+                    chr((int) ($lineB[$i] + $s * ($lineB[$j] - $lineB[$i])));
             }
             $rows[] = $row;
         }

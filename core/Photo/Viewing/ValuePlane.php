@@ -27,8 +27,17 @@ final readonly class ValuePlane
     public static function of(PixelWindow $picture): self
     {
         $weights = SrgbMatrix::luminanceWeights();
-        [$red, $green, $blue] = array_map(static fn (float $w): array => array_map(static fn (int $v): float => self::FINENESS * $w * Srgb::decode($v / 255), range(0, 255)), $weights);
-        $byte = array_map(static fn (int $i): string => chr((int) round(2.55 * self::lightness($i / self::FINENESS))), range(0, self::FINENESS));
+        [$red, $green, $blue] = array_map(
+            static fn (float $w): array => array_map(
+                static fn (int $v): float => self::FINENESS * $w * Srgb::decode($v / 255),
+                range(0, 255),
+            ),
+            $weights,
+        );
+        $byte = array_map(
+            static fn (int $i): string => chr((int) round(2.55 * self::lightness($i / self::FINENESS))),
+            range(0, self::FINENESS),
+        );
         $bytes = $picture->bytes;
         $rows = [];
         $at = 0;
@@ -71,13 +80,21 @@ final readonly class ValuePlane
     /** Every value as the grey in the middle of its step. */
     public function stepped(ValueScale $scale): string
     {
-        return strtr($this->bytes, self::bytes(), self::table(static fn (float $l): int => self::greyOf($scale->middleOf($scale->stepOf(new Lab($l, 0, 0))))));
+        return strtr(
+            $this->bytes,
+            self::bytes(),
+            self::table(static fn (float $l): int => self::greyOf($scale->middleOf($scale->stepOf(new Lab($l, 0, 0))))),
+        );
     }
 
     /** A byte a pixel: 255 within one step, 0 elsewhere. */
     public function maskOf(ValueScale $scale, int $step): string
     {
-        return strtr($this->bytes, self::bytes(), self::table(static fn (float $l): int => $scale->stepOf(new Lab($l, 0, 0)) === $step ? 255 : 0));
+        return strtr(
+            $this->bytes,
+            self::bytes(),
+            self::table(static fn (float $l): int => $scale->stepOf(new Lab($l, 0, 0)) === $step ? 255 : 0),
+        );
     }
 
     /** @return array<int, float> share of the area of each step, 0–1, by step */

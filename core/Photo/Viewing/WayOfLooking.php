@@ -23,8 +23,13 @@ final readonly class WayOfLooking
      *
      * @throws OutOfRange
      */
-    public function __construct(public Tone $tone = Tone::Colour, public ValueScale $scale = new ValueScale, public ?int $only = null, public ?Squint $squint = null, public ?NeutralBalance $balance = null)
-    {
+    public function __construct(
+        public Tone $tone = Tone::Colour,
+        public ValueScale $scale = new ValueScale(),
+        public ?int $only = null,
+        public ?Squint $squint = null,
+        public ?NeutralBalance $balance = null,
+    ) {
         if ($only !== null) {
             OutOfRange::check('the value to show alone', $only, 1, $scale->steps);
         }

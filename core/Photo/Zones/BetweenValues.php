@@ -9,7 +9,8 @@ final class BetweenValues
 {
     /**
      * @param  list<float>  $values  L* of the shades, darkest first; at least one
-     * @return array{int, int, float} places of the one below and the one above, and the share of the way, 0–1; beyond the ends the end alone
+     * @return array{int, int, float} places of the one below and the one above, and the share of the way, 0–1; beyond the ends the end
+     *   alone
      */
     public static function of(array $values, float $level): array
     {

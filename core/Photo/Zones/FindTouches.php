@@ -61,7 +61,9 @@ final readonly class FindTouches
             }
             $lab = ZoneTargets::median($this->grid, $own);
             $taken = array_fill_keys($own, true);
-            $far = array_values(array_filter($far, fn (int $at): bool => ! isset($taken[$at]) && $this->grid->lab($at)->deltaE00($lab) > self::APART));
+            $far = array_values(
+                array_filter($far, fn (int $at): bool => ! isset($taken[$at]) && $this->grid->lab($at)->deltaE00($lab) > self::APART),
+            );
             if ($this->apart($lab, $local) > self::APART) {
                 $found[] = $this->touch($role, self::named($lab, $found), $lab, $own, count($pixels));
             }
@@ -69,7 +71,11 @@ final readonly class FindTouches
 
         usort($found, static fn (Touch $a, Touch $b): int => $b->share <=> $a->share);
 
-        return array_map(static fn (Touch $t, int $i): Touch => new Touch(Role::touches()[$i], $t->name, $t->lab, $t->share, $t->at, $t->pixels), $found, array_keys($found));
+        return array_map(
+            static fn (Touch $t, int $i): Touch => new Touch(Role::touches()[$i], $t->name, $t->lab, $t->share, $t->at, $t->pixels),
+            $found,
+            array_keys($found),
+        );
     }
 
     /**
@@ -83,10 +89,19 @@ final readonly class FindTouches
     {
         $touches = [];
         foreach (array_slice($notes, 0, count(Role::touches())) as $i => $note) {
-            $at = min($this->grid->height - 1, (int) ($note->y * $this->grid->height)) * $this->grid->width + min($this->grid->width - 1, (int) ($note->x * $this->grid->width));
+            $at =
+                min($this->grid->height - 1, (int) ($note->y * $this->grid->height)) * $this->grid->width +
+                min($this->grid->width - 1, (int) ($note->x * $this->grid->width));
             $seed = $this->grid->lab($at);
             $own = $this->gathered($pixels, $seed);
-            $touches[] = new Touch(Role::touches()[$i], $note->name, $own === [] ? $seed : ZoneTargets::median($this->grid, $own), max(self::LEAST_PLACED, count($own) / max(1, count($pixels))), [$note->x, $note->y], $own);
+            $touches[] = new Touch(
+                Role::touches()[$i],
+                $note->name,
+                $own === [] ? $seed : ZoneTargets::median($this->grid, $own),
+                max(self::LEAST_PLACED, count($own) / max(1, count($pixels))),
+                [$note->x, $note->y],
+                $own,
+            );
         }
 
         return $touches;
@@ -129,7 +144,9 @@ final readonly class FindTouches
         for ($fit = 0; $fit < self::FITS; $fit++) {
             $off = [];
             foreach ($pixels as $at) {
-                $off[$at] = ($this->grid->a[$at] - $local[0] - $local[1] * $this->grid->l[$at]) ** 2 + ($this->grid->b[$at] - $local[2] - $local[3] * $this->grid->l[$at]) ** 2;
+                $off[$at] =
+                    ($this->grid->a[$at] - $local[0] - $local[1] * $this->grid->l[$at]) ** 2 +
+                    ($this->grid->b[$at] - $local[2] - $local[3] * $this->grid->l[$at]) ** 2;
             }
             asort($off);
             $local = $this->fitted(array_slice(array_keys($off), 0, max(1, (int) (self::MOST_OF_IT * count($pixels)))));
@@ -159,10 +176,10 @@ final readonly class FindTouches
         }
         // Something is added to the spread of values, so that a flat zone has hardly a slope.
         $spread = $ll / $n - ($l / $n) ** 2 + self::FLAT;
-        $ofA = ($la / $n - $l / $n * $a / $n) / $spread;
-        $ofB = ($lb / $n - $l / $n * $b / $n) / $spread;
+        $ofA = ($la / $n - (($l / $n) * $a) / $n) / $spread;
+        $ofB = ($lb / $n - (($l / $n) * $b) / $n) / $spread;
 
-        return [$a / $n - $ofA * $l / $n, $ofA, $b / $n - $ofB * $l / $n, $ofB];
+        return [$a / $n - ($ofA * $l) / $n, $ofA, $b / $n - ($ofB * $l) / $n, $ofB];
     }
 
     /**
@@ -174,7 +191,13 @@ final readonly class FindTouches
         [$step, $stepL] = self::STEP;
         $cells = [];
         foreach ($pixels as $at) {
-            $cells[(int) floor($this->grid->l[$at] / $stepL).'/'.(int) floor($this->grid->a[$at] / $step).'/'.(int) floor($this->grid->b[$at] / $step)][] = $at;
+            $cells[
+                (int) floor($this->grid->l[$at] / $stepL).
+                    '/'.
+                    (int) floor($this->grid->a[$at] / $step).
+                    '/'.
+                    (int) floor($this->grid->b[$at] / $step)
+            ][] = $at;
         }
         usort($cells, static fn (array $a, array $b): int => count($b) <=> count($a));
 
@@ -187,15 +210,40 @@ final readonly class FindTouches
      */
     private function gathered(array $pixels, Lab $lab): array
     {
-        return array_values(array_filter($pixels, fn (int $at): bool => ($this->grid->l[$at] - $lab->l) ** 2 / 2 + ($this->grid->a[$at] - $lab->a) ** 2 + ($this->grid->b[$at] - $lab->b) ** 2 < self::GATHERS ** 2));
+        return array_values(
+            array_filter(
+                $pixels,
+                fn (int $at): bool => ($this->grid->l[$at] - $lab->l) ** 2 / 2 +
+                    ($this->grid->a[$at] - $lab->a) ** 2 +
+                    ($this->grid->b[$at] - $lab->b) ** 2 <
+                    self::GATHERS ** 2,
+            ),
+        );
     }
 
     /** @param  list<int>  $own */
     private function touch(Role $role, string $name, Lab $lab, array $own, int $of): Touch
     {
-        $nearest = array_reduce($own, fn (?int $best, int $at): int => $best === null || $this->grid->lab($at)->deltaE00($lab) < $this->grid->lab($best)->deltaE00($lab) ? $at : $best) ?? 0;
+        $nearest =
+            array_reduce(
+                $own,
+                fn (?int $best, int $at): int => $best === null ||
+                $this->grid->lab($at)->deltaE00($lab) < $this->grid->lab($best)->deltaE00($lab)
+                    ? $at
+                    : $best,
+            ) ?? 0;
 
-        return new Touch($role, $name, $lab, max(self::LEAST_PLACED, count($own) / max(1, $of)), [($nearest % $this->grid->width + 0.5) / $this->grid->width, (intdiv($nearest, $this->grid->width) + 0.5) / $this->grid->height], $own);
+        return new Touch(
+            $role,
+            $name,
+            $lab,
+            max(self::LEAST_PLACED, count($own) / max(1, $of)),
+            [
+                (($nearest % $this->grid->width) + 0.5) / $this->grid->width,
+                (intdiv($nearest, $this->grid->width) + 0.5) / $this->grid->height,
+            ],
+            $own,
+        );
     }
 
     /** @param  list<Touch>  $others */

@@ -50,9 +50,14 @@ final readonly class KeptWhites
             throw ImpossibleChange::because('A stroke needs at least one point.');
         }
 
-        $painted = new self($this->from, [...$this->strokes, new WhiteStroke($keep, $radius, self::thinned($points, $radius * self::NEAREST))]);
+        $painted = new self($this->from, [
+            ...$this->strokes,
+            new WhiteStroke($keep, $radius, self::thinned($points, $radius * self::NEAREST)),
+        ]);
         if (array_sum(array_map(static fn (WhiteStroke $stroke): int => count($stroke->points), $painted->strokes)) > self::MOST_POINTS) {
-            throw ImpossibleChange::because('The whites hold as many strokes as can be kept. Take some back, or keep whites by their value.');
+            throw ImpossibleChange::because(
+                'The whites hold as many strokes as can be kept. Take some back, or keep whites by their value.',
+            );
         }
 
         return $painted;

@@ -41,14 +41,21 @@ final readonly class Neighbours
      * @param  int  $push  which of the two
      * @param  bool  $lighter  which way
      */
-    private function __construct(public int $one, public int $other, public float $stepsApart, public array $lines, public int $push, public bool $lighter, public string $words)
-    {
+    private function __construct(
+        public int $one,
+        public int $other,
+        public float $stepsApart,
+        public array $lines,
+        public int $push,
+        public bool $lighter,
+        public string $words,
+    ) {
     }
 
     /** @return list<self> the longest border first */
     public static function tooAlike(ZoneSheet $sheet, PixelGrid $grid, Outlines $outlines): array
     {
-        $scale = new ValueScale;
+        $scale = new ValueScale();
         $smooth = $grid->smoothed();
         $found = [];
         foreach (array_keys($sheet->notes) as $one) {
@@ -62,7 +69,11 @@ final readonly class Neighbours
                 }
                 [$here, $there] = [$grid->mean($near), $grid->mean($beyond)];
                 $steps = $scale->difference($here, $there);
-                if (abs($steps) < self::ONE_STEP && $here->deltaE00($there) < self::TOLD_APART && ! self::meetSoftly($sheet, $smooth, $outlines, $one, $other)) {
+                if (
+                    abs($steps) < self::ONE_STEP &&
+                    $here->deltaE00($there) < self::TOLD_APART &&
+                    ! self::meetSoftly($sheet, $smooth, $outlines, $one, $other)
+                ) {
                     $found[] = [$length, self::advised($sheet, $one, $other, $here, $there, $outlines->between($one, $other))];
                 }
             }
@@ -99,7 +110,7 @@ final readonly class Neighbours
     private static function advised(ZoneSheet $sheet, int $one, int $other, Lab $here, Lab $there, array $lines): self
     {
         [$push, $lighter, $why] = self::push($sheet, $one, $other, $here, $there);
-        $steps = (new ValueScale)->difference($here, $there);
+        $steps = (new ValueScale())->difference($here, $there);
         $words = sprintf(
             '"%s" and "%s" meet %s: push "%s" %s along this edge%s.',
             $sheet->note($one)->name,

@@ -26,10 +26,16 @@ final readonly class RunNote
         foreach ($names as $role => $name) {
             $kept[self::ofRun($role)->value] = mb_substr(trim($name), 0, self::LONGEST_NAME);
         }
-        $this->names = array_filter($kept, static fn (string $name, string $role): bool => $name !== '' && $name !== $role, ARRAY_FILTER_USE_BOTH);
+        $this->names = array_filter(
+            $kept,
+            static fn (string $name, string $role): bool => $name !== '' && $name !== $role,
+            ARRAY_FILTER_USE_BOTH,
+        );
         foreach ($dropped as $role) {
             if (self::ofRun($role->value) === Role::Mid) {
-                throw ImpossibleChange::because('The mid stays, as a zone asks for one colour at least; move it, or merge the zone with another.');
+                throw ImpossibleChange::because(
+                    'The mid stays, as a zone asks for one colour at least; move it, or merge the zone with another.',
+                );
             }
         }
     }

@@ -14,7 +14,13 @@ final readonly class Touch
      * @param  array{float, float}  $at  where it is seen, as shares of the photo
      * @param  list<int>  $pixels  where it lies
      */
-    public function __construct(public Role $role, public string $name, public Lab $lab, public float $share, public array $at, public array $pixels)
-    {
+    public function __construct(
+        public Role $role,
+        public string $name,
+        public Lab $lab,
+        public float $share,
+        public array $at,
+        public array $pixels,
+    ) {
     }
 }

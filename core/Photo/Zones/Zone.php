@@ -20,8 +20,16 @@ final readonly class Zone
      * @param  Surface  $surface  as it looks, or as someone says
      * @param  array<string, string>  $called  what someone calls shades of the value run, by role
      */
-    public function __construct(public string $name, public float $area, public array $box, public array $targets, public float $keptWhite, public Surface $surface, public array $touches = [], private array $called = [])
-    {
+    public function __construct(
+        public string $name,
+        public float $area,
+        public array $box,
+        public array $targets,
+        public float $keptWhite,
+        public Surface $surface,
+        public array $touches = [],
+        private array $called = [],
+    ) {
     }
 
     /**
@@ -30,12 +38,19 @@ final readonly class Zone
      * @param  ?string  $whites  see {@see KeptWhites::on()}
      * @param  ?list<TouchNote>  $placed  touches that someone placed; null for those found
      */
-    public static function measured(PixelGrid $grid, array $pixels, string $name = '', array $places = [], ?string $whites = null, ?array $placed = null, RunNote $run = new RunNote): self
-    {
+    public static function measured(
+        PixelGrid $grid,
+        array $pixels,
+        string $name = '',
+        array $places = [],
+        ?string $whites = null,
+        ?array $placed = null,
+        RunNote $run = new RunNote(),
+    ): self {
         $n = max(1, count($pixels));
         $x = array_map(static fn (int $at): int => $at % $grid->width, $pixels);
         $y = array_map(static fn (int $at): int => intdiv($at, $grid->width), $pixels);
-        $whites ??= (new KeptWhites)->on($grid);
+        $whites ??= (new KeptWhites())->on($grid);
         $white = array_filter($pixels, static fn (int $at): bool => $whites[$at] === "\1");
         $touches = self::touchesOf($grid, $pixels, $places, $placed, $whites);
         // What a touch is made of is no part of the value run, unless nothing else is left.
@@ -49,7 +64,12 @@ final readonly class Zone
         return new self(
             $name,
             $n / $grid->count(),
-            [min($x ?: [0]) / $grid->width, min($y ?: [0]) / $grid->height, (max($x ?: [0]) + 1) / $grid->width, (max($y ?: [0]) + 1) / $grid->height],
+            [
+                min($x ?: [0]) / $grid->width,
+                min($y ?: [0]) / $grid->height,
+                (max($x ?: [0]) + 1) / $grid->width,
+                (max($y ?: [0]) + 1) / $grid->height,
+            ],
             $targets,
             count($white) / $n,
             Surface::likely(Texture::of($grid, $pixels)),
@@ -96,12 +116,13 @@ final readonly class Zone
     /** What someone calls a shade; empty for one that is called by its place. */
     public function nameOf(Role $role): string
     {
-        return $this->touch($role)->name ?? $this->called[$role->value] ?? '';
+        return $this->touch($role)->name ?? ($this->called[$role->value] ?? '');
     }
 
     /** Share of the zone that a shade stands for. */
     public function shareOf(Role $role): float
     {
-        return $this->touch($role)->share ?? $role->share() * (1.0 - min(0.6, array_sum(array_map(static fn (Touch $t): float => $t->share, $this->touches))));
+        return $this->touch($role)->share ??
+            $role->share() * (1.0 - min(0.6, array_sum(array_map(static fn (Touch $t): float => $t->share, $this->touches))));
     }
 }

@@ -57,7 +57,7 @@ final readonly class ZoneMap
             $pixels[$label][] = $at;
         }
         usort($pixels, static fn (array $a, array $b): int => count($b) <=> count($a));
-        $whites = (new KeptWhites)->on($grid);
+        $whites = (new KeptWhites())->on($grid);
         $byPixel = array_fill(0, $grid->count(), 0);
         foreach ($pixels as $index => $own) {
             foreach ($own as $at) {
@@ -66,7 +66,9 @@ final readonly class ZoneMap
         }
         $map = LabelGrid::ofNumbers($grid->width, $grid->height, $byPixel);
         $measured = array_map(static fn (array $own): Zone => Zone::measured($grid, $own, whites: $whites), $pixels);
-        $names = ZoneName::all(array_map(static fn (Zone $zone, array $own): array => [$zone->targets['mid'], $map->middleOf($own)], $measured, $pixels));
+        $names = ZoneName::all(
+            array_map(static fn (Zone $zone, array $own): array => [$zone->targets['mid'], $map->middleOf($own)], $measured, $pixels),
+        );
         $zones = [];
         foreach ($measured as $index => $zone) {
             $zones[$index + 1] = $zone->named($names[$index]);

@@ -15,12 +15,21 @@ final readonly class ZoneNote
 
     /**
      * @param  ?list<TouchNote>  $touches  as someone placed them; null for those found
-     * @param  array<string, float>  $places  where in the zone's own values, 0 its darkest and 1 its lightest pixel, a role's target is read, for roles that were moved
+     * @param  array<string, float>  $places where in the zone's own values, 0 its darkest and 1 its lightest pixel, a role's target is
+     *   read,
+     *   for roles that were moved
      *
      * @throws OutOfRange|UnreadableText|ImpossibleChange
      */
-    public function __construct(string $name, public Importance $importance = Importance::Ordinary, public Surface $surface = Surface::Smooth, public Distance $distance = Distance::Middle, public array $places = [], public ?array $touches = null, public RunNote $run = new RunNote)
-    {
+    public function __construct(
+        string $name,
+        public Importance $importance = Importance::Ordinary,
+        public Surface $surface = Surface::Smooth,
+        public Distance $distance = Distance::Middle,
+        public array $places = [],
+        public ?array $touches = null,
+        public RunNote $run = new RunNote(),
+    ) {
         $this->name = mb_substr(trim($name), 0, 80);
         if ($this->name === '') {
             throw ImpossibleChange::because('A zone needs a name of at least one letter.');
@@ -46,14 +55,30 @@ final readonly class ZoneNote
     /** A shade that was dropped and is put somewhere is there again. */
     public function withPlace(Role $role, float $place): self
     {
-        return new self($this->name, $this->importance, $this->surface, $this->distance, [...$this->places, $role->value => $place], $this->touches, $this->run->with($role));
+        return new self(
+            $this->name,
+            $this->importance,
+            $this->surface,
+            $this->distance,
+            [...$this->places, $role->value => $place],
+            $this->touches,
+            $this->run->with($role),
+        );
     }
 
     public function withRun(RunNote $run): self
     {
         $dropped = array_map(static fn (Role $r): string => $r->value, $run->dropped);
 
-        return new self($this->name, $this->importance, $this->surface, $this->distance, array_diff_key($this->places, array_flip($dropped)), $this->touches, $run);
+        return new self(
+            $this->name,
+            $this->importance,
+            $this->surface,
+            $this->distance,
+            array_diff_key($this->places, array_flip($dropped)),
+            $this->touches,
+            $run,
+        );
     }
 
     /**
@@ -65,7 +90,15 @@ final readonly class ZoneNote
     {
         OutOfRange::check('the number of touches', count($touches), 0, count(Role::touches()));
 
-        return new self($this->name, $this->importance, $this->surface, $this->distance, array_diff_key($this->places, [Role::Touch->value => 0]), $touches, $this->run);
+        return new self(
+            $this->name,
+            $this->importance,
+            $this->surface,
+            $this->distance,
+            array_diff_key($this->places, [Role::Touch->value => 0]),
+            $touches,
+            $this->run,
+        );
     }
 
     /** All as it is found again, and called by its place. */
@@ -77,12 +110,32 @@ final readonly class ZoneNote
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'importance' => $this->importance->value, 'surface' => $this->surface->value, 'distance' => $this->distance->value, 'places' => $this->places, ...($this->touches === null ? [] : ['touches' => array_map(static fn (TouchNote $t): array => $t->toArray(), $this->touches)]), ...($this->run->isPlain() ? [] : ['run' => $this->run->toArray()])];
+        return [
+            'name' => $this->name,
+            'importance' => $this->importance->value,
+            'surface' => $this->surface->value,
+            'distance' => $this->distance->value,
+            'places' => $this->places,
+            ...$this->touches === null ? [] : ['touches' => array_map(static fn (TouchNote $t): array => $t->toArray(), $this->touches)],
+            ...$this->run->isPlain() ? [] : ['run' => $this->run->toArray()],
+        ];
     }
 
-    /** @param  array{name: string, importance: string, surface: string, distance: string, places: array<string, float>, touches?: list<array{name: string, x: int|float, y: int|float}>, run?: array{names: array<string, string>, dropped: list<string>}}  $data */
+    /**
+     * @param array{name: string, importance: string, surface: string, distance: string, places: array<string, float>,
+     *   touches?: list<array{name: string, x: int|float, y: int|float}>, run?: array{names: array<string, string>,
+     *   dropped: list<string>}} $data
+     */
     public static function ofArray(array $data): self
     {
-        return new self($data['name'], Importance::from($data['importance']), Surface::from($data['surface']), Distance::from($data['distance']), $data['places'], isset($data['touches']) ? array_map(TouchNote::ofArray(...), $data['touches']) : null, isset($data['run']) ? RunNote::ofArray($data['run']) : new RunNote);
+        return new self(
+            $data['name'],
+            Importance::from($data['importance']),
+            Surface::from($data['surface']),
+            Distance::from($data['distance']),
+            $data['places'],
+            isset($data['touches']) ? array_map(TouchNote::ofArray(...), $data['touches']) : null,
+            isset($data['run']) ? RunNote::ofArray($data['run']) : new RunNote(),
+        );
     }
 }

@@ -28,9 +28,14 @@ final readonly class ZonePiece
         foreach ((new Places($width, $height))->pieces($labels->bytes, chr($zone)) as $pixels) {
             [$x, $y] = $labels->middleOf($pixels);
             // The middle of a bent piece may lie outside of it.
-            $off = static fn (int $at): float => hypot($at % $width + 0.5 - $x * $width, intdiv($at, $width) + 0.5 - $y * $height);
+            $off = static fn (int $at): float => hypot(($at % $width) + 0.5 - $x * $width, intdiv($at, $width) + 0.5 - $y * $height);
             $nearest = array_reduce($pixels, static fn (int $best, int $at): int => $off($at) < $off($best) ? $at : $best, $pixels[0]);
-            $pieces[] = new self($pixels, count($pixels) / ($width * $height), [($nearest % $width + 0.5) / $width, (intdiv($nearest, $width) + 0.5) / $height], ZoneName::place($x, $y));
+            $pieces[] = new self(
+                $pixels,
+                count($pixels) / ($width * $height),
+                [(($nearest % $width) + 0.5) / $width, (intdiv($nearest, $width) + 0.5) / $height],
+                ZoneName::place($x, $y),
+            );
         }
         usort($pieces, static fn (self $a, self $b): int => $b->area <=> $a->area);
 

@@ -26,7 +26,11 @@ final readonly class ZoneReading
      */
     public static function of(PixelGrid $grid, array $pixels, ZoneNote $note, string $whites): self
     {
-        return new self(Zone::measured($grid, $pixels, $note->name, $note->places, $whites, $note->touches, $note->run)->being($note->surface), ZoneTargets::range($grid, $pixels), ZoneTargets::run($grid, $pixels, self::RUN));
+        return new self(
+            Zone::measured($grid, $pixels, $note->name, $note->places, $whites, $note->touches, $note->run)->being($note->surface),
+            ZoneTargets::range($grid, $pixels),
+            ZoneTargets::run($grid, $pixels, self::RUN),
+        );
     }
 
     /** Where in the zone's own values a colour lies, 0–1. */

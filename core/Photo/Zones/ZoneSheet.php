@@ -32,7 +32,7 @@ final readonly class ZoneSheet
      *
      * @throws OutOfRange|BadFile when something is drawn that is no zone
      */
-    public function __construct(public LabelGrid $labels, public array $notes, public BorderNotes $borders = new BorderNotes)
+    public function __construct(public LabelGrid $labels, public array $notes, public BorderNotes $borders = new BorderNotes())
     {
         OutOfRange::check('the number of zones', count($notes), 1, self::MOST_ZONES);
         foreach (array_keys($notes) as $number) {
@@ -53,7 +53,7 @@ final readonly class ZoneSheet
      *
      * @param  array<int, ZoneNote>  $notes
      */
-    public static function relabelled(LabelGrid $labels, array $notes, BorderNotes $borders = new BorderNotes): self
+    public static function relabelled(LabelGrid $labels, array $notes, BorderNotes $borders = new BorderNotes()): self
     {
         $left = array_filter($notes, $labels->has(...), ARRAY_FILTER_USE_KEY);
 
@@ -64,7 +64,10 @@ final readonly class ZoneSheet
     {
         $map = ZoneMap::proposed($grid, $most);
 
-        return new self($map->labels, array_map(static fn (Zone $zone): ZoneNote => new ZoneNote($zone->name, surface: $zone->surface), $map->zones));
+        return new self(
+            $map->labels,
+            array_map(static fn (Zone $zone): ZoneNote => new ZoneNote($zone->name, surface: $zone->surface), $map->zones),
+        );
     }
 
     /** @throws ImpossibleChange */
@@ -123,10 +126,17 @@ final readonly class ZoneSheet
             throw ImpossibleChange::because('A line needs two points; draw it from one edge of the zone to another.');
         }
         $number = $this->freeNumber();
-        $cut = CutZone::along($this->labels, $zone, Raster::along($line, $this->labels->width, $this->labels->height), $number)
-            ?? throw ImpossibleChange::because(sprintf('The line leaves "%s" in one piece; draw it from one edge of the zone to another.', $note->name));
+        $cut =
+            CutZone::along($this->labels, $zone, Raster::along($line, $this->labels->width, $this->labels->height), $number) ??
+            throw ImpossibleChange::because(
+                sprintf('The line leaves "%s" in one piece; draw it from one edge of the zone to another.', $note->name),
+            );
 
-        return self::relabelled($cut, $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))), $this->borders);
+        return self::relabelled(
+            $cut,
+            $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))),
+            $this->borders,
+        );
     }
 
     /**
@@ -143,10 +153,16 @@ final readonly class ZoneSheet
         if (count($pieces) < 2) {
             throw ImpossibleChange::because(sprintf('"%s" is in one piece; split it by a line instead.', $note->name));
         }
-        $own = array_values(array_filter($pieces, fn (ZonePiece $p): bool => $p->holds($this->labels, $x, $y)))[0] ?? throw ImpossibleChange::because(sprintf('No piece of "%s" lies there; point at one.', $note->name));
+        $own =
+            array_values(array_filter($pieces, fn (ZonePiece $p): bool => $p->holds($this->labels, $x, $y)))[0] ??
+            throw ImpossibleChange::because(sprintf('No piece of "%s" lies there; point at one.', $note->name));
         $number = $this->freeNumber();
 
-        return self::relabelled($this->labels->given($number, $own->pixels), $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))), $this->borders);
+        return self::relabelled(
+            $this->labels->given($number, $own->pixels),
+            $this->notesWith($number, $note->withoutPlaces()->named($this->freeName($note->name))),
+            $this->borders,
+        );
     }
 
     /**
@@ -190,7 +206,11 @@ final readonly class ZoneSheet
 
         [$width, $height] = [$this->labels->width, $this->labels->height];
 
-        return self::relabelled(new LabelGrid($width, $height, (new Places($width, $height))->filled($labels, $others)), $this->notes, $this->borders);
+        return self::relabelled(
+            new LabelGrid($width, $height, (new Places($width, $height))->filled($labels, $others)),
+            $this->notes,
+            $this->borders,
+        );
     }
 
     /** @return array<int, list<int>> pixels by zone */

@@ -33,7 +33,11 @@ final class ZoneTargets
     public static function of(PixelGrid $grid, array $pixels, array $places = [], array $dropped = []): array
     {
         $pixels = self::byValue($grid, $pixels);
-        $targets = ['mid' => isset($places['mid']) ? self::at($grid, $pixels, $places['mid']) : self::median($grid, self::band($pixels, self::BANDS['mid']))];
+        $targets = [
+            'mid' => isset($places['mid'])
+                ? self::at($grid, $pixels, $places['mid'])
+                : self::median($grid, self::band($pixels, self::BANDS['mid'])),
+        ];
         foreach (array_diff(['light', 'dark'], array_map(static fn (Role $r): string => $r->value, $dropped)) as $role) {
             if (isset($places[$role])) {
                 $targets[$role] = self::at($grid, $pixels, $places[$role]);
@@ -129,7 +133,7 @@ final class ZoneTargets
         [$low, $high] = [0, count($pixels)];
         while ($low < $high) {
             $middle = intdiv($low + $high, 2);
-            $grid->l[$pixels[$middle]] < $l ? $low = $middle + 1 : $high = $middle;
+            $grid->l[$pixels[$middle]] < $l ? ($low = $middle + 1) : ($high = $middle);
         }
 
         return $low;

@@ -43,7 +43,10 @@ final readonly class PassNote
      */
     public function read(Drawer $shelf, array $shades): GradedPass
     {
-        return new GradedPass(Finish::tryFrom($this->tool) ?? $shelf->pencil($this->tool), array_map(fn (Shade $s): ?PressureMark => $this->marks[$s->name] ?? null, $shades));
+        return new GradedPass(
+            Finish::tryFrom($this->tool) ?? $shelf->pencil($this->tool),
+            array_map(fn (Shade $s): ?PressureMark => $this->marks[$s->name] ?? null, $shades),
+        );
     }
 
     /** @return array<string, mixed> for JSON */

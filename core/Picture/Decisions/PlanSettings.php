@@ -23,7 +23,8 @@ final readonly class PlanSettings
      * @param  list<string>  $keep  identifiers of pencils that the palette must hold
      * @param  list<string>  $without  and of those that it must not
      * @param  array<int, string>  $hues  {@see Recolour::CHOICES}, by zone or for the whole
-     * @param  array<int, int>  $strokes  which way they run, by zone, see {@see PencilGrain::DIRECTIONS}; along the form where nothing is said
+     * @param  array<int, int>  $strokes which way they run, by zone, see {@see PencilGrain::DIRECTIONS}; along the form where nothing is
+     *   said
      *
      * @throws OutOfRange
      */
@@ -48,12 +49,12 @@ final readonly class PlanSettings
 
     public function methodOf(int $zone): Method
     {
-        return Method::ofSettings($this->methods[$zone] ?? $this->methods[self::WHOLE] ?? []);
+        return Method::ofSettings($this->methods[$zone] ?? ($this->methods[self::WHOLE] ?? []));
     }
 
     public function recolourOf(int $zone): Recolour
     {
-        return new Recolour($this->hues[$zone] ?? $this->hues[self::WHOLE] ?? 'as seen');
+        return new Recolour($this->hues[$zone] ?? ($this->hues[self::WHOLE] ?? 'as seen'));
     }
 
     /** How many pencils the palette may hold: what is said here, or what the method says. */
@@ -65,12 +66,31 @@ final readonly class PlanSettings
     /** @return array<string, mixed> for JSON */
     public function toArray(): array
     {
-        return ['methods' => (object) $this->methods, 'mode' => $this->mode->value, 'pencils' => $this->pencils, 'keep' => $this->keep, 'without' => $this->without, 'hues' => (object) $this->hues, 'strokes' => (object) $this->strokes];
+        return [
+            'methods' => (object) $this->methods,
+            'mode' => $this->mode->value,
+            'pencils' => $this->pencils,
+            'keep' => $this->keep,
+            'without' => $this->without,
+            'hues' => (object) $this->hues,
+            'strokes' => (object) $this->strokes,
+        ];
     }
 
-    /** @param  array{methods: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>, hues: array<int, string>, strokes?: array<int, int>}  $data */
+    /**
+     * @param array{methods: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>, without: list<string>,
+     *   hues: array<int, string>, strokes?: array<int, int>} $data
+     */
     public static function ofArray(array $data): self
     {
-        return new self($data['methods'], Mode::from($data['mode']), $data['pencils'], $data['keep'], $data['without'], $data['hues'], $data['strokes'] ?? []);
+        return new self(
+            $data['methods'],
+            Mode::from($data['mode']),
+            $data['pencils'],
+            $data['keep'],
+            $data['without'],
+            $data['hues'],
+            $data['strokes'] ?? [],
+        );
     }
 }

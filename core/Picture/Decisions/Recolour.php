@@ -7,7 +7,10 @@ namespace KnottyPrism\Core\Picture\Decisions;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\UnreadableText;
 
-/** Another hue for the same values: as seen, the middle of a base family, or grey. Lightness is kept to the last digit, and so is strength where there is any. */
+/**
+ * Another hue for the same values: as seen, the middle of a base family, or grey. Lightness is kept to the last digit, and so is strength
+ * where there is any.
+ */
 final readonly class Recolour
 {
     /** CIELAB hue that a family is turned to, degrees. */
@@ -37,7 +40,10 @@ final readonly class Recolour
             return new Lab($lab->l, 0.0, 0.0);
         }
         // Paper white and black stay what they are.
-        $chroma = $lab->l > 94 || $lab->l < 12 || $lab->chroma() < self::SEEN && $lab->l > 90 ? $lab->chroma() : max($lab->chroma(), self::LEAST_CHROMA);
+        $chroma =
+            $lab->l > 94 || $lab->l < 12 || ($lab->chroma() < self::SEEN && $lab->l > 90)
+                ? $lab->chroma()
+                : max($lab->chroma(), self::LEAST_CHROMA);
         $hue = deg2rad(self::HUES[$this->hue]);
 
         return new Lab($lab->l, $chroma * cos($hue), $chroma * sin($hue));

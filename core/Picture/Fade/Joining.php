@@ -27,8 +27,15 @@ enum Joining: string
     public function words(Surface $surface): string
     {
         return match ($this) {
-            self::Burnish => sprintf('It is %s: burnish the fade in the end with its lightest pencil or a colourless blender, and lay nothing after that.', $surface->value),
-            self::Solvent => sprintf('It is %s: join the fade with a little solvent on a brush; open a window, no flame, follow the label and local rules, and let it dry.', $surface->value),
+            self::Burnish => sprintf(
+                'It is %s: burnish the fade in the end with its lightest pencil or a colourless blender, and lay nothing after that.',
+                $surface->value,
+            ),
+            self::Solvent => sprintf(
+                'It is %s: join the fade with a little solvent on a brush; open a window, no flame, follow the label and local rules, '
+                    .'and let it dry.',
+                $surface->value,
+            ),
             self::LeaveTheMarks => sprintf('It is %s: leave the marks, and let them follow the form; do not burnish.', $surface->value),
         };
     }

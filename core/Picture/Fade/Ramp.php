@@ -12,13 +12,14 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Coat;
 
 /**
- * An even fade from one pencil to the next, and on to a third: along the strip each pencil's pressure falls while the next one's
- * rises over it; below a whisper strokes stand farther apart instead. Places are chosen so that the colour changes by equal ΔE00 from one to the next, not so that pressure does.
+ * An even fade from one pencil to the next, and on to a third: along the strip each pencil's pressure falls while the next one's rises over
+ * it; below a whisper strokes stand farther apart instead. Places are chosen so that the colour changes by equal ΔE00 from one to the next,
+ * not so that pressure does.
  */
 final readonly class Ramp
 {
     /** The lightest pressure that a hand repeats; below it coverage falls in place of pressure. */
-    private const WHISPER = 0.20;
+    private const WHISPER = 0.2;
 
     /** Strokes farther apart than this are none. */
     private const LEAST_COVERAGE = 0.02;
@@ -52,7 +53,7 @@ final readonly class Ramp
         $chosen = [];
         $at = 0;
         for ($k = 0; $k < $steps; $k++) {
-            $wanted = $length[count($length) - 1] * $k / ($steps - 1);
+            $wanted = ($length[count($length) - 1] * $k) / ($steps - 1);
             while ($at < count($length) - 1 && abs($length[$at + 1] - $wanted) <= abs($length[$at] - $wanted)) {
                 $at++;
             }
@@ -101,7 +102,7 @@ final readonly class Ramp
                 $coats = [];
                 // Slower than straight lines, so that the middle of the fade holds as much film as its ends.
                 foreach ([[$pencils[$i], sqrt(1 - $t)], [$next, sqrt($t)]] as [$pencil, $share]) {
-                    $coverage = min(1.0, $pressure * $share / self::WHISPER);
+                    $coverage = min(1.0, ($pressure * $share) / self::WHISPER);
                     if ($coverage >= self::LEAST_COVERAGE) {
                         $coats[] = new Coat(new Pass($pencil, max(self::WHISPER, round($pressure * $share, 3))), $coverage);
                     }
@@ -122,8 +123,22 @@ final readonly class Ramp
     {
         $reaches = [];
         foreach ($pencils as $pencil) {
-            $shares = array_map(static fn (array $s): float => $s['share'], array_filter($steps, static fn (array $s): bool => in_array($pencil, array_map(static fn (Coat $c): Pencil => $c->pass->pencil, $s['coats']), true)));
-            $reaches[] = ['pencil' => $pencil, 'from' => $shares === [] ? 0.0 : min($shares), 'to' => $shares === [] ? 0.0 : max($shares)];
+            $shares = array_map(
+                static fn (array $s): float => $s['share'],
+                array_filter(
+                    $steps,
+                    static fn (array $s): bool => in_array(
+                        $pencil,
+                        array_map(static fn (Coat $c): Pencil => $c->pass->pencil, $s['coats']),
+                        true,
+                    ),
+                ),
+            );
+            $reaches[] = [
+                'pencil' => $pencil,
+                'from' => $shares === [] ? 0.0 : min($shares),
+                'to' => $shares === [] ? 0.0 : max($shares),
+            ];
         }
 
         return $reaches;

@@ -39,12 +39,20 @@ final readonly class RampAcross
         $coats = [];
         foreach ($stacks as $stack) {
             foreach ($stack->pencils() as $pencil) {
-                $coats[$pencil->id()] = ['pencil' => $pencil, 'look' => Lab::ofReflectance((new Stack([new Pass($pencil, PressureMark::Medium->pressure())]))->on($paper)->meanReflectance())];
+                $coats[$pencil->id()] = [
+                    'pencil' => $pencil,
+                    'look' => Lab::ofReflectance(
+                        (new Stack([new Pass($pencil, PressureMark::Medium->pressure())]))->on($paper)->meanReflectance(),
+                    ),
+                ];
             }
         }
         $chosen = self::chosen($along, array_values($coats));
         if ($chosen === []) {
-            throw ImpossibleChange::because('The recipes of this zone take pencils of one colour only; a fade needs two that differ. Add another pencil to its light or its dark.');
+            throw ImpossibleChange::because(
+                'The recipes of this zone take pencils of one colour only; a fade needs two that differ. Add another pencil to its light '
+                    .'or its dark.',
+            );
         }
         $best = null;
         $least = INF;
@@ -86,7 +94,10 @@ final readonly class RampAcross
         $between = null;
         $least = min($from['look']->deltaE00($middle), $to['look']->deltaE00($middle));
         foreach ($coats as $coat) {
-            if ($coat['look']->deltaE00($middle) < $least && min($coat['look']->deltaE00($from['look']), $coat['look']->deltaE00($to['look'])) >= self::APART) {
+            if (
+                $coat['look']->deltaE00($middle) < $least &&
+                min($coat['look']->deltaE00($from['look']), $coat['look']->deltaE00($to['look'])) >= self::APART
+            ) {
                 [$between, $least] = [$coat['pencil'], $coat['look']->deltaE00($middle)];
             }
         }

@@ -26,7 +26,16 @@ final readonly class MadeArea
     /** A single colour, by the stack that is kept for it. */
     public static function ofColour(Lab $target, Stack $stack, Paper $paper): self
     {
-        return new self(SequenceAnswer::of(RecipeLabel::OtherPencils, Sequence::ofStack($stack), [Shade::ofSpot($target)], $paper, Mode::ColourAndValue), Method::free());
+        return new self(
+            SequenceAnswer::of(
+                RecipeLabel::OtherPencils,
+                Sequence::ofStack($stack),
+                [Shade::ofSpot($target)],
+                $paper,
+                Mode::ColourAndValue,
+            ),
+            Method::free(),
+        );
     }
 
     /**
@@ -35,7 +44,11 @@ final readonly class MadeArea
      */
     public static function ofZones(array $answers, PlanSettings $settings): array
     {
-        return array_map(static fn (SequenceAnswer $a, int $zone): self => new self($a, $settings->methodOf($zone), $settings->mode), $answers, array_keys($answers));
+        return array_map(
+            static fn (SequenceAnswer $a, int $zone): self => new self($a, $settings->methodOf($zone), $settings->mode),
+            $answers,
+            array_keys($answers),
+        );
     }
 
     /** Share of the picture, in the unit of its shades. */
@@ -47,6 +60,18 @@ final readonly class MadeArea
     /** Names what it is: its colours, how they are laid, and the method. */
     public function key(): string
     {
-        return md5(json_encode([$this->method->settings(), $this->mode->value, array_map(static fn (Outcome $o): array => [$o->stack()->text(), $o->shade->weight, ...$o->shade->target->toArray()], $this->answer->outcomes)], JSON_THROW_ON_ERROR));
+        return md5(
+            json_encode(
+                [
+                    $this->method->settings(),
+                    $this->mode->value,
+                    array_map(
+                        static fn (Outcome $o): array => [$o->stack()->text(), $o->shade->weight, ...$o->shade->target->toArray()],
+                        $this->answer->outcomes,
+                    ),
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

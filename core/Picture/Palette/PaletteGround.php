@@ -14,7 +14,9 @@ use KnottyPrism\Core\Recipe\Search\Moves;
 use KnottyPrism\Core\Recipe\Search\Shortlist;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** What a palette for a whole picture is chosen from: the pencils that promise most, and the forecast of every set of them for every colour. */
+/**
+ * What a palette for a whole picture is chosen from: the pencils that promise most, and the forecast of every set of them for every colour.
+ */
 final readonly class PaletteGround
 {
     /** Targets closer than this, ΔE00, count once when pencils are chosen. */
@@ -41,13 +43,20 @@ final readonly class PaletteGround
      * @param  list<string>  $lockedIn  identifiers of pencils that must take part
      * @param  ?\Closure(int, int): void  $progress  told how far, of how much
      */
-    public static function for(Drawer $hand, Paper $paper, array $wanted, array $lockedIn, Mode $mode, ?AtlasShelf $shelf, ?\Closure $progress = null): self
-    {
+    public static function for(
+        Drawer $hand,
+        Paper $paper,
+        array $wanted,
+        array $lockedIn,
+        Mode $mode,
+        ?AtlasShelf $shelf,
+        ?\Closure $progress = null,
+    ): self {
         [$clusters, $clusterOf] = self::clusters($wanted);
         $pencils = count($hand->pencils) <= self::CHOSEN_FROM ? $hand->pencils : self::promising($hand, $paper, $clusters, $lockedIn);
         $moves = new Moves(new Drawer($pencils), $paper);
         $atlas = Atlas::kept($moves, $shelf);
-        $costs = new SetCosts;
+        $costs = new SetCosts();
         foreach ($clusters as $i => $cluster) {
             if ($progress !== null) {
                 $progress($i, count($clusters));
@@ -107,7 +116,9 @@ final readonly class PaletteGround
         uasort($wanted, static fn (Shade $a, Shade $b): int => $b->weight <=> $a->weight);
         foreach ($wanted as $i => $one) {
             foreach ($clusters as $k => $cluster) {
-                if ($cluster->target->deltaE00($one->target) < ($one->weight < self::LITTLE * $whole ? self::NEARLY_ALIKE : self::ALIKE)) {
+                if (
+                    $cluster->target->deltaE00($one->target) < ($one->weight < self::LITTLE * $whole ? self::NEARLY_ALIKE : self::ALIKE)
+                ) {
                     $clusters[$k] = self::joined($cluster, $one);
                     $clusterOf[$i] = $k;
 
@@ -127,6 +138,10 @@ final readonly class PaletteGround
     {
         $weight = $one->weight + $other->weight;
 
-        return $one->weighing($weight)->minding($weight > 0 ? ($one->weight * $one->grainCounts + $other->weight * $other->grainCounts) / $weight : $one->grainCounts);
+        return $one
+            ->weighing($weight)
+            ->minding(
+                $weight > 0 ? ($one->weight * $one->grainCounts + $other->weight * $other->grainCounts) / $weight : $one->grainCounts,
+            );
     }
 }

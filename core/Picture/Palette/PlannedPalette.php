@@ -31,6 +31,14 @@ final class PlannedPalette
         arsort($lightness);
         $parts = count($pencils) === count(self::PARTS) ? self::PARTS : [];
 
-        return array_map(static fn (int $i, string|int $id): PalettePencil => new PalettePencil($pencils[$id], array_keys($zones[$id]), $parts[$i] ?? null), array_keys(array_keys($lightness)), array_keys($lightness));
+        return array_map(
+            static fn (int $i, string|int $id): PalettePencil => new PalettePencil(
+                $pencils[$id],
+                array_keys($zones[$id]),
+                $parts[$i] ?? null,
+            ),
+            array_keys(array_keys($lightness)),
+            array_keys($lightness),
+        );
     }
 }

@@ -13,8 +13,8 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
 
 /**
- * What a pencil promises a picture before anything is searched with it: how much nearer its colours come to this pencil alone, in one coat or
- * two, than to any of those in use. A pencil near what is wanted needs few others beside it, and little of a hand. (What two passes of
+ * What a pencil promises a picture before anything is searched with it: how much nearer its colours come to this pencil alone, in one coat
+ * or two, than to any of those in use. A pencil near what is wanted needs few others beside it, and little of a hand. (What two passes of
  * two pencils come to was tried instead: that is near for many, and for others than a search takes up.)
  */
 final readonly class Promise
@@ -38,7 +38,14 @@ final readonly class Promise
     /** Sum over the colours, ΔE00 by the share of the picture. */
     public function of(Pencil $pencil): float
     {
-        return array_sum(array_map(static fn (Outcome $o, float $now, float $then): float => $o->shade->weight * max(0.0, $now - $then), $this->wanted, $this->now, $this->nearest($pencil)));
+        return array_sum(
+            array_map(
+                static fn (Outcome $o, float $now, float $then): float => $o->shade->weight * max(0.0, $now - $then),
+                $this->wanted,
+                $this->now,
+                $this->nearest($pencil),
+            ),
+        );
     }
 
     /** @return list<float> by colour */
@@ -46,7 +53,14 @@ final readonly class Promise
     {
         $looks = $this->looks($pencil);
 
-        return array_map(static fn (Outcome $o): float => array_reduce($looks, static fn (float $least, Lab $look): float => min($least, $look->deltaE00($o->shade->target)), INF), $this->wanted);
+        return array_map(
+            static fn (Outcome $o): float => array_reduce(
+                $looks,
+                static fn (float $least, Lab $look): float => min($least, $look->deltaE00($o->shade->target)),
+                INF,
+            ),
+            $this->wanted,
+        );
     }
 
     /** @return list<Lab> */

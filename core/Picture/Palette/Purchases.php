@@ -12,14 +12,14 @@ use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
 
 /**
- * Which pencils not available would bring a picture nearest. Each is tried alone: worked into the sequence of every area that has a colour out
- * of reach, as an artist would who has just bought it, and judged by what comes nearer on paper.
+ * Which pencils not available would bring a picture nearest. Each is tried alone: worked into the sequence of every area that has a colour
+ * out of reach, as an artist would who has just bought it, and judged by what comes nearer on paper.
  */
 final readonly class Purchases
 {
     /**
-     * A colour that misses by less, ΔE00, is no reason to buy a pencil: sequences miss as much where pencils available would come nearer and a
-     * hand would err more. A gain below the other is none either.
+     * A colour that misses by less, ΔE00, is no reason to buy a pencil: sequences miss as much where pencils available would come nearer
+     * and a hand would err more. A gain below the other is none either.
      */
     private const WELL_MADE = 4.0;
 
@@ -44,7 +44,10 @@ final readonly class Purchases
     {
         $weight = array_sum(array_map(static fn (MadeArea $m): float => $m->weight(), $made));
         $poor = array_values(array_filter($made, static fn (MadeArea $m): bool => self::outOfReach($m) !== []));
-        usort($poor, static fn (MadeArea $a, MadeArea $b): int => $b->weight() * $b->answer->missed() <=> $a->weight() * $a->answer->missed());
+        usort(
+            $poor,
+            static fn (MadeArea $a, MadeArea $b): int => $b->weight() * $b->answer->missed() <=> $a->weight() * $a->answer->missed(),
+        );
         $poor = array_slice($poor, 0, self::AREAS);
         $hand = self::hand($made);
         $found = [];
@@ -91,7 +94,12 @@ final readonly class Purchases
         $finders = [];
         $gain = 0.0;
         foreach ($areas as $area) {
-            $find = $finders[implode(',', $area->method->settings()).$area->mode->value] ??= new FindSequences(new Drawer([...$hand, $bought]), $paper, $area->method, mode: $area->mode);
+            $find = $finders[implode(',', $area->method->settings()).$area->mode->value] ??= new FindSequences(
+                new Drawer([...$hand, $bought]),
+                $paper,
+                $area->method,
+                mode: $area->mode,
+            );
             $with = $find->atAGlance($area->answer->shades(), $mostPasses, [$bought->id() => self::TAKEN_UP]);
             // What comes nearer without it is no reason to buy it.
             $taken = $with !== null && in_array($bought->id(), Pencil::identifiers($with->sequence->pencils()), true);

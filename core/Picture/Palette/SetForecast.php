@@ -35,19 +35,27 @@ final readonly class SetForecast
     private array $interplay;
 
     /** @param  float  $grainCounts  see {@see \KnottyPrism\Core\Recipe\Sequence\Shade::$grainCounts} */
-    public function __construct(private Moves $moves, private Atlas $atlas, Lab $target, Mode $mode = Mode::ColourAndValue, private float $grainCounts = 0.0)
-    {
+    public function __construct(
+        private Moves $moves,
+        private Atlas $atlas,
+        Lab $target,
+        Mode $mode = Mode::ColourAndValue,
+        private float $grainCounts = 0.0,
+    ) {
         $this->targetLogs = Look::of($target)->logs;
         $this->metric = new LocalMetric($target, $mode);
         $this->pairs = $this->stretched($atlas->pairs, $this->targetLogs);
         $this->densities = $this->stretched($atlas->densities, [0.0, 0.0, 0.0]);
-        $this->interplay = array_map(static fn (array $flat): array => array_chunk($flat, max(1, $atlas->size)), $this->stretched($atlas->interplay, [0.0, 0.0, 0.0]));
+        $this->interplay = array_map(
+            static fn (array $flat): array => array_chunk($flat, max(1, $atlas->size)),
+            $this->stretched($atlas->interplay, [0.0, 0.0, 0.0]),
+        );
     }
 
     /**
      * How far off every set of one, two or three pencils is likely to be on paper in up to three passes, by forecast: what is missed, what
-     * an ordinary hand adds, what the model may err by, and what shows through. First and second passes are tried at every other mark only: what they miss,
-     * the passes over them make up for.
+     * an ordinary hand adds, what the model may err by, and what shows through. First and second passes are tried at every other mark only:
+     * what they miss, the passes over them make up for.
      *
      * @return array<int, float> about ΔE00, by the set as bits (pencil 0 is 1)
      */
@@ -62,7 +70,7 @@ final readonly class SetForecast
         $counts = $this->grainCounts ** 2;
         $least = [];
         for ($a = 0; $a < $n; $a++) {
-            if ($a % Moves::MARKS % 2 === 1) {
+            if (($a % Moves::MARKS) % 2 === 1) {
                 continue;
             }
             [$h0, $h1, $h2] = [$this->above($a, 0), $this->above($a, 1), $this->above($a, 2)];
@@ -70,7 +78,7 @@ final readonly class SetForecast
             $one = self::squared($this->away($this->atlas->singles[$a])) + $doubt1 + $sways[$a] + $counts * $grains[$a] ** 2;
             $least[$bitA] = min($least[$bitA] ?? INF, $one);
             for ($b = 0; $b < $n; $b++) {
-                if ($b % Moves::MARKS % 2 === 1) {
+                if (($b % Moves::MARKS) % 2 === 1) {
                     continue;
                 }
                 $at = $a * $n + $b;
@@ -83,7 +91,13 @@ final readonly class SetForecast
                     $least[$bits] = $two;
                 }
                 [$gb0, $gb1, $gb2] = [$g0[$b], $g1[$b], $g2[$b]];
-                $shares = [$this->atlas->pairShares[0][$at], $this->atlas->pairShares[1][$at], $this->atlas->pairShares[2][$at], $this->atlas->pairShares[3][$at], $this->atlas->pairShares[4][$at]];
+                $shares = [
+                    $this->atlas->pairShares[0][$at],
+                    $this->atlas->pairShares[1][$at],
+                    $this->atlas->pairShares[2][$at],
+                    $this->atlas->pairShares[3][$at],
+                    $this->atlas->pairShares[4][$at],
+                ];
                 [$stays, $covered] = [GrainForecast::STAYS * $grain - GrainForecast::LESS, GrainForecast::COVERED * $grain];
                 for ($c = 0; $c < $n;) {
                     $set = $bits | (1 << intdiv($c, Moves::MARKS));
@@ -119,7 +133,11 @@ final readonly class SetForecast
      */
     private function above(int $a, int $dimension): array
     {
-        return array_map(static fn (float $g, float $d): float => $d + Atlas::BENEATH[1] * $g, $this->interplay[$dimension][$a], $this->densities[$dimension]);
+        return array_map(
+            static fn (float $g, float $d): float => $d + Atlas::BENEATH[1] * $g,
+            $this->interplay[$dimension][$a],
+            $this->densities[$dimension],
+        );
     }
 
     /**
@@ -128,12 +146,21 @@ final readonly class SetForecast
      */
     private function away(array $logs): array
     {
-        return $this->metric->stretch([$logs[0] - $this->targetLogs[0], $logs[1] - $this->targetLogs[1], $logs[2] - $this->targetLogs[2]]);
+        return $this->metric->stretch([
+            $logs[0] - $this->targetLogs[0],
+            $logs[1] - $this->targetLogs[1],
+            $logs[2] - $this->targetLogs[2],
+        ]);
     }
 
     private static function grainAfter(float $before, float $share, float $ofPass): float
     {
-        return max(0.0, GrainForecast::STAYS * $before + $share * (GrainForecast::OF_PASS * $ofPass - GrainForecast::COVERED * $before) - GrainForecast::LESS);
+        return max(
+            0.0,
+            GrainForecast::STAYS * $before +
+                $share * (GrainForecast::OF_PASS * $ofPass - GrainForecast::COVERED * $before) -
+                GrainForecast::LESS,
+        );
     }
 
     /** @param  array{float, float, float}  $v */

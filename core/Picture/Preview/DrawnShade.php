@@ -27,7 +27,12 @@ final readonly class DrawnShade
         }
         foreach ($this->steps as $i => $step) {
             $there = $other->steps[$i];
-            $alike = $step === null || $there === null || ($step instanceof Finish ? $there instanceof Finish && $step->value === $there->value : $there instanceof Pass && $step->pencil->id() === $there->pencil->id());
+            $alike =
+                $step === null ||
+                $there === null ||
+                ($step instanceof Finish
+                    ? $there instanceof Finish && $step->value === $there->value
+                    : $there instanceof Pass && $step->pencil->id() === $there->pencil->id());
             if (! $alike) {
                 return false;
             }

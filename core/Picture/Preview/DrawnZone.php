@@ -31,7 +31,10 @@ final readonly class DrawnZone
     {
         $run = $touches = [];
         foreach ($shades as $at => $shade) {
-            $drawn = new DrawnShade($shade->seen, array_map(static fn (GradedPass $p): Pass|Finish|null => $p->in($at), $sequence->passes));
+            $drawn = new DrawnShade(
+                $shade->seen,
+                array_map(static fn (GradedPass $p): Pass|Finish|null => $p->in($at), $sequence->passes),
+            );
             if ($shade->touch) {
                 $touches[] = $drawn;
             } else {
@@ -51,6 +54,14 @@ final readonly class DrawnZone
     {
         $answers = $plan->answers();
 
-        return array_map(static fn (int $zone, SequenceAnswer $answer): self => self::of($zone, $answer->shades(), $inOrder[$zone] ?? $answer->sequence), array_keys($answers), $answers);
+        return array_map(
+            static fn (int $zone, SequenceAnswer $answer): self => self::of(
+                $zone,
+                $answer->shades(),
+                $inOrder[$zone] ?? $answer->sequence,
+            ),
+            array_keys($answers),
+            $answers,
+        );
     }
 }

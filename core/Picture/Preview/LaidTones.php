@@ -14,9 +14,9 @@ use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Swatches\Coat;
 
 /**
- * What a zone's passes leave at every value of its run: between two shades each pass is pressed as the value lies between theirs ({@see PressedRun})
- * and then laid, so that a gradient is one and no blend of two colours. Beyond the lightest and the darkest shade a hand goes on as it was
- * going, by a mark at most.
+ * What a zone's passes leave at every value of its run: between two shades each pass is pressed as the value lies between theirs ({@see
+ * PressedRun}) and then laid, so that a gradient is one and no blend of two colours. Beyond the lightest and the darkest shade a hand goes
+ * on as it was going, by a mark at most.
  */
 final readonly class LaidTones
 {
@@ -37,7 +37,10 @@ final readonly class LaidTones
         $tones = [];
         for ($level = 0; $level < self::LEVELS; $level++) {
             // Beyond what a hand goes on to nothing changes.
-            $tones[] = $level > 0 && ($level <= $lowest || $level > $highest) ? $tones[$level - 1] : $this->at($run, (float) max($lowest, min($highest, $level)), $passes);
+            $tones[] =
+                $level > 0 && ($level <= $lowest || $level > $highest)
+                    ? $tones[$level - 1]
+                    : $this->at($run, (float) max($lowest, min($highest, $level)), $passes);
         }
 
         return $tones;

@@ -24,10 +24,12 @@ final readonly class Loupe
      */
     public static function at(float $x, float $y, float $wideMm, float $shape): self
     {
-        $across = min(1.0, self::WIDTH * self::MM_PER_PIXEL / $wideMm);
-        $down = min(1.0, self::HEIGHT * self::MM_PER_PIXEL * $shape / $wideMm);
+        $across = min(1.0, (self::WIDTH * self::MM_PER_PIXEL) / $wideMm);
+        $down = min(1.0, (self::HEIGHT * self::MM_PER_PIXEL * $shape) / $wideMm);
 
-        return new self(new Window(max(0.0, min(1 - $across, $x - $across / 2)), max(0.0, min(1 - $down, $y - $down / 2)), $across, $down));
+        return new self(
+            new Window(max(0.0, min(1 - $across, $x - $across / 2)), max(0.0, min(1 - $down, $y - $down / 2)), $across, $down),
+        );
     }
 
     /** @return array{int, int, int<1, max>, int<1, max>} left, top, width and height in the pixels of a photo */
@@ -37,6 +39,11 @@ final readonly class Loupe
         $left = min($width - 1, (int) ($w->left * $width));
         $top = min($height - 1, (int) ($w->top * $height));
 
-        return [$left, $top, max(1, min($width - $left, (int) round($w->width * $width))), max(1, min($height - $top, (int) round($w->height * $height)))];
+        return [
+            $left,
+            $top,
+            max(1, min($width - $left, (int) round($w->width * $width))),
+            max(1, min($height - $top, (int) round($w->height * $height))),
+        ];
     }
 }

@@ -6,7 +6,10 @@ namespace KnottyPrism\Core\Picture\Preview;
 
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
 
-/** What a picture to come is drawn on, the same after every pass: which look each pixel takes, at which value, and where in the tooth it lies. */
+/**
+ * What a picture to come is drawn on, the same after every pass: which look each pixel takes, at which value, and where in the tooth it
+ * lies.
+ */
 final readonly class Material
 {
     /**
@@ -17,7 +20,15 @@ final readonly class Material
      * @param  list<array{int, int}>  $pairs  looks of which both are laid along a graded border
      * @param  string  $bands  the pixels where they are, see {@see DrawnBands}
      */
-    public function __construct(public int $width, public int $height, public string $looks, public string $levels, public string $grain, public float $mmPerPixel, public array $pairs = [], public string $bands = '')
-    {
+    public function __construct(
+        public int $width,
+        public int $height,
+        public string $looks,
+        public string $levels,
+        public string $grain,
+        public float $mmPerPixel,
+        public array $pairs = [],
+        public string $bands = '',
+    ) {
     }
 }

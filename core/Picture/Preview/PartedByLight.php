@@ -11,8 +11,8 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /**
- * What was matched by daylight and is not under another lamp. Of the thing in the photo no spectrum is known: the smoothest that has its colour
- * stands for it, as most things reflect smoothly.
+ * What was matched by daylight and is not under another lamp. Of the thing in the photo no spectrum is known: the smoothest that has its
+ * colour stands for it, as most things reflect smoothly.
  */
 final readonly class PartedByLight
 {

@@ -12,7 +12,10 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Swatches\Coat;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
 
-/** How a zone's passes are pressed at every value of its run: between two shades as the value lies between theirs, by the eye ({@see ByEye}). */
+/**
+ * How a zone's passes are pressed at every value of its run: between two shades as the value lies between theirs, by the eye ({@see
+ * ByEye}).
+ */
 final readonly class PressedRun
 {
     /** What one mark is, roughly, of pressure. */
@@ -34,7 +37,11 @@ final readonly class PressedRun
         $eyes = [];
         for ($at = 1; $at < count($run); $at++) {
             [$dark, $light] = [$run[$at - 1], $run[$at]];
-            $eyes[] = $dark->goesWith($light) ? ByEye::between(static fn (float $share): float => $byDay->laid(self::graded($dark, $light, $share), PHP_INT_MAX)->lightness()) : null;
+            $eyes[] = $dark->goesWith($light)
+                ? ByEye::between(
+                    static fn (float $share): float => $byDay->laid(self::graded($dark, $light, $share), PHP_INT_MAX)->lightness(),
+                )
+                : null;
         }
         $this->eyes = $eyes;
     }
@@ -53,7 +60,10 @@ final readonly class PressedRun
         return ($this->values[0] + $this->values[count($this->values) - 1]) / 2;
     }
 
-    /** @return array{DrawnShade, DrawnShade, float} the darker and the lighter of the shades around a value, and how far it lies between them; below 0 and above 1 beyond the ends */
+    /**
+     * @return array{DrawnShade, DrawnShade, float} the darker and the lighter of the shades around a value, and how far it lies between
+     *   them; below 0 and above 1 beyond the ends
+     */
     public function around(float $level): array
     {
         [$from, $share] = $this->place($level);
@@ -81,7 +91,10 @@ final readonly class PressedRun
             // Beyond the ends, as between the last two.
             $from = max(0, $from - 1);
             $to = $from + 1;
-            $share = $this->values[$to] > $this->values[$from] ? ($level - $this->values[$from]) / ($this->values[$to] - $this->values[$from]) : 0.0;
+            $share =
+                $this->values[$to] > $this->values[$from]
+                    ? ($level - $this->values[$from]) / ($this->values[$to] - $this->values[$from])
+                    : 0.0;
         }
 
         return [$from, $share];
@@ -90,7 +103,11 @@ final readonly class PressedRun
     /** @return list<Coat|Finish|null> */
     private static function graded(DrawnShade $dark, DrawnShade $light, float $share): array
     {
-        return array_map(static fn (Pass|Finish|null $a, Pass|Finish|null $b): Coat|Finish|null => self::between($a, $b, $share), $dark->steps, $light->steps);
+        return array_map(
+            static fn (Pass|Finish|null $a, Pass|Finish|null $b): Coat|Finish|null => self::between($a, $b, $share),
+            $dark->steps,
+            $light->steps,
+        );
     }
 
     private static function between(Pass|Finish|null $dark, Pass|Finish|null $light, float $share): Coat|Finish|null
@@ -107,7 +124,10 @@ final readonly class PressedRun
         [$a, $b] = [$dark->pressure ?? 0.0, $light->pressure ?? 0.0];
         $pressure = $a + $share * ($b - $a);
 
-        return self::pressed(new Pass($pencil, max($a, $b)), max(0.0, min(1.0, max(min($a, $b) - self::A_MARK, min(max($a, $b) + self::A_MARK, $pressure)))));
+        return self::pressed(
+            new Pass($pencil, max($a, $b)),
+            max(0.0, min(1.0, max(min($a, $b) - self::A_MARK, min(max($a, $b) + self::A_MARK, $pressure)))),
+        );
     }
 
     /** No hand is lighter than a whisper: strokes stand farther apart. Nothing for no pressure. */
@@ -127,6 +147,13 @@ final readonly class PressedRun
      */
     public static function runOut(array $coats, float $share): array
     {
-        return array_map(static fn (Coat|Finish|null $c): Coat|Finish|null => $c instanceof Coat ? self::pressed($c->pass, $share * $c->pass->pressure * $c->coverage) : ($share >= 0.5 ? $c : null), $coats);
+        return array_map(
+            static fn (Coat|Finish|null $c): Coat|Finish|null => $c instanceof Coat
+                ? self::pressed($c->pass, $share * $c->pass->pressure * $c->coverage)
+                : ($share >= 0.5
+                    ? $c
+                    : null),
+            $coats,
+        );
     }
 }

@@ -6,8 +6,6 @@ namespace KnottyPrism\Core\Picture\Preview;
 
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Colour\Srgb;
-use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
@@ -55,8 +53,15 @@ final class Preview
      * @param  array<int, int>  $directions  that the artist wants, by zone, see {@see StrokeDirections}
      * @param  ?GradedBands  $bands  where zones grade into each other; as the photo has it where nothing is given
      */
-    public function __construct(private readonly Paper $paper, private readonly LabelGrid $labels, private readonly PixelGrid $cells, array $zones, private readonly ?string $whites = null, private readonly array $directions = [], ?GradedBands $bands = null)
-    {
+    public function __construct(
+        private readonly Paper $paper,
+        private readonly LabelGrid $labels,
+        private readonly PixelGrid $cells,
+        array $zones,
+        private readonly ?string $whites = null,
+        private readonly array $directions = [],
+        ?GradedBands $bands = null,
+    ) {
         foreach ($zones as $zone) {
             $run = count($this->looks);
             $this->looks[] = $zone->run;
@@ -74,15 +79,34 @@ final class Preview
     /** How many passes the longest zone takes. */
     public function passes(): int
     {
-        return array_reduce($this->looks, static fn (int $most, array $look): int => max($most, ...array_map(static fn (DrawnShade $s): int => count($s->steps), $look)), 0);
+        return array_reduce(
+            $this->looks,
+            static fn (int $most, array $look): int => max($most, ...array_map(static fn (DrawnShade $s): int => count($s->steps), $look)),
+            0,
+        );
     }
 
     /** Names all that {@see Material} follows from besides the photo and its size; what is laid is no part of it. */
     public function ground(): string
     {
-        $seen = array_map(static fn (array $look): array => array_map(static fn (DrawnShade $s): array => array_map(static fn (float $v): float => round($v, 3), $s->seen->toArray()), $look), $this->looks);
+        $seen = array_map(
+            static fn (array $look): array => array_map(
+                static fn (DrawnShade $s): array => array_map(static fn (float $v): float => round($v, 3), $s->seen->toArray()),
+                $look,
+            ),
+            $this->looks,
+        );
 
-        return md5(serialize([$this->labels->fingerprint(), $seen, array_keys($this->ofZone), $this->whites, $this->directions, $this->bands->fingerprint()]));
+        return md5(
+            serialize([
+                $this->labels->fingerprint(),
+                $seen,
+                array_keys($this->ofZone),
+                $this->whites,
+                $this->directions,
+                $this->bands->fingerprint(),
+            ]),
+        );
     }
 
     /**
@@ -91,10 +115,10 @@ final class Preview
      *
      * @throws OutOfRange for more pixels than can be drawn
      */
-    public function material(PixelGrid $photo, float $widthMm, Window $window = new Window): Material
+    public function material(PixelGrid $photo, float $widthMm, Window $window = new Window()): Material
     {
         OutOfRange::check('the number of pixels of a preview', $photo->count(), 1, self::MOST_PIXELS);
-        $mm = $widthMm * $window->width / $photo->width;
+        $mm = ($widthMm * $window->width) / $photo->width;
         $columns = array_map(intval(...), $window->columns($photo->width, $this->labels->width));
         $rows = array_map(intval(...), $window->rows($photo->height, $this->labels->height));
         $zones = SharpZones::in($this->labels, $this->cells, $photo, $window);
@@ -102,12 +126,31 @@ final class Preview
         foreach ($photo->l as $l) {
             $levels .= chr((int) ($l + 0.5));
         }
-        $heightMm = $mm * $photo->height / $window->height;
-        $grain = PencilGrain::places($mm, $window->left * $widthMm, $window->top * $heightMm, $columns, $rows, StrokeDirections::of($this->labels, $this->cells, $this->directions), $this->labels->width);
+        $heightMm = ($mm * $photo->height) / $window->height;
+        $grain = PencilGrain::places(
+            $mm,
+            $window->left * $widthMm,
+            $window->top * $heightMm,
+            $columns,
+            $rows,
+            StrokeDirections::of($this->labels, $this->cells, $this->directions),
+            $this->labels->width,
+        );
 
         $looks = $this->lookOf($zones, $photo, $columns, $rows);
 
-        return new Material($photo->width, $photo->height, $looks, $levels, $grain, $mm, ...DrawnBands::in($this->bands, array_map(static fn (array $of): int => $of[0], $this->ofZone), $looks, $photo, $window, [$this->labels->width, $this->labels->height]));
+        return new Material(
+            $photo->width,
+            $photo->height,
+            $looks,
+            $levels,
+            $grain,
+            $mm,
+            ...DrawnBands::in($this->bands, array_map(static fn (array $of): int => $of[0], $this->ofZone), $looks, $photo, $window, [
+                $this->labels->width,
+                $this->labels->height,
+            ]),
+        );
     }
 
     /**
@@ -121,7 +164,10 @@ final class Preview
         foreach ($this->ofZone as $zone => [$run, $touches]) {
             $runs[$zone] = chr($run);
             if ($touches !== []) {
-                $touched[chr($zone)] = array_map(fn (int $level): Lab => self::seen($this->looks[$run], $level), range(0, LaidTones::LEVELS - 1));
+                $touched[chr($zone)] = array_map(
+                    fn (int $level): Lab => self::seen($this->looks[$run], $level),
+                    range(0, LaidTones::LEVELS - 1),
+                );
             }
         }
         $looks = strtr($zones, implode('', array_map(chr(...), range(0, 255))), implode('', $runs));
@@ -131,7 +177,11 @@ final class Preview
             $from = $row * $this->labels->width;
             foreach ($columns as $column) {
                 // Within a cell that is kept white what is clearly darker than the cell lies beyond the light's edge.
-                if ($this->whites !== null && $this->whites[$from + $column] === "\1" && $lightness[$at] > $this->cells->l[$from + $column] - self::CLEARLY) {
+                if (
+                    $this->whites !== null &&
+                    $this->whites[$from + $column] === "\1" &&
+                    $lightness[$at] > $this->cells->l[$from + $column] - self::CLEARLY
+                ) {
                     $looks[$at] = self::KEPT_PAPER;
                 } elseif (isset($touched[$zones[$at]])) {
                     $run = $touched[$zones[$at]][(int) ($lightness[$at] + 0.5)];
@@ -180,8 +230,20 @@ final class Preview
     {
         $contrast = PencilGrain::contrast($material->mmPerPixel);
         $tones = new LaidTones($this->paper, $light);
-        $colours = array_map(fn (int $look, int $zone): array => self::coloured($tones->over($this->pressed($look), $passes->of($zone)), $contrast, $grey), array_keys($this->looks), $this->zoneOf);
-        $colours[255] = array_fill(0, LaidTones::LEVELS, array_fill(0, PencilGrain::PLACES, self::bytes($tones->laid([], 0)->mean, $grey)));
+        $colours = array_map(
+            fn (int $look, int $zone): array => PixelBytes::coloured(
+                $tones->over($this->pressed($look), $passes->of($zone)),
+                $contrast,
+                $grey,
+            ),
+            array_keys($this->looks),
+            $this->zoneOf,
+        );
+        $colours[255] = array_fill(
+            0,
+            LaidTones::LEVELS,
+            array_fill(0, PencilGrain::PLACES, PixelBytes::of($tones->laid([], 0)->mean, $grey)),
+        );
         [$looks, $levels, $grain] = [$material->looks, $material->levels, $material->grain];
         $drawn = '';
         $count = $material->width * $material->height;
@@ -189,43 +251,23 @@ final class Preview
             $drawn .= $colours[ord($looks[$at])][ord($levels[$at])][ord($grain[$at])];
         }
 
-        return DrawnBands::over($drawn, $material, function (array $looks) use ($tones, $passes): RunningOut {
-            [$one, $other] = $looks;
+        return DrawnBands::over(
+            $drawn,
+            $material,
+            function (array $looks) use ($tones, $passes): RunningOut {
+                [$one, $other] = $looks;
 
-            return new RunningOut($tones, $this->paper, $this->pressed($one), $this->pressed($other), [$passes->of($this->zoneOf[$one]), $passes->of($this->zoneOf[$other])]);
-        }, static fn (Tone $tone): array => self::coloured([$tone], $contrast, $grey)[0]);
+                return new RunningOut($tones, $this->paper, $this->pressed($one), $this->pressed($other), [
+                    $passes->of($this->zoneOf[$one]),
+                    $passes->of($this->zoneOf[$other]),
+                ]);
+            },
+            static fn (Tone $tone): array => PixelBytes::coloured([$tone], $contrast, $grey)[0],
+        );
     }
 
     private function pressed(int $look): PressedRun
     {
         return $this->pressed[$look] ??= new PressedRun($this->looks[$look], $this->paper);
-    }
-
-    /**
-     * @param  list<Tone>  $tones  by level
-     * @return list<list<string>> three bytes by level and place in the tooth
-     */
-    private static function coloured(array $tones, float $contrast, bool $grey): array
-    {
-        $coloured = [];
-        $last = null;
-        foreach ($tones as $level => $tone) {
-            $coloured[] = $tone === $last ? $coloured[$level - 1] : array_map(static fn (int $place): string => self::bytes($tone->at(($place + 0.5) / PencilGrain::PLACES, $contrast), $grey), range(0, PencilGrain::PLACES - 1));
-            $last = $tone;
-        }
-
-        return $coloured;
-    }
-
-    /** @param  array{float, float, float}  $linear */
-    private static function bytes(array $linear, bool $grey): string
-    {
-        if ($grey) {
-            [$r, $g, $b] = SrgbMatrix::luminanceWeights();
-            $y = $r * $linear[0] + $g * $linear[1] + $b * $linear[2];
-            $linear = [$y, $y, $y];
-        }
-
-        return implode('', array_map(static fn (float $v): string => chr((int) round(255 * Srgb::encode(max(0.0, min(1.0, $v))))), $linear));
     }
 }

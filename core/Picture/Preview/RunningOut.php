@@ -10,9 +10,9 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Swatches\Coat;
 
 /**
- * What lies in the band where two zones grade into each other: the passes of both, light before dark, each pressed by its zone's share, down to
- * nothing. A hand goes by the eye there too: the band is to go evenly from the value of the one to that of the other, and half of each would
- * leave its middle too light or too dark. What lies is worked out at a few values and shares; between them it changes evenly.
+ * What lies in the band where two zones grade into each other: the passes of both, light before dark, each pressed by its zone's share,
+ * down to nothing. A hand goes by the eye there too: the band is to go evenly from the value of the one to that of the other, and half of
+ * each would leave its middle too light or too dark. What lies is worked out at a few values and shares; between them it changes evenly.
  */
 final class RunningOut
 {
@@ -36,8 +36,13 @@ final class RunningOut
     private array $laid = [];
 
     /** @param  array{int, int}  $passes  how many of each are laid */
-    public function __construct(private readonly LaidTones $tones, Paper $paper, private readonly PressedRun $one, private readonly PressedRun $other, private readonly array $passes)
-    {
+    public function __construct(
+        private readonly LaidTones $tones,
+        Paper $paper,
+        private readonly PressedRun $one,
+        private readonly PressedRun $other,
+        private readonly array $passes,
+    ) {
         $this->lightFirst = $one->middle() >= $other->middle();
         $this->byDay = new LaidTones($paper, Illuminant::D65);
     }
@@ -55,7 +60,15 @@ final class RunningOut
 
     private function node(int $value, int $part): Tone
     {
-        return $this->laid[$value][$part] ??= $this->tones->laid($this->coats((float) ($value * self::STEP), $part / self::PARTS, $part === 0 || $part === self::PARTS ? 1.0 : $this->even($value, $part), ...$this->passes), PHP_INT_MAX);
+        return $this->laid[$value][$part] ??= $this->tones->laid(
+            $this->coats(
+                (float) ($value * self::STEP),
+                $part / self::PARTS,
+                $part === 0 || $part === self::PARTS ? 1.0 : $this->even($value, $part),
+                ...$this->passes,
+            ),
+            PHP_INT_MAX,
+        );
     }
 
     /** @return list<Coat|Finish|null> the passes of both, the lighter zone's first */
@@ -74,13 +87,19 @@ final class RunningOut
         $level = max((float) $lowest, min((float) $highest, $level));
         [$dark, $light, $share] = $run->around($level);
 
-        return $run->coats($level) ?? array_map(static fn ($s): Coat|Finish|null => $s === null || $s instanceof Finish ? $s : new Coat($s, 1.0), $share < 0.5 ? $dark->steps : $light->steps);
+        return $run->coats($level) ??
+            array_map(
+                static fn ($s): Coat|Finish|null => $s === null || $s instanceof Finish ? $s : new Coat($s, 1.0),
+                $share < 0.5 ? $dark->steps : $light->steps,
+            );
     }
 
     /** The power of the shares at which it is here as light as it is to be on the way from the one zone to the other, when all is laid. */
     private function even(int $value, int $part): float
     {
-        $lightness = fn (float $share, float $power): float => $this->byDay->laid($this->coats((float) ($value * self::STEP), $share, $power, PHP_INT_MAX, PHP_INT_MAX), PHP_INT_MAX)->lightness();
+        $lightness = fn (float $share, float $power): float => $this->byDay
+            ->laid($this->coats((float) ($value * self::STEP), $share, $power, PHP_INT_MAX, PHP_INT_MAX), PHP_INT_MAX)
+            ->lightness();
         $share = $part / self::PARTS;
         $wanted = (1 - $share) * $lightness(0.0, 1.0) + $share * $lightness(1.0, 1.0);
         [$low, $high] = self::POWERS;

@@ -9,8 +9,8 @@ use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /**
- * Which way strokes run: along the form, as the photo's edges do around there (the structure tensor, J. Bigün and G. Granlund, 1987, smoothed
- * over patches of a zone); where a patch shows no direction, as a hand falls, from lower left to upper right.
+ * Which way strokes run: along the form, as the photo's edges do around there (the structure tensor, J. Bigün and G. Granlund, 1987,
+ * smoothed over patches of a zone); where a patch shows no direction, as a hand falls, from lower left to upper right.
  */
 final class StrokeDirections
 {
@@ -41,8 +41,13 @@ final class StrokeDirections
         foreach ($numbers as $at => $zone) {
             [$x, $y] = [$at % $cells->width, intdiv($at, $cells->width)];
             // Patches are not squares: their borders wander by some cells.
-            $patch = [intdiv((int) ($x + self::PATCH + self::WANDERS * sin(0.9 * $y + 0.37 * $x)), self::PATCH) - 1, intdiv((int) ($y + self::PATCH + self::WANDERS * sin(0.8 * $x - 0.41 * $y)), self::PATCH) - 1];
-            $directions[] = chr($own[$zone] ?? $known["$zone/$patch[0]/$patch[1]"] ??= self::direction($tensors[$zone] ?? [], ...$patch));
+            $patch = [
+                intdiv((int) ($x + self::PATCH + self::WANDERS * sin(0.9 * $y + 0.37 * $x)), self::PATCH) - 1,
+                intdiv((int) ($y + self::PATCH + self::WANDERS * sin(0.8 * $x - 0.41 * $y)), self::PATCH) - 1,
+            ];
+            $directions[] = chr(
+                $own[$zone] ?? ($known["$zone/$patch[0]/$patch[1]"] ??= self::direction($tensors[$zone] ?? [], ...$patch)),
+            );
         }
 
         return implode('', $directions);
@@ -61,7 +66,11 @@ final class StrokeDirections
                 $right = $cells->l[$at + 1] - $cells->l[$at - 1];
                 $down = $cells->l[$at + $cells->width] - $cells->l[$at - $cells->width];
                 $sum = $tensors[$numbers[$at]][intdiv($x, self::PATCH)][intdiv($y, self::PATCH)] ?? [0.0, 0.0, 0.0];
-                $tensors[$numbers[$at]][intdiv($x, self::PATCH)][intdiv($y, self::PATCH)] = [$sum[0] + $right * $right, $sum[1] + $down * $down, $sum[2] + $right * $down];
+                $tensors[$numbers[$at]][intdiv($x, self::PATCH)][intdiv($y, self::PATCH)] = [
+                    $sum[0] + $right * $right,
+                    $sum[1] + $down * $down,
+                    $sum[2] + $right * $down,
+                ];
             }
         }
 

@@ -11,7 +11,9 @@ use KnottyPrism\Core\Colour\Xyz;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 
-/** What lies on a small area, as light for a screen: the mean that the eye makes of it, and how each stratum of the tooth differs from that. */
+/**
+ * What lies on a small area, as light for a screen: the mean that the eye makes of it, and how each stratum of the tooth differs from that.
+ */
 final readonly class Tone
 {
     /**
@@ -26,7 +28,10 @@ final readonly class Tone
     {
         $mean = $sheet->light($light);
 
-        return new self($mean, array_map(static fn (array $s): array => [$s[0] - $mean[0], $s[1] - $mean[1], $s[2] - $mean[2]], $sheet->flecks($light)));
+        return new self(
+            $mean,
+            array_map(static fn (array $s): array => [$s[0] - $mean[0], $s[1] - $mean[1], $s[2] - $mean[2]], $sheet->flecks($light)),
+        );
     }
 
     /** L* of the mean. */
@@ -38,7 +43,11 @@ final readonly class Tone
     /** Part of the way to another. */
     public function towards(self $other, float $share): self
     {
-        $between = static fn (array $a, array $b): array => [$a[0] + $share * ($b[0] - $a[0]), $a[1] + $share * ($b[1] - $a[1]), $a[2] + $share * ($b[2] - $a[2])];
+        $between = static fn (array $a, array $b): array => [
+            $a[0] + $share * ($b[0] - $a[0]),
+            $a[1] + $share * ($b[1] - $a[1]),
+            $a[2] + $share * ($b[2] - $a[2]),
+        ];
 
         return new self($between($this->mean, $other->mean), array_map($between, $this->flecks, $other->flecks));
     }

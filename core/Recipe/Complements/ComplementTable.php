@@ -28,7 +28,7 @@ final class ComplementTable
     private const LOCAL_PRESSURE = 0.55;
 
     /** Marks of the partner beneath: a full coat is no underlayer. */
-    private const BENEATH = [0.20, 0.35, 0.55, 0.80];
+    private const BENEATH = [0.2, 0.35, 0.55, 0.8];
 
     /** Share of the pencil's own chroma that a neutraliser must take to be called one, and how many are named. */
     private const MUST_TAKE = 0.35;
@@ -76,7 +76,10 @@ final class ComplementTable
             foreach (self::BENEATH as $pressure) {
                 $mix = $this->mix(new Pass($partner, $pressure), $pencil);
                 $known = $least[$partner->id()] ?? null;
-                if (! $this->isCast($mix, $pencil, $partner) && $mix->chroma() < ($known?->mix->chroma() ?? $alone->chroma() * (1 - self::MUST_TAKE))) {
+                if (
+                    ! $this->isCast($mix, $pencil, $partner) &&
+                    $mix->chroma() < ($known?->mix->chroma() ?? $alone->chroma() * (1 - self::MUST_TAKE))
+                ) {
                     $least[$partner->id()] = new Complement($partner, $this->stack(new Pass($partner, $pressure), $pencil), $mix);
                 }
             }
@@ -127,7 +130,10 @@ final class ComplementTable
                 continue;
             }
             foreach (self::BENEATH as $pressure) {
-                $stack = new Stack([new Pass($pencil, PressureMark::nearest(self::LOCAL_PRESSURE)->pressure()), new Pass($partner, $pressure)]);
+                $stack = new Stack([
+                    new Pass($pencil, PressureMark::nearest(self::LOCAL_PRESSURE)->pressure()),
+                    new Pass($partner, $pressure),
+                ]);
                 $mix = Lab::ofReflectance($stack->on($this->paper)->meanReflectance());
                 $stronger = $mix->chroma() - $own->chroma();
                 $turned = sqrt(max(0.0, ($mix->a - $own->a) ** 2 + ($mix->b - $own->b) ** 2 - $stronger ** 2));
@@ -148,7 +154,10 @@ final class ComplementTable
         $best = null;
         $most = -INF;
         foreach ($this->characters as $other) {
-            $facing = $own->family->isChromatic() && $other->family->isChromatic() ? ArtistWheel::apart($own->hue->hueDegrees, $other->hue->hueDegrees) / 180 * $other->heavy->chroma() : 0.0;
+            $facing =
+                $own->family->isChromatic() && $other->family->isChromatic()
+                    ? (ArtistWheel::apart($own->hue->hueDegrees, $other->hue->hueDegrees) / 180) * $other->heavy->chroma()
+                    : 0.0;
             $contrast = $facing + 0.7 * abs($own->heavy->l - $other->heavy->l);
             if ($other->pencil !== $pencil && $contrast > $most) {
                 [$best, $most] = [$other->pencil, $contrast];
@@ -213,7 +222,14 @@ final class ComplementTable
     /** @return list<Pencil> strong enough to neutralise; a grey, a white or a black only dulls */
     private function partnersOf(Pencil $pencil): array
     {
-        return array_values(array_filter($this->pencils, fn (Pencil $p): bool => $p !== $pencil && $this->characters[$p->id()]->family->isChromatic() && $this->characters[$p->id()]->hue->chroma >= Rules::WEAK));
+        return array_values(
+            array_filter(
+                $this->pencils,
+                fn (Pencil $p): bool => $p !== $pencil &&
+                    $this->characters[$p->id()]->family->isChromatic() &&
+                    $this->characters[$p->id()]->hue->chroma >= Rules::WEAK,
+            ),
+        );
     }
 
     private function mix(?Pass $beneath, Pencil $pencil): Lab

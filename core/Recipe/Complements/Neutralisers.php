@@ -23,8 +23,11 @@ final class Neutralisers
     /** @var ?list<Lab> every pass on bare paper */
     private ?array $onBare = null;
 
-    public function __construct(private readonly Moves $moves, private readonly ComplementTable $table, private readonly Neutralising $way)
-    {
+    public function __construct(
+        private readonly Moves $moves,
+        private readonly ComplementTable $table,
+        private readonly Neutralising $way,
+    ) {
     }
 
     /** @return list<Pencil> the best first */
@@ -43,7 +46,10 @@ final class Neutralisers
     {
         $local = Oklch::ofLab($target);
         $local = $local->chroma >= Rules::HUELESS ? $local : Oklch::ofLab(Character::of($main)->heavy);
-        $computed = $this->way === Neutralising::Computed ? array_map(static fn (Complement $c): Pencil => $c->pencil, $this->table->neutralisersOf($main)) : [];
+        $computed =
+            $this->way === Neutralising::Computed
+                ? array_map(static fn (Complement $c): Pencil => $c->pencil, $this->table->neutralisersOf($main))
+                : [];
 
         return array_slice($computed === [] ? $this->table->facing($local) : $computed, 0, self::MOST);
     }
@@ -51,7 +57,13 @@ final class Neutralisers
     /** The one pass on bare paper that comes nearest. */
     public function nearestPass(Lab $target): Pass
     {
-        $apart = array_map(static fn (Lab $lab): float => $lab->deltaE00($target), $this->onBare ??= array_map(fn (Pass $pass): Lab => Look::at((new Stack([$pass]))->on($this->moves->paper))->lab, $this->moves->passes));
+        $apart = array_map(
+            static fn (Lab $lab): float => $lab->deltaE00($target),
+            $this->onBare ??= array_map(
+                fn (Pass $pass): Lab => Look::at((new Stack([$pass]))->on($this->moves->paper))->lab,
+                $this->moves->passes,
+            ),
+        );
         asort($apart);
 
         return $this->moves->passes[(int) array_key_first($apart)];

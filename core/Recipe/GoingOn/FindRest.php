@@ -38,8 +38,12 @@ final readonly class FindRest
      * @param  list<Shade>  $shades
      * @param  list<Pencil>  $pencils  that lie beside the drawing
      */
-    public function __construct(private array $shades, private array $pencils, private Paper $paper, private Mode $mode = Mode::ColourAndValue)
-    {
+    public function __construct(
+        private array $shades,
+        private array $pencils,
+        private Paper $paper,
+        private Mode $mode = Mode::ColourAndValue,
+    ) {
     }
 
     /** @param  Sequence  $planned  what the plan would lay yet */
@@ -96,7 +100,9 @@ final readonly class FindRest
             foreach ($rest->stackIn($i)->steps as $step) {
                 Stack::apply($step, $sheet);
             }
-            $sum += $shade->weight * hypot($this->mode->apart(Lab::ofXyz($sheet->xyz()), $shade->target), $shade->grainCounts * $sheet->grain());
+            $sum +=
+                $shade->weight *
+                hypot($this->mode->apart(Lab::ofXyz($sheet->xyz()), $shade->target), $shade->grainCounts * $sheet->grain());
             $weight += $shade->weight;
         }
 

@@ -96,7 +96,7 @@ final readonly class RestChanges
                 $marks = $pass->marks;
                 foreach ($where as $shade) {
                     $mark = $marks[$shade] ?? null;
-                    $marks[$shade] = $mark === null ? null : (PressureMark::cases()[$mark->strokes() - 1 + $by] ?? $mark);
+                    $marks[$shade] = $mark === null ? null : PressureMark::cases()[$mark->strokes() - 1 + $by] ?? $mark;
                 }
                 yield new GradedPass($pass->tool, array_values($marks));
             }
@@ -110,7 +110,7 @@ final readonly class RestChanges
         foreach ([[1, 1], [2, 2], [3, 3], [1, 3], [3, 1], [0, 3]] as [$from, $to]) {
             $marks = [];
             foreach ($this->run as $i => $shade) {
-                $stroke = (int) round($from + ($to - $from) * $i / $last);
+                $stroke = (int) round($from + (($to - $from) * $i) / $last);
                 if ($stroke > 0) {
                     $marks[$shade] = PressureMark::cases()[$stroke - 1];
                 }
@@ -135,7 +135,8 @@ final readonly class RestChanges
     }
 
     /**
-     * In every shade pressure drops by no more than a mark, but for a whisper at the end; firm only in the last two; nothing firm on bare paper; and over the run marks only rise or only fall.
+     * In every shade pressure drops by no more than a mark, but for a whisper at the end; firm only in the last two; nothing firm on bare
+     * paper; and over the run marks only rise or only fall.
      *
      * @param  list<GradedPass>  $passes
      */
@@ -157,7 +158,11 @@ final readonly class RestChanges
             $last = $before === [] ? null : end($before);
             foreach ($to as $at => $strokes) {
                 $isLast = $at === count($to) - 1;
-                if (($last === null && $strokes > 3) || ($strokes > 3 && $at < count($to) - 2) || ($last !== null && $strokes < $last - 1 && ! ($isLast && $strokes === 1))) {
+                if (
+                    ($last === null && $strokes > 3) ||
+                    ($strokes > 3 && $at < count($to) - 2) ||
+                    ($last !== null && $strokes < $last - 1 && ! ($isLast && $strokes === 1))
+                ) {
                     return false;
                 }
                 $last = $strokes;
@@ -173,7 +178,10 @@ final readonly class RestChanges
      */
     private static function strokes(array $passes, int $shade): array
     {
-        $strokes = array_map(static fn (GradedPass $p): int => $p->tool instanceof Finish ? 0 : (($p->marks[$shade] ?? null)?->strokes() ?? 0), $passes);
+        $strokes = array_map(
+            static fn (GradedPass $p): int => $p->tool instanceof Finish ? 0 : ($p->marks[$shade] ?? null)?->strokes() ?? 0,
+            $passes,
+        );
 
         return array_values(array_filter($strokes));
     }

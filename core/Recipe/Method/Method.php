@@ -50,7 +50,10 @@ final readonly class Method
     /** @return array<string, list<string>> what may be chosen, by setting; the first choice leaves the search free */
     public static function choices(): array
     {
-        return array_map(static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()), self::kinds());
+        return array_map(
+            static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()),
+            self::kinds(),
+        );
     }
 
     public static function opinion(): self
@@ -75,7 +78,11 @@ final readonly class Method
         foreach ($settings as $setting) {
             [$name, $choice] = array_map(trim(...), explode('=', $setting, 2)) + [1 => ''];
             if (! isset($choices[$name])) {
-                throw UnreadableText::choice('a method setting', array_map(static fn (string $k): string => $k.'=…', array_keys($choices)), $setting);
+                throw UnreadableText::choice(
+                    'a method setting',
+                    array_map(static fn (string $k): string => $k.'=…', array_keys($choices)),
+                    $setting,
+                );
             }
             if (! in_array($choice, $choices[$name], true)) {
                 throw UnreadableText::choice($name, $choices[$name], $choice);
@@ -83,7 +90,12 @@ final readonly class Method
             $chosen[$name] = $choice;
         }
 
-        return new self(array_combine(array_keys($choices), array_map(static fn (string $setting, string $choice): Setting => $setting::from($choice), self::kinds(), $chosen)));
+        return new self(
+            array_combine(
+                array_keys($choices),
+                array_map(static fn (string $setting, string $choice): Setting => $setting::from($choice), self::kinds(), $chosen),
+            ),
+        );
     }
 
     /** @return list<string> the settings that differ from free, as {@see self::ofSettings()} reads them */

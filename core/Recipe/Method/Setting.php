@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\Method;
 
 /**
- * One thing in which practitioners differ; each of them is right somewhere. The first case leaves the search free. Each is one enum of this folder, and is
- * found there.
+ * One thing in which practitioners differ; each of them is right somewhere. The first case leaves the search free. Each is one enum of this
+ * folder, and is found there.
  */
 interface Setting extends \BackedEnum
 {

@@ -35,7 +35,8 @@ final readonly class AsItLies
     public static function of(Stack $done, Lab $found, Paper $paper): self
     {
         $laid = static fn (float $log): Sheet => $done->on($paper->under(self::pressing($paper->hand, exp($log))));
-        $unlikely = static fn (float $log): float => (Lab::ofXyz($laid($log)->xyz())->deltaE00($found) / self::READING) ** 2 + ($log / self::WANDERS) ** 2;
+        $unlikely = static fn (float $log): float => (Lab::ofXyz($laid($log)->xyz())->deltaE00($found) / self::READING) ** 2 +
+            ($log / self::WANDERS) ** 2;
         $log = $done->passes() === [] ? 0.0 : self::least($unlikely);
         $sheet = $laid($log);
 
@@ -58,7 +59,15 @@ final readonly class AsItLies
     {
         [$least, $most] = Hand::RANGES['pressure'];
 
-        return new Hand(max($least, min($most, $hand->pressure * $factor)), $hand->laydown, $hand->spread, $hand->drag, $hand->packing, $hand->contact, $hand->pencils);
+        return new Hand(
+            max($least, min($most, $hand->pressure * $factor)),
+            $hand->laydown,
+            $hand->spread,
+            $hand->drag,
+            $hand->packing,
+            $hand->contact,
+            $hand->pencils,
+        );
     }
 
     /**

@@ -55,14 +55,21 @@ final class FindNextMove
                 Stack::apply($step, $sheet);
             }
             $look = $place->look($sheet);
-            $cost = $look->deltaE00($target) + ($step instanceof Finish ? self::LIFTING * $times : (in_array($step->pencil->id(), $beside, true) ? 0.0 : self::FETCHING));
+            $cost =
+                $look->deltaE00($target) +
+                ($step instanceof Finish
+                    ? self::LIFTING * $times
+                    : (in_array($step->pencil->id(), $beside, true)
+                        ? 0.0
+                        : self::FETCHING));
             if ($cost < $least) {
                 $least = $cost;
                 $best = new NextMove($step, $times, $place->found, $look, $target, $sheet->toothUsed());
             }
         }
 
-        return $best ?? $stay($tooth >= self::FULL ? 'the tooth is full, nothing more holds.' : 'no single step in the drawer brings it nearer.');
+        return $best ??
+            $stay($tooth >= self::FULL ? 'the tooth is full, nothing more holds.' : 'no single step in the drawer brings it nearer.');
     }
 
     /**

@@ -36,9 +36,10 @@ final class FindWayOn
     {
         $planned = $toCome->steps[0] ?? null;
         if ($planned === null) {
-            $move = $place->found->deltaE00($expected) < self::AS_PLANNED
-                ? new NextMove(null, 0, $place->found, $place->found, $target, $place->sheet->toothUsed(), 'it came out as planned.')
-                : FindNextMove::on($place, $target, $pencils, $beside);
+            $move =
+                $place->found->deltaE00($expected) < self::AS_PLANNED
+                    ? new NextMove(null, 0, $place->found, $place->found, $target, $place->sheet->toothUsed(), 'it came out as planned.')
+                    : FindNextMove::on($place, $target, $pencils, $beside);
 
             return new WayOn(0, null, null, $move->after, $target, $move);
         }
@@ -71,14 +72,24 @@ final class FindWayOn
         $mark = PressureMark::nearest($planned->pressure);
         $others = array_filter(PressureMark::cases(), static fn (PressureMark $m): bool => $m !== $mark);
 
-        return [$planned, null, ...array_values(array_map(static fn (PressureMark $m): Pass => new Pass($planned->pencil, $m->pressure()), $others))];
+        return [
+            $planned,
+            null,
+            ...array_values(array_map(static fn (PressureMark $m): Pass => new Pass($planned->pencil, $m->pressure()), $others)),
+        ];
     }
 
     /** @param  list<Pass|Finish>  $rest */
-    private static function way(AsItLies $place, Lab $target, int $lifts, Pass|Finish|null $next, Pass|Finish $planned, array $rest): WayOn
-    {
+    private static function way(
+        AsItLies $place,
+        Lab $target,
+        int $lifts,
+        Pass|Finish|null $next,
+        Pass|Finish $planned,
+        array $rest,
+    ): WayOn {
         $sheet = clone $place->sheet;
-        foreach ([...array_fill(0, $lifts, Lift::it()), ...($next === null ? [] : [$next]), ...$rest] as $step) {
+        foreach ([...array_fill(0, $lifts, Lift::it()), ...$next === null ? [] : [$next], ...$rest] as $step) {
             Stack::apply($step, $sheet);
         }
 

@@ -17,8 +17,15 @@ final readonly class NextMove
      * @param  int  $times  how often: an eraser is pressed on more than once
      * @param  ?string  $why  why nothing is to be done, where nothing is
      */
-    public function __construct(public Pass|Finish|null $step, public int $times, public Lab $before, public Lab $after, public Lab $target, public float $toothUsed, public ?string $why = null)
-    {
+    public function __construct(
+        public Pass|Finish|null $step,
+        public int $times,
+        public Lab $before,
+        public Lab $after,
+        public Lab $target,
+        public float $toothUsed,
+        public ?string $why = null,
+    ) {
     }
 
     /** How it differs now from what was meant: "Near: a step too light, leans too blue". */
@@ -52,9 +59,10 @@ final readonly class NextMove
         if ($this->step === null) {
             return 'Leave it: '.$this->why;
         }
-        $what = $this->step instanceof Finish
-            ? 'Lift with a kneaded eraser, '.self::often($this->times)
-            : sprintf('%s %s over it', $this->step->pencil->record->number, PressureMark::nearest($this->step->pressure)->adverb());
+        $what =
+            $this->step instanceof Finish
+                ? 'Lift with a kneaded eraser, '.self::often($this->times)
+                : sprintf('%s %s over it', $this->step->pencil->record->number, PressureMark::nearest($this->step->pressure)->adverb());
 
         return sprintf('%s: it then ends %s.', $what, lcfirst((new Comparison($this->after, $this->target))->words()));
     }

@@ -20,8 +20,14 @@ final readonly class WayOn
      * @param  Lab  $end  how the place then ends, with all that is to come
      * @param  ?NextMove  $last  what is done where nothing is to come
      */
-    public function __construct(public int $lifts, public Pass|Finish|null $next, public Pass|Finish|null $planned, public Lab $end, public Lab $target, public ?NextMove $last = null)
-    {
+    public function __construct(
+        public int $lifts,
+        public Pass|Finish|null $next,
+        public Pass|Finish|null $planned,
+        public Lab $end,
+        public Lab $target,
+        public ?NextMove $last = null,
+    ) {
     }
 
     /** "Go on: 728 firmly", "728 at medium pressure in place of firmly: …", "Leave 728 out", or what mends a finished place. */
@@ -34,7 +40,10 @@ final readonly class WayOn
         $what = match (true) {
             $this->isAsPlanned() => $lift === '' ? 'Go on: '.self::said($this->next) : $lift.self::said($this->next),
             $this->next === null => $lift.($lift === '' ? 'Leave out ' : 'leave out ').self::named($this->planned),
-            default => $lift.self::said($this->next).' in place of '.($this->planned instanceof Pass ? PressureMark::nearest($this->planned->pressure)->adverb() : ''),
+            default => $lift.
+                self::said($this->next).
+                ' in place of '.
+                ($this->planned instanceof Pass ? PressureMark::nearest($this->planned->pressure)->adverb() : ''),
         };
 
         return sprintf('%s; it then ends %s.', $what, lcfirst((new Comparison($this->end, $this->target))->words()));
@@ -47,11 +56,13 @@ final readonly class WayOn
 
     private static function said(Pass|Finish|null $step): string
     {
-        return $step instanceof Pass ? $step->pencil->record->number.' '.PressureMark::nearest($step->pressure)->adverb() : self::named($step);
+        return $step instanceof Pass
+            ? $step->pencil->record->number.' '.PressureMark::nearest($step->pressure)->adverb()
+            : self::named($step);
     }
 
     private static function named(Pass|Finish|null $step): string
     {
-        return $step instanceof Pass ? $step->pencil->record->number : ($step->value ?? '');
+        return $step instanceof Pass ? $step->pencil->record->number : $step->value ?? '';
     }
 }

@@ -16,8 +16,8 @@ use KnottyPrism\Core\Recipe\Warnings\Warning;
 use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
 /**
- * Tries what could remove a warning: small changes of the sequence, each laid and looked at again in every shade. What is advised is free of
- * the warning, brings no other, and stays near the colours.
+ * Tries what could remove a warning: small changes of the sequence, each laid and looked at again in every shade. What is advised is free
+ * of the warning, brings no other, and stays near the colours.
  */
 final readonly class Remedies
 {
@@ -29,8 +29,13 @@ final readonly class Remedies
      * @param  ?\Closure(Sequence): bool  $allowed  whether craft and method allow a sequence; null when the sequence itself breaks them
      * @param  list<Pencil>  $missing  known, and could be bought; asked where one shade is out of reach
      */
-    public function __construct(private Paper $paper, private Mode $mode, private array $pencils, private ?\Closure $allowed, private array $missing = [])
-    {
+    public function __construct(
+        private Paper $paper,
+        private Mode $mode,
+        private array $pencils,
+        private ?\Closure $allowed,
+        private array $missing = [],
+    ) {
     }
 
     /**
@@ -45,10 +50,15 @@ final readonly class Remedies
         }
         $before = Warnings::codesIn($answer);
         $limit = $answer->errorOnPaper() + $warning->kind->mayCost;
-        $free = static fn (SequenceAnswer $changed): bool => ! in_array($warning->kind->value, $codes = Warnings::codesIn($changed, false), true) && array_diff($codes, $before) === [];
-        $mayBeUnsteady = ! $warning->kind instanceof Unsteady && in_array(Unsteady::it()->value, $before, true);
+        $free = static fn (SequenceAnswer $changed): bool => ! in_array(
+            $warning->kind->value,
+            $codes = Warnings::codesIn($changed, false),
+            true,
+        ) && array_diff($codes, $before) === [];
+        $mayBeUnsteady = ! ($warning->kind instanceof Unsteady) && in_array(Unsteady::it()->value, $before, true);
 
-        return $this->best($answer, $this->changes($warning, $answer), $limit, $free, $mayBeUnsteady) ?? $this->best($answer, $otherwise, $limit, $free, $mayBeUnsteady);
+        return $this->best($answer, $this->changes($warning, $answer), $limit, $free, $mayBeUnsteady) ??
+            $this->best($answer, $otherwise, $limit, $free, $mayBeUnsteady);
     }
 
     /**
@@ -67,7 +77,12 @@ final readonly class Remedies
             }
             $changed = SequenceAnswer::of($answer->label, $sequence, $answer->shades(), $this->paper, $this->mode);
             // What a hand adds takes longest to work out, and is asked last.
-            if ($changed->leastError() <= $limit && $free($changed) && $changed->errorOnPaper() <= $limit && ($mayBeUnsteady || self::isSteady($changed))) {
+            if (
+                $changed->leastError() <= $limit &&
+                $free($changed) &&
+                $changed->errorOnPaper() <= $limit &&
+                ($mayBeUnsteady || self::isSteady($changed))
+            ) {
                 $limit = $changed->errorOnPaper() - 1e-9;
                 $best = new Remedy(sprintf('%s: tried, within %.0f on paper.', $words, max(1.0, $changed->errorOnPaper())), $changed);
             }
@@ -86,7 +101,7 @@ final readonly class Remedies
     private function changes(Warning $warning, SequenceAnswer $answer): iterable
     {
         // What spends the tooth or slicks it may be any pass, whichever of them shows it: the one that shows it is tried first.
-        foreach (array_unique([...($warning->pass > 0 ? [$warning->pass - 1] : []), ...array_keys($answer->sequence->passes)]) as $at) {
+        foreach (array_unique([...$warning->pass > 0 ? [$warning->pass - 1] : [], ...array_keys($answer->sequence->passes)]) as $at) {
             yield from SequenceChanges::ofPass($answer->sequence, $at, $answer->shades(), $this->pencils);
         }
         yield from $warning->kind->changes($warning, $answer, $this->pencils);
@@ -107,7 +122,15 @@ final readonly class Remedies
                 $changed = SequenceAnswer::of($answer->label, $sequence, $answer->shades(), $this->paper, $this->mode);
                 if ($changed->missed() < $limit) {
                     $limit = $changed->missed();
-                    $best = new Remedy(sprintf('Of the pencils you do not have %s %s comes nearest: tried, ΔE00 %.1f.', $pencil->record->number, $pencil->record->name, $limit), $changed);
+                    $best = new Remedy(
+                        sprintf(
+                            'Of the pencils you do not have %s %s comes nearest: tried, ΔE00 %.1f.',
+                            $pencil->record->number,
+                            $pencil->record->name,
+                            $limit,
+                        ),
+                        $changed,
+                    );
                 }
             }
         }

@@ -44,7 +44,11 @@ final class SequenceChanges
         if ($pass->tool instanceof Pencil) {
             // What a hand errs in one coat it often makes good in the next.
             foreach ([-1, -2] as $by) {
-                yield sprintf('Lay pass %d twice, %s lighter each time', $number, $by === -1 ? 'a mark' : 'two marks') => self::twice($sequence, $at, self::pressed($pass, $by));
+                yield sprintf('Lay pass %d twice, %s lighter each time', $number, $by === -1 ? 'a mark' : 'two marks') => self::twice(
+                    $sequence,
+                    $at,
+                    self::pressed($pass, $by),
+                );
             }
             yield from self::otherPencils($sequence, $at, $pass->tool, $pencils);
         }
@@ -59,16 +63,24 @@ final class SequenceChanges
     {
         $pass = $sequence->passes[$at];
         $mark = $pass->marks[$shade] ?? null;
-        if ($mark === null || ! $pass->tool instanceof Pencil) {
+        if ($mark === null || ! ($pass->tool instanceof Pencil)) {
             return;
         }
         foreach ([1, 2, -1, -2] as $by) {
             $moved = self::by($mark, $by);
             if ($moved !== null) {
-                yield sprintf('Lay pass %d %s in the %s', $at + 1, $moved->value, $name) => self::replaced($sequence, $at, new GradedPass($pass->tool, array_values(array_replace($pass->marks, [$shade => $moved]))));
+                yield sprintf('Lay pass %d %s in the %s', $at + 1, $moved->value, $name) => self::replaced(
+                    $sequence,
+                    $at,
+                    new GradedPass($pass->tool, array_values(array_replace($pass->marks, [$shade => $moved]))),
+                );
             }
         }
-        yield sprintf('Leave pass %d out in the %s', $at + 1, $name) => self::replaced($sequence, $at, new GradedPass($pass->tool, array_values(array_replace($pass->marks, [$shade => null]))));
+        yield sprintf(
+            'Leave pass %d out in the %s',
+            $at + 1,
+            $name,
+        ) => self::replaced($sequence, $at, new GradedPass($pass->tool, array_values(array_replace($pass->marks, [$shade => null]))));
     }
 
     /**
@@ -82,7 +94,10 @@ final class SequenceChanges
         foreach ($pencils as $pencil) {
             foreach (PressureMark::cases() as $mark) {
                 $marks = array_values(array_replace(array_fill(0, $shades, null), [$shade => $mark]));
-                yield sprintf('End with %s %s in the %s', $pencil->record->number, $mark->value, $name) => new Sequence([...$sequence->passes, new GradedPass($pencil, $marks)]);
+                yield sprintf('End with %s %s in the %s', $pencil->record->number, $mark->value, $name) => new Sequence([
+                    ...$sequence->passes,
+                    new GradedPass($pencil, $marks),
+                ]);
             }
         }
     }
@@ -109,21 +124,34 @@ final class SequenceChanges
     {
         $marks = $sequence->passes[$at]->marks;
         foreach (array_slice(Character::othersByColour($pencil, $pencils), 0, self::SUBSTITUTES) as $other) {
-            yield sprintf('Take %s for pass %d', $other->record->number, $at + 1) => self::replaced($sequence, $at, new GradedPass($other, $marks));
+            yield sprintf('Take %s for pass %d', $other->record->number, $at + 1) => self::replaced(
+                $sequence,
+                $at,
+                new GradedPass($other, $marks),
+            );
             foreach (count($marks) === 1 ? PressureMark::cases() : [] as $mark) {
-                yield sprintf('Take %s (%s) for pass %d', $other->record->number, $mark->value, $at + 1) => self::replaced($sequence, $at, new GradedPass($other, [$mark]));
+                yield sprintf('Take %s (%s) for pass %d', $other->record->number, $mark->value, $at + 1) => self::replaced(
+                    $sequence,
+                    $at,
+                    new GradedPass($other, [$mark]),
+                );
             }
         }
     }
 
     private static function pressed(GradedPass $pass, int $by): GradedPass
     {
-        return new GradedPass($pass->tool, array_map(static fn (?PressureMark $m): ?PressureMark => $m === null ? null : self::by($m, $by) ?? $m, $pass->marks));
+        return new GradedPass(
+            $pass->tool,
+            array_map(static fn (?PressureMark $m): ?PressureMark => $m === null ? null : self::by($m, $by) ?? $m, $pass->marks),
+        );
     }
 
     private static function replaced(Sequence $sequence, int $at, GradedPass $pass): Sequence
     {
-        return $pass->over() === [] ? self::without($sequence, $at) : new Sequence(array_values(array_replace($sequence->passes, [$at => $pass])));
+        return $pass->over() === []
+            ? self::without($sequence, $at)
+            : new Sequence(array_values(array_replace($sequence->passes, [$at => $pass])));
     }
 
     private static function without(Sequence $sequence, int $at): Sequence

@@ -61,7 +61,10 @@ final readonly class Atlas
         $this->singleShares = $singleShares;
         $this->pairs = $pairs;
         $this->pairShares = $pairShares;
-        $this->densities = array_map(static fn (int $cone): array => array_map(static fn (array $logs): float => $logs[$cone] - $bare[$cone], $singles), [0, 1, 2]);
+        $this->densities = array_map(
+            static fn (int $cone): array => array_map(static fn (array $logs): float => $logs[$cone] - $bare[$cone], $singles),
+            [0, 1, 2],
+        );
         $this->interplay = $this->solveInterplay();
     }
 
@@ -104,7 +107,15 @@ final readonly class Atlas
     /** As bytes, little-endian doubles, for {@see AtlasShelf}: exactly what was computed, so that a kept atlas changes no answer. */
     public function pack(): string
     {
-        return pack('e*', ...array_merge(...$this->singles)).implode('', array_map(static fn (array $row): string => pack('e*', ...$row), [...$this->singleShares, ...$this->pairs, ...$this->pairShares]));
+        return pack('e*', ...array_merge(...$this->singles)).
+            implode(
+                '',
+                array_map(static fn (array $row): string => pack('e*', ...$row), [
+                    ...$this->singleShares,
+                    ...$this->pairs,
+                    ...$this->pairShares,
+                ]),
+            );
     }
 
     /** What {@see self::pack()} made of an atlas of the same moves, or null when it does not fit them. */
@@ -125,7 +136,13 @@ final readonly class Atlas
         /** @var list<array{float, float, float}> $looks */
         $looks = array_chunk($singles, 3);
 
-        return new self($looks, array_slice($columns, 0, Moves::MARKS), array_slice($columns, Moves::MARKS, 3), array_slice($columns, Moves::MARKS + 3), Look::at(new Sheet($moves->paper))->logs);
+        return new self(
+            $looks,
+            array_slice($columns, 0, Moves::MARKS),
+            array_slice($columns, Moves::MARKS, 3),
+            array_slice($columns, Moves::MARKS + 3),
+            Look::at(new Sheet($moves->paper))->logs,
+        );
     }
 
     /** @return list<float> */

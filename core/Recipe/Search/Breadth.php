@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\Search;
 
-/** How broadly an area is searched: as far as its answers come clearly nearer by it, and no further. docs/benchmarks.md has what was tried. */
+/**
+ * How broadly an area is searched: as far as its answers come clearly nearer by it, and no further. docs/benchmarks.md has what was tried.
+ */
 final readonly class Breadth
 {
     /**
@@ -15,8 +17,14 @@ final readonly class Breadth
      * @param  int  $rounds  how often
      * @param  int  $judged  of all, those whose sway in a hand is worked out in full
      */
-    private function __construct(public int $beam, public int $polished, public int $finished, public int $widened, public int $rounds, public int $judged)
-    {
+    private function __construct(
+        public int $beam,
+        public int $polished,
+        public int $finished,
+        public int $widened,
+        public int $rounds,
+        public int $judged,
+    ) {
     }
 
     /** One colour needs less than a value run does. */

@@ -8,9 +8,9 @@ use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 
 /**
- * What grain one more pass leaves, without laying it: before · STAYS + share · (of the pass alone · OF_PASS − before · COVERED) − LESS, never
- * below 0, where share is what the tooth takes of the pass's film. Fitted to 6,000 random stacks, which it meets to L* 3 in the root mean
- * square; docs/model.md. Two hot loops have it written out.
+ * What grain one more pass leaves, without laying it: before · STAYS + share · (of the pass alone · OF_PASS − before · COVERED) − LESS,
+ * never below 0, where share is what the tooth takes of the pass's film. Fitted to 6,000 random stacks, which it meets to L* 3 in the root
+ * mean square; docs/model.md. Two hot loops have it written out.
  */
 final class GrainForecast
 {
@@ -29,7 +29,7 @@ final class GrainForecast
     public static function ofMoves(Moves $moves): array
     {
         /** @var \WeakMap<Moves, list<float>> $known */
-        $known = self::$known ??= new \WeakMap;
+        $known = self::$known ??= new \WeakMap();
 
         return $known[$moves] ??= self::laid($moves);
     }

@@ -9,7 +9,10 @@ use KnottyPrism\Core\Medium\Stack\Steadiness;
 /** What an ordinary hand does to a pass, estimated from single passes on bare paper; {@see Steadiness} works it out in full. */
 final class HandSway
 {
-    /** A hand so heavy that it presses its firm marks alike still lays more or less of them: no flatter than this share of the film for each unit of pressure. */
+    /**
+     * A hand so heavy that it presses its firm marks alike still lays more or less of them: no flatter than this share of the film for each
+     * unit of pressure.
+     */
     private const FLATTEST = 0.25;
 
     /**
@@ -24,8 +27,11 @@ final class HandSway
         foreach ($moves->bareFilm as $mark => $film) {
             $up = min(Moves::MARKS - 1, $mark + 1);
             $down = max(0, $mark - 1);
-            $slope = max(self::FLATTEST * $film, ($moves->bareFilm[$up] - $moves->bareFilm[$down]) / ($moves->pressures[$up] - $moves->pressures[$down]));
-            $by = $moves->paper->hand->spread * hypot(Steadiness::PRESSURE_DEVIATION, Steadiness::LAYDOWN_DEVIATION * $film / $slope);
+            $slope = max(
+                self::FLATTEST * $film,
+                ($moves->bareFilm[$up] - $moves->bareFilm[$down]) / ($moves->pressures[$up] - $moves->pressures[$down]),
+            );
+            $by = $moves->paper->hand->spread * hypot(Steadiness::PRESSURE_DEVIATION, (Steadiness::LAYDOWN_DEVIATION * $film) / $slope);
             $errings[] = $moves->pressures[$mark] + ($mark > 2 ? -$by : $by);
         }
 
@@ -33,7 +39,8 @@ final class HandSway
     }
 
     /**
-     * Squared ΔE00 that a hand sways each move by on bare paper: how its look changes from the mark below to the one above, by what a hand errs.
+     * Squared ΔE00 that a hand sways each move by on bare paper: how its look changes from the mark below to the one above, by what a hand
+     * errs.
      *
      * @return list<float>
      */
@@ -46,7 +53,10 @@ final class HandSway
             $up = $mark < Moves::MARKS - 1 ? 1 : 0;
             $down = $mark > 0 ? 1 : 0;
             $by = abs($errs[$mark] - $moves->pressures[$mark]) / ($moves->pressures[$mark + $up] - $moves->pressures[$mark - $down]);
-            $change = array_map(static fn (array $density): float => $by * ($density[$move + $up] - $density[$move - $down]), $atlas->densities);
+            $change = array_map(
+                static fn (array $density): float => $by * ($density[$move + $up] - $density[$move - $down]),
+                $atlas->densities,
+            );
             [$x, $y, $z] = $metric->stretch([$change[0], $change[1], $change[2]]);
             $sways[] = $x * $x + $y * $y + $z * $z;
         }

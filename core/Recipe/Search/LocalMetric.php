@@ -67,8 +67,10 @@ final readonly class LocalMetric
     private function differenceForm(Lab $at): array
     {
         $h = self::PROBE;
-        $probe = fn (float $l, float $a, float $b): float => ($this->mode->apart(new Lab($at->l + $l, $at->a + $a, $at->b + $b), $at) ** 2
-            + $this->mode->apart(new Lab($at->l - $l, $at->a - $a, $at->b - $b), $at) ** 2) / (2 * $h * $h);
+        $probe = fn (float $l, float $a, float $b): float => ($this->mode->apart(new Lab($at->l + $l, $at->a + $a, $at->b + $b), $at) **
+            2 +
+            $this->mode->apart(new Lab($at->l - $l, $at->a - $a, $at->b - $b), $at) ** 2) /
+            (2 * $h * $h);
         $ll = $probe($h, 0, 0);
         $aa = $probe(0, $h, 0);
         $bb = $probe(0, 0, $h);
@@ -98,10 +100,16 @@ final readonly class LocalMetric
      */
     private static function inverse(array $m): ?array
     {
-        $cross = static fn (array $u, array $v): array => [$u[1] * $v[2] - $u[2] * $v[1], $u[2] * $v[0] - $u[0] * $v[2], $u[0] * $v[1] - $u[1] * $v[0]];
+        $cross = static fn (array $u, array $v): array => [
+            $u[1] * $v[2] - $u[2] * $v[1],
+            $u[2] * $v[0] - $u[0] * $v[2],
+            $u[0] * $v[1] - $u[1] * $v[0],
+        ];
         [$p, $q, $r] = [$cross($m[1], $m[2]), $cross($m[2], $m[0]), $cross($m[0], $m[1])];
         $determinant = $m[0][0] * $p[0] + $m[0][1] * $p[1] + $m[0][2] * $p[2];
 
-        return abs($determinant) < 1e-12 ? null : array_map(static fn (int $i): array => [$p[$i] / $determinant, $q[$i] / $determinant, $r[$i] / $determinant], [0, 1, 2]);
+        return abs($determinant) < 1e-12
+            ? null
+            : array_map(static fn (int $i): array => [$p[$i] / $determinant, $q[$i] / $determinant, $r[$i] / $determinant], [0, 1, 2]);
     }
 }

@@ -42,6 +42,10 @@ final readonly class Look
     {
         [$l, $m, $s] = Cones::ofXyz($xyz->x, $xyz->y, $xyz->z);
 
-        return new self(Lab::ofXyz($xyz), [log(max(0.0, $l) + self::DARKEST), log(max(0.0, $m) + self::DARKEST), log(max(0.0, $s) + self::DARKEST)]);
+        return new self(Lab::ofXyz($xyz), [
+            log(max(0.0, $l) + self::DARKEST),
+            log(max(0.0, $m) + self::DARKEST),
+            log(max(0.0, $s) + self::DARKEST),
+        ]);
     }
 }

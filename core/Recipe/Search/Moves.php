@@ -35,7 +35,10 @@ final readonly class Moves
     {
         $this->pencils = $drawer->usable()->pencils;
         $this->pressures = PressureMark::pressures();
-        $this->bareFilm = array_map(static fn (float $p): float => array_sum(LayPass::laidFilm(new Sheet($paper), 1.0, $paper->hand->presses($p))), $this->pressures);
+        $this->bareFilm = array_map(
+            static fn (float $p): float => array_sum(LayPass::laidFilm(new Sheet($paper), 1.0, $paper->hand->presses($p))),
+            $this->pressures,
+        );
         $passes = [];
         foreach ($this->pencils as $pencil) {
             foreach ($this->pressures as $pressure) {
@@ -76,7 +79,9 @@ final readonly class Moves
     {
         $pencils = array_map(static fn (Pencil $p): array => [$p->absorption, $p->scattering, $p->laydown, $p->slickness], $this->pencils);
 
-        return md5(serialize([$pencils, $this->pressures, $this->paper->reflectance, $this->paper->tooth, $this->paper->hand->fingerprint()]));
+        return md5(
+            serialize([$pencils, $this->pressures, $this->paper->reflectance, $this->paper->tooth, $this->paper->hand->fingerprint()]),
+        );
     }
 
     /**

@@ -20,7 +20,14 @@ final class PairBook
     /** @return array{list<float>, list<float>} */
     public function look(Moves $moves, Sheet $first, int $below, int $above): array
     {
-        $key = spl_object_id($moves->pencils[Moves::pencilOf($below)]).'/'.($below % Moves::MARKS).'/'.spl_object_id($moves->pencils[Moves::pencilOf($above)]).'/'.($above % Moves::MARKS);
+        $key =
+            spl_object_id($moves->pencils[Moves::pencilOf($below)]).
+            '/'.
+            $below % Moves::MARKS.
+            '/'.
+            spl_object_id($moves->pencils[Moves::pencilOf($above)]).
+            '/'.
+            $above % Moves::MARKS;
 
         return $this->pairs[$key] ??= self::laid($moves, $first, $moves->passes[$above]);
     }

@@ -17,7 +17,10 @@ use KnottyPrism\Core\Recipe\Method\Lights;
 use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Method\ValueOrder;
 
-/** A method applied to one colour and the pencils available: what may be used for it, lie first, and lie over what; {@see \KnottyPrism\Core\Recipe\SequenceSearch\Craft} asks. */
+/**
+ * A method applied to one colour and the pencils available: what may be used for it, lie first, and lie over what; {@see
+ * \KnottyPrism\Core\Recipe\SequenceSearch\Craft} asks.
+ */
 final readonly class Rules
 {
     /** L* by which a pencil may step back in an order of values and still keep it. */
@@ -58,8 +61,15 @@ final readonly class Rules
     {
         $characters = $moves->characters();
         $this->usable = array_map($this->mayBeUsed(...), $characters);
-        $this->follows = array_map(fn (Character $below): array => array_map(fn (Character $above): bool => $this->mayFollow($below, $above), $characters), $characters);
-        $this->begins = array_map(fn (Character $c, bool $usable): bool => $usable && $this->mayLieFirst($c, in_array($c->pencil, $neutralisers, true)), $characters, $this->usable);
+        $this->follows = array_map(
+            fn (Character $below): array => array_map(fn (Character $above): bool => $this->mayFollow($below, $above), $characters),
+            $characters,
+        );
+        $this->begins = array_map(
+            fn (Character $c, bool $usable): bool => $usable && $this->mayLieFirst($c, in_array($c->pencil, $neutralisers, true)),
+            $characters,
+            $this->usable,
+        );
         $this->finish = $method->of(Lights::class) === Lights::Lift && $this->isLight() ? Lift::it() : $method->finish();
     }
 
@@ -95,7 +105,8 @@ final readonly class Rules
     private function mayBeUsed(Character $c): bool
     {
         return ! match (true) {
-            $c->isBlack() => $this->method->of(Darks::class) === Darks::NeverBlack || ($this->method->of(Darks::class) === Darks::BlackLast && $this->target->l >= self::ACCENT_BELOW),
+            $c->isBlack() => $this->method->of(Darks::class) === Darks::NeverBlack ||
+                ($this->method->of(Darks::class) === Darks::BlackLast && $this->target->l >= self::ACCENT_BELOW),
             $c->isWhite() => $this->method->of(Lights::class) === Lights::ReservePaper,
             default => false,
         };
@@ -110,9 +121,9 @@ final readonly class Rules
             default => true,
         };
 
-        return $inOrder
-            && ! ($this->method->of(Darks::class) === Darks::BlackLast && $below->isBlack())
-            && ! ($this->method->of(Lights::class) === Lights::WhiteLast && $below->isWhite());
+        return $inOrder &&
+            ! ($this->method->of(Darks::class) === Darks::BlackLast && $below->isBlack()) &&
+            ! ($this->method->of(Lights::class) === Lights::WhiteLast && $below->isWhite());
     }
 
     private function mayLieFirst(Character $c, bool $neutralises): bool
@@ -129,6 +140,13 @@ final readonly class Rules
         };
         $light = $this->method->of(Lights::class) !== Lights::PaleFirst || ! $this->isLight() || $c->isPale();
 
-        return $beneath && $light && ! ($this->method->of(ValueOrder::class) === ValueOrder::FormFirst && $this->method->of(Beneath::class) === Beneath::Any && ! $this->isLight() && ! $c->isForm());
+        return $beneath &&
+            $light &&
+            ! (
+                $this->method->of(ValueOrder::class) === ValueOrder::FormFirst &&
+                $this->method->of(Beneath::class) === Beneath::Any &&
+                ! $this->isLight() &&
+                ! $c->isForm()
+            );
     }
 }

@@ -14,7 +14,10 @@ use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Recipe\Method\Mode;
 
-/** What a stack makes of its shade, and how far off it may be on paper: all in ΔE00. Laid once; steadiness is worked out when it is asked for. */
+/**
+ * What a stack makes of its shade, and how far off it may be on paper: all in ΔE00. Laid once; steadiness is worked out when it is asked
+ * for.
+ */
 final class Outcome
 {
     private ?float $sway = null;
@@ -41,7 +44,15 @@ final class Outcome
         $lab = $laid->lab($laid->steps());
         $sheet = $laid->after($laid->steps());
 
-        return new self($shade, $laid, $lab, $mode->apart($lab, $shade->target), Doubt::of($stack), Evenness::of($sheet), $sheet->toothUsed());
+        return new self(
+            $shade,
+            $laid,
+            $lab,
+            $mode->apart($lab, $shade->target),
+            Doubt::of($stack),
+            Evenness::of($sheet),
+            $sheet->toothUsed(),
+        );
     }
 
     public function stack(): Stack

@@ -32,7 +32,10 @@ final class PassReasons
             foreach ($pass->over() as $i) {
                 $without[$i] = $rest->stackIn($i)->on($paper);
             }
-            $reasons[] = $pass->tool instanceof Finish ? self::evens($answer, $without) ?? self::colours($answer, $without) : self::colours($answer, $without) ?? self::evens($answer, $without);
+            $reasons[] =
+                $pass->tool instanceof Finish
+                    ? self::evens($answer, $without) ?? self::colours($answer, $without)
+                    : self::colours($answer, $without) ?? self::evens($answer, $without);
         }
 
         return $reasons;
@@ -51,7 +54,11 @@ final class PassReasons
                 $most = $worse;
                 $words = (new Comparison($look, $outcome->shade->target))->words();
                 $at = strpos($words, ': ');
-                $sentence = sprintf('Without it the %s ends %s.', $outcome->shade->called(), str_replace('leans', 'leaning', $at === false ? lcfirst($words) : substr($words, $at + 2)));
+                $sentence = sprintf(
+                    'Without it the %s ends %s.',
+                    $outcome->shade->called(),
+                    str_replace('leans', 'leaning', $at === false ? lcfirst($words) : substr($words, $at + 2)),
+                );
             }
         }
 
@@ -68,7 +75,10 @@ final class PassReasons
             if ($before->grain - $after->grain > $most) {
                 $most = $before->grain - $after->grain;
                 $called = $answer->outcomes[$i]->shade->called();
-                $sentence = $before->words() === $after->words() ? sprintf('It makes the %s less grainy.', $called) : sprintf('It evens the %s: %s without it, %s with it.', $called, $before->words(), $after->words());
+                $sentence =
+                    $before->words() === $after->words()
+                        ? sprintf('It makes the %s less grainy.', $called)
+                        : sprintf('It evens the %s: %s without it, %s with it.', $called, $before->words(), $after->words());
             }
         }
 

@@ -21,13 +21,22 @@ final readonly class Sequence
     /** Over a single shade, each pass at the nearest of the five pressures. */
     public static function ofStack(Stack $stack): self
     {
-        return new self(array_map(static fn (Pass|Finish $step): GradedPass => $step instanceof Finish ? new GradedPass($step, [PressureMark::Medium]) : new GradedPass($step->pencil, [PressureMark::nearest($step->pressure)]), $stack->steps));
+        return new self(
+            array_map(
+                static fn (Pass|Finish $step): GradedPass => $step instanceof Finish
+                    ? new GradedPass($step, [PressureMark::Medium])
+                    : new GradedPass($step->pencil, [PressureMark::nearest($step->pressure)]),
+                $stack->steps,
+            ),
+        );
     }
 
     /** What lies in one shade after all passes. */
     public function stackIn(int $shade): Stack
     {
-        return new Stack(array_values(array_filter(array_map(static fn (GradedPass $p): Pass|Finish|null => $p->in($shade), $this->passes))));
+        return new Stack(
+            array_values(array_filter(array_map(static fn (GradedPass $p): Pass|Finish|null => $p->in($shade), $this->passes))),
+        );
     }
 
     /** @return list<Pencil> each once, in the order in which they come in */

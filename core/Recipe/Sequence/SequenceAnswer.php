@@ -18,7 +18,15 @@ final readonly class SequenceAnswer
     /** @param  list<Shade>  $shades */
     public static function of(RecipeLabel $label, Sequence $sequence, array $shades, Paper $paper, Mode $mode): self
     {
-        return new self($label, $sequence, array_map(static fn (Shade $shade, int $i): Outcome => Outcome::of($shade, $sequence->stackIn($i), $paper, $mode), $shades, array_keys($shades)));
+        return new self(
+            $label,
+            $sequence,
+            array_map(
+                static fn (Shade $shade, int $i): Outcome => Outcome::of($shade, $sequence->stackIn($i), $paper, $mode),
+                $shades,
+                array_keys($shades),
+            ),
+        );
     }
 
     /** @return list<Shade> */

@@ -7,7 +7,10 @@ namespace KnottyPrism\Core\Recipe\Sequence;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\PressureMark;
 
-/** A sequence as an artist would say it: "711 Dry reed over all of it in a whisper; 741 Slate step from the middle down, from light to firm in the darks". */
+/**
+ * A sequence as an artist would say it: "711 Dry reed over all of it in a whisper; 741 Slate step from the middle down, from light to firm
+ * in the darks".
+ */
 final readonly class SequenceWords
 {
     private const MANY = [2 => 'two', 3 => 'three', 4 => 'four'];
@@ -74,7 +77,9 @@ final readonly class SequenceWords
         }
         $pencil = trim($pass->tool->record->number.' '.$pass->tool->record->name);
 
-        return $coats > 1 && self::isEven($pass) ? self::coats($pass, $coats)." of $pencil ".$this->where($pass) : $pencil.' '.$this->manner($pass, $coats);
+        return $coats > 1 && self::isEven($pass)
+            ? self::coats($pass, $coats)." of $pencil ".$this->where($pass)
+            : $pencil.' '.$this->manner($pass, $coats);
     }
 
     /**
@@ -107,13 +112,20 @@ final readonly class SequenceWords
     private function where(GradedPass $pass): string
     {
         $over = array_values(array_filter($this->run, static fn (int $i): bool => ($pass->marks[$i] ?? null) !== null));
-        $touches = array_map(fn (int $i): string => 'the '.$this->shades[$i]->called(), array_values(array_diff($pass->over(), $this->run)));
+        $touches = array_map(
+            fn (int $i): string => 'the '.$this->shades[$i]->called(),
+            array_values(array_diff($pass->over(), $this->run)),
+        );
         if ($over === []) {
             return 'in '.implode(' and ', $touches).' alone';
         }
         $only = count($over) === 1 ? $this->shades[$over[0]] : null;
         $places = match (true) {
-            count($over) === count($this->run) => count($this->shades) - count($this->run) > 0 && $touches === [] ? (count($this->shades) - count($this->run) > 1 ? 'over all but the touches' : 'over all but the '.$this->touch()->called()) : 'over all of it',
+            count($over) === count($this->run) => count($this->shades) - count($this->run) > 0 && $touches === []
+                ? (count($this->shades) - count($this->run) > 1
+                    ? 'over all but the touches'
+                    : 'over all but the '.$this->touch()->called())
+                : 'over all of it',
             $only?->isNamed() === true => 'only in the '.$only->called(),
             $over === [$this->run[count($this->run) - 1]] => 'only in the darkest',
             $over === [$this->run[0]] => 'only in the lights',

@@ -20,11 +20,18 @@ final readonly class Shade
      * @param  float  $weight  share that it stands for, of its zone or of the picture, times how much it matters; above 0
      * @param  bool  $touch  whether it stands beside the value run
      * @param  string  $called  what an artist calls it; empty where that is its name
-     * @param  float  $grainCounts  ΔE00 of error that an L* of grain is as bad as, see {@see \KnottyPrism\Core\Medium\Laying\Sheet::grain()}
+     * @param  float  $grainCounts ΔE00 of error that an L* of grain is as bad as, see {@see \KnottyPrism\Core\Medium\Laying\Sheet::grain()}
      * @param  ?Lab  $seen  in the photo; null when that is the target
      */
-    public function __construct(public string $name, public Lab $target, public float $weight = 1.0, public bool $touch = false, public string $called = '', public float $grainCounts = self::SMOOTH, ?Lab $seen = null)
-    {
+    public function __construct(
+        public string $name,
+        public Lab $target,
+        public float $weight = 1.0,
+        public bool $touch = false,
+        public string $called = '',
+        public float $grainCounts = self::SMOOTH,
+        ?Lab $seen = null,
+    ) {
         $this->seen = $seen ?? $target;
     }
 
@@ -73,6 +80,12 @@ final readonly class Shade
      */
     public static function main(array $shades): self
     {
-        return array_reduce($shades, static fn (self $main, self $s): self => $s->touch < $main->touch || ($s->touch === $main->touch && $s->weight > $main->weight) ? $s : $main, $shades[0]);
+        return array_reduce(
+            $shades,
+            static fn (self $main, self $s): self => $s->touch < $main->touch || ($s->touch === $main->touch && $s->weight > $main->weight)
+                ? $s
+                : $main,
+            $shades[0],
+        );
     }
 }

@@ -54,14 +54,32 @@ final class AreaSearch
      * @param  list<Pencil>  $beneath  the neutralisers of its local colour, where the method begins with them
      * @param  list<float>  $strangeness  by pencil
      */
-    public function __construct(private readonly Kit $kit, private readonly Method $method, private readonly Mode $mode, private readonly array $shades, private readonly Neutralisers $neutralisers, array $beneath, int $mostPasses, array $strangeness)
-    {
+    public function __construct(
+        private readonly Kit $kit,
+        private readonly Method $method,
+        private readonly Mode $mode,
+        private readonly array $shades,
+        private readonly Neutralisers $neutralisers,
+        array $beneath,
+        int $mostPasses,
+        array $strangeness,
+    ) {
         $order = array_keys($shades);
-        usort($order, static fn (int $a, int $b): int => [$shades[$a]->touch, -$shades[$a]->target->l] <=> [$shades[$b]->touch, -$shades[$b]->target->l]);
+        usort(
+            $order,
+            static fn (int $a, int $b): int => [$shades[$a]->touch, -$shades[$a]->target->l] <=> [
+                $shades[$b]->touch,
+                -$shades[$b]->target->l,
+            ],
+        );
         $this->order = $order;
         $this->sorted = array_map(static fn (int $i): Shade => $shades[$i], $order);
         $this->rules = array_map(static fn (Shade $s): Rules => new Rules($method, $kit->moves, $s->target, $beneath), $this->sorted);
-        $this->aims = array_map(static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, $mode, $r), $this->sorted, $this->rules);
+        $this->aims = array_map(
+            static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, $mode, $r),
+            $this->sorted,
+            $this->rules,
+        );
         $this->weight = array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades));
         $this->ground = $this->ground($strangeness, $mostPasses, null);
     }
@@ -72,7 +90,14 @@ final class AreaSearch
      */
     private function ground(array $strangeness, int $mostPasses, ?array $firsts): Ground
     {
-        $craft = new Craft($this->method, $this->kit->moves, $this->sorted, $this->rules, (int) array_search(Shade::main($this->shades), $this->sorted, true), $firsts);
+        $craft = new Craft(
+            $this->method,
+            $this->kit->moves,
+            $this->sorted,
+            $this->rules,
+            (int) array_search(Shade::main($this->shades), $this->sorted, true),
+            $firsts,
+        );
         $run = array_values(array_filter($this->aims, static fn (ShadeAim $a): bool => ! $a->shade->touch));
 
         return new Ground($this->kit->book, $this->kit->outlook, $craft, new Prices($strangeness), $run, $mostPasses, $this->weight);
@@ -87,15 +112,17 @@ final class AreaSearch
         }
         $answers = [$this->answer(RecipeLabel::Surest, $found->surest->run)];
         $taken = [$found->surest->run->pencilKey()];
-        foreach ([
-            RecipeLabel::FewestPencils->value => $found->fewest(...),
-            RecipeLabel::PerfectHand->value => $found->closest(...),
-            RecipeLabel::Evenest->value => $found->evenest(...),
-            RecipeLabel::ComplementBeneath->value => $this->complementBeneath(...),
-            RecipeLabel::OtherPencils->value => static function () use ($found, &$taken): ?Node {
-                return $found->other($taken);
-            },
-        ] as $label => $find) {
+        foreach (
+            [
+                RecipeLabel::FewestPencils->value => $found->fewest(...),
+                RecipeLabel::PerfectHand->value => $found->closest(...),
+                RecipeLabel::Evenest->value => $found->evenest(...),
+                RecipeLabel::ComplementBeneath->value => $this->complementBeneath(...),
+                RecipeLabel::OtherPencils->value => static function () use ($found, &$taken): ?Node {
+                    return $found->other($taken);
+                },
+            ] as $label => $find
+        ) {
             $node = count($answers) < $count ? $find() : null;
             if ($node !== null && ! in_array($node->run->pencilKey(), $taken, true)) {
                 $answers[] = $this->answer(RecipeLabel::from($label), $node->run);
@@ -125,7 +152,10 @@ final class AreaSearch
         return $this->found ??= $this->searched();
     }
 
-    /** What ends far off is searched again more broadly, and then as if a pencil more in the picture were no matter; in what is compared it is. So is what stays grainy, as if evenness were all. */
+    /**
+     * What ends far off is searched again more broadly, and then as if a pencil more in the picture were no matter; in what is compared it
+     * is. So is what stays grainy, as if evenness were all.
+     */
     private function searched(): Found
     {
         $found = $this->search($this->ground, Breadth::over(count($this->ground->aims)));
@@ -149,13 +179,14 @@ final class AreaSearch
             return $found;
         }
 
-        // A pale pencil beneath promises nothing to a search that minds colour first; what one finds that minds evenness first is judged by the same prices.
+        // A pale pencil beneath promises nothing to a search that minds colour first; what one finds that minds evenness first is judged by
+        // the same prices.
         return $found->orEvener($this->search($this->ground->minding(self::EVENNESS_ALONE), Breadth::over(count($this->ground->aims))));
     }
 
     private function search(Ground $ground, Breadth $breadth): Found
     {
-        $found = $ground->craft->worked === [] ? [$ground->node(new Run)] : (new Beam($ground, $breadth->beam))->run();
+        $found = $ground->craft->worked === [] ? [$ground->node(new Run())] : (new Beam($ground, $breadth->beam))->run();
         $polish = new Polish($ground, $breadth);
         $done = $polish->all(array_slice($found, 0, $breadth->polished));
 
@@ -176,7 +207,8 @@ final class AreaSearch
             $sequence = $this->sequence($node->run);
             foreach ($this->ground->aims as $shade => $aim) {
                 $outcome = Outcome::of($aim->shade, $sequence->stackIn($this->order[$shade]), $this->kit->moves->paper, $this->mode);
-                $price += $this->ground->weights[$shade] * ($outcome->errorOnPaper() + $this->ground->prices->ofTooth($outcome->toothUsed));
+                $price +=
+                    $this->ground->weights[$shade] * ($outcome->errorOnPaper() + $this->ground->prices->ofTooth($outcome->toothUsed));
             }
             if ($price < $least) {
                 [$surest, $least] = [$node, $price];
@@ -186,11 +218,19 @@ final class AreaSearch
         return $surest;
     }
 
-    /** What begins with what neutralises the strongest pencil of the surest, as many like to work; null when the method says what lies beneath. */
+    /**
+     * What begins with what neutralises the strongest pencil of the surest, as many like to work; null when the method says what lies
+     * beneath.
+     */
     private function complementBeneath(): ?Node
     {
         $surest = $this->found()->surest;
-        if ($surest === null || $surest->run->pencils === [] || $this->method->of(Beneath::class) !== Beneath::Any || $this->ground->mostPasses < 2) {
+        if (
+            $surest === null ||
+            $surest->run->pencils === [] ||
+            $this->method->of(Beneath::class) !== Beneath::Any ||
+            $this->ground->mostPasses < 2
+        ) {
             return null;
         }
         $pencils = $this->kit->moves->pencils;
@@ -201,9 +241,19 @@ final class AreaSearch
         if ($firsts === []) {
             return null;
         }
-        $nodes = $this->search($this->ground($this->ground->prices->strangeness, $this->ground->mostPasses, $firsts), Breadth::aside())->nodes();
+        $nodes = $this->search(
+            $this->ground($this->ground->prices->strangeness, $this->ground->mostPasses, $firsts),
+            Breadth::aside(),
+        )->nodes();
 
-        return array_values(array_filter($nodes, static fn (Node $n): bool => $n->run->pencilCount() > 1 && $n->run->pencilKey() !== $surest->run->pencilKey() && $n->cost <= $surest->cost + Found::OTHERWISE_MAY_COST))[0] ?? null;
+        return array_values(
+            array_filter(
+                $nodes,
+                static fn (Node $n): bool => $n->run->pencilCount() > 1 &&
+                    $n->run->pencilKey() !== $surest->run->pencilKey() &&
+                    $n->cost <= $surest->cost + Found::OTHERWISE_MAY_COST,
+            ),
+        )[0] ?? null;
     }
 
     private function answer(RecipeLabel $label, Run $run): SequenceAnswer

@@ -31,7 +31,7 @@ final readonly class Beam
     /** @return list<Node> runs that may be an answer, the cheapest first, one for each set of pencils */
     public function run(): array
     {
-        $beam = [$this->ground->node(new Run)];
+        $beam = [$this->ground->node(new Run())];
         $found = [];
         while ($beam !== []) {
             $next = [];
@@ -112,7 +112,10 @@ final readonly class Beam
             }
             $endings -= $ends ? 1 : 0;
             $run = $node->run->with((int) $pencil, $marks);
-            if (! $this->ground->craft->comesIn($node->run->pencils, (int) $pencil, max(0, ...$marks)) || ! $this->ground->craft->burnishesOnce($run)) {
+            if (
+                ! $this->ground->craft->comesIn($node->run->pencils, (int) $pencil, max(0, ...$marks)) ||
+                ! $this->ground->craft->burnishesOnce($run)
+            ) {
                 continue;
             }
             $followers[$run->key()] = $this->ground->judged($run, $this->ground->onto($node->laid, (int) $pencil, $marks));
@@ -151,7 +154,11 @@ final readonly class Beam
             }
             asort($best);
             // The best few, and where the method ends with burnishing the best that does.
-            $ending = $craft->endsPale ? array_values(array_filter(array_keys($best), static fn (string $key): bool => $craft->burnishes($pencil, $patterns[$key][0]))) : [];
+            $ending = $craft->endsPale
+                ? array_values(
+                    array_filter(array_keys($best), static fn (string $key): bool => $craft->burnishes($pencil, $patterns[$key][0])),
+                )
+                : [];
             foreach ([...array_slice(array_keys($best), 0, self::PER_PENCIL), ...array_slice($ending, 0, 1)] as $key) {
                 if ($best[$key] < INF) {
                     $promising["$pencil:".substr($key, 1)] = $best[$key];
@@ -162,7 +169,10 @@ final readonly class Beam
         return $promising;
     }
 
-    /** @return array<string, array{list<int>, bool, float}> the gradings that may follow, by "m" and their marks; whether they are the last, and their price */
+    /**
+     * @return array<string, array{list<int>, bool, float}> the gradings that may follow, by "m" and their marks; whether they are the last,
+     *   and their price
+     */
     private function patterns(Node $node): array
     {
         $craft = $this->ground->craft;

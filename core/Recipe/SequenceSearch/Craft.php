@@ -68,8 +68,14 @@ final readonly class Craft
      * @param  int  $main  the shade whose local colour the method speaks of
      * @param  ?list<int>  $firsts  pencils with which a run is to begin; null for all that the method begins with
      */
-    public function __construct(Method $method, Moves $moves, array $shades, public array $rules, private int $main, ?array $firsts = null)
-    {
+    public function __construct(
+        Method $method,
+        Moves $moves,
+        array $shades,
+        public array $rules,
+        private int $main,
+        ?array $firsts = null,
+    ) {
         $paper = Lab::ofReflectance($moves->paper->reflectance);
         $reserves = $method->of(Lights::class) === Lights::PaleFirst;
         $coats = [];
@@ -86,13 +92,25 @@ final readonly class Craft
         $shows = $closes = $pale = [];
         foreach ($moves->characters() as $character) {
             $shows[] = $reserves || $character->heavy->deltaE00($paper) > self::PAPER_COLOURED;
-            $closes[] = ($method->of(Darks::class) === Darks::BlackLast && $character->isBlack()) || ($method->of(Lights::class) === Lights::WhiteLast && $character->isWhite());
+            $closes[] =
+                ($method->of(Darks::class) === Darks::BlackLast && $character->isBlack()) ||
+                ($method->of(Lights::class) === Lights::WhiteLast && $character->isWhite());
             $pale[] = $character->isPale();
         }
         [$this->shows, $this->closes, $this->pale] = [$shows, $closes, $pale];
-        [$this->keepsLight, $this->endsPale] = array_map(static fn (Joining $end): bool => $method->of(Joining::class) === $end, [Joining::LightCoats, Joining::LightPencil]);
+        [$this->keepsLight, $this->endsPale] = array_map(static fn (Joining $end): bool => $method->of(Joining::class) === $end, [
+            Joining::LightCoats,
+            Joining::LightPencil,
+        ]);
         $begins = $this->beginners();
-        $this->begins = $firsts === null ? $begins : array_map(static fn (bool $may, int $pencil): bool => $may && in_array($pencil, $firsts, true), $begins, array_keys($begins));
+        $this->begins =
+            $firsts === null
+                ? $begins
+                : array_map(
+                    static fn (bool $may, int $pencil): bool => $may && in_array($pencil, $firsts, true),
+                    $begins,
+                    array_keys($begins),
+                );
     }
 
     /** Whether a finish is done over so many coats. */
@@ -179,7 +197,11 @@ final readonly class Craft
         return true;
     }
 
-    /** @param  array<int, int>  $pattern  after which nothing may follow: by rule 3 one shade alone, but for a dark beneath what goes over all of it */
+    /**
+     * @param  array<int, int>  $pattern after which nothing may follow: by rule 3 one shade alone, but for a dark beneath what goes over
+     *   all
+     *   of it
+     */
     public function isLast(array $pattern): bool
     {
         return count(array_filter($pattern)) === 1 && count($this->worked) > 1 && $pattern[$this->worked[count($this->worked) - 1]] === 0;
@@ -188,7 +210,13 @@ final readonly class Craft
     /** Rule 2: whether an area is burnished with a pale pencil at most once. */
     public function burnishesOnce(Run $run): bool
     {
-        return count(array_filter($run->pencils, fn (int $pencil, int $at): bool => $at > 0 && $this->burnishes($pencil, $run->marks[$at]), ARRAY_FILTER_USE_BOTH)) < 2;
+        return count(
+            array_filter(
+                $run->pencils,
+                fn (int $pencil, int $at): bool => $at > 0 && $this->burnishes($pencil, $run->marks[$at]),
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        ) < 2;
     }
 
     /** Whether a run may end so, by the method. */
@@ -202,7 +230,8 @@ final readonly class Craft
             return false;
         }
 
-        return ! $this->endsPale || $this->burnishes($run->pencils[array_key_last($run->pencils)], $run->marks[array_key_last($run->marks)]);
+        return ! $this->endsPale ||
+            $this->burnishes($run->pencils[array_key_last($run->pencils)], $run->marks[array_key_last($run->marks)]);
     }
 
     /**
@@ -224,7 +253,13 @@ final readonly class Craft
             $pass = $run->marks[$at];
             $covered = count(array_filter($pass));
             $whole = $at > 0 || $covered === $worked;
-            if ($covered === 0 || ! $whole || ! Patterns::isGraded($pass, $this->worked) || ($this->isLast($pass) && $at < $run->length() - 1) || ! $this->comesIn(array_slice($run->pencils, 0, $at), $pencil, max(0, ...$pass))) {
+            if (
+                $covered === 0 ||
+                ! $whole ||
+                ! Patterns::isGraded($pass, $this->worked) ||
+                ($this->isLast($pass) && $at < $run->length() - 1) ||
+                ! $this->comesIn(array_slice($run->pencils, 0, $at), $pencil, max(0, ...$pass))
+            ) {
                 return false;
             }
             foreach ($pass as $shade => $mark) {
@@ -243,7 +278,10 @@ final readonly class Craft
     /** @return list<bool> those with which the method begins in every worked shade; where there are none, in the main one */
     private function beginners(): array
     {
-        $every = array_map(fn (int $pencil): bool => array_filter($this->worked, fn (int $shade): bool => ! $this->rules[$shade]->begins[$pencil]) === [], array_keys($this->shows));
+        $every = array_map(
+            fn (int $pencil): bool => array_filter($this->worked, fn (int $shade): bool => ! $this->rules[$shade]->begins[$pencil]) === [],
+            array_keys($this->shows),
+        );
 
         return in_array(true, $every, true) ? $every : $this->rules[$this->main]->begins;
     }

@@ -20,7 +20,10 @@ final readonly class Found
 
     private const POLISHED_AGAIN = 3;
 
-    /** An answer is evenest when its grain is less by so much, L*, and than such a share of the surest's; and it may be so much farther off in all, ΔE00. */
+    /**
+     * An answer is evenest when its grain is less by so much, L*, and than such a share of the surest's; and it may be so much farther off
+     * in all, ΔE00.
+     */
     private const CLEARLY_EVENER = 3.0;
 
     private const SHARE_EVENER = 0.7;
@@ -34,8 +37,13 @@ final readonly class Found
      * @param  list<Node>  $done  polished, the cheapest first
      * @param  list<Node>  $built  as they were built, one for each set of pencils, the cheapest first
      */
-    public function __construct(private Ground $ground, private Polish $polish, public ?Node $surest, private array $done, private array $built)
-    {
+    public function __construct(
+        private Ground $ground,
+        private Polish $polish,
+        public ?Node $surest,
+        private array $done,
+        private array $built,
+    ) {
     }
 
     /** @return list<Node> the cheapest first */
@@ -47,16 +55,21 @@ final readonly class Found
     /** Whether paper shows anywhere in the surest. */
     public function isGrainy(): bool
     {
-        return array_filter($this->surest->laid ?? [], fn (Laid $laid): bool => $this->ground->book->grain($laid) >= Evenness::GRAINY) !== [];
+        return array_filter($this->surest->laid ?? [], fn (Laid $laid): bool => $this->ground->book->grain($laid) >= Evenness::GRAINY) !==
+            [];
     }
 
     /** With the best of what another search has found to take, where that is cheaper here. */
     public function orEvener(self $other): self
     {
-        $judged = $this->cheapest(array_map(fn (Node $n): Node => $this->ground->node($n->run), array_slice($other->nodes(), 0, self::JUDGED_AGAIN)));
+        $judged = $this->cheapest(
+            array_map(fn (Node $n): Node => $this->ground->node($n->run), array_slice($other->nodes(), 0, self::JUDGED_AGAIN)),
+        );
         $best = $this->cheapest(array_map($this->polish->improved(...), array_slice($judged, 0, self::POLISHED_AGAIN)))[0] ?? null;
 
-        return $best === null || ($this->surest !== null && $best->cost >= $this->surest->cost) ? $this : new self($this->ground, $this->polish, $best, [$best, ...$this->done], $this->built);
+        return $best === null || ($this->surest !== null && $best->cost >= $this->surest->cost)
+            ? $this
+            : new self($this->ground, $this->polish, $best, [$best, ...$this->done], $this->built);
     }
 
     /**
@@ -73,7 +86,12 @@ final readonly class Found
     public function fewest(): ?Node
     {
         $surest = $this->surest;
-        $few = array_filter($this->nodes(), static fn (Node $n): bool => $surest !== null && $n->run->pencilCount() < $surest->run->pencilCount() && $n->cost <= $surest->cost + self::FEWER_MAY_COST);
+        $few = array_filter(
+            $this->nodes(),
+            static fn (Node $n): bool => $surest !== null &&
+                $n->run->pencilCount() < $surest->run->pencilCount() &&
+                $n->cost <= $surest->cost + self::FEWER_MAY_COST,
+        );
         usort($few, static fn (Node $a, Node $b): int => [$a->run->pencilCount(), $a->cost] <=> [$b->run->pencilCount(), $b->cost]);
 
         if ($few === []) {
@@ -90,7 +108,11 @@ final readonly class Found
         $done = $this->done;
         usort($done, fn (Node $a, Node $b): int => $this->missed($a) <=> $this->missed($b));
 
-        return $this->surest !== null && $done !== [] && $this->missed($done[0]) < $this->missed($this->surest) - self::CLEARLY_CLOSER * array_sum($this->ground->weights) ? $done[0] : null;
+        return $this->surest !== null &&
+            $done !== [] &&
+            $this->missed($done[0]) < $this->missed($this->surest) - self::CLEARLY_CLOSER * array_sum($this->ground->weights)
+            ? $done[0]
+            : null;
     }
 
     /** What shows clearly less of the paper than the surest; null when the surest is even, or nothing near it is evener. */
@@ -122,7 +144,11 @@ final readonly class Found
         }
         foreach ($this->nodes() as $node) {
             $shared = count(array_intersect(array_unique($node->run->pencils), $surest->run->pencils));
-            if ($shared < $fewest && $node->cost <= $surest->cost + self::OTHERWISE_MAY_COST && ! in_array($node->run->pencilKey(), $taken, true)) {
+            if (
+                $shared < $fewest &&
+                $node->cost <= $surest->cost + self::OTHERWISE_MAY_COST &&
+                ! in_array($node->run->pencilKey(), $taken, true)
+            ) {
                 [$best, $fewest] = [$node, $shared];
             }
         }
@@ -133,11 +159,24 @@ final readonly class Found
     /** L* in the mean of the run. */
     private function grain(Node $node): float
     {
-        return array_sum(array_map(fn (Laid $laid, float $weight): float => $weight * $this->ground->book->grain($laid), $node->laid, $this->ground->weights)) / max(1e-9, array_sum($this->ground->weights));
+        return array_sum(
+            array_map(
+                fn (Laid $laid, float $weight): float => $weight * $this->ground->book->grain($laid),
+                $node->laid,
+                $this->ground->weights,
+            ),
+        ) / max(1e-9, array_sum($this->ground->weights));
     }
 
     private function missed(Node $node): float
     {
-        return array_sum(array_map(static fn (ShadeAim $aim, Laid $laid, float $weight): float => $weight * $aim->judge($laid)->missed, $this->ground->aims, $node->laid, $this->ground->weights));
+        return array_sum(
+            array_map(
+                static fn (ShadeAim $aim, Laid $laid, float $weight): float => $weight * $aim->judge($laid)->missed,
+                $this->ground->aims,
+                $node->laid,
+                $this->ground->weights,
+            ),
+        );
     }
 }

@@ -16,8 +16,15 @@ final readonly class Ground
      * @param  list<ShadeAim>  $aims  of the value run, lightest first
      * @param  float  $whole  weight of the area with its touches
      */
-    public function __construct(public LaidBook $book, public Outlook $outlook, public Craft $craft, public Prices $prices, public array $aims, public int $mostPasses, float $whole)
-    {
+    public function __construct(
+        public LaidBook $book,
+        public Outlook $outlook,
+        public Craft $craft,
+        public Prices $prices,
+        public array $aims,
+        public int $mostPasses,
+        float $whole,
+    ) {
         $this->weights = array_map(static fn (ShadeAim $a): float => $a->shade->weight / $whole, $aims);
     }
 
@@ -26,10 +33,20 @@ final readonly class Ground
     {
         $whole = $this->aims === [] ? 1.0 : $this->aims[0]->shade->weight / $this->weights[0];
 
-        return new self($this->book, $this->outlook, $this->craft, $this->prices, array_map(static fn (ShadeAim $a): ShadeAim => $a->minding($grainCounts), $this->aims), $this->mostPasses, $whole);
+        return new self(
+            $this->book,
+            $this->outlook,
+            $this->craft,
+            $this->prices,
+            array_map(static fn (ShadeAim $a): ShadeAim => $a->minding($grainCounts), $this->aims),
+            $this->mostPasses,
+            $whole,
+        );
     }
 
-    /** What is worth going on from, of errors or costs: half for what it is, half for what it may become. Either alone finds dearer runs. */
+    /**
+     * What is worth going on from, of errors or costs: half for what it is, half for what it may become. Either alone finds dearer runs.
+     */
     public static function promise(float $error, float $hope): float
     {
         return 0.5 * ($error + $hope);

@@ -12,8 +12,13 @@ final readonly class Judged
      * @param  float  $grain  what its grain is as bad as
      * @param  array{float, float, float}  $finishMoves  what the finish does to the log cone responses
      */
-    public function __construct(public float $missed, public float $sway, public float $doubt, public float $grain, public array $finishMoves)
-    {
+    public function __construct(
+        public float $missed,
+        public float $sway,
+        public float $doubt,
+        public float $grain,
+        public array $finishMoves,
+    ) {
     }
 
     /** How far off it is likely to be on paper. */

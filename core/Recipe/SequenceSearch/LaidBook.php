@@ -175,6 +175,9 @@ final class LaidBook
 
     private function contrast(int $below, int $above): float
     {
-        return $this->contrasts[$below * count($this->moves->pencils) + $above] ??= Doubt::contrast($this->moves->pencils[$below], $this->moves->pencils[$above]);
+        return $this->contrasts[$below * count($this->moves->pencils) + $above] ??= Doubt::contrast(
+            $this->moves->pencils[$below],
+            $this->moves->pencils[$above],
+        );
     }
 }

@@ -53,7 +53,12 @@ final class Marking
         foreach ($free as $at) {
             $may[$at] = in_array($shade, $this->ground->craft->worked, true) ? range(0, Craft::FULL) : [0];
         }
-        $key = $shade.':'.implode(',', $run->pencils).':'.implode(',', array_map(static fn (array $marks): string => implode($marks), $may));
+        $key =
+            $shade.
+            ':'.
+            implode(',', $run->pencils).
+            ':'.
+            implode(',', array_map(static fn (array $marks): string => implode($marks), $may));
         if (! isset($this->known[$key])) {
             $found = [];
             $this->mark($shade, $run->pencils, $may, [], $this->ground->book->bare, $found);
@@ -74,7 +79,11 @@ final class Marking
     {
         $at = count($marks);
         if ($at === count($pencils)) {
-            $found[] = [$this->ground->weights[$shade] * ($this->ground->aims[$shade]->leastError($laid) + $this->ground->prices->ofTooth($laid->toothUsed)), $marks];
+            $found[] = [
+                $this->ground->weights[$shade] *
+                ($this->ground->aims[$shade]->leastError($laid) + $this->ground->prices->ofTooth($laid->toothUsed)),
+                $marks,
+            ];
 
             return;
         }
@@ -83,7 +92,14 @@ final class Marking
             if ($mark === 0) {
                 $this->mark($shade, $pencils, $may, [...$marks, 0], $laid, $found);
             } elseif ($uses && $this->ground->craft->follows($shade, $laid->marks, $mark)) {
-                $this->mark($shade, $pencils, $may, [...$marks, $mark], $this->ground->book->onto($laid, $pencils[$at] * Moves::MARKS + $mark - 1), $found);
+                $this->mark(
+                    $shade,
+                    $pencils,
+                    $may,
+                    [...$marks, $mark],
+                    $this->ground->book->onto($laid, $pencils[$at] * Moves::MARKS + $mark - 1),
+                    $found,
+                );
             }
         }
     }

@@ -36,7 +36,10 @@ final class Outlook
     /** @return array{list<float>, list<float>, list<float>} */
     private function over(int $below): array
     {
-        [$long, $middle, $short] = array_map(fn (array $pairs): array => array_slice($pairs, $below * $this->atlas->size, $this->atlas->size), $this->atlas->pairs);
+        [$long, $middle, $short] = array_map(
+            fn (array $pairs): array => array_slice($pairs, $below * $this->atlas->size, $this->atlas->size),
+            $this->atlas->pairs,
+        );
 
         return [$long, $middle, $short];
     }

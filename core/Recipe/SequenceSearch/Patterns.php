@@ -61,6 +61,11 @@ final class Patterns
             $patterns = $longer;
         }
 
-        return array_values(array_map(array_values(...), array_filter($patterns, static fn (array $marks): bool => self::isGraded(array_values($marks), $worked))));
+        return array_values(
+            array_map(
+                array_values(...),
+                array_filter($patterns, static fn (array $marks): bool => self::isGraded(array_values($marks), $worked)),
+            ),
+        );
     }
 }

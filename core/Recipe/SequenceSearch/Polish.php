@@ -6,7 +6,9 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Recipe\Search\Breadth;
 
-/** Improves a run by small changes while its cost falls: a mark, a steeper or flatter pass, another pencil, a pass more, less or elsewhere. */
+/**
+ * Improves a run by small changes while its cost falls: a mark, a steeper or flatter pass, another pencil, a pass more, less or elsewhere.
+ */
 final class Polish
 {
     /** Of a drawer so small every pencil is tried in every place of the best few. */
@@ -48,7 +50,10 @@ final class Polish
             $done[$better->run->key()] = $better;
         }
         $done = $this->best($done, $this->breadth->finished, $this->improved(...));
-        [$further, $most] = count($this->ground->book->moves->pencils) <= self::SMALL ? [$this->deepened(...), self::DEEPENED] : [$this->widened(...), $this->breadth->widened];
+        [$further, $most] =
+            count($this->ground->book->moves->pencils) <= self::SMALL
+                ? [$this->deepened(...), self::DEEPENED]
+                : [$this->widened(...), $this->breadth->widened];
 
         return $this->best($done, $most, $further);
     }

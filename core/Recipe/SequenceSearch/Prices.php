@@ -8,9 +8,12 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 final readonly class Prices
 {
     /** A pass must earn its time at the desk: what it brings is seen, or a hand would press the one before it firmer. */
-    private const PER_PASS = 0.10;
+    private const PER_PASS = 0.1;
 
-    /** Another coat of the same pencil, right on the one before, costs its time alone: the pencil is in the hand, and light coats lie evener than a firm one. */
+    /**
+     * Another coat of the same pencil, right on the one before, costs its time alone: the pencil is in the hand, and light coats lie evener
+     * than a firm one.
+     */
     private const PER_COAT = 0.05;
 
     /** One pressed otherwise is no coat of the same step any more, and what firmer pressure does at once. */
@@ -19,8 +22,10 @@ final readonly class Prices
     /** a further pencil its being found, sharpened and put back, */
     private const PER_PENCIL = 0.06;
 
-    /** Coming back to an earlier pencil once is ordinary, the base again to bring it together; every further time two are worked by turns. */
-    private const PER_TURN = 0.10;
+    /**
+     * Coming back to an earlier pencil once is ordinary, the base again to bring it together; every further time two are worked by turns.
+     */
+    private const PER_TURN = 0.1;
 
     /** and tooth used beyond this share is missed by later corrections. */
     private const TOOTH_FREE = 0.85;

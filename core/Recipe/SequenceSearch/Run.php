@@ -6,7 +6,10 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Recipe\Search\Moves;
 
-/** The passes over a value run while it is searched: each a pencil by its place, and a mark for every shade, 1 whisper to 5 full, 0 left out. */
+/**
+ * The passes over a value run while it is searched: each a pencil by its place, and a mark for every shade, 1 whisper to 5 full, 0 left
+ * out.
+ */
 final readonly class Run
 {
     /**
@@ -36,7 +39,10 @@ final readonly class Run
     /** @param  list<int>  $marks */
     public function exchanged(int $at, int $pencil, array $marks): self
     {
-        return new self(array_values(array_replace($this->pencils, [$at => $pencil])), array_values(array_replace($this->marks, [$at => $marks])));
+        return new self(
+            array_values(array_replace($this->pencils, [$at => $pencil])),
+            array_values(array_replace($this->marks, [$at => $marks])),
+        );
     }
 
     public function without(int $at): self
@@ -60,7 +66,11 @@ final readonly class Run
     /** Two passes, one after the other, in each other's place. */
     public function swapped(int $at): self
     {
-        return $this->exchanged($at, $this->pencils[$at + 1], $this->marks[$at + 1])->exchanged($at + 1, $this->pencils[$at], $this->marks[$at]);
+        return $this->exchanged($at, $this->pencils[$at + 1], $this->marks[$at + 1])->exchanged(
+            $at + 1,
+            $this->pencils[$at],
+            $this->marks[$at],
+        );
     }
 
     /** @return list<int> what is laid in one shade, see {@see Moves} */

@@ -6,7 +6,10 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Recipe\Search\Moves;
 
-/** The small changes of a run that are tried: a mark, another pencil, a pass more, less or elsewhere. What keeps the craft is asked of each after. */
+/**
+ * The small changes of a run that are tried: a mark, another pencil, a pass more, less or elsewhere. What keeps the craft is asked of each
+ * after.
+ */
 final class RunChanges
 {
     /** Other pencils tried in place of a pass's. */
@@ -16,7 +19,15 @@ final class RunChanges
     private const MARKED_WHOLE = 3;
 
     /** Marks in the lightest and the darkest shade of one more pass, 0 for left out; those between grow evenly. */
-    private const GROWTHS = [[Craft::WHISPER, Craft::WHISPER], [Craft::LIGHT, Craft::LIGHT], [Craft::MEDIUM, Craft::MEDIUM], [Craft::WHISPER, Craft::MEDIUM], [0, Craft::LIGHT], [0, Craft::MEDIUM], [0, Craft::FIRM]];
+    private const GROWTHS = [
+        [Craft::WHISPER, Craft::WHISPER],
+        [Craft::LIGHT, Craft::LIGHT],
+        [Craft::MEDIUM, Craft::MEDIUM],
+        [Craft::WHISPER, Craft::MEDIUM],
+        [0, Craft::LIGHT],
+        [0, Craft::MEDIUM],
+        [0, Craft::FIRM],
+    ];
 
     /** @var array<int, list<int>> by pencil */
     private array $alike = [];
@@ -32,7 +43,7 @@ final class RunChanges
         foreach (self::GROWTHS as [$from, $to]) {
             $marks = array_fill(0, count($this->ground->aims), 0);
             foreach ($this->ground->craft->worked as $i => $shade) {
-                $marks[$shade] = (int) round($from + ($to - $from) * $i / $last);
+                $marks[$shade] = (int) round($from + (($to - $from) * $i) / $last);
             }
             if (array_sum($marks) === 0) {
                 // A single shade has no middle to begin from.
@@ -46,7 +57,10 @@ final class RunChanges
         }
     }
 
-    /** @return iterable<array{Run, list<int>}> the same pencils, another in every place, one less, one more, two in each other's place; and which passes to mark again */
+    /**
+     * @return iterable<array{Run, list<int>}> the same pencils, another in every place, one less, one more, two in each other's place; and
+     *   which passes to mark again
+     */
     public function orders(Run $run): iterable
     {
         $n = $run->length();
@@ -120,7 +134,11 @@ final class RunChanges
         foreach (array_unique($run->pencils) as $pencil) {
             for ($at = 0; $at <= $n; $at++) {
                 yield $run->inserted($at, $pencil, array_values($light));
-                yield $run->inserted($at, $pencil, array_values(array_map(static fn (int $m): int => $m > 0 ? Craft::WHISPER : 0, $light)));
+                yield $run->inserted(
+                    $at,
+                    $pencil,
+                    array_values(array_map(static fn (int $m): int => $m > 0 ? Craft::WHISPER : 0, $light)),
+                );
             }
         }
     }
@@ -131,7 +149,8 @@ final class RunChanges
         if (isset($this->alike[$pencil])) {
             return $this->alike[$pencil];
         }
-        $of = fn (int $p): array => $this->ground->book->onto($this->ground->book->bare, $p * Moves::MARKS + Craft::MEDIUM - 1)->look->logs;
+        $of = fn (int $p): array => $this->ground->book->onto($this->ground->book->bare, $p * Moves::MARKS + Craft::MEDIUM - 1)->look
+            ->logs;
         $own = $of($pencil);
         $apart = [];
         foreach (array_keys($this->ground->book->moves->pencils) as $other) {

@@ -61,14 +61,28 @@ final class ShadeAim
     /** @var array<string, array{list<float>, list<float>}> by stack and passes left */
     private array $forecasts = [];
 
-    public function __construct(public readonly Shade $shade, private readonly Atlas $atlas, private readonly LaidBook $book, private readonly Mode $mode, public readonly Rules $rules)
-    {
+    public function __construct(
+        public readonly Shade $shade,
+        private readonly Atlas $atlas,
+        private readonly LaidBook $book,
+        private readonly Mode $mode,
+        public readonly Rules $rules,
+    ) {
         $this->metric = new LocalMetric($shade->target, $mode);
         $this->logs = Look::of($shade->target)->logs;
         $directions = [];
         for ($move = self::AHEAD; $move < $atlas->size; $move += Moves::MARKS) {
-            [$x, $y, $z] = $this->metric->stretch([$atlas->densities[0][$move], $atlas->densities[1][$move], $atlas->densities[2][$move]]);
-            $directions[] = [self::SHARE_AHEAD * $x, self::SHARE_AHEAD * $y, self::SHARE_AHEAD * $z, self::SHARE_AHEAD ** 2 * ($x * $x + $y * $y + $z * $z)];
+            [$x, $y, $z] = $this->metric->stretch([
+                $atlas->densities[0][$move],
+                $atlas->densities[1][$move],
+                $atlas->densities[2][$move],
+            ]);
+            $directions[] = [
+                self::SHARE_AHEAD * $x,
+                self::SHARE_AHEAD * $y,
+                self::SHARE_AHEAD * $z,
+                self::SHARE_AHEAD ** 2 * ($x * $x + $y * $y + $z * $z),
+            ];
         }
         $this->directions = $directions;
         $this->swayOfMove = HandSway::ofMoves($book->moves, $atlas, $this->metric);
@@ -88,7 +102,12 @@ final class ShadeAim
     /** The least that {@see Judged::error()} can be, before what a hand sways is worked out: most that is tried falls by this already. */
     public function leastError(Laid $laid): float
     {
-        return ($this->judged[$laid->key] ?? null)?->error() ?? ($this->least[$laid->key] ??= sqrt($this->mode->apart($this->seen($laid)->lab, $this->shade->target) ** 2 + $this->doubt($laid) ** 2 + $this->grain($laid) ** 2));
+        return ($this->judged[$laid->key] ?? null)?->error() ??
+            ($this->least[$laid->key] ??= sqrt(
+                $this->mode->apart($this->seen($laid)->lab, $this->shade->target) ** 2 +
+                    $this->doubt($laid) ** 2 +
+                    $this->grain($laid) ** 2,
+            ));
     }
 
     private function judgedNow(Laid $laid): Judged
@@ -96,7 +115,13 @@ final class ShadeAim
         $look = $this->seen($laid);
         [$l, $m, $s] = $laid->look->logs;
 
-        return new Judged($this->mode->apart($look->lab, $this->shade->target), $this->book->sway($laid, $this->finishOf($laid)), $this->doubt($laid), $this->grain($laid), [$look->logs[0] - $l, $look->logs[1] - $m, $look->logs[2] - $s]);
+        return new Judged(
+            $this->mode->apart($look->lab, $this->shade->target),
+            $this->book->sway($laid, $this->finishOf($laid)),
+            $this->doubt($laid),
+            $this->grain($laid),
+            [$look->logs[0] - $l, $look->logs[1] - $m, $look->logs[2] - $s],
+        );
     }
 
     private function finishOf(Laid $laid): ?Finish
@@ -142,7 +167,16 @@ final class ShadeAim
         }
         [$x, $y, $z] = $this->away($laid->look->logs, $judged->finishMoves);
 
-        return min($now, sqrt($judged->missed ** 2 * Ahead::left($x, $y, $z, self::MOST_AHEAD * $passesLeft, $this->ahead(array_map(Moves::pencilOf(...), $laid->moves))) + $judged->sway + ($judged->doubt + self::DOUBT_AHEAD) ** 2 + ($judged->grain * self::GRAIN_AHEAD ** $passesLeft) ** 2));
+        return min(
+            $now,
+            sqrt(
+                $judged->missed ** 2 *
+                    Ahead::left($x, $y, $z, self::MOST_AHEAD * $passesLeft, $this->ahead(array_map(Moves::pencilOf(...), $laid->moves))) +
+                    $judged->sway +
+                    ($judged->doubt + self::DOUBT_AHEAD) ** 2 +
+                    ($judged->grain * self::GRAIN_AHEAD ** $passesLeft) ** 2,
+            ),
+        );
     }
 
     /**
@@ -186,7 +220,10 @@ final class ShadeAim
             $taken = $share[$move % Moves::MARKS];
             $sway = self::SWAY_STAYS * $judged->sway + $taken * $taken * $this->swayOfMove[$move];
             $doubt = $judged->doubt + $this->book->doubtAdded($laid, $move);
-            $grain = GrainForecast::STAYS * $judged->grain + $taken * (GrainForecast::OF_PASS * $counts * $grainOfMoves[$move] - GrainForecast::COVERED * $judged->grain) - GrainForecast::LESS * $counts;
+            $grain =
+                GrainForecast::STAYS * $judged->grain +
+                $taken * (GrainForecast::OF_PASS * $counts * $grainOfMoves[$move] - GrainForecast::COVERED * $judged->grain) -
+                GrainForecast::LESS * $counts;
             $grain = $grain > 0.0 ? $grain * $grain : 0.0;
             $error = sqrt($missed * $missed + $sway + $doubt * $doubt + $grain);
             $errors[] = $error;
@@ -216,11 +253,15 @@ final class ShadeAim
         $before = array_unique($before);
         sort($before);
 
-        return $this->ahead[implode(',', $before)] ??= array_values(array_filter(
-            $this->directions,
-            fn (int $pencil): bool => $this->rules->uses($pencil) && (in_array($pencil, $before, true) || array_filter($before, fn (int $one): bool => ! $this->rules->ordered($one, $pencil)) === []),
-            ARRAY_FILTER_USE_KEY,
-        ));
+        return $this->ahead[implode(',', $before)] ??= array_values(
+            array_filter(
+                $this->directions,
+                fn (int $pencil): bool => $this->rules->uses($pencil) &&
+                    (in_array($pencil, $before, true) ||
+                        array_filter($before, fn (int $one): bool => ! $this->rules->ordered($one, $pencil)) === []),
+                ARRAY_FILTER_USE_KEY,
+            ),
+        );
     }
 
     /**
@@ -230,6 +271,10 @@ final class ShadeAim
      */
     private function away(array $logs, array $finish): array
     {
-        return $this->metric->stretch([$logs[0] + $finish[0] - $this->logs[0], $logs[1] + $finish[1] - $this->logs[1], $logs[2] + $finish[2] - $this->logs[2]]);
+        return $this->metric->stretch([
+            $logs[0] + $finish[0] - $this->logs[0],
+            $logs[1] + $finish[1] - $this->logs[1],
+            $logs[2] + $finish[2] - $this->logs[2],
+        ]);
     }
 }

@@ -12,7 +12,10 @@ use KnottyPrism\Core\Recipe\Search\Moves;
  */
 final readonly class Touches
 {
-    /** Ways kept after every pass for what they promise, and besides for what they may become: a touch that all passes went by may still be the best. */
+    /**
+     * Ways kept after every pass for what they promise, and besides for what they may become: a touch that all passes went by may still be
+     * the best.
+     */
     private const PROMISING = 16;
 
     private const HOPEFUL = 8;
@@ -77,13 +80,22 @@ final readonly class Touches
         $promising = [];
         foreach ($errors as $move => $error) {
             $pencil = Moves::pencilOf($move);
-            if ($craft->uses($this->shade, $pencil, $before === []) && $craft->follows($this->shade, $touched->laid->marks, $move % Moves::MARKS + 1) && $craft->goesOver($this->shade, $before, $pencil)) {
-                $promising[$move] = $this->weight * Ground::promise($error, $hopes[$move]) + $this->ground->prices->ofOneMore([...$run->pencils, ...array_map(Moves::pencilOf(...), $touched->own)], $pencil);
+            if (
+                $craft->uses($this->shade, $pencil, $before === []) &&
+                $craft->follows($this->shade, $touched->laid->marks, ($move % Moves::MARKS) + 1) &&
+                $craft->goesOver($this->shade, $before, $pencil)
+            ) {
+                $promising[$move] =
+                    $this->weight * Ground::promise($error, $hopes[$move]) +
+                    $this->ground->prices->ofOneMore([...$run->pencils, ...array_map(Moves::pencilOf(...), $touched->own)], $pencil);
             }
         }
         asort($promising);
 
-        return array_map(fn (int $move): Touched => $touched->gotOwn($move, $this->ground->book->onto($touched->laid, $move)), array_slice(array_keys($promising), 0, self::TRIED));
+        return array_map(
+            fn (int $move): Touched => $touched->gotOwn($move, $this->ground->book->onto($touched->laid, $move)),
+            array_slice(array_keys($promising), 0, self::TRIED),
+        );
     }
 
     /**
@@ -101,7 +113,10 @@ final readonly class Touches
         }
         asort($promises);
         asort($hopes);
-        $kept = array_unique([...array_slice(array_keys($promises), 0, self::PROMISING), ...array_slice(array_keys($hopes), 0, self::HOPEFUL)]);
+        $kept = array_unique([
+            ...array_slice(array_keys($promises), 0, self::PROMISING),
+            ...array_slice(array_keys($hopes), 0, self::HOPEFUL),
+        ]);
 
         return array_values(array_map(static fn (int $i): Touched => $all[$i], $kept));
     }
@@ -119,7 +134,8 @@ final readonly class Touches
     {
         $own = array_map(Moves::pencilOf(...), $touched->own);
 
-        return $this->ground->prices->ofPasses([...$run->pencils, ...$own]) + $this->weight * $this->ground->prices->ofTooth($touched->laid->toothUsed);
+        return $this->ground->prices->ofPasses([...$run->pencils, ...$own]) +
+            $this->weight * $this->ground->prices->ofTooth($touched->laid->toothUsed);
     }
 
     private function joined(Run $run, Touched $touched): Run
@@ -131,7 +147,10 @@ final readonly class Touches
         $joined = new Run($run->pencils, $marks);
         $none = array_fill(0, $this->shade + 1, 0);
         foreach ($touched->own as $move) {
-            $joined = $joined->with(Moves::pencilOf($move), array_values(array_replace($none, [$this->shade => $move % Moves::MARKS + 1])));
+            $joined = $joined->with(
+                Moves::pencilOf($move),
+                array_values(array_replace($none, [$this->shade => ($move % Moves::MARKS) + 1])),
+            );
         }
 
         return $joined;

@@ -18,6 +18,19 @@ final class BlackDeadens extends WarningKind
     {
         $at = $laying->lastOf(static fn (Character $c): bool => $c->isBlack());
 
-        return $at === null || ! $laying->hasLostChroma() ? [] : [$this->at($at, $laying, sprintf('The black of pass %d takes colour as well as light: the target is stronger by %.0f C*.', $laying->trace->number($at), $laying->chromaMissing()), 'Darken with a mix of strong darks.')];
+        return $at === null || ! $laying->hasLostChroma()
+            ? []
+            : [
+                $this->at(
+                    $at,
+                    $laying,
+                    sprintf(
+                        'The black of pass %d takes colour as well as light: the target is stronger by %.0f C*.',
+                        $laying->trace->number($at),
+                        $laying->chromaMissing(),
+                    ),
+                    'Darken with a mix of strong darks.',
+                ),
+            ];
     }
 }

@@ -22,11 +22,21 @@ final class Bloom extends WarningKind
         }
         $heaviest = null;
         foreach ($laying->trace->passes() as $i => $pass) {
-            if ($pass->pencil->record->binder?->blooms() === true && ($heaviest === null || $pass->pressure > $laying->trace->passes()[$heaviest]->pressure)) {
+            if (
+                $pass->pencil->record->binder?->blooms() === true &&
+                ($heaviest === null || $pass->pressure > $laying->trace->passes()[$heaviest]->pressure)
+            ) {
                 $heaviest = $i;
             }
         }
 
-        return [$this->at($heaviest ?? 0, $laying, 'Wax lies heavily here; a pale haze can rise after some days.', 'Wipe it softly and fix the finished drawing; spray outdoors, as the label says.')];
+        return [
+            $this->at(
+                $heaviest ?? 0,
+                $laying,
+                'Wax lies heavily here; a pale haze can rise after some days.',
+                'Wipe it softly and fix the finished drawing; spray outdoors, as the label says.',
+            ),
+        ];
     }
 }

@@ -19,7 +19,9 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 /** Paper that shows through where the thing is smooth: right from afar, and pepper at arm's length. */
 final class Grainy extends WarningKind
 {
-    /** A surface on which grain counts so much or more, see {@see \KnottyPrism\Core\Recipe\Sequence\Shade::$grainCounts}, is a smooth one. */
+    /**
+     * A surface on which grain counts so much or more, see {@see \KnottyPrism\Core\Recipe\Sequence\Shade::$grainCounts}, is a smooth one.
+     */
     public const SMOOTH_FROM = 0.2;
 
     /** One on which it counts so much is burnished without harm, see {@see \KnottyPrism\Core\Photo\Zones\Surface}. */
@@ -39,32 +41,53 @@ final class Grainy extends WarningKind
             return [];
         }
 
-        return [$this->at(null, $laying, sprintf('This stays grainy where it should be smooth (%s).', $laying->trace->evenness->words()), 'Lay a lighter pencil beneath or one more light coat, even it with a dry tissue, or burnish it where that suits the surface.')];
+        return [
+            $this->at(
+                null,
+                $laying,
+                sprintf('This stays grainy where it should be smooth (%s).', $laying->trace->evenness->words()),
+                'Lay a lighter pencil beneath or one more light coat, even it with a dry tissue, or burnish it where that suits the '
+                    .'surface.',
+            ),
+        ];
     }
 
     /** A tissue, a burnisher on what is hard and shiny, a lighter pencil beneath, or one more coat of a pass. */
     public function changes(Warning $warning, SequenceAnswer $answer, array $pencils): iterable
     {
         $passes = $answer->sequence->passes;
-        $there = static fn (PressureMark $mark): array => array_map(static fn (int $i): ?PressureMark => in_array($i, $warning->shades, true) ? $mark : null, array_keys($answer->outcomes));
+        $there = static fn (PressureMark $mark): array => array_map(
+            static fn (int $i): ?PressureMark => in_array($i, $warning->shades, true) ? $mark : null,
+            array_keys($answer->outcomes),
+        );
         $first = $answer->outcomes[$warning->shades[0]];
         foreach (self::finishes($first->shade->grainCounts) as $words => $finish) {
             yield $words => new Sequence([...$passes, new GradedPass($finish, $there(PressureMark::Medium))]);
         }
         foreach (self::beneath($first->lab, $pencils) as $pencil) {
             foreach (self::BENEATH as $mark) {
-                yield sprintf('Lay %s beneath %s', $pencil->record->number, $mark->adverb()) => new Sequence([new GradedPass($pencil, $there($mark)), ...$passes]);
+                yield sprintf('Lay %s beneath %s', $pencil->record->number, $mark->adverb()) => new Sequence([
+                    new GradedPass($pencil, $there($mark)),
+                    ...$passes,
+                ]);
             }
         }
         foreach ($passes as $at => $pass) {
-            yield sprintf('Lay one more coat of pass %d', $at + 1) => new Sequence([...array_slice($passes, 0, $at + 1), $pass, ...array_slice($passes, $at + 1)]);
+            yield sprintf('Lay one more coat of pass %d', $at + 1) => new Sequence([
+                ...array_slice($passes, 0, $at + 1),
+                $pass,
+                ...array_slice($passes, $at + 1),
+            ]);
         }
     }
 
     /** @return array<string, Finish> what may be done at the end, in words => with what */
     private static function finishes(float $grainCounts): array
     {
-        return ['Even it with a dry tissue at the end' => Tissue::it(), ...($grainCounts < self::BURNISHED_FROM ? [] : ['Burnish it with a colourless blender at the end' => Blender::it()])];
+        return [
+            'Even it with a dry tissue at the end' => Tissue::it(),
+            ...$grainCounts < self::BURNISHED_FROM ? [] : ['Burnish it with a colourless blender at the end' => Blender::it()],
+        ];
     }
 
     /**
@@ -73,6 +96,8 @@ final class Grainy extends WarningKind
      */
     private static function beneath(Lab $look, array $pencils): array
     {
-        return array_values(array_filter($pencils, static fn (Pencil $p): bool => ! $p->isBlender() && Character::of($p)->heavy->l > $look->l));
+        return array_values(
+            array_filter($pencils, static fn (Pencil $p): bool => ! $p->isBlender() && Character::of($p)->heavy->l > $look->l),
+        );
     }
 }

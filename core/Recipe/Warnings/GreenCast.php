@@ -20,7 +20,11 @@ final class GreenCast extends WarningKind
     public function in(Laying $laying): array
     {
         $heavies = array_map(static fn (Pass $p): Lab => Character::of($p->pencil)->heavy, $laying->trace->passes());
-        if (count($heavies) < 2 || ComplementTable::isGreenCast($laying->target) || ! ComplementTable::isGreenCast($laying->trace->final(), ...array_values($heavies))) {
+        if (
+            count($heavies) < 2 ||
+            ComplementTable::isGreenCast($laying->target) ||
+            ! ComplementTable::isGreenCast($laying->trace->final(), ...array_values($heavies))
+        ) {
             return [];
         }
         $steps = array_keys($heavies);
@@ -32,6 +36,16 @@ final class GreenCast extends WarningKind
             $at = $step;
         }
 
-        return [$this->at($at, $laying, sprintf('Pass %d meets what lies beneath in green, though neither is green and the target is not.', $laying->trace->number($at)), 'Neutralise with a violet or a brown instead.')];
+        return [
+            $this->at(
+                $at,
+                $laying,
+                sprintf(
+                    'Pass %d meets what lies beneath in green, though neither is green and the target is not.',
+                    $laying->trace->number($at),
+                ),
+                'Neutralise with a violet or a brown instead.',
+            ),
+        ];
     }
 }

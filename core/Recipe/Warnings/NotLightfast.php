@@ -20,7 +20,12 @@ final class NotLightfast extends WarningKind
         $warnings = [];
         foreach ($laying->trace->passes() as $i => $pass) {
             if (in_array(mb_strtolower((string) $pass->pencil->record->lightfast), self::FUGITIVE, true)) {
-                $warnings[$pass->pencil->id()] ??= $this->at($i, $laying, sprintf('Pencil %s fades in light.', $pass->pencil->record->number), 'For work that hangs in light use another pencil of the family.');
+                $warnings[$pass->pencil->id()] ??= $this->at(
+                    $i,
+                    $laying,
+                    sprintf('Pencil %s fades in light.', $pass->pencil->record->number),
+                    'For work that hangs in light use another pencil of the family.',
+                );
             }
         }
 

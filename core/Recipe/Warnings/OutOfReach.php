@@ -21,6 +21,15 @@ final class OutOfReach extends WarningKind
     {
         $comparison = new Comparison($laying->trace->final(), $laying->target);
 
-        return $comparison->deltaE00 < self::FROM ? [] : [$this->at(null, $laying, sprintf('This stops short of its colour. %s.', $comparison->words()), 'Accept it, lay another pencil there, or add one that is nearer.')];
+        return $comparison->deltaE00 < self::FROM
+            ? []
+            : [
+                $this->at(
+                    null,
+                    $laying,
+                    sprintf('This stops short of its colour. %s.', $comparison->words()),
+                    'Accept it, lay another pencil there, or add one that is nearer.',
+                ),
+            ];
     }
 }

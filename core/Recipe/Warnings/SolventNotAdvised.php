@@ -21,6 +21,15 @@ final class SolventNotAdvised extends WarningKind
     {
         $at = array_key_first(array_filter($laying->trace->steps, static fn ($step): bool => $step instanceof Solvent));
 
-        return $at === null || $laying->trace->paper->tooth->roughness >= self::FILM_ROUGHNESS ? [] : [$this->at($at, $laying, 'On a film or a coated sheet solvent floats the colour off instead of sinking it in.', 'Even it with a dry tissue; with any solvent follow the label, with air.')];
+        return $at === null || $laying->trace->paper->tooth->roughness >= self::FILM_ROUGHNESS
+            ? []
+            : [
+                $this->at(
+                    $at,
+                    $laying,
+                    'On a film or a coated sheet solvent floats the colour off instead of sinking it in.',
+                    'Even it with a dry tissue; with any solvent follow the label, with air.',
+                ),
+            ];
     }
 }

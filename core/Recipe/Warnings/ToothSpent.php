@@ -19,7 +19,18 @@ final class ToothSpent extends WarningKind
     {
         foreach ($laying->trace->toothUsed as $i => $used) {
             if ($used > self::FROM && $i < count($laying->trace->steps) - 1) {
-                return [$this->at($i, $laying, sprintf('Pass %d leaves %d %% of the tooth; what follows will hardly take.', $laying->trace->number($i), round(100 * (1 - $used))), 'Lay the early passes more lightly.')];
+                return [
+                    $this->at(
+                        $i,
+                        $laying,
+                        sprintf(
+                            'Pass %d leaves %d %% of the tooth; what follows will hardly take.',
+                            $laying->trace->number($i),
+                            round(100 * (1 - $used)),
+                        ),
+                        'Lay the early passes more lightly.',
+                    ),
+                ];
             }
         }
 

@@ -21,13 +21,22 @@ final readonly class Trace
      * @param  list<Pass|Finish>  $steps
      * @param  list<Lab>  $labs  after each step
      * @param  list<float>  $toothUsed  after each step, 0–1
-     * @param  list<float>  $taken  film that each pass laid, relative to what it would lay on the same fill without slickness; 1 for finishes
+     * @param  list<float>  $taken film that each pass laid, relative to what it would lay on the same fill without slickness; 1 for
+     *   finishes
      * @param  float  $waxFilm  mean film of wax pencils in the end, film units
      * @param  Evenness  $evenness  in the end
      * @param  list<int>  $numbers  what each step is called, see {@see self::of()}
      */
-    private function __construct(public Paper $paper, public array $steps, public array $labs, public array $toothUsed, public array $taken, public float $waxFilm, public Evenness $evenness, private array $numbers)
-    {
+    private function __construct(
+        public Paper $paper,
+        public array $steps,
+        public array $labs,
+        public array $toothUsed,
+        public array $taken,
+        public float $waxFilm,
+        public Evenness $evenness,
+        private array $numbers,
+    ) {
     }
 
     /** @param  list<int>  $numbers  which pass of its sequence each step is, 1 the first */
@@ -44,7 +53,16 @@ final readonly class Trace
             $tooth[] = $laid->after($i + 1)->toothUsed();
         }
 
-        return new self($laid->after(0)->paper, $laid->stack->steps, $labs, $tooth, $taken, $wax, Evenness::of($laid->after($laid->steps())), $numbers);
+        return new self(
+            $laid->after(0)->paper,
+            $laid->stack->steps,
+            $labs,
+            $tooth,
+            $taken,
+            $wax,
+            Evenness::of($laid->after($laid->steps())),
+            $numbers,
+        );
     }
 
     /** What a step (0 the first) is called. */
@@ -72,7 +90,7 @@ final readonly class Trace
 
     private static function share(Sheet $sheet, Pass|Finish $step): float
     {
-        if (! $step instanceof Pass || $step->pencil->isBlender()) {
+        if (! ($step instanceof Pass) || $step->pencil->isBlender()) {
             return 1.0;
         }
         $pressure = $sheet->paper->hand->presses($step->pressure);

@@ -27,7 +27,14 @@ final class Unsteady extends WarningKind
         }
         $step = self::decisive($laying->trace);
 
-        return [$this->at($step, $laying, sprintf('A slightly firmer or lighter hand in pass %d changes this result much.', $laying->trace->number($step)), 'Try that pass on a scrap first, or build it up in lighter coats.')];
+        return [
+            $this->at(
+                $step,
+                $laying,
+                sprintf('A slightly firmer or lighter hand in pass %d changes this result much.', $laying->trace->number($step)),
+                'Try that pass on a scrap first, or build it up in lighter coats.',
+            ),
+        ];
     }
 
     /** The step whose pressure moves the result most. */
@@ -36,7 +43,9 @@ final class Unsteady extends WarningKind
         $decisive = 0;
         $most = -1.0;
         foreach ($trace->passes() as $i => $pass) {
-            $firmer = array_values(array_replace($trace->steps, [$i => new Pass($pass->pencil, min(1.0, $pass->pressure + Steadiness::PRESSURE_DEVIATION))]));
+            $firmer = array_values(
+                array_replace($trace->steps, [$i => new Pass($pass->pencil, min(1.0, $pass->pressure + Steadiness::PRESSURE_DEVIATION))]),
+            );
             $moved = Lab::ofReflectance((new Stack($firmer))->on($trace->paper)->meanReflectance())->deltaE00($trace->final());
             if ($moved > $most) {
                 [$decisive, $most] = [$i, $moved];

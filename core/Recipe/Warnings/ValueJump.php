@@ -26,7 +26,17 @@ final class ValueJump extends WarningKind
         foreach ($laying->trace->passes() as $i => $pass) {
             $jump = Character::of($pass->pencil)->heavy->l - $laying->trace->before($i)->l;
             if ($i > 0 && $jump > self::JUMP && $laying->trace->labs[$i]->l - $laying->trace->before($i)->l > self::LIFTS) {
-                return [$this->at($i, $laying, sprintf('Pass %d lays a very light pencil straight onto a dark: the result swings with the hand.', $laying->trace->number($i)), 'Step there by a middle value.')];
+                return [
+                    $this->at(
+                        $i,
+                        $laying,
+                        sprintf(
+                            'Pass %d lays a very light pencil straight onto a dark: the result swings with the hand.',
+                            $laying->trace->number($i),
+                        ),
+                        'Step there by a middle value.',
+                    ),
+                ];
             }
         }
 

@@ -13,7 +13,9 @@ final readonly class Warning
      * @param  int  $pass  the pass that causes it, 1 the first; 0 all of them together
      * @param  non-empty-list<int>  $shades  in which shades, by their place in the sequence's
      * @param  string  $remedy  in words: general advice, or what was tried
-     * @param  list<int>  $zones  of a warning between zones or about one: their numbers, the one to change first; empty where it is of passes alone
+     * @param  list<int>  $zones of a warning between zones or about one: their numbers, the one to change first; empty where it is of
+     *   passes
+     *   alone
      * @param  ?SequenceAnswer  $remedied  the sequence that was tried and is free of it; null when none is, or none was tried
      */
     public function __construct(

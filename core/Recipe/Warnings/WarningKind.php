@@ -11,8 +11,8 @@ use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /**
- * One thing that is warned of, looked for in what the simulated passes do; nothing is warned of because of a pencil's name alone. Each is one
- * class of this folder, which says all that is particular to it, and is found there.
+ * One thing that is warned of, looked for in what the simulated passes do; nothing is warned of because of a pencil's name alone. Each is
+ * one class of this folder, which says all that is particular to it, and is found there.
  */
 abstract class WarningKind extends Kind
 {
@@ -28,8 +28,12 @@ abstract class WarningKind extends Kind
      * @param  bool  $ofPasses  whether it is about a pass as it is laid, and so told at the desk
      * @param  float  $mayCost  how much farther off on paper a remedy may be, ΔE00
      */
-    protected function __construct(string $value, int $place, public readonly bool $ofPasses = true, public readonly float $mayCost = self::MAY_COST)
-    {
+    protected function __construct(
+        string $value,
+        int $place,
+        public readonly bool $ofPasses = true,
+        public readonly float $mayCost = self::MAY_COST,
+    ) {
         parent::__construct($value, $place);
     }
 

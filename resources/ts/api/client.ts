@@ -147,7 +147,8 @@ async function renewed(path: string, options: Request): Promise<Response> {
     try {
         return await answerOf(path, options);
     } catch (error) {
-        // A page left open for long, or one that came while signing out was under way, holds an old token; it need not be reloaded for that.
+        // A page left open for long, or one that came while signing out was under way, holds an old token; it need not be reloaded for
+        // that.
         if (error instanceof RequestFailed && error.status === STALE && (await renewToken())) {
             return answerOf(path, options);
         }

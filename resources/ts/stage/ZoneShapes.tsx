@@ -10,7 +10,10 @@ interface ZoneShapesProps {
     onZone: ((zone: number) => void) | null;
 }
 
-/** Zones as clean outlines; the chosen one heavier, with its touches in dashes where they lie. Borders where two zones end alike are marked with a dashed line beside. */
+/**
+ * Zones as clean outlines; the chosen one heavier, with its touches in dashes where they lie. Borders where two zones end alike are marked
+ * with a dashed line beside.
+ */
 export function ZoneShapes({ zones, extent: { width, height }, chosen, pair, onZone }: ZoneShapesProps) {
     const current = zones.list.find((z) => z.number === chosen);
     return (

@@ -34,7 +34,10 @@ export type DrawingAction =
 /** Points nearer than this to the last one are not worth keeping, as a share of the photo. */
 const NEAR = 0.004;
 
-/** What led no farther from where it was pressed than this, as a share of the photo, was a press: it sets one corner, and others may follow. */
+/**
+ * What led no farther from where it was pressed than this, as a share of the photo, was a press: it sets one corner, and others may
+ * follow.
+ */
 const TRAIL = 0.015;
 
 const MOST = 2500;

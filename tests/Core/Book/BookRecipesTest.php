@@ -31,27 +31,53 @@ it('finds every like colour that a look at all of them finds, the nearest first'
             }
         }
         asort($all);
-        expect(ColourSearch::nearest($colours, $like, 10_000))->toBe($all)->and(array_keys(ColourSearch::nearest($colours, $like, 2)))->toBe(array_slice(array_keys($all), 0, 2));
+        expect(ColourSearch::nearest($colours, $like, 10_000))
+            ->toBe($all)
+            ->and(array_keys(ColourSearch::nearest($colours, $like, 2)))
+            ->toBe(array_slice(array_keys($all), 0, 2));
     }
 });
 
 it('lays a recipe again: as it was where all is at hand, else with what brings it nearest to what it came to', function () {
     $paper = Paper::whiteMedium();
     $pencils = array_map(Pencils::named(...), ['yellow', 'red', 'violet', 'green', 'black']);
-    $notes = new SequenceNote([new PassNote($pencils[1]->id(), ['light' => PressureMark::Light, 'mid' => PressureMark::Medium]), new PassNote($pencils[2]->id(), ['mid' => PressureMark::Light])]);
+    $notes = new SequenceNote([
+        new PassNote($pencils[1]->id(), ['light' => PressureMark::Light, 'mid' => PressureMark::Medium]),
+        new PassNote($pencils[2]->id(), ['mid' => PressureMark::Light]),
+    ]);
     $named = [new Shade('light', new Lab(50, 0, 0), 1.0), new Shade('mid', new Lab(50, 0, 0), 2.0)];
     $sequence = $notes->read(new Drawer($pencils), $named);
-    $shades = array_map(static fn (Shade $s, int $i): Shade => $s->aimedAt(Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz())), $named, [0, 1]);
+    $shades = array_map(
+        static fn (Shade $s, int $i): Shade => $s->aimedAt(Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz())),
+        $named,
+        [0, 1],
+    );
     $recipe = new BookRecipe($shades, $notes, new Drawer([$pencils[1], $pencils[2]]));
     $again = LayAgain::with($recipe, new Drawer($pencils), $paper);
     expect($again->standIns)->toBe([])->and($again->answer->missed())->toBeLessThan(1e-6);
     $left = array_values(array_filter($pencils, static fn ($p): bool => $p !== $pencils[2]));
     $without = LayAgain::with($recipe, new Drawer($left), $paper);
-    expect($without->standIns)->toHaveCount(1)->and($without->standIns[0]->missing->id())->toBe($pencils[2]->id())->and($without->answer->missed())->toEqualWithDelta($without->standIns[0]->apart, 1e-6);
+    expect($without->standIns)
+        ->toHaveCount(1)
+        ->and($without->standIns[0]->missing->id())
+        ->toBe($pencils[2]->id())
+        ->and($without->answer->missed())
+        ->toEqualWithDelta($without->standIns[0]->apart, 1e-6);
     // No other pencil at hand, pressed as hard as the missing one, would have come nearer.
     foreach ($left as $other) {
-        $tried = (new SequenceNote([$notes->passes[0], new PassNote($other->id(), $notes->passes[1]->marks)]))->read(new Drawer($left), $named);
-        $apart = array_sum(array_map(static fn (Shade $s, int $i): float => $s->weight * Lab::ofXyz($tried->stackIn($i)->on($paper)->xyz())->deltaE00($s->target), $shades, [0, 1])) / 3;
+        $tried = (new SequenceNote([$notes->passes[0], new PassNote($other->id(), $notes->passes[1]->marks)]))->read(
+            new Drawer($left),
+            $named,
+        );
+        $apart =
+            array_sum(
+                array_map(
+                    static fn (Shade $s, int $i): float => $s->weight *
+                        Lab::ofXyz($tried->stackIn($i)->on($paper)->xyz())->deltaE00($s->target),
+                    $shades,
+                    [0, 1],
+                ),
+            ) / 3;
         expect($without->standIns[0]->apart)->toBeLessThanOrEqual($apart + 1e-9);
     }
     expect($without->standIns[0]->words())->toContain('is not at hand');

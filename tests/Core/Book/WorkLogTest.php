@@ -25,10 +25,14 @@ it('parts any order of marks into sessions that lose and double none, and adds t
         shuffle($mixed);
         $log = new WorkLog($mixed);
         $firsts = array_filter($log->sessions, static fn (LogSession $s): bool => ! $s->passes[0]->skipped);
-        expect(array_merge(...array_map(static fn (LogSession $s): array => $s->passes, $log->sessions)))->toEqual($passes)
-            ->and($log->total()->minutes)->toEqualWithDelta($gaps / 60 + 4 * count($firsts), 1e-6)
-            ->and(array_sum($log->film()))->toEqualWithDelta(array_sum(array_map(static fn (LoggedPass $p): float => $p->skipped ? 0 : $p->film, $passes)), 1e-6)
-            ->and(array_sum(array_map(static fn ($t): int => $t->passes, $log->totals(static fn (LogSession $s): int => $s->study()))))->toBe($log->total()->passes);
+        expect(array_merge(...array_map(static fn (LogSession $s): array => $s->passes, $log->sessions)))
+            ->toEqual($passes)
+            ->and($log->total()->minutes)
+            ->toEqualWithDelta($gaps / 60 + 4 * count($firsts), 1e-6)
+            ->and(array_sum($log->film()))
+            ->toEqualWithDelta(array_sum(array_map(static fn (LoggedPass $p): float => $p->skipped ? 0 : $p->film, $passes)), 1e-6)
+            ->and(array_sum(array_map(static fn ($t): int => $t->passes, $log->totals(static fn (LogSession $s): int => $s->study()))))
+            ->toBe($log->total()->passes);
     }
     expect((new WorkLog([]))->total()->sessions)->toBe(0);
 });
@@ -36,16 +40,26 @@ it('parts any order of marks into sessions that lose and double none, and adds t
 it('learns from measured pencils how fast they wear, little from a little', function () {
     $film = 10_000.0;
     $reckoned = Wear::ordinary()->millimetres($film);
-    expect(Wear::learnt([])->millimetres($film))->toBe($reckoned)
-        ->and(Wear::learnt([[5.0, 10.0]])->millimetres($film) / $reckoned)->toBeBetween(1.05, 1.3)
-        ->and(Wear::learnt([[500.0, 1000.0]])->millimetres($film) / $reckoned)->toBeBetween(1.85, 2.0)
+    expect(Wear::learnt([])->millimetres($film))
+        ->toBe($reckoned)
+        ->and(Wear::learnt([[5.0, 10.0]])->millimetres($film) / $reckoned)
+        ->toBeBetween(1.05, 1.3)
+        ->and(Wear::learnt([[500.0, 1000.0]])->millimetres($film) / $reckoned)
+        ->toBeBetween(1.85, 2.0)
         // A heavily covered sheet of A4 takes about half a pencil.
-        ->and(Wear::ordinary()->millimetres(210 * 297 * 1.3))->toBeBetween(60, 110);
+        ->and(Wear::ordinary()->millimetres(210 * 297 * 1.3))
+        ->toBeBetween(60, 110);
 });
 
 it('says of a pencil in good time that it will not last, and nothing of one that will', function () {
-    expect((new Supply(10, 120, 20))->words('741 Slate step'))->toBe('')
-        ->and((new Supply(10, 45, 20))->words('741 Slate step'))->toBe('Your 741 Slate step will not last for what is planned: about 5 mm are wanting. Get another before its last passes.')
-        ->and((new Supply(10, 55, 20))->words('741'))->toBe('Your 741 runs low: about 55 mm are left.')
-        ->and((new Supply(10, null, 150))->short())->toEqual(15.0)->and((new Supply(10, null, 100))->runsLow())->toBeFalse();
+    expect((new Supply(10, 120, 20))->words('741 Slate step'))
+        ->toBe('')
+        ->and((new Supply(10, 45, 20))->words('741 Slate step'))
+        ->toBe('Your 741 Slate step will not last for what is planned: about 5 mm are wanting. Get another before its last passes.')
+        ->and((new Supply(10, 55, 20))->words('741'))
+        ->toBe('Your 741 runs low: about 55 mm are left.')
+        ->and((new Supply(10, null, 150))->short())
+        ->toEqual(15.0)
+        ->and((new Supply(10, null, 100))->runsLow())
+        ->toBeFalse();
 });

@@ -52,10 +52,22 @@ it('knows a pencil that was coloured in on another paper as it is on white', fun
     $paper = PaperShelf::named($name);
     $pencils = someOfTheDemo();
     $hex = static fn (Swatch $s, Pencil $p): string => Srgb::ofXyz($s->colourOf($p, $paper)->xyz())->hex();
-    $colours = array_map(static fn (Pencil $p): array => [BoxKind::Heavy->value => $hex(Swatch::Heavy, $p), BoxKind::Light->value => $hex(Swatch::Light, $p), BoxKind::Black->value => $hex(Swatch::OverBlack, $p)], $pencils);
+    $colours = array_map(
+        static fn (Pencil $p): array => [
+            BoxKind::Heavy->value => $hex(Swatch::Heavy, $p),
+            BoxKind::Light->value => $hex(Swatch::Light, $p),
+            BoxKind::Black->value => $hex(Swatch::OverBlack, $p),
+        ],
+        $pencils,
+    );
     $listed = array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, ''), array_keys($pencils));
     $off = offOnWhite($pencils, MeasuredPencils::rows($listed, $colours, $paper));
-    expect($off)->toHaveCount(2 * count($pencils))->and($off[intdiv(count($off), 2)])->toBeLessThan($median)->and(end($off))->toBeLessThan($worst);
+    expect($off)
+        ->toHaveCount(2 * count($pencils))
+        ->and($off[intdiv(count($off), 2)])
+        ->toBeLessThan($median)
+        ->and(end($off))
+        ->toBeLessThan($worst);
     // Taken for swatches on white paper they are other pencils, unless the paper is white and as rough.
     $as = offOnWhite($pencils, MeasuredPencils::rows($listed, $colours, Paper::whiteMedium()));
     expect($as[intdiv(count($as), 2)])->toBeGreaterThan(2 * $off[intdiv(count($off), 2)]);
@@ -67,9 +79,16 @@ it('reads a sheet of warm grey paper from a photo', function () {
     $sheet = ChartSheet::of(array_keys($pencils), 'a5');
     $photo = BenchCamera::photograph((new FilledSheet($sheet, 0, $pencils, $paper, 4))->flat, Shot::ordinary(6), 1200, 6);
     $reading = ReadChart::page($photo, $sheet, $paper);
-    $rows = MeasuredPencils::rows(array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, ''), $sheet->pencils()), $reading->colours(), $paper);
+    $rows = MeasuredPencils::rows(
+        array_map(static fn (string $id): SheetPencil => SheetPencil::ofId($id, ''), $sheet->pencils()),
+        $reading->colours(),
+        $paper,
+    );
     $off = offOnWhite($pencils, $rows);
-    expect(count($rows))->toBeGreaterThanOrEqual(count($pencils) - 1)->and($off[intdiv(count($off), 2)])->toBeLessThan(3.5);
+    expect(count($rows))
+        ->toBeGreaterThanOrEqual(count($pencils) - 1)
+        ->and($off[intdiv(count($off), 2)])
+        ->toBeLessThan(3.5);
 });
 
 it('prints sheets on every paper but one that black does not show on', function () {

@@ -27,7 +27,13 @@ function eightStrips(): array
 /** @param  array<string, Stack>|null  $laid */
 function stripsLaid(Hand $hand, int $seed, ?array $laid = null): FilledSheet
 {
-    return new FilledSheet(ChartSheet::ofStrips(array_keys(eightStrips()), 'a5'), 0, $laid ?? eightStrips(), Paper::whiteMedium()->under($hand), $seed);
+    return new FilledSheet(
+        ChartSheet::ofStrips(array_keys(eightStrips()), 'a5'),
+        0,
+        $laid ?? eightStrips(),
+        Paper::whiteMedium()->under($hand),
+        $seed,
+    );
 }
 
 it('reads strips off a photo, each try by itself, and leaves out what was not laid', function () {
@@ -37,7 +43,10 @@ it('reads strips off a photo, each try by itself, and leaves out what was not la
     $strips = $reading->strips(eightStrips());
     expect($strips)->toHaveCount(10)->and($reading->boxes)->toHaveCount(16)->and($reading->swatches())->toBe([]);
     foreach ($filled->truth as $i => [$box, $lab]) {
-        expect($strips[$i]->stack->text())->toBe($box->pencil)->and($strips[$i]->found->deltaE00($lab))->toBeLessThan(4.0);
+        expect($strips[$i]->stack->text())
+            ->toBe($box->pencil)
+            ->and($strips[$i]->found->deltaE00($lab))
+            ->toBeLessThan(4.0);
     }
 });
 
@@ -54,9 +63,28 @@ it('learns a hand from one photo of strips, which way and about how far', functi
 it('lays a strip sheet within its page, and does not take it for a sheet of pencils', function () {
     $sheet = ChartSheet::ofStrips(array_keys(eightStrips()), 'a5');
     foreach ($sheet->pages[0] as $box) {
-        expect($box->x)->toBeGreaterThan(12.0)->and($box->x + $box->width)->toBeLessThan(148.0 - 12.0)->and($box->y + $box->height)->toBeLessThan(210.0 - 12.0);
+        expect($box->x)
+            ->toBeGreaterThan(12.0)
+            ->and($box->x + $box->width)
+            ->toBeLessThan(148.0 - 12.0)
+            ->and($box->y + $box->height)
+            ->toBeLessThan(210.0 - 12.0);
     }
-    expect(array_map(static fn (ChartBox $b): array => $b->toArray(), ChartSheet::read(json_encode($sheet->toArray(), JSON_THROW_ON_ERROR))->pages[0]))->toBe(array_map(static fn (ChartBox $b): array => $b->toArray(), $sheet->pages[0]))
-        ->and(fn () => ChartSheet::ofStrips(array_map(strval(...), range(1, 13)), 'a5'))->toThrow(OutOfRange::class)
-        ->and(fn () => ReadChart::page(BenchCamera::photograph(stripsLaid(Hand::even(), 2)->flat, new Shot, 1100, 2), ChartSheet::of(['1', '2'], 'a5'), Paper::whiteMedium()))->toThrow(BadPhoto::class);
+    expect(
+        array_map(
+            static fn (ChartBox $b): array => $b->toArray(),
+            ChartSheet::read(json_encode($sheet->toArray(), JSON_THROW_ON_ERROR))->pages[0],
+        ),
+    )
+        ->toBe(array_map(static fn (ChartBox $b): array => $b->toArray(), $sheet->pages[0]))
+        ->and(fn () => ChartSheet::ofStrips(array_map(strval(...), range(1, 13)), 'a5'))
+        ->toThrow(OutOfRange::class)
+        ->and(
+            fn () => ReadChart::page(
+                BenchCamera::photograph(stripsLaid(Hand::even(), 2)->flat, new Shot(), 1100, 2),
+                ChartSheet::of(['1', '2'], 'a5'),
+                Paper::whiteMedium(),
+            ),
+        )
+        ->toThrow(BadPhoto::class);
 });

@@ -23,7 +23,10 @@ use KnottyPrism\Core\Picture\Decisions\PassNote;
 
 test('whatever is marked, what lies is what was laid, and what was marked as planned never comes again', function (int $seed): void {
     mt_srand($seed);
-    $pass = static fn (int $tool): PassNote => new PassNote("L/$tool", ['mid' => PressureMark::cases()[$tool % 5], 'dark' => PressureMark::cases()[($tool + 2) % 5]]);
+    $pass = static fn (int $tool): PassNote => new PassNote("L/$tool", [
+        'mid' => PressureMark::cases()[$tool % 5],
+        'dark' => PressureMark::cases()[($tool + 2) % 5],
+    ]);
     $plan = array_map($pass, range(1, mt_rand(2, 7)));
     $marks = $laid = [];
     for ($i = mt_rand(0, 9); $i > 0; $i--) {
@@ -37,7 +40,14 @@ test('whatever is marked, what lies is what was laid, and what was marked as pla
             $laid[] = $one;
         }
         $now = ZoneProgress::of($plan, $marks);
-        expect($now->laid)->toBe($laid)->and($now->marks)->toBe(count($marks))->and(count($now->rest))->toBeLessThanOrEqual($before)->and($before - count($now->rest))->toBeLessThanOrEqual(1);
+        expect($now->laid)
+            ->toBe($laid)
+            ->and($now->marks)
+            ->toBe(count($marks))
+            ->and(count($now->rest))
+            ->toBeLessThanOrEqual($before)
+            ->and($before - count($now->rest))
+            ->toBeLessThanOrEqual(1);
         // Once astray, it is astray until what is to come is found and kept.
         expect($so->astray && ! $now->astray)->toBeFalse();
     }
@@ -57,27 +67,61 @@ test('a large plan is ordered and divided like a small one', function (Way $way)
         expect($placed->step->pass)->toBe($plan->steps[$placed->step->zone][$seen[$placed->step->zone] ?? 0]->pass);
         $seen[$placed->step->zone] = ($seen[$placed->step->zone] ?? 0) + 1;
     }
-    expect(array_sum($seen))->toBe($plan->count())->and($order->idle)->toBeLessThan(0.2 * $order->minutes);
+    expect(array_sum($seen))
+        ->toBe($plan->count())
+        ->and($order->idle)
+        ->toBeLessThan(0.2 * $order->minutes);
     $sessions = Sessions::of($order->steps, 45);
     expect(array_merge(...$sessions))->toBe($order->steps)->and(count($sessions))->toBeGreaterThan(2);
     // The same plan has the same order.
-    expect(array_map(static fn (PlacedStep $p): array => [$p->step->zone, $p->step->pass, $p->turn], FindOrder::for($plan)->steps))->toBe(array_map(static fn (PlacedStep $p): array => [$p->step->zone, $p->step->pass, $p->turn], $order->steps));
+    expect(array_map(static fn (PlacedStep $p): array => [$p->step->zone, $p->step->pass, $p->turn], FindOrder::for($plan)->steps))->toBe(
+        array_map(static fn (PlacedStep $p): array => [$p->step->zone, $p->step->pass, $p->turn], $order->steps),
+    );
 })->with(Way::cases());
 
 test('zones cover the drawing but for their whites, and a pass takes as long as what it goes over is large', function (): void {
     $labels = LabelGrid::ofNumbers(6, 4, [1, 1, 1, 2, 2, 2, 1, 1, 1, 2, 2, 2, 1, 1, 1, 2, 2, 2, 3, 3, 3, 3, 3, 3]);
     $zones = DeskZones::of($labels, 300, 200, [1 => 'a', 2 => 'b', 3 => 'c'], [1 => 60, 2 => 40], [2 => 0.5]);
     $areas = array_map(static fn (DeskZone $z): float => round($z->area, 6), $zones);
-    expect($areas)->toEqual([1 => 22500.0, 2 => 11250.0, 3 => 15000.0])->and(array_sum($areas) + 11250.0)->toEqual(300.0 * 200.0)
-        ->and([$zones[1]->x, $zones[1]->y, $zones[3]->y, $zones[3]->lightness])->toEqual([75.0, 75.0, 175.0, 50.0]);
-    $minutes = static fn (?PressureMark ...$marks): float => ZoneSteps::of($zones[1], [new WorkPass('L/1', array_values($marks))], [0.5, 0.3, 0.2], [false, false, true], new WorkingHabits)[0]->minutes;
+    expect($areas)
+        ->toEqual([1 => 22500.0, 2 => 11250.0, 3 => 15000.0])
+        ->and(array_sum($areas) + 11250.0)
+        ->toEqual(300.0 * 200.0)
+        ->and([$zones[1]->x, $zones[1]->y, $zones[3]->y, $zones[3]->lightness])
+        ->toEqual([75.0, 75.0, 175.0, 50.0]);
+    $minutes = static fn (?PressureMark ...$marks): float => ZoneSteps::of(
+        $zones[1],
+        [new WorkPass('L/1', array_values($marks))],
+        [0.5, 0.3, 0.2],
+        [false, false, true],
+        new WorkingHabits(),
+    )[0]->minutes;
     [$light, $full] = [PressureMark::Light, PressureMark::Full];
-    expect($minutes($light, $light, null))->toBeLessThan($minutes($light, $light, $light))->and($minutes($light, null, null))->toBeGreaterThan($minutes(null, $light, null))->and($minutes(null, null, $full))->toBeGreaterThan($minutes(null, null, $light))
+    expect($minutes($light, $light, null))
+        ->toBeLessThan($minutes($light, $light, $light))
+        ->and($minutes($light, null, null))
+        ->toBeGreaterThan($minutes(null, $light, null))
+        ->and($minutes(null, null, $full))
+        ->toBeGreaterThan($minutes(null, null, $light))
         // Twice the pace, half the time.
-        ->and(ZoneSteps::of($zones[1], [new WorkPass('L/1', [$light])], [1.0], [false], new WorkingHabits(pace: 0.5))[0]->minutes)->toEqualWithDelta(0.5 * ZoneSteps::of($zones[1], [new WorkPass('L/1', [$light])], [1.0], [false], new WorkingHabits)[0]->minutes, 1e-9);
+        ->and(ZoneSteps::of($zones[1], [new WorkPass('L/1', [$light])], [1.0], [false], new WorkingHabits(pace: 0.5))[0]->minutes)
+        ->toEqualWithDelta(
+            0.5 * ZoneSteps::of($zones[1], [new WorkPass('L/1', [$light])], [1.0], [false], new WorkingHabits())[0]->minutes,
+            1e-9,
+        );
 });
 
 test('a wet wash dries longer than a thin one, and as long as somebody says', function (): void {
-    $drying = static fn (string $tool, PressureMark $mark, int $thin = 5, int $wet = 15): float => ZoneSteps::drying(new WorkPass($tool, [null, $mark]), new WorkingHabits(thin: $thin, wet: $wet));
-    expect([$drying('solvent', PressureMark::Medium), $drying('solvent', PressureMark::Firm), $drying('solvent', PressureMark::Full, wet: 40), $drying('solvent', PressureMark::Light, thin: 0), $drying('blender', PressureMark::Full), $drying('L/1', PressureMark::Full)])->toBe([5.0, 15.0, 40.0, 0.0, 0.0, 0.0]);
+    $drying = static fn (string $tool, PressureMark $mark, int $thin = 5, int $wet = 15): float => ZoneSteps::drying(
+        new WorkPass($tool, [null, $mark]),
+        new WorkingHabits(thin: $thin, wet: $wet),
+    );
+    expect([
+        $drying('solvent', PressureMark::Medium),
+        $drying('solvent', PressureMark::Firm),
+        $drying('solvent', PressureMark::Full, wet: 40),
+        $drying('solvent', PressureMark::Light, thin: 0),
+        $drying('blender', PressureMark::Full),
+        $drying('L/1', PressureMark::Full),
+    ])->toBe([5.0, 15.0, 40.0, 0.0, 0.0, 0.0]);
 });

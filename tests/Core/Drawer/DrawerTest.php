@@ -106,10 +106,23 @@ it('equals the exact optimum on eleven colours that it can no longer search exac
 it('lays pencils so that each shifts gradually to the next, browns and greys in runs of their own', function () {
     $order = DrawerOrder::of(pencilsOf());
     $byHue = portraitsOf();
-    usort($byHue, static fn (Portrait $a, Portrait $b): int => Oklch::ofLab($a->heavy)->hueDegrees <=> Oklch::ofLab($b->heavy)->hueDegrees);
+    usort(
+        $byHue,
+        static fn (Portrait $a, Portrait $b): int => Oklch::ofLab($a->heavy)->hueDegrees <=> Oklch::ofLab($b->heavy)->hueDegrees,
+    );
     $naive = wayLength(array_map(static fn (Portrait $p): Lab => $p->heavy, $byHue), array_keys($byHue)) / (count($byHue) - 1);
-    expect($order->mean())->toBeLessThan(0.85 * $naive)->and($order->portraits)->toHaveCount(count($byHue));
-    $runs = array_map(static fn (Portrait $p): string => $p->reading->family->base === 'brown' ? 'brown' : ($p->reading->family->isChromatic() ? 'ring' : 'grey'), $order->portraits);
+    expect($order->mean())
+        ->toBeLessThan(0.85 * $naive)
+        ->and($order->portraits)
+        ->toHaveCount(count($byHue));
+    $runs = array_map(
+        static fn (Portrait $p): string => $p->reading->family->base === 'brown'
+            ? 'brown'
+            : ($p->reading->family->isChromatic()
+                ? 'ring'
+                : 'grey'),
+        $order->portraits,
+    );
     $changes = 0;
     for ($i = 1; $i < count($runs); $i++) {
         $changes += $runs[$i] === $runs[$i - 1] ? 0 : 1;
@@ -130,14 +143,35 @@ it('lays them by number, by value, and by family from dark to light, too', funct
     expect($lightness)->toBe($down);
     $bases = array_map(static fn (Portrait $p): string => $p->reading->family->base, DrawerOrder::of(pencilsOf(), 'family')->portraits);
     $changes = count(array_filter(array_keys($bases), static fn (int $i): bool => $i > 0 && $bases[$i] !== $bases[$i - 1]));
-    expect($changes)->toBe(count(array_unique($bases)) - 1)->and(DrawerOrder::of([])->mean())->toBe(0.0);
+    expect($changes)
+        ->toBe(count(array_unique($bases)) - 1)
+        ->and(DrawerOrder::of([])->mean())
+        ->toBe(0.0);
 });
 
 it('says what a drawer lacks, what is there twice, and when it is crowded', function () {
-    $of = static fn (string ...$hexes): Balance => new Balance(array_map(static fn (string $hex, int $i): Portrait => new Portrait(KnottyPrism\Core\Medium\Swatches\PencilFit::of(new PencilRecord('', "n$i", '', $hex))), $hexes, array_keys($hexes)));
+    $of = static fn (string ...$hexes): Balance => new Balance(
+        array_map(
+            static fn (string $hex, int $i): Portrait => new Portrait(
+                KnottyPrism\Core\Medium\Swatches\PencilFit::of(new PencilRecord('', "n$i", '', $hex)),
+            ),
+            $hexes,
+            array_keys($hexes),
+        ),
+    );
     $reds = $of('#b0201c', '#b8301c', '#8c1c18', '#c03a34', '#d04a40', '#e08a84', '#701410');
-    expect($reds->missing)->toContain('a light blue')->toContain('a dark green')->toContain('a black')->toContain('a cool grey')->toContain('an opaque white')->not->toContain('a dark red')->not->toContain('a dark yellow')
-        ->and($reds->crowded)->toBe(['red'])->and($reds->words())->toContain('7 pencils: few');
+    expect($reds->missing)
+        ->toContain('a light blue')
+        ->toContain('a dark green')
+        ->toContain('a black')
+        ->toContain('a cool grey')
+        ->toContain('an opaque white')
+        ->not->toContain('a dark red')
+        ->not->toContain('a dark yellow')
+        ->and($reds->crowded)
+        ->toBe(['red'])
+        ->and($reds->words())
+        ->toContain('7 pencils: few');
     expect($of('#3c6e9a', '#3d6f9b', '#9a3c6e')->twins)->toHaveCount(1);
     $both = new Balance([...portraitsOf('lines/slipway'), ...portraitsOf('lines/foghorn')]);
     expect(array_diff($both->missing, ['a brown leaning yellow']))->toBe([])->and($both->words())->toContain('more than one learns');
@@ -148,12 +182,19 @@ it('says what a drawer lacks, what is there twice, and when it is crowded', func
 
 it('finds for a pencil the nearest of another line, and says when none is near', function () {
     $rows = Equivalents::table(pencilsOf('lines/foghorn'), pencilsOf('lines/slipway'));
-    expect(count($rows))->toBe(count(pencilsOf('lines/foghorn')))->and(array_filter($rows, static fn (Equivalent $r): bool => ! $r->isNear()))->not->toBeEmpty()->and(array_filter($rows, static fn (Equivalent $r): bool => $r->isNear()))->not->toBeEmpty();
+    expect(count($rows))
+        ->toBe(count(pencilsOf('lines/foghorn')))
+        ->and(array_filter($rows, static fn (Equivalent $r): bool => ! $r->isNear()))
+        ->not->toBeEmpty()
+        ->and(array_filter($rows, static fn (Equivalent $r): bool => $r->isNear()))
+        ->not->toBeEmpty();
     $others = portraitsOf('lines/slipway');
     foreach (array_slice($rows, 0, 6) as $row) {
         // Nothing in the other line is nearer in both swatches.
         foreach ($others as $other) {
-            expect($row->of->heavy->deltaE00($other->heavy) < $row->heavy && $row->of->light->deltaE00($other->light) < $row->light)->toBeFalse();
+            expect(
+                $row->of->heavy->deltaE00($other->heavy) < $row->heavy && $row->of->light->deltaE00($other->light) < $row->light,
+            )->toBeFalse();
         }
         expect($row->isNear())->toBe($row->heavy <= Equivalents::NEAR);
     }
@@ -166,7 +207,12 @@ it('finds threes that run from light to dark in even steps and one hue', functio
         foreach (Threes::around($base, $all, 1) as $three) {
             [$light, $dark, $up, $down] = [$three->light, $three->dark, $three->lightStep, $three->darkStep];
             $found++;
-            expect($light->heavy->l)->toBeGreaterThan($base->heavy->l)->and($dark->heavy->l)->toBeLessThan($base->heavy->l)->and(max($up, $down))->toBeLessThan(35.0);
+            expect($light->heavy->l)
+                ->toBeGreaterThan($base->heavy->l)
+                ->and($dark->heavy->l)
+                ->toBeLessThan($base->heavy->l)
+                ->and(max($up, $down))
+                ->toBeLessThan(35.0);
         }
     }
     expect($found)->toBeGreaterThan(20);
@@ -175,7 +221,12 @@ it('finds threes that run from light to dark in even steps and one hue', functio
 it('says whether a pencil hides, and what a light hand makes of it', function () {
     $white = array_values(array_filter(portraitsOf('lines/foghorn'), static fn (Portrait $p): bool => $p->pencil->scattering >= 1.0))[0];
     $hiding = array_map(static fn (Portrait $p): float => $p->hiding(), portraitsOf());
-    expect($white->hidingWords())->toBe('hides what lies beneath')->and(min($hiding))->toBeLessThan(0.33)->and(max($hiding))->toBeLessThan(1.01);
+    expect($white->hidingWords())
+        ->toBe('hides what lies beneath')
+        ->and(min($hiding))
+        ->toBeLessThan(0.33)
+        ->and(max($hiding))
+        ->toBeLessThan(1.01);
     foreach (portraitsOf() as $p) {
         expect($p->undertone())->toMatch('/^(warmer|cooler) by \d+$|^the same colour, lighter$/');
     }
@@ -183,7 +234,10 @@ it('says whether a pencil hides, and what a light hand makes of it', function ()
 
 it('gives back the same drawer after it was written', function (string $kind) {
     $rows = array_map(static fn (Pencil $p): ShelfRow => ShelfRow::of($p->record), pencilsOf('lines/foghorn'));
-    $rows[0] = new ShelfRow(new PencilRecord('Foghorn', 'F01', 'Lamp', '#f0e0a0', owned: false), new StockNote(Stock::Wanted, null, true, ['12', 'Old "rust", flaked'], "for the harbour,\nnot the sky"));
+    $rows[0] = new ShelfRow(
+        new PencilRecord('Foghorn', 'F01', 'Lamp', '#f0e0a0', owned: false),
+        new StockNote(Stock::Wanted, null, true, ['12', 'Old "rust", flaked'], "for the harbour,\nnot the sky"),
+    );
     $rows[1] = new ShelfRow(new PencilRecord('', '7', 'Short', '#a04020'), new StockNote(Stock::Low, 41.5));
     $back = DrawerFile::rows(DrawerFormat::from($kind)->write('Foghorn', $rows));
     if ($kind === 'csv' || $kind === 'json') {
@@ -193,25 +247,38 @@ it('gives back the same drawer after it was written', function (string $kind) {
         $short = static fn (array $all): array => array_map(static fn (ShelfRow $r): array => [$r->record->number, $r->record->name], $all);
         expect($short($back))->toBe($short($rows));
         foreach ($rows as $i => $row) {
-            expect(Lab::ofHex($back[$i]->record->heavy)->deltaE00(Lab::ofHex($row->record->heavy)))->toBeLessThan($kind === 'spectral' ? 0.5 : 0.01);
+            expect(Lab::ofHex($back[$i]->record->heavy)->deltaE00(Lab::ofHex($row->record->heavy)))->toBeLessThan(
+                $kind === 'spectral' ? 0.5 : 0.01,
+            );
         }
     }
 })->with(['csv', 'json', 'gpl', 'cgats', 'spectral']);
 
 it('reads reflectances as they were measured, in hundredths or as shares, and names every problem', function () {
     $fields = implode(' ', array_map(static fn (int $nm): string => "SPECTRAL_NM$nm", range(400, 700, 10)));
-    $file = static fn (string ...$rows): string => "CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID $fields\nEND_DATA_FORMAT\nBEGIN_DATA\n".implode("\n", $rows)."\nEND_DATA\n";
+    $file = static fn (string ...$rows): string => "CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID $fields\nEND_DATA_FORMAT\nBEGIN_DATA\n".
+        implode("\n", $rows).
+        "\nEND_DATA\n";
     $grey = static fn (string $id, float $value): string => $id.' '.implode(' ', array_fill(0, 31, (string) $value));
     $read = Cgats::it()->read($file($grey('12', 18.0), str_replace('A 13', '"A 13"', $grey('A 13', 18.0))))->rows;
-    expect(array_column(array_values(array_map(static fn (ShelfRow $r): array => [$r->record->number, $r->record->heavy], $read)), 0))->toBe(['12', 'A-13']);
+    expect(
+        array_column(array_values(array_map(static fn (ShelfRow $r): array => [$r->record->number, $r->record->heavy], $read)), 0),
+    )->toBe(['12', 'A-13']);
     foreach (array_map(static fn (ShelfRow $r): PencilRecord => $r->record, $read) as $record) {
-        expect(Lab::ofHex($record->heavy)->l)->toEqualWithDelta(49.5, 0.5)->and(Lab::ofHex($record->heavy)->chroma())->toBeLessThan(0.6);
+        expect(Lab::ofHex($record->heavy)->l)
+            ->toEqualWithDelta(49.5, 0.5)
+            ->and(Lab::ofHex($record->heavy)->chroma())
+            ->toBeLessThan(0.6);
     }
     expect(Lab::ofHex(DrawerFile::records($file($grey('1', 0.18)))[0]->heavy)->l)->toEqualWithDelta(49.5, 0.5);
-    expect(fn () => DrawerFile::rows($file('7 0.2 0.3')))->toBeRefused('line 6: it has 3 values, but the format names 32')
-        ->and(fn () => DrawerFile::rows(str_replace('18', 'much', $file($grey('1', 18)))))->toBeRefused('is no number')
-        ->and(fn () => Cgats::it()->read("CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID RGB_R\nEND_DATA_FORMAT\n"))->toBeRefused('LAB_L')
-        ->and(fn () => DrawerFile::rows("GIMP Palette\n300 2 3 too much\n"))->toBeRefused('line 2');
+    expect(fn () => DrawerFile::rows($file('7 0.2 0.3')))
+        ->toBeRefused('line 6: it has 3 values, but the format names 32')
+        ->and(fn () => DrawerFile::rows(str_replace('18', 'much', $file($grey('1', 18)))))
+        ->toBeRefused('is no number')
+        ->and(fn () => Cgats::it()->read("CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID RGB_R\nEND_DATA_FORMAT\n"))
+        ->toBeRefused('LAB_L')
+        ->and(fn () => DrawerFile::rows("GIMP Palette\n300 2 3 too much\n"))
+        ->toBeRefused('line 2');
 });
 
 it('changes whites there and back without loss, white staying white', function () {

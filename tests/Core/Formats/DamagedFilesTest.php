@@ -19,7 +19,32 @@ use KnottyPrism\Core\Medium\Swatches\PencilFit;
 /** A text with one to three wounds: cut, doubled, scrambled, or with something in it that does not belong there. */
 function wounded(string $text): string
 {
-    $foreign = ['"', ',', "\n", "\t", '{', '}', '[', ']', ':', '#', '#12345', '-1', '1e400', 'NaN', 'null', '255 255', 'END_DATA', 'BEGIN_DATA', "\0", "\xC3", "\u{FEFF}", '🖍', 'NUMBER_OF_SETS 9', str_repeat('9', 40)];
+    $foreign = [
+        '"',
+        ',',
+        "\n",
+        "\t",
+        '{',
+        '}',
+        '[',
+        ']',
+        ':',
+        '#',
+        '#12345',
+        '-1',
+        '1e400',
+        'NaN',
+        'null',
+        '255 255',
+        'END_DATA',
+        'BEGIN_DATA',
+        "\0",
+        "\xC3",
+        "\u{FEFF}",
+        '🖍',
+        'NUMBER_OF_SETS 9',
+        str_repeat('9', 40),
+    ];
     for ($wounds = mt_rand(1, 3); $wounds > 0; $wounds--) {
         $at = mt_rand(0, max(0, strlen($text) - 1));
         $length = mt_rand(1, 24);
@@ -38,7 +63,10 @@ function wounded(string $text): string
 /** What comes of reading a text: "read", or the class of the refusal; any warning or other fault is thrown. */
 function outcome(Closure $read): string
 {
-    set_error_handler(static fn (int $level, string $message): bool => (error_reporting() & $level) !== 0 && throw new ErrorException($message, severity: $level));
+    set_error_handler(
+        static fn (int $level, string $message): bool => (error_reporting() & $level) !== 0 &&
+            throw new ErrorException($message, severity: $level),
+    );
     try {
         $read();
 
@@ -56,13 +84,31 @@ function outcome(Closure $read): string
 function fullRows(): array
 {
     return [
-        new ShelfRow(new PencilRecord('Foghorn', 'F01', 'Lamp, lit "low"', '#f0e0a0', Binder::Wax, '#faf0d0', '#807860', Opacity::Semi, 0.9, 'good', true), new StockNote(Stock::Low, 41.5, true, ['12', 'Kelp'], "for the harbour,\nnot the sky")),
+        new ShelfRow(
+            new PencilRecord(
+                'Foghorn',
+                'F01',
+                'Lamp, lit "low"',
+                '#f0e0a0',
+                Binder::Wax,
+                '#faf0d0',
+                '#807860',
+                Opacity::Semi,
+                0.9,
+                'good',
+                true,
+            ),
+            new StockNote(Stock::Low, 41.5, true, ['12', 'Kelp'], "for the harbour,\nnot the sky"),
+        ),
         new ShelfRow(new PencilRecord('', '7', 'Short', '#a04020', owned: false), new StockNote(Stock::Wanted)),
         new ShelfRow(new PencilRecord('Slipway', '745', 'Øre', '#202428', Binder::Oil), new StockNote(Stock::Owned)),
     ];
 }
 
-it('reads a damaged drawer file in what is sound of it, or says what is wrong, and never fails otherwise', function (string $kind, int $seed) {
+it('reads a damaged drawer file in what is sound of it, or says what is wrong, and never fails otherwise', function (
+    string $kind,
+    int $seed,
+) {
     mt_srand($seed);
     $whole = DrawerFormat::from($kind)->write('A drawer', fullRows());
     $outcomes = [];
@@ -79,8 +125,13 @@ it('reads a damaged drawer file in what is sound of it, or says what is wrong, a
         });
     }
     // Neither may be all: the wounds are small, but real.
-    expect($outcomes)->toContain('read')->and(count(array_filter($outcomes, static fn (string $o): bool => $o !== 'read')))->toBeGreaterThan(0);
-})->with(DrawerFormat::values())->with([3, 71]);
+    expect($outcomes)
+        ->toContain('read')
+        ->and(count(array_filter($outcomes, static fn (string $o): bool => $o !== 'read')))
+        ->toBeGreaterThan(0);
+})
+    ->with(DrawerFormat::values())
+    ->with([3, 71]);
 
 it('reads a damaged paper or stack, or says what is wrong', function () {
     mt_srand(9);
@@ -95,5 +146,7 @@ it('reads a damaged paper or stack, or says what is wrong', function () {
             expect(StackText::read($read->text(), $drawer)->text())->toBe($read->text());
         });
     }
-    expect(array_count_values($outcomes)['read'] ?? 0)->toBeGreaterThan(20)->toBeLessThan(700);
+    expect(array_count_values($outcomes)['read'] ?? 0)
+        ->toBeGreaterThan(20)
+        ->toBeLessThan(700);
 });

@@ -37,7 +37,12 @@ it('moves film about without losing any, and makes the strata more alike the mor
         $sheet = clone $before;
         MixFilms::within($sheet, 0.5, $evened);
         $sheet->rebuild();
-        expect(filmOn($sheet))->toEqualWithDelta(filmOn($before), 1e-9)->and(uneven($sheet))->toBeLessThan($last)->and(count($sheet->deposits))->toBe(3);
+        expect(filmOn($sheet))
+            ->toEqualWithDelta(filmOn($before), 1e-9)
+            ->and(uneven($sheet))
+            ->toBeLessThan($last)
+            ->and(count($sheet->deposits))
+            ->toBe(3);
         $last = uneven($sheet);
     }
     // Nothing mixed and nothing evened is nothing done; on bare paper there is nothing to do.
@@ -55,8 +60,18 @@ it('gives room back by solvent, takes none by tissue, and closes the surface by 
     Solvent::it()->applyTo($solved);
     Tissue::it()->applyTo($wiped);
     Blender::it()->applyTo($blended);
-    expect($solved->toothUsed())->toBeLessThan($before->toothUsed())->and($wiped->toothUsed())->toEqualWithDelta($before->toothUsed(), 1e-6)->and($blended->toothUsed())->toBeGreaterThan($before->toothUsed())
-        ->and(max($solved->slick))->toBeLessThan(max($before->slick))->and(min($blended->slick))->toBeGreaterThan(0.0)->and($wiped->slick)->toBe($before->slick);
+    expect($solved->toothUsed())
+        ->toBeLessThan($before->toothUsed())
+        ->and($wiped->toothUsed())
+        ->toEqualWithDelta($before->toothUsed(), 1e-6)
+        ->and($blended->toothUsed())
+        ->toBeGreaterThan($before->toothUsed())
+        ->and(max($solved->slick))
+        ->toBeLessThan(max($before->slick))
+        ->and(min($blended->slick))
+        ->toBeGreaterThan(0.0)
+        ->and($wiped->slick)
+        ->toBe($before->slick);
 });
 
 it('lifts from the top down, less each time, and nothing from bare paper', function () {
@@ -81,15 +96,32 @@ it('mixes two films as any number are mixed', function () {
     $chance = new Chance(7);
     $names = Pencils::names();
     for ($n = 0; $n < 30; $n++) {
-        [$one, $other] = array_map(static function () use ($chance, $names): Deposit {
-            $pencil = Pencils::named($names[(int) $chance->between(0, count($names) - 0.001)]);
+        [$one, $other] = array_map(
+            static function () use ($chance, $names): Deposit {
+                $pencil = Pencils::named($names[(int) $chance->between(0, count($names) - 0.001)]);
 
-            return new Deposit($pencil->a, $pencil->b, $pencil->scattering, array_map(static fn (): float => $chance->between(0, 0.4), range(1, 6)), $pencil->laydown);
-        }, [0, 1]);
+                return new Deposit(
+                    $pencil->a,
+                    $pencil->b,
+                    $pencil->scattering,
+                    array_map(static fn (): float => $chance->between(0, 0.4), range(1, 6)),
+                    $pencil->laydown,
+                );
+            },
+            [0, 1],
+        );
         $mixed = $one->mixedWith($other, $one->total(), $other->total(), $one->thickness);
         $mixture = Deposit::mixtureOf([$one, $other]);
-        expect($mixed->a)->toEqualWithDelta($mixture->a, 1e-9)->and($mixed->b)->toEqualWithDelta($mixture->b, 1e-9)->and($mixed->scattering)->toEqualWithDelta($mixture->scattering, 1e-12)
-            ->and($mixed->laydown)->toEqualWithDelta($mixture->laydown, 1e-12)->and($mixed->thickness)->toBe($one->thickness);
+        expect($mixed->a)
+            ->toEqualWithDelta($mixture->a, 1e-9)
+            ->and($mixed->b)
+            ->toEqualWithDelta($mixture->b, 1e-9)
+            ->and($mixed->scattering)
+            ->toEqualWithDelta($mixture->scattering, 1e-12)
+            ->and($mixed->laydown)
+            ->toEqualWithDelta($mixture->laydown, 1e-12)
+            ->and($mixed->thickness)
+            ->toBe($one->thickness);
     }
 });
 
@@ -106,7 +138,7 @@ it('lays a film as its reflectance and transmittance say, however thin, and as i
             foreach ([0, 17, 35] as $band) {
                 [$r, $through] = Film::reflectanceAndTransmittance($pencil->a[$band], $pencil->b[$band], $pencil->scattering * $t);
                 $at = $m * 36 + $band;
-                expect($laid[$at])->toEqualWithDelta($r + $through ** 2 * $below[$at] / (1 - $r * $below[$at]), 1e-9);
+                expect($laid[$at])->toEqualWithDelta($r + ($through ** 2 * $below[$at]) / (1 - $r * $below[$at]), 1e-9);
             }
         }
         expect($table->over($below, $thickness))->toEqualWithDelta($laid, 0.001);
@@ -121,8 +153,13 @@ it('takes up more of what lies there the firmer it is, nothing of its own kind, 
     foreach ([0.2, 0.55, 0.7, 0.8, 1.0] as $pressure) {
         $sheet = Pencils::sheet('red@0.55');
         $share = Drag::share($sheet, Pencils::named('white'), $pressure);
-        expect($share)->toBeGreaterThanOrEqual($last)->toBeLessThanOrEqual(1.0)->and(Drag::share($sheet, Pencils::named('red'), $pressure))->toBe(0.0)
-            ->and(Drag::share(new Sheet(Paper::whiteMedium()), Pencils::named('red'), $pressure))->toBe(0.0);
+        expect($share)
+            ->toBeGreaterThanOrEqual($last)
+            ->toBeLessThanOrEqual(1.0)
+            ->and(Drag::share($sheet, Pencils::named('red'), $pressure))
+            ->toBe(0.0)
+            ->and(Drag::share(new Sheet(Paper::whiteMedium()), Pencils::named('red'), $pressure))
+            ->toBe(0.0);
         $before = filmOn($sheet);
         $laid = array_sum(LayPass::laidFilm($sheet, Pencils::named('white')->laydown, $pressure));
         LayPass::onto($sheet, Pencils::named('white'), $pressure);

@@ -19,12 +19,17 @@ function filmUnder(Hand $hand, string $stack): array
 
 it('presses, lays, wanders, drags and packs as the hand does', function () {
     $light = 'red@0.35';
-    expect(filmUnder(new Hand(pressure: 1.6), $light))->toEqualWithDelta(filmUnder(Hand::even(), 'red@0.56'), 1e-9)
-        ->and(array_sum(filmUnder(new Hand(laydown: 1.2), $light)))->toBeGreaterThan(1.1 * array_sum(filmUnder(Hand::even(), $light)))
-        ->and(array_sum(filmUnder(new Hand(packing: 0.7), 'red@0.55 red@0.55 red@0.55')))->toBeLessThan(0.9 * array_sum(filmUnder(Hand::even(), 'red@0.55 red@0.55 red@0.55')));
+    expect(filmUnder(new Hand(pressure: 1.6), $light))
+        ->toEqualWithDelta(filmUnder(Hand::even(), 'red@0.56'), 1e-9)
+        ->and(array_sum(filmUnder(new Hand(laydown: 1.2), $light)))
+        ->toBeGreaterThan(1.1 * array_sum(filmUnder(Hand::even(), $light)))
+        ->and(array_sum(filmUnder(new Hand(packing: 0.7), 'red@0.55 red@0.55 red@0.55')))
+        ->toBeLessThan(0.9 * array_sum(filmUnder(Hand::even(), 'red@0.55 red@0.55 red@0.55')));
     $one = Pencils::named('red')->id();
-    expect(filmUnder(new Hand(pencils: [$one => 1.2]), $light))->toEqual(filmUnder(new Hand(laydown: 1.2), $light))
-        ->and(filmUnder(new Hand(pencils: [$one => 1.2]), 'blue@0.35'))->toEqual(filmUnder(Hand::even(), 'blue@0.35'));
+    expect(filmUnder(new Hand(pencils: [$one => 1.2]), $light))
+        ->toEqual(filmUnder(new Hand(laydown: 1.2), $light))
+        ->and(filmUnder(new Hand(pencils: [$one => 1.2]), 'blue@0.35'))
+        ->toEqual(filmUnder(Hand::even(), 'blue@0.35'));
     $under = static fn (Hand $h): Paper => Paper::whiteMedium()->under($h);
     $stack = Pencils::stack('blue@0.55 red@0.35');
     expect(Steadiness::of($stack, $under(new Hand(spread: 2))))->toBeGreaterThan(1.7 * Steadiness::of($stack, $under(Hand::even())));
@@ -37,8 +42,10 @@ it('presses, lays, wanders, drags and packs as the hand does', function () {
 
 it('is named by a paper, so that nothing made for another hand is taken for its own', function () {
     $paper = Paper::whiteMedium();
-    expect($paper->under(Hand::even())->fingerprint())->toBe($paper->fingerprint())
-        ->and($paper->under(new Hand(pressure: 1.01))->fingerprint())->not->toBe($paper->fingerprint());
+    expect($paper->under(Hand::even())->fingerprint())
+        ->toBe($paper->fingerprint())
+        ->and($paper->under(new Hand(pressure: 1.01))->fingerprint())
+        ->not->toBe($paper->fingerprint());
 });
 
 it('leaves nothing but numbers behind at its limits', function () {

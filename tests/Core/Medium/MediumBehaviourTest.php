@@ -34,15 +34,20 @@ it('M1: repeated coats approach the heavy swatch and never pass it in darkness',
 
     // A firm hand comes closest: ten firm coats are the heavy swatch to the eye.
     $firm = Pencils::colour(implode(' ', array_fill(0, 10, "$name@0.80")));
-    expect($firm->deltaE00($heavy))->toBeLessThan(1.0)->and($firm->l)->toBeGreaterThan($heavy->l - 0.1);
+    expect($firm->deltaE00($heavy))
+        ->toBeLessThan(1.0)
+        ->and($firm->l)
+        ->toBeGreaterThan($heavy->l - 0.1);
 })->with(['yellow', 'red', 'blue', 'green', 'violet']);
 
 it('M2: a complement over the local colour lowers chroma, and more of it turns the mix to its own hue', function () {
     $red = Pencils::colour('red@0.55');
     $some = Pencils::colour('red@0.55 green@0.35');
     $more = Pencils::colour('red@0.55 green@0.55 green@0.55');
-    expect($some->chroma())->toBeLessThan($red->chroma() - 10)
-        ->and(abs($more->hueDegrees() - 147))->toBeLessThan(abs($some->hueDegrees() - 147));
+    expect($some->chroma())
+        ->toBeLessThan($red->chroma() - 10)
+        ->and(abs($more->hueDegrees() - 147))
+        ->toBeLessThan(abs($some->hueDegrees() - 147));
 });
 
 it('M3: blue over orange slides toward green-grey where violet stays warm', function () {
@@ -50,16 +55,22 @@ it('M3: blue over orange slides toward green-grey where violet stays warm', func
     foreach (['0.35', '0.55'] as $p) {
         $blue = turnToGreen($orange, Pencils::colour("orange@0.55 blue@$p"));
         $violet = turnToGreen($orange, Pencils::colour("orange@0.55 violet@$p"));
-        expect($blue)->toBeGreaterThan(15)->and($violet)->toBeLessThan($blue - 20);
+        expect($blue)
+            ->toBeGreaterThan(15)
+            ->and($violet)
+            ->toBeLessThan($blue - 20);
     }
 });
 
 it('M4: black over yellow reads green, a warm grey of the same value does not', function () {
     $black = Pencils::colour('yellow@0.55 black@0.35');
     $grey = Pencils::colour('yellow@0.55 dark-warm-grey@0.55');
-    expect(abs($black->l - $grey->l))->toBeLessThan(4)
-        ->and(Family::of($black)->base)->toBe('green')
-        ->and(Family::of($grey)->base)->not->toBe('green');
+    expect(abs($black->l - $grey->l))
+        ->toBeLessThan(4)
+        ->and(Family::of($black)->base)
+        ->toBe('green')
+        ->and(Family::of($grey)->base)
+        ->not->toBe('green');
 });
 
 it('M5: violet under green ends darker than as many coats of green alone', function () {
@@ -69,18 +80,27 @@ it('M5: violet under green ends darker than as many coats of green alone', funct
 it('M6: white over red goes pastel; yellow over green brightens and keeps more chroma than white does', function () {
     $red = Pencils::colour('red@0.55');
     $pastel = Pencils::colour('red@0.55 white@0.80');
-    expect($pastel->chroma())->toBeLessThan(0.75 * $red->chroma())->and(abs($pastel->hueDegrees() - $red->hueDegrees()))->toBeLessThan(10);
+    expect($pastel->chroma())
+        ->toBeLessThan(0.75 * $red->chroma())
+        ->and(abs($pastel->hueDegrees() - $red->hueDegrees()))
+        ->toBeLessThan(10);
 
     $green = Pencils::colour('green@0.55');
     $yellow = Pencils::colour('green@0.55 yellow@0.55');
     $white = Pencils::colour('green@0.55 white@0.55');
-    expect($yellow->l)->toBeGreaterThan($green->l)->and($yellow->chroma())->toBeGreaterThan($white->chroma() + 10);
+    expect($yellow->l)
+        ->toBeGreaterThan($green->l)
+        ->and($yellow->chroma())
+        ->toBeGreaterThan($white->chroma() + 10);
 });
 
 it('M7: a translucent white lightens less than an opaque one', function () {
     $dark = Pencils::colour('blue@0.80')->l;
     $translucent = Pencils::colour('blue@0.80 white@0.80')->l;
-    expect($translucent)->toBeGreaterThan($dark)->and(Pencils::colour('blue@0.80 opaque-white@0.80')->l)->toBeGreaterThan($translucent + 5);
+    expect($translucent)
+        ->toBeGreaterThan($dark)
+        ->and(Pencils::colour('blue@0.80 opaque-white@0.80')->l)
+        ->toBeGreaterThan($translucent + 5);
 });
 
 it('M8: order matters', function () {
@@ -94,20 +114,24 @@ it('M9: light coats leave flecks; solvent or burnishing makes the strata alike, 
         return max($l) - min($l);
     };
     $coats = 'blue@0.35 blue@0.35';
-    expect($spread($coats))->toBeGreaterThan(30)
-        ->and($spread("$coats $finish"))->toBeLessThan(0.75 * $spread($coats))
-        ->and(Pencils::colour("$coats $finish")->l)->toBeLessThan(Pencils::colour($coats)->l)
-        ->and(Pencils::colour("$coats $finish")->chroma())->toBeGreaterThan(Pencils::colour($coats)->chroma());
+    expect($spread($coats))
+        ->toBeGreaterThan(30)
+        ->and($spread("$coats $finish"))
+        ->toBeLessThan(0.75 * $spread($coats))
+        ->and(Pencils::colour("$coats $finish")->l)
+        ->toBeLessThan(Pencils::colour($coats)->l)
+        ->and(Pencils::colour("$coats $finish")->chroma())
+        ->toBeGreaterThan(Pencils::colour($coats)->chroma());
 })->with(['solvent', 'blender']);
 
 it('M10: two burnishing coats spend the tooth, ten ordinary ones do not', function () {
     $film = static fn (Sheet $sheet, float $p): float => array_sum(LayPass::laidFilm($sheet, 1.0, $p));
     $paper = Paper::whiteMedium();
     $burnished = Pencils::sheet('red@1.00 red@1.00');
-    foreach ([0.35, 0.55, 0.80, 1.00] as $p) {
+    foreach ([0.35, 0.55, 0.8, 1.0] as $p) {
         expect($film($burnished, $p))->toBeLessThan(0.25 * $film(new Sheet($paper), $p));
     }
-    foreach ([0.30, 0.40, 0.50] as $p) {
+    foreach ([0.3, 0.4, 0.5] as $p) {
         $sheet = new Sheet($paper);
         for ($coat = 0; $coat < 9; $coat++) {
             LayPass::onto($sheet, Pencils::named('red'), $p);
@@ -125,11 +149,16 @@ it('M12: on toned paper white, paper and black run evenly, and black over white 
     $bare = Lab::ofReflectance($grey->reflectance)->l;
     $white = Pencils::colour('opaque-white@0.80', $grey)->l;
     $black = Pencils::colour('black@0.55', $grey)->l;
-    expect($white)->toBeGreaterThan($bare + 8)->and($black)->toBeLessThan($bare - 8);
+    expect($white)
+        ->toBeGreaterThan($bare + 8)
+        ->and($black)
+        ->toBeLessThan($bare - 8);
 
     $swing = static fn (string $s): float => Steadiness::of(Pencils::stack($s), $grey);
     $blackOverWhite = $swing('opaque-white@0.55 black@0.35');
-    foreach (['opaque-white@0.55', 'opaque-white@0.55 opaque-white@0.55', 'black@0.35 black@0.35', 'black@0.35 opaque-white@0.55'] as $other) {
+    foreach (
+        ['opaque-white@0.55', 'opaque-white@0.55 opaque-white@0.55', 'black@0.35 black@0.35', 'black@0.35 opaque-white@0.55'] as $other
+    ) {
         expect($swing($other))->toBeLessThan($blackOverWhite);
     }
 });

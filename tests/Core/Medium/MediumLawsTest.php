@@ -28,9 +28,10 @@ function randomStacks(int $count): iterable
     for ($n = 0; $n < $count; $n++) {
         $steps = [];
         for ($i = mt_rand(1, 14); $i > 0; $i--) {
-            $steps[] = mt_rand(0, 7) === 0
-                ? Finish::cases()[mt_rand(0, 3)]
-                : new Pass(Pencils::named($names[mt_rand(0, count($names) - 1)]), mt_rand(5, 100) / 100);
+            $steps[] =
+                mt_rand(0, 7) === 0
+                    ? Finish::cases()[mt_rand(0, 3)]
+                    : new Pass(Pencils::named($names[mt_rand(0, count($names) - 1)]), mt_rand(5, 100) / 100);
         }
         yield [PaperShelf::named($papers[$n % count($papers)]), $steps];
     }
@@ -48,9 +49,14 @@ it('keeps every reflectance within 0–1, the tooth within its capacity and the 
                 expect($fill)->toBeLessThanOrEqual($sheet->capacity[$m] + 1e-9);
             }
             if ($step instanceof Pass) {
-                expect(array_sum($sheet->fill))->toBeGreaterThanOrEqual($before)->and($sheet->toothUsed())->toBeGreaterThanOrEqual($used - 1e-9);
+                expect(array_sum($sheet->fill))
+                    ->toBeGreaterThanOrEqual($before)
+                    ->and($sheet->toothUsed())
+                    ->toBeGreaterThanOrEqual($used - 1e-9);
             }
-            expect($sheet->toothUsed())->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(1.0 + 1e-9);
+            expect($sheet->toothUsed())
+                ->toBeGreaterThanOrEqual(0.0)
+                ->toBeLessThanOrEqual(1.0 + 1e-9);
         }
     }
 });
@@ -62,12 +68,17 @@ it('lays more film with every firmer hand, and never more than the tooth still h
         $laid = array_map(static fn (float $p): float => array_sum(LayPass::laidFilm($sheet, 0.9, $p)), [0.1, 0.2, 0.35, 0.55, 0.8, 1.0]);
         foreach (array_slice($laid, 1) as $i => $film) {
             // A tooth that is full takes no more from any hand.
-            expect($film)->toBeGreaterThanOrEqual($laid[$i])->and($coat > 1 || $film > $laid[$i])->toBeTrue();
+            expect($film)
+                ->toBeGreaterThanOrEqual($laid[$i])
+                ->and($coat > 1 || $film > $laid[$i])
+                ->toBeTrue();
         }
         $before = array_sum($sheet->fill);
         $room = $free();
         LayPass::onto($sheet, Pencils::named('red'), 0.35);
-        expect(array_sum($sheet->fill) - $before)->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual($room + 1e-9);
+        expect(array_sum($sheet->fill) - $before)
+            ->toBeGreaterThanOrEqual(0.0)
+            ->toBeLessThanOrEqual($room + 1e-9);
     }
     expect($sheet->toothUsed())->toBeGreaterThan(0.3);
 })->with(PaperShelf::names());
@@ -134,8 +145,13 @@ it('finds scattering and laydown again from the three swatches', function (float
     $true = PencilFit::withFigures(new PencilRecord('', '1', '', '#b5532f', Binder::Oil), $s, $q);
     $hex = static fn (Swatch $w): string => \KnottyPrism\Core\Colour\Srgb::ofXyz($w->colourOf($true)->xyz())->hex();
     $found = PencilFit::of(new PencilRecord('', '1', '', '#b5532f', Binder::Oil, $hex(Swatch::Light), $hex(Swatch::OverBlack)));
-    expect($found->scattering)->toEqualWithDelta($s, 0.12 * $s)->and($found->laydown)->toEqualWithDelta($q, 0.12 * $q)->and($found->assumed)->toBe([]);
-})->with([[0.15, 0.75], [0.30, 0.80], [0.60, 0.95], [1.2, 1.0]]);
+    expect($found->scattering)
+        ->toEqualWithDelta($s, 0.12 * $s)
+        ->and($found->laydown)
+        ->toEqualWithDelta($q, 0.12 * $q)
+        ->and($found->assumed)
+        ->toBe([]);
+})->with([[0.15, 0.75], [0.3, 0.8], [0.6, 0.95], [1.2, 1.0]]);
 
 it('names what was assumed of a pencil known by its heavy colour alone', function () {
     expect(PencilFit::of(new PencilRecord('', '1', '', '#b5532f'))->assumed)->toBe(['binder', 'hiding power', 'laydown']);
@@ -143,7 +159,8 @@ it('names what was assumed of a pencil known by its heavy colour alone', functio
 
 it('agrees with a trial of five hundred wandering hands', function (string $text) {
     mt_srand(11);
-    $normal = static fn (): float => sqrt(-2 * log(mt_rand(1, mt_getrandmax()) / mt_getrandmax())) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+    $normal = static fn (): float => sqrt(-2 * log(mt_rand(1, mt_getrandmax()) / mt_getrandmax())) *
+        cos((2 * M_PI * mt_rand()) / mt_getrandmax());
     $stack = Pencils::stack($text);
     $paper = Paper::whiteMedium();
     $intended = Pencils::colour($text);

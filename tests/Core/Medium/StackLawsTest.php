@@ -29,21 +29,36 @@ function anyStacks(int $count, int $seed): array
     mt_srand($seed);
     $pencils = smallHand()->pencils;
     $marks = PressureMark::cases();
-    $step = static fn (): Pass|Finish => mt_rand(0, 5) === 0 ? Finish::cases()[mt_rand(0, count(Finish::cases()) - 1)] : new Pass($pencils[mt_rand(0, count($pencils) - 1)], $marks[mt_rand(0, 4)]->pressure());
+    $step = static fn (): Pass|Finish => mt_rand(0, 5) === 0
+        ? Finish::cases()[mt_rand(0, count(Finish::cases()) - 1)]
+        : new Pass($pencils[mt_rand(0, count($pencils) - 1)], $marks[mt_rand(0, 4)]->pressure());
 
     return array_map(static fn (): Stack => new Stack(array_map($step, range(1, mt_rand(1, 8)))), range(1, $count));
 }
 
-it('tells of any stack what comes of it: figures within their ranges, every step, warnings at steps that are there', function (string $on) {
+it('tells of any stack what comes of it: figures within their ranges, every step, warnings at steps that are there', function (
+    string $on,
+) {
     $paper = PaperShelf::named($on);
     $shade = Shade::ofSpot(Lab::ofHex('#8a6a50'));
     foreach (anyStacks(60, 4) as $stack) {
         $outcome = Outcome::of($shade, $stack, $paper, Mode::ColourAndValue);
         $used = array_map(static fn (LaidStep $s): float => $s->toothUsed, $outcome->laid->looks());
         $what = $stack->text();
-        expect($used)->toHaveCount(count($stack->steps), $what)->and($outcome->sway())->toBeBetween(0.0, 200.0)->and($outcome->toothUsed)->toBe(end($used))
-            ->and(end($used))->toBeBetween(0.0, 1.0)->and($outcome->lab->l)->toBeBetween(0.0, 100.0)->and($outcome->comparison()->deltaE00)->toBeBetween(0.0, 200.0)
-            ->and($outcome->leastError())->toBeLessThanOrEqual($outcome->errorOnPaper());
+        expect($used)
+            ->toHaveCount(count($stack->steps), $what)
+            ->and($outcome->sway())
+            ->toBeBetween(0.0, 200.0)
+            ->and($outcome->toothUsed)
+            ->toBe(end($used))
+            ->and(end($used))
+            ->toBeBetween(0.0, 1.0)
+            ->and($outcome->lab->l)
+            ->toBeBetween(0.0, 100.0)
+            ->and($outcome->comparison()->deltaE00)
+            ->toBeBetween(0.0, 200.0)
+            ->and($outcome->leastError())
+            ->toBeLessThanOrEqual($outcome->errorOnPaper());
         foreach ($stack->steps as $i => $step) {
             // A pass only ever fills tooth; what lifts gives some back.
             if ($i > 0 && $step instanceof Pass) {
@@ -52,7 +67,12 @@ it('tells of any stack what comes of it: figures within their ranges, every step
         }
         $warnings = Warnings::of($outcome);
         foreach ($warnings as $warning) {
-            expect($warning->pass)->toBeBetween(0, count($stack->steps))->and($warning->text)->toMatch('/^\S.*\S$/s')->and($warning->remedy)->not->toBe('');
+            expect($warning->pass)
+                ->toBeBetween(0, count($stack->steps))
+                ->and($warning->text)
+                ->toMatch('/^\S.*\S$/s')
+                ->and($warning->remedy)
+                ->not->toBe('');
         }
         $codes = array_map(static fn (Warning $w): string => $w->kind->value.$w->pass, $warnings);
         expect(array_unique($codes))->toBe($codes);
@@ -73,7 +93,9 @@ it('says of a pass what its shade would be without it where that is worse, and o
             $colours = str_starts_with((string) $reason, 'Without it the spot ends');
             $said += (int) $colours;
             // What evens is said first of a finish.
-            expect($colours ? $moved > 1.5 : $moved <= 1.5 || ($stack->steps[$at] instanceof Finish && $reason !== null))->toBeTrue($stack->text());
+            expect($colours ? $moved > 1.5 : $moved <= 1.5 || ($stack->steps[$at] instanceof Finish && $reason !== null))->toBeTrue(
+                $stack->text(),
+            );
         }
     }
     expect($said)->toBeGreaterThan(60);

@@ -43,7 +43,10 @@ function blobs(int $count, int $width, int $height, int $seed): ZoneSheet
     }
     $present = array_values(unpack('C*', count_chars($labels, 3)) ?: []);
 
-    return new ZoneSheet(new LabelGrid($width, $height, $labels), array_combine($present, array_map(static fn (int $n): ZoneNote => new ZoneNote("zone $n"), $present)));
+    return new ZoneSheet(
+        new LabelGrid($width, $height, $labels),
+        array_combine($present, array_map(static fn (int $n): ZoneNote => new ZoneNote("zone $n"), $present)),
+    );
 }
 
 it('divides every picture among its steps without rest, on any scale, from either end', function (int $seed) {
@@ -73,14 +76,25 @@ it('reads a value from a byte as near as a byte can be', function () {
 
 it('keeps size and light through every combination of ways, on pictures of any shape', function (int $width, int $height) {
     $photo = noise($width, $height, 9);
-    $light = static fn (PixelWindow $p): float => array_sum(array_map(static fn (int $b): float => KnottyPrism\Core\Colour\Srgb::decode($b / 255), array_values(unpack('C*', $p->bytes) ?: []))) / strlen($p->bytes);
+    $light = static fn (PixelWindow $p): float => array_sum(
+        array_map(
+            static fn (int $b): float => KnottyPrism\Core\Colour\Srgb::decode($b / 255),
+            array_values(unpack('C*', $p->bytes) ?: []),
+        ),
+    ) / strlen($p->bytes);
     foreach ([null, ...Squint::cases()] as $squint) {
         $seen = (new WayOfLooking(squint: $squint))->seen($photo);
-        expect([$seen->width, $seen->height])->toBe([$width, $height])->and($light($seen))->toEqualWithDelta($light($photo), 0.05);
+        expect([$seen->width, $seen->height])
+            ->toBe([$width, $height])
+            ->and($light($seen))
+            ->toEqualWithDelta($light($photo), 0.05);
         foreach (Tone::cases() as $tone) {
             foreach ([null, 5] as $only) {
                 $picture = (new WayOfLooking($tone, only: $only, squint: $squint))->at($photo);
-                expect(strlen($picture->bytes))->toBe($width * $height * $picture->channels)->and($picture->channels)->toBe($tone === Tone::Colour ? 3 : 1);
+                expect(strlen($picture->bytes))
+                    ->toBe($width * $height * $picture->channels)
+                    ->and($picture->channels)
+                    ->toBe($tone === Tone::Colour ? 3 : 1);
             }
         }
     }
@@ -122,7 +136,7 @@ it('draws outlines that hold each zone\'s area, and borders that are the same fr
             $points = array_chunk($line, 2);
             foreach ($points as $i => [$x, $y]) {
                 [$u, $v] = $points[($i + 1) % count($points)];
-                $area += ($x * $v - $u * $y) * 64 * 48 / 2;
+                $area += (($x * $v - $u * $y) * 64 * 48) / 2;
             }
         }
         expect(abs($area))->toEqualWithDelta(count($pixels), 4 + 0.12 * count($pixels));
@@ -130,7 +144,12 @@ it('draws outlines that hold each zone\'s area, and borders that are the same fr
             if ($other !== 0) {
                 expect($outlines->shared($other)[$zone])->toBe($length);
                 [$here, $there] = $outlines->alongside($zone, $other, 3);
-                expect($here)->not->toBeEmpty()->and(array_diff($here, $sheet->pixels()[$zone]))->toBe([])->and(array_diff($there, $sheet->pixels()[$other]))->toBe([]);
+                expect($here)
+                    ->not->toBeEmpty()
+                    ->and(array_diff($here, $sheet->pixels()[$zone]))
+                    ->toBe([])
+                    ->and(array_diff($there, $sheet->pixels()[$other]))
+                    ->toBe([]);
             }
         }
     }
@@ -168,11 +187,21 @@ it('keeps strokes and outlines on the picture, wherever they are drawn', functio
             }
         }
     }
-    expect(isset($seen[599 - 29]))->toBeFalse()->and(count(Raster::within([[0.25, 0.25], [0.75, 0.25], [0.75, 0.75], [0.25, 0.75]], 40, 40)))->toBe(400);
+    expect(isset($seen[599 - 29]))
+        ->toBeFalse()
+        ->and(count(Raster::within([[0.25, 0.25], [0.75, 0.25], [0.75, 0.75], [0.25, 0.75]], 40, 40)))
+        ->toBe(400);
 });
 
 it('takes a photo of another shape as if stretched to the sheet', function () {
     $grid = PixelGrid::ofSrgb(2, 1, "\xFF\xFF\xFF\0\0\0");
     $large = $grid->resampled(6, 4);
-    expect($large->count())->toBe(24)->and($large->l[0])->toBe($grid->l[0])->and($large->l[5])->toBe($grid->l[1])->and($large->l[18])->toBe($grid->l[0]);
+    expect($large->count())
+        ->toBe(24)
+        ->and($large->l[0])
+        ->toBe($grid->l[0])
+        ->and($large->l[5])
+        ->toBe($grid->l[1])
+        ->and($large->l[18])
+        ->toBe($grid->l[0]);
 });

@@ -59,19 +59,36 @@ function village(): PixelGrid
 it('finds the areas that anyone would name, with clean borders, and names each differently', function () {
     $grid = village();
     $map = ZoneMap::proposed($grid, 12);
-    expect(count($map->zones))->toBeGreaterThanOrEqual(6)->toBeLessThanOrEqual(12)
-        ->and(array_sum(array_map(static fn (Zone $z): float => $z->area, $map->zones)))->toEqualWithDelta(1.0, 1e-9)
-        ->and(array_unique(array_map(static fn (Zone $z): string => $z->name, $map->zones)))->toHaveCount(count($map->zones));
+    expect(count($map->zones))
+        ->toBeGreaterThanOrEqual(6)
+        ->toBeLessThanOrEqual(12)
+        ->and(array_sum(array_map(static fn (Zone $z): float => $z->area, $map->zones)))
+        ->toEqualWithDelta(1.0, 1e-9)
+        ->and(array_unique(array_map(static fn (Zone $z): string => $z->name, $map->zones)))
+        ->toHaveCount(count($map->zones));
     // Places well inside each area fall into six different zones, and none of them into a neighbour's.
-    $inside = ['sky' => [10, 8], 'mountain' => [90, 30], 'roof' => [50, 54], 'door' => [50, 84], 'wall' => [30, 80], 'meadow' => [120, 80]];
+    $inside = [
+        'sky' => [10, 8],
+        'mountain' => [90, 30],
+        'roof' => [50, 54],
+        'door' => [50, 84],
+        'wall' => [30, 80],
+        'meadow' => [120, 80],
+    ];
     $zones = array_map(static fn (array $p): int => $map->labels->numbers()[$p[1] * 150 + $p[0]], $inside);
     expect(array_unique($zones))->toHaveCount(6);
     foreach ($inside as [$x, $y]) {
         $zone = $map->zones[$map->labels->numbers()[$y * 150 + $x]];
         expect($zone->targets['mid']->deltaE00($grid->lab($y * 150 + $x)))->toBeLessThan(3.0);
     }
-    expect($map->zones[$zones['wall']]->keptWhite)->toBeGreaterThan(0.8)->and($map->zones[$zones['meadow']]->keptWhite)->toBeLessThan(0.01)
-        ->and($map->zones[$zones['roof']]->name)->toContain('red')->and($map->zones[$zones['door']]->box[0])->toBeGreaterThan(0.25);
+    expect($map->zones[$zones['wall']]->keptWhite)
+        ->toBeGreaterThan(0.8)
+        ->and($map->zones[$zones['meadow']]->keptWhite)
+        ->toBeLessThan(0.01)
+        ->and($map->zones[$zones['roof']]->name)
+        ->toContain('red')
+        ->and($map->zones[$zones['door']]->box[0])
+        ->toBeGreaterThan(0.25);
     // Clean: hardly a zone is in more pieces than its thing.
     $pieces = Patchwork::joined($map->labels->numbers(), 150, 110, 0);
     expect(count(array_unique($pieces)))->toBeLessThanOrEqual(count($map->zones) + 2);
@@ -93,8 +110,17 @@ it('cuts no gradient, follows edges, and swallows nothing thin that stands out',
     $map = ZoneMap::proposed($grid, 12);
     $at = static fn (int $x, int $y): int => $map->labels->numbers()[$y * 160 + $x];
     // The sky is one zone from top to bottom and the wall from sun to shade, cut by nothing but the post, which is a zone of its own.
-    expect($map->zones)->toHaveCount(count(array_unique([$at(20, 4), $at(100, 55), $at(140, 30), $at(20, 100), $at(110, 70), $at(140, 110), $at(121, 60)])))
-        ->and($at(20, 4))->toBe($at(100, 55))->and($at(20, 100))->toBe($at(110, 70))->and($at(121, 60))->not->toBe($at(20, 4))->not->toBe($at(20, 100));
+    expect($map->zones)
+        ->toHaveCount(
+            count(array_unique([$at(20, 4), $at(100, 55), $at(140, 30), $at(20, 100), $at(110, 70), $at(140, 110), $at(121, 60)])),
+        )
+        ->and($at(20, 4))
+        ->toBe($at(100, 55))
+        ->and($at(20, 100))
+        ->toBe($at(110, 70))
+        ->and($at(121, 60))
+        ->not->toBe($at(20, 4))
+        ->not->toBe($at(20, 100));
     // Its border lies on the photo's edges to a pixel nearly everywhere.
     $off = 0;
     for ($y = 20; $y < 115; $y++) {
@@ -111,22 +137,39 @@ it('keeps to the number of zones asked for, on any picture', function () {
     expect(count(ZoneMap::proposed($noise, 8)->zones))->toBeLessThanOrEqual(8);
     $flat = ZoneMap::proposed(gridOf(40, 30, static fn (): array => [60, 5, 5]));
     expect($flat->zones)->not->toBe([])->and($flat->zones[1]->targets)->toHaveKey('mid')->not->toHaveKey('touch');
-    expect(fn () => ZoneMap::proposed($noise, 21))->toThrow(OutOfRange::class)->and(fn () => PixelGrid::ofSrgb(4, 4, 'abc'))->toThrow(OutOfRange::class);
+    expect(fn () => ZoneMap::proposed($noise, 21))
+        ->toThrow(OutOfRange::class)
+        ->and(fn () => PixelGrid::ofSrgb(4, 4, 'abc'))
+        ->toThrow(OutOfRange::class);
     expect(ZoneMap::proposed(gridOf(3, 2, static fn (int $x): array => [30 * $x, 0, 0]))->zones)->not->toBe([]);
 });
 
 it('takes its targets from bands of value that no glint and no speck can move', function () {
     $ramp = static fn (int $x, int $y): array => [30 + 0.4 * $x, 10, 20];
     $clean = gridOf(100, 40, $ramp);
-    $specks = gridOf(100, 40, static fn (int $x, int $y): array => ($x * 7 + $y * 13) % 97 === 0 ? [99, 0, 0] : (($x * 5 + $y * 3) % 89 === 0 ? [2, 0, 0] : $ramp($x, $y)));
+    $specks = gridOf(
+        100,
+        40,
+        static fn (int $x, int $y): array => ($x * 7 + $y * 13) % 97 === 0
+            ? [99, 0, 0]
+            : (($x * 5 + $y * 3) % 89 === 0
+                ? [2, 0, 0]
+                : $ramp($x, $y)),
+    );
     $all = range(0, 3999);
     [$before, $after] = [ZoneTargets::of($clean, $all), ZoneTargets::of($specks, $all)];
     foreach (['light', 'mid', 'dark'] as $role) {
         expect($after[$role]->deltaE00($before[$role]))->toBeLessThan(1.5);
     }
-    expect($before['light']->l)->toBeGreaterThan($before['mid']->l + 8)->and($before['dark']->l)->toBeLessThan($before['mid']->l - 8);
+    expect($before['light']->l)
+        ->toBeGreaterThan($before['mid']->l + 8)
+        ->and($before['dark']->l)
+        ->toBeLessThan($before['mid']->l - 8);
     $patch = gridOf(100, 40, static fn (int $x, int $y): array => $x < 10 && $y < 10 ? [55, 60, 40] : [60, 0, 0]);
-    expect(Zone::measured($patch, $all)->targets['touch']->a)->toBeGreaterThan(50.0)->and(Zone::measured($clean, $all)->targets)->not->toHaveKey('touch');
+    expect(Zone::measured($patch, $all)->targets['touch']->a)
+        ->toBeGreaterThan(50.0)
+        ->and(Zone::measured($clean, $all)->targets)
+        ->not->toHaveKey('touch');
 });
 
 it('fits tones without turning their order round or moving the middle, and says what is out of reach', function () {
@@ -135,12 +178,23 @@ it('fits tones without turning their order round or moving the middle, and says 
     $last = -1.0;
     for ($l = 0; $l <= 100; $l++) {
         $fitted = $fit->fitted(new Lab($l, 3, 4));
-        expect($fitted->l)->toBeGreaterThanOrEqual($last)->toBeGreaterThanOrEqual(20.0)->toBeLessThanOrEqual(95.0)->and($fitted->a)->toBe(3.0);
+        expect($fitted->l)
+            ->toBeGreaterThanOrEqual($last)
+            ->toBeGreaterThanOrEqual(20.0)
+            ->toBeLessThanOrEqual(95.0)
+            ->and($fitted->a)
+            ->toBe(3.0);
         $last = $fitted->l;
     }
-    expect($fit->fitted(new Lab(57, 0, 0))->l)->toBe(57.0)->and($fit->words())->toContain('darkest 17 %')->toContain('lightest 4 %')
-        ->and((new ToneFit([30.0, 60.0, 90.0], 20.0, 95.0))->words())->toBe('')
-        ->and((new ToneFit([30.0, 60.0, 90.0], 20.0, 95.0))->fitted(new Lab(30, 0, 0))->l)->toBe(30.0);
+    expect($fit->fitted(new Lab(57, 0, 0))->l)
+        ->toBe(57.0)
+        ->and($fit->words())
+        ->toContain('darkest 17 %')
+        ->toContain('lightest 4 %')
+        ->and((new ToneFit([30.0, 60.0, 90.0], 20.0, 95.0))->words())
+        ->toBe('')
+        ->and((new ToneFit([30.0, 60.0, 90.0], 20.0, 95.0))->fitted(new Lab(30, 0, 0))->l)
+        ->toBe(30.0);
 });
 
 /** A dark roof, graded, with a red row of columns and a teal trim. */
@@ -164,10 +218,20 @@ it('finds other colours within a zone and where they lie, but no touch in what l
     $zone = Zone::measured($grid, range(0, 7199));
     expect(array_map(static fn (Touch $t): Role => $t->role, $zone->touches))->toBe([Role::Touch, Role::SecondTouch]);
     [$red, $teal] = $zone->touches;
-    expect($red->lab->a)->toBeGreaterThan(35.0)->and($red->name)->toContain('red')->and($red->share)->toEqualWithDelta(0.092, 0.02)
-        ->and($teal->lab->a)->toBeLessThan(-20.0)->and($teal->share)->toEqualWithDelta(0.05, 0.01)
-        ->and(min(array_map(static fn (int $at): int => intdiv($at, 120), $red->pixels)))->toBeGreaterThan(48)
-        ->and($zone->shareOf(Role::Light) + $zone->shareOf(Role::Mid) + $zone->shareOf(Role::Dark) + $red->share + $teal->share)->toEqualWithDelta(1.0, 1e-9);
+    expect($red->lab->a)
+        ->toBeGreaterThan(35.0)
+        ->and($red->name)
+        ->toContain('red')
+        ->and($red->share)
+        ->toEqualWithDelta(0.092, 0.02)
+        ->and($teal->lab->a)
+        ->toBeLessThan(-20.0)
+        ->and($teal->share)
+        ->toEqualWithDelta(0.05, 0.01)
+        ->and(min(array_map(static fn (int $at): int => intdiv($at, 120), $red->pixels)))
+        ->toBeGreaterThan(48)
+        ->and($zone->shareOf(Role::Light) + $zone->shareOf(Role::Mid) + $zone->shareOf(Role::Dark) + $red->share + $teal->share)
+        ->toEqualWithDelta(1.0, 1e-9);
     $lit = gridOf(100, 40, static fn (int $x): array => [15 + 0.7 * $x, 6 + 0.1 * $x, 10 + 0.15 * $x]);
     expect(Zone::measured($lit, range(0, 3999))->touches)->toBe([]);
 });
@@ -175,11 +239,26 @@ it('finds other colours within a zone and where they lie, but no touch in what l
 it('takes touches where someone placed them, in their order and under their names, and reads what was kept before', function () {
     $grid = roof();
     $note = (new ZoneNote('roof'))->withTouches([new TouchNote('trim', 0.5, 0.17), new TouchNote('columns', 0.02, 0.9)]);
-    $read = static fn (ZoneNote $n): array => ZoneReading::of($grid, range(0, 7199), $n, (new KeptWhites)->on($grid))->zone->touches;
+    $read = static fn (ZoneNote $n): array => ZoneReading::of($grid, range(0, 7199), $n, (new KeptWhites())->on($grid))->zone->touches;
     [$trim, $columns] = $read(ZoneNote::ofArray(json_decode((string) json_encode($note->toArray()), true)));
-    expect($trim->name)->toBe('trim')->and($trim->role)->toBe(Role::Touch)->and($trim->lab->a)->toBeLessThan(-20.0)->and($columns->name)->toBe('columns')->and($columns->lab->a)->toBeGreaterThan(35.0);
-    expect($read($note->withTouches([])))->toBe([])->and($read($note->withoutPlaces()))->toHaveCount(2)
-        ->and(fn () => new TouchNote(' ', 0, 0))->toThrow(ImpossibleChange::class)->and(fn () => $note->withTouches(array_fill(0, 4, new TouchNote('x', 0, 0))))->toThrow(OutOfRange::class);
+    expect($trim->name)
+        ->toBe('trim')
+        ->and($trim->role)
+        ->toBe(Role::Touch)
+        ->and($trim->lab->a)
+        ->toBeLessThan(-20.0)
+        ->and($columns->name)
+        ->toBe('columns')
+        ->and($columns->lab->a)
+        ->toBeGreaterThan(35.0);
+    expect($read($note->withTouches([])))
+        ->toBe([])
+        ->and($read($note->withoutPlaces()))
+        ->toHaveCount(2)
+        ->and(fn () => new TouchNote(' ', 0, 0))
+        ->toThrow(ImpossibleChange::class)
+        ->and(fn () => $note->withTouches(array_fill(0, 4, new TouchNote('x', 0, 0))))
+        ->toThrow(OutOfRange::class);
 });
 
 it('takes what changes from stroke to stroke for rough, and what only goes from light to dark for smooth, edges or not', function () {
@@ -192,10 +271,22 @@ it('takes what changes from stroke to stroke for rough, and what only goes from 
     $ramp = $texture(static fn (int $x, int $y): float => 30 + $x);
     $edge = $texture(static fn (int $x, int $y): float => $x < 20 ? 30 : 70);
     $stone = $texture(static fn (int $x, int $y): float => 50 + $noise($x, $y, 5));
-    expect(Surface::likely($ramp))->toBe(Surface::Smooth)->and(Surface::likely($edge))->toBe(Surface::Smooth)->and(Surface::likely($stone))->toBe(Surface::Rough)
-        ->and(Texture::of(greys(40, 40, static fn (): float => 50.0), [0, 1, 2]))->toBe(0.0);
+    expect(Surface::likely($ramp))
+        ->toBe(Surface::Smooth)
+        ->and(Surface::likely($edge))
+        ->toBe(Surface::Smooth)
+        ->and(Surface::likely($stone))
+        ->toBe(Surface::Rough)
+        ->and(Texture::of(greys(40, 40, static fn (): float => 50.0), [0, 1, 2]))
+        ->toBe(0.0);
 
     // Proposed with the zones, whatever they are called.
-    $sheet = ZoneSheet::proposed(gridOf(80, 60, static fn (int $x, int $y): array => $x < 40 ? [55, 40, 30] : [50 + $noise($x, $y, 8), -20, -20]), 6);
-    expect($sheet->note($sheet->labels->at(0.2, 0.5))->surface)->toBe(Surface::Smooth)->and($sheet->note($sheet->labels->at(0.8, 0.5))->surface)->toBe(Surface::Rough);
+    $sheet = ZoneSheet::proposed(
+        gridOf(80, 60, static fn (int $x, int $y): array => $x < 40 ? [55, 40, 30] : [50 + $noise($x, $y, 8), -20, -20]),
+        6,
+    );
+    expect($sheet->note($sheet->labels->at(0.2, 0.5))->surface)
+        ->toBe(Surface::Smooth)
+        ->and($sheet->note($sheet->labels->at(0.8, 0.5))->surface)
+        ->toBe(Surface::Rough);
 });

@@ -32,11 +32,19 @@ use Tests\Core\Pencils;
 /** A sequence by hand: "yellow 2,3,4; blue -,-,3". */
 function workedSo(string $text): Sequence
 {
-    return new Sequence(array_map(static function (string $pass): GradedPass {
-        [$tool, $marks] = explode(' ', trim($pass));
+    return new Sequence(
+        array_map(static function (string $pass): GradedPass {
+            [$tool, $marks] = explode(' ', trim($pass));
 
-        return new GradedPass(Finish::tryFrom($tool) ?? Pencils::named($tool), array_map(static fn (string $m): ?PressureMark => $m === '-' ? null : PressureMark::cases()[(int) $m - 1], explode(',', $marks)));
-    }, explode(';', $text)));
+            return new GradedPass(
+                Finish::tryFrom($tool) ?? Pencils::named($tool),
+                array_map(
+                    static fn (string $m): ?PressureMark => $m === '-' ? null : PressureMark::cases()[(int) $m - 1],
+                    explode(',', $marks),
+                ),
+            );
+        }, explode(';', $text)),
+    );
 }
 
 function marksOf(GradedPass $pass): string
@@ -50,35 +58,82 @@ it('keeps a sequence by roles, so that it is the same when shades come, go or ch
     $shades = $named('light', 'mid', 'dark');
     $note = SequenceNote::of(workedSo('yellow 2,3,4; blue -,1,5; blender 3,3,3'), $shades);
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
-    expect(array_map(marksOf(...), $back->read($shelf, $shades)->passes))->toBe(['2,3,4', '-,1,5', '3,3,3'])
-        ->and($back->read($shelf, $shades)->passes[2]->tool)->toBe(Blender::it())
+    expect(array_map(marksOf(...), $back->read($shelf, $shades)->passes))
+        ->toBe(['2,3,4', '-,1,5', '3,3,3'])
+        ->and($back->read($shelf, $shades)->passes[2]->tool)
+        ->toBe(Blender::it())
         // The middle is gone and a touch has come: it is not gone over, the others are as they were.
-        ->and(array_map(marksOf(...), $back->read($shelf, $named('dark', 'light', 'touch'))->passes))->toBe(['4,2,-', '5,-,-', '3,3,-']);
+        ->and(array_map(marksOf(...), $back->read($shelf, $named('dark', 'light', 'touch'))->passes))
+        ->toBe(['4,2,-', '5,-,-', '3,3,-']);
     expect(fn () => (new PassNote('Nowhere/1', []))->read($shelf, $shades))->toThrow(UnknownPencil::class);
 });
 
 it('holds what an artist decided, each thing by itself, and forgets what says nothing', function () {
-    $sheet = new PlanSheet;
-    $held = $sheet->overruling(2, 'dark', 'green cast', 'wanted so')->overruling(2, 'dark', 'bloom', 'under glass')->overruling(3, 'light', 'flat', 'it is a sign');
-    expect($held->overruled(2, 'dark'))->toBe(['green cast' => 'wanted so', 'bloom' => 'under glass'])->and($held->overruled(2, 'light'))->toBe([])->and($sheet->overruled)->toBe([])
-        ->and($held->overruling(2, 'dark', 'green cast', null)->overruled(2, 'dark'))->toBe(['bloom' => 'under glass'])->and($held->overruling(3, 'light', 'flat', null)->overruled)->toHaveCount(1);
+    $sheet = new PlanSheet();
+    $held = $sheet
+        ->overruling(2, 'dark', 'green cast', 'wanted so')
+        ->overruling(2, 'dark', 'bloom', 'under glass')
+        ->overruling(3, 'light', 'flat', 'it is a sign');
+    expect($held->overruled(2, 'dark'))
+        ->toBe(['green cast' => 'wanted so', 'bloom' => 'under glass'])
+        ->and($held->overruled(2, 'light'))
+        ->toBe([])
+        ->and($sheet->overruled)
+        ->toBe([])
+        ->and($held->overruling(2, 'dark', 'green cast', null)->overruled(2, 'dark'))
+        ->toBe(['bloom' => 'under glass'])
+        ->and($held->overruling(3, 'light', 'flat', null)->overruled)
+        ->toHaveCount(1);
     // A sequence of her own leaves said what was overruled.
     $own = $held->withSequence(2, new SequenceNote([new PassNote('yellow', ['light' => PressureMark::Light])]));
-    expect($own->overruled(2, 'dark'))->not->toBe([])->and($own->withSequence(2, null)->sequences)->toBe([])->and(array_keys($own->sequences))->toBe([2]);
-    $whole = $own->withSettings(new PlanSettings(methods: [2 => ['darks=black-last']], pencils: 9, keep: ['yellow'], hues: [0 => 'blue'], strokes: [2 => 7, 5 => 12]));
+    expect($own->overruled(2, 'dark'))
+        ->not->toBe([])
+        ->and($own->withSequence(2, null)->sequences)
+        ->toBe([])
+        ->and(array_keys($own->sequences))
+        ->toBe([2]);
+    $whole = $own->withSettings(
+        new PlanSettings(
+            methods: [2 => ['darks=black-last']],
+            pencils: 9,
+            keep: ['yellow'],
+            hues: [0 => 'blue'],
+            strokes: [2 => 7, 5 => 12],
+        ),
+    );
     $again = PlanSheet::ofArray(json_decode((string) json_encode($whole->toArray()), true));
     expect($again)->toEqual($whole);
 });
 
 it('lets a zone work otherwise than the whole, and refuses what no method and no hue is', function () {
-    $settings = new PlanSettings(methods: [PlanSettings::WHOLE => Method::opinion()->settings(), 4 => ['values=dark-to-light']], hues: [PlanSettings::WHOLE => 'grey', 4 => 'as seen']);
-    expect($settings->methodOf(7)->settings())->toBe(Method::opinion()->settings())->and($settings->methodOf(4)->settings())->toBe(['values=dark-to-light'])
-        ->and($settings->recolourOf(4)->hue)->toBe('as seen')->and($settings->recolourOf(9)->hue)->toBe('grey');
-    foreach ([fn () => new PlanSettings(pencils: 0), fn () => new PlanSettings(pencils: 61), fn () => new PlanSettings(strokes: [2 => 13]), fn () => new PlanSettings(methods: [0 => ['sideways']]), fn () => new PlanSettings(hues: [1 => 'plaid'])] as $wrong) {
+    $settings = new PlanSettings(
+        methods: [PlanSettings::WHOLE => Method::opinion()->settings(), 4 => ['values=dark-to-light']],
+        hues: [PlanSettings::WHOLE => 'grey', 4 => 'as seen'],
+    );
+    expect($settings->methodOf(7)->settings())
+        ->toBe(Method::opinion()->settings())
+        ->and($settings->methodOf(4)->settings())
+        ->toBe(['values=dark-to-light'])
+        ->and($settings->recolourOf(4)->hue)
+        ->toBe('as seen')
+        ->and($settings->recolourOf(9)->hue)
+        ->toBe('grey');
+    foreach (
+        [
+            fn () => new PlanSettings(pencils: 0),
+            fn () => new PlanSettings(pencils: 61),
+            fn () => new PlanSettings(strokes: [2 => 13]),
+            fn () => new PlanSettings(methods: [0 => ['sideways']]),
+            fn () => new PlanSettings(hues: [1 => 'plaid']),
+        ] as $wrong
+    ) {
         expect($wrong)->toBeRefused();
     }
     foreach (PaletteLimit::cases() as $limit) {
-        expect((new PlanSettings(methods: $limit === PaletteLimit::Whole ? [] : [0 => ["palette=$limit->value"]]))->mostPencils())->toBe($limit->most())->and($limit->why())->toEndWith('.');
+        expect((new PlanSettings(methods: $limit === PaletteLimit::Whole ? [] : [0 => ["palette=$limit->value"]]))->mostPencils())
+            ->toBe($limit->most())
+            ->and($limit->why())
+            ->toEndWith('.');
     }
     expect((new PlanSettings(methods: [0 => ['palette=at-most-3']], pencils: 5))->mostPencils())->toBe(5);
 });
@@ -94,21 +149,35 @@ it('turns the hue and leaves value alone, to the last digit', function () {
                 expect($turned->chroma())->toBeGreaterThanOrEqual($lab->chroma() - 1e-9);
             }
         }
-        expect((new Recolour('red'))->of((new Recolour('blue'))->of($lab))->a)->toEqualWithDelta((new Recolour('red'))->of($lab)->a, 1e-9)
-            ->and((new Recolour('grey'))->of($lab)->chroma())->toBe(0.0)->and((new Recolour)->of($lab))->toBe($lab);
+        expect((new Recolour('red'))->of((new Recolour('blue'))->of($lab))->a)
+            ->toEqualWithDelta((new Recolour('red'))->of($lab)->a, 1e-9)
+            ->and((new Recolour('grey'))->of($lab)->chroma())
+            ->toBe(0.0)
+            ->and((new Recolour())->of($lab))
+            ->toBe($lab);
     }
 });
 
 it('grades a pass and back again, never beyond a whisper or full, and leaves touches to themselves', function () {
     $pass = workedSo('yellow 2,3,4,1')->passes[0];
     $run = [0, 1, 2];
-    expect(marksOf(Regrade::Firmer->of($pass, $run)))->toBe('3,4,5,2')->and(marksOf(Regrade::Lighter->of($pass, $run)))->toBe('1,2,3,1')
-        ->and(marksOf(Regrade::Steeper->of($pass, $run)))->toBe('1,3,5,1')->and(marksOf(Regrade::Flatter->of($pass, $run)))->toBe('3,3,3,1')
-        ->and(marksOf(Regrade::Flatter->of(Regrade::Steeper->of($pass, $run), $run)))->toBe(marksOf($pass))
+    expect(marksOf(Regrade::Firmer->of($pass, $run)))
+        ->toBe('3,4,5,2')
+        ->and(marksOf(Regrade::Lighter->of($pass, $run)))
+        ->toBe('1,2,3,1')
+        ->and(marksOf(Regrade::Steeper->of($pass, $run)))
+        ->toBe('1,3,5,1')
+        ->and(marksOf(Regrade::Flatter->of($pass, $run)))
+        ->toBe('3,3,3,1')
+        ->and(marksOf(Regrade::Flatter->of(Regrade::Steeper->of($pass, $run), $run)))
+        ->toBe(marksOf($pass))
         // A whisper grades away to nothing; what is left out stays so in firmer hands.
-        ->and(marksOf(Regrade::Steeper->of(workedSo('yellow 1,3,5,1')->passes[0], $run)))->toBe('-,3,5,1')
-        ->and(marksOf(Regrade::Firmer->of(workedSo('yellow -,5,5,-')->passes[0], $run)))->toBe('-,5,5,-')
-        ->and(marksOf(Regrade::Steeper->of($pass, [1])))->toBe(marksOf($pass));
+        ->and(marksOf(Regrade::Steeper->of(workedSo('yellow 1,3,5,1')->passes[0], $run)))
+        ->toBe('-,3,5,1')
+        ->and(marksOf(Regrade::Firmer->of(workedSo('yellow -,5,5,-')->passes[0], $run)))
+        ->toBe('-,5,5,-')
+        ->and(marksOf(Regrade::Steeper->of($pass, [1])))
+        ->toBe(marksOf($pass));
 });
 
 it('says every small change of a pass as one would advise it, and makes just that change', function () {
@@ -116,23 +185,50 @@ it('says every small change of a pass as one would advise it, and makes just tha
     $shades = [new Shade('light', new Lab(70, 5, 20), 0.5), new Shade('dark', new Lab(35, 5, 12), 0.5)];
     $pencils = array_map(Pencils::named(...), ['yellow', 'red', 'blue', 'orange', 'green']);
     $changes = iterator_to_array(SequenceChanges::ofPass($sequence, 1, $shades, $pencils));
-    expect(array_keys($changes))->toContain('Leave out pass 2', 'Lay pass 2 a mark firmer', 'Lay pass 2 a mark lighter', 'Lay pass 2 as pass 1', 'Lay pass 2 as pass 3', 'Lay pass 2 twice, a mark lighter each time', 'Leave pass 2 out in the light', 'Lay pass 2 light in the light', 'Take orange for pass 2')
-        ->and($changes['Leave out pass 2']->passes)->toHaveCount(2)->and(marksOf($changes['Lay pass 2 a mark firmer']->passes[1]))->toBe('2,5')
-        ->and($changes['Lay pass 2 as pass 1']->passes[0]->tool)->toBe(Pencils::named('red'))->and($changes['Lay pass 2 as pass 3']->passes[2]->tool)->toBe(Pencils::named('red'));
+    expect(array_keys($changes))
+        ->toContain(
+            'Leave out pass 2',
+            'Lay pass 2 a mark firmer',
+            'Lay pass 2 a mark lighter',
+            'Lay pass 2 as pass 1',
+            'Lay pass 2 as pass 3',
+            'Lay pass 2 twice, a mark lighter each time',
+            'Leave pass 2 out in the light',
+            'Lay pass 2 light in the light',
+            'Take orange for pass 2',
+        )
+        ->and($changes['Leave out pass 2']->passes)
+        ->toHaveCount(2)
+        ->and(marksOf($changes['Lay pass 2 a mark firmer']->passes[1]))
+        ->toBe('2,5')
+        ->and($changes['Lay pass 2 as pass 1']->passes[0]->tool)
+        ->toBe(Pencils::named('red'))
+        ->and($changes['Lay pass 2 as pass 3']->passes[2]->tool)
+        ->toBe(Pencils::named('red'));
     foreach ($changes as $words => $changed) {
-        expect($changed)->not->toEqual($sequence)->and(marksOf($changed->passes[0]) === '2,3' || str_contains($words, 'as pass 1'))->toBeTrue();
+        expect($changed)
+            ->not->toEqual($sequence)
+            ->and(marksOf($changed->passes[0]) === '2,3' || str_contains($words, 'as pass 1'))
+            ->toBeTrue();
     }
     // What is left out wherever it was laid is no pass any more.
     $accent = iterator_to_array(SequenceChanges::inShade($sequence, 2, 1, 'dark'));
-    expect($accent['Leave pass 3 out in the dark']->passes)->toHaveCount(2)->and([...SequenceChanges::inShade($sequence, 2, 0, 'light')])->toBe([]);
+    expect($accent['Leave pass 3 out in the dark']->passes)
+        ->toHaveCount(2)
+        ->and([...SequenceChanges::inShade($sequence, 2, 0, 'light')])
+        ->toBe([]);
     $coats = iterator_to_array(SequenceChanges::coats($sequence, 0, 'light', 2, [Pencils::named('green')]));
     expect($coats)->toHaveCount(5)->and(marksOf($coats['End with green firm in the light']->passes[3]))->toBe('4,-');
 });
 
 it('lays pencils beside the drawing lightest first, each with its zones, three of them named for their parts', function () {
     $palette = PlannedPalette::of([4 => workedSo('blue 2,2; yellow -,2'), 2 => workedSo('yellow 3,3; black 1,-')]);
-    expect(array_map(static fn ($p): array => [$p->pencil->record->number, $p->zones, $p->part], $palette))->toBe([['yellow', [4, 2], 'light'], ['blue', [4], 'mid'], ['black', [2], 'dark']])
-        ->and(PlannedPalette::of([1 => workedSo('red 2')])[0]->part)->toBeNull()->and(PlannedPalette::of([]))->toBe([]);
+    expect(array_map(static fn ($p): array => [$p->pencil->record->number, $p->zones, $p->part], $palette))
+        ->toBe([['yellow', [4, 2], 'light'], ['blue', [4], 'mid'], ['black', [2], 'dark']])
+        ->and(PlannedPalette::of([1 => workedSo('red 2')])[0]->part)
+        ->toBeNull()
+        ->and(PlannedPalette::of([]))
+        ->toBe([]);
     $part = new PalettePart(['a', 'b'], ['a'], [1 => 4.0, 2 => 1.5], [3 => 0.2]);
     expect(PalettePart::ofArray(json_decode((string) json_encode($part->toArray()), true)))->toEqual($part);
 });
@@ -142,7 +238,10 @@ it('folds a photo into the tones that pencils and paper reach, and no further', 
     $pale = ReachableTone::fit(array_map(Pencils::named(...), ['yellow', 'pale blue']), Paper::whiteMedium(), $photo);
     $dark = ReachableTone::fit(array_map(Pencils::named(...), ['yellow', 'pale blue', 'black']), Paper::whiteMedium(), $photo);
     $shown = static fn ($fit, float $l): float => $fit->fitted(new Lab($l, 0, 0))->l;
-    expect($shown($pale, 0.0))->toBeGreaterThan($shown($dark, 0.0) + 20)->and($shown($dark, 100.0))->toBeLessThanOrEqual(Lab::ofReflectance(Paper::whiteMedium()->reflectance)->l + 0.01);
+    expect($shown($pale, 0.0))
+        ->toBeGreaterThan($shown($dark, 0.0) + 20)
+        ->and($shown($dark, 100.0))
+        ->toBeLessThanOrEqual(Lab::ofReflectance(Paper::whiteMedium()->reflectance)->l + 0.01);
     for ($l = 1; $l <= 100; $l++) {
         expect($shown($pale, $l))->toBeGreaterThanOrEqual($shown($pale, $l - 1));
     }
@@ -151,11 +250,18 @@ it('folds a photo into the tones that pencils and paper reach, and no further', 
 it('looks after every pass of a stack as the stack up to there does by itself', function () {
     $whole = Pencils::stack('yellow@0.35 red@0.55 blue@0.35 solvent');
     $laid = LaidStack::of($whole, Paper::whiteMedium());
-    expect($laid->steps())->toBe(4)->and($laid->lab(0))->toEqual(Lab::ofReflectance(Paper::whiteMedium()->reflectance))->and($laid->after(9))->toBe($laid->after(4));
+    expect($laid->steps())
+        ->toBe(4)
+        ->and($laid->lab(0))
+        ->toEqual(Lab::ofReflectance(Paper::whiteMedium()->reflectance))
+        ->and($laid->after(9))
+        ->toBe($laid->after(4));
     for ($step = 1; $step <= 4; $step++) {
         $alone = (new Stack(array_slice($whole->steps, 0, $step)))->on(Paper::whiteMedium());
-        expect($laid->lab($step)->deltaE00(Lab::ofReflectance($alone->meanReflectance())))->toBeLessThan(1e-9)
+        expect($laid->lab($step)->deltaE00(Lab::ofReflectance($alone->meanReflectance())))
+            ->toBeLessThan(1e-9)
             // What strata show together is about what the whole does.
-            ->and(array_sum(array_map(static fn (Lab $l): float => $l->l, $laid->strata($step))) / count($laid->strata($step)))->toEqualWithDelta($laid->lab($step)->l, 4.0);
+            ->and(array_sum(array_map(static fn (Lab $l): float => $l->l, $laid->strata($step))) / count($laid->strata($step)))
+            ->toEqualWithDelta($laid->lab($step)->l, 4.0);
     }
 });

@@ -42,8 +42,14 @@ it('turns round the wheel once and in order, whatever the hue', function () {
         $turned += $step;
         $last = $place;
     }
-    expect($turned)->toEqualWithDelta(360.0, 1e-6)->and(ArtistWheel::apart(10, 10))->toBe(0.0)->and(ArtistWheel::apart(350, 10))->toBeLessThan(40.0)
-        ->and(ArtistWheel::apart(25, 150))->toEqualWithDelta(180.0, 1e-9);
+    expect($turned)
+        ->toEqualWithDelta(360.0, 1e-6)
+        ->and(ArtistWheel::apart(10, 10))
+        ->toBe(0.0)
+        ->and(ArtistWheel::apart(350, 10))
+        ->toBeLessThan(40.0)
+        ->and(ArtistWheel::apart(25, 150))
+        ->toEqualWithDelta(180.0, 1e-9);
 });
 
 it('has a measure for every target, even next to black and where no pigment comes', function (Lab $target) {
@@ -52,15 +58,31 @@ it('has a measure for every target, even next to black and where no pigment come
         $length = squaredLength($metric->stretch($difference));
         expect(is_finite($length))->toBeTrue()->and($length)->toBeGreaterThan(0.0);
     }
-})->with([[new Lab(0, 0, 0)], [new Lab(100, 0, 0)], [new Lab(50, 0, 140)], [new Lab(30, 120, -120)], [new Lab(1, 30, -40)], [new Lab(90, -120, 120)]]);
+})->with([
+    [new Lab(0, 0, 0)],
+    [new Lab(100, 0, 0)],
+    [new Lab(50, 0, 140)],
+    [new Lab(30, 120, -120)],
+    [new Lab(1, 30, -40)],
+    [new Lab(90, -120, 120)],
+]);
 
 it('counts value alone where only value counts', function () {
     $metric = new LocalMetric(new Lab(60, 10, 10), Mode::ValueOnly);
-    [$at, $lighter, $redder] = array_map(static fn (Lab $lab): array => Look::of($lab)->logs, [new Lab(60, 10, 10), new Lab(62, 10, 10), new Lab(60, 16, 10)]);
+    [$at, $lighter, $redder] = array_map(static fn (Lab $lab): array => Look::of($lab)->logs, [
+        new Lab(60, 10, 10),
+        new Lab(62, 10, 10),
+        new Lab(60, 16, 10),
+    ]);
     $length = static fn (array $to): float => sqrt(squaredLength($metric->stretch([$to[0] - $at[0], $to[1] - $at[1], $to[2] - $at[2]])));
-    expect($length($lighter))->toEqualWithDelta(2.0, 0.2)->and($length($redder))->toBeLessThan(0.4)
-        ->and(Mode::ValueOnly->apart(new Lab(62, 40, 0), new Lab(60, 10, 10)))->toBeLessThan(2.5)
-        ->and(Mode::ValueFirst->apart(new Lab(62, 10, 10), new Lab(60, 10, 10)))->toBeGreaterThan((new Lab(62, 10, 10))->deltaE00(new Lab(60, 10, 10)) + 1);
+    expect($length($lighter))
+        ->toEqualWithDelta(2.0, 0.2)
+        ->and($length($redder))
+        ->toBeLessThan(0.4)
+        ->and(Mode::ValueOnly->apart(new Lab(62, 40, 0), new Lab(60, 10, 10)))
+        ->toBeLessThan(2.5)
+        ->and(Mode::ValueFirst->apart(new Lab(62, 10, 10), new Lab(60, 10, 10)))
+        ->toBeGreaterThan((new Lab(62, 10, 10))->deltaE00(new Lab(60, 10, 10)) + 1);
 });
 
 it('keeps in its atlas exactly what laying two passes gives', function () {
@@ -85,7 +107,15 @@ it('knows how far off every set of pencils is likely to be on paper, as trying a
     // A third pass lays what the tooth still takes of it, and what lies beneath makes the more of it the nearer it is.
     $ended = static function (int $a, int $b, int $c) use ($atlas, $metric, $target): array {
         $at = $a * $atlas->size + $b;
-        $logs = array_map(static fn (int $cone): float => $atlas->pairs[$cone][$at] + $atlas->pairShares[$c % 5][$at] * ($atlas->densities[$cone][$c] + $atlas->interplay[$cone][$b * $atlas->size + $c] + 0.5 * $atlas->interplay[$cone][$a * $atlas->size + $c]) - Look::of($target)->logs[$cone], [0, 1, 2]);
+        $logs = array_map(
+            static fn (int $cone): float => $atlas->pairs[$cone][$at] +
+                $atlas->pairShares[$c % 5][$at] *
+                    ($atlas->densities[$cone][$c] +
+                        $atlas->interplay[$cone][$b * $atlas->size + $c] +
+                        0.5 * $atlas->interplay[$cone][$a * $atlas->size + $c]) -
+                Look::of($target)->logs[$cone],
+            [0, 1, 2],
+        );
 
         return $metric->stretch([$logs[0], $logs[1], $logs[2]]);
     };
@@ -103,21 +133,31 @@ it('knows how far off every set of pencils is likely to be on paper, as trying a
                             continue;
                         }
                         for ($m = 0; $m < 15; $m++) {
-                            [$a, $b, $c] = [$p * 5 + $markP, $q * 5 + 2 * intdiv($m, 5), $r * 5 + $m % 5];
+                            [$a, $b, $c] = [$p * 5 + $markP, $q * 5 + 2 * intdiv($m, 5), $r * 5 + ($m % 5)];
                             $share = $atlas->pairShares[$c % 5][$a * $atlas->size + $b];
-                            $least = min($least, squaredLength($ended($a, $b, $c)) + $sways[$a] + $sways[$b] + $share ** 2 * $sways[$c] + ($doubt + 1.0) ** 2);
+                            $least = min(
+                                $least,
+                                squaredLength($ended($a, $b, $c)) +
+                                    $sways[$a] +
+                                    $sways[$b] +
+                                    $share ** 2 * $sways[$c] +
+                                    ($doubt + 1.0) ** 2,
+                            );
                         }
                     }
                 }
             }
         }
-        expect($nearest[1 << $set[0] | 1 << $set[1] | 1 << $set[2]])->toEqualWithDelta(sqrt($least), 1e-6);
+        expect($nearest[(1 << $set[0]) | (1 << $set[1]) | (1 << $set[2])])->toEqualWithDelta(sqrt($least), 1e-6);
     }
     expect($nearest)->toHaveKey(1)->toHaveKey(16)->toHaveKey(17);
 });
 
 it('foresees what the heaviest and the lightest hand sway by', function (float $pressure) {
-    $moves = new Moves(new Drawer([Pencils::named('red'), Pencils::named('blue')]), Paper::whiteMedium()->under(new Hand(pressure: $pressure)));
+    $moves = new Moves(
+        new Drawer([Pencils::named('red'), Pencils::named('blue')]),
+        Paper::whiteMedium()->under(new Hand(pressure: $pressure)),
+    );
     foreach (HandSway::pressures($moves) as $mark => $erring) {
         expect(is_finite($erring))->toBeTrue()->and(abs($erring - $moves->pressures[$mark]))->toBeGreaterThan(0.01)->toBeLessThan(0.6);
     }

@@ -23,8 +23,10 @@ function quayCosts(): SetCosts
     if ($costs === null) {
         $moves = new Moves(drawerOf(EIGHT), Paper::whiteMedium());
         $atlas = Atlas::of($moves);
-        $costs = new SetCosts;
-        foreach (['#7a4a2e' => 3.0, '#d9d4c8' => 1.0, '#2b2a2e' => 2.0, '#556b2f' => 4.0, '#4a6178' => 1.5, '#b5651d' => 2.5] as $hex => $weight) {
+        $costs = new SetCosts();
+        foreach (
+            ['#7a4a2e' => 3.0, '#d9d4c8' => 1.0, '#2b2a2e' => 2.0, '#556b2f' => 4.0, '#4a6178' => 1.5, '#b5651d' => 2.5] as $hex => $weight
+        ) {
             $costs->add(new SetForecast($moves, $atlas, Lab::ofHex($hex)), $weight);
         }
     }
@@ -41,13 +43,16 @@ it('costs a picture no more with a pencil more, whatever it is, and the mean of 
         $more = array_values(array_unique([...$set, (int) $chance->between(0, 7.999)]));
         expect($costs->of($more))->toBeLessThanOrEqual($costs->of($set) + 1e-12);
         $each = $costs->each($set);
-        expect($costs->of($set))->toEqualWithDelta(array_sum(array_map(static fn (float $e, float $w): float => $e * $w, $each, $weights)) / array_sum($weights), 1e-9);
+        expect($costs->of($set))->toEqualWithDelta(
+            array_sum(array_map(static fn (float $e, float $w): float => $e * $w, $each, $weights)) / array_sum($weights),
+            1e-9,
+        );
         foreach ($costs->each($more) as $i => $e) {
             expect($e)->toBeLessThanOrEqual($each[$i] + 1e-12);
         }
     }
     // Without a pencil nothing is near; where nothing is asked for, nothing costs.
-    expect(min($costs->each([])))->toBe(40.0)->and((new SetCosts)->of([0, 1]))->toBe(0.0);
+    expect(min($costs->each([])))->toBe(40.0)->and((new SetCosts())->of([0, 1]))->toBe(0.0);
 });
 
 it('keeps in what is locked in and out what is locked out, and is dearer for it at most', function () {
@@ -57,12 +62,28 @@ it('keeps in what is locked in and out what is locked out, and is dearer for it 
     foreach (range(0, 7) as $pencil) {
         $with = $search->best(4, [$pencil]);
         $without = $search->best(4, [], [$pencil]);
-        expect($with)->toContain($pencil)->toHaveCount(4)->and($without)->not->toContain($pencil)->toHaveCount(4)
-            ->and(quayCosts()->of($with))->toBeGreaterThanOrEqual(quayCosts()->of($free) - 1e-9)->and(quayCosts()->of($without))->toBeGreaterThanOrEqual(quayCosts()->of($free) - 1e-9);
+        expect($with)
+            ->toContain($pencil)
+            ->toHaveCount(4)
+            ->and($without)
+            ->not->toContain($pencil)
+            ->toHaveCount(4)
+            ->and(quayCosts()->of($with))
+            ->toBeGreaterThanOrEqual(quayCosts()->of($free) - 1e-9)
+            ->and(quayCosts()->of($without))
+            ->toBeGreaterThanOrEqual(quayCosts()->of($free) - 1e-9);
     }
     // No more than there are.
-    expect($search->best(30))->toHaveCount(8)->and($search->best(8, [], [0, 1, 2]))->toHaveCount(5)->and($search->best(1))->toHaveCount(1);
-    expect(fn () => new PaletteSearch(new SetCosts, 61))->toBeRefused()->and(fn () => new PaletteSearch(new SetCosts, 0))->toBeRefused();
+    expect($search->best(30))
+        ->toHaveCount(8)
+        ->and($search->best(8, [], [0, 1, 2]))
+        ->toHaveCount(5)
+        ->and($search->best(1))
+        ->toHaveCount(1);
+    expect(fn () => new PaletteSearch(new SetCosts(), 61))
+        ->toBeRefused()
+        ->and(fn () => new PaletteSearch(new SetCosts(), 0))
+        ->toBeRefused();
 });
 
 it('tells what every number of pencils costs, never more than one fewer', function () {
@@ -74,14 +95,30 @@ it('tells what every number of pencils costs, never more than one fewer', functi
 });
 
 it('counts colours that are nearly one as one, takes the atlas that is kept, and tells how far it is', function () {
-    $shelf = new MemoryShelf;
+    $shelf = new MemoryShelf();
     $told = [];
-    $wanted = [new Shade('', new Lab(50, 20, 20), 1.0), new Shade('', new Lab(30, 0, -20), 3.0), new Shade('', new Lab(50.4, 20.5, 20), 2.0), new Shade('', new Lab(80, 0, 5), 0.5)];
-    $ground = PaletteGround::for(drawerOf(EIGHT), Paper::whiteMedium(), $wanted, [], Mode::ColourAndValue, $shelf, static function (int $done, int $of) use (&$told): void {
+    $wanted = [
+        new Shade('', new Lab(50, 20, 20), 1.0),
+        new Shade('', new Lab(30, 0, -20), 3.0),
+        new Shade('', new Lab(50.4, 20.5, 20), 2.0),
+        new Shade('', new Lab(80, 0, 5), 0.5),
+    ];
+    $ground = PaletteGround::for(drawerOf(EIGHT), Paper::whiteMedium(), $wanted, [], Mode::ColourAndValue, $shelf, static function (
+        int $done,
+        int $of,
+    ) use (&$told): void {
         $told[] = [$done, $of];
     });
-    expect($ground->clusterOf[0])->toBe($ground->clusterOf[2])->and(count(array_unique($ground->clusterOf)))->toBe(3)->and($told)->toBe([[0, 3], [1, 3], [2, 3], [3, 3]])->and($shelf->count())->toBe(1)
-        ->and($ground->placesOf([Pencils::named('red')->id(), 'nobody']))->toBe([1]);
+    expect($ground->clusterOf[0])
+        ->toBe($ground->clusterOf[2])
+        ->and(count(array_unique($ground->clusterOf)))
+        ->toBe(3)
+        ->and($told)
+        ->toBe([[0, 3], [1, 3], [2, 3], [3, 3]])
+        ->and($shelf->count())
+        ->toBe(1)
+        ->and($ground->placesOf([Pencils::named('red')->id(), 'nobody']))
+        ->toBe([1]);
     $again = PaletteGround::for(drawerOf(EIGHT), Paper::whiteMedium(), $wanted, [], Mode::ColourAndValue, $shelf);
     expect($shelf->count())->toBe(1)->and($again->search->best(3))->toBe($ground->search->best(3));
 });

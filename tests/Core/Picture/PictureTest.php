@@ -58,19 +58,24 @@ function villagePlan(): PlannedPicture
 it('chooses as good a palette as trying all', function (int $count) {
     $moves = new Moves(drawerOf(EIGHT), Paper::whiteMedium());
     $atlas = Atlas::of($moves);
-    $costs = new SetCosts;
+    $costs = new SetCosts();
     $search = new PaletteSearch($costs, 8);
-    foreach (['#7a4a2e' => 3.0, '#d9d4c8' => 1.0, '#2b2a2e' => 2.0, '#556b2f' => 4.0, '#4a6178' => 1.5, '#b5651d' => 2.5] as $hex => $weight) {
+    foreach (
+        ['#7a4a2e' => 3.0, '#d9d4c8' => 1.0, '#2b2a2e' => 2.0, '#556b2f' => 4.0, '#4a6178' => 1.5, '#b5651d' => 2.5] as $hex => $weight
+    ) {
         $target = Lab::ofHex($hex);
         $costs->add(new SetForecast($moves, $atlas, $target), $weight);
     }
     $least = INF;
     for ($bits = 0; $bits < 256; $bits++) {
-        $set = array_values(array_filter(range(0, 7), static fn (int $p): bool => ($bits >> $p & 1) === 1));
+        $set = array_values(array_filter(range(0, 7), static fn (int $p): bool => (($bits >> $p) & 1) === 1));
         $least = count($set) === $count ? min($least, $costs->of($set)) : $least;
     }
     $best = $search->best($count);
-    expect($best)->toHaveCount($count)->and($costs->of($best))->toBeLessThanOrEqual($least * 1.02);
+    expect($best)
+        ->toHaveCount($count)
+        ->and($costs->of($best))
+        ->toBeLessThanOrEqual($least * 1.02);
     $locked = $search->best($count, in: [7], out: [1]);
     expect($locked)->toContain(7)->not->toContain(1)->toHaveCount($count);
     $curve = $search->curve(3, 8);
@@ -80,32 +85,55 @@ it('chooses as good a palette as trying all', function (int $count) {
 it('plans every shade of every zone, within a few pencils where few are wanted', function () {
     $plan = villagePlan();
     $wanted = array_map(static fn ($zone): array => array_keys($zone->targets), $plan->map->zones);
-    $planned = array_map(static fn (SequenceAnswer $a): array => array_map(static fn (Shade $s): string => $s->name, $a->shades()), $plan->answers());
+    $planned = array_map(
+        static fn (SequenceAnswer $a): array => array_map(static fn (Shade $s): string => $s->name, $a->shades()),
+        $plan->answers(),
+    );
     expect(array_keys($planned))->toBe(array_keys($wanted))->and($plan->meanDeltaE00())->toBeLessThan(4.0);
     foreach ($planned as $zone => $names) {
         expect($names)->toEqualCanonicalizing($wanted[$zone]);
     }
     $grid = village();
     $told = [];
-    $few = (new PlanPicture(drawerOf(EIGHT), Paper::whiteMedium(), new PlanSettings([['palette=exactly-three']]), mostPasses: 3))->whole($grid, $plan->map, function (string $what, int $done, int $of) use (&$told): void {
-        $told[$what][] = $done / $of;
-    });
-    expect(count($few->palette()))->toBeLessThanOrEqual(3)->and($few->meanDeltaE00())->toBeGreaterThan($plan->meanDeltaE00())
-        ->and(array_map(static fn (array $shares): float => end($shares) + 0.0, $told))->toBe(['palette' => 1.0, 'sequences' => 1.0]);
+    $few = (new PlanPicture(drawerOf(EIGHT), Paper::whiteMedium(), new PlanSettings([['palette=exactly-three']]), mostPasses: 3))->whole(
+        $grid,
+        $plan->map,
+        function (string $what, int $done, int $of) use (&$told): void {
+            $told[$what][] = $done / $of;
+        },
+    );
+    expect(count($few->palette()))
+        ->toBeLessThanOrEqual(3)
+        ->and($few->meanDeltaE00())
+        ->toBeGreaterThan($plan->meanDeltaE00())
+        ->and(array_map(static fn (array $shares): float => end($shares) + 0.0, $told))
+        ->toBe(['palette' => 1.0, 'sequences' => 1.0]);
 });
 
 it('says so when no pencil is at hand', function () {
     $grid = village();
     $none = new Drawer([PencilFit::of(new PencilRecord('', '1', 'Far', '#c03028', owned: false))]);
-    expect(fn () => (new PlanPicture($none, Paper::whiteMedium()))->whole($grid, ZoneMap::ofLabels($grid, array_fill(0, 150 * 110, 0))))->toThrow(KnottyPrism\Core\Error\OutOfRange::class, 'pencils that may be used');
+    expect(
+        fn () => (new PlanPicture($none, Paper::whiteMedium()))->whole($grid, ZoneMap::ofLabels($grid, array_fill(0, 150 * 110, 0))),
+    )->toThrow(KnottyPrism\Core\Error\OutOfRange::class, 'pencils that may be used');
 });
 
 it('names the pencil whose purchase would help the picture most', function () {
     $sky = gridOf(30, 20, static fn (int $x): array => [78 - $x / 3, -4, -16]);
-    $wanted = static fn (string $number, string $hex): Pencil => PencilFit::of(new PencilRecord('', $number, $number, $hex, Binder::Wax, owned: false));
-    $drawer = new Drawer([...drawerOf(['yellow', 'red', 'black'])->pencils, $wanted('76', '#8a3030'), $wanted('77', '#8ab4d8'), $wanted('78', '#30502a')]);
+    $wanted = static fn (string $number, string $hex): Pencil => PencilFit::of(
+        new PencilRecord('', $number, $number, $hex, Binder::Wax, owned: false),
+    );
+    $drawer = new Drawer([
+        ...drawerOf(['yellow', 'red', 'black'])->pencils,
+        $wanted('76', '#8a3030'),
+        $wanted('77', '#8ab4d8'),
+        $wanted('78', '#30502a'),
+    ]);
     $plan = (new PlanPicture($drawer, Paper::whiteMedium(), mostPasses: 2))->whole($sky, ZoneMap::ofLabels($sky, array_fill(0, 600, 0)));
-    expect(($plan->purchases[0] ?? null)?->pencil->record->number)->toBe('77')->and($plan->purchases[0]->gain ?? 0.0)->toBeGreaterThan(1.0);
+    expect(($plan->purchases[0] ?? null)?->pencil->record->number)
+        ->toBe('77')
+        ->and($plan->purchases[0]->gain ?? 0.0)
+        ->toBeGreaterThan(1.0);
 
     // Bought, it brings what was said, or more: a whole search finds what a glance does.
     $bought = new Drawer(array_map(static fn (Pencil $p): Pencil => $p->record->number === '77' ? $p->atHand() : $p, $drawer->pencils));
@@ -120,10 +148,32 @@ it('advises no purchase for what is well made, none that is not better, and know
     // A red is well made, and a blue of black on yellow is not.
     $red = MadeArea::ofColour(Pencils::colour('red@0.80'), Pencils::stack('red@0.80'), $paper);
     $sky = $made('#8ab4d8', 'yellow@0.35 black@0.20 solvent');
-    expect($sky->answer->outcomes[0]->stack()->text())->toBe(Pencils::stack('yellow@0.35 black@0.20 solvent')->text())->and($sky->key())->not->toBe($red->key())->and($sky->weight())->toBe(1.0);
-    expect(Purchases::for([$red], [$wanted], $paper, 3))->toBe([])->and(Purchases::for([], [$wanted], $paper, 3))->toBe([])->and(Purchases::for([$sky], [], $paper, 3))->toBe([]);
-    $bought = Purchases::for([$red, $sky], [$wanted, PencilFit::of(new PencilRecord('', '78', 'mud', '#5a4a30', Binder::Wax, owned: false))], $paper, 3);
-    expect($bought)->toHaveCount(1)->and($bought[0]->pencil->record->number)->toBe('77')->and($bought[0]->pencil->record->owned)->toBeFalse()->and($bought[0]->gain)->toBeGreaterThan(2.0);
+    expect($sky->answer->outcomes[0]->stack()->text())
+        ->toBe(Pencils::stack('yellow@0.35 black@0.20 solvent')->text())
+        ->and($sky->key())
+        ->not->toBe($red->key())
+        ->and($sky->weight())
+        ->toBe(1.0);
+    expect(Purchases::for([$red], [$wanted], $paper, 3))
+        ->toBe([])
+        ->and(Purchases::for([], [$wanted], $paper, 3))
+        ->toBe([])
+        ->and(Purchases::for([$sky], [], $paper, 3))
+        ->toBe([]);
+    $bought = Purchases::for(
+        [$red, $sky],
+        [$wanted, PencilFit::of(new PencilRecord('', '78', 'mud', '#5a4a30', Binder::Wax, owned: false))],
+        $paper,
+        3,
+    );
+    expect($bought)
+        ->toHaveCount(1)
+        ->and($bought[0]->pencil->record->number)
+        ->toBe('77')
+        ->and($bought[0]->pencil->record->owned)
+        ->toBeFalse()
+        ->and($bought[0]->gain)
+        ->toBeGreaterThan(2.0);
 });
 
 it('marks zones that touch and end alike, and forms that one pencil makes alone', function () {
@@ -139,10 +189,26 @@ it('marks zones that touch and end alike, and forms that one pencil makes alone'
     expect($codes(ZoneMap::ofLabels($apart, $map->labels->numbers()), $apart, drawerOf(EIGHT)))->not->toContain('twins');
     // A form in one red, from a light coat to a heavy one: the planner takes the red alone, and finds what varies it.
     [$light, $heavy] = [Pencils::colour('red@0.35'), Pencils::colour('red@0.80 red@0.80')];
-    $form = gridOf(60, 40, static fn (int $x, int $y): array => array_map(static fn (float $from, float $to): float => $from + ($to - $from) * $x / 59, $light->toArray(), $heavy->toArray()));
-    $plan = (new PlanPicture(drawerOf(['red', 'orange', 'pale magenta']), Paper::whiteMedium(), mostPasses: 2))->whole($form, ZoneMap::ofLabels($form, array_fill(0, 2400, 0)));
+    $form = gridOf(
+        60,
+        40,
+        static fn (int $x, int $y): array => array_map(
+            static fn (float $from, float $to): float => $from + (($to - $from) * $x) / 59,
+            $light->toArray(),
+            $heavy->toArray(),
+        ),
+    );
+    $plan = (new PlanPicture(drawerOf(['red', 'orange', 'pale magenta']), Paper::whiteMedium(), mostPasses: 2))->whole(
+        $form,
+        ZoneMap::ofLabels($form, array_fill(0, 2400, 0)),
+    );
     $flat = array_values(array_filter($plan->warnings, static fn (Warning $w): bool => $w->kind instanceof Flat));
-    expect($flat)->not->toBe([])->and(count($flat[0]->remedied?->sequence->pencils() ?? []))->toBeGreaterThan(1)->and($flat[0]->remedy)->toContain('tried');
+    expect($flat)
+        ->not->toBe([])
+        ->and(count($flat[0]->remedied?->sequence->pencils() ?? []))
+        ->toBeGreaterThan(1)
+        ->and($flat[0]->remedy)
+        ->toContain('tried');
 });
 
 it('pushes one of two zones that end just alike the way that its advice says', function (float $l, string $word) {
@@ -154,12 +220,20 @@ it('pushes one of two zones that end just alike the way that its advice says', f
     [$zone, $mid] = [$twins[0]->zones[0], $twins[0]->shades[0]];
     $before = $plan->zones[$zone]->answer->outcomes[$mid]->lab->l;
     $by = ($twins[0]->remedied?->outcomes[$mid]->lab->l ?? $before) - $before;
-    expect($twins[0]->remedy)->toContain(" $word along the border")->and($word === 'darker' ? -$by : $by)->toBeGreaterThan(100 / 9 - 1e-6);
+    expect($twins[0]->remedy)
+        ->toContain(" $word along the border")
+        ->and($word === 'darker' ? -$by : $by)
+        ->toBeGreaterThan(100 / 9 - 1e-6);
 })->with([[70.0, 'darker'], [35.0, 'lighter']]);
 
 it('fades evenly from one pencil to the next', function (array $names, float $pressure) {
     $ramp = Ramp::between(array_map(Pencils::named(...), $names), Paper::whiteMedium(), $pressure, 9);
-    expect($ramp->unevenness())->toBeLessThanOrEqual(1.5)->and($ramp->steps)->toHaveCount(9)->and($ramp->overlaps())->toHaveCount(count($names) - 1);
+    expect($ramp->unevenness())
+        ->toBeLessThanOrEqual(1.5)
+        ->and($ramp->steps)
+        ->toHaveCount(9)
+        ->and($ramp->overlaps())
+        ->toHaveCount(count($names) - 1);
     $ends = [$ramp->steps[0], $ramp->steps[8]];
     foreach ([$names[0], $names[count($names) - 1]] as $i => $name) {
         expect($ends[$i]['lab']->deltaE00(Pencils::colour(sprintf('%s@%.2f', $name, $pressure))))->toBeLessThan(1e-6);
@@ -167,25 +241,51 @@ it('fades evenly from one pencil to the next', function (array $names, float $pr
     foreach ($ramp->overlaps() as [$from, $to]) {
         expect($from)->toBeLessThan($to);
     }
-})->with([[['yellow', 'red'], 0.35], [['white', 'black'], 0.55], [['blue', 'green'], 0.8], [['yellow', 'orange', 'violet'], 0.55], [['red', 'green'], 1.0]]);
+})->with([
+    [['yellow', 'red'], 0.35],
+    [['white', 'black'], 0.55],
+    [['blue', 'green'], 0.8],
+    [['yellow', 'orange', 'violet'], 0.55],
+    [['red', 'green'], 1.0],
+]);
 
 it('lets half a coat look between none and a whole one', function () {
     $pass = Pencils::stack('blue@0.35')->passes()[0];
     $look = static fn (float $share): Lab => Coat::look([new Coat($pass, $share)], Paper::whiteMedium());
-    expect($look(0.5)->l)->toBeLessThan($look(0.0)->l)->toBeGreaterThan($look(1.0)->l)->and($look(1.0)->deltaE00(Pencils::colour('blue@0.35')))->toBeLessThan(1e-6);
+    expect($look(0.5)->l)
+        ->toBeLessThan($look(0.0)->l)
+        ->toBeGreaterThan($look(1.0)->l)
+        ->and($look(1.0)->deltaE00(Pencils::colour('blue@0.35')))
+        ->toBeLessThan(1e-6);
 });
 
 it('makes a missing pencil from those at hand, nearer than the nearest of them', function () {
     $missing = DrawerFile::drawer((string) file_get_contents(dirname(__DIR__, 3).'/demo/lines/slipway.csv'))->pencil('618');
     $found = Substitute::for($missing, theDemoDrawer(), Paper::whiteMedium());
-    expect($found->heavy->outcome()->comparison()->deltaE00)->toBeLessThan(min(2.0, $found->nearestHeavy))->and($found->heavy->outcome()->shade->target->toArray())->toBe(Swatch::Heavy->colourOf($missing)->toArray())
+    expect($found->heavy->outcome()->comparison()->deltaE00)
+        ->toBeLessThan(min(2.0, $found->nearestHeavy))
+        ->and($found->heavy->outcome()->shade->target->toArray())
+        ->toBe(Swatch::Heavy->colourOf($missing)->toArray())
         // A mix may cost more than what is seen in one pencil's place, but no more than a hand would.
-        ->and($found->light->answer->errorOnPaper())->toBeLessThan(5.0);
+        ->and($found->light->answer->errorOnPaper())
+        ->toBeLessThan(5.0);
 });
 
 it('keeps the value and lets the hue go where value is all that counts', function () {
     $drawer = drawerOf(['yellow', 'red', 'black', 'violet']);
-    $find = static fn (Mode $mode): array => array_map(static fn (string $hex): float => abs((new RecipePlanner($drawer, Paper::whiteMedium(), Method::free(), mode: $mode))->recipesFor(Lab::ofHex($hex), 3, 1)[0]->outcome()->comparison()->valueError), ['#4a6a8a', '#2f5f3a', '#7fb0c8', '#304060']);
-    expect(array_sum($find(Mode::ValueOnly)))->toBeLessThan(array_sum($find(Mode::ColourAndValue)))->and(max($find(Mode::ValueOnly)))->toBeLessThan(0.2)
-        ->and(array_sum($find(Mode::ValueFirst)))->toBeLessThanOrEqual(array_sum($find(Mode::ColourAndValue)) + 1e-9);
+    $find = static fn (Mode $mode): array => array_map(
+        static fn (string $hex): float => abs(
+            (new RecipePlanner($drawer, Paper::whiteMedium(), Method::free(), mode: $mode))
+                ->recipesFor(Lab::ofHex($hex), 3, 1)[0]
+                ->outcome()
+                ->comparison()->valueError,
+        ),
+        ['#4a6a8a', '#2f5f3a', '#7fb0c8', '#304060'],
+    );
+    expect(array_sum($find(Mode::ValueOnly)))
+        ->toBeLessThan(array_sum($find(Mode::ColourAndValue)))
+        ->and(max($find(Mode::ValueOnly)))
+        ->toBeLessThan(0.2)
+        ->and(array_sum($find(Mode::ValueFirst)))
+        ->toBeLessThanOrEqual(array_sum($find(Mode::ColourAndValue)) + 1e-9);
 });

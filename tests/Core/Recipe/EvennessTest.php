@@ -40,7 +40,10 @@ const EASILY_PEPPERED = [[63, 7, 6], [60, 0, 0], [70, 5, 20], [55, 2, 8], [65, -
 /** The surest answer for a grey or brown whose grain counts so much. */
 function answerFor(array $lab, float $grainCounts): SequenceAnswer
 {
-    return (new FindSequences(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf()))->for([new Shade('', new Lab(...$lab), grainCounts: $grainCounts)], 5)[0];
+    return (new FindSequences(theDemoDrawer(), Paper::whiteMedium(), Method::free(), Pencils::shelf()))->for(
+        [new Shade('', new Lab(...$lab), grainCounts: $grainCounts)],
+        5,
+    )[0];
 }
 
 it('says how evenly film lies as one would say it of a swatch', function (string $stack, string $words) {
@@ -64,9 +67,12 @@ it('evens what lies there with a tissue, a blender and solvent, in that order of
 
             return $sheet->grain();
         };
-        expect($grain(Tissue::it()))->toBeLessThan($grain(null))
-            ->and($grain(Blender::it()))->toBeLessThan($grain(Tissue::it()))
-            ->and($grain(Solvent::it()))->toBeLessThan(0.6 * $grain(Blender::it()));
+        expect($grain(Tissue::it()))
+            ->toBeLessThan($grain(null))
+            ->and($grain(Blender::it()))
+            ->toBeLessThan($grain(Tissue::it()))
+            ->and($grain(Solvent::it()))
+            ->toBeLessThan(0.6 * $grain(Blender::it()));
     }
 });
 
@@ -84,13 +90,21 @@ it('foresees the grain that one more pass leaves on random stacks', function () 
         $move = mt_rand(0, count($moves->passes) - 1);
         $before = $sheet->grain();
         $share = $moves->shares($sheet)[$move % Moves::MARKS];
-        $foreseen = max(0.0, GrainForecast::STAYS * $before + $share * (GrainForecast::OF_PASS * $ofMoves[$move] - GrainForecast::COVERED * $before) - GrainForecast::LESS);
+        $foreseen = max(
+            0.0,
+            GrainForecast::STAYS * $before +
+                $share * (GrainForecast::OF_PASS * $ofMoves[$move] - GrainForecast::COVERED * $before) -
+                GrainForecast::LESS,
+        );
         LayPass::onto($sheet, $moves->passes[$move]->pencil, $moves->passes[$move]->pressure);
         $off[] = ($foreseen - $sheet->grain()) ** 2;
         $still[] = ($before - $sheet->grain()) ** 2;
     }
     $rms = static fn (array $squares): float => sqrt(array_sum($squares) / count($squares));
-    expect($rms($off))->toBeLessThan(4.0)->and($rms($off))->toBeLessThan(0.7 * $rms($still));
+    expect($rms($off))
+        ->toBeLessThan(4.0)
+        ->and($rms($off))
+        ->toBeLessThan(0.7 * $rms($still));
 });
 
 it('lays a smooth colour much more evenly than a rough one, and hardly farther off', function () {
@@ -102,8 +116,10 @@ it('lays a smooth colour much more evenly than a rough one, and hardly farther o
             $colour[$surface->value][] = $answer->colourError();
         }
     }
-    expect(array_sum($grain['smooth']))->toBeLessThan(0.7 * array_sum($grain['rough']))
-        ->and(array_sum($colour['smooth']))->toBeLessThan(1.15 * array_sum($colour['rough']));
+    expect(array_sum($grain['smooth']))
+        ->toBeLessThan(0.7 * array_sum($grain['rough']))
+        ->and(array_sum($colour['smooth']))
+        ->toBeLessThan(1.15 * array_sum($colour['rough']));
 });
 
 it('counts grain the more the smoother a thing is, and little where an artist works in light coats alone', function () {
@@ -115,16 +131,34 @@ it('counts grain the more the smoother a thing is, and little where an artist wo
 
         return array_keys(iterator_to_array(Grainy::it()->changes(new Warning(Grainy::it(), 0, [0], '', ''), $answer, [])));
     };
-    expect($counts)->toBe($sorted)->and(min($counts))->toBeGreaterThan(0.0)
+    expect($counts)
+        ->toBe($sorted)
+        ->and(min($counts))
+        ->toBeGreaterThan(0.0)
         // Where nobody knows what a thing is, a spot without zones, it is smooth; and what is hard and shiny alone is burnished.
-        ->and(Shade::SMOOTH)->toBe((new Survey)->surfaceAt(0.5, 0.5)->grainCounts())
-        ->and($tried(Surface::HardAndShiny))->toContain('Burnish it with a colourless blender at the end')->and($tried(Surface::Smooth))->not->toContain('Burnish it with a colourless blender at the end');
-    expect(Method::ofSettings(['joining=light-coats'])->grainCounts() * Surface::Smooth->grainCounts())->toBeLessThanOrEqual(Surface::Rough->grainCounts());
+        ->and(Shade::SMOOTH)
+        ->toBe((new Survey())->surfaceAt(0.5, 0.5)->grainCounts())
+        ->and($tried(Surface::HardAndShiny))
+        ->toContain('Burnish it with a colourless blender at the end')
+        ->and($tried(Surface::Smooth))
+        ->not->toContain('Burnish it with a colourless blender at the end');
+    expect(Method::ofSettings(['joining=light-coats'])->grainCounts() * Surface::Smooth->grainCounts())->toBeLessThanOrEqual(
+        Surface::Rough->grainCounts(),
+    );
 });
 
 it('warns of paper that shows where the thing is smooth, with a change that was tried, and says nothing where it is rough', function () {
-    $grainy = array_values(array_filter(Pencils::warnings(Pencils::answer('black@0.20 black@0.20')), static fn (Warning $w): bool => $w->kind instanceof Grainy))[0] ?? null;
-    expect($grainy?->text)->toContain('paper shows through')->and(Warnings::codesIn(Pencils::answer('black@0.20 black@0.20', grainCounts: Surface::Rough->grainCounts())))->not->toContain('grainy');
+    $grainy =
+        array_values(
+            array_filter(
+                Pencils::warnings(Pencils::answer('black@0.20 black@0.20')),
+                static fn (Warning $w): bool => $w->kind instanceof Grainy,
+            ),
+        )[0] ?? null;
+    expect($grainy?->text)
+        ->toContain('paper shows through')
+        ->and(Warnings::codesIn(Pencils::answer('black@0.20 black@0.20', grainCounts: Surface::Rough->grainCounts())))
+        ->not->toContain('grainy');
 
     // Over a value run: what removes it is laid and looked at again in every shade.
     $paper = Paper::whiteMedium();
@@ -135,7 +169,12 @@ it('warns of paper that shows where the thing is smooth, with a change that was 
     $answer = SequenceAnswer::of(RecipeLabel::Surest, $peppered, $shades, $paper, Mode::ColourAndValue);
     $warning = array_values(array_filter(Warnings::in($answer), static fn (Warning $w): bool => $w->kind instanceof Grainy))[0];
     $remedy = (new Remedies($paper, Mode::ColourAndValue, theDemoDrawer()->pencils, $find->allowing($shades)))->for($warning, $answer);
-    expect($warning->shades)->toBe([0, 1])->and($remedy?->words)->toContain('beneath')->and(Warnings::codesIn($remedy->answer))->not->toContain('grainy');
+    expect($warning->shades)
+        ->toBe([0, 1])
+        ->and($remedy?->words)
+        ->toContain('beneath')
+        ->and(Warnings::codesIn($remedy->answer))
+        ->not->toContain('grainy');
 });
 
 it('offers the evenest among the answers where it shows clearly less of the paper', function () {
@@ -159,23 +198,51 @@ it('takes another coat of the same pencil for less than another pass, and one pr
     $once = $of([0], [[2, 3]]);
     $coat = $of([0, 0], [[2, 3], [2, 3]]) - $once;
     $otherwise = $of([0, 0], [[2, 3], [1, 2]]) - $once;
-    expect($coat)->toBeLessThan(0.6 * ($of([1, 0], [[2, 3], [2, 3]]) - $of([0], [[2, 3]])))->and($otherwise)->toBeGreaterThan($coat)
-        ->and($prices->ofPasses([0, 0]))->toBeLessThanOrEqual($of([0, 0], [[2, 3], [2, 3]]));
+    expect($coat)
+        ->toBeLessThan(0.6 * ($of([1, 0], [[2, 3], [2, 3]]) - $of([0], [[2, 3]])))
+        ->and($otherwise)
+        ->toBeGreaterThan($coat)
+        ->and($prices->ofPasses([0, 0]))
+        ->toBeLessThanOrEqual($of([0, 0], [[2, 3], [2, 3]]));
 });
 
 it('goes on from pepper with what fills the tooth where the thing is smooth', function () {
     $laid = new Sequence([new GradedPass(Pencils::named('black'), [PressureMark::Whisper])]);
     $aim = Pencils::colour('pale-blue@0.55 black@0.20');
-    $rest = static fn (Surface $s): SequenceAnswer => SequenceAnswer::of(RecipeLabel::Surest, new Sequence([...$laid->passes, ...(new FindRest([new Shade('', $aim, grainCounts: $s->grainCounts())], array_map(Pencils::named(...), ['black', 'pale blue', 'white', 'blue']), Paper::whiteMedium()))->after($laid, new Sequence([]))->passes]), [new Shade('', $aim)], Paper::whiteMedium(), Mode::ColourAndValue);
+    $rest = static fn (Surface $s): SequenceAnswer => SequenceAnswer::of(
+        RecipeLabel::Surest,
+        new Sequence([
+            ...$laid->passes,
+            ...(new FindRest(
+                [new Shade('', $aim, grainCounts: $s->grainCounts())],
+                array_map(Pencils::named(...), ['black', 'pale blue', 'white', 'blue']),
+                Paper::whiteMedium(),
+            ))->after($laid, new Sequence([]))->passes,
+        ]),
+        [new Shade('', $aim)],
+        Paper::whiteMedium(),
+        Mode::ColourAndValue,
+    );
     expect($rest(Surface::Smooth)->grain())->toBeLessThanOrEqual($rest(Surface::Rough)->grain());
 });
 
-it('gives what a tissue, a burnisher or solvent evens as the reason for it, and of a pencil only where it changes no colour', function () {
-    $black = new GradedPass(Pencils::named('black'), [PressureMark::Light]);
-    foreach ([Tissue::it(), Blender::it(), Solvent::it()] as $finish) {
-        $sequence = new Sequence([$black, new GradedPass($finish, [PressureMark::Medium])]);
-        $shade = new Shade('mid', Lab::ofXyz($sequence->stackIn(0)->on(Paper::whiteMedium())->xyz()));
-        $reasons = PassReasons::of(SequenceAnswer::of(RecipeLabel::Surest, $sequence, [$shade], Paper::whiteMedium(), Mode::ColourAndValue), Paper::whiteMedium());
-        expect($reasons[1])->toMatch('/^It evens the mid: paper shows through: \d+ % without it, (even|grainy|paper shows through: \d+ %) with it\.$/')->and($reasons[0])->toContain('Without it');
-    }
-});
+it(
+    'gives what a tissue, a burnisher or solvent evens as the reason for it, and of a pencil only where it changes no colour',
+    function () {
+        $black = new GradedPass(Pencils::named('black'), [PressureMark::Light]);
+        foreach ([Tissue::it(), Blender::it(), Solvent::it()] as $finish) {
+            $sequence = new Sequence([$black, new GradedPass($finish, [PressureMark::Medium])]);
+            $shade = new Shade('mid', Lab::ofXyz($sequence->stackIn(0)->on(Paper::whiteMedium())->xyz()));
+            $reasons = PassReasons::of(
+                SequenceAnswer::of(RecipeLabel::Surest, $sequence, [$shade], Paper::whiteMedium(), Mode::ColourAndValue),
+                Paper::whiteMedium(),
+            );
+            expect($reasons[1])
+                ->toMatch(
+                    '/^It evens the mid: paper shows through: \d+ % without it, (even|grainy|paper shows through: \d+ %) with it\.$/',
+                )
+                ->and($reasons[0])
+                ->toContain('Without it');
+        }
+    },
+);

@@ -16,12 +16,22 @@ use KnottyPrism\Core\Recipe\NextMove\NextMove;
 use Tests\Core\Pencils;
 
 /** @param  list<string>  $drawer */
-function moveFor(string $done, Lab $found, Lab $target, array $drawer = ['red', 'blue', 'green', 'black', 'yellow', 'white'], array $beside = []): NextMove
-{
-    return FindNextMove::on(AsItLies::of(Pencils::stack($done), $found, Paper::whiteMedium()), $target, array_map(Pencils::named(...), $drawer), $beside);
+function moveFor(
+    string $done,
+    Lab $found,
+    Lab $target,
+    array $drawer = ['red', 'blue', 'green', 'black', 'yellow', 'white'],
+    array $beside = [],
+): NextMove {
+    return FindNextMove::on(
+        AsItLies::of(Pencils::stack($done), $found, Paper::whiteMedium()),
+        $target,
+        array_map(Pencils::named(...), $drawer),
+        $beside,
+    );
 }
 
-function seenOn(Stack $stack, Hand $hand = new Hand): Lab
+function seenOn(Stack $stack, Hand $hand = new Hand()): Lab
 {
     return Lab::ofXyz($stack->on(Paper::whiteMedium()->under($hand))->xyz());
 }
@@ -30,8 +40,18 @@ it('finds the pass that is missing', function (string $done, string $missing) {
     $found = seenOn(Pencils::stack($done));
     $move = moveFor($done, $found, seenOn(Pencils::stack("$done $missing")));
     [$name, $pressure] = explode('@', $missing);
-    expect($move->step)->toBeInstanceOf(Pass::class)->and($move->step->pencil->record->name)->toBe($name)->and($move->step->pressure)->toBe((float) $pressure)
-        ->and($move->deltaAfter())->toBeLessThan(0.1)->and($move->words())->toContain($name)->toContain(PressureMark::nearest((float) $pressure)->adverb())->toContain('a match');
+    expect($move->step)
+        ->toBeInstanceOf(Pass::class)
+        ->and($move->step->pencil->record->name)
+        ->toBe($name)
+        ->and($move->step->pressure)
+        ->toBe((float) $pressure)
+        ->and($move->deltaAfter())
+        ->toBeLessThan(0.1)
+        ->and($move->words())
+        ->toContain($name)
+        ->toContain(PressureMark::nearest((float) $pressure)->adverb())
+        ->toContain('a match');
 })->with([['yellow@0.35', 'blue@0.55'], ['red@0.55', 'black@0.35'], ['green@0.35', 'yellow@0.80']]);
 
 it('leaves alone what is near enough, and says so', function () {
@@ -43,7 +63,12 @@ it('leaves alone what is near enough, and says so', function () {
 it('lifts what a heavy hand has laid too dark', function () {
     $stack = Pencils::stack('black@0.55');
     $move = moveFor('black@0.55', seenOn($stack, new Hand(pressure: 1.2)), seenOn($stack), ['red', 'black', 'blue']);
-    expect($move->step)->toBe(Lift::it())->and($move->deltaAfter())->toBeLessThan($move->deltaBefore())->and($move->words())->toStartWith('Lift with a kneaded eraser, ');
+    expect($move->step)
+        ->toBe(Lift::it())
+        ->and($move->deltaAfter())
+        ->toBeLessThan($move->deltaBefore())
+        ->and($move->words())
+        ->toStartWith('Lift with a kneaded eraser, ');
 });
 
 it('knows when the tooth is full', function () {
@@ -59,7 +84,10 @@ it('reaches for a pencil that lies beside the drawing before it fetches one that
     $mixed = 0;
     foreach (['black@0.20', 'black@0.35', 'dark-warm-grey@0.20', 'dark-warm-grey@0.35'] as $pass) {
         $target = seenOn(Pencils::stack("yellow@0.35 $pass"));
-        $alone = array_combine($both, array_map(static fn (string $name): float => moveFor('yellow@0.35', $found, $target, [$name])->deltaAfter(), $both));
+        $alone = array_combine(
+            $both,
+            array_map(static fn (string $name): float => moveFor('yellow@0.35', $found, $target, [$name])->deltaAfter(), $both),
+        );
         foreach ($both as $at => $lies) {
             $chosen = moveFor('yellow@0.35', $found, $target, $both, [Pencils::named($lies)->id()])->step->pencil->record->name;
             $fetched = $both[1 - $at];
@@ -69,15 +97,20 @@ it('reaches for a pencil that lies beside the drawing before it fetches one that
     }
     expect(abs($mixed))->toBeLessThan(8);
     // What is far better is fetched all the same.
-    expect(moveFor('yellow@0.35', $found, seenOn(Pencils::stack('yellow@0.35 blue@0.55')), ['black', 'blue'], ['black'])->step->pencil->record->name)->toBe('blue');
+    expect(
+        moveFor('yellow@0.35', $found, seenOn(Pencils::stack('yellow@0.35 blue@0.55')), ['black', 'blue'], ['black'])->step->pencil
+            ->record->name,
+    )->toBe('blue');
 });
 
 it('takes a place as it really lies: a heavy hand has filled more tooth, and what stays unexplained is carried along', function () {
     $stack = Pencils::stack('blue@0.35 red@0.35');
     $planned = $stack->on(Paper::whiteMedium());
     $heavy = AsItLies::of($stack, seenOn($stack, new Hand(pressure: 1.4)), Paper::whiteMedium());
-    expect($heavy->sheet->toothUsed())->toBeGreaterThan($planned->toothUsed() + 0.02)
-        ->and($heavy->look($heavy->sheet)->deltaE00($heavy->found))->toBeLessThan(1e-6);
+    expect($heavy->sheet->toothUsed())
+        ->toBeGreaterThan($planned->toothUsed() + 0.02)
+        ->and($heavy->look($heavy->sheet)->deltaE00($heavy->found))
+        ->toBeLessThan(1e-6);
     // A cast that no pressure explains stays in what is foreseen.
     $meant = Lab::ofXyz($planned->xyz());
     $cast = AsItLies::of($stack, new Lab($meant->l, $meant->a, $meant->b + 8), Paper::whiteMedium());
@@ -89,6 +122,12 @@ it('offers a ladder that darkens rung by rung, with the planned dab in its middl
     $lights = array_map(static fn ($rung): float => Lab::ofXyz($rung->sheet->xyz())->l, $ladder);
     $sorted = $lights;
     rsort($sorted);
-    expect($lights)->toBe($sorted)->and($ladder[3]->words())->toBe('as planned')->and($lights[3])->toEqualWithDelta(seenOn(Pencils::stack('blue@0.35 blue@0.35'))->l, 1e-9)
-        ->and(array_unique(array_map(static fn ($rung): string => $rung->words(), $ladder)))->toHaveCount(7);
+    expect($lights)
+        ->toBe($sorted)
+        ->and($ladder[3]->words())
+        ->toBe('as planned')
+        ->and($lights[3])
+        ->toEqualWithDelta(seenOn(Pencils::stack('blue@0.35 blue@0.35'))->l, 1e-9)
+        ->and(array_unique(array_map(static fn ($rung): string => $rung->words(), $ladder)))
+        ->toHaveCount(7);
 });

@@ -45,9 +45,21 @@ function groundOf(Kit $kit, array $shades, int $mostPasses, string ...$settings)
     $method = Method::ofSettings(array_values($settings));
     $rules = array_map(static fn (Shade $s): Rules => new Rules($method, $kit->moves, $s->target, []), $shades);
     $craft = new Craft($method, $kit->moves, $shades, $rules, intdiv(count($shades), 2));
-    $aims = array_map(static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, Mode::ColourAndValue, $r), $shades, $rules);
+    $aims = array_map(
+        static fn (Shade $s, Rules $r): ShadeAim => new ShadeAim($s, $kit->atlas, $kit->book, Mode::ColourAndValue, $r),
+        $shades,
+        $rules,
+    );
 
-    return new Ground($kit->book, $kit->outlook, $craft, new Prices(array_fill(0, count($kit->moves->pencils), 0.0)), $aims, $mostPasses, array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)));
+    return new Ground(
+        $kit->book,
+        $kit->outlook,
+        $craft,
+        new Prices(array_fill(0, count($kit->moves->pencils), 0.0)),
+        $aims,
+        $mostPasses,
+        array_sum(array_map(static fn (Shade $s): float => $s->weight, $shades)),
+    );
 }
 
 it('finds what trying every sequence finds', function () {
@@ -57,7 +69,10 @@ it('finds what trying every sequence finds', function () {
     for ($n = 0; $n < 16; $n++) {
         $hue = deg2rad(mt_rand(0, 359));
         [$light, $dark, $chroma] = [mt_rand(60, 85), mt_rand(25, 55), mt_rand(5, 40)];
-        $shades = [new Shade('light', new Lab($light, $chroma * cos($hue) / 2, $chroma * sin($hue) / 2), 0.4), new Shade('dark', new Lab($dark, $chroma * cos($hue), $chroma * sin($hue)), 0.6)];
+        $shades = [
+            new Shade('light', new Lab($light, ($chroma * cos($hue)) / 2, ($chroma * sin($hue)) / 2), 0.4),
+            new Shade('dark', new Lab($dark, $chroma * cos($hue), $chroma * sin($hue)), 0.6),
+        ];
         $ground = groundOf($kit, $shades, 2);
         $passes = [];
         foreach (array_keys($kit->moves->pencils) as $pencil) {
@@ -67,7 +82,7 @@ it('finds what trying every sequence finds', function () {
         }
         $least = INF;
         foreach ($passes as [$first, $under]) {
-            $one = (new Run)->with($first, $under);
+            $one = (new Run())->with($first, $under);
             foreach ([null, ...$passes] as $second) {
                 $run = $second === null ? $one : $one->with(...$second);
                 if ($ground->craft->keeps($run)) {
@@ -80,13 +95,20 @@ it('finds what trying every sequence finds', function () {
         $worse[] = $found / $least;
     }
     // Within 3 % of the best of all, on every one of them.
-    expect(count(array_filter($worse, static fn (float $w): bool => $w > 1.03)))->toBe(0, implode(' ', array_map(static fn (float $w): string => sprintf('%.3f', $w), $worse)));
+    expect(count(array_filter($worse, static fn (float $w): bool => $w > 1.03)))->toBe(
+        0,
+        implode(' ', array_map(static fn (float $w): string => sprintf('%.3f', $w), $worse)),
+    );
 });
 
 it('allows and forbids by the craft what a hand would', function (array $passes, bool $allowed, array $settings = []) {
     $kit = kitOf('red', 'black', 'white', 'blue');
-    $shades = [new Shade('light', new Lab(70, 10, 10), 0.3), new Shade('mid', new Lab(50, 20, 15), 0.5), new Shade('dark', new Lab(25, 10, 5), 0.2)];
-    $run = new Run;
+    $shades = [
+        new Shade('light', new Lab(70, 10, 10), 0.3),
+        new Shade('mid', new Lab(50, 20, 15), 0.5),
+        new Shade('dark', new Lab(25, 10, 5), 0.2),
+    ];
+    $run = new Run();
     foreach ($passes as [$pencil, $marks]) {
         $run = $run->with($pencil, array_map(intval(...), str_split($marks)));
     }
@@ -122,7 +144,11 @@ it('grades passes only up or only down, over whatever is worked', function (int 
         $own = array_map(static fn (int $i): int => $marks[$i], $worked);
         $sorted = $own;
         sort($sorted);
-        expect(array_sum($marks))->toBe(array_sum($own))->toBeGreaterThan(0)->and($own === $sorted || $own === array_reverse($sorted))->toBeTrue();
+        expect(array_sum($marks))
+            ->toBe(array_sum($own))
+            ->toBeGreaterThan(0)
+            ->and($own === $sorted || $own === array_reverse($sorted))
+            ->toBeTrue();
     }
 })->with([[1, [0]], [2, [0, 1]], [3, [0, 1, 2]], [3, [1, 2]], [3, [2]]]);
 
@@ -132,7 +158,9 @@ it('estimates what a hand sways within a third for most stacks', function () {
     $off = [];
     for ($n = 0; $n < 60; $n++) {
         $moves = array_map(static fn (int $i): int => mt_rand(0, 5) * Moves::MARKS + mt_rand(0, $i > 1 ? 4 : 2), range(0, mt_rand(0, 4)));
-        $off[] = sqrt($kit->book->sway($kit->book->lay($moves))) / Steadiness::of(new Stack(array_map(static fn (int $m): Pass => $kit->moves->passes[$m], $moves)), Paper::whiteMedium());
+        $off[] =
+            sqrt($kit->book->sway($kit->book->lay($moves))) /
+            Steadiness::of(new Stack(array_map(static fn (int $m): Pass => $kit->moves->passes[$m], $moves)), Paper::whiteMedium());
     }
     expect(count(array_filter($off, static fn (float $r): bool => $r > 0.67 && $r < 1.5)))->toBeGreaterThan(45);
 });
@@ -140,11 +168,20 @@ it('estimates what a hand sways within a third for most stacks', function () {
 it('forecasts the error that one more pass leaves', function () {
     mt_srand(9);
     $kit = kitOf('red', 'blue', 'yellow', 'green', 'dark warm grey');
-    $aim = new ShadeAim(new Shade('mid', new Lab(45, 20, 10)), $kit->atlas, $kit->book, Mode::ColourAndValue, new Rules(Method::free(), $kit->moves, new Lab(45, 20, 10), []));
+    $aim = new ShadeAim(
+        new Shade('mid', new Lab(45, 20, 10)),
+        $kit->atlas,
+        $kit->book,
+        Mode::ColourAndValue,
+        new Rules(Method::free(), $kit->moves, new Lab(45, 20, 10), []),
+    );
     foreach ([[], [7], [7, 12]] as $beneath) {
         $laid = $kit->book->lay($beneath);
         [$errors] = $aim->forecast($laid, $kit->outlook->from($laid), 0);
-        $apart = array_map(static fn (int $move): float => abs($errors[$move] - $aim->judge($kit->book->onto($laid, $move))->error()), array_keys($errors));
+        $apart = array_map(
+            static fn (int $move): float => abs($errors[$move] - $aim->judge($kit->book->onto($laid, $move))->error()),
+            array_keys($errors),
+        );
         sort($apart);
         expect($apart[intdiv(count($apart), 2)])->toBeLessThan(1.0);
     }
@@ -153,14 +190,21 @@ it('forecasts the error that one more pass leaves', function () {
 it('keeps a zone\'s sequence by the roles of its colours, whatever becomes of them', function () {
     $drawer = new Drawer([Pencils::named('red'), Pencils::named('blue')]);
     [$whisper, $light, $medium] = PressureMark::cases();
-    $sequence = new Sequence([new GradedPass(Pencils::named('red'), [$whisper, $light, $medium]), new GradedPass(Tissue::it(), [null, $medium, $medium])]);
+    $sequence = new Sequence([
+        new GradedPass(Pencils::named('red'), [$whisper, $light, $medium]),
+        new GradedPass(Tissue::it(), [null, $medium, $medium]),
+    ]);
     $shades = static fn (string ...$names): array => array_map(static fn (string $n): Shade => new Shade($n, new Lab(50, 0, 0)), $names);
     $note = SequenceNote::of($sequence, $shades('light', 'mid', 'dark'));
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
     expect($back)->toEqual($note)->and($back->read($drawer, $shades('light', 'mid', 'dark')))->toEqual($sequence);
     // The light is gone and an accent has come: it is left out there.
     expect($back->read($drawer, $shades('mid', 'touch'))->passes[0]->marks)->toBe([$light, null]);
-    $sheet = (new PlanSheet)->overruling(3, 'dark', 'bloom', 'under glass')->withSequence(3, $note);
-    expect($sheet->overruled(3, 'dark'))->toBe(['bloom' => 'under glass'])
-        ->and(PlanSheet::ofArray(json_decode((string) json_encode($sheet->toArray()), true)))->toEqual($sheet)->and($sheet->withSequence(3, null)->sequences)->toBe([]);
+    $sheet = (new PlanSheet())->overruling(3, 'dark', 'bloom', 'under glass')->withSequence(3, $note);
+    expect($sheet->overruled(3, 'dark'))
+        ->toBe(['bloom' => 'under glass'])
+        ->and(PlanSheet::ofArray(json_decode((string) json_encode($sheet->toArray()), true)))
+        ->toEqual($sheet)
+        ->and($sheet->withSequence(3, null)->sequences)
+        ->toBe([]);
 });

@@ -33,11 +33,14 @@ function anyArea(): array
     $lab = static fn (float $l, float $c, float $h): Lab => new Lab($l, $c * cos(deg2rad($h)), $c * sin(deg2rad($h)));
     [$dark, $light, $chroma, $hue] = [mt_rand(14, 60), mt_rand(62, 96), mt_rand(2, 40), mt_rand(0, 359)];
     $shades = [
-        new Shade('light', $lab($light, $chroma * 0.6, $hue), 0.25), new Shade('mid', $lab(($light + $dark) / 2, $chroma, $hue + mt_rand(-15, 15)), 0.5),
+        new Shade('light', $lab($light, $chroma * 0.6, $hue), 0.25),
+        new Shade('mid', $lab(($light + $dark) / 2, $chroma, $hue + mt_rand(-15, 15)), 0.5),
         new Shade('dark', $lab($dark, $chroma * 0.8, $hue + mt_rand(-25, 25)), 0.2),
     ];
 
-    return mt_rand(0, 1) === 0 ? $shades : [...$shades, new Shade('touch', $lab(mt_rand(25, 80), mt_rand(20, 50), $hue + 150), 0.05, true)];
+    return mt_rand(0, 1) === 0
+        ? $shades
+        : [...$shades, new Shade('touch', $lab(mt_rand(25, 80), mt_rand(20, 50), $hue + 150), 0.05, true)];
 }
 
 /** @return list<string> which craft rules an answer breaks, told from its marks alone */
@@ -46,8 +49,14 @@ function brokenRules(SequenceAnswer $answer): array
     $paper = Lab::ofReflectance(Paper::whiteMedium()->reflectance);
     $shades = array_map(static fn ($o): Shade => $o->shade, $answer->outcomes);
     $broken = [];
+    $pale = static fn (Pencil|Finish $t): bool => ! $t instanceof Finish && Character::of($t)->heavy->deltaE00($paper) <= 6;
     foreach ($shades as $i => $shade) {
-        $passes = array_values(array_filter($answer->sequence->passes, static fn (GradedPass $p): bool => ! $p->tool instanceof Finish && ($p->marks[$i] ?? null) !== null));
+        $passes = array_values(
+            array_filter(
+                $answer->sequence->passes,
+                static fn (GradedPass $p): bool => ! ($p->tool instanceof Finish) && ($p->marks[$i] ?? null) !== null,
+            ),
+        );
         $marks = array_map(static fn (GradedPass $p): int => $p->marks[$i]?->strokes() ?? 0, $passes);
         $apart = $shade->target->deltaE00($paper);
         foreach ($marks as $n => $mark) {
@@ -59,14 +68,19 @@ function brokenRules(SequenceAnswer $answer): array
                 $n > 0 && $marks[$n - 1] === 5 && $mark < 3 => "2: $shade->name is laid lightly after full pressure",
                 $apart < 3 => "4: $shade->name is paper and is laid on",
                 $apart < 6 && (count($marks) > 1 || $mark > 2) => "4: $shade->name is nearly paper and gets more than a light coat",
-                $n === 0 && ! $passes[0]->tool instanceof Finish && Character::of($passes[0]->tool)->heavy->deltaE00($paper) <= 6 => "4: $shade->name begins with the colour of the paper",
+                $n === 0 && $pale($passes[0]->tool) => "4: $shade->name begins with the colour of the paper",
                 default => null,
             };
         }
     }
     $run = array_keys(array_filter($shades, static fn (Shade $s): bool => ! $s->touch));
     $worked = array_values(array_filter($run, static fn (int $i): bool => $shades[$i]->target->deltaE00($paper) >= 3));
-    $passes = array_values(array_filter($answer->sequence->passes, static fn (GradedPass $p): bool => ! $p->tool instanceof Finish && array_intersect($p->over(), $run) !== []));
+    $passes = array_values(
+        array_filter(
+            $answer->sequence->passes,
+            static fn (GradedPass $p): bool => ! ($p->tool instanceof Finish) && array_intersect($p->over(), $run) !== [],
+        ),
+    );
     foreach ($passes as $n => $pass) {
         $marks = array_map(static fn (int $i): int => $pass->marks[$i]?->strokes() ?? 0, $worked);
         $sorted = $marks;
@@ -74,7 +88,10 @@ function brokenRules(SequenceAnswer $answer): array
         $covered = count(array_filter($marks));
         $broken[] = $marks !== $sorted && $marks !== array_reverse($sorted) ? 'marks neither rise nor fall' : null;
         $broken[] = $n === 0 && $covered < count($worked) ? '3: the first pass leaves some out' : null;
-        $broken[] = $n < count($passes) - 1 && $covered === 1 && count($worked) > 1 && $marks[count($marks) - 1] === 0 ? '3: a pass for the lightest alone is not the last' : null;
+        $broken[] =
+            $n < count($passes) - 1 && $covered === 1 && count($worked) > 1 && $marks[count($marks) - 1] === 0
+                ? '3: a pass for the lightest alone is not the last'
+                : null;
     }
 
     return array_values(array_filter($broken));
@@ -94,13 +111,17 @@ it('keeps the rules of the craft and the method, for any drawer, zone and method
         }
         foreach ($answers as $answer) {
             $words = SequenceWords::of($answer->sequence, $area)->whole();
-            expect(brokenRules($answer))->toBe([], $words)->and(count($answer->sequence->passes))->toBeLessThanOrEqual(6 + 3 + 1);
+            expect(brokenRules($answer))
+                ->toBe([], $words)
+                ->and(count($answer->sequence->passes))
+                ->toBeLessThanOrEqual(6 + 3 + 1);
             foreach ($answer->sequence->pencils() as $pencil) {
                 in_array('darks=never-black', $settings, true) && expect(Character::of($pencil)->isBlack())->toBeFalse($words);
                 in_array('lights=reserve-paper', $settings, true) && expect(Character::of($pencil)->isWhite())->toBeFalse($words);
             }
             foreach ($answer->sequence->passes as $pass) {
-                in_array('joining=light-coats', $settings, true) && expect(array_filter($pass->marks, static fn (?PressureMark $m): bool => ($m?->strokes() ?? 0) > 3))->toBe([], $words);
+                in_array('joining=light-coats', $settings, true) &&
+                    expect(array_filter($pass->marks, static fn (?PressureMark $m): bool => ($m?->strokes() ?? 0) > 3))->toBe([], $words);
             }
             // What is told of each shade is what comes of its stack.
             foreach ($answer->outcomes as $i => $outcome) {
@@ -110,8 +131,12 @@ it('keeps the rules of the craft and the method, for any drawer, zone and method
         }
     }
 })->with([
-    'free' => [], 'never black' => ['darks=never-black'], 'opinion' => ['values=light-to-dark', 'neutralising=computed', 'darks=black-last', 'lights=reserve-paper'],
-    'solvent' => ['joining=solvent'], 'light coats' => ['joining=light-coats'], 'complement' => ['beneath=complement'],
+    'free' => [],
+    'never black' => ['darks=never-black'],
+    'opinion' => ['values=light-to-dark', 'neutralising=computed', 'darks=black-last', 'lights=reserve-paper'],
+    'solvent' => ['joining=solvent'],
+    'light coats' => ['joining=light-coats'],
+    'complement' => ['beneath=complement'],
 ]);
 
 it('lets new pencils come in from light to dark only, though earlier ones may come back', function () {
@@ -122,7 +147,10 @@ it('lets new pencils come in from light to dark only, though earlier ones may co
         $sequence = $find->for(array_slice(anyArea(), 0, 3))[0]->sequence;
         $lightness = array_map(static fn ($p): float => Character::of($p)->heavy->l, $sequence->pencils());
         foreach (array_slice($lightness, 1) as $i => $l) {
-            $burnish = array_filter($sequence->passes, static fn (GradedPass $p): bool => $p->tool === $sequence->pencils()[$i + 1] && Character::of($p->tool)->isPale());
+            $burnish = array_filter(
+                $sequence->passes,
+                static fn (GradedPass $p): bool => $p->tool === $sequence->pencils()[$i + 1] && Character::of($p->tool)->isPale(),
+            );
             expect($burnish !== [] || $l <= $lightness[$i] + 4)->toBeTrue(implode(', ', $lightness));
         }
     }
@@ -132,10 +160,27 @@ it('leaves near-white sky bare but for a whisper, and keeps both hues of a red a
     $drawer = new Drawer(array_map(Pencils::named(...), Pencils::names()));
     $find = new FindSequences($drawer, Paper::whiteMedium(), Method::free());
     $paper = Lab::ofReflectance(Paper::whiteMedium()->reflectance);
-    $sky = $find->for([new Shade('light', $paper, 0.3), new Shade('mid', new Lab($paper->l - 1.5, $paper->a - 0.5, $paper->b - 1), 0.5), new Shade('dark', new Lab($paper->l - 3.5, $paper->a - 1, $paper->b - 3.5), 0.2)])[0];
-    expect(array_filter($sky->sequence->passes, static fn (GradedPass $p): bool => array_filter($p->marks, static fn (?PressureMark $m): bool => ($m?->strokes() ?? 0) > 2) !== []))->toBe([])
-        ->and(count($sky->sequence->passes))->toBeLessThanOrEqual(1)->and($sky->sequence->stackIn(0)->steps)->toBe([]);
-    $roof = $find->for([new Shade('mid', Pencils::colour('red@0.55 black@0.20'), 0.7), new Shade('trim', Pencils::colour('green@0.35 blue@0.35'), 0.3, true)])[0];
+    $sky = $find->for([
+        new Shade('light', $paper, 0.3),
+        new Shade('mid', new Lab($paper->l - 1.5, $paper->a - 0.5, $paper->b - 1), 0.5),
+        new Shade('dark', new Lab($paper->l - 3.5, $paper->a - 1, $paper->b - 3.5), 0.2),
+    ])[0];
+    expect(
+        array_filter(
+            $sky->sequence->passes,
+            static fn (GradedPass $p): bool => array_filter($p->marks, static fn (?PressureMark $m): bool => ($m?->strokes() ?? 0) > 2) !==
+                [],
+        ),
+    )
+        ->toBe([])
+        ->and(count($sky->sequence->passes))
+        ->toBeLessThanOrEqual(1)
+        ->and($sky->sequence->stackIn(0)->steps)
+        ->toBe([]);
+    $roof = $find->for([
+        new Shade('mid', Pencils::colour('red@0.55 black@0.20'), 0.7),
+        new Shade('trim', Pencils::colour('green@0.35 blue@0.35'), 0.3, true),
+    ])[0];
     expect($roof->outcomes[0]->missed)->toBeLessThan(6.0)->and($roof->outcomes[1]->missed)->toBeLessThan(6.0);
 });
 
@@ -145,10 +190,17 @@ it('puts the surest first, and others that are clearly different and named for w
     $find = new FindSequences($drawer, Paper::whiteMedium(), Method::free());
     for ($n = 0; $n < 4; $n++) {
         $answers = $find->for(array_slice(anyArea(), 0, 3), 6, 3);
-        $sets = array_map(static fn (SequenceAnswer $a): string => implode('+', collect($a->sequence->pencils())->map(fn ($p) => $p->id())->sort()->all()), $answers);
+        $sets = array_map(
+            static fn (SequenceAnswer $a): string => implode(
+                '+',
+                collect($a->sequence->pencils())->map(fn ($p) => $p->id())->sort()->all(),
+            ),
+            $answers,
+        );
         expect($answers[0]->label)->toBe(RecipeLabel::Surest)->and(array_unique($sets))->toHaveCount(count($sets));
         foreach ($answers as $answer) {
-            $answer->label === RecipeLabel::FewestPencils && expect(count($answer->sequence->pencils()))->toBeLessThan(count($answers[0]->sequence->pencils()));
+            $answer->label === RecipeLabel::FewestPencils &&
+                expect(count($answer->sequence->pencils()))->toBeLessThan(count($answers[0]->sequence->pencils()));
             $answer->label === RecipeLabel::PerfectHand && expect($answer->missed())->toBeLessThan($answers[0]->missed());
         }
     }
@@ -157,15 +209,35 @@ it('puts the surest first, and others that are clearly different and named for w
 it('finds the same with what was laid before, and tells a pencil by its present name', function () {
     mt_srand(5);
     $records = array_map(static fn (string $n): Pencil => Pencils::named($n), ['red', 'blue', 'yellow', 'white', 'dark warm grey']);
-    $named = static fn (string $name): Drawer => new Drawer(array_map(static fn (Pencil $p): Pencil => new Pencil(new PencilRecord('', $p->record->number, $name.$p->record->name, $p->record->heavy), $p->absorption, $p->scattering, $p->laydown, $p->slickness, $p->assumed), $records));
-    $kits = new Kits;
-    $found = static fn (Drawer $drawer, array $area, ?Kits $kits = null): SequenceAnswer => (new FindSequences($drawer, Paper::whiteMedium(), Method::free(), kits: $kits))->for($area, 4)[0];
+    $named = static fn (string $name): Drawer => new Drawer(
+        array_map(
+            static fn (Pencil $p): Pencil => new Pencil(
+                new PencilRecord('', $p->record->number, $name.$p->record->name, $p->record->heavy),
+                $p->absorption,
+                $p->scattering,
+                $p->laydown,
+                $p->slickness,
+                $p->assumed,
+            ),
+            $records,
+        ),
+    );
+    $kits = new Kits();
+    $found = static fn (Drawer $drawer, array $area, ?Kits $kits = null): SequenceAnswer => (new FindSequences(
+        $drawer,
+        Paper::whiteMedium(),
+        Method::free(),
+        kits: $kits,
+    ))->for($area, 4)[0];
     for ($n = 0; $n < 3; $n++) {
         $area = array_slice(anyArea(), 0, 2);
         $found($named('old '), $area, $kits);
         foreach (['old ', 'new '] as $name) {
             $with = $found($named($name), $area, $kits);
-            expect($with->words()->inShort())->toBe($found($named($name), $area)->words()->inShort())->and($with->sequence->pencils()[0]->record->name ?? $name)->toStartWith($name);
+            expect($with->words()->inShort())
+                ->toBe($found($named($name), $area)->words()->inShort())
+                ->and($with->sequence->pencils()[0]->record->name ?? $name)
+                ->toStartWith($name);
         }
     }
 });
@@ -173,14 +245,27 @@ it('finds the same with what was laid before, and tells a pencil by its present 
 it('doubts as the figures of the independent sheet say', function () {
     $doubt = static fn (string $stack): float => Doubt::of(Pencils::stack($stack));
     // Light passes with at most the last one firm, between pencils of ordinary contrast: medians 1.5, 1.8, 2.8, 3.0.
-    expect($doubt('red@0.35'))->toBe(1.5)->and($doubt('red@0.35 green@0.35'))->toEqualWithDelta(1.8, 0.5)->and($doubt('red@0.35 green@0.35 orange@0.80'))->toEqualWithDelta(2.8, 0.4)
-        ->and($doubt('red@0.35 red@0.35'))->toBeLessThan($doubt('red@0.35 green@0.35'));
+    expect($doubt('red@0.35'))
+        ->toBe(1.5)
+        ->and($doubt('red@0.35 green@0.35'))
+        ->toEqualWithDelta(1.8, 0.5)
+        ->and($doubt('red@0.35 green@0.35 orange@0.80'))
+        ->toEqualWithDelta(2.8, 0.4)
+        ->and($doubt('red@0.35 red@0.35'))
+        ->toBeLessThan($doubt('red@0.35 green@0.35'));
     // Firm over firm: 4.0 and 6.5.
-    expect($doubt('red@0.80 orange@0.80 red@1.00'))->toEqualWithDelta(4.0, 0.4)->and($doubt('red@0.80 orange@0.80 red@1.00 orange@1.00'))->toEqualWithDelta(6.5, 0.6)
-        ->and(Doubt::of(new Stack([])))->toBe(0.0);
+    expect($doubt('red@0.80 orange@0.80 red@1.00'))
+        ->toEqualWithDelta(4.0, 0.4)
+        ->and($doubt('red@0.80 orange@0.80 red@1.00 orange@1.00'))
+        ->toEqualWithDelta(6.5, 0.6)
+        ->and(Doubt::of(new Stack([])))
+        ->toBe(0.0);
     // However much is laid, it is never more than knowing nothing.
     $many = static fn (int $passes): float => Doubt::of(new Stack(array_fill(0, $passes, new Pass(Pencils::named('red'), 1.0))));
-    expect($many(5) - $many(4))->toEqualWithDelta($many(4) - $many(3), 1e-9)->and($many(30))->toBe(20.0);
+    expect($many(5) - $many(4))
+        ->toEqualWithDelta($many(4) - $many(3), 1e-9)
+        ->and($many(30))
+        ->toBe(20.0);
 });
 
 it('drags some of the newest film into a firm pass, and loses none of it', function () {
@@ -189,7 +274,10 @@ it('drags some of the newest film into a firm pass, and loses none of it', funct
     foreach (['0.80', '1.00'] as $p) {
         $firm = Pencils::sheet("blue@0.55 white@$p");
         [$beneath, $above] = $firm->deposits;
-        expect($beneath->total())->toBeLessThan(Pencils::sheet('blue@0.55')->deposits[0]->total())->and($beneath->total() + $above->total())->toEqualWithDelta(array_sum($firm->fill), 1e-9);
+        expect($beneath->total())
+            ->toBeLessThan(Pencils::sheet('blue@0.55')->deposits[0]->total())
+            ->and($beneath->total() + $above->total())
+            ->toEqualWithDelta(array_sum($firm->fill), 1e-9);
         // Laid again from its films it looks the same.
         $before = Lab::ofReflectance($firm->meanReflectance());
         $firm->rebuild();
@@ -200,27 +288,65 @@ it('drags some of the newest film into a firm pass, and loses none of it', funct
 });
 
 it('is said as an artist would, and says why each pass is there', function () {
-    $shades = [new Shade('light', new Lab(80, 0, 0)), new Shade('mid', new Lab(55, 0, 0)), new Shade('dark', new Lab(20, 0, 0)), new Shade('red door', new Lab(45, 50, 30), 0.1, true)];
+    $shades = [
+        new Shade('light', new Lab(80, 0, 0)),
+        new Shade('mid', new Lab(55, 0, 0)),
+        new Shade('dark', new Lab(20, 0, 0)),
+        new Shade('red door', new Lab(45, 50, 30), 0.1, true),
+    ];
     [$whisper, $light, $medium, $firm] = PressureMark::cases();
     $sequence = new Sequence([
-        new GradedPass(Pencils::named('black'), [$whisper, $whisper, $whisper, null]), new GradedPass(Pencils::named('black'), [null, $light, $medium, null]),
-        new GradedPass(Pencils::named('blue'), [$light, $medium, $firm, $light]), new GradedPass(Pencils::named('black'), [null, null, $firm, null]), new GradedPass(Pencils::named('red'), [null, null, null, $medium]),
+        new GradedPass(Pencils::named('black'), [$whisper, $whisper, $whisper, null]),
+        new GradedPass(Pencils::named('black'), [null, $light, $medium, null]),
+        new GradedPass(Pencils::named('blue'), [$light, $medium, $firm, $light]),
+        new GradedPass(Pencils::named('black'), [null, null, $firm, null]),
+        new GradedPass(Pencils::named('red'), [null, null, null, $medium]),
     ]);
     $words = SequenceWords::of($sequence, $shades);
-    expect($words->whole())->toBe('black black over all but the red door in a whisper; black black from the middle down lightly, a little firmer in the darks; blue blue over all of it from light in the lights to firm in the darks; black black only in the darkest firmly; red red in the red door alone at medium pressure.')
-        ->and($words->inShort())->toContain('black whisper, black light to medium')
-        ->and(SequenceWords::of(new Sequence([]), $shades)->whole())->toBe('The paper is left bare.');
-    [$even, $graded] = [new GradedPass(Pencils::named('blue'), [$light, $light, $light, $light]), new GradedPass(Pencils::named('red'), [null, $light, $firm, null])];
-    expect(SequenceWords::of(new Sequence([$even, $even, $graded, $graded, $graded, $even]), $shades)->whole())
-        ->toBe('two light coats of blue blue over all of it; red red from the middle down from light to firm in the darks, in three coats; blue blue over all of it lightly.');
-    $reasons = PassReasons::of(SequenceAnswer::of(RecipeLabel::Surest, $sequence, $shades, Paper::whiteMedium(), Mode::ColourAndValue), Paper::whiteMedium());
-    expect($reasons)->toHaveCount(5)->and($reasons[3])->toContain('Without it the dark ends')->toContain('too light')->and($reasons[4])->toContain('Without it the red door ends');
+    expect($words->whole())
+        ->toBe(
+            'black black over all but the red door in a whisper; black black from the middle down lightly, a little firmer in the darks; '
+                .'blue blue over all of it from light in the lights to firm in the darks; black black only in the darkest firmly; red '
+                .'red in the red door alone at medium pressure.',
+        )
+        ->and($words->inShort())
+        ->toContain('black whisper, black light to medium')
+        ->and(SequenceWords::of(new Sequence([]), $shades)->whole())
+        ->toBe('The paper is left bare.');
+    [$even, $graded] = [
+        new GradedPass(Pencils::named('blue'), [$light, $light, $light, $light]),
+        new GradedPass(Pencils::named('red'), [null, $light, $firm, null]),
+    ];
+    expect(SequenceWords::of(new Sequence([$even, $even, $graded, $graded, $graded, $even]), $shades)->whole())->toBe(
+        'two light coats of blue blue over all of it; red red from the middle down from light to firm in the darks, in three coats; blue '
+            .'blue over all of it lightly.',
+    );
+    $reasons = PassReasons::of(
+        SequenceAnswer::of(RecipeLabel::Surest, $sequence, $shades, Paper::whiteMedium(), Mode::ColourAndValue),
+        Paper::whiteMedium(),
+    );
+    expect($reasons)
+        ->toHaveCount(5)
+        ->and($reasons[3])
+        ->toContain('Without it the dark ends')
+        ->toContain('too light')
+        ->and($reasons[4])
+        ->toContain('Without it the red door ends');
 });
 
 it('grades a whole pass firmer, lighter, steeper, flatter, and never beyond its marks', function () {
     [$whisper, $light, $medium, $firm, $full] = PressureMark::cases();
     $pass = new GradedPass(Pencils::named('blue'), [$whisper, $light, $full, $medium]);
-    $marks = static fn (Regrade $how): array => array_map(static fn (?PressureMark $m): ?string => $m?->value, $how->of($pass, [0, 1, 2])->marks);
-    expect($marks(Regrade::Firmer))->toBe(['light', 'medium', 'full', 'firm'])->and($marks(Regrade::Lighter))->toBe(['whisper', 'whisper', 'firm', 'light'])
-        ->and($marks(Regrade::Steeper))->toBe([null, 'light', 'full', 'medium'])->and($marks(Regrade::Flatter))->toBe(['light', 'light', 'firm', 'medium']);
+    $marks = static fn (Regrade $how): array => array_map(
+        static fn (?PressureMark $m): ?string => $m?->value,
+        $how->of($pass, [0, 1, 2])->marks,
+    );
+    expect($marks(Regrade::Firmer))
+        ->toBe(['light', 'medium', 'full', 'firm'])
+        ->and($marks(Regrade::Lighter))
+        ->toBe(['whisper', 'whisper', 'firm', 'light'])
+        ->and($marks(Regrade::Steeper))
+        ->toBe([null, 'light', 'full', 'medium'])
+        ->and($marks(Regrade::Flatter))
+        ->toBe(['light', 'light', 'firm', 'medium']);
 });

@@ -10,14 +10,30 @@ use Illuminate\Support\Facades\Queue;
 
 it('says of what a page has already that nothing is new, until anything of the account changes', function () {
     $study = pictureOf($this);
-    $paths = ['/api/studies', "/api/studies/$study->id/survey", "/api/studies/$study->id/plan", '/api/drawer/tray?order=number', '/api/book/recipes', "/api/studies/$study->id/desk"];
-    $tags = fn (): array => array_map(fn (string $path): string => (string) $this->getJson($path)->assertOk()->headers->get('ETag'), $paths);
-    $again = fn (array $tags): array => array_map(fn (string $path, string $tag): int => $this->getJson($path, ['If-None-Match' => $tag])->getStatusCode(), $paths, $tags);
+    $paths = [
+        '/api/studies',
+        "/api/studies/$study->id/survey",
+        "/api/studies/$study->id/plan",
+        '/api/drawer/tray?order=number',
+        '/api/book/recipes',
+        "/api/studies/$study->id/desk",
+    ];
+    $tags = fn (): array => array_map(
+        fn (string $path): string => (string) $this->getJson($path)->assertOk()->headers->get('ETag'),
+        $paths,
+    );
+    $again = fn (array $tags): array => array_map(
+        fn (string $path, string $tag): int => $this->getJson($path, ['If-None-Match' => $tag])->getStatusCode(),
+        $paths,
+        $tags,
+    );
     $this->travelTo(now()->startOfMinute());
     $first = $tags();
     expect(array_unique($first))->toHaveCount(count($paths))->and($again($first))->each->toBe(304);
     // As a web server that packs answers hands it on.
-    $this->getJson($paths[0], ['If-None-Match' => 'W/'.$first[0]])->assertStatus(304)->assertContent('');
+    $this->getJson($paths[0], ['If-None-Match' => 'W/'.$first[0]])
+        ->assertStatus(304)
+        ->assertContent('');
     // Whatever is sent, and whatever is found in the background, makes all of it worth asking for.
     $this->patchJson('/api/drawer/pencil', ['id' => 'Slipway/624', 'lengthLeft' => 52.5])->assertSuccessful();
     expect($again($first))->each->toBe(200);
@@ -25,12 +41,15 @@ it('says of what a page has already that nothing is new, until anything of the a
     Queue::fake();
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
     $begun = $tags();
-    app()->call([new TakePlanTurn, 'handle']);
+    app()->call([new TakePlanTurn(), 'handle']);
     expect($again($second))->each->toBe(200)->and($again($begun))->each->toBe(200);
     // A note that somebody else leaves, too.
     $this->postJson("/api/studies/$study->id/share")->assertSuccessful();
     $shared = $tags();
-    $this->postJson('/api/shared/'.SharedPlan::query()->firstOrFail()->token.'/note', ['photo' => null, 'note' => 'the morning one'])->assertSuccessful();
+    $this->postJson('/api/shared/'.SharedPlan::query()->firstOrFail()->token.'/note', [
+        'photo' => null,
+        'note' => 'the morning one',
+    ])->assertSuccessful();
     expect($again($shared))->each->toBe(200);
 });
 
@@ -38,7 +57,9 @@ it('keeps the answers of one account from another, and refuses whoever may not a
     $study = pictureOf($this);
     $path = "/api/studies/$study->id/plan";
     $tag = (string) $this->getJson($path)->headers->get('ETag');
-    expect($this->getJson($path)->headers->get('Cache-Control'))->toContain('private')->toContain('no-cache');
+    expect($this->getJson($path)->headers->get('Cache-Control'))
+        ->toContain('private')
+        ->toContain('no-cache');
     $this->actingAs($this->artist('stranger'));
     $this->getJson($path, ['If-None-Match' => $tag])->assertNotFound();
     expect((string) $this->getJson('/api/studies')->headers->get('ETag'))->not->toBe($tag);

@@ -9,11 +9,16 @@ it('opens an account with a hashed password, signs out, and signs in again', fun
     $this->postJson('/accounts', $account)->assertCreated();
     $stored = User::query()->firstOrFail();
     expect($stored->password)->not->toBe($account['password'])->and(password_verify($account['password'], $stored->password))->toBeTrue();
-    $this->getJson('/api/me')->assertOk()->assertJson(['email' => 'tide@example.org', 'demo' => false]);
+    $this->getJson('/api/me')
+        ->assertOk()
+        ->assertJson(['email' => 'tide@example.org', 'demo' => false]);
 
     $this->postJson('/sign-out')->assertNoContent();
-    $this->getJson('/api/me')->assertUnauthorized()->assertJson(['status' => 401]);
-    $this->postJson('/sign-in', ['email' => 'tide@example.org', 'password' => 'not this one'])->assertUnprocessable()
+    $this->getJson('/api/me')
+        ->assertUnauthorized()
+        ->assertJson(['status' => 401]);
+    $this->postJson('/sign-in', ['email' => 'tide@example.org', 'password' => 'not this one'])
+        ->assertUnprocessable()
         ->assertHeader('Content-Type', 'application/problem+json');
     $this->postJson('/sign-in', $account)->assertOk();
     $this->getJson('/api/me')->assertOk();
@@ -21,8 +26,12 @@ it('opens an account with a hashed password, signs out, and signs in again', fun
 
 it('refuses a second account for an address, and a short password, with the cure', function () {
     $this->artist('tide');
-    $this->postJson('/accounts', ['name' => 'T', 'email' => 'tide@example.org', 'password' => 'long enough 10'])->assertJsonFragment(['detail' => 'There is an account with this address already; sign in instead.']);
-    $this->postJson('/accounts', ['name' => 'T', 'email' => 'ebb@example.org', 'password' => 'short'])->assertJsonFragment(['detail' => 'A password needs at least 10 characters.']);
+    $this->postJson('/accounts', ['name' => 'T', 'email' => 'tide@example.org', 'password' => 'long enough 10'])->assertJsonFragment([
+        'detail' => 'There is an account with this address already; sign in instead.',
+    ]);
+    $this->postJson('/accounts', ['name' => 'T', 'email' => 'ebb@example.org', 'password' => 'short'])->assertJsonFragment([
+        'detail' => 'A password needs at least 10 characters.',
+    ]);
 });
 
 it('limits how often a sign-in can be tried', function () {
@@ -30,10 +39,16 @@ it('limits how often a sign-in can be tried', function () {
     for ($try = 0; $try < 6; $try++) {
         $this->postJson('/sign-in', ['email' => 'tide@example.org', 'password' => "guess $try"])->assertUnprocessable();
     }
-    $this->postJson('/sign-in', ['email' => 'tide@example.org', 'password' => 'long enough 10'])->assertTooManyRequests()->assertJsonFragment(['detail' => 'Wait a minute and try again.']);
+    $this->postJson('/sign-in', ['email' => 'tide@example.org', 'password' => 'long enough 10'])
+        ->assertTooManyRequests()
+        ->assertJsonFragment(['detail' => 'Wait a minute and try again.']);
 });
 
-it('lets the local visitor into the demo account, but nobody else and only in demo mode', function (bool $demo, array $server, int $status) {
+it('lets the local visitor into the demo account, but nobody else and only in demo mode', function (
+    bool $demo,
+    array $server,
+    int $status,
+) {
     config(['app.demo' => $demo]);
     User::factory()->create(['name' => 'Demo', 'email' => config('app.demo_email')]);
     $this->withServerVariables($server)->getJson('/api/me')->assertStatus($status);
@@ -56,7 +71,10 @@ it('keeps out who has signed out of the demo on purpose', function () {
 it('does not sign in again by a request that was on its way while its session ended, nor by a page opened after that', function () {
     config(['app.demo' => true]);
     User::factory()->create(['name' => 'Demo', 'email' => config('app.demo_email')]);
-    $this->withCredentials()->withCookie((string) config('session.cookie'), 'of-a-session-that-has-ended')->getJson('/api/me')->assertUnauthorized();
+    $this->withCredentials()
+        ->withCookie((string) config('session.cookie'), 'of-a-session-that-has-ended')
+        ->getJson('/api/me')
+        ->assertUnauthorized();
     $this->withCookie(App\Http\Middleware\SignInLocalVisitor::STAYS_OUT, '1')->get('/sign-in')->assertOk();
     $this->get('/')->assertRedirect('/sign-in');
 });
@@ -76,5 +94,7 @@ it('protects forms with a token', function () {
     foreach (app('router')->getRoutes() as $route) {
         expect($route->gatherMiddleware())->toContain('web');
     }
-    expect(app(Illuminate\Contracts\Http\Kernel::class)->getMiddlewareGroups()['web'])->toContain(App\Http\Middleware\CsrfByHeader::class);
+    expect(app(Illuminate\Contracts\Http\Kernel::class)->getMiddlewareGroups()['web'])->toContain(
+        App\Http\Middleware\CsrfByHeader::class,
+    );
 });

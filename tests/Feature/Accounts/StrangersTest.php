@@ -23,7 +23,15 @@ function everyWay(): array
         /** @var Registered $route */
         if (str_starts_with($route->uri(), 'api/')) {
             foreach (array_intersect($route->methods(), ['GET', 'POST', 'PATCH', 'DELETE']) as $method) {
-                $ways[] = [$method, '/'.str_replace(['{kind}', '{rest?}'], [str_contains($route->uri(), 'plan/{kind}.pdf') ? 'card' : 'csv', ''], $route->uri())];
+                $ways[] = [
+                    $method,
+                    '/'.
+                    str_replace(
+                        ['{kind}', '{rest?}'],
+                        [str_contains($route->uri(), 'plan/{kind}.pdf') ? 'card' : 'csv', ''],
+                        $route->uri(),
+                    ),
+                ];
             }
         }
     }
@@ -35,14 +43,43 @@ function everyWay(): array
 function belongings(Study $study): array
 {
     $user = $study->user_id;
-    $import = DrawerImport::query()->create(['user_id' => $user, 'state' => 'waiting', 'total' => 1, 'text' => "line,number,name,hex\n,1,one,#aabbcc\n", 'choices' => []]);
-    $sheet = MeasuringSheet::query()->create(['user_id' => $user, 'size' => 'a4', 'pencils' => [['line' => '', 'number' => '1', 'name' => 'one']], 'pages' => []]);
+    $import = DrawerImport::query()->create([
+        'user_id' => $user,
+        'state' => 'waiting',
+        'total' => 1,
+        'text' => "line,number,name,hex\n,1,one,#aabbcc\n",
+        'choices' => [],
+    ]);
+    $sheet = MeasuringSheet::query()->create([
+        'user_id' => $user,
+        'size' => 'a4',
+        'pencils' => [['line' => '', 'number' => '1', 'name' => 'one']],
+        'pages' => [],
+    ]);
     $check = DrawingCheckRow::query()->create(['study_id' => $study->id, 'passes' => 1, 'said' => [], 'photo' => '', 'map' => '']);
 
     $accountImport = AccountImport::query()->create(['user_id' => $user, 'state' => 'done', 'path' => '']);
-    $recipe = BookRecipeRow::query()->create(['user_id' => $user, 'name' => 'rope', 'paper' => 'white medium', 'shades' => [], 'passes' => [], 'pencils' => [], 'search' => 'rope']);
+    $recipe = BookRecipeRow::query()->create([
+        'user_id' => $user,
+        'name' => 'rope',
+        'paper' => 'white medium',
+        'shades' => [],
+        'passes' => [],
+        'pencils' => [],
+        'search' => 'rope',
+    ]);
 
-    return ['{accountImport}' => (string) $accountImport->id, '{recipe}' => (string) $recipe->id, '{study}' => (string) $study->id, '{photo}' => (string) $study->photo()->id, '{import}' => (string) $import->id, '{sheet}' => (string) $sheet->id, '{check}' => (string) $check->id, '{keptRecipe}' => (string) KeptRecipe::factory()->for($study)->create()->id, '{entry}' => (string) KeptRecipe::factory()->for($study)->create()->id];
+    return [
+        '{accountImport}' => (string) $accountImport->id,
+        '{recipe}' => (string) $recipe->id,
+        '{study}' => (string) $study->id,
+        '{photo}' => (string) $study->photo()->id,
+        '{import}' => (string) $import->id,
+        '{sheet}' => (string) $sheet->id,
+        '{check}' => (string) $check->id,
+        '{keptRecipe}' => (string) KeptRecipe::factory()->for($study)->create()->id,
+        '{entry}' => (string) KeptRecipe::factory()->for($study)->create()->id,
+    ];
 }
 
 /** @return array<string, int> rows by table, but for what is a cache, a session or a count of what was sent */
@@ -93,8 +130,13 @@ it('has nothing of one account for another, by any of its addresses, nor through
             expect($this->json($method, $within, $body)->status())->toBeIn([404, 422, 425], "$method $path through an own study");
         }
     }
-    expect(allRows())->toBe($before)->and(Study::query()->whereKey($theirs['{study}'])->value('name'))->toBe('Two halves')
-        ->and(User::query()->count())->toBe(2)
+    expect(allRows())
+        ->toBe($before)
+        ->and(Study::query()->whereKey($theirs['{study}'])->value('name'))
+        ->toBe('Two halves')
+        ->and(User::query()->count())
+        ->toBe(2)
         // What the owner's page has is not new to it through anything a stranger sends.
-        ->and(AccountClock::read(Study::query()->findOrFail($theirs['{study}'])->user_id))->toBe($clock);
+        ->and(AccountClock::read(Study::query()->findOrFail($theirs['{study}'])->user_id))
+        ->toBe($clock);
 });

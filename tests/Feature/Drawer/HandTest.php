@@ -10,10 +10,16 @@ use KnottyPrism\Core\Colour\Lab;
 /** @return array<string, mixed> the hand as it was learned from six strips that all came out at one rung of their ladders */
 function learnt(int $rung, string $paper = 'white medium'): array
 {
-    $asked = test()->getJson('/api/hand?paper='.urlencode($paper))->assertOk()->json('strips');
+    $asked = test()
+        ->getJson('/api/hand?paper='.urlencode($paper))
+        ->assertOk()
+        ->json('strips');
     $said = array_map(static fn (array $s): array => ['stack' => $s['stack'], 'rung' => $rung], array_slice($asked, 0, 6));
 
-    return test()->postJson('/api/hand?paper='.urlencode($paper), ['strips' => $said])->assertCreated()->json();
+    return test()
+        ->postJson('/api/hand?paper='.urlencode($paper), ['strips' => $said])
+        ->assertCreated()
+        ->json();
 }
 
 it('learns a hand by the ladder, predicts for it from then on, and goes back', function () {
@@ -21,34 +27,70 @@ it('learns a hand by the ladder, predicts for it from then on, and goes back', f
     $this->actingAs($user);
     $study = $this->study($user);
     $before = $this->getJson('/api/hand')->assertOk()->json();
-    expect($before)->toFitThePage('Hand')->and($before['hand'])->toBeNull()->and($before['versions'])->toBe([])->and($before['strips'][0]['ladder'])->toHaveCount(7);
+    expect($before)
+        ->toFitThePage('Hand')
+        ->and($before['hand'])
+        ->toBeNull()
+        ->and($before['versions'])
+        ->toBe([])
+        ->and($before['strips'][0]['ladder'])
+        ->toHaveCount(7);
     $spot = "/api/studies/$study->id/recipes?x=300&y=100&ring=5";
     $even = $this->getJson($spot)->assertOk()->json('recipes');
 
     $heavy = learnt(5);
-    expect($heavy)->toFitThePage('Hand')->and($heavy['hand']['pressure'])->toBeGreaterThan(1.15)->and($heavy['hand']['words'])->toContain('more than planned')
-        ->and($heavy['hand']['rmsAfterDeltaE00'])->toBeLessThan($heavy['hand']['rmsBeforeDeltaE00'])->and($heavy['came'])->toHaveCount(6)->and($heavy['came'][0]['fault'])->toContain('too dark');
+    expect($heavy)
+        ->toFitThePage('Hand')
+        ->and($heavy['hand']['pressure'])
+        ->toBeGreaterThan(1.15)
+        ->and($heavy['hand']['words'])
+        ->toContain('more than planned')
+        ->and($heavy['hand']['rmsAfterDeltaE00'])
+        ->toBeLessThan($heavy['hand']['rmsBeforeDeltaE00'])
+        ->and($heavy['came'])
+        ->toHaveCount(6)
+        ->and($heavy['came'][0]['fault'])
+        ->toContain('too dark');
     // Predictions, and the study, go by it; another paper and another artist do not.
-    expect($this->getJson($spot)->json('recipes'))->not->toEqual($even)
-        ->and($this->getJson("/api/studies/$study->id")->json('hand'))->toBe($heavy['hand']['words'])
-        ->and($this->getJson('/api/studies')->json('studies.0.hand'))->toBe($heavy['hand']['words'])
-        ->and($this->getJson('/api/hand?paper=white%20smooth')->json('hand'))->toBeNull();
+    expect($this->getJson($spot)->json('recipes'))
+        ->not->toEqual($even)
+        ->and($this->getJson("/api/studies/$study->id")->json('hand'))
+        ->toBe($heavy['hand']['words'])
+        ->and($this->getJson('/api/studies')->json('studies.0.hand'))
+        ->toBe($heavy['hand']['words'])
+        ->and($this->getJson('/api/hand?paper=white%20smooth')->json('hand'))
+        ->toBeNull();
     $this->actingAs($this->artistWithDrawer('other'));
     expect($this->getJson('/api/hand')->json('hand'))->toBeNull();
 
     // Back to the even hand, to the very answers of before; nothing is forgotten.
     $this->actingAs($user);
-    $back = $this->patchJson('/api/hand', ['number' => 0])->assertOk()->json();
-    expect($back['hand'])->toBeNull()->and($back['versions'])->toHaveCount(1)->and($this->getJson($spot)->json('recipes'))->toEqual($even);
-    expect($this->patchJson('/api/hand', ['number' => 1])->assertOk()->json('hand.words'))->toBe($heavy['hand']['words']);
+    $back = $this->patchJson('/api/hand', ['number' => 0])
+        ->assertOk()
+        ->json();
+    expect($back['hand'])
+        ->toBeNull()
+        ->and($back['versions'])
+        ->toHaveCount(1)
+        ->and($this->getJson($spot)->json('recipes'))
+        ->toEqual($even);
+    expect(
+        $this->patchJson('/api/hand', ['number' => 1])
+            ->assertOk()
+            ->json('hand.words'),
+    )->toBe($heavy['hand']['words']);
 });
 
 it('adds what further strips say to what is known, as another version', function () {
     $this->actingAs($this->artistWithDrawer());
     $first = learnt(5);
     $second = learnt(3);
-    expect($second['hand'])->toMatchArray(['number' => 2, 'strips' => 12])->and($second['hand']['pressure'])->toBeLessThan($first['hand']['pressure'])
-        ->and(array_column($second['versions'], 'inUse'))->toBe([true, false]);
+    expect($second['hand'])
+        ->toMatchArray(['number' => 2, 'strips' => 12])
+        ->and($second['hand']['pressure'])
+        ->toBeLessThan($first['hand']['pressure'])
+        ->and(array_column($second['versions'], 'inUse'))
+        ->toBe([true, false]);
     // A pencil that has left the shelf takes its strips along; the rest still teach.
     PencilRow::query()->where('number', '745')->delete();
     expect(learnt(4)['hand']['strips'])->toBe(16);
@@ -62,27 +104,52 @@ it('is planned for: the plan follows the hand, and says that it was the reason',
 
         return $this->getJson($base)->assertOk()->json();
     };
-    $passes = static fn (array $plan): array => array_map(static fn (array $z): array => array_map(static fn (array $p): array => $p['marks'], $z['sequence']['passes']), $plan['zones']);
+    $passes = static fn (array $plan): array => array_map(
+        static fn (array $z): array => array_map(static fn (array $p): array => $p['marks'], $z['sequence']['passes']),
+        $plan['zones'],
+    );
     $even = $planned();
     // Strips may be what the plan lays: of each zone the heaviest shade, on their own sheet too.
-    $laid = $this->getJson("/api/hand?study=$study->id&of=sequences")->assertOk()->json('strips.*.stack');
+    $laid = $this->getJson("/api/hand?study=$study->id&of=sequences")
+        ->assertOk()
+        ->json('strips.*.stack');
     $stacks = array_merge(...array_map(static fn (array $z): array => array_column($z['sequence']['outcomes'], 'stack'), $even['zones']));
     expect($laid)->not->toBe([])->and(array_diff($laid, $stacks))->toBe([])->and(count($laid))->toBeLessThanOrEqual(8);
     $this->get("/api/hand/strips.pdf?study=$study->id&of=sequences")->assertOk();
     // Or those of a zone that is about to be begun: its shades, the lightest first, and nobody else's.
     usort($even['zones'], static fn (array $a, array $b): int => count($b['shades']) <=> count($a['shades']));
     $zone = $even['zones'][0];
-    $shades = array_filter($zone['shades'], static fn (array $s): bool => in_array($s['role'], ['light', 'mid', 'dark'], true) && $zone['sequence']['outcomes'][$s['role']]['stack'] !== '');
+    $shades = array_filter(
+        $zone['shades'],
+        static fn (array $s): bool => in_array($s['role'], ['light', 'mid', 'dark'], true) &&
+            $zone['sequence']['outcomes'][$s['role']]['stack'] !== '',
+    );
     usort($shades, static fn (array $a, array $b): int => $b['aim']['lab'][0] <=> $a['aim']['lab'][0]);
-    $bare = static fn (string $stack): string => implode(',', array_filter(explode(',', $stack), static fn (string $pass): bool => ! in_array(explode('@', $pass)[0], ['solvent', 'blender', 'tissue', 'lift'], true)));
-    expect($this->getJson("/api/hand?study=$study->id&of=zone&zone={$zone['number']}")->assertOk()->json('strips.*.stack'))
-        ->toBe(array_values(array_unique(array_map(static fn (array $s): string => $bare($zone['sequence']['outcomes'][$s['role']]['stack']), $shades))));
+    $bare = static fn (string $stack): string => implode(
+        ',',
+        array_filter(
+            explode(',', $stack),
+            static fn (string $pass): bool => ! in_array(explode('@', $pass)[0], ['solvent', 'blender', 'tissue', 'lift'], true),
+        ),
+    );
+    expect(
+        $this->getJson("/api/hand?study=$study->id&of=zone&zone={$zone['number']}")
+            ->assertOk()
+            ->json('strips.*.stack'),
+    )->toBe(
+        array_values(
+            array_unique(array_map(static fn (array $s): string => $bare($zone['sequence']['outcomes'][$s['role']]['stack']), $shades)),
+        ),
+    );
     $this->getJson("/api/hand?study=$study->id&of=zone")->assertUnprocessable();
     $this->getJson("/api/hand?study=$study->id&of=all")->assertUnprocessable();
     learnt(6);
     expect($this->getJson($base)->json('waiting'))->toBe(count($even['zones']));
     $heavy = $planned();
-    expect($passes($heavy))->not->toEqual($passes($even))->and($heavy['run']['changes'][0]['why'])->toStartWith('your hand ');
+    expect($passes($heavy))
+        ->not->toEqual($passes($even))
+        ->and($heavy['run']['changes'][0]['why'])
+        ->toStartWith('your hand ');
     $this->patchJson('/api/hand', ['number' => 0])->assertOk();
     expect($passes($planned()))->toEqual($passes($even));
 });
@@ -91,28 +158,52 @@ it('reads strips from a photo, made up or not, before anything is learned', func
     $this->actingAs($this->artistWithDrawer());
     expect($this->get('/api/hand/strips.pdf')->assertOk()->getContent())->toStartWith('%PDF');
     $read = $this->postJson('/api/hand/made-up')->assertOk()->json();
-    expect($read)->toFitThePage('StripsRead')->and($read['boxes'])->toHaveCount(16)->and(array_filter(array_column($read['boxes'], 'filled')))->toHaveCount(16);
+    expect($read)
+        ->toFitThePage('StripsRead')
+        ->and($read['boxes'])
+        ->toHaveCount(16)
+        ->and(array_filter(array_column($read['boxes'], 'filled')))
+        ->toHaveCount(16);
     expect(HandVersion::query()->count())->toBe(0);
     $photo = base64_decode(substr($read['photo'], strlen('data:image/jpeg;base64,')));
-    $again = $this->postJson('/api/hand/photo', ['photo' => uploadOf($photo, 'strips.jpg')])->assertOk()->json('boxes');
+    $again = $this->postJson('/api/hand/photo', ['photo' => uploadOf($photo, 'strips.jpg')])
+        ->assertOk()
+        ->json('boxes');
     expect(array_column($again, 'stack'))->toBe(array_column($read['boxes'], 'stack'));
     $said = array_map(static fn (array $b): array => ['stack' => $b['stack'], 'hex' => $b['hex']], $again);
-    expect($this->postJson('/api/hand', ['strips' => $said])->assertCreated()->json('hand.strips'))->toBe(16);
-    $this->postJson('/api/hand/photo', ['photo' => $this->photo()])->assertUnprocessable()->assertJsonPath('detail', 'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the picture.');
+    expect(
+        $this->postJson('/api/hand', ['strips' => $said])
+            ->assertCreated()
+            ->json('hand.strips'),
+    )->toBe(16);
+    $this->postJson('/api/hand/photo', ['photo' => $this->photo()])
+        ->assertUnprocessable()
+        ->assertJsonPath(
+            'detail',
+            'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the picture.',
+        );
 });
 
 it('learns from colours as a meter says them', function () {
     $this->actingAs($this->artistWithDrawer());
     $strips = $this->getJson('/api/hand')->assertOk()->json('strips');
     // Every strip as a firmer hand leaves it: the fifth dab of its ladder, by its figures.
-    $byRung = $this->postJson('/api/hand', ['strips' => array_map(static fn (array $s): array => ['stack' => $s['stack'], 'rung' => 5], $strips)])->assertCreated()->json();
+    $byRung = $this->postJson('/api/hand', [
+        'strips' => array_map(static fn (array $s): array => ['stack' => $s['stack'], 'rung' => 5], $strips),
+    ])
+        ->assertCreated()
+        ->json();
     $labs = array_map(static function (array $came): array {
         [$x, $y, $z] = [Lab::ofHex($came['foundHex'])->l, Lab::ofHex($came['foundHex'])->a, Lab::ofHex($came['foundHex'])->b];
 
         return [round($x, 2), round($y, 2), round($z, 2)];
     }, $byRung['came']);
     $this->patchJson('/api/hand', ['number' => 0])->assertOk();
-    $byLab = $this->postJson('/api/hand', ['strips' => array_map(static fn (array $s, array $lab): array => ['stack' => $s['stack'], 'lab' => $lab], $strips, $labs)])->assertCreated()->json();
+    $byLab = $this->postJson('/api/hand', [
+        'strips' => array_map(static fn (array $s, array $lab): array => ['stack' => $s['stack'], 'lab' => $lab], $strips, $labs),
+    ])
+        ->assertCreated()
+        ->json();
     expect($byLab['hand']['pressure'])->toBeGreaterThan(1.02)->and($byLab['hand']['strips'])->toBeGreaterThanOrEqual(count($strips));
 });
 
@@ -136,5 +227,7 @@ it('goes to no version that is not there, and to no study of another', function 
     $strange = $this->study(User::factory()->create(['name' => 'owner']));
     $this->getJson("/api/hand?study=$strange->id")->assertNotFound();
     $this->actingAs(User::factory()->create(['name' => 'empty']));
-    $this->getJson('/api/hand')->assertUnprocessable()->assertJsonPath('detail', 'The drawer is empty. Bring pencils in first, then try your hand.');
+    $this->getJson('/api/hand')
+        ->assertUnprocessable()
+        ->assertJsonPath('detail', 'The drawer is empty. Bring pencils in first, then try your hand.');
 });

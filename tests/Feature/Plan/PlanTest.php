@@ -13,24 +13,73 @@ it('plans a picture in one action, says how it will look, and what it takes', fu
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
     $before = $this->getJson($base)->assertOk()->json();
-    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Plan')->and($before['waiting'])->toBe(count($before['zones']))->and($before['run'])->toBeNull();
+    expect(json_decode((string) $this->getJson($base)->getContent()))
+        ->toFitThePage('Plan')
+        ->and($before['waiting'])
+        ->toBe(count($before['zones']))
+        ->and($before['run'])
+        ->toBeNull();
     $this->postJson("$base/run")->assertAccepted();
     $picture = $this->getJson($base)->json();
-    expect(json_decode((string) $this->getJson("$base/run")->assertOk()->getContent()))->toFitThePage('PlanProgress')->and($this->getJson("$base/run")->json('run'))->toBe(array_diff_key($picture['run'], ['changes' => true]));
-    expect(json_decode((string) $this->getJson($base)->getContent()))->toFitThePage('Plan')->and($before['time'])->toBe('')->and($picture['time'])->toMatch('/^about (\d+ minutes|\d+½? hours)$/')->and($picture['waiting'])->toBe(0)->and($picture['run']['state'])->toBe('done')->and($picture['run']['changes'])->toHaveCount(count($picture['zones']))
-        ->and($picture['palette'])->not->toBeEmpty()->and($picture['meanDeltaE00'])->toBeLessThan(4.0);
+    expect(
+        json_decode(
+            (string) $this->getJson("$base/run")
+                ->assertOk()
+                ->getContent(),
+        ),
+    )
+        ->toFitThePage('PlanProgress')
+        ->and($this->getJson("$base/run")->json('run'))
+        ->toBe(array_diff_key($picture['run'], ['changes' => true]));
+    expect(json_decode((string) $this->getJson($base)->getContent()))
+        ->toFitThePage('Plan')
+        ->and($before['time'])
+        ->toBe('')
+        ->and($picture['time'])
+        ->toMatch('/^about (\d+ minutes|\d+½? hours)$/')
+        ->and($picture['waiting'])
+        ->toBe(0)
+        ->and($picture['run']['state'])
+        ->toBe('done')
+        ->and($picture['run']['changes'])
+        ->toHaveCount(count($picture['zones']))
+        ->and($picture['palette'])
+        ->not->toBeEmpty()
+        ->and($picture['meanDeltaE00'])
+        ->toBeLessThan(4.0);
     foreach ($picture['zones'] as $zone) {
-        expect(array_keys($zone['sequence']['outcomes']))->toBe(array_column($zone['shades'], 'role'))->and($zone['sequence']['own'])->toBeFalse();
+        expect(array_keys($zone['sequence']['outcomes']))
+            ->toBe(array_column($zone['shades'], 'role'))
+            ->and($zone['sequence']['own'])
+            ->toBeFalse();
     }
     $this->getJson("$base/values")->assertOk();
     // The drawer asks for the same: what would help this picture most.
-    expect($this->getJson("/api/studies/$study->id/purchases")->assertOk()->json('colours'))->toBe(count($picture['zones']));
-    $sizes = array_map(fn (string $step): string => $this->get("$base/image?step=$step")->assertOk()->assertHeader('Content-Type', 'image/png')->getContent(), ['0', '1', '99', 'error']);
+    expect(
+        $this->getJson("/api/studies/$study->id/purchases")
+            ->assertOk()
+            ->json('colours'),
+    )->toBe(count($picture['zones']));
+    $sizes = array_map(
+        fn (string $step): string => $this->get("$base/image?step=$step")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/png')
+            ->getContent(),
+        ['0', '1', '99', 'error'],
+    );
     expect(array_unique(array_map(md5(...), $sizes)))->toHaveCount(4);
     foreach (['card', 'zones', 'steps'] as $sheet) {
-        expect($this->get("$base/$sheet.pdf?size=a5")->assertOk()->getContent())->toStartWith('%PDF-');
+        expect(
+            $this->get("$base/$sheet.pdf?size=a5")
+                ->assertOk()
+                ->getContent(),
+        )->toStartWith('%PDF-');
     }
-    expect($this->get("$base/palette.csv")->assertOk()->getContent())->toContain($picture['palette'][0]['number']);
+    expect(
+        $this->get("$base/palette.csv")
+            ->assertOk()
+            ->getContent(),
+    )->toContain($picture['palette'][0]['number']);
     $this->get("$base/palette.doc")->assertNotFound();
 });
 
@@ -42,13 +91,30 @@ it('plans again only what a change touches, and says what changed and why', func
     $parts = DB::table('plan_parts')->count();
     // Another method for one zone.
     $zone = $zones[0]['number'];
-    $after = changedBy($this, $study, ['kind' => 'method', 'zone' => $zone, 'settings' => ['joining=light-coats', 'beneath=nothing']])->assertOk()->json();
-    expect($after['waiting'])->toBe(1)->and(sequenceOf($after, $zone))->toBeNull()->and(sequenceOf($after, $zones[1]['number']))->not->toBeNull();
+    $after = changedBy($this, $study, ['kind' => 'method', 'zone' => $zone, 'settings' => ['joining=light-coats', 'beneath=nothing']])
+        ->assertOk()
+        ->json();
+    expect($after['waiting'])
+        ->toBe(1)
+        ->and(sequenceOf($after, $zone))
+        ->toBeNull()
+        ->and(sequenceOf($after, $zones[1]['number']))
+        ->not->toBeNull();
     $this->postJson("$base/run")->assertAccepted();
     $run = $this->getJson($base)->json('run');
-    expect($run['changes'])->toHaveCount(1)->and($run['changes'][0]['why'])->toBe('the method changed')->and($run['changes'][0]['before'])->not->toBeNull()->and(DB::table('plan_parts')->count())->toBe($parts + 1);
+    expect($run['changes'])
+        ->toHaveCount(1)
+        ->and($run['changes'][0]['why'])
+        ->toBe('the method changed')
+        ->and($run['changes'][0]['before'])
+        ->not->toBeNull()
+        ->and(DB::table('plan_parts')->count())
+        ->toBe($parts + 1);
     // Undone, the old plan is there at once, and nothing waits.
-    expect($this->postJson("$base/undo")->json('waiting'))->toBe(0)->and($this->postJson("$base/redo")->json('waiting'))->toBe(0);
+    expect($this->postJson("$base/undo")->json('waiting'))
+        ->toBe(0)
+        ->and($this->postJson("$base/redo")->json('waiting'))
+        ->toBe(0);
     // Fewer pencils touch the whole.
     $fewer = changedBy($this, $study, ['kind' => 'pencils', 'count' => 3])->json();
     expect($fewer['waiting'])->toBe(count($zones));
@@ -65,31 +131,92 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
     $plan = $this->getJson($base)->json();
     $zone = $plan['zones'][0]['number'];
     $found = sequenceOf($plan, $zone);
-    expect($found['own'])->toBeFalse()->and($found['label'])->toBe('surest on paper')->and($found['errorOnPaper'])->toBeGreaterThan($found['errorInHand']);
-    $mine = [['tool' => '711', 'marks' => ['mid' => 'light']], ['tool' => 'slipway/745', 'marks' => ['mid' => 'medium']], ['tool' => 'solvent', 'marks' => ['mid' => 'medium']]];
-    $own = sequenceOf(changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $mine])->assertOk()->json(), $zone);
-    expect($own['own'])->toBeTrue()->and(array_map(static fn (array $p): string => ($p['pencil']['id'] ?? $p['finish']).' '.$p['marks']['mid'], $own['passes']))->toBe(['Slipway/711 light', 'Slipway/745 medium', 'solvent medium'])
-        ->and(outcomeOf($this->getJson($base)->json(), $zone)['stack'])->toBe('Slipway/711@0.35,Slipway/745@0.55,solvent');
+    expect($found['own'])
+        ->toBeFalse()
+        ->and($found['label'])
+        ->toBe('surest on paper')
+        ->and($found['errorOnPaper'])
+        ->toBeGreaterThan($found['errorInHand']);
+    $mine = [
+        ['tool' => '711', 'marks' => ['mid' => 'light']],
+        ['tool' => 'slipway/745', 'marks' => ['mid' => 'medium']],
+        ['tool' => 'solvent', 'marks' => ['mid' => 'medium']],
+    ];
+    $own = sequenceOf(
+        changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $mine])
+            ->assertOk()
+            ->json(),
+        $zone,
+    );
+    expect($own['own'])
+        ->toBeTrue()
+        ->and(array_map(static fn (array $p): string => ($p['pencil']['id'] ?? $p['finish']).' '.$p['marks']['mid'], $own['passes']))
+        ->toBe(['Slipway/711 light', 'Slipway/745 medium', 'solvent medium'])
+        ->and(outcomeOf($this->getJson($base)->json(), $zone)['stack'])
+        ->toBe('Slipway/711@0.35,Slipway/745@0.55,solvent');
     changedBy($this, $study, ['kind' => 'method', 'zone' => 0, 'settings' => ['darks=never-black']]);
     $this->postJson("$base/run");
     expect(sequenceOf($this->getJson($base)->json(), $zone)['passes'])->toEqual($own['passes']);
     // What is missed follows from what counts.
-    $valueOnly = changedBy($this, $study, ['kind' => 'mode', 'mode' => 'value-only'])->assertOk()->json();
-    expect(sequenceOf($valueOnly, $zone)['missed'])->toBeLessThan($own['missed'])->and(outcomeOf($valueOnly, $zone)['missed'])->toBe(sequenceOf($valueOnly, $zone)['missed']);
+    $valueOnly = changedBy($this, $study, ['kind' => 'mode', 'mode' => 'value-only'])
+        ->assertOk()
+        ->json();
+    expect(sequenceOf($valueOnly, $zone)['missed'])
+        ->toBeLessThan($own['missed'])
+        ->and(outcomeOf($valueOnly, $zone)['missed'])
+        ->toBe(sequenceOf($valueOnly, $zone)['missed']);
     $this->postJson("$base/undo")->assertOk();
-    $firmer = sequenceOf(changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 1, 'how' => 'firmer'])->assertOk()->json(), $zone);
-    expect($firmer['passes'][1]['marks']['mid'])->toBe('firm')->and($firmer['passes'][0])->toEqual($own['passes'][0]);
+    $firmer = sequenceOf(
+        changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 1, 'how' => 'firmer'])
+            ->assertOk()
+            ->json(),
+        $zone,
+    );
+    expect($firmer['passes'][1]['marks']['mid'])
+        ->toBe('firm')
+        ->and($firmer['passes'][0])
+        ->toEqual($own['passes'][0]);
     changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 9, 'how' => 'firmer'])->assertUnprocessable();
-    changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 2, 'how' => 'firmer'])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'drop it'));
-    changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => '999', 'marks' => ['mid' => 'light']]]])->assertUnprocessable();
-    changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => '711', 'marks' => ['mid' => 'hard']]]])->assertUnprocessable();
+    changedBy($this, $study, ['kind' => 'regrade', 'zone' => $zone, 'pass' => 2, 'how' => 'firmer'])
+        ->assertUnprocessable()
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'drop it'));
+    changedBy($this, $study, [
+        'kind' => 'sequence',
+        'zone' => $zone,
+        'passes' => [['tool' => '999', 'marks' => ['mid' => 'light']]],
+    ])->assertUnprocessable();
+    changedBy($this, $study, [
+        'kind' => 'sequence',
+        'zone' => $zone,
+        'passes' => [['tool' => '711', 'marks' => ['mid' => 'hard']]],
+    ])->assertUnprocessable();
     // Answers to compare: clearly different, the surest first.
-    $answers = $this->getJson("$base/answers?zone=$zone")->assertOk()->json();
-    expect($answers)->toFitThePage('PlanAnswers')->and($answers['answers'][0]['label'])->toBe('surest on paper')->and(array_unique(array_column($answers['answers'], 'words')))->toHaveCount(count($answers['answers']));
-    $taken = changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => array_map(static fn (array $p): array => ['tool' => $p['pencil']['id'] ?? $p['finish'], 'marks' => $p['marks']], $answers['answers'][0]['passes'])])->assertOk()->json();
+    $answers = $this->getJson("$base/answers?zone=$zone")
+        ->assertOk()
+        ->json();
+    expect($answers)
+        ->toFitThePage('PlanAnswers')
+        ->and($answers['answers'][0]['label'])
+        ->toBe('surest on paper')
+        ->and(array_unique(array_column($answers['answers'], 'words')))
+        ->toHaveCount(count($answers['answers']));
+    $taken = changedBy($this, $study, [
+        'kind' => 'sequence',
+        'zone' => $zone,
+        'passes' => array_map(
+            static fn (array $p): array => ['tool' => $p['pencil']['id'] ?? $p['finish'], 'marks' => $p['marks']],
+            $answers['answers'][0]['passes'],
+        ),
+    ])
+        ->assertOk()
+        ->json();
     expect(sequenceOf($taken, $zone)['own'])->toBeTrue()->and(sequenceOf($taken, $zone)['words'])->toBe($answers['answers'][0]['words']);
     // Given back, it is the planner's to find again.
-    expect(changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => null])->assertOk()->json('waiting'))->toBe(1);
+    expect(
+        changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => null])
+            ->assertOk()
+            ->json('waiting'),
+    )->toBe(1);
     $this->postJson("$base/run");
     expect(sequenceOf($this->getJson($base)->json(), $zone)['own'])->toBeFalse();
 });
@@ -102,12 +229,32 @@ it('removes a warning by its remedy, or keeps the note with which it was overrul
     // So many firm coats spend the tooth before the last pass; of four no small change is left that gives it back.
     $spent = ['624 full', '624 full', '624 full', '711 light'];
     laidIn($this, $study, $zone, '624 full', ...$spent);
-    changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent'])->assertUnprocessable()->assertJsonPath('title', fn (string $title): bool => $title !== '');
+    changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent'])
+        ->assertUnprocessable()
+        ->assertJsonPath('title', fn (string $title): bool => $title !== '');
     $codes = static fn (array $plan): array => array_column(sequenceOf($plan, $zone)['warnings'], 'code');
     expect($codes(laidIn($this, $study, $zone, ...$spent)))->toContain('tooth spent');
-    $noted = shadeOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent', 'note' => 'it is the last pass'])->json(), $zone);
-    expect($noted['overruled'])->toBe(['tooth spent' => 'it is the last pass'])->and(shadeOf($this->postJson("$base/undo")->json(), $zone)['overruled'])->toBe([]);
-    expect($codes(changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent'])->assertOk()->json()))->not->toContain('tooth spent');
+    $noted = shadeOf(
+        changedBy($this, $study, [
+            'kind' => 'overrule',
+            'zone' => $zone,
+            'role' => 'mid',
+            'code' => 'tooth spent',
+            'note' => 'it is the last pass',
+        ])->json(),
+        $zone,
+    );
+    expect($noted['overruled'])
+        ->toBe(['tooth spent' => 'it is the last pass'])
+        ->and(shadeOf($this->postJson("$base/undo")->json(), $zone)['overruled'])
+        ->toBe([]);
+    expect(
+        $codes(
+            changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent'])
+                ->assertOk()
+                ->json(),
+        ),
+    )->not->toContain('tooth spent');
     changedBy($this, $study, ['kind' => 'remedy', 'zone' => 99, 'role' => 'mid', 'code' => 'tooth spent'])->assertUnprocessable();
 });
 
@@ -117,20 +264,33 @@ it('keeps, leaves out, presets and recolours, with the values as they were', fun
     $seen = array_column(array_column(array_column($this->getJson($base)->json('zones'), 'shades'), 0), 'aim');
     $grey = changedBy($this, $study, ['kind' => 'hue', 'zone' => 0, 'hue' => 'violet'])->json();
     foreach (array_column(array_column($grey['zones'], 'shades'), 0) as $i => $target) {
-        expect($target['aim']['valueStep'])->toBe($seen[$i]['valueStep'])->and($target['aim']['lab'][0])->toEqualWithDelta($seen[$i]['lab'][0], 1e-6);
+        expect($target['aim']['valueStep'])
+            ->toBe($seen[$i]['valueStep'])
+            ->and($target['aim']['lab'][0])
+            ->toEqualWithDelta($seen[$i]['lab'][0], 1e-6);
     }
     expect($grey['zones'][0]['shades'][0]['aim']['family'])->toStartWith('violet');
     // Without any pencil nothing is begun, and it is said why.
     foreach (['624', '661', '711', '735', '688', '608', '745', 'F90'] as $number) {
         changedBy($this, $study, ['kind' => 'lock', 'pencil' => $number, 'how' => 'out'])->assertOk();
     }
-    $this->postJson("$base/run")->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'pencils that may be used'));
+    $this->postJson("$base/run")
+        ->assertUnprocessable()
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'pencils that may be used'));
     for ($i = 0; $i < 8; $i++) {
         $this->postJson("$base/undo")->assertOk();
     }
-    expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'out'])->json('settings.without'))->toBe(['Slipway/624']);
-    expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'in'])->json('settings'))->toMatchArray(['keep' => ['Slipway/624'], 'without' => []]);
-    expect(changedBy($this, $study, ['kind' => 'preset', 'what' => 'one-colour'])->json('settings'))->toMatchArray(['pencils' => 3, 'keep' => ['Slipway/745', 'Foghorn/F90']]);
+    expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'out'])->json('settings.without'))->toBe([
+        'Slipway/624',
+    ]);
+    expect(changedBy($this, $study, ['kind' => 'lock', 'pencil' => '624', 'how' => 'in'])->json('settings'))->toMatchArray([
+        'keep' => ['Slipway/624'],
+        'without' => [],
+    ]);
+    expect(changedBy($this, $study, ['kind' => 'preset', 'what' => 'one-colour'])->json('settings'))->toMatchArray([
+        'pencils' => 3,
+        'keep' => ['Slipway/745', 'Foghorn/F90'],
+    ]);
     $this->postJson("$base/run");
     $three = $this->getJson($base)->json();
     expect(count($three['palette']))->toBeLessThanOrEqual(3);
@@ -139,7 +299,10 @@ it('keeps, leaves out, presets and recolours, with the values as they were', fun
     $named = $this->getJson($base)->json('named.0');
     changedBy($this, $study, ['kind' => 'preset', 'what' => 'whole']);
     changedBy($this, $study, ['kind' => 'mode', 'mode' => 'value-first']);
-    expect($this->postJson("$base/version", ['number' => $named['number']])->json('settings.pencils'))->toBe(3)->and($named['name'])->toBe('violet evening');
+    expect($this->postJson("$base/version", ['number' => $named['number']])->json('settings.pencils'))
+        ->toBe(3)
+        ->and($named['name'])
+        ->toBe('violet evening');
 });
 
 it('says why nothing can be planned yet, and shows the plan to nobody else', function () {
@@ -161,14 +324,27 @@ it('fades along a line across a zone, and says how its surface is joined', funct
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";
     $line = 'x1=0.05&y1=0.2&x2=0.3&y2=0.3';
-    $this->getJson("$base/ramp?$line")->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'not planned yet'));
+    $this->getJson("$base/ramp?$line")
+        ->assertUnprocessable()
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'not planned yet'));
     $this->postJson("$base/run");
     $zone = $this->getJson($base)->json('zones.0.number');
     foreach ($this->getJson($base)->json('zones') as $z) {
         laidIn($this, $study, $z['number'], '711 light', '745 medium');
     }
-    $ramp = $this->getJson("$base/ramp?$line")->assertOk()->json();
-    expect($ramp)->toFitThePage('PlanRamp')->and($ramp['steps'])->toHaveCount(9)->and($ramp['joiningWords'])->not->toBe('')->and(count($ramp['overlaps']))->toBe(count($ramp['pencils']) - 1)->and($zone)->toBeGreaterThan(0);
+    $ramp = $this->getJson("$base/ramp?$line")
+        ->assertOk()
+        ->json();
+    expect($ramp)
+        ->toFitThePage('PlanRamp')
+        ->and($ramp['steps'])
+        ->toHaveCount(9)
+        ->and($ramp['joiningWords'])
+        ->not->toBe('')
+        ->and(count($ramp['overlaps']))
+        ->toBe(count($ramp['pencils']) - 1)
+        ->and($zone)
+        ->toBeGreaterThan(0);
     $this->getJson("$base/ramp?x1=2&y1=0&x2=1&y2=1")->assertUnprocessable();
 });
 
@@ -183,10 +359,16 @@ it('parts two zones that end alike, or lets that be overruled', function () {
     expect($twins)->not->toBeEmpty();
     ['zone' => $zone, 'role' => $role] = $twins[0];
     $before = outcomeOf($this->getJson($base)->json(), $zone, $role);
-    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => $role, 'code' => 'twins'])->assertOk()->json();
+    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => $role, 'code' => 'twins'])
+        ->assertOk()
+        ->json();
     expect(array_filter($answer['warnings'], static fn (array $c): bool => $c['code'] === 'twins' && $c['zone'] === $zone))->toBe([]);
     expect(abs(Lab::ofHex(outcomeOf($answer, $zone, $role)['hex'])->l - Lab::ofHex($before['hex'])->l))->toBeGreaterThan(4.0);
     $this->postJson("$base/undo");
-    $noted = shadeOf(changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => $role, 'code' => 'twins', 'note' => 'mist'])->json(), $zone, $role);
+    $noted = shadeOf(
+        changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => $role, 'code' => 'twins', 'note' => 'mist'])->json(),
+        $zone,
+        $role,
+    );
     expect($noted['overruled'])->toBe(['twins' => 'mist']);
 });

@@ -29,20 +29,32 @@ it('plans a zone by what it is: proposed from the photo, changed, said why, and 
 
     $this->postJson("$base/survey/undo")->assertOk();
     $again = $this->getJson("$base/plan")->json();
-    $stacks = static fn (array $plan): array => array_map(static fn (array $z): array => array_column($z['sequence']['outcomes'], 'stack'), $plan['zones']);
+    $stacks = static fn (array $plan): array => array_map(
+        static fn (array $z): array => array_column($z['sequence']['outcomes'], 'stack'),
+        $plan['zones'],
+    );
     expect($again['waiting'])->toBe(0)->and($stacks($again))->toBe($stacks($before));
 });
 
 it('asks of a spot what the zone beneath it asks, and calls it smooth where there is none', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id";
-    $recipes = fn (): array => $this->getJson("$base/recipes?x=20&y=20&ring=9")->assertOk()->json('recipes');
+    $recipes = fn (): array => $this->getJson("$base/recipes?x=20&y=20&ring=9")
+        ->assertOk()
+        ->json('recipes');
     $smooth = $recipes();
     $zone = collect($this->getJson("$base/survey")->json('zones.list'));
     foreach ($zone->pluck('number') as $number) {
-        $this->postJson("$base/survey/changes", ['kind' => 'describeZone', 'zone' => $number, 'surface' => 'rough', 'key' => bin2hex(random_bytes(8))])->assertOk();
+        $this->postJson("$base/survey/changes", [
+            'kind' => 'describeZone',
+            'zone' => $number,
+            'surface' => 'rough',
+            'key' => bin2hex(random_bytes(8)),
+        ])->assertOk();
     }
     $rough = $recipes();
-    expect($rough[0]['grain'])->toBeGreaterThanOrEqual($smooth[0]['grain'])
-        ->and(array_column(array_merge(...array_column($rough, 'warnings')), 'code'))->not->toContain('grainy');
+    expect($rough[0]['grain'])
+        ->toBeGreaterThanOrEqual($smooth[0]['grain'])
+        ->and(array_column(array_merge(...array_column($rough, 'warnings')), 'code'))
+        ->not->toContain('grainy');
 });

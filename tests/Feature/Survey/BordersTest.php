@@ -8,18 +8,35 @@ it('lets two zones grade into each other, or meet sharply, as the artist says, a
     // Six fields with hard edges: nothing grades by itself.
     expect(array_merge(...array_column($before['borders'], 'graded')))->toBe([])->and($before['borders'])->toHaveCount(7);
     ['one' => $one, 'other' => $other] = $before['borders'][0];
-    $of = static fn (array $zones): array => collect($zones['borders'])->first(static fn (array $b): bool => $b['one'] === $one && $b['other'] === $other);
+    $of = static fn (array $zones): array => collect($zones['borders'])->first(
+        static fn (array $b): bool => $b['one'] === $one && $b['other'] === $other,
+    );
     $graded = change($study, 'setBorder', ['zone' => $other, 'with' => $one, 'meets' => 'grades'])->assertOk();
-    expect($of($graded->json('zones'))['said'])->toBe('grades')->and(count($of($graded->json('zones'))['graded'][0]))->toBeGreaterThan(20)->and($graded->json('undoWords'))->toContain('let the border grade');
-    expect($of(change($study, 'setBorder', ['zone' => $one, 'with' => $other, 'meets' => 'sharp'])->json('zones')))->toMatchArray(['said' => 'sharp', 'graded' => []])
-        ->and($of(change($study, 'setBorder', ['zone' => $one, 'with' => $other, 'meets' => 'as the photo has it'])->json('zones'))['said'])->toBeNull();
+    expect($of($graded->json('zones'))['said'])
+        ->toBe('grades')
+        ->and(count($of($graded->json('zones'))['graded'][0]))
+        ->toBeGreaterThan(20)
+        ->and($graded->json('undoWords'))
+        ->toContain('let the border grade');
+    expect($of(change($study, 'setBorder', ['zone' => $one, 'with' => $other, 'meets' => 'sharp'])->json('zones')))
+        ->toMatchArray(['said' => 'sharp', 'graded' => []])
+        ->and(
+            $of(change($study, 'setBorder', ['zone' => $one, 'with' => $other, 'meets' => 'as the photo has it'])->json('zones'))['said'],
+        )
+        ->toBeNull();
     foreach (range(1, 3) as $_) {
         $back = $this->postJson("/api/studies/$study->id/survey/undo")->assertOk();
     }
     expect($back->json('zones'))->toEqual($before);
-    $touching = array_merge(...array_map(static fn (array $b): array => [[$b['one'], $b['other']], [$b['other'], $b['one']]], $before['borders']));
-    $apart = collect($before['list'])->pluck('number')->first(static fn (int $n): bool => $n !== $one && ! in_array([$one, $n], $touching, true));
-    change($study, 'setBorder', ['zone' => $one, 'with' => $apart, 'meets' => 'grades'])->assertUnprocessable()->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'no border together'));
+    $touching = array_merge(
+        ...array_map(static fn (array $b): array => [[$b['one'], $b['other']], [$b['other'], $b['one']]], $before['borders']),
+    );
+    $apart = collect($before['list'])
+        ->pluck('number')
+        ->first(static fn (int $n): bool => $n !== $one && ! in_array([$one, $n], $touching, true));
+    change($study, 'setBorder', ['zone' => $one, 'with' => $apart, 'meets' => 'grades'])
+        ->assertUnprocessable()
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'no border together'));
     change($study, 'setBorder', ['zone' => $one, 'with' => $other, 'meets' => 'perhaps'])->assertUnprocessable();
 });
 
@@ -28,12 +45,28 @@ it('tells the desk, the sheets and the outlines where zones grade, and draws the
     $borders = $this->getJson("/api/studies/$study->id/survey")->json('zones.borders');
     ['one' => $one, 'other' => $other] = $borders[0];
     $desk = fn (): array => collect($this->getJson($base)->assertOk()->json('steps'))->firstWhere('zone', $one);
-    $images = fn (): string => (string) $this->get("/api/studies/$study->id/plan/image?step=9")->assertOk()->getContent();
-    $lines = fn (): int => array_sum(array_map(count(...), linesOf((string) $this->get("$base/outlines.pdf?size=a4")->assertOk()->getContent())));
+    $images = fn (): string => (string) $this->get("/api/studies/$study->id/plan/image?step=9")
+        ->assertOk()
+        ->getContent();
+    $lines = fn (): int => array_sum(
+        array_map(
+            count(...),
+            linesOf(
+                (string) $this->get("$base/outlines.pdf?size=a4")
+                    ->assertOk()
+                    ->getContent(),
+            ),
+        ),
+    );
     expect($desk()['runsOut'])->toBeNull();
     [$sharp, $drawn] = [$images(), $lines()];
     change($study, 'setBorder', ['zone' => $one, 'with' => $other, 'meets' => 'grades'])->assertOk();
-    expect($desk()['runsOut'])->toMatch('/^Let it run out over the border to “.+”, about \d+ mm\.$/')->and($images())->not->toBe($sharp)->and($lines())->toBeLessThan($drawn);
+    expect($desk()['runsOut'])
+        ->toMatch('/^Let it run out over the border to “.+”, about \d+ mm\.$/')
+        ->and($images())
+        ->not->toBe($sharp)
+        ->and($lines())
+        ->toBeLessThan($drawn);
     $zones = collect($this->getJson($base)->json('zones'));
     expect($zones->firstWhere('number', $one)['graded'])->toHaveCount(1);
     $this->get("/api/studies/$study->id/plan/zones.pdf")->assertOk();

@@ -26,8 +26,13 @@ final class OwnAccountController extends Controller
         $user = $this->user($request);
 
         return new JsonResponse([
-            'name' => $user->name, 'email' => $user->email, 'demo' => $user->isDemo(),
-            'studies' => $user->studies()->count(), 'pencils' => $user->pencils()->count(), 'megabytes' => intdiv($room->taken($user), 1_000_000), 'mostMegabytes' => intdiv(Room::most(), 1_000_000),
+            'name' => $user->name,
+            'email' => $user->email,
+            'demo' => $user->isDemo(),
+            'studies' => $user->studies()->count(),
+            'pencils' => $user->pencils()->count(),
+            'megabytes' => intdiv($room->taken($user), 1_000_000),
+            'mostMegabytes' => intdiv(Room::most(), 1_000_000),
         ]);
     }
 

@@ -21,14 +21,21 @@ final class AccountController extends Controller
 {
     public function save(Request $request, AccountFile $file): BinaryFileResponse
     {
-        return response()->download($file->write($this->user($request)), 'knotty-prism-account.zip', ['Content-Type' => 'application/zip', 'Cache-Control' => 'no-store'])->deleteFileAfterSend();
+        return response()
+            ->download($file->write($this->user($request)), 'knotty-prism-account.zip', [
+                'Content-Type' => 'application/zip',
+                'Cache-Control' => 'no-store',
+            ])
+            ->deleteFileAfterSend();
     }
 
     /** Kept first, and taken in by a worker. Sent again, it is the same one. */
     public function bringIn(AccountFileRequest $request, AccountImports $imports): JsonResponse
     {
         $user = $this->user($request);
-        $id = Once::madeBefore($request, $user) ?? $this->once($request, static fn (): int => self::begun($user, $request->filePath(), $imports)->id);
+        $id =
+            Once::madeBefore($request, $user) ??
+            $this->once($request, static fn (): int => self::begun($user, $request->filePath(), $imports)->id);
 
         return new JsonResponse(self::shown(AccountImport::query()->where('user_id', $user->id)->findOrFail($id), $imports), 202);
     }
@@ -45,7 +52,10 @@ final class AccountController extends Controller
     {
         $import = AccountImport::query()->where('user_id', $this->user($request)->id)->latest('id')->first();
 
-        return self::passing(new JsonResponse(['import' => $import === null ? null : self::shown($import, $imports)]), $import?->state->isUnderWay() === true);
+        return self::passing(
+            new JsonResponse(['import' => $import === null ? null : self::shown($import, $imports)]),
+            $import?->state->isUnderWay() === true,
+        );
     }
 
     public function import(AccountImport $accountImport, AccountImports $imports): JsonResponse
@@ -63,6 +73,13 @@ final class AccountController extends Controller
     /** @return array<string, mixed> */
     private static function shown(AccountImport $import, AccountImports $imports): array
     {
-        return ['id' => $import->id, 'state' => $import->state->value, 'done' => $imports->done($import), 'total' => $import->total, 'taken' => $import->taken, 'problem' => $import->problem];
+        return [
+            'id' => $import->id,
+            'state' => $import->state->value,
+            'done' => $imports->done($import),
+            'total' => $import->total,
+            'taken' => $import->taken,
+            'problem' => $import->problem,
+        ];
     }
 }

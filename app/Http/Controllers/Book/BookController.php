@@ -37,13 +37,25 @@ final class BookController extends Controller
     {
         $user = $this->user($request);
         $this->once($request, function () use ($request, $user, $study, $plan): int {
-            $spot = $request->has('spot') ? KeptRecipe::query()->where('study_id', $study->id)->find($request->integer('spot')) ?? throw ImpossibleChange::unknown('spot') : null;
-            [$recipe, $name, $outcome, $cutout] = $spot === null ? $plan->zone($user, $study, $request->integer('zone')) : $plan->spot($user, $study, $spot);
+            $spot = $request->has('spot')
+                ? KeptRecipe::query()->where('study_id', $study->id)->find($request->integer('spot')) ??
+                    throw ImpossibleChange::unknown('spot')
+                : null;
+            [$recipe, $name, $outcome, $cutout] =
+                $spot === null ? $plan->zone($user, $study, $request->integer('zone')) : $plan->spot($user, $study, $spot);
 
-            return $this->book->keep($user, $recipe, ['study_id' => $study->id, 'name' => $name, 'words' => '', 'outcome' => $outcome, 'paper' => $spot->paper ?? $study->paper, 'cutout' => $cutout, ...array_filter($request->said(), static fn (string $t): bool => $t !== '')]);
+            return $this->book->keep($user, $recipe, [
+                'study_id' => $study->id,
+                'name' => $name,
+                'words' => '',
+                'outcome' => $outcome,
+                'paper' => $spot->paper ?? $study->paper,
+                'cutout' => $cutout,
+                ...array_filter($request->said(), static fn (string $t): bool => $t !== ''),
+            ]);
         });
 
-        return new JsonResponse($this->answers->find($user, new BookSearch), 201);
+        return new JsonResponse($this->answers->find($user, new BookSearch()), 201);
     }
 
     public function change(RecipeWordsRequest $request, int $recipe): JsonResponse
@@ -51,7 +63,7 @@ final class BookController extends Controller
         $user = $this->user($request);
         $this->once($request, fn (): int => $this->book->change($user, $recipe, $request->said()));
 
-        return new JsonResponse($this->answers->find($user, new BookSearch));
+        return new JsonResponse($this->answers->find($user, new BookSearch()));
     }
 
     public function remove(Request $request, int $recipe): JsonResponse
@@ -59,7 +71,7 @@ final class BookController extends Controller
         $user = $this->user($request);
         $this->once($request, fn (): int => $this->book->remove($user, $recipe));
 
-        return new JsonResponse($this->answers->find($user, new BookSearch));
+        return new JsonResponse($this->answers->find($user, new BookSearch()));
     }
 
     public function restore(Request $request, int $recipe): JsonResponse
@@ -67,7 +79,7 @@ final class BookController extends Controller
         $user = $this->user($request);
         $this->once($request, fn (): int => $this->book->restore($user, $recipe));
 
-        return new JsonResponse($this->answers->find($user, new BookSearch));
+        return new JsonResponse($this->answers->find($user, new BookSearch()));
     }
 
     public function laid(OnPaperRequest $request, int $recipe): JsonResponse
@@ -77,8 +89,17 @@ final class BookController extends Controller
 
     public function swatches(BookSearchRequest $request, PaletteCard $card): Response
     {
-        $pdf = $card->pdf('From the book', (string) $request->string('paper'), $this->answers->swatches($this->user($request), $request->search()), $request->size());
+        $pdf = $card->pdf(
+            'From the book',
+            (string) $request->string('paper'),
+            $this->answers->swatches($this->user($request), $request->search()),
+            $request->size(),
+        );
 
-        return new Response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="swatches.pdf"', 'Cache-Control' => 'no-store']);
+        return new Response($pdf, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="swatches.pdf"',
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

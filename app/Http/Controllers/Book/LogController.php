@@ -36,7 +36,10 @@ final class LogController extends Controller
     public function note(SessionNoteRequest $request): JsonResponse
     {
         $user = $this->user($request);
-        $this->once($request, fn (): int => $this->logs->note($user, $request->integer('session'), trim((string) $request->string('note'))));
+        $this->once(
+            $request,
+            fn (): int => $this->logs->note($user, $request->integer('session'), trim((string) $request->string('note'))),
+        );
 
         return new JsonResponse($this->answers->log($user, 0));
     }
@@ -47,7 +50,11 @@ final class LogController extends Controller
         $log = $this->logs->of($user);
         $called = array_map(static fn ($p): string => trim("$p->number $p->name"), LogAnswers::called($user));
 
-        return self::file(WorkLogCsv::of($log, $this->logs->studies($user), $called, $this->logs->wear($user, $log)), 'text/csv; charset=utf-8', 'log.csv');
+        return self::file(
+            WorkLogCsv::of($log, $this->logs->studies($user), $called, $this->logs->wear($user, $log)),
+            'text/csv; charset=utf-8',
+            'log.csv',
+        );
     }
 
     public function calendar(Request $request): Response
@@ -55,11 +62,19 @@ final class LogController extends Controller
         $user = $this->user($request);
         $log = $this->logs->of($user);
 
-        return self::file(WorkCalendar::of($log, $this->logs->studies($user), $this->logs->notes($log->sessions), $request->getHost()), 'text/calendar; charset=utf-8', 'log.ics');
+        return self::file(
+            WorkCalendar::of($log, $this->logs->studies($user), $this->logs->notes($log->sessions), $request->getHost()),
+            'text/calendar; charset=utf-8',
+            'log.ics',
+        );
     }
 
     private static function file(string $text, string $type, string $name): Response
     {
-        return new Response($text, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'no-store']);
+        return new Response($text, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => "attachment; filename=\"$name\"",
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

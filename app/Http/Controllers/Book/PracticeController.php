@@ -29,7 +29,15 @@ final class PracticeController extends Controller
 
             return [
                 ...PracticeResource::training($training),
-                'drill' => $asked === null ? null : ['skill' => $asked->skill->value, 'difficulty' => $asked->difficulty, 'seed' => $asked->seed, 'again' => $asked->again, ...PracticeResource::question($asked->drill)],
+                'drill' => $asked === null
+                        ? null
+                        : [
+                            'skill' => $asked->skill->value,
+                            'difficulty' => $asked->difficulty,
+                            'seed' => $asked->seed,
+                            'again' => $asked->again,
+                            ...PracticeResource::question($asked->drill),
+                        ],
             ];
         });
     }
@@ -40,8 +48,21 @@ final class PracticeController extends Controller
         $user = $this->user($request);
         $drill = $this->room->asked($user, $study, $request->skill(), $request->integer('difficulty'), $request->integer('seed'));
         $chosen = $request->integer('choice');
-        $this->once($request, fn (): int => $this->room->answered($user, $study, $request->skill(), $request->integer('difficulty'), $request->integer('seed'), $chosen === $drill->answer));
+        $this->once(
+            $request,
+            fn (): int => $this->room->answered(
+                $user,
+                $study,
+                $request->skill(),
+                $request->integer('difficulty'),
+                $request->integer('seed'),
+                $chosen === $drill->answer,
+            ),
+        );
 
-        return new JsonResponse([...PracticeResource::answer($drill, $chosen), ...PracticeResource::training($this->room->training($user))]);
+        return new JsonResponse([
+            ...PracticeResource::answer($drill, $chosen),
+            ...PracticeResource::training($this->room->training($user)),
+        ]);
     }
 }

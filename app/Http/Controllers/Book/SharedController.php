@@ -40,7 +40,10 @@ final class SharedController extends Controller
     {
         $study = $this->shared->named($token)->study;
 
-        return self::picture('png', $images->after($plans->ground($study->user()->firstOrFail(), $study), new Stage($request->passes()), $request->seenAs()));
+        return self::picture(
+            'png',
+            $images->after($plans->ground($study->user()->firstOrFail(), $study), new Stage($request->passes()), $request->seenAs()),
+        );
     }
 
     public function note(SharedNoteRequest $request, string $token): JsonResponse
@@ -59,7 +62,7 @@ final class SharedController extends Controller
 
     private function photoOf(SharedPlan $shared, int $photo): Photo
     {
-        return $shared->study->photos->firstWhere('id', $photo) ?? throw new ModelNotFoundException;
+        return $shared->study->photos->firstWhere('id', $photo) ?? throw new ModelNotFoundException();
     }
 
     /** Kept for the visit alone: withdrawn, it is to be gone. */

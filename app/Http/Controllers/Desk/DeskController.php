@@ -29,7 +29,19 @@ final class DeskController extends Controller
 
     public function mark(DeskMarkRequest $request, Study $study): JsonResponse
     {
-        $this->once($request, fn (): int => $this->keeper->mark($this->user($request), $study, $request->markKind(), $request->integer('zone'), $request->integer('position'), $request->pass(), $request->integer('at'), $request->integer('coats', 1)));
+        $this->once(
+            $request,
+            fn (): int => $this->keeper->mark(
+                $this->user($request),
+                $study,
+                $request->markKind(),
+                $request->integer('zone'),
+                $request->integer('position'),
+                $request->pass(),
+                $request->integer('at'),
+                $request->integer('coats', 1),
+            ),
+        );
 
         return $this->whole($request, $study);
     }

@@ -21,8 +21,11 @@ use Illuminate\Http\Response;
 /** The picture to come, as it is planned. */
 final class PictureController extends Controller
 {
-    public function __construct(private readonly PlanRepository $plans, private readonly PlanImages $images, private readonly StagesOfWork $stages)
-    {
+    public function __construct(
+        private readonly PlanRepository $plans,
+        private readonly PlanImages $images,
+        private readonly StagesOfWork $stages,
+    ) {
     }
 
     /** The order in which it is laid, and what to make of it on the way. */
@@ -38,7 +41,11 @@ final class PictureController extends Controller
     {
         $ground = $this->plans->ground($this->user($request), $study);
 
-        return self::png($request->isError() ? $this->images->error($ground) : $this->images->after($ground, $this->stage($ground, $study, $request), $request->seenAs()));
+        return self::png(
+            $request->isError()
+                ? $this->images->error($ground)
+                : $this->images->after($ground, $this->stage($ground, $study, $request), $request->seenAs()),
+        );
     }
 
     /** A piece of it from near. */
@@ -54,7 +61,11 @@ final class PictureController extends Controller
     {
         $light = $request->light();
 
-        return new JsonResponse(['light' => $light->value, 'words' => $light->words(), 'parted' => $this->images->parted($this->plans->ground($this->user($request), $study), $light)]);
+        return new JsonResponse([
+            'light' => $light->value,
+            'words' => $light->words(),
+            'parted' => $this->images->parted($this->plans->ground($this->user($request), $study), $light),
+        ]);
     }
 
     public function values(Request $request, Study $study): JsonResponse
@@ -66,7 +77,9 @@ final class PictureController extends Controller
     {
         $steps = $request->work();
 
-        return $steps === null ? new Stage($request->passes()) : $this->stages->after($ground, $study, $this->plans->zones($ground), $steps);
+        return $steps === null
+            ? new Stage($request->passes())
+            : $this->stages->after($ground, $study, $this->plans->zones($ground), $steps);
     }
 
     private static function png(string $bytes): Response

@@ -15,6 +15,10 @@ final class ChangePasswordRequest extends ProofRequest
 
     public function messages(): array
     {
-        return [...parent::messages(), 'new.min' => 'A password needs at least 10 characters.', 'new.required' => 'Write the new password, too: 10 characters or more.'];
+        return [
+            ...parent::messages(),
+            'new.min' => 'A password needs at least 10 characters.',
+            'new.required' => 'Write the new password, too: 10 characters or more.',
+        ];
     }
 }

@@ -20,7 +20,11 @@ final class AccountFileRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['file.required' => 'Choose an account file.', 'file.max' => 'An account file may be up to 150 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.'];
+        return [
+            'file.required' => 'Choose an account file.',
+            'file.max' => 'An account file may be up to 150 MB.',
+            'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.',
+        ];
     }
 
     public function filePath(): string

@@ -16,7 +16,9 @@ final class AnswerRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'skill' => ['required', Rule::in(Skill::values())], 'difficulty' => ['required', 'integer', 'between:'.AskDrill::EASIEST.','.AskDrill::HARDEST], 'seed' => ['required', 'integer', 'min:1', 'max:2000000000'],
+            'skill' => ['required', Rule::in(Skill::values())],
+            'difficulty' => ['required', 'integer', 'between:'.AskDrill::EASIEST.','.AskDrill::HARDEST],
+            'seed' => ['required', 'integer', 'min:1', 'max:2000000000'],
             'choice' => ['required', 'integer', 'min:0', 'max:20'],
         ];
     }

@@ -21,8 +21,12 @@ final class BookSearchRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'like' => ['sometimes', 'string', 'regex:/^#[0-9a-f]{6}$/Di'], 'words' => ['sometimes', 'nullable', 'string', 'max:200'], 'pencil' => ['sometimes', 'nullable', 'string', 'max:120'],
-            'paper' => ['sometimes', 'nullable', Rule::in(PaperShelf::names())], 'skip' => ['sometimes', 'integer', 'min:0', 'max:100000'], ...self::sizeRules(),
+            'like' => ['sometimes', 'string', 'regex:/^#[0-9a-f]{6}$/Di'],
+            'words' => ['sometimes', 'nullable', 'string', 'max:200'],
+            'pencil' => ['sometimes', 'nullable', 'string', 'max:120'],
+            'paper' => ['sometimes', 'nullable', Rule::in(PaperShelf::names())],
+            'skip' => ['sometimes', 'integer', 'min:0', 'max:100000'],
+            ...self::sizeRules(),
         ];
     }
 
@@ -34,6 +38,12 @@ final class BookSearchRequest extends FormRequest
 
     public function search(): BookSearch
     {
-        return new BookSearch($this->filled('like') ? Lab::ofXyz(Srgb::ofHex((string) $this->string('like'))->xyz()) : null, (string) $this->string('words'), (string) $this->string('pencil'), (string) $this->string('paper'), $this->integer('skip'));
+        return new BookSearch(
+            $this->filled('like') ? Lab::ofXyz(Srgb::ofHex((string) $this->string('like'))->xyz()) : null,
+            (string) $this->string('words'),
+            (string) $this->string('pencil'),
+            (string) $this->string('paper'),
+            $this->integer('skip'),
+        );
     }
 }

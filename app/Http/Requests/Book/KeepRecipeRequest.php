@@ -14,7 +14,11 @@ final class KeepRecipeRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['zone' => ['required_without:spot', 'integer', 'min:1', 'max:255'], 'spot' => ['required_without:zone', 'integer', 'min:1'], ...self::sayingRules()];
+        return [
+            'zone' => ['required_without:spot', 'integer', 'min:1', 'max:255'],
+            'spot' => ['required_without:zone', 'integer', 'min:1'],
+            ...self::sayingRules(),
+        ];
     }
 
     /** @return array<string, string> */

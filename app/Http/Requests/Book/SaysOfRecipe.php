@@ -10,13 +10,21 @@ trait SaysOfRecipe
     /** @return array<string, list<string>> */
     private static function sayingRules(): array
     {
-        return ['name' => ['sometimes', 'string', 'min:1', 'max:120'], 'words' => ['sometimes', 'nullable', 'string', 'max:500'], 'outcome' => ['sometimes', 'nullable', 'string', 'max:300']];
+        return [
+            'name' => ['sometimes', 'string', 'min:1', 'max:120'],
+            'words' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'outcome' => ['sometimes', 'nullable', 'string', 'max:300'],
+        ];
     }
 
     /** @return array<string, string> */
     private static function sayingMessages(): array
     {
-        return ['name.*' => 'A name has 1 to 120 characters.', 'words.max' => 'Up to 500 characters to find it by.', 'outcome.max' => 'How it came out has up to 300 characters.'];
+        return [
+            'name.*' => 'A name has 1 to 120 characters.',
+            'words.max' => 'Up to 500 characters to find it by.',
+            'outcome.max' => 'How it came out has up to 300 characters.',
+        ];
     }
 
     /** @return array{name?: string, words?: string, outcome?: string} */

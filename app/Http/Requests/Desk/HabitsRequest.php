@@ -28,7 +28,11 @@ final class HabitsRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['session.*' => 'A session is 10 to 480 minutes.', 'thin.*' => 'A wash dries in 0 to 240 minutes.', 'wet.*' => 'A wash dries in 0 to 240 minutes.'];
+        return [
+            'session.*' => 'A session is 10 to 480 minutes.',
+            'thin.*' => 'A wash dries in 0 to 240 minutes.',
+            'wet.*' => 'A wash dries in 0 to 240 minutes.',
+        ];
     }
 
     /** @return array<string, int|string|bool> */

@@ -17,7 +17,12 @@ final class DrawerMapRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)], 'rows' => ['required', 'integer'], 'slots' => ['required', 'integer'], ...self::sizeRules()];
+        return [
+            'order' => ['sometimes', Rule::in(DrawerOrder::KINDS)],
+            'rows' => ['required', 'integer'],
+            'slots' => ['required', 'integer'],
+            ...self::sizeRules(),
+        ];
     }
 
     public function order(): string

@@ -15,7 +15,11 @@ final class EquivalentsRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['from' => ['present', 'nullable', 'string', 'max:80'], 'to' => ['present', 'nullable', 'string', 'max:80'], ...self::sizeRules()];
+        return [
+            'from' => ['present', 'nullable', 'string', 'max:80'],
+            'to' => ['present', 'nullable', 'string', 'max:80'],
+            ...self::sizeRules(),
+        ];
     }
 
     public function from(): string

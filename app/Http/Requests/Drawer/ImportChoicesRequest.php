@@ -14,7 +14,11 @@ final class ImportChoicesRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['known' => ['required', Rule::in(ImportChoices::KNOWN)], 'twice' => ['required', Rule::in(ImportChoices::TWICE)], 'others' => ['required', Rule::in(ImportChoices::OTHERS)]];
+        return [
+            'known' => ['required', Rule::in(ImportChoices::KNOWN)],
+            'twice' => ['required', Rule::in(ImportChoices::TWICE)],
+            'others' => ['required', Rule::in(ImportChoices::OTHERS)],
+        ];
     }
 
     /** @return array<string, string> */

@@ -20,7 +20,14 @@ final class MixingChartRequest extends FormRequest
     {
         $pressure = ['sometimes', Rule::enum(PressureMark::class)];
 
-        return ['ids' => ['required', 'array', 'max:40'], 'ids.*' => self::ID, 'beneath' => $pressure, 'above' => $pressure, ...self::paperRules(), ...self::sizeRules()];
+        return [
+            'ids' => ['required', 'array', 'max:40'],
+            'ids.*' => self::ID,
+            'beneath' => $pressure,
+            'above' => $pressure,
+            ...self::paperRules(),
+            ...self::sizeRules(),
+        ];
     }
 
     /** @return list<string> */

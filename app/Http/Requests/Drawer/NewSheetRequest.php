@@ -17,13 +17,22 @@ final class NewSheetRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['pencils' => ['required', 'string', 'max:12000'], 'line' => ['present', 'nullable', 'string', 'max:60'], 'size' => ['required', Rule::in(array_keys(ChartSheet::SIZES))], ...self::paperRules()];
+        return [
+            'pencils' => ['required', 'string', 'max:12000'],
+            'line' => ['present', 'nullable', 'string', 'max:60'],
+            'size' => ['required', Rule::in(array_keys(ChartSheet::SIZES))],
+            ...self::paperRules(),
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['pencils.required' => 'Write down the pencils first: a number a row, and its name if you like.', 'pencils.max' => 'That is more text than sixty pencils need.', 'paper.in' => self::PAPER_SAYS];
+        return [
+            'pencils.required' => 'Write down the pencils first: a number a row, and its name if you like.',
+            'pencils.max' => 'That is more text than sixty pencils need.',
+            'paper.in' => self::PAPER_SAYS,
+        ];
     }
 
     /** @return non-empty-list<SheetPencil> */

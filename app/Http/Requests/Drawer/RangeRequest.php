@@ -14,7 +14,11 @@ final class RangeRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['line' => ['present', 'nullable', 'string', 'max:80'], 'numbers' => ['required', 'string', 'max:400'], 'stock' => ['required', Rule::enum(Stock::class)]];
+        return [
+            'line' => ['present', 'nullable', 'string', 'max:80'],
+            'numbers' => ['required', 'string', 'max:400'],
+            'stock' => ['required', Rule::enum(Stock::class)],
+        ];
     }
 
     public function line(): string

@@ -14,7 +14,11 @@ final class SheetColourRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['pencil' => ['required', 'string', 'max:130'], 'kind' => ['required', Rule::in(array_column(BoxKind::OF_PENCIL, 'value'))], 'hex' => ['present', 'nullable', 'string', 'regex:/^#[0-9a-f]{6}$/Di']];
+        return [
+            'pencil' => ['required', 'string', 'max:130'],
+            'kind' => ['required', Rule::in(array_column(BoxKind::OF_PENCIL, 'value'))],
+            'hex' => ['present', 'nullable', 'string', 'regex:/^#[0-9a-f]{6}$/Di'],
+        ];
     }
 
     /** @return array<string, string> */

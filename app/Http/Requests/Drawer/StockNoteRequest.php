@@ -19,8 +19,13 @@ final class StockNoteRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'id' => self::ID, 'stock' => ['sometimes', Rule::enum(Stock::class)], 'lengthLeft' => ['sometimes', 'nullable', 'numeric'], 'discontinued' => ['sometimes', 'boolean'],
-            'formerly' => ['sometimes', 'array', 'max:20'], 'formerly.*' => ['string', 'max:120'], 'notes' => ['sometimes', 'nullable', 'string', 'max:2000'],
+            'id' => self::ID,
+            'stock' => ['sometimes', Rule::enum(Stock::class)],
+            'lengthLeft' => ['sometimes', 'nullable', 'numeric'],
+            'discontinued' => ['sometimes', 'boolean'],
+            'formerly' => ['sometimes', 'array', 'max:20'],
+            'formerly.*' => ['string', 'max:120'],
+            'notes' => ['sometimes', 'nullable', 'string', 'max:2000'],
         ];
     }
 

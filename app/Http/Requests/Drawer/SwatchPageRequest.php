@@ -19,9 +19,13 @@ final class SwatchPageRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'photo' => self::photoRules(), 'corners' => ['required', 'string', self::CORNERS],
-            'rows' => ['required', 'integer', 'between:1,'.SwatchGrid::MOST_ROWS], 'columns' => ['required', 'integer', 'between:1,'.SwatchGrid::MOST_COLUMNS],
-            'pencils' => ['required', 'string', 'max:12000'], 'line' => ['present', 'nullable', 'string', 'max:60'], ...self::paperRules(),
+            'photo' => self::photoRules(),
+            'corners' => ['required', 'string', self::CORNERS],
+            'rows' => ['required', 'integer', 'between:1,'.SwatchGrid::MOST_ROWS],
+            'columns' => ['required', 'integer', 'between:1,'.SwatchGrid::MOST_COLUMNS],
+            'pencils' => ['required', 'string', 'max:12000'],
+            'line' => ['present', 'nullable', 'string', 'max:60'],
+            ...self::paperRules(),
         ];
     }
 
@@ -31,9 +35,13 @@ final class SwatchPageRequest extends FormRequest
         $count = static fn (string $what, int $most): string => "A grid has 1 to $most $what.";
 
         return [
-            ...self::photoMessages('Choose the photo of your page.'), 'corners.*' => self::CORNERS_SAY, 'paper.in' => self::PAPER_SAYS,
-            'rows.*' => $count('rows', SwatchGrid::MOST_ROWS), 'columns.*' => $count('columns', SwatchGrid::MOST_COLUMNS),
-            'pencils.required' => 'Write down what lies in the grid, row after row: a number a row, and its name if you like.', 'pencils.max' => 'That is more text than sixty pencils need.',
+            ...self::photoMessages('Choose the photo of your page.'),
+            'corners.*' => self::CORNERS_SAY,
+            'paper.in' => self::PAPER_SAYS,
+            'rows.*' => $count('rows', SwatchGrid::MOST_ROWS),
+            'columns.*' => $count('columns', SwatchGrid::MOST_COLUMNS),
+            'pencils.required' => 'Write down what lies in the grid, row after row: a number a row, and its name if you like.',
+            'pencils.max' => 'That is more text than sixty pencils need.',
         ];
     }
 

@@ -14,7 +14,11 @@ final class TrayRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['order' => ['sometimes', Rule::in(DrawerOrder::KINDS)], 'line' => ['sometimes', 'nullable', 'string', 'max:80'], 'wanted' => ['sometimes', 'boolean']];
+        return [
+            'order' => ['sometimes', Rule::in(DrawerOrder::KINDS)],
+            'line' => ['sometimes', 'nullable', 'string', 'max:80'],
+            'wanted' => ['sometimes', 'boolean'],
+        ];
     }
 
     public function order(): string

@@ -20,12 +20,21 @@ trait OnPaperInHand
     /** @return array<string, list<mixed>> */
     private function handRules(): array
     {
-        return [...self::paperRules(), 'study' => ['sometimes', 'integer'], 'of' => ['sometimes', Rule::enum(StripKind::class)], 'zone' => ['required_if:of,zone', 'integer', 'min:1']];
+        return [
+            ...self::paperRules(),
+            'study' => ['sometimes', 'integer'],
+            'of' => ['sometimes', Rule::enum(StripKind::class)],
+            'zone' => ['required_if:of,zone', 'integer', 'min:1'],
+        ];
     }
 
     public function asked(): AskedStrips
     {
-        return new AskedStrips($this->study(), StripKind::from($this->string('of', StripKind::Pencils->value)->toString()), $this->has('zone') ? $this->integer('zone') : null);
+        return new AskedStrips(
+            $this->study(),
+            StripKind::from($this->string('of', StripKind::Pencils->value)->toString()),
+            $this->has('zone') ? $this->integer('zone') : null,
+        );
     }
 
     private function study(): ?Study
@@ -35,6 +44,8 @@ trait OnPaperInHand
         }
         $user = $this->user();
 
-        return Study::query()->where('user_id', $user instanceof User ? $user->id : 0)->find($this->integer('study')) ?? throw new ModelNotFoundException;
+        return Study::query()
+            ->where('user_id', $user instanceof User ? $user->id : 0)
+            ->find($this->integer('study')) ?? throw new ModelNotFoundException();
     }
 }

@@ -24,10 +24,14 @@ final class StripsRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'strips' => ['required', 'array', 'min:1', 'max:'.LearnHand::MOST_STRIPS], 'strips.*.stack' => ['required', 'string', 'max:2000'],
+            'strips' => ['required', 'array', 'min:1', 'max:'.LearnHand::MOST_STRIPS],
+            'strips.*.stack' => ['required', 'string', 'max:2000'],
             'strips.*.rung' => ['required_without_all:strips.*.hex,strips.*.lab', 'integer', Rule::in(array_keys(Ladder::PRESSURES))],
             'strips.*.hex' => ['sometimes', 'string', 'regex:/^#[0-9a-f]{6}$/Di'],
-            'strips.*.lab' => ['sometimes', 'array:0,1,2', 'size:3'], 'strips.*.lab.0' => ['numeric', 'between:0,100'], 'strips.*.lab.1' => ['numeric', 'between:-128,128'], 'strips.*.lab.2' => ['numeric', 'between:-128,128'],
+            'strips.*.lab' => ['sometimes', 'array:0,1,2', 'size:3'],
+            'strips.*.lab.0' => ['numeric', 'between:0,100'],
+            'strips.*.lab.1' => ['numeric', 'between:-128,128'],
+            'strips.*.lab.2' => ['numeric', 'between:-128,128'],
             ...$this->handRules(),
         ];
     }
@@ -35,14 +39,21 @@ final class StripsRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['strips.required' => 'Say of one strip at least what came of it.', 'strips.*.hex.regex' => 'A colour is written like #a1b2c3.', 'strips.*.lab.*' => 'A measured colour is L* from 0 to 100, a* and b* from -128 to 128.'];
+        return [
+            'strips.required' => 'Say of one strip at least what came of it.',
+            'strips.*.hex.regex' => 'A colour is written like #a1b2c3.',
+            'strips.*.lab.*' => 'A measured colour is L* from 0 to 100, a* and b* from -128 to 128.',
+        ];
     }
 
     /** @return non-empty-list<Strip> */
     public function strips(Drawer $shelf): array
     {
         $strips = [];
-        /** @var list<array{stack: string, rung?: int|string, hex?: string, lab?: array{float|int|string, float|int|string, float|int|string}}> $said */
+        /**
+         * @var list<array{stack: string, rung?: int|string, hex?: string, lab?: array{float|int|string, float|int|string,
+         * float|int|string}}> $said
+         */
         $said = $this->validated('strips');
         foreach ($said as $strip) {
             $stack = StackText::read($strip['stack'], $shelf);

@@ -14,7 +14,11 @@ final class PhotoNotesRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['name' => ['sometimes', 'string', 'min:1', 'max:200'], 'roles' => ['sometimes', 'array', 'max:4'], 'roles.*' => [Rule::in(Photo::ROLES)]];
+        return [
+            'name' => ['sometimes', 'string', 'min:1', 'max:200'],
+            'roles' => ['sometimes', 'array', 'max:4'],
+            'roles.*' => [Rule::in(Photo::ROLES)],
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -15,13 +15,20 @@ trait PointsAtPhoto
     /** @return array<string, list<string>> */
     private function spotRules(): array
     {
-        return ['x' => ['required', 'integer', 'min:0'], 'y' => ['required', 'integer', 'min:0'], 'ring' => ['required', 'integer', 'min:0', 'max:'.NamedSpot::WIDEST_RING], 'photo' => ['sometimes', 'integer']];
+        return [
+            'x' => ['required', 'integer', 'min:0'],
+            'y' => ['required', 'integer', 'min:0'],
+            'ring' => ['required', 'integer', 'min:0', 'max:'.NamedSpot::WIDEST_RING],
+            'photo' => ['sometimes', 'integer'],
+        ];
     }
 
     /** The photo that is meant: the one that the colours follow where nothing is said. */
     public function photoOf(Study $study): Photo
     {
-        return $this->has('photo') ? ($study->photos->firstWhere('id', $this->integer('photo')) ?? throw new ModelNotFoundException) : $study->photo();
+        return $this->has('photo')
+            ? $study->photos->firstWhere('id', $this->integer('photo')) ?? throw new ModelNotFoundException()
+            : $study->photo();
     }
 
     /**

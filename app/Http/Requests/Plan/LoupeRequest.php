@@ -15,7 +15,13 @@ final class LoupeRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['step' => ['required_without:work', 'integer', 'between:0,99'], 'x' => ['required', 'numeric', 'between:0,1'], 'y' => ['required', 'numeric', 'between:0,1'], ...self::stepsRules(), ...self::lightRules()];
+        return [
+            'step' => ['required_without:work', 'integer', 'between:0,99'],
+            'x' => ['required', 'numeric', 'between:0,1'],
+            'y' => ['required', 'numeric', 'between:0,1'],
+            ...self::stepsRules(),
+            ...self::lightRules(),
+        ];
     }
 
     /** @return array{float, float} */

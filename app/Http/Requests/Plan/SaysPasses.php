@@ -15,7 +15,10 @@ trait SaysPasses
     /** @return array<string, list<string>> */
     private static function passesRules(): array
     {
-        return ['passes' => ['required', 'integer', 'min:0', 'max:'.PassesLaid::MOST], 'zones' => ['sometimes', 'nullable', 'string', 'max:600', self::ZONES]];
+        return [
+            'passes' => ['required', 'integer', 'min:0', 'max:'.PassesLaid::MOST],
+            'zones' => ['sometimes', 'nullable', 'string', 'max:600', self::ZONES],
+        ];
     }
 
     public function progress(): PassesLaid

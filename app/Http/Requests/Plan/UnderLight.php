@@ -16,12 +16,20 @@ trait UnderLight
     /** @return array<string, list<mixed>> */
     private static function lightRules(): array
     {
-        return ['tone' => ['sometimes', Rule::enum(Tone::class)], 'squint' => ['sometimes', 'integer', 'between:0,3'], 'light' => ['sometimes', Rule::enum(Illuminant::class)]];
+        return [
+            'tone' => ['sometimes', Rule::enum(Tone::class)],
+            'squint' => ['sometimes', 'integer', 'between:0,3'],
+            'light' => ['sometimes', Rule::enum(Illuminant::class)],
+        ];
     }
 
     public function seenAs(): SeenAs
     {
-        return new SeenAs(Tone::from($this->string('tone', Tone::Colour->value)->toString()), Squint::tryFrom($this->integer('squint')), $this->light());
+        return new SeenAs(
+            Tone::from($this->string('tone', Tone::Colour->value)->toString()),
+            Squint::tryFrom($this->integer('squint')),
+            $this->light(),
+        );
     }
 
     public function light(): Illuminant

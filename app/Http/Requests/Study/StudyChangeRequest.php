@@ -12,7 +12,15 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 /** What may be changed about a study: its name, paper, the drawing's size and grid, and the photo that the colours follow. */
 final class StudyChangeRequest extends FormRequest
 {
-    private const COLUMNS = ['name' => 'name', 'paper' => 'paper', 'drawingWidthMm' => 'drawing_width_mm', 'drawingHeightMm' => 'drawing_height_mm', 'gridMm' => 'grid_mm', 'cutPlace' => 'cut_place', 'colourPhoto' => 'colour_photo_id'];
+    private const COLUMNS = [
+        'name' => 'name',
+        'paper' => 'paper',
+        'drawingWidthMm' => 'drawing_width_mm',
+        'drawingHeightMm' => 'drawing_height_mm',
+        'gridMm' => 'grid_mm',
+        'cutPlace' => 'cut_place',
+        'colourPhoto' => 'colour_photo_id',
+    ];
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -26,7 +34,11 @@ final class StudyChangeRequest extends FormRequest
             'drawingHeightMm' => ['sometimes', 'numeric', 'min:20', 'max:3000'],
             'gridMm' => ['sometimes', 'numeric', 'min:2', 'max:1000'],
             'cutPlace' => ['sometimes', 'numeric', 'min:0', 'max:1'],
-            'colourPhoto' => ['sometimes', 'integer', Rule::exists('photos', 'id')->where('study_id', $study instanceof Study ? $study->id : 0)],
+            'colourPhoto' => [
+                'sometimes',
+                'integer',
+                Rule::exists('photos', 'id')->where('study_id', $study instanceof Study ? $study->id : 0),
+            ],
         ];
     }
 

@@ -20,7 +20,10 @@ final class StudyFileRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['file.max' => 'A study file may be up to 150 MB.', 'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.'];
+        return [
+            'file.max' => 'A study file may be up to 150 MB.',
+            'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.',
+        ];
     }
 
     public function text(): string

@@ -27,14 +27,18 @@ final class ComplementDrill extends Skill
 
     private const PRESSED = 0.55;
 
-    private const BENEATH = [0.20, 0.35, 0.55, 0.80];
+    private const BENEATH = [0.2, 0.35, 0.55, 0.8];
 
     /** C*ab that a wrong one must leave more than the right one does. */
     private const CLEAR = 1.0;
 
     public function __construct()
     {
-        parent::__construct('complement', 5, 'Look across the ring, then a little to the warm side: what lies straight across often turns green.');
+        parent::__construct(
+            'complement',
+            5,
+            'Look across the ring, then a little to the warm side: what lies straight across often turns green.',
+        );
     }
 
     public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
@@ -60,7 +64,9 @@ final class ComplementDrill extends Skill
     private static function others(DrillGround $ground, Pencil $pencil, array $good, int $difficulty): array
     {
         $known = array_map(static fn (Complement $c): string => $c->pencil->id(), $good);
-        $others = array_values(array_filter($ground->pencils, static fn (Pencil $p): bool => $p !== $pencil && ! in_array($p->id(), $known, true)));
+        $others = array_values(
+            array_filter($ground->pencils, static fn (Pencil $p): bool => $p !== $pencil && ! in_array($p->id(), $known, true)),
+        );
         // What takes more and turns it green is right for one eye and wrong for another: it is not offered.
         $least = $good[0]->mix->chroma() + self::CLEAR;
         $others = array_values(array_filter($others, static fn (Pencil $p): bool => self::left($ground, $p, $pencil) > $least));
@@ -74,7 +80,12 @@ final class ComplementDrill extends Skill
     /** C*ab that is left at least of a pencil over another. */
     private static function left(DrillGround $ground, Pencil $beneath, Pencil $over): float
     {
-        return min(array_map(static fn (float $p): float => $ground->lab([new Pass($beneath, $p), new Pass($over, self::PRESSED)])->chroma(), self::BENEATH));
+        return min(
+            array_map(
+                static fn (float $p): float => $ground->lab([new Pass($beneath, $p), new Pass($over, self::PRESSED)])->chroma(),
+                self::BENEATH,
+            ),
+        );
     }
 
     /** @param  non-empty-list<Pencil>  $others */
@@ -86,10 +97,21 @@ final class ComplementDrill extends Skill
 
         return new Drill(
             sprintf('Which of these, laid beneath, settles %s most without turning it green?', DrillGround::called($pencil)),
-            [new Shown(DrillGround::said(DrillGround::called($pencil), $ground->lab($alone)), $ground->dab($alone))], null,
-            array_map(static fn (Pencil $p): Choice => new Choice(DrillGround::called($p), $ground->dab([new Pass($p, self::PRESSED)])), $choices), (int) array_search($right->pencil, $choices, true),
+            [new Shown(DrillGround::said(DrillGround::called($pencil), $ground->lab($alone)), $ground->dab($alone))],
+            null,
+            array_map(
+                static fn (Pencil $p): Choice => new Choice(DrillGround::called($p), $ground->dab([new Pass($p, self::PRESSED)])),
+                $choices,
+            ),
+            (int) array_search($right->pencil, $choices, true),
             sprintf('%s beneath leaves least of its strength.', DrillGround::called($right->pencil)),
-            [new Shown(DrillGround::said('alone', $ground->lab($alone)), $ground->dab($alone)), new Shown(DrillGround::said('over '.DrillGround::called($right->pencil), $right->mix), $ground->dab($right->stack->passes()))],
+            [
+                new Shown(DrillGround::said('alone', $ground->lab($alone)), $ground->dab($alone)),
+                new Shown(
+                    DrillGround::said('over '.DrillGround::called($right->pencil), $right->mix),
+                    $ground->dab($right->stack->passes()),
+                ),
+            ],
         );
     }
 }

@@ -41,15 +41,25 @@ final class LeanDrill extends Skill
         $right = Family::of($lab)->words();
         $ring = Family::ring();
         $place = (int) array_search($right, $ring, true);
-        $words = [$right, ...array_map(static fn (int $apart): string => $ring[($place + $apart) % count($ring)], self::APART[$difficulty])];
+        $words = [
+            $right,
+            ...array_map(static fn (int $apart): string => $ring[($place + $apart) % count($ring)], self::APART[$difficulty]),
+        ];
         // Always in the order of the ring, so that where one stands says nothing.
         usort($words, static fn (string $a, string $b): int => array_search($a, $ring, true) <=> array_search($b, $ring, true));
 
         return new Drill(
-            'Which base is this, and which way does it lean?', [new Shown('the colour', [DrillGround::hex($lab)])], null,
-            array_map(static fn (string $w): Choice => new Choice($w), $words), (int) array_search($right, $words, true),
+            'Which base is this, and which way does it lean?',
+            [new Shown('the colour', [DrillGround::hex($lab)])],
+            null,
+            array_map(static fn (string $w): Choice => new Choice($w), $words),
+            (int) array_search($right, $words, true),
             sprintf('It is %s.', $right),
-            array_map(static fn (string $words, Lab $l): Shown => new Shown(DrillGround::said($words, $l), [DrillGround::hex($l)]), ['turned back along the ring', 'the colour', 'turned on along the ring'], [$lab->turned(-24, 1.0), $lab, $lab->turned(24, 1.0)]),
+            array_map(
+                static fn (string $words, Lab $l): Shown => new Shown(DrillGround::said($words, $l), [DrillGround::hex($l)]),
+                ['turned back along the ring', 'the colour', 'turned on along the ring'],
+                [$lab->turned(-24, 1.0), $lab, $lab->turned(24, 1.0)],
+            ),
         );
     }
 
@@ -59,6 +69,10 @@ final class LeanDrill extends Skill
         $family = Family::of($lab);
         $shown = Lab::ofXyz(Srgb::ofHex(DrillGround::hex($lab))->xyz());
 
-        return $family->ringPlace() !== null && array_filter([$shown, $lab->turned(self::CLEAR, 1.0), $lab->turned(-self::CLEAR, 1.0)], static fn (Lab $near): bool => Family::of($near) != $family) === [];
+        return $family->ringPlace() !== null &&
+            array_filter(
+                [$shown, $lab->turned(self::CLEAR, 1.0), $lab->turned(-self::CLEAR, 1.0)],
+                static fn (Lab $near): bool => Family::of($near) != $family,
+            ) === [];
     }
 }

@@ -31,7 +31,11 @@ final class NextMoveDrill extends Skill
 
     public function __construct()
     {
-        parent::__construct('next move', 7, 'Say what is wrong in one word, lighter, darker, greyer or another lean, and only then choose a pencil.');
+        parent::__construct(
+            'next move',
+            7,
+            'Say what is wrong in one word, lighter, darker, greyer or another lean, and only then choose a pencil.',
+        );
     }
 
     public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
@@ -92,10 +96,19 @@ final class NextMoveDrill extends Skill
 
         return new Drill(
             'From the left dab to the colour on the right in one move: which?',
-            [new Shown(DrillGround::said('what lies there', $ground->lab($lies)), $ground->dab($lies)), new Shown(DrillGround::said('the colour wanted', $ground->lab([...$lies, $right])), $target)], null,
-            array_map(static fn (Pass $p): Choice => new Choice(self::words($p), $ground->dab([new Pass($p->pencil, 0.8)])), $moves), (int) array_search($right, $moves, true),
+            [
+                new Shown(DrillGround::said('what lies there', $ground->lab($lies)), $ground->dab($lies)),
+                new Shown(DrillGround::said('the colour wanted', $ground->lab([...$lies, $right])), $target),
+            ],
+            null,
+            array_map(static fn (Pass $p): Choice => new Choice(self::words($p), $ground->dab([new Pass($p->pencil, 0.8)])), $moves),
+            (int) array_search($right, $moves, true),
             sprintf('%s over it.', self::words($right)),
-            [new Shown('before', $ground->dab($lies)), new Shown('after', $ground->dab([...$lies, $right])), new Shown('the colour wanted', $target)],
+            [
+                new Shown('before', $ground->dab($lies)),
+                new Shown('after', $ground->dab([...$lies, $right])),
+                new Shown('the colour wanted', $target),
+            ],
         );
     }
 

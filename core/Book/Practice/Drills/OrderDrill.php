@@ -49,14 +49,27 @@ final class OrderDrill extends Skill
     {
         [$first, $second] = $passes;
         $lies = $turned ? [$second, $first] : $passes;
-        $words = static fn (Pass $beneath, Pass $over): string => sprintf('%s beneath, %s over it', DrillGround::called($beneath->pencil), DrillGround::called($over->pencil));
+        $words = static fn (Pass $beneath, Pass $over): string => sprintf(
+            '%s beneath, %s over it',
+            DrillGround::called($beneath->pencil),
+            DrillGround::called($over->pencil),
+        );
 
         return new Drill(
             'These two were laid one over the other, equally firmly. Which lies beneath?',
-            [new Shown(DrillGround::called($first->pencil), $ground->dab([$first])), new Shown(DrillGround::said('both', $ground->lab($lies)), $ground->dab($lies)), new Shown(DrillGround::called($second->pencil), $ground->dab([$second]))], null,
-            [new Choice($words($first, $second)), new Choice($words($second, $first))], $turned ? 1 : 0,
+            [
+                new Shown(DrillGround::called($first->pencil), $ground->dab([$first])),
+                new Shown(DrillGround::said('both', $ground->lab($lies)), $ground->dab($lies)),
+                new Shown(DrillGround::called($second->pencil), $ground->dab([$second])),
+            ],
+            null,
+            [new Choice($words($first, $second)), new Choice($words($second, $first))],
+            $turned ? 1 : 0,
             sprintf('%s.', $words($lies[0], $lies[1])),
-            array_map(static fn (array $pair): Shown => new Shown(DrillGround::said($words(...$pair), $ground->lab($pair)), $ground->dab($pair)), [[$first, $second], [$second, $first]]),
+            array_map(
+                static fn (array $pair): Shown => new Shown(DrillGround::said($words(...$pair), $ground->lab($pair)), $ground->dab($pair)),
+                [[$first, $second], [$second, $first]],
+            ),
         );
     }
 }

@@ -10,7 +10,10 @@ use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Kinds\Found;
 use KnottyPrism\Core\Kinds\Kind;
 
-/** What an eye can be trained in, one short question at a time. Each is one class of this folder, which makes its questions, and is found there. */
+/**
+ * What an eye can be trained in, one short question at a time. Each is one class of this folder, which makes its questions, and is found
+ * there.
+ */
 abstract class Skill extends Kind
 {
     /**

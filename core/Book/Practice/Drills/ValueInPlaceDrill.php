@@ -13,7 +13,11 @@ final class ValueInPlaceDrill extends Skill
 {
     public function __construct()
     {
-        parent::__construct('value in its surroundings', 2, 'A dark neighbour makes a place look lighter than it is: cover what lies round it with two fingers.');
+        parent::__construct(
+            'value in its surroundings',
+            2,
+            'A dark neighbour makes a place look lighter than it is: cover what lies round it with two fingers.',
+        );
     }
 
     public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill

@@ -23,9 +23,12 @@ final class ValueQuestion
 
     public static function make(DrillGround $ground, int $difficulty, Chance $chance, bool $inPlace): ?Drill
     {
-        $scale = new ValueScale;
+        $scale = new ValueScale();
         $step = 100 / $scale->steps;
-        $found = $ground->place($chance, static fn (Lab $lab): bool => abs($lab->l - $scale->middleOf($scale->stepOf($lab))) <= self::INSIDE * $step);
+        $found = $ground->place(
+            $chance,
+            static fn (Lab $lab): bool => abs($lab->l - $scale->middleOf($scale->stepOf($lab))) <= self::INSIDE * $step,
+        );
         if ($found === null) {
             return null;
         }
@@ -33,21 +36,45 @@ final class ValueQuestion
         $right = $scale->stepOf($lab);
         [$count, $apart] = self::CHOICES[$difficulty];
         // The right one may be any of them, as far as the scale reaches.
-        $first = max(1 + ($right - 1) % $apart, $right - $apart * (int) $chance->between(0, $count - 1e-9));
-        $steps = array_values(array_filter(array_map(static fn (int $i): int => $first + $apart * $i, range(0, $count - 1)), static fn (int $s): bool => $s >= 1 && $s <= $scale->steps));
+        $first = max(1 + (($right - 1) % $apart), $right - $apart * (int) $chance->between(0, $count - 1e-9));
+        $steps = array_values(
+            array_filter(
+                array_map(static fn (int $i): int => $first + $apart * $i, range(0, $count - 1)),
+                static fn (int $s): bool => $s >= 1 && $s <= $scale->steps,
+            ),
+        );
         if (count($steps) < 2) {
             $steps = $right > $apart ? [$right - $apart, $right] : [$right, $right + $apart];
         }
         $grey = static fn (int $s): string => DrillGround::hex(new Lab($scale->middleOf($s), 0, 0));
-        $words = static fn (int $s): string => sprintf('%d of %d, %s', $s, $scale->steps, ValueScale::word(new Lab($scale->middleOf($s), 0, 0)));
+        $words = static fn (int $s): string => sprintf(
+            '%d of %d, %s',
+            $s,
+            $scale->steps,
+            ValueScale::word(new Lab($scale->middleOf($s), 0, 0)),
+        );
 
         return new Drill(
             $inPlace ? 'How light is the place in the ring? Step 1 is black.' : 'How light is this? Step 1 is black.',
             $inPlace ? [] : [new Shown('the colour', [DrillGround::hex($lab)])],
-            $inPlace ? [($at % $ground->photo->width) / ($ground->photo->width - 1), intdiv($at, $ground->photo->width) / ($ground->photo->height - 1)] : null,
-            array_map(static fn (int $s): Choice => new Choice($words($s)), $steps), (int) array_search($right, $steps, true),
+            $inPlace
+                ? [
+                    ($at % $ground->photo->width) / ($ground->photo->width - 1),
+                    intdiv($at, $ground->photo->width) / ($ground->photo->height - 1),
+                ]
+                : null,
+            array_map(static fn (int $s): Choice => new Choice($words($s)), $steps),
+            (int) array_search($right, $steps, true),
             sprintf('It is step %s.', $words($right)),
-            [new Shown('the colour', [DrillGround::hex($lab)]), ...array_map(static fn (int $s): Shown => new Shown("step $s", [$grey($s)]), array_values(array_filter([$right - 1, $right, $right + 1], static fn (int $s): bool => $s >= 1 && $s <= $scale->steps)))],
+            [
+                new Shown('the colour', [DrillGround::hex($lab)]),
+                ...array_map(
+                    static fn (int $s): Shown => new Shown("step $s", [$grey($s)]),
+                    array_values(
+                        array_filter([$right - 1, $right, $right + 1], static fn (int $s): bool => $s >= 1 && $s <= $scale->steps),
+                    ),
+                ),
+            ],
         );
     }
 }

@@ -26,7 +26,11 @@ final class WarmthDrill extends Skill
 
     public function __construct()
     {
-        parent::__construct('warm or cool', 4, 'Hold it beside a neutral grey in your mind: what it leans to from there is its temperature.');
+        parent::__construct(
+            'warm or cool',
+            4,
+            'Hold it beside a neutral grey in your mind: what it leans to from there is its temperature.',
+        );
     }
 
     public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
@@ -43,10 +47,16 @@ final class WarmthDrill extends Skill
         $is = Temperature::of($lab);
 
         return new Drill(
-            'Is this warm or cool?', [new Shown('the colour', [DrillGround::hex($lab)])], null,
-            array_map(static fn (Temperature $t): Choice => new Choice($t->value), self::CHOICES), (int) array_search($is, self::CHOICES, true),
+            'Is this warm or cool?',
+            [new Shown('the colour', [DrillGround::hex($lab)])],
+            null,
+            array_map(static fn (Temperature $t): Choice => new Choice($t->value), self::CHOICES),
+            (int) array_search($is, self::CHOICES, true),
             sprintf('It is %s: %s.', $is->value, (new ColourReading($lab))->words()),
-            [new Shown('a neutral grey of its value', [DrillGround::hex(new Lab($lab->l, 0, 0))]), new Shown('the colour', [DrillGround::hex($lab)])],
+            [
+                new Shown('a neutral grey of its value', [DrillGround::hex(new Lab($lab->l, 0, 0))]),
+                new Shown('the colour', [DrillGround::hex($lab)]),
+            ],
         );
     }
 
@@ -54,6 +64,8 @@ final class WarmthDrill extends Skill
     {
         $is = Temperature::of($lab);
 
-        return in_array($is, self::CHOICES, true) && Temperature::of($lab->turned(self::CLEAR, 1.0)) === $is && Temperature::of($lab->turned(-self::CLEAR, 1.0)) === $is;
+        return in_array($is, self::CHOICES, true) &&
+            Temperature::of($lab->turned(self::CLEAR, 1.0)) === $is &&
+            Temperature::of($lab->turned(-self::CLEAR, 1.0)) === $is;
     }
 }

@@ -15,7 +15,14 @@ final readonly class Drill
      * @param  string  $because  in words
      * @param  list<Shown>  $after  what makes the answer plain, touching
      */
-    public function __construct(public string $question, public array $shown, public ?array $place, public array $choices, public int $answer, public string $because, public array $after)
-    {
+    public function __construct(
+        public string $question,
+        public array $shown,
+        public ?array $place,
+        public array $choices,
+        public int $answer,
+        public string $because,
+        public array $after,
+    ) {
     }
 }

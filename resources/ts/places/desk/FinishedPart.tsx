@@ -47,7 +47,8 @@ export function FinishedPart({ study, desk, onZone, onClose }: FinishedPartProps
             <h2>
                 {desk.howFar}{' '}
                 {desk.steps.length > 0 &&
-                    `${desk.steps.length} ${desk.steps.length === 1 ? 'pass' : 'passes'} to come, about ${Math.round(desk.minutesLeft)} minutes.`}
+                    `${desk.steps.length} ${desk.steps.length === 1 ? 'pass' : 'passes'} ` +
+                        `to come, about ${Math.round(desk.minutesLeft)} minutes.`}
             </h2>
             {asked.isPending && <p aria-busy="true">Looking through the zones…</p>}
             {asked.error !== null && <p role="alert">{sentenceOf(asked.error)}</p>}

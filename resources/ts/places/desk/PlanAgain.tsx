@@ -55,7 +55,8 @@ export function PlanAgain({ study, words, onFault }: PlanAgainProps) {
         <Row>
             <p role="status">
                 {goes && run != null
-                    ? `${run.what === '' ? 'Waiting for its turn' : `Planning: ${run.what}`}${run.total > 0 ? `, ${run.done} of ${run.total}` : ''}`
+                    ? (run.what === '' ? 'Waiting for its turn' : `Planning: ${run.what}`) +
+                      (run.total > 0 ? `, ${run.done} of ${run.total}` : '')
                     : words}
                 {run?.state === 'failed' && ' Planning stopped by a fault; what was found is kept.'}
             </p>

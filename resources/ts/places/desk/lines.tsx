@@ -35,12 +35,16 @@ export function NextLine({ current, next, study }: { current: DeskStep; next: De
             <span>
                 {next === null
                     ? 'The last one.'
-                    : `Then ${numberOf(next) === numberOf(current) ? 'the same pencil' : numberOf(next)}, ${next.zone === current.zone ? 'here again' : `“${next.zoneName}”`}.`}{' '}
+                    : `Then ${numberOf(next) === numberOf(current) ? 'the same pencil' : numberOf(next)}, ` +
+                      `${next.zone === current.zone ? 'here again' : `“${next.zoneName}”`}.`}{' '}
                 About {Math.max(1, Math.round(current.minutes))} min.
             </span>
             {current.pass === 1 && (
                 <Link
-                    to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}&zone=${current.zone}&zoneName=${encodeURIComponent(current.zoneName)}`}
+                    to={
+                        `/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}` +
+                        `&zone=${current.zone}&zoneName=${encodeURIComponent(current.zoneName)}`
+                    }
                 >
                     Try it on a scrap first
                 </Link>

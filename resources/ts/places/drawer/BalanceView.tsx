@@ -67,7 +67,8 @@ export function DrawerFacts({ tray }: { tray: Tray }) {
             <p>
                 From each to the next ΔE00 {tray.meanStepDeltaE00.toFixed(1)} in the mean
                 {tray.largestStep !== null &&
-                    `, at most ${tray.largestStep.deltaE00.toFixed(0)}, from ${number(tray.largestStep.from)} to ${number(tray.largestStep.to)}`}
+                    `, at most ${tray.largestStep.deltaE00.toFixed(0)}, from ` +
+                        `${number(tray.largestStep.from)} to ${number(tray.largestStep.to)}`}
                 .{tray.notShown > 0 && ` ${tray.notShown} more are too many to lay out at once; choose a line.`}
             </p>
             {tray.gaps.length > 0 && (
@@ -112,7 +113,8 @@ export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceV
                         .slice(0, 12)
                         .map(
                             (t) =>
-                                `${number(t.one)} and ${number(t.other)} (ΔE00 ${t.deltaE00.toFixed(1)}${t.waxAndOil ? ', wax and oil' : ''})`,
+                                `${number(t.one)} and ${number(t.other)} (ΔE00 ` +
+                                `${t.deltaE00.toFixed(1)}${t.waxAndOil ? ', wax and oil' : ''})`,
                         )
                         .join(', ')}
                     .

@@ -24,7 +24,10 @@ const Figure = styled.figure`
 const R = 38;
 const at = (turn: number, r: number): string => `${(50 + r * Math.sin(turn)).toFixed(2)} ${(50 - r * Math.cos(turn)).toFixed(2)}`;
 
-/** Where a pencil stands on the ring of eighteen families: three to each base, leaning back, true, leaning on. Browns, greys, white and black stand in the middle. */
+/**
+ * Where a pencil stands on the ring of eighteen families: three to each base, leaning back, true, leaning on. Browns, greys, white and
+ * black stand in the middle.
+ */
 export function FamilyRing({ ring }: { ring: PencilPortrait['ring'] }) {
     const count = ring.families.length;
     const part = (2 * Math.PI) / count;

@@ -50,7 +50,10 @@ interface PencilViewProps {
     onNote: (change: StockChange) => void;
 }
 
-/** One pencil: what it is in words, what is left of it, and all that was laid of it. Its name and its stock are its own from the first moment. */
+/**
+ * One pencil: what it is in words, what is left of it, and all that was laid of it. Its name and its stock are its own from the first
+ * moment.
+ */
 export function PencilView({ chosen, inTray, portrait, fault, paper, onChosen, onNote }: PencilViewProps) {
     const stale = portrait?.id !== chosen;
     const pencil = stale ? (inTray ?? portrait) : portrait;

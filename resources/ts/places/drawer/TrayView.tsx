@@ -70,7 +70,10 @@ interface TrayViewProps {
     onChosen: (id: string) => void;
 }
 
-/** The pencils side by side as they lie, each as it looks in a heavy hand and in a light one, with its number; arrows walk from one to the next. */
+/**
+ * The pencils side by side as they lie, each as it looks in a heavy hand and in a light one, with its number; arrows walk from one to the
+ * next.
+ */
 export function TrayView({ pencils, chosen, isMeant, onChosen }: TrayViewProps) {
     const list = useRef<HTMLOListElement>(null);
     const size = pencils.length <= FEW ? SIZES.few : SIZES.many;

@@ -1,7 +1,9 @@
 import type { TrayPencil } from '../../api/types';
 import type { Shown } from './queries';
 
-/** Whether a pencil is meant by what was typed: its number from the beginning, one it had before, or any part of its name, line or family. */
+/**
+ * Whether a pencil is meant by what was typed: its number from the beginning, one it had before, or any part of its name, line or family.
+ */
 export function isMeant(pencil: TrayPencil, typed: string): boolean {
     const text = typed.trim().toLowerCase();
     return (

@@ -61,7 +61,10 @@ interface PalettePartProps {
     changes: PlanChanges;
 }
 
-/** The pencils of the plan as they would lie beside the drawing; how many there may be and what fewer cost; which must and which must not be there. */
+/**
+ * The pencils of the plan as they would lie beside the drawing; how many there may be and what fewer cost; which must and which must not
+ * be there.
+ */
 export function PalettePart({ study, picture, stamp, changes }: PalettePartProps) {
     const { settings, palette, suffering } = picture;
     const purchases = usePurchases(picture.waiting === 0 ? study.id : null, stamp);

@@ -82,7 +82,8 @@ function words({ zone, pencils, overlaps, joiningWords }: PlanRamp): string {
         .slice(1)
         .map(
             (p, i) =>
-                `${pencils[i]?.number ?? ''} falls while ${p.number} rises over it between ${percent(overlaps[i]?.[0])} and ${percent(overlaps[i]?.[1])} of the line`,
+                `${pencils[i]?.number ?? ''} falls while ${p.number} rises over it between ` +
+                `${percent(overlaps[i]?.[0])} and ${percent(overlaps[i]?.[1])} of the line`,
         )
         .join('; ');
     return `${zone}: ${fade}. ${joiningWords}`;

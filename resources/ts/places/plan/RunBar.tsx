@@ -87,5 +87,6 @@ function words({ run, waiting, errorOnPaper, passes, palette, time, tone }: Plan
     }
     return waiting > 0
         ? tone
-        : `${passes} passes with ${palette.length} pencils, ${time} of drawing, within about ${within(errorOnPaper)} on your paper in the mean. ${tone}`;
+        : `${passes} passes with ${palette.length} pencils, ${time} of drawing, ` +
+              `within about ${within(errorOnPaper)} on your paper in the mean. ${tone}`;
 }

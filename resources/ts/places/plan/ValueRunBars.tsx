@@ -39,7 +39,10 @@ export function ValueRunBars({ study, stamp, planned }: { study: number; stamp: 
     return (
         <Run
             role="img"
-            aria-label={`Value run, darkest first: ${photo.map((v, i) => `value ${i + 1}: photo ${percent(v)}, plan ${percent(plan[i] ?? 0)}`).join('; ')}`}
+            aria-label={
+                `Value run, darkest first: ` +
+                photo.map((v, i) => `value ${i + 1}: photo ${percent(v)}, plan ${percent(plan[i] ?? 0)}`).join('; ')
+            }
         >
             <span>
                 photo

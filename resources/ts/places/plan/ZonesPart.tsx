@@ -77,7 +77,9 @@ export function ZonesPart({ study, picture, pencils, changes }: ZonesPartProps) 
                 picture={picture}
                 pencils={pencils}
                 changes={changes}
-                basis={`${basisOf(study, picture, pencils)}/${zone.shades.map((s) => s.aim.lab.join()).join()}/${zone.method?.join() ?? ''}`}
+                basis={[basisOf(study, picture, pencils), zone.shades.map((s) => s.aim.lab.join()).join(), zone.method?.join() ?? ''].join(
+                    '/',
+                )}
             />
         </Two>
     );
@@ -93,5 +95,8 @@ function summary(zone: PlanZone, picture: Plan): string {
     }
     const mind = countWarnings(zone, picture);
     const passes = sequence.passes.length === 1 ? '1 pass' : `${sequence.passes.length} passes`;
-    return `${sequence.passes.length === 0 ? 'paper left bare' : passes}, within ${within(sequence.errorOnPaper)}${mind > 0 ? `, ${mind} to mind` : ''}`;
+    return (
+        `${sequence.passes.length === 0 ? 'paper left bare' : passes}, within ` +
+        `${within(sequence.errorOnPaper)}${mind > 0 ? `, ${mind} to mind` : ''}`
+    );
 }

@@ -54,7 +54,10 @@ export function usePlan(study: number | null) {
     return { ...plan, data: shown };
 }
 
-/** A plan that is looked at and not there yet is likely asked for next: its pencils are chosen meanwhile. Where that fails they are chosen then. */
+/**
+ * A plan that is looked at and not there yet is likely asked for next: its pencils are chosen meanwhile. Where that fails they are chosen
+ * then.
+ */
 export function usePencilsAhead(study: number, plan: Plan | undefined) {
     const wanted = plan !== undefined && plan.cannot === null && plan.waiting > 0 && !isUnderWay(plan);
     useEffect(() => {

@@ -96,8 +96,8 @@ function usePointer({ isOn, isHeld, setIsHeld, setPlace }: Glass) {
 }
 
 /**
- * Looking closer at the picture to come: with the button, as long as the key is held over it, or as long as a finger is. The place follows the
- * pointer, or the arrow keys.
+ * Looking closer at the picture to come: with the button, as long as the key is held over it, or as long as a finger is. The place follows
+ * the pointer, or the arrow keys.
  */
 export function useLoupe() {
     const [isOn, setIsOn] = useState(false);

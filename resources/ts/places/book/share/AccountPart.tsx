@@ -86,7 +86,8 @@ function Standing({ data, onCancel }: { data: AccountImport; onCancel: () => voi
                 Brought in: {counted(pencils, 'pencil')}, {counted(studies, 'study', 'studies')}, {counted(recipes, 'recipe')},{' '}
                 {counted(practice, 'answer')} from practice.
                 {known > 0 &&
-                    ` ${counted(known, 'study', 'studies')} you already have ${known === 1 ? 'was left as it is' : 'were left as they are'}.`}{' '}
+                    ` ${counted(known, 'study', 'studies')} you already have ` +
+                        `${known === 1 ? 'was left as it is' : 'were left as they are'}.`}{' '}
                 {problems.join(' ')}
             </p>
         );

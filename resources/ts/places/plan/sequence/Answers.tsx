@@ -40,7 +40,9 @@ interface AnswersProps {
     onTake: (taken: Sequence) => void;
 }
 
-/** Up to three answers beside each other: what each leaves in every colour of the zone, touching that colour of the photo, and its passes. */
+/**
+ * Up to three answers beside each other: what each leaves in every colour of the zone, touching that colour of the photo, and its passes.
+ */
 export function Answers({ zone, answers, onTake }: AnswersProps) {
     if (answers === undefined) {
         return <p role="status">Finding up to three answers…</p>;

@@ -166,7 +166,10 @@ function Shade({ pass, target: t, marks, at, pressed, onPressed }: ShadeProps) {
         <Cell
             type="button"
             aria-pressed={pressed}
-            aria-label={`Pass ${at + 1} in the ${t.role}: ${mark ?? 'left out'}${dab === undefined ? '' : `, leaves ${dab.colourWords}, ${dab.evenness}`}`}
+            aria-label={
+                `Pass ${at + 1} in the ${t.role}: ` +
+                `${mark ?? 'left out'}${dab === undefined ? '' : `, leaves ${dab.colourWords}, ${dab.evenness}`}`
+            }
             onClick={onPressed}
         >
             {dab === undefined ? (

@@ -84,7 +84,10 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
     );
 }
 
-/** Which pass and shade is chosen, and the passes as they are worked on: faster than the application answers, each change on the one before. */
+/**
+ * Which pass and shade is chosen, and the passes as they are worked on: faster than the application answers, each change on the one
+ * before.
+ */
 function useSequence(zone: PlanZone, sequence: PlanSequence | null, pencils: Drawer['pencils'], { change }: PlanChanges) {
     const [chosen, setChosen] = useState<Chosen>({ at: 0, role: zone.shades[0]?.role ?? 'mid' });
     const [draft, setDraft] = useState<readonly Pass[] | null>(null);

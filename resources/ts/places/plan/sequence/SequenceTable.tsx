@@ -106,5 +106,6 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
 function madeOf(outcome: Outcome | undefined): string {
     return outcome === undefined
         ? ''
-        : `misses by ${outcome.missed.toFixed(1)}, a hand adds ${outcome.sway.toFixed(1)}, the model may err by ${outcome.doubt.toFixed(1)}; ${outcome.evenness}`;
+        : `misses by ${outcome.missed.toFixed(1)}, a hand adds ${outcome.sway.toFixed(1)}, ` +
+              `the model may err by ${outcome.doubt.toFixed(1)}; ${outcome.evenness}`;
 }
