@@ -84,9 +84,9 @@ final class EverySequence
                 if ($more + min($a) + min($b) >= $least) {
                     continue;
                 }
-                foreach ($patterns as $marks) {
-                    $sum = $more + $ground->prices->ofGrading($marks) + $a[$marks[0]] + $b[$marks[1]];
-                    if ($sum < $least && $ground->craft->keeps($run->with($pencil, $marks))) {
+                foreach ($patterns as $pressures) {
+                    $sum = $more + $ground->prices->ofGrading($pressures) + $a[$pressures[0]] + $b[$pressures[1]];
+                    if ($sum < $least && $ground->craft->keeps($run->with($pencil, $pressures))) {
                         $least = $sum;
                     }
                 }
@@ -110,11 +110,11 @@ final class EverySequence
 
     /**
      * @param  array<int, float>  $costs
-     * @return non-empty-list<float> of a stack as it is, and with one more pass of a pencil at each mark
+     * @return non-empty-list<float> of a stack as it is, and with one more pass of a pencil at each pressure
      */
     private function marked(array $costs, int $stack, int $pencil): array
     {
-        $first = $stack * $this->digit + $pencil * Moves::MARKS + 1;
+        $first = $stack * $this->digit + $pencil * Moves::PRESSURES + 1;
 
         return [$costs[$stack], $costs[$first], $costs[$first + 1], $costs[$first + 2], $costs[$first + 3], $costs[$first + 4]];
     }
@@ -139,17 +139,17 @@ final class EverySequence
     private function with(Ground $ground, array $patterns, Run $run, float $price, int $inLight, int $inDark): iterable
     {
         foreach (array_keys($this->kit->moves->pencils) as $pencil) {
-            foreach ($patterns as $marks) {
-                $next = $run->with($pencil, $marks);
+            foreach ($patterns as $pressures) {
+                $next = $run->with($pencil, $pressures);
                 if ($ground->craft->keeps($next)) {
-                    $onto = fn (int $stack, int $mark): int => $mark === 0
+                    $onto = fn (int $stack, int $pressure): int => $pressure === 0
                         ? $stack
-                        : $stack * $this->digit + $pencil * Moves::MARKS + $mark;
+                        : $stack * $this->digit + $pencil * Moves::PRESSURES + $pressure;
                     yield [
                         $next,
-                        $price + $ground->prices->ofOneMore($run->pencils, $pencil) + $ground->prices->ofGrading($marks),
-                        $onto($inLight, $marks[0]),
-                        $onto($inDark, $marks[1]),
+                        $price + $ground->prices->ofOneMore($run->pencils, $pencil) + $ground->prices->ofGrading($pressures),
+                        $onto($inLight, $pressures[0]),
+                        $onto($inDark, $pressures[1]),
                     ];
                 }
             }

@@ -21,7 +21,7 @@ use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -103,14 +103,14 @@ mt_srand(5);
 $chance = new Chance(5);
 /** A stack as a plan has them: one to three passes, light hand first. */
 $craft = static function () use ($drawer): Stack {
-    $marks = PressureMark::pressures();
+    $pressures = Pressure::shares();
     $first = mt_rand(0, 2);
 
     return new Stack(
         array_map(
             static fn (int $i): Pass => new Pass(
                 $drawer->pencils[mt_rand(0, count($drawer->pencils) - 1)],
-                $marks[min(3, $first + ($i > 0 ? mt_rand(0, 1) : 0))],
+                $pressures[min(3, $first + ($i > 0 ? mt_rand(0, 1) : 0))],
             ),
             range(0, mt_rand(0, 2)),
         ),

@@ -11,8 +11,8 @@ use Benchmarks\Scenes;
 use Benchmarks\Table;
 use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\FindOrder;
+use KnottyPrism\Core\Desk\Order\OrderedSteps;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
-use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\Working;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkOrder;
@@ -42,7 +42,7 @@ $planned = static function (string $name, WorkingHabits $habits): WorkPlan {
     foreach ($plan->map->zones as $number => $zone) {
         [$names[$number], $lightness[$number], $whites[$number]] = [
             $zone->name,
-            isset($zone->targets['mid']) ? $zone->targets['mid']->l : 50.0,
+            isset($zone->shades['mid']) ? $zone->shades['mid']->l : 50.0,
             $zone->keptWhite,
         ];
     }
@@ -61,7 +61,7 @@ $planned = static function (string $name, WorkingHabits $habits): WorkPlan {
     return WorkPlan::on($plan->map->labels, $wide, $high, $zones, $steps, $habits);
 };
 
-Table::head('order of work, area by area, against one zone after the other');
+Table::head('order of work, zone by zone, against one zone after the other');
 printf(
     "%-18s %5s %22s %22s %24s %10s %9s\n",
     '',
@@ -74,7 +74,7 @@ printf(
 );
 $ratios = $idle = $fresh = [];
 $row = static function (string $name, WorkPlan $plan) use (&$ratios, &$idle, &$fresh): void {
-    $naive = WorkOrder::naive($plan);
+    $naive = OrderedSteps::naive($plan);
     $start = hrtime(true);
     $order = FindOrder::for($plan);
     $took = (hrtime(true) - $start) / 1e9;
@@ -115,7 +115,11 @@ printf("%-62s %12.1f %%   at most 10 %%\n", 'fresh under the hand, median', 100 
 Table::head("\nagainst the best of all orders, at most nine steps");
 $over = [];
 foreach (range(1, 100) as $seed) {
-    $plan = RandomPlans::small($seed, 9, new WorkingHabits(way: Way::cases()[$seed % count(Way::cases())], leftHanded: $seed % 2 === 0));
+    $plan = RandomPlans::small(
+        $seed,
+        9,
+        new WorkingHabits(order: WorkOrder::cases()[$seed % count(WorkOrder::cases())], leftHanded: $seed % 2 === 0),
+    );
     $over[] = FindOrder::for($plan)->cost / max(1e-6, EveryOrder::best($plan));
 }
 printf(

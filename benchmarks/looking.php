@@ -63,7 +63,7 @@ Table::head("\nzones, 240 × 180");
 Table::row('proposed', $milliseconds(Table::times(5, static fn () => ZoneSheet::proposed($grid, 14))), 'ms', 'under 5000');
 $whites = (new KeptWhites())->on($grid);
 Table::row(
-    'all read: targets, ranges, kept whites',
+    'all read: shades, ranges, kept whites',
     $milliseconds(
         Table::times(
             5,

@@ -11,7 +11,7 @@ use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -29,24 +29,24 @@ $other = new OtherOptics($paper, 5);
 // What an artist knows of them is their swatches on this paper.
 $known = array_map(static fn (Pencil $p): Pencil => PencilFit::of($other->record($p, 3)), $true);
 $chance = new Chance(9);
-$marks = PressureMark::pressures();
+$pressures = Pressure::shares();
 $seed = 100;
 
 /**
  * A stack as the craft has it, light hand first and firm at most at the end, as the product knows it, with what the other bench makes of
  * it.
  */
-$tried = static function (int $passes) use ($chance, $marks, $true, $known, $other, &$seed): Strip {
+$tried = static function (int $passes) use ($chance, $pressures, $true, $known, $other, &$seed): Strip {
     $stacks = [[], []];
-    $mark = 0;
+    $pressure = 0;
     for ($i = 0; $i < $passes; $i++) {
-        $mark =
+        $pressure =
             $i === 0
                 ? (int) $chance->between(0, 2.999)
-                : min($i === $passes - 1 ? 4 : 2, max(0, $mark - 1 + (int) $chance->between(0, 2.999)));
+                : min($i === $passes - 1 ? 4 : 2, max(0, $pressure - 1 + (int) $chance->between(0, 2.999)));
         $pencil = (int) $chance->between(0, count($true) - 0.001);
-        $stacks[0][] = new Pass($known[$pencil], $marks[$mark]);
-        $stacks[1][] = new Pass($true[$pencil], $marks[$mark]);
+        $stacks[0][] = new Pass($known[$pencil], $pressures[$pressure]);
+        $stacks[1][] = new Pass($true[$pencil], $pressures[$pressure]);
     }
 
     return new Strip(new Stack($stacks[0]), $other->look(new Stack($stacks[1]), ++$seed));

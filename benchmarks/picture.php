@@ -46,7 +46,7 @@ $paper = Paper::whiteMedium();
 $demo = DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv'));
 $grid = photo('morning', 240);
 
-Table::head('whole pictures: the demo photo, 12 zones, all their targets');
+Table::head('whole pictures: the demo photo, 12 zones, all their shades');
 Table::row('zones proposed, 240 × 180', Table::times(3, static fn () => ZoneMap::proposed($grid, 12)), 's', 'under 5', 2);
 $map = ZoneMap::proposed($grid, 12);
 $planWith = static fn (Drawer $drawer): PlannedPicture => (new PlanPicture($drawer, $paper, shelf: $shelf))->whole($grid, $map);

@@ -79,7 +79,7 @@ for (let i = 0; i < runs; i++) {
     last = { path, data: (await ask(path)).data };
 }
 if (process.env.VERBOSE) console.log(firsts, alls);
-const targets = last.data.zones.reduce((sum, z) => sum + z.targets.length, 0);
+const targets = last.data.zones.reduce((sum, z) => sum + z.shades.length, 0);
 row(`${last.data.zones.length} zones, ${targets} colours, 24 pencils: the first zone shown`, (median(firsts) / 1000).toFixed(1), 's');
 row('  all of them shown', (median(alls) / 1000).toFixed(1), 's', 'within 12');
 const zone = last.data.zones[0];

@@ -164,7 +164,7 @@ Route::prefix('/studies/{study}')
             ->controller(DeskController::class)
             ->group(function (): void {
                 Route::get('/', 'show');
-                Route::post('/marks', 'mark');
+                Route::post('/ticks', 'tick');
                 Route::post('/undo', 'takeBack');
                 Route::patch('/habits', 'habits');
                 Route::get('/finished', 'finished');

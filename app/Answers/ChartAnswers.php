@@ -22,7 +22,7 @@ use KnottyPrism\Core\Drawer\Reach\ReachSurvey;
 use KnottyPrism\Core\Drawer\TrayMap;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Palette\MadeArea;
 use KnottyPrism\Core\Picture\Palette\Purchases;
@@ -31,6 +31,12 @@ use KnottyPrism\Core\Recipe\Substitute;
 
 /**
  * What is worked out of a whole drawer: its reach and what to buy, lines side by side, mixes in place of a pencil, mixing charts and maps.
+ *
+ * @phpstan-import-type DrawerReachJson from \Described
+ * @phpstan-import-type LineTableJson from \Described
+ * @phpstan-import-type MixingChartJson from \Described
+ * @phpstan-import-type StandInJson from \Described
+ * @phpstan-import-type StudyPurchasesJson from \Described
  */
 final class ChartAnswers
 {
@@ -46,7 +52,7 @@ final class ChartAnswers
     ) {
     }
 
-    /** @return array<string, mixed> what is reached of all that the known pencils reach, and the pencils that would add most */
+    /** @return DrawerReachJson what is reached of all that the known pencils reach, and the pencils that would add most */
     public function reach(User $user, string $paper): array
     {
         $on = $this->hands->paper($user, $paper);
@@ -66,7 +72,7 @@ final class ChartAnswers
     }
 
     /**
-     * @return array<string, mixed> the pencils that would bring a study's planned colours nearest: its picture's, or else those chosen one
+     * @return StudyPurchasesJson the pencils that would bring a study's planned colours nearest: its picture's, or else those chosen one
      *   by one
      */
     public function purchasesFor(User $user, Study $study): array
@@ -100,7 +106,7 @@ final class ChartAnswers
         ];
     }
 
-    /** @return array<string, mixed> for every pencil of a line the nearest of another */
+    /** @return LineTableJson for every pencil of a line the nearest of another */
     public function equivalents(User $user, string $from, string $to): array
     {
         return $this->kept("equivalents/$from/$to", $user, function () use ($user, $from, $to): array {
@@ -116,7 +122,7 @@ final class ChartAnswers
         });
     }
 
-    /** @return array<string, mixed> what stands in for a pencil: the nearest owned one, and mixes of owned ones */
+    /** @return StandInJson what stands in for a pencil: the nearest owned one, and mixes of owned ones */
     public function mix(User $user, string $id, string $paper): array
     {
         $on = $this->hands->paper($user, $paper);
@@ -139,9 +145,9 @@ final class ChartAnswers
 
     /**
      * @param  list<string>  $ids
-     * @return array<string, mixed> every two over each other, or with three pencils and no second pressure every order of them
+     * @return MixingChartJson every two over each other, or with three pencils and no second pressure every order of them
      */
-    public function chart(User $user, array $ids, string $paper, PressureMark $beneath, PressureMark $above): array
+    public function chart(User $user, array $ids, string $paper, Pressure $beneath, Pressure $above): array
     {
         $shelf = $this->drawers->shelfOf($user);
         $pencils = array_map($shelf->pencil(...), $ids);
@@ -151,7 +157,7 @@ final class ChartAnswers
             'paper' => $paper,
             'beneath' => $beneath->value,
             'above' => $above->value,
-            'marks' => array_column(PressureMark::cases(), 'value'),
+            'pressures' => array_column(Pressure::cases(), 'value'),
             'pencils' => array_map(ChartResource::pencil(...), $pencils),
             'pairs' => array_map(
                 static fn (array $row): array => array_map(ChartResource::sheet(...), $row),

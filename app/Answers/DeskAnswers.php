@@ -7,8 +7,8 @@ namespace App\Answers;
 use App\Cache\Computed;
 use App\Desk\DeskBoard;
 use App\Desk\DeskKeeper;
-use App\Models\DeskMarkRow;
 use App\Models\Study;
+use App\Models\TickRow;
 use App\Models\User;
 use App\Photos\BorderReader;
 use App\Photos\SurveyRepository;
@@ -21,7 +21,7 @@ use KnottyPrism\Core\Desk\Finish\AskFinished;
 use KnottyPrism\Core\Desk\Order\Coats;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
-use KnottyPrism\Core\Desk\Order\Way;
+use KnottyPrism\Core\Desk\Order\WorkOrder;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Photo\Grid\Outlines;
@@ -31,12 +31,19 @@ use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** The desk of a study as the page shows it: all that is to come, step by step, so that an hour without network loses nothing. */
+/**
+ * The desk of a study as the page shows it: all that is to come, step by step, so that an hour without network loses nothing.
+ *
+ * @phpstan-import-type DeskFinishedJson from \Described
+ * @phpstan-import-type DeskJson from \Described
+ * @phpstan-import-type DeskTickJson from \Described
+ * @phpstan-import-type SequenceJson from \Described
+ */
 final class DeskAnswers
 {
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
-    /** Marks that are told of: the last ones. */
+    /** Ticks that are told of: the last ones. */
     private const TOLD = 12;
 
     public function __construct(
@@ -48,29 +55,33 @@ final class DeskAnswers
     ) {
     }
 
-    /** @return array<string, mixed> */
+    /** @return DeskJson */
     public function desk(User $user, Study $study): array
     {
-        $marks = $this->keeper->marks($study);
-        $habits = $this->keeper->habits($study, $marks);
+        $ticks = $this->keeper->ticks($study);
+        $habits = $this->keeper->habits($study, $ticks);
         $ground = $this->board->ground($user, $study);
-        $zones = $ground === null ? [] : $this->board->zones($ground, $marks);
+        $zones = $ground === null ? [] : $this->board->zones($ground, $ticks);
         $common = [
             'unplanned' => $ground === null ? null : $this->unplanned($study, count($ground->shades), count($zones)),
-            'stamp' => $marks === [] ? 0 : $marks[count($marks) - 1]->id,
+            'stamp' => $ticks === [] ? 0 : $ticks[count($ticks) - 1]->id,
             'habits' => [...DeskParts::habits($habits), 'breaks' => (bool) ($study->desk['breaks'] ?? true)],
             'finishes' => Finish::values(),
-            'ways' => array_map(static fn (Way $w): array => ['value' => $w->value, 'words' => $w->words()], Way::cases()),
+            'workOrders' => array_map(
+                static fn (WorkOrder $w): array => ['value' => $w->value, 'words' => $w->words()],
+                WorkOrder::cases(),
+            ),
         ];
         if ($ground === null || $zones === []) {
             return [
                 ...$common,
-                'cannot' => $ground === null ? 'There are no zones yet, or no pencils: see “Photo” and '
-                    .'“Drawer”.' : 'Nothing is planned to lay.',
+                'cannot' => $ground === null
+                        ? 'There are no zones yet, or no pencils: see “Photo” and '.'“Drawer”.'
+                        : 'Nothing is planned to lay.',
                 'steps' => [],
                 'sessions' => [],
                 'zones' => [],
-                'marks' => [],
+                'ticks' => [],
                 'wet' => [],
                 'sessionEnds' => false,
                 'howFar' => '',
@@ -80,7 +91,7 @@ final class DeskAnswers
         }
         $order = $this->board->order($ground, $zones, $habits);
         $shown = array_map(fn (ZoneAtDesk $z): array => $this->sequence($ground, $z), $zones);
-        [$sessions, $ends] = Sessions::after($this->keeper->sitting($marks, $habits), $order, $habits->session);
+        [$sessions, $ends] = Sessions::after($this->keeper->sitting($ticks, $habits), $order, $habits->session);
         $outlines = $this->outlines($ground, array_keys($zones));
         $survey = $this->surveys->current($study);
         [$graded, $runsOut] = [$this->borders->graded($survey, $study->photo()), $this->borders->runsOut($study, $survey)];
@@ -107,8 +118,8 @@ final class DeskAnswers
                 static fn (ZoneAtDesk $z): array => DeskParts::zone($z, $graded, ...$outlines[$z->place->number]),
                 array_values($zones),
             ),
-            'marks' => self::marks($marks, $zones, $ground),
-            'wet' => DeskParts::wet($marks, $habits, array_keys($zones)),
+            'ticks' => self::ticks($ticks, $zones, $ground),
+            'wet' => DeskParts::wet($ticks, $habits, array_keys($zones)),
             'sessionEnds' => $ends,
             'howFar' => AskFinished::howFar($done, $done + $left),
             'minutesLeft' => OrderResource::minutes($left),
@@ -117,11 +128,11 @@ final class DeskAnswers
     }
 
     /**
-     * @param  list<DeskMarkRow>  $rows
+     * @param  list<TickRow>  $rows
      * @param  array<int, ZoneAtDesk>  $zones
-     * @return list<array<string, mixed>> the last ones, coats that were marked together as one
+     * @return list<DeskTickJson> the last ones, coats that were ticked together as one
      */
-    private static function marks(array $rows, array $zones, PlanGround $ground): array
+    private static function ticks(array $rows, array $zones, PlanGround $ground): array
     {
         $told = [];
         $coats = 1;
@@ -134,7 +145,7 @@ final class DeskAnswers
 
                 continue;
             }
-            array_unshift($told, DeskParts::mark($row, $coats, $zones[$row->zone] ?? null, $ground));
+            array_unshift($told, DeskParts::tick($row, $coats, $zones[$row->zone] ?? null, $ground));
             $coats = 1;
         }
 
@@ -154,17 +165,17 @@ final class DeskAnswers
 
         // A pencil run out, a hand learned, a colour set: what is planned with the old ones would be said of the new.
         return ($left === $zones ? 'No zone is' : ($left === 1 ? 'One zone is not' : $left.' zones are not')).
-            ' planned as things stand: a pencil, a colour, the paper or your hand is another than when it was. What lies is kept, and '
-                .'the work goes on from it.';
+            ' planned as things stand: a pencil, a colour, the paper or your hand is another than when it was. What lies is kept, and '.
+            'the work goes on from it.';
     }
 
-    /** @return array<string, mixed> */
+    /** @return DeskFinishedJson */
     public function finished(User $user, Study $study): array
     {
         $ground = $this->board->ground($user, $study);
 
         return [
-            'findings' => $ground === null ? [] : DeskFindings::of($this->board->zones($ground, $this->keeper->marks($study)), $ground),
+            'findings' => $ground === null ? [] : DeskFindings::of($this->board->zones($ground, $this->keeper->ticks($study)), $ground),
         ];
     }
 
@@ -172,7 +183,7 @@ final class DeskAnswers
      * Lines round every zone and its touches: they change with the zones alone.
      *
      * @param  list<int>  $numbers
-     * @return array<int, array{list<list<float>>, list<array{role: string, outlines: list<list<float>>}>}>
+     * @return array<int, array{list<list<float>>, list<array{shade: string, outlines: list<list<float>>}>}>
      */
     private function outlines(PlanGround $ground, array $numbers): array
     {
@@ -183,7 +194,7 @@ final class DeskAnswers
         );
         $key = 'desk-outlines/'.md5(serialize([$labels->fingerprint(), $touches]));
 
-        /** @var array<int, array{list<list<float>>, list<array{role: string, outlines: list<list<float>>}>}> */
+        /** @var array<int, array{list<list<float>>, list<array{shade: string, outlines: list<list<float>>}>}> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($labels, $touches): array {
             $lines = new Outlines($labels);
             $found = [];
@@ -192,7 +203,7 @@ final class DeskAnswers
                     $lines->of($number),
                     array_map(
                         static fn (Touch $t): array => [
-                            'role' => $t->role->value,
+                            'shade' => $t->shade->value,
                             'outlines' => Outlines::around($labels->width, $labels->height, $t->pixels),
                         ],
                         $of,
@@ -204,7 +215,7 @@ final class DeskAnswers
         });
     }
 
-    /** @return array<string, mixed> */
+    /** @return SequenceJson */
     private function sequence(PlanGround $ground, ZoneAtDesk $zone): array
     {
         $key = md5(
@@ -223,7 +234,6 @@ final class DeskAnswers
             ),
         );
 
-        /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zone): array {
             $answer = SequenceAnswer::of(
                 RecipeLabel::Surest,
@@ -237,7 +247,7 @@ final class DeskAnswers
         });
     }
 
-    /** @return array<string, string> the photo's colour of every shade, by role */
+    /** @return array<string, string> the photo's colour of every shade, by shade */
     private function seen(ZoneAtDesk $zone): array
     {
         $seen = [];

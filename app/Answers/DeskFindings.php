@@ -14,12 +14,16 @@ use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** What is left to do before a drawing is called finished, in the form of docs/openapi.yaml. */
+/**
+ * What is left to do before a drawing is called finished, in the form of docs/openapi.yaml.
+ *
+ * @phpstan-import-type DeskFinishedJson from \Described
+ */
 final class DeskFindings
 {
     /**
      * @param  array<int, ZoneAtDesk>  $zones
-     * @return list<array<string, mixed>>
+     * @return DeskFinishedJson['findings']
      */
     public static function of(array $zones, PlanGround $ground): array
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Answers;
 
-use App\Models\DeskMarkRow;
+use App\Models\TickRow;
 use App\Plans\PlanGround;
 use App\Resources\Figures;
 use App\Resources\OrderResource;
@@ -16,7 +16,7 @@ use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
-use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\TickKind;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Desk\Words\BodyCautions;
 use KnottyPrism\Core\Desk\Words\HowToLay;
@@ -29,14 +29,24 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Warnings\WarningKind;
 
-/** The desk in the form of docs/openapi.yaml. */
+/**
+ * The desk in the form of docs/openapi.yaml.
+ *
+ * @phpstan-import-type DeskDabJson from \Described
+ * @phpstan-import-type DeskJson from \Described
+ * @phpstan-import-type DeskTickJson from \Described
+ * @phpstan-import-type DeskStepJson from \Described
+ * @phpstan-import-type DrawerPencilJson from \Described
+ * @phpstan-import-type SequenceJson from \Described
+ * @phpstan-import-type SequencePassJson from \Described
+ */
 final class DeskParts
 {
-    /** @return array<string, mixed> */
+    /** @return array{workOrder: string, hand: string, session: int, thin: int, wet: int, pace: float} */
     public static function habits(WorkingHabits $habits): array
     {
         return [
-            'way' => $habits->way->value,
+            'workOrder' => $habits->order->value,
             'hand' => $habits->leftHanded ? 'left' : 'right',
             'session' => $habits->session,
             'thin' => $habits->thin,
@@ -46,11 +56,11 @@ final class DeskParts
     }
 
     /**
-     * @param  array<string, mixed>  $shown  the zone's chain, see {@see SequenceResource::answer()}
-     * @param  array<string, string>  $seen  the photo's colours, by role
+     * @param  SequenceJson  $shown  the zone's chain, see {@see SequenceResource::answer()}
+     * @param  array<string, string>  $seen  the photo's colours, by shade
      * @param  non-empty-list<PlacedStep>  $coats  alike, see {@see Coats}
      * @param  ?string  $runsOut  where the zone's passes run out into others
-     * @return array<string, mixed>
+     * @return DeskStepJson
      */
     public static function step(
         ZoneAtDesk $zone,
@@ -66,7 +76,6 @@ final class DeskParts
         $last = $at + $many - 1;
         $pass = $zone->chain->passes[$at];
         $work = WorkPass::of($pass);
-        /** @var list<array<string, mixed>> $passes */
         $passes = $shown['passes'];
         $note = $ground->zones->note($zone->place->number);
         $warnings = array_values(
@@ -79,12 +88,12 @@ final class DeskParts
         return [
             'zone' => $zone->place->number,
             'zoneName' => $zone->place->name,
-            'position' => $zone->progress->marks + $at - $zone->laid,
+            'position' => $zone->progress->ticks + $at - $zone->laid,
             'pass' => $at + 1,
             'coats' => $many,
             'of' => count($zone->chain->passes),
             ...SequenceResource::tool($pass->tool),
-            'marks' => $passes[$at]['marks'],
+            'pressures' => $passes[$at]['pressures'],
             'how' => ucfirst(SequenceWords::of($zone->chain, $zone->shades)->manner($pass, $many)),
             'reason' => $passes[$at]['reason'],
             'point' => HowToLay::point($work, $zone->touches(), $zone->areaOf($work), $at === 0),
@@ -97,10 +106,10 @@ final class DeskParts
             'runsOut' => $placed->step->touches || $work->finish?->lifts === true ? null : $runsOut,
             'shades' => array_map(
                 static fn (Shade $s): array => [
-                    'role' => $s->name,
+                    'shade' => $s->name,
                     'name' => $s->called(),
                     'seen' => $seen[$s->name] ?? '#808080',
-                    'mark' => ((array) $passes[$at]['marks'])[$s->name] ?? null,
+                    'pressure' => ((array) $passes[$at]['pressures'])[$s->name] ?? null,
                     'before' => self::dab($passes, $at - 1, $s->name, $ground),
                     'after' => self::dab($passes, $last, $s->name, $ground),
                 ],
@@ -123,13 +132,13 @@ final class DeskParts
     /**
      * What lies in a shade after so many passes.
      *
-     * @param  list<array<string, mixed>>  $passes
-     * @return array<string, mixed>
+     * @param  list<SequencePassJson>  $passes
+     * @return DeskDabJson
      */
-    private static function dab(array $passes, int $at, string $role, PlanGround $ground): array
+    private static function dab(array $passes, int $at, string $shade, PlanGround $ground): array
     {
         for (; $at >= 0; $at--) {
-            $dab = ((array) $passes[$at]['dabs'])[$role] ?? null;
+            $dab = ((array) $passes[$at]['dabs'])[$shade] ?? null;
             if (is_array($dab)) {
                 return ['hex' => $dab['hex'], 'strata' => $dab['strata'], 'evenness' => $dab['evenness']];
             }
@@ -150,8 +159,8 @@ final class DeskParts
     /**
      * @param  list<GradedBorder>  $graded  of the drawing
      * @param  list<list<float>>  $outlines
-     * @param  list<array{role: string, outlines: list<list<float>>}>  $touches
-     * @return array<string, mixed>
+     * @param  list<array{shade: string, outlines: list<list<float>>}>  $touches
+     * @return value-of<DeskJson['zones']>
      */
     public static function zone(ZoneAtDesk $zone, array $graded, array $outlines, array $touches): array
     {
@@ -161,7 +170,7 @@ final class DeskParts
             'laid' => $zone->laid,
             'left' => $zone->left(),
             'astray' => $zone->progress->astray,
-            'marks' => $zone->progress->marks,
+            'ticks' => $zone->progress->ticks,
             'outlines' => $outlines,
             'graded' => self::lines($zone->place->number, $graded),
             'touches' => $touches,
@@ -183,7 +192,7 @@ final class DeskParts
     /**
      * @param  list<PlacedStep>  $steps
      * @param  array<int, ZoneAtDesk>  $zones
-     * @return array<string, mixed>
+     * @return value-of<DeskJson['sessions']>
      */
     public static function session(array $steps, array $zones): array
     {
@@ -205,15 +214,15 @@ final class DeskParts
     }
 
     /**
-     * @param  int<1, max>  $coats  that were marked with it
-     * @return array<string, mixed>
+     * @param  int<1, max>  $coats  that were ticked with it
+     * @return DeskTickJson
      */
-    public static function mark(DeskMarkRow $row, int $coats, ?ZoneAtDesk $zone, PlanGround $ground): array
+    public static function tick(TickRow $row, int $coats, ?ZoneAtDesk $zone, PlanGround $ground): array
     {
         $words = $row->pass['tool'];
         if ($zone !== null) {
             try {
-                $pass = $row->mark()->pass->read($ground->shelf, $zone->shades);
+                $pass = $row->tick()->pass->read($ground->shelf, $zone->shades);
                 $words = $pass->over() === [] ? $words : SequenceWords::of($zone->chain, $zone->shades)->pass($pass, $coats);
             } catch (UnknownPencil) {
             }
@@ -230,21 +239,21 @@ final class DeskParts
     }
 
     /**
-     * Zones that are wet by what was marked last there, and until when.
+     * Zones that are wet by what was ticked last there, and until when.
      *
-     * @param  list<DeskMarkRow>  $marks
+     * @param  list<TickRow>  $ticks
      * @param  list<int>  $zones
      * @return list<array{zone: int, until: int}>
      */
-    public static function wet(array $marks, WorkingHabits $habits, array $zones): array
+    public static function wet(array $ticks, WorkingHabits $habits, array $zones): array
     {
         $wet = [];
-        foreach ($marks as $row) {
-            $pass = $row->mark()->pass;
+        foreach ($ticks as $row) {
+            $pass = $row->tick()->pass;
             $minutes =
-                $row->kind === MarkKind::Skipped
+                $row->kind === TickKind::Skipped
                     ? 0.0
-                    : ZoneSteps::drying(new WorkPass($pass->tool, array_values($pass->marks)), $habits);
+                    : ZoneSteps::drying(new WorkPass($pass->tool, array_values($pass->pressures)), $habits);
             if ($minutes > 0 && in_array($row->zone, $zones, true)) {
                 $wet[$row->zone] = ['zone' => $row->zone, 'until' => $row->made_at + (int) (60 * $minutes)];
             }
@@ -255,7 +264,7 @@ final class DeskParts
 
     /**
      * @param  array<int, ZoneAtDesk>  $zones
-     * @return list<array<string, mixed>> every pencil that the picture takes, once
+     * @return list<DrawerPencilJson> every pencil that the picture takes, once
      */
     public static function pencils(array $zones): array
     {

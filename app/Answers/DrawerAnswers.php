@@ -25,7 +25,7 @@ use KnottyPrism\Core\Drawer\Stock\StockNote;
 use KnottyPrism\Core\Drawer\Three;
 use KnottyPrism\Core\Drawer\Threes;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
@@ -34,7 +34,14 @@ use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Recipe\Complements\Complement;
 use KnottyPrism\Core\Recipe\Complements\ComplementTable;
 
-/** An account's drawer as it lies, and each pencil in it, worked out once for every state of the drawer. */
+/**
+ * An account's drawer as it lies, and each pencil in it, worked out once for every state of the drawer.
+ *
+ * @phpstan-import-type PartnerJson from \Described
+ * @phpstan-import-type PencilLooksJson from \Described
+ * @phpstan-import-type PencilPortraitJson from \Described
+ * @phpstan-import-type TrayJson from \Described
+ */
 final class DrawerAnswers
 {
     private const KEPT_SECONDS = 30 * 24 * 3600;
@@ -50,7 +57,7 @@ final class DrawerAnswers
     /** Pencils that one is compared with: of thousands the nearest of others, and of those available such as stand for all. */
     private const COMPARED = 150;
 
-    private const AT_HAND = 120;
+    private const AVAILABLE = 120;
 
     public function __construct(private readonly DrawerKeeper $drawers, private readonly HandKeeper $hands)
     {
@@ -60,7 +67,7 @@ final class DrawerAnswers
      * The pencils available, or those wanted, or with a line's name all of that line, owned or not; each with what is noted of its stock
      * now.
      *
-     * @return array<string, mixed>
+     * @return TrayJson
      */
     public function tray(User $user, string $order, ?string $line = null, bool $wanted = false): array
     {
@@ -68,7 +75,6 @@ final class DrawerAnswers
         $unfitted = $this->drawers->unfitted($user);
         $notes = $this->drawers->stock($user);
         $wish = $wanted ? array_keys(array_filter($notes, static fn (StockNote $n): bool => $n->state === Stock::Wanted)) : null;
-        /** @var array<string, mixed> $tray */
         $tray = Computed::kept(
             $this->key('tray', $user, $order, $line ?? '*owned', json_encode($wish, JSON_THROW_ON_ERROR)),
             self::KEPT_SECONDS,
@@ -109,21 +115,29 @@ final class DrawerAnswers
         foreach ($notes as $id => $note) {
             $stock[$id] = DrawerResource::stock($note);
         }
-        foreach ($tray['pencils'] as $i => $pencil) {
-            $tray['pencils'][$i]['stock'] = $stock[$pencil['id']] ?? DrawerResource::stock(new StockNote());
-        }
 
-        return [...$tray, 'unfitted' => $unfitted];
+        return [
+            ...$tray,
+            'pencils' => array_map(
+                static fn (array $p): array => [...$p, 'stock' => $stock[$p['id']] ?? DrawerResource::stock(new StockNote())],
+                $tray['pencils'],
+            ),
+            'unfitted' => $unfitted,
+        ];
     }
 
-    /** @return array<string, mixed> one pencil, owned or not, on a paper */
-    public function pencil(User $user, string $id, string $paper): array
+    /**
+     * One pencil, owned or not, on a paper.
+     *
+     * @param  \Closure(string): PencilPortraitJson['worn']  $worn  what the log says of a pencil
+     * @return PencilPortraitJson
+     */
+    public function pencil(User $user, string $id, string $paper, \Closure $worn): array
     {
         $shelf = $this->drawers->shelfOf($user);
         $pencil = $shelf->pencil($id);
 
         $on = $this->hands->paper($user, $paper);
-        /** @var array<string, mixed> $shown */
         $shown = Computed::kept(
             $this->key('pencil', $user, $pencil->id(), $on->key()),
             self::KEPT_SECONDS,
@@ -136,10 +150,11 @@ final class DrawerAnswers
             'stock' => DrawerResource::stock($row->stockNote()),
             'usedMm' => round((float) $row->uses()->sum('millimetres'), 1),
             'usedTimes' => $row->uses()->count(),
+            'worn' => $worn($pencil->id()),
         ];
     }
 
-    /** @return array<string, mixed> what follows from the pencil, those beside it and the paper alone */
+    /** @return PencilLooksJson what follows from the pencil, those beside it and the paper alone */
     private static function portrayed(Drawer $shelf, Pencil $pencil, Paper $on): array
     {
         $portrait = new Portrait($pencil);
@@ -150,7 +165,7 @@ final class DrawerAnswers
         $elsewhere = array_values(array_filter($others, static fn (Pencil $p): bool => $p->record->line !== $pencil->record->line));
         $mine = Selection::spread(
             array_values(array_filter($others, static fn (Pencil $p): bool => $p->record->owned)),
-            self::AT_HAND,
+            self::AVAILABLE,
         );
         $table = new ComplementTable([...$mine, $pencil], $on);
         $standsOut = $table->standsOutBy($pencil);
@@ -169,14 +184,14 @@ final class DrawerAnswers
                 'overBlack' => self::strata($pencil, Swatch::OverBlack),
             ],
             'ladder' => array_map(
-                static fn (PressureMark $mark): array => [
-                    'pressureWord' => $mark->value,
-                    'pressureStrokes' => $mark->strokes(),
+                static fn (Pressure $pressure): array => [
+                    'pressureWord' => $pressure->value,
+                    'pressureStrokes' => $pressure->strokes(),
                     'coats' => SequenceResource::steps(
-                        LaidStack::of(new Stack(array_fill(0, self::COATS, new Pass($pencil, $mark->pressure()))), $on),
+                        LaidStack::of(new Stack(array_fill(0, self::COATS, new Pass($pencil, $pressure->share()))), $on),
                     ),
                 ],
-                PressureMark::cases(),
+                Pressure::cases(),
             ),
             'neutralisers' => array_map(
                 static fn (Complement $c): array => self::complement($c, $on),
@@ -224,7 +239,7 @@ final class DrawerAnswers
         return array_map(static fn (Pencil $p): Portrait => new Portrait($p), $pencils);
     }
 
-    /** @return array<string, mixed> */
+    /** @return PartnerJson */
     private static function complement(Complement $c, Paper $paper): array
     {
         return [

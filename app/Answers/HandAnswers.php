@@ -19,7 +19,12 @@ use KnottyPrism\Core\Medium\Strips\Strip;
 use KnottyPrism\Core\Recipe\NextMove\AsItLies;
 use KnottyPrism\Core\Recipe\NextMove\FindNextMove;
 
-/** What is known of an artist's hand on a paper, how it can be learned, and what its strips say. */
+/**
+ * What is known of an artist's hand on a paper, how it can be learned, and what its strips say.
+ *
+ * @phpstan-import-type HandJson from \Described
+ * @phpstan-import-type StripCameJson from \Described
+ */
 final class HandAnswers
 {
     private const KEPT_SECONDS = 30 * 24 * 3600;
@@ -34,7 +39,7 @@ final class HandAnswers
     ) {
     }
 
-    /** @return array<string, mixed> */
+    /** @return HandJson */
     public function hand(User $user, string $paper, AskedStrips $asked): array
     {
         $inUse = $this->hands->inUse($user, $paper);
@@ -92,7 +97,7 @@ final class HandAnswers
         );
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<StripCameJson> */
     private function came(User $user, HandVersion $version): array
     {
         $drawer = $this->drawers->drawerOf($user);
@@ -106,7 +111,6 @@ final class HandAnswers
                 ),
             );
 
-        /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, static function () use ($strips, $drawer, $version): array {
             $paper = PaperShelf::named($version->paper);
 

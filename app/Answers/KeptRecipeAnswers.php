@@ -23,7 +23,12 @@ use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** The recipes kept for spots of a study, each predicted again from its stack, light to dark as a palette strip is read. */
+/**
+ * The recipes kept for spots of a study, each predicted again from its stack, light to dark as a palette strip is read.
+ *
+ * @phpstan-import-type KeptRecipeJson from \Described
+ * @phpstan-import-type KeptRecipesJson from \Described
+ */
 final class KeptRecipeAnswers
 {
     public function __construct(
@@ -33,14 +38,16 @@ final class KeptRecipeAnswers
     ) {
     }
 
-    /** @return array<string, mixed> */
+    /** @return KeptRecipesJson */
     public function all(User $user, Study $study): array
     {
         $shelf = $this->drawers->shelfOf($user);
         $latest = $this->kept->latest($study);
 
         return [
-            'entries' => self::lightToDark($study)->map(fn (KeptRecipe $entry): array => $this->entry($user, $entry, $shelf))->all(),
+            'entries' => array_values(
+                self::lightToDark($study)->map(fn (KeptRecipe $entry): array => $this->entry($user, $entry, $shelf))->all(),
+            ),
             'stamp' => $latest->id ?? 0,
             'undoWords' => $latest?->words,
         ];
@@ -61,7 +68,7 @@ final class KeptRecipeAnswers
         return $outcomes;
     }
 
-    /** @return array<string, mixed> */
+    /** @return KeptRecipeJson */
     private function entry(User $user, KeptRecipe $entry, Drawer $shelf): array
     {
         $answer = $this->predicted($user, $entry, $shelf);

@@ -14,13 +14,18 @@ use KnottyPrism\Core\Picture\Palette\PalettePencil;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 
-/** The pencils of a plan in the form of docs/openapi.yaml: those it takes, those it leaves, and what fewer of them cost. */
+/**
+ * The pencils of a plan in the form of docs/openapi.yaml: those it takes, those it leaves, and what fewer of them cost.
+ *
+ * @phpstan-import-type PlanJson from \Described
+ * @phpstan-import-type PlanPencilJson from \Described
+ */
 final class PaletteAnswers
 {
     /**
      * @param  array<int, Sequence>  $sequences
      * @param  ?PalettePart  $palette  null when it was not chosen yet
-     * @return array<string, list<array<string, mixed>>>
+     * @return array{palette: list<PlanPencilJson>, left: PlanJson['left'], curve: PlanJson['curve'], suffering: PlanJson['suffering']}
      */
     public static function of(PlanGround $ground, array $sequences, ?PalettePart $palette): array
     {
@@ -42,7 +47,7 @@ final class PaletteAnswers
      * The pencils of the plan as they would lie beside the drawing, lightest first, with the zones that take them.
      *
      * @param  array<int, Sequence>  $sequences
-     * @return list<array<string, mixed>>
+     * @return list<PlanPencilJson>
      */
     private static function palette(array $sequences): array
     {
@@ -56,7 +61,7 @@ final class PaletteAnswers
      * Available pencils that the plan does without.
      *
      * @param  array<int, Sequence>  $sequences
-     * @return list<array<string, mixed>>
+     * @return PlanJson['left']
      */
     private static function left(PlanGround $ground, array $sequences): array
     {

@@ -29,7 +29,13 @@ use KnottyPrism\Core\Recipe\Method\Setting;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Warnings\Warning;
 
-/** The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is. */
+/**
+ * The plan of a study's picture as the page shows it: zone by zone with its stacks, the pencils it takes, and how far the planner is.
+ *
+ * @phpstan-import-type PlanJson from \Described
+ * @phpstan-import-type PlanZoneJson from \Described
+ * @phpstan-import-type PlanRunJson from \Described
+ */
 final class PlanAnswers
 {
     private const KEPT_SECONDS = 7 * 24 * 3600;
@@ -44,23 +50,10 @@ final class PlanAnswers
     ) {
     }
 
-    /** @return array<string, mixed> */
+    /** @return PlanJson */
     public function plan(User $user, Study $study): array
     {
-        $history = $this->plans->versions->history($study);
-        $common = [
-            'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
-            'settings' => $this->settings($study),
-            'methodSettings' => self::methodSettings(),
-            'hues' => Recolour::CHOICES,
-            'marks' => SequenceResource::vocabulary(),
-            'finishes' => Finish::values(),
-            'undoWords' => $history['undo'],
-            'redoWords' => $history['redo'],
-            'named' => $this->named($study),
-            'version' => $study->plan_number,
-            'stamp' => $this->plans->versions->current($study)->id ?? 0,
-        ];
+        $common = $this->common($study);
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             $why =
                 $this->surveys->current($study)->zones === null
@@ -110,13 +103,39 @@ final class PlanAnswers
     }
 
     /**
+     * @return array{
+     *   run: PlanRunJson|null, settings: PlanJson['settings'], methodSettings: PlanJson['methodSettings'], hues: list<string>,
+     *   pressures: PlanJson['pressures'], finishes: list<string>, undoWords: ?string, redoWords: ?string, named: PlanJson['named'],
+     *   version: int, stamp: int
+     * } what is so whether there is anything to plan or not
+     */
+    private function common(Study $study): array
+    {
+        $history = $this->plans->versions->history($study);
+
+        return [
+            'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
+            'settings' => $this->settings($study),
+            'methodSettings' => self::methodSettings(),
+            'hues' => Recolour::CHOICES,
+            'pressures' => SequenceResource::vocabulary(),
+            'finishes' => Finish::values(),
+            'undoWords' => $history['undo'],
+            'redoWords' => $history['redo'],
+            'named' => $this->named($study),
+            'version' => $study->plan_number,
+            'stamp' => $this->plans->versions->current($study)->id ?? 0,
+        ];
+    }
+
+    /**
      * Of drawing from the bare paper on, at the pace of who draws.
      *
      * @param  list<PlannedZone>  $planned
      */
     private function minutes(Study $study, PlanGround $ground, array $planned): float
     {
-        $habits = $this->desk->habits($study, $this->desk->marks($study));
+        $habits = $this->desk->habits($study, $this->desk->ticks($study));
         $minutes = 0.0;
         foreach ($this->board->zones($ground, [], $planned) as $zone) {
             $minutes += array_sum(array_map(static fn (DeskStep $s): float => $s->minutes, $zone->steps($habits)));
@@ -125,7 +144,7 @@ final class PlanAnswers
         return $minutes;
     }
 
-    /** @return array<string, mixed> */
+    /** @return PlanJson['settings'] */
     private function settings(Study $study): array
     {
         $s = $this->plans->sheet($study)->settings;
@@ -141,7 +160,7 @@ final class PlanAnswers
     }
 
     /**
-     * @return list<array<string, mixed>> what a method consists of, with what speaks for each choice; the number of pencils is chosen with
+     * @return PlanJson['methodSettings'] what a method consists of, with what speaks for each choice; the number of pencils is chosen with
      *   the palette
      */
     private static function methodSettings(): array
@@ -153,7 +172,7 @@ final class PlanAnswers
                 'name' => $name,
                 'title' => $setting::title(),
                 'choices' => array_map(
-                    static fn (Setting $choice): array => ['value' => $choice->value, 'why' => $choice->why()],
+                    static fn (Setting $choice): array => ['value' => (string) $choice->value, 'why' => $choice->why()],
                     $setting::cases(),
                 ),
             ],
@@ -173,7 +192,7 @@ final class PlanAnswers
         return $named;
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return PlanRunJson|null */
     private static function run(?PlanRun $run): ?array
     {
         return $run === null
@@ -191,7 +210,7 @@ final class PlanAnswers
      * What to look out for between zones. Worked out once for the same stacks, as every zone must be laid for it.
      *
      * @param  list<PlannedZone>  $planned
-     * @return list<array<string, mixed>>
+     * @return PlanJson['warnings']
      */
     private function between(PlanGround $ground, array $planned): array
     {
@@ -209,7 +228,6 @@ final class PlanAnswers
                 ),
             );
 
-        /** @var list<array<string, mixed>> */
         return Computed::kept($key, self::KEPT_SECONDS, function () use ($ground, $planned): array {
             $answers = PlannedPictures::sequences($ground, $planned);
 
@@ -217,7 +235,7 @@ final class PlanAnswers
                 static fn (Warning $w): array => [
                     'code' => $w->kind->value,
                     'zone' => $w->zones[0],
-                    'role' => $answers[$w->zones[0]]->shades()[$w->shades[0]]->name,
+                    'shade' => $answers[$w->zones[0]]->shades()[$w->shades[0]]->name,
                     'text' => $w->text,
                     'remedy' => $w->remedy,
                 ],
@@ -230,7 +248,7 @@ final class PlanAnswers
      * One of the figures of all shades that are planned, by area.
      *
      * @param  list<PlannedZone>  $planned
-     * @param  list<array<string, mixed>>  $zones  as they are shown, in the same order
+     * @param  list<PlanZoneJson>  $zones  as they are shown, in the same order
      */
     private static function mean(array $planned, array $zones, string $figure): float
     {

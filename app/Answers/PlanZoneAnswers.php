@@ -16,21 +16,26 @@ use KnottyPrism\Core\Picture\ZoneShades;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
-/** The zones of a plan as the page shows them: what each asks for, and its sequence with what comes of it in every shade. */
+/**
+ * The zones of a plan as the page shows them: what each asks for, and its sequence with what comes of it in every shade.
+ *
+ * @phpstan-import-type PlanZoneJson from \Described
+ * @phpstan-import-type SequenceJson from \Described
+ */
 final class PlanZoneAnswers
 {
     private const KEPT_SECONDS = 7 * 24 * 3600;
 
     /**
      * @param  list<PlannedZone>  $planned
-     * @return list<array<string, mixed>>
+     * @return list<PlanZoneJson>
      */
     public function zones(PlanGround $ground, array $planned, string $fingerprint): array
     {
         return array_map(fn (PlannedZone $z): array => $this->zone($ground, $z, $fingerprint), $planned);
     }
 
-    /** @return array<string, mixed> */
+    /** @return PlanZoneJson */
     private function zone(PlanGround $ground, PlannedZone $zone, string $fingerprint): array
     {
         $note = $ground->zones->note($zone->zone);
@@ -50,7 +55,7 @@ final class PlanZoneAnswers
                     : [...$this->sequence($ground, $zone, $zone->sequence, $fingerprint), 'label' => $zone->label, 'own' => $zone->own],
             'shades' => array_map(
                 static fn (Shade $s): array => [
-                    'role' => $s->name,
+                    'shade' => $s->name,
                     'name' => $s->called(),
                     'seen' => RecipeResource::reading($s->seen),
                     'aim' => RecipeResource::reading($s->target),
@@ -61,7 +66,7 @@ final class PlanZoneAnswers
         ];
     }
 
-    /** @return array<string, mixed> a zone's sequence with what comes of it in every shade */
+    /** @return SequenceJson a zone's sequence with what comes of it in every shade */
     private function sequence(PlanGround $ground, PlannedZone $zone, Sequence $sequence, string $fingerprint): array
     {
         $basis = array_map(
@@ -83,7 +88,6 @@ final class PlanZoneAnswers
             ),
         );
 
-        /** @var array<string, mixed> */
         return Computed::kept(
             $key,
             self::KEPT_SECONDS,

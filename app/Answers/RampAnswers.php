@@ -12,7 +12,7 @@ use App\Resources\RecipeResource;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Swatches\Coat;
@@ -20,7 +20,11 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Picture\Fade\Joining;
 use KnottyPrism\Core\Picture\Fade\RampAcross;
 
-/** Fades across the zones of a planned picture. */
+/**
+ * Fades across the zones of a planned picture.
+ *
+ * @phpstan-import-type PlanRampJson from \Described
+ */
 final class RampAnswers
 {
     /** Places read along the line. */
@@ -39,7 +43,7 @@ final class RampAnswers
     /**
      * @param  array{float, float}  $from  shares of the picture
      * @param  array{float, float}  $to
-     * @return array<string, mixed>
+     * @return PlanRampJson
      */
     public function across(PlanGround $ground, array $from, array $to): array
     {
@@ -94,7 +98,7 @@ final class RampAnswers
                             'number' => $c->pass->pencil->record->number,
                             'pressureWord' => $c->coverage < 0.99
                                 ? 'whisper, strokes apart'
-                                : PressureMark::nearest($c->pass->pressure)->value,
+                                : Pressure::nearest($c->pass->pressure)->value,
                             'pressure' => round($c->pass->pressure * $c->coverage, 2),
                         ],
                         $step['coats'],

@@ -18,7 +18,12 @@ use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
-/** Finds recipes for a colour; the same question is answered from the cache. */
+/**
+ * Finds recipes for a colour; the same question is answered from the cache.
+ *
+ * @phpstan-import-type NearestSingleJson from \Described
+ * @phpstan-import-type SequenceJson from \Described
+ */
 final class RecipeAnswers
 {
     private const KEPT_SECONDS = 30 * 24 * 3600;
@@ -32,7 +37,7 @@ final class RecipeAnswers
 
     /**
      * @param  Surface  $surface  of what the colour is seen on
-     * @return array<string, mixed> the target, the nearest single pencil and up to four recipes, as the API shows them
+     * @return array{nearestSingle: NearestSingleJson, recipes: list<SequenceJson>} up to four recipes
      */
     public function recipes(User $user, Study $study, Lab $target, Surface $surface): array
     {
@@ -45,7 +50,6 @@ final class RecipeAnswers
             $surface->value,
         ]);
 
-        /** @var array<string, mixed> */
         return Computed::kept(
             $key,
             self::KEPT_SECONDS,

@@ -31,7 +31,15 @@ use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
 
-/** A study's survey as the page shows it: photos, spots read on each of them, zones, the drawing's frame, and what undo would take back. */
+/**
+ * A study's survey as the page shows it: photos, spots read on each of them, zones, the drawing's frame, and what undo would take back.
+ *
+ * @phpstan-import-type ComparisonJson from \Described
+ * @phpstan-import-type DifferenceJson from \Described
+ * @phpstan-import-type FrameJson from \Described
+ * @phpstan-import-type NamedSpotJson from \Described
+ * @phpstan-import-type SurveyJson from \Described
+ */
 final class SurveyAnswers
 {
     public function __construct(
@@ -46,7 +54,7 @@ final class SurveyAnswers
     ) {
     }
 
-    /** @return array<string, mixed> */
+    /** @return SurveyJson */
     public function survey(User $user, Study $study): array
     {
         $survey = $this->surveys->current($study);
@@ -59,8 +67,8 @@ final class SurveyAnswers
             'undoWords' => $undo,
             'redoWords' => $redo,
             'colourPhoto' => $photo->id,
-            'photos' => $study->photos
-                ->map(
+            'photos' => array_values(
+                $study->photos->map(
                     static fn (Photo $p): array => [
                         'id' => $p->id,
                         'name' => $p->name,
@@ -69,8 +77,8 @@ final class SurveyAnswers
                         'roles' => $p->roles,
                         'neutral' => isset($survey->neutrals[$p->id]) ? RecipeResource::reading($survey->neutrals[$p->id]) : null,
                     ],
-                )
-                ->all(),
+                )->all(),
+            ),
             'spots' => $this->spotsOf($user, $study, $survey),
             'zones' => $survey->zones === null ? null : $this->zones->zones($survey, $photo),
             'frame' => self::frame($study),
@@ -100,7 +108,7 @@ final class SurveyAnswers
         );
     }
 
-    /** @return array<string, mixed> how one photo differs from another: as a whole, spot by spot, zone by zone */
+    /** @return ComparisonJson how one photo differs from another: as a whole, spot by spot, zone by zone */
     public function comparison(Study $study, Photo $one, Photo $other): array
     {
         $key = implode('/', [
@@ -112,11 +120,10 @@ final class SurveyAnswers
             md5($one->name),
         ]);
 
-        /** @var array<string, mixed> */
         return Computed::kept($key, 24 * 3600, fn (): array => $this->compared($study, $one, $other));
     }
 
-    /** @return array<string, mixed> */
+    /** @return ComparisonJson */
     private function compared(Study $study, Photo $one, Photo $other): array
     {
         $survey = $this->surveys->current($study);
@@ -152,7 +159,7 @@ final class SurveyAnswers
 
     /**
      * @param  array{string, Lab, Lab}  $pair
-     * @return array<string, mixed>
+     * @return DifferenceJson
      */
     private static function pair(array $pair): array
     {
@@ -166,7 +173,7 @@ final class SurveyAnswers
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{words: string, steps: float, warmth: float, deltaE00: float} */
     private static function contrast(Contrast $c): array
     {
         return [
@@ -177,7 +184,7 @@ final class SurveyAnswers
         ];
     }
 
-    /** @return list<array<string, mixed>> light to dark */
+    /** @return list<NamedSpotJson> light to dark */
     private function spotsOf(User $user, Study $study, Survey $survey): array
     {
         if ($survey->spots === []) {
@@ -194,34 +201,38 @@ final class SurveyAnswers
             md5($this->hands->paper($user, $study->paper)->key()),
         ]);
 
-        /** @var list<array<string, mixed>> */
         return Computed::kept($key, 24 * 3600, function () use ($user, $study, $survey, $colour): array {
             $planner = $this->planner($user, $study);
-            $shown = [];
-            foreach ($survey->spots as $spot) {
-                $lab = $this->labOf($spot, $colour, $survey);
-                $shown[] = [
-                    'number' => $spot->number,
-                    'name' => $spot->name,
-                    'families' => Family::besides($lab),
-                    'nearest' => $planner === null ? null : RecipeResource::nearest($planner->nearestSingle($lab)),
-                    'places' => $study->photos
-                        ->map(
-                            fn (Photo $p): array => [
-                                'photo' => $p->id,
-                                ...$spot->on($p->id)->toArray(),
-                                'placed' => $spot->isPlacedOn($p->id),
-                                'reading' => RecipeResource::reading($this->labOf($spot, $p, $survey)),
-                            ],
-                        )
-                        ->all(),
-                    'l' => $lab->l,
-                ];
-            }
-            usort($shown, static fn (array $a, array $b): int => $b['l'] <=> $a['l']);
+            $labs = array_map(fn (NamedSpot $s): Lab => $this->labOf($s, $colour, $survey), $survey->spots);
+            uasort($labs, static fn (Lab $a, Lab $b): int => $b->l <=> $a->l);
 
-            return array_map(static fn (array $s): array => array_diff_key($s, ['l' => 0]), $shown);
+            return array_map(
+                fn (int|string $at, Lab $lab): array => $this->spot($study, $survey, $survey->spots[$at], $lab, $planner),
+                array_keys($labs),
+                $labs,
+            );
         });
+    }
+
+    /** @return NamedSpotJson */
+    private function spot(Study $study, Survey $survey, NamedSpot $spot, Lab $lab, ?RecipePlanner $planner): array
+    {
+        return [
+            'number' => $spot->number,
+            'name' => $spot->name,
+            'families' => Family::besides($lab),
+            'nearest' => $planner === null ? null : RecipeResource::nearest($planner->nearestSingle($lab)),
+            'places' => array_values(
+                $study->photos->map(
+                    fn (Photo $p): array => [
+                        'photo' => $p->id,
+                        ...$spot->on($p->id)->toArray(),
+                        'placed' => $spot->isPlacedOn($p->id),
+                        'reading' => RecipeResource::reading($this->labOf($spot, $p, $survey)),
+                    ],
+                )->all(),
+            ),
+        ];
     }
 
     private function labOf(NamedSpot $spot, Photo $photo, Survey $survey): Lab
@@ -252,10 +263,11 @@ final class SurveyAnswers
         }
     }
 
-    /** @return array<string, mixed> */
+    /** @return FrameJson */
     private static function frame(Study $study): array
     {
         $frame = $study->frame();
+        $grid = $frame->grid($study->grid_mm);
 
         return [
             'drawingWidthMm' => $study->drawing_width_mm,
@@ -266,7 +278,8 @@ final class SurveyAnswers
             'top' => $frame->top,
             'width' => $frame->width,
             'height' => $frame->height,
-            ...get_object_vars($frame->grid($study->grid_mm)),
+            'across' => $grid->across,
+            'down' => $grid->down,
         ];
     }
 }

@@ -18,14 +18,22 @@ use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Grid\Outlines;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\Neighbours;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZonePiece;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
 
-/** Zones as the page shows them, read from the photo that the colours follow. What a change leaves alone comes from the cache. */
+/**
+ * Zones as the page shows them, read from the photo that the colours follow. What a change leaves alone comes from the cache.
+ *
+ * @phpstan-import-type BorderJson from \Described
+ * @phpstan-import-type TouchJson from \Described
+ * @phpstan-import-type ZoneJson from \Described
+ * @phpstan-import-type ZonePieceJson from \Described
+ * @phpstan-import-type ZonesJson from \Described
+ */
 final class ZoneAnswers
 {
     private const KEPT_SECONDS = 7 * 24 * 3600;
@@ -34,17 +42,16 @@ final class ZoneAnswers
     {
     }
 
-    /** @return array<string, mixed> */
+    /** @return ZonesJson */
     public function zones(Survey $survey, Photo $photo): array
     {
         $sheet = $survey->sheet();
         $key = md5(serialize(['zones', $sheet, $survey->whites, $photo->storage_key, $survey->neutrals[$photo->id] ?? null]));
 
-        /** @var array<string, mixed> */
         return Computed::kept($key, self::KEPT_SECONDS, fn (): array => $this->read($sheet, $survey, $photo));
     }
 
-    /** @return array<string, mixed> */
+    /** @return ZonesJson */
     private function read(ZoneSheet $sheet, Survey $survey, Photo $photo): array
     {
         $grid = $this->reader->grid($sheet, $survey, $photo);
@@ -54,14 +61,13 @@ final class ZoneAnswers
         $zones = [];
         foreach ($sheet->pixels() as $number => $pixels) {
             $note = $sheet->note($number);
-            $zones[] = [
-                'number' => $number,
-                ...self::shown($reading = $this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey), $note),
-                'touches' => self::touches($reading, $sheet),
-                'placed' => $note->touches !== null,
-                'pieces' => self::pieces($sheet, $number),
-                'outlines' => $outlines->of($number),
-            ];
+            $zones[] = self::shown(
+                $number,
+                $this->reader->reading($note, $pixels, $grid, $whites, $photo, $survey),
+                $note,
+                $sheet,
+                $outlines,
+            );
         }
         usort($zones, static fn (array $a, array $b): int => $b['area'] <=> $a['area']);
 
@@ -90,7 +96,7 @@ final class ZoneAnswers
 
     /**
      * @param  list<GradedBorder>  $graded
-     * @return list<array<string, mixed>> of every pair that touches along some length
+     * @return list<BorderJson> of every pair that touches along some length
      */
     private static function borders(ZoneSheet $sheet, array $graded): array
     {
@@ -117,7 +123,7 @@ final class ZoneAnswers
         return $borders;
     }
 
-    /** @return list<array<string, mixed>> the largest first; one alone where it is all in one piece */
+    /** @return list<ZonePieceJson> the largest first; one alone where it is all in one piece */
     private static function pieces(ZoneSheet $sheet, int $zone): array
     {
         return array_map(
@@ -131,14 +137,14 @@ final class ZoneAnswers
         );
     }
 
-    /** @return list<array<string, mixed>> each with the outlines of where it lies */
+    /** @return list<TouchJson> each with the outlines of where it lies */
     private static function touches(ZoneReading $read, ZoneSheet $sheet): array
     {
         [$width, $height] = [$sheet->labels->width, $sheet->labels->height];
 
         return array_map(
             static fn (Touch $touch): array => [
-                'role' => $touch->role->value,
+                'shade' => $touch->shade->value,
                 'name' => $touch->name,
                 'share' => Figures::share($touch->share),
                 'x' => round($touch->at[0], 4),
@@ -150,24 +156,25 @@ final class ZoneAnswers
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function shown(ZoneReading $read, ZoneNote $note): array
+    /** @return ZoneJson */
+    private static function shown(int $number, ZoneReading $read, ZoneNote $note, ZoneSheet $sheet, Outlines $outlines): array
     {
-        $targets = [];
-        foreach ($read->zone->targets as $role => $lab) {
-            if (! Role::from($role)->isOfValueRun()) {
+        $shades = [];
+        foreach ($read->zone->shades as $shade => $lab) {
+            if (! ShadeName::from($shade)->isOfValueRun()) {
                 continue;
             }
-            $targets[] = [
-                'role' => $role,
+            $shades[] = [
+                'shade' => $shade,
                 'place' => round($read->placeOf($lab), 4),
-                'name' => $note->run->names[$role] ?? $role,
-                'moved' => isset($note->places[$role]),
+                'name' => $note->run->names[$shade] ?? $shade,
+                'moved' => isset($note->places[$shade]),
                 'reading' => RecipeResource::reading($lab),
             ];
         }
 
         return [
+            'number' => $number,
             'name' => $note->name,
             'importance' => $note->importance->value,
             'surface' => $note->surface->value,
@@ -176,9 +183,13 @@ final class ZoneAnswers
             'keptWhite' => Figures::share($read->zone->keptWhite),
             'range' => array_map(static fn (float $l): float => round($l, 1), $read->range),
             'run' => array_map(static fn (Lab $lab): string => Srgb::ofXyz($lab->xyz())->hex(), $read->run),
-            'targets' => $targets,
-            'missing' => array_values(array_diff(['light', 'dark'], array_keys($read->zone->targets))),
+            'shades' => $shades,
+            'missing' => array_values(array_diff(['light', 'dark'], array_keys($read->zone->shades))),
             'renamed' => ! $note->run->isPlain(),
+            'touches' => self::touches($read, $sheet),
+            'placed' => $note->touches !== null,
+            'pieces' => self::pieces($sheet, $number),
+            'outlines' => $outlines->of($number),
         ];
     }
 }

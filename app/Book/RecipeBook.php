@@ -39,7 +39,7 @@ final class RecipeBook
             $sequence = $recipe->sequence();
             $shades = array_map(
                 static fn (Shade $s, int $i): array => [
-                    'role' => $s->name,
+                    'shade' => $s->name,
                     'name' => $s->called,
                     'lab' => $s->target->toArray(),
                     'weight' => $s->weight,

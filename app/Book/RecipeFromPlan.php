@@ -22,7 +22,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Formats\StackText;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -73,11 +73,11 @@ final class RecipeFromPlan
         ];
     }
 
-    /** Null when nothing was marked at the desk. */
+    /** Null when nothing was ticked at the desk. */
     private function lies(PlanGround $ground, Study $study, int $zone): ?Sequence
     {
-        $marks = $this->desk->marks($study);
-        $there = $marks === [] ? null : $this->board->zones($ground, $marks)[$zone] ?? null;
+        $ticks = $this->desk->ticks($study);
+        $there = $ticks === [] ? null : $this->board->zones($ground, $ticks)[$zone] ?? null;
 
         return $there === null || $there->laid === 0 ? null : $there->chain;
     }
@@ -87,7 +87,7 @@ final class RecipeFromPlan
     {
         $stack = StackText::read($kept->stack, $this->drawers->shelfOf($user));
         $lab = Lab::ofXyz($stack->on($this->hands->paper($user, $kept->paper))->xyz());
-        $shades = [new Shade(Role::Mid->value, $lab)];
+        $shades = [new Shade(ShadeName::Mid->value, $lab)];
         $photo = $study->photo();
         $side = max(40, 4 * $kept->ring);
 

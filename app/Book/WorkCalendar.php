@@ -15,7 +15,7 @@ final class WorkCalendar
 
     /**
      * @param  array<int, string>  $studies  their names
-     * @param  array<int, string>  $notes  of sessions, by their first mark
+     * @param  array<int, string>  $notes  of sessions, by their first tick
      */
     public static function of(WorkLog $log, array $studies, array $notes, string $host): string
     {

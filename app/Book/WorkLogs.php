@@ -4,40 +4,40 @@ declare(strict_types=1);
 
 namespace App\Book;
 
-use App\Models\DeskMarkRow;
 use App\Models\PencilRow;
 use App\Models\PencilUse;
 use App\Models\Study;
+use App\Models\TickRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Book\Log\LoggedPass;
 use KnottyPrism\Core\Book\Log\LogSession;
 use KnottyPrism\Core\Book\Log\Wear;
 use KnottyPrism\Core\Book\Log\WorkLog;
-use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\TickKind;
 use KnottyPrism\Core\Error\ImpossibleChange;
 
-/** What somebody has worked, read from the marks of the desks of all her studies. */
+/** What somebody has worked, read from the ticks of the desks of all her studies. */
 final class WorkLogs
 {
     public function of(User $user): WorkLog
     {
         // Plain rows: ten thousand of them are read whenever the log is opened.
-        $rows = DB::table('desk_marks')
-            ->join('studies', 'studies.id', '=', 'desk_marks.study_id')
+        $rows = DB::table('ticks')
+            ->join('studies', 'studies.id', '=', 'ticks.study_id')
             ->where('studies.user_id', $user->id)
-            ->where('desk_marks.taken_back', false)
-            ->orderBy('desk_marks.made_at')
-            ->orderBy('desk_marks.id')
+            ->where('ticks.taken_back', false)
+            ->orderBy('ticks.made_at')
+            ->orderBy('ticks.id')
             ->get([
-                'desk_marks.id',
-                'desk_marks.study_id',
-                'desk_marks.made_at',
-                'desk_marks.zone_name',
-                'desk_marks.kind',
-                'desk_marks.pass',
-                'desk_marks.minutes',
-                'desk_marks.film',
+                'ticks.id',
+                'ticks.study_id',
+                'ticks.made_at',
+                'ticks.zone_name',
+                'ticks.kind',
+                'ticks.pass',
+                'ticks.minutes',
+                'ticks.film',
             ]);
 
         return new WorkLog(
@@ -50,7 +50,7 @@ final class WorkLogs
                             (int) $r->made_at,
                             (string) $r->zone_name,
                             (string) json_decode((string) $r->pass)->tool,
-                            $r->kind === MarkKind::Skipped->value,
+                            $r->kind === TickKind::Skipped->value,
                             (float) $r->minutes,
                             $r->film === null ? null : (float) $r->film,
                         ),
@@ -94,35 +94,35 @@ final class WorkLogs
     }
 
     /**
-     * @param  int  $mark  the first of the session
+     * @param  int  $tick  the first of the session
      *
      * @throws ImpossibleChange when it is not hers, or was taken back
      */
-    public function note(User $user, int $mark, string $text): int
+    public function note(User $user, int $tick, string $text): int
     {
-        $there = DeskMarkRow::query()
-            ->whereKey($mark)
+        $there = TickRow::query()
+            ->whereKey($tick)
             ->where('taken_back', false)
             ->whereIn('study_id', array_keys($this->studies($user)))
             ->exists();
         if (! $there) {
             throw ImpossibleChange::because('That session is not in the log any more; nothing was noted.');
         }
-        DeskMarkRow::query()
-            ->whereKey($mark)
+        TickRow::query()
+            ->whereKey($tick)
             ->update(['note' => $text === '' ? null : $text]);
 
-        return $mark;
+        return $tick;
     }
 
     /**
      * @param  list<LogSession>  $sessions
-     * @return array<int, string> by their first mark
+     * @return array<int, string> by their first tick
      */
     public function notes(array $sessions): array
     {
         /** @var array<int, string> */
-        return DeskMarkRow::query()
+        return TickRow::query()
             ->whereKey(array_map(static fn (LogSession $s): int => $s->passes[0]->id, $sessions))
             ->whereNotNull('note')
             ->pluck('note', 'id')

@@ -6,8 +6,8 @@ namespace App\Cli;
 
 use App\Resources\OrderResource;
 use KnottyPrism\Core\Desk\Order\FindOrder;
-use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
+use KnottyPrism\Core\Desk\Order\WorkOrder;
 use KnottyPrism\Core\Error\UnreadableText;
 use KnottyPrism\Core\Formats\PlanSteps;
 use Symfony\Component\Console\Command\Command;
@@ -29,11 +29,11 @@ final class OrderCommand extends Command
             ->addOption('plan', null, InputOption::VALUE_REQUIRED, 'folder that prism plan has written')
             ->addOption('hand', null, InputOption::VALUE_REQUIRED, implode('|', self::HANDS), 'right')
             ->addOption(
-                'way',
+                'work-order',
                 null,
                 InputOption::VALUE_REQUIRED,
-                implode('|', array_column(Way::cases(), 'value')),
-                Way::AreaByArea->value,
+                implode('|', array_column(WorkOrder::cases(), 'value')),
+                WorkOrder::ZoneByZone->value,
             )
             ->addOption('session', null, InputOption::VALUE_REQUIRED, 'minutes', '60')
             ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', '297');
@@ -42,12 +42,12 @@ final class OrderCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $folder = rtrim($this->required($input, 'plan'), '/');
-        $way = $this->way($input);
+        $order = $this->workOrder($input);
         $hand = $this->required($input, 'hand');
         if (! in_array($hand, self::HANDS, true)) {
             throw UnreadableText::choice('--hand', self::HANDS, $hand);
         }
-        $habits = new WorkingHabits($way, $hand === 'left', (int) $this->whole($input, 'session', WorkingHabits::LONGEST_SESSION));
+        $habits = new WorkingHabits($order, $hand === 'left', (int) $this->whole($input, 'session', WorkingHabits::LONGEST_SESSION));
         [$plan, $shades] = PlanSteps::of(
             $this->file("$folder/plan.json"),
             $this->layers($folder),

@@ -12,8 +12,8 @@ use Illuminate\Contracts\Console\Kernel;
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Desk\Order\FindOrder;
 use KnottyPrism\Core\Desk\Order\Sessions;
-use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
+use KnottyPrism\Core\Desk\Order\WorkOrder;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\UnreadableText;
@@ -80,11 +80,11 @@ final class PlanCommand extends Command
             )
             ->addOption('wide', null, InputOption::VALUE_REQUIRED, 'width of the drawing, mm', (string) self::WIDE_MM)
             ->addOption(
-                'way',
+                'work-order',
                 null,
                 InputOption::VALUE_REQUIRED,
-                'order of work that the previews by session go by: '.implode('|', array_column(Way::cases(), 'value')),
-                Way::AreaByArea->value,
+                'order of work that the previews by session go by: '.implode('|', array_column(WorkOrder::cases(), 'value')),
+                WorkOrder::ZoneByZone->value,
             )
             ->addOption('session', null, InputOption::VALUE_REQUIRED, 'minutes', '60')
             ->addOption(
@@ -112,7 +112,10 @@ final class PlanCommand extends Command
             Illuminant::tryFrom($this->required($input, 'light')) ??
             throw UnreadableText::choice('--light', array_column(Illuminant::cases(), 'value'), $this->required($input, 'light'));
         $loupe = self::place($input);
-        $habits = new WorkingHabits($this->way($input), session: (int) $this->whole($input, 'session', WorkingHabits::LONGEST_SESSION));
+        $habits = new WorkingHabits(
+            $this->workOrder($input),
+            session: (int) $this->whole($input, 'session', WorkingHabits::LONGEST_SESSION),
+        );
         $start = hrtime(true);
         $staging = $out.'.'.getmypid().'.partial';
         Interrupted::onSignals();

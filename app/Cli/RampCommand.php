@@ -6,7 +6,7 @@ namespace App\Cli;
 
 use App\Resources\Figures;
 use KnottyPrism\Core\Error\UnreadableText;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Swatches\Coat;
 use KnottyPrism\Core\Picture\Fade\Ramp;
 use Symfony\Component\Console\Command\Command;
@@ -32,8 +32,8 @@ final class RampCommand extends Command
                 'pressure',
                 null,
                 InputOption::VALUE_REQUIRED,
-                implode('|', array_column(PressureMark::cases(), 'value')),
-                PressureMark::Medium->value,
+                implode('|', array_column(Pressure::cases(), 'value')),
+                Pressure::Medium->value,
             )
             ->addOption('steps', null, InputOption::VALUE_REQUIRED, '3–41', '9');
     }
@@ -41,13 +41,13 @@ final class RampCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $drawer = $this->drawer($input);
-        $mark =
-            PressureMark::tryFrom($this->required($input, 'pressure')) ??
-            throw UnreadableText::choice('--pressure', array_column(PressureMark::cases(), 'value'), $this->required($input, 'pressure'));
+        $pressure =
+            Pressure::tryFrom($this->required($input, 'pressure')) ??
+            throw UnreadableText::choice('--pressure', array_column(Pressure::cases(), 'value'), $this->required($input, 'pressure'));
         $ramp = Ramp::between(
             array_map($drawer->pencil(...), explode(',', $this->required($input, 'pencils'))),
             $this->paper($input),
-            $mark->pressure(),
+            $pressure->share(),
             $this->whole($input, 'steps', self::MOST_STEPS) ?? 9,
         );
         $this->json($output, [

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Cli;
 
 use KnottyPrism\Core\Chart\Reading\Photograph;
-use KnottyPrism\Core\Desk\Order\Way;
+use KnottyPrism\Core\Desk\Order\WorkOrder;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
 use KnottyPrism\Core\Error\OutOfRange;
@@ -78,10 +78,10 @@ trait Reads
         return is_string($hand) ? $found->under(HandJson::hand($this->file($hand))) : $found;
     }
 
-    private function way(InputInterface $input): Way
+    private function workOrder(InputInterface $input): WorkOrder
     {
-        return Way::tryFrom($this->required($input, 'way')) ??
-            throw UnreadableText::choice('--way', array_column(Way::cases(), 'value'), $this->required($input, 'way'));
+        return WorkOrder::tryFrom($this->required($input, 'work-order')) ??
+            throw UnreadableText::choice('--work-order', array_column(WorkOrder::cases(), 'value'), $this->required($input, 'work-order'));
     }
 
     private function mode(InputInterface $input): Mode

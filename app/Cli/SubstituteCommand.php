@@ -21,8 +21,8 @@ final class SubstituteCommand extends Command
     protected function configure(): void
     {
         $this->setName('substitute')
-            ->setDescription('What stands in for a pencil that is not at hand')
-            ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'the pencils at hand: drawer file, CSV or JSON')
+            ->setDescription('What stands in for a pencil that is not available')
+            ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'the available pencils: drawer file, CSV or JSON')
             ->addOption(
                 'line',
                 null,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Cache\Computed;
-use App\Models\DeskMarkRow;
 use App\Models\Study;
+use App\Models\TickRow;
 use App\Models\User;
 use App\Photos\SurveyRepository;
 use App\Plans\PlanGround;
@@ -14,15 +14,15 @@ use App\Plans\PlanRepository;
 use KnottyPrism\Core\Desk\Order\DeskZone;
 use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\FindOrder;
+use KnottyPrism\Core\Desk\Order\OrderedSteps;
 use KnottyPrism\Core\Desk\Order\PassMinutes;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
-use KnottyPrism\Core\Desk\Order\WorkOrder;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\WorkPlan;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
-use KnottyPrism\Core\Desk\Progress\DeskMark;
-use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\Tick;
+use KnottyPrism\Core\Desk\Progress\TickKind;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Desk\Progress\ZoneProgress;
 use KnottyPrism\Core\Error\ImpossibleChange;
@@ -59,32 +59,32 @@ final class DeskBoard
     }
 
     /**
-     * @param  list<DeskMarkRow>  $rows  of the study, in the order in which they were made
+     * @param  list<TickRow>  $rows  of the study, in the order in which they were made
      * @param  list<PlannedZone>|null  $planned  where whoever asks has them already
      * @return array<int, ZoneAtDesk> by number, those that are planned
      */
     public function zones(PlanGround $ground, array $rows, ?array $planned = null): array
     {
-        $marks = [];
+        $ticks = [];
         foreach ($rows as $row) {
-            $marks[$row->zone][] = $row->mark();
+            $ticks[$row->zone][] = $row->tick();
         }
         $places = $this->places($ground);
         $zones = [];
         foreach ($planned ?? $this->plans->zones($ground) as $zone) {
             if ($zone->sequence !== null && isset($places[$zone->zone])) {
-                $zones[$zone->zone] = $this->zone($ground, $zone, $zone->sequence, $places[$zone->zone], $marks[$zone->zone] ?? []);
+                $zones[$zone->zone] = $this->zone($ground, $zone, $zone->sequence, $places[$zone->zone], $ticks[$zone->zone] ?? []);
             }
         }
 
         return $zones;
     }
 
-    /** @param  list<DeskMark>  $marks */
-    private function zone(PlanGround $ground, PlannedZone $zone, Sequence $sequence, DeskZone $place, array $marks): ZoneAtDesk
+    /** @param  list<Tick>  $ticks */
+    private function zone(PlanGround $ground, PlannedZone $zone, Sequence $sequence, DeskZone $place, array $ticks): ZoneAtDesk
     {
         $shades = ZoneShades::worked($zone->shades);
-        $progress = ZoneProgress::of(self::inOrder($sequence, $zone, $shades), $marks);
+        $progress = ZoneProgress::of(self::inOrder($sequence, $zone, $shades), $ticks);
         $laid = self::read($ground, $progress->laid, $zone);
         $rest = self::read($ground, $progress->rest, $zone);
         if ($progress->astray) {
@@ -160,7 +160,7 @@ final class DeskBoard
         $key =
             'desk-order/'.
             md5(json_encode([$chains, $ground->zones->labels->fingerprint(), self::size($ground), $habits], JSON_THROW_ON_ERROR));
-        $order = Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zones, $habits): WorkOrder {
+        $order = Computed::kept($key, self::KEPT_SECONDS, static function () use ($ground, $zones, $habits): OrderedSteps {
             $steps = array_map(static fn (ZoneAtDesk $z): array => $z->steps($habits), $zones);
             [$wide, $high] = self::size($ground);
 
@@ -188,15 +188,15 @@ final class DeskBoard
     }
 
     /**
-     * What comes after a mark, to be kept with it: null when that is what the plan says.
+     * What comes after a tick, to be kept with it: null when that is what the plan says.
      *
      * @return array{rest: list<array<string, mixed>>|null, plan: string, minutes: float, film: float, zone_name: string}
      */
-    public function after(PlanGround $ground, ZoneAtDesk $zone, DeskMark $mark, DeskMark ...$before): array
+    public function after(PlanGround $ground, ZoneAtDesk $zone, Tick $tick, Tick ...$before): array
     {
         $sequence = $zone->zone->sequence ?? new Sequence([]);
-        $now = $this->zone($ground, $zone->zone, $sequence, $zone->place, [...array_values($before), $mark]);
-        $pass = WorkPass::of($mark->pass->read($ground->shelf, $zone->shades));
+        $now = $this->zone($ground, $zone->zone, $sequence, $zone->place, [...array_values($before), $tick]);
+        $pass = WorkPass::of($tick->pass->read($ground->shelf, $zone->shades));
         $shares = array_map(static fn (float $s): float => $s / max(1e-9, array_sum($zone->shares())), $zone->shares());
 
         return [
@@ -205,7 +205,7 @@ final class DeskBoard
                 : null,
             'plan' => $this->planKey($zone),
             'minutes' => PassMinutes::of($pass, $shares, $zone->place->area, $zone->place->pieces),
-            'film' => $mark->kind === MarkKind::Skipped || $now->laid === 0 ? 0.0 : $now->film($now->laid - 1, $ground->paper),
+            'film' => $tick->kind === TickKind::Skipped || $now->laid === 0 ? 0.0 : $now->film($now->laid - 1, $ground->paper),
             'zone_name' => $zone->place->name,
         ];
     }
@@ -250,7 +250,7 @@ final class DeskBoard
             $note = $ground->zones->note($number);
             [$names[$number], $lightness[$number], $whites[$number], $distances[$number]] = [
                 $note->name,
-                isset($reading->zone->targets['mid']) ? $reading->zone->targets['mid']->l : 50.0,
+                isset($reading->zone->shades['mid']) ? $reading->zone->shades['mid']->l : 50.0,
                 $reading->zone->keptWhite,
                 $note->distance,
             ];

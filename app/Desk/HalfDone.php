@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Desk;
 
-use App\Models\DeskMarkRow;
 use App\Models\Study;
+use App\Models\TickRow;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
-use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\TickKind;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 
-/** Marks of a study as if somebody had worked on it for the first half of its sessions, an evening each: something true to look at. */
+/** Ticks of a study as if somebody had worked on it for the first half of its sessions, an evening each: something true to look at. */
 final class HalfDone
 {
     private const DAY = 86400;
@@ -22,7 +22,7 @@ final class HalfDone
     {
     }
 
-    public function mark(Study $study): void
+    public function tick(Study $study): void
     {
         $ground = $this->board->ground($study->user()->firstOrFail(), $study);
         if ($ground === null) {
@@ -44,9 +44,9 @@ final class HalfDone
     private function done(Study $study, ZoneAtDesk $zone, PlacedStep $placed, int $at, Paper $paper): void
     {
         $pass = PassNote::of($zone->chain->passes[$placed->step->pass], $zone->shades);
-        DeskMarkRow::query()->create([
+        TickRow::query()->create([
             'study_id' => $study->id,
-            'kind' => MarkKind::Done,
+            'kind' => TickKind::Done,
             'zone' => $zone->place->number,
             'pass' => $pass->toArray(),
             'made_at' => $at,

@@ -13,11 +13,11 @@ use Illuminate\Support\Fluent;
 use Illuminate\Validation\Rule;
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\Decisions\PlanSheet;
 use KnottyPrism\Core\Picture\Decisions\Recolour;
@@ -32,7 +32,7 @@ final class PlanEdits
 {
     private const ZONE = ['required', 'integer', 'min:0', 'max:255'];
 
-    private const ROLE = ['required', 'in:light,mid,dark,touch,touch-2,touch-3'];
+    private const SHADE = ['required', 'in:light,mid,dark,touch,touch-2,touch-3'];
 
     public function __construct(
         private readonly PlanRepository $plans,
@@ -51,7 +51,7 @@ final class PlanEdits
     /** @return array<string, mixed> */
     public static function rules(string $kind): array
     {
-        $target = ['zone' => self::ZONE, 'role' => self::ROLE];
+        $target = ['zone' => self::ZONE, 'shade' => self::SHADE];
 
         return match ($kind) {
             'method' => [
@@ -72,8 +72,8 @@ final class PlanEdits
                 'zone' => self::ZONE,
                 'passes' => ['present', 'nullable', 'array', 'max:'.SequenceNote::MOST_PASSES],
                 'passes.*.tool' => ['required', 'string', 'max:130'],
-                'passes.*.marks' => ['present', 'array:'.implode(',', Role::values())],
-                'passes.*.marks.*' => ['nullable', Rule::enum(PressureMark::class)],
+                'passes.*.pressures' => ['present', 'array:'.implode(',', ShadeName::values())],
+                'passes.*.pressures.*' => ['nullable', Rule::enum(Pressure::class)],
             ],
             'regrade' => [
                 'zone' => self::ZONE,
@@ -100,7 +100,7 @@ final class PlanEdits
     {
         $s = $sheet->settings;
         $zone = $change->integer('zone');
-        [$shade, $code] = [(string) $change->string('role'), (string) $change->string('code')];
+        [$shade, $code] = [(string) $change->string('shade'), (string) $change->string('code')];
         $with = static fn (mixed ...$changed): PlanSheet => $sheet->withSettings(
             new PlanSettings(...[...get_object_vars($s), ...$changed]),
         );
@@ -236,7 +236,7 @@ final class PlanEdits
             throw ImpossibleChange::because(
                 'There is no '.
                     ($black === null ? 'black' : 'white').
-                    ' at hand; note one as owned in the drawer, or choose three pencils another way.',
+                    ' available; note one as owned in the drawer, or choose three pencils another way.',
             );
         }
 

@@ -31,12 +31,12 @@ final readonly class SequenceEdits
         }
         $shelf = $this->drawers->shelfOf($user);
         $notes = [];
-        /** @var array{tool: string, marks: array<string, ?string>} $pass */
+        /** @var array{tool: string, pressures: array<string, ?string>} $pass */
         foreach ($passes as $pass) {
-            $note = PassNote::ofArray(['tool' => $pass['tool'], 'marks' => array_filter($pass['marks'], is_string(...))]);
+            $note = PassNote::ofArray(['tool' => $pass['tool'], 'pressures' => array_filter($pass['pressures'], is_string(...))]);
             $notes[] = new PassNote(
                 $note->read($shelf, [])->tool instanceof Finish ? $note->tool : $shelf->pencil($note->tool)->id(),
-                $note->marks,
+                $note->pressures,
             );
         }
 
@@ -51,8 +51,8 @@ final readonly class SequenceEdits
         $pass = $passes[$at] ?? throw ImpossibleChange::unknown('pass');
         $run = array_keys(array_filter($planned->shades, static fn (Shade $s): bool => ! $s->touch));
         $regraded = $pass->tool instanceof Finish ? $pass : $how->of($pass, $run);
-        if ($regraded->marks === $pass->marks || $regraded->over() === []) {
-            throw ImpossibleChange::because("This pass can't get {$how->value}; change a mark of it, or drop it.");
+        if ($regraded->pressures === $pass->pressures || $regraded->over() === []) {
+            throw ImpossibleChange::because("This pass can't get {$how->value}; change a pressure of it, or drop it.");
         }
 
         return SequenceNote::of(new Sequence(array_values(array_replace($passes, [$at => $regraded]))), $planned->shades);

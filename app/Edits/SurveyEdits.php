@@ -19,7 +19,7 @@ use KnottyPrism\Core\Photo\Notes\SpotPlace;
 use KnottyPrism\Core\Photo\Notes\Survey;
 use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Photo\Zones\Importance;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\TouchNote;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
@@ -101,7 +101,7 @@ final class SurveyEdits
                 $s->withZones($s->sheet()->with($zone, self::described($s->sheet()->note($zone), $c))),
                 'describe '.$zoneName(),
             ],
-            'moveTarget', 'nameTarget', 'dropTarget', 'resetTargets' => $this->ofRun($s, $zone, $c),
+            'moveShade', 'nameShade', 'dropShade', 'resetShades' => $this->ofRun($s, $zone, $c),
             'setTouches' => $this->touched($s, $zone, $c),
             'keepWhitesFrom' => [$s->withWhites($s->whites->keptFrom($c->float('from'))), 'keep whites by value'],
             'paintWhites' => [
@@ -157,12 +157,12 @@ final class SurveyEdits
     private function ofRun(Survey $s, int $zone, Fluent $c): array
     {
         $note = $s->sheet()->note($zone);
-        $role = Role::tryFrom((string) $c->string('role')) ?? Role::Mid;
+        $shade = ShadeName::tryFrom((string) $c->string('shade')) ?? ShadeName::Mid;
         [$changed, $done] = match ((string) $c->string('kind')) {
-            'moveTarget' => [$note->withPlace($role, $c->float('place')), "move the $role->value"],
-            'nameTarget' => [$note->withRun($note->run->named($role, (string) $c->string('name'))), "name the $role->value"],
-            'dropTarget' => [$note->withRun($note->run->without($role)), "drop the $role->value"],
-            default => [$note->withoutPlaces(), 'reset the targets'],
+            'moveShade' => [$note->withPlace($shade, $c->float('place')), "move the $shade->value"],
+            'nameShade' => [$note->withRun($note->run->named($shade, (string) $c->string('name'))), "name the $shade->value"],
+            'dropShade' => [$note->withRun($note->run->without($shade)), "drop the $shade->value"],
+            default => [$note->withoutPlaces(), 'reset the shades'],
         };
 
         return [$s->withZones($s->sheet()->with($zone, $changed)), "$done of “{$note->name}”"];
@@ -174,7 +174,7 @@ final class SurveyEdits
         $number = ['required', 'integer', 'min:1', 'max:255'];
         $share = ['required', 'numeric', 'min:0', 'max:1'];
         $name = ['required', 'string', 'max:80'];
-        $ofRun = ['required', Rule::enum(Role::class)->only([Role::Light, Role::Mid, Role::Dark])];
+        $ofRun = ['required', Rule::enum(ShadeName::class)->only([ShadeName::Light, ShadeName::Mid, ShadeName::Dark])];
         $place = [
             'photo' => ['required', 'integer'],
             'x' => $share,
@@ -210,17 +210,17 @@ final class SurveyEdits
                 'surface' => ['sometimes', new Enum(Surface::class)],
                 'distance' => ['sometimes', new Enum(Distance::class)],
             ],
-            'moveTarget' => ['zone' => $number, 'role' => $ofRun, 'place' => $share],
-            'nameTarget' => ['zone' => $number, 'role' => $ofRun, 'name' => ['present', 'nullable', 'string', 'max:40']],
-            'dropTarget' => ['zone' => $number, 'role' => $ofRun],
+            'moveShade' => ['zone' => $number, 'shade' => $ofRun, 'place' => $share],
+            'nameShade' => ['zone' => $number, 'shade' => $ofRun, 'name' => ['present', 'nullable', 'string', 'max:40']],
+            'dropShade' => ['zone' => $number, 'shade' => $ofRun],
             'setTouches' => [
                 'zone' => $number,
-                'touches' => ['present', 'list', 'max:'.count(Role::touches())],
+                'touches' => ['present', 'list', 'max:'.count(ShadeName::touches())],
                 'touches.*.name' => ['required', 'string', 'max:40'],
                 'touches.*.x' => $share,
                 'touches.*.y' => $share,
             ],
-            'resetTargets' => ['zone' => $number],
+            'resetShades' => ['zone' => $number],
             'keepWhitesFrom' => ['from' => ['required', 'numeric', 'min:50', 'max:101']],
             'paintWhites' => [
                 'keep' => ['required', 'boolean'],

@@ -12,12 +12,14 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Swatches\PencilFit;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 /**
  * A recipe of somebody's book.
+ *
+ * @phpstan-type KeptShade array{shade: string, name: string, lab: array{float, float, float}, weight: float, strata: list<string>}
  *
  * @property int $id
  * @property int $user_id
@@ -25,8 +27,8 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
  * @property string $name
  * @property string $words subject and whatever else it is to be found by
  * @property string $paper
- * @property non-empty-list<array{role: string, name: string, lab: array{float, float, float}, weight: float, strata: list<string>}> $shades
- * @property list<array{tool: string, marks: array<string, string>}> $passes
+ * @property non-empty-list<KeptShade> $shades
+ * @property list<array{tool: string, pressures: array<string, string>}> $passes
  * @property list<array<string, mixed>> $pencils
  * @property string $outcome how it came out, in words
  * @property ?string $cutout
@@ -53,10 +55,10 @@ final class BookRecipeRow extends Model
         return new BookRecipe(
             array_map(
                 static fn (array $s): Shade => new Shade(
-                    $s['role'],
+                    $s['shade'],
                     new Lab(...array_map(floatval(...), $s['lab'])),
                     (float) $s['weight'],
-                    ! Role::from($s['role'])->isOfValueRun(),
+                    ! ShadeName::from($s['shade'])->isOfValueRun(),
                     $s['name'],
                 ),
                 $this->shades,

@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $what
  * @property int $done
  * @property int $total
- * @property list<array{zone: string, role: string, why: string, before: ?string, after: string}> $changes
+ * @property list<array{zone: string, shade: string, why: string, before: ?string, after: string}> $changes
  * @property int $zones_open
  * @property float $worked seconds
  * @property ?string $holder the worker that has it in hand

@@ -47,7 +47,7 @@ final class ZoneReader
 
             return array_map(
                 fn (int $zone, array $pixels): Lab => $this->reading($sheet->note($zone), $pixels, $grid, $whites, $photo, $survey)->zone
-                    ->targets['mid'],
+                    ->shades['mid'],
                 array_keys($sheet->pixels()),
                 $sheet->pixels(),
             );

@@ -161,7 +161,7 @@ final class PlanRepository
             static function (int $zone, array $shades, ?string $key) use ($ground, $found): PlannedZone {
                 $own = self::sequence($ground, $ground->sheet->sequences[$zone] ?? null, $shades);
                 $part = $found[$key ?? ''] ?? null;
-                /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
+                /** @var list<array{tool: string, pressures: array<string, string>}>|null $passes */
                 $passes = $part['passes'] ?? null;
 
                 return new PlannedZone(

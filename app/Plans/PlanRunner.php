@@ -208,7 +208,7 @@ final class PlanRunner
                 ),
             )
             : [];
-        /** @var list<array{tool: string, marks: array<string, string>}>|null $passes */
+        /** @var list<array{tool: string, pressures: array<string, string>}>|null $passes */
         $passes = $before['passes'] ?? null;
         $words = static fn (?Sequence $s): ?string => $s === null ? null : SequenceWords::of($s, $zone->shades)->inShort();
 

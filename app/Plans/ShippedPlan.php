@@ -22,7 +22,7 @@ final class ShippedPlan
     {
         /**
          * @var array{palette: array<string, mixed>,
-         *   zones: array<int, array{passes: list<array{tool: string, marks: array<string, string>}>, label: string}>} $shipped
+         *   zones: array<int, array{passes: list<array{tool: string, pressures: array<string, string>}>, label: string}>} $shipped
          */
         $shipped = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
         $ground = $this->plans->ground($study->user()->firstOrFail(), $study);

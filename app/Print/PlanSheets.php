@@ -178,7 +178,7 @@ final class PlanSheets
         $aim = RecipeResource::reading($outcome->shade->target);
 
         return [
-            'role' => $outcome->shade->called(),
+            'shade' => $outcome->shade->called(),
             'words' => $outcome->comparison()->words(),
             'aim' => DabPicture::flat((string) $aim['hex'], 8, 8),
             'aimWords' => $aim['words'],

@@ -10,19 +10,24 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Paper\Paper;
 
-/** Recipes of the book in the form of docs/openapi.yaml. */
+/**
+ * Recipes of the book in the form of docs/openapi.yaml.
+ *
+ * @phpstan-import-type BookRecipeJson from \Described
+ * @phpstan-import-type LaidAgainJson from \Described
+ */
 final class BookResource
 {
     /**
-     * @param  list<array{role: string, name: string, lab: array{float, float, float}, weight: float, strata: list<string>}>  $shades
-     * @return list<array<string, mixed>>
+     * @param  list<array{shade: string, name: string, lab: array{float, float, float}, weight: float, strata: list<string>}>  $shades
+     * @return BookRecipeJson['shades']
      */
     public static function shades(array $shades): array
     {
         return array_map(
             static fn (array $s): array => [
-                'role' => $s['role'],
-                'name' => $s['name'] === '' ? $s['role'] : $s['name'],
+                'shade' => $s['shade'],
+                'name' => $s['name'] === '' ? $s['shade'] : $s['name'],
                 'hex' => Figures::colour(new Lab(...array_map(floatval(...), $s['lab'])))['hex'],
                 'strata' => $s['strata'],
             ],
@@ -31,9 +36,9 @@ final class BookResource
     }
 
     /**
-     * @param  list<array{tool: string, marks: array<string, string>}>  $passes
+     * @param  list<array{tool: string, pressures: array<string, string>}>  $passes
      * @param  array<string, array{number: string, name: string}>  $pencils  by identifier
-     * @return list<array<string, mixed>> in the order in which they are laid
+     * @return BookRecipeJson['passes'] in the order in which they are laid
      */
     public static function passes(array $passes, array $pencils): array
     {
@@ -42,13 +47,13 @@ final class BookResource
                 'tool' => $p['tool'],
                 'number' => Finish::tryFrom($p['tool']) === null ? $pencils[$p['tool']]['number'] ?? $p['tool'] : $p['tool'],
                 'name' => $pencils[$p['tool']]['name'] ?? '',
-                'marks' => (object) $p['marks'],
+                'pressures' => (object) $p['pressures'],
             ],
             $passes,
         );
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{standIns: LaidAgainJson['standIns'], sequence: LaidAgainJson['sequence']} */
     public static function laid(LaidAgain $laid, Paper $paper): array
     {
         return [
@@ -56,7 +61,7 @@ final class BookResource
                 static fn (StandIn $s): array => [
                     'missing' => $s->missing->id(),
                     'by' => $s->by->id(),
-                    'marks' => $s->marks,
+                    'steps' => $s->firmer,
                     'deltaE00' => Figures::difference($s->apart),
                     'words' => $s->words(),
                 ],

@@ -11,10 +11,15 @@ use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 
-/** Pencils and laid sheets in tables and charts: a dab's strata beside number, name and words. */
+/**
+ * Pencils and laid sheets in tables and charts: a dab's strata beside number, name and words.
+ *
+ * @phpstan-import-type ChartPencilJson from \Described
+ * @phpstan-import-type LineTableJson from \Described
+ */
 final class ChartResource
 {
-    /** @return array<string, mixed> */
+    /** @return ChartPencilJson */
     public static function pencil(Pencil $pencil): array
     {
         return [
@@ -31,7 +36,7 @@ final class ChartResource
         return ['strata' => self::strata($sheet), 'words' => (new ColourReading(Lab::ofReflectance($sheet->meanReflectance())))->words()];
     }
 
-    /** @return array<string, mixed> */
+    /** @return value-of<LineTableJson['rows']> */
     public static function equivalent(Equivalent $row): array
     {
         return [

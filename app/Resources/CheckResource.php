@@ -10,9 +10,13 @@ use KnottyPrism\Core\Colour\Comparison;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
-/** What a photo of a half-done drawing says, in figures and in words. */
+/**
+ * What a photo of a half-done drawing says, in figures and in words.
+ *
+ * @phpstan-import-type DrawingFindingJson from \Described
+ */
 final class CheckResource
 {
     /** @return array<string, mixed> */
@@ -27,7 +31,7 @@ final class CheckResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return DrawingFindingJson */
     private static function finding(ShadeFinding $f): array
     {
         $far = new Comparison($f->found, $f->expected);
@@ -35,7 +39,7 @@ final class CheckResource
         return [
             'zone' => $f->zone->name,
             'number' => $f->zone->number,
-            'shade' => $f->shade->role->value,
+            'shade' => $f->shade->of->value,
             'name' => $f->shade->name,
             'area' => Figures::share($f->area),
             'expected' => self::colour($f->expected),
@@ -61,7 +65,7 @@ final class CheckResource
     {
         return [
             'pencil' => $step instanceof Pass ? $step->pencil->id() : null,
-            'pressure' => $step instanceof Pass ? PressureMark::nearest($step->pressure)->value : null,
+            'pressure' => $step instanceof Pass ? Pressure::nearest($step->pressure)->value : null,
         ];
     }
 

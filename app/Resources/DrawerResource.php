@@ -9,7 +9,11 @@ use KnottyPrism\Core\Drawer\DrawerOrder;
 use KnottyPrism\Core\Drawer\Portrait;
 use KnottyPrism\Core\Drawer\Stock\StockNote;
 
-/** A drawer's pencils, order and balance, as the command line and the page get them. */
+/**
+ * A drawer's pencils, order and balance, as the command line and the page get them.
+ *
+ * @phpstan-import-type StockJson from \Described
+ */
 final class DrawerResource
 {
     /** @return array<string, mixed> */
@@ -43,7 +47,7 @@ final class DrawerResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return StockJson */
     public static function stock(StockNote $note): array
     {
         return [

@@ -16,10 +16,16 @@ use KnottyPrism\Core\Medium\Strips\Rung;
 use KnottyPrism\Core\Medium\Strips\Strip;
 use KnottyPrism\Core\Recipe\NextMove\NextMove;
 
-/** A hand, the strips that teach it, and what a strip says to do next. */
+/**
+ * A hand, the strips that teach it, and what a strip says to do next.
+ *
+ * @phpstan-import-type StripAskedJson from \Described
+ * @phpstan-import-type StripCameJson from \Described
+ * @phpstan-import-type StripsReadJson from \Described
+ */
 final class HandResource
 {
-    /** @return array<string, mixed> */
+    /** @return array{pressure: float, laydown: float, spread: float, drag: float, packing: float, contact: float} */
     public static function figures(Hand $hand): array
     {
         return [
@@ -32,7 +38,7 @@ final class HandResource
         ];
     }
 
-    /** @return array<string, mixed> a strip to lay, and the dabs it is held beside */
+    /** @return StripAskedJson a strip to lay, and the dabs it is held beside */
     public static function asked(Stack $stack, Paper $paper): array
     {
         return [
@@ -49,7 +55,7 @@ final class HandResource
         ];
     }
 
-    /** @return array<string, mixed> what came of a strip, and what would mend it */
+    /** @return StripCameJson what came of a strip, and what would mend it */
     public static function came(Strip $strip, NextMove $move): array
     {
         return [
@@ -64,7 +70,7 @@ final class HandResource
         ];
     }
 
-    /** @return list<array<string, mixed>> each try by itself */
+    /** @return StripsReadJson['boxes'] each try by itself */
     public static function read(ChartReading $reading): array
     {
         return array_map(

@@ -13,13 +13,20 @@ use KnottyPrism\Core\Book\Log\WorkLog;
 use KnottyPrism\Core\Drawer\Stock\Stock;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
-/** The log in the form of docs/openapi.yaml. */
+/**
+ * The log in the form of docs/openapi.yaml.
+ *
+ * @phpstan-import-type LogSessionJson from \Described
+ * @phpstan-import-type LogTotalJson from \Described
+ * @phpstan-import-type LogTotalOfJson from \Described
+ * @phpstan-import-type PencilSupplyJson from \Described
+ */
 final class LogResource
 {
     /**
      * @param  array<string, PencilRecord>  $pencils  of the shelf, by identifier
      * @param  array<int, list<array{id: int, at: int}>>  $checks  photos of drawings, by study
-     * @return array<string, mixed>
+     * @return LogSessionJson
      */
     public static function session(LogSession $session, string $study, array $pencils, Wear $wear, string $note, array $checks): array
     {
@@ -62,7 +69,10 @@ final class LogResource
         ];
     }
 
-    /** @return array<string, mixed> a pencil, or a finish or a pencil that has left the shelf, by its name alone */
+    /**
+     * @return array{id: string, number: string, name: string, hex: string|null} a pencil, or a finish or a pencil that has left the shelf,
+     *   by its name alone
+     */
     private static function tool(string $id, ?PencilRecord $record): array
     {
         return [
@@ -73,7 +83,7 @@ final class LogResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return LogTotalJson */
     public static function total(LogTotal $total, Wear $wear): array
     {
         return [
@@ -87,7 +97,7 @@ final class LogResource
     /**
      * @param  array<int, LogTotal>  $totals
      * @param  \Closure(int): string  $name
-     * @return list<array<string, mixed>>
+     * @return list<LogTotalOfJson>
      */
     public static function totals(array $totals, \Closure $name, Wear $wear): array
     {
@@ -108,7 +118,7 @@ final class LogResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return value-of<PencilSupplyJson['pencils']> */
     public static function supply(PencilRecord $pencil, Supply $supply, Stock $stock): array
     {
         return [

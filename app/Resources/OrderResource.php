@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Resources;
 
+use KnottyPrism\Core\Desk\Order\OrderedSteps;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
-use KnottyPrism\Core\Desk\Order\WorkOrder;
 use KnottyPrism\Core\Desk\Order\WorkPlan;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /** An order of work in the form of docs/cli.md. */
 final class OrderResource
@@ -17,10 +17,10 @@ final class OrderResource
      * @param  array<int, list<string>>  $shades  names, by zone
      * @return array<string, mixed>
      */
-    public static function of(WorkPlan $plan, WorkOrder $order, array $shades): array
+    public static function of(WorkPlan $plan, OrderedSteps $order, array $shades): array
     {
         return [
-            'way' => $plan->habits->way->value,
+            'workOrder' => $plan->habits->order->value,
             'hand' => $plan->habits->leftHanded ? 'left' : 'right',
             'steps' => array_map(
                 static fn (PlacedStep $p): array => [
@@ -29,7 +29,7 @@ final class OrderResource
                     'tool' => $p->step->tool,
                     'pressures' => (object) array_combine(
                         $shades[$p->step->zone],
-                        array_map(static fn (?PressureMark $m): ?string => $m?->value, $p->step->marks),
+                        array_map(static fn (?Pressure $m): ?string => $m?->value, $p->step->pressures),
                     ),
                     'minutes' => self::minutes($p->step->minutes),
                     'start' => self::minutes($p->start),

@@ -86,7 +86,7 @@ final class PlannedPictureResource
             'sequence' => array_map(
                 static fn (GradedPass $p): array => [
                     ...$p->tool instanceof Finish ? ['finish' => $p->tool->value] : ['pencil' => $p->tool->id()],
-                    'pressures' => SequenceResource::marks($p, $shades),
+                    'pressures' => SequenceResource::pressures($p, $shades),
                     'words' => $words->pass($p),
                 ],
                 $answer->sequence->passes,
@@ -113,7 +113,7 @@ final class PlannedPictureResource
             static fn (Shade $s): array => [
                 'name' => $s->name,
                 'called' => $s->called(),
-                'role' => $s->touch ? 'touch' : $s->name,
+                'shade' => $s->touch ? 'touch' : $s->name,
                 'share' => Figures::share($s->weight / $whole),
                 'lab' => Figures::lab($s->seen),
                 'fittedLab' => Figures::lab($s->target),

@@ -10,10 +10,18 @@ use KnottyPrism\Core\Book\Practice\Question\Drill;
 use KnottyPrism\Core\Book\Practice\Question\Shown;
 use KnottyPrism\Core\Book\Practice\Training;
 
-/** Practice in the form of docs/openapi.yaml. */
+/**
+ * Practice in the form of docs/openapi.yaml.
+ *
+ * @phpstan-import-type DrillJson from \Described
+ * @phpstan-import-type TrainingJson from \Described
+ */
 final class PracticeResource
 {
-    /** @return array<string, mixed> without its answer */
+    /**
+     * @return array{question: string, place: DrillJson['place'], shown: DrillJson['shown'], choices: DrillJson['choices']} no answer with
+     *   it
+     */
     public static function question(Drill $drill): array
     {
         return [
@@ -24,7 +32,7 @@ final class PracticeResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{right: bool, answer: int, because: string, after: DrillJson['shown']} */
     public static function answer(Drill $drill, int $chosen): array
     {
         return [
@@ -41,7 +49,7 @@ final class PracticeResource
         return ['words' => $shown->words, 'dab' => $shown->dab];
     }
 
-    /** @return array<string, mixed> */
+    /** @return TrainingJson */
     public static function training(Training $training): array
     {
         $weakest = $training->weakest();

@@ -11,13 +11,20 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Photo\Reading\Spot;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
-/** Colours and pencils as everybody sees them: words beside every figure. */
+/**
+ * Colours and pencils as everybody sees them: words beside every figure.
+ *
+ * @phpstan-import-type DrawerPencilJson from \Described
+ * @phpstan-import-type NearestSingleJson from \Described
+ * @phpstan-import-type ReadingJson from \Described
+ * @phpstan-import-type SpotJson from \Described
+ */
 final class RecipeResource
 {
     /** Standard deviation of L* inside a ring from which one colour no longer stands for it. */
     private const MIXED_RING = 7.0;
 
-    /** @return array<string, mixed> */
+    /** @return SpotJson */
     public static function spot(Spot $spot, ValueScale $scale = new ValueScale()): array
     {
         return [
@@ -27,7 +34,7 @@ final class RecipeResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return ReadingJson */
     public static function reading(Lab $lab, ValueScale $scale = new ValueScale()): array
     {
         $reading = new ColourReading($lab, $scale);
@@ -45,7 +52,7 @@ final class RecipeResource
         ];
     }
 
-    /** @return array<string, mixed> the single pencil that comes nearest */
+    /** @return NearestSingleJson the single pencil that comes nearest */
     public static function nearest(SequenceAnswer $answer): array
     {
         $comparison = $answer->outcomes[0]->comparison();
@@ -57,7 +64,7 @@ final class RecipeResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return DrawerPencilJson */
     public static function pencil(Pencil $pencil): array
     {
         return [

@@ -6,7 +6,7 @@ namespace App\Resources;
 
 use KnottyPrism\Core\Colour\ColourReading;
 use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
@@ -22,16 +22,25 @@ use KnottyPrism\Core\Recipe\Warnings\Unsteady;
 use KnottyPrism\Core\Recipe\Warnings\Warning;
 use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
-/** A sequence as everybody sees it, of a zone or a spot: each pass once, with its marks and the dab that it leaves in every shade. */
+/**
+ * A sequence as everybody sees it, of a zone or a spot: each pass once, with its pressures and the dab that it leaves in every shade.
+ *
+ * @phpstan-import-type DabJson from \Described
+ * @phpstan-import-type DrawerPencilJson from \Described
+ * @phpstan-import-type OutcomeJson from \Described
+ * @phpstan-import-type SequenceJson from \Described
+ * @phpstan-import-type StackStepJson from \Described
+ * @phpstan-import-type WarningJson from \Described
+ */
 final class SequenceResource
 {
-    /** @return array<string, mixed> with general advice against what it warns of */
+    /** @return SequenceJson with general advice against what it warns of */
     public static function answer(SequenceAnswer $answer, Paper $paper): array
     {
         return self::recipe(new Recipe($answer, Warnings::in($answer)), $paper);
     }
 
-    /** @return array<string, mixed> */
+    /** @return SequenceJson */
     public static function recipe(Recipe $recipe, Paper $paper): array
     {
         $answer = $recipe->answer;
@@ -51,7 +60,7 @@ final class SequenceResource
             'passes' => array_map(
                 static fn (GradedPass $pass, int $at): array => [
                     ...self::tool($pass->tool),
-                    'marks' => self::marks($pass, $shades),
+                    'pressures' => self::pressures($pass, $shades),
                     'words' => ucfirst($words->pass($pass)),
                     'reason' => $reasons[$at],
                     'dabs' => (object) array_filter(array_combine($names, array_map(static fn (array $of): ?array => $of[$at], $dabs))),
@@ -68,7 +77,7 @@ final class SequenceResource
 
     /**
      * @param  list<Shade>  $shades
-     * @return array<string, mixed>
+     * @return WarningJson
      */
     public static function warning(Warning $warning, array $shades): array
     {
@@ -84,7 +93,7 @@ final class SequenceResource
         ];
     }
 
-    /** @return array<string, mixed> what comes of a shade */
+    /** @return OutcomeJson what comes of a shade */
     public static function outcome(Outcome $o): array
     {
         $comparison = $o->comparison();
@@ -106,18 +115,18 @@ final class SequenceResource
         ];
     }
 
-    /** @return list<array<string, mixed>> the steps of one stack, each with how it looks after it */
+    /** @return list<StackStepJson> the steps of one stack, each with how it looks after it */
     public static function steps(LaidStack $laid): array
     {
         return array_map(static function (LaidStep $step): array {
-            [$tool, $pressure] = $step->step instanceof Finish ? [$step->step, null] : [$step->step->pencil, $step->step->pressure];
-            $mark = $pressure === null ? null : PressureMark::nearest($pressure);
+            [$tool, $share] = $step->step instanceof Finish ? [$step->step, null] : [$step->step->pencil, $step->step->pressure];
+            $pressure = $share === null ? null : Pressure::nearest($share);
 
             return [
                 ...self::tool($tool),
-                'pressure' => $pressure,
-                'pressureWord' => $mark?->value,
-                'pressureStrokes' => $mark?->strokes(),
+                'pressure' => $share,
+                'pressureWord' => $pressure?->value,
+                'pressureStrokes' => $pressure?->strokes(),
                 ...Figures::colour($step->lab),
                 ...self::dab($step),
             ];
@@ -125,7 +134,7 @@ final class SequenceResource
     }
 
     /**
-     * @return array{finish: ?string, pencil: array<string, mixed>|null, care: ?string} what a pass is laid with, and what to mind with it
+     * @return array{finish: ?string, pencil: DrawerPencilJson|null, care: ?string} what a pass is laid with, and what to mind with it
      */
     public static function tool(Pencil|Finish $tool): array
     {
@@ -138,26 +147,26 @@ final class SequenceResource
      * @param  list<Shade>  $shades
      * @return object how hard it is pressed, by shade; null when that is left out
      */
-    public static function marks(GradedPass $pass, array $shades): object
+    public static function pressures(GradedPass $pass, array $shades): object
     {
-        $marks = [];
+        $pressures = [];
         foreach ($shades as $i => $shade) {
-            $marks[$shade->name] = ($pass->marks[$i] ?? null)?->value;
+            $pressures[$shade->name] = ($pass->pressures[$i] ?? null)?->value;
         }
 
-        return (object) $marks;
+        return (object) $pressures;
     }
 
-    /** @return list<array{mark: string, strokes: int, pressure: float}> */
+    /** @return list<array{pressure: string, strokes: int, share: float}> */
     public static function vocabulary(): array
     {
         return array_map(
-            static fn (PressureMark $m): array => ['mark' => $m->value, 'strokes' => $m->strokes(), 'pressure' => $m->pressure()],
-            PressureMark::cases(),
+            static fn (Pressure $m): array => ['pressure' => $m->value, 'strokes' => $m->strokes(), 'share' => $m->share()],
+            Pressure::cases(),
         );
     }
 
-    /** @return list<array<string, mixed>|null> what every pass leaves in a shade; null when it is left out */
+    /** @return list<DabJson|null> what every pass leaves in a shade; null when it is left out */
     private static function dabs(SequenceAnswer $answer, Outcome $outcome, int $shade): array
     {
         $looks = $outcome->laid->looks();
@@ -170,7 +179,7 @@ final class SequenceResource
         return $dabs;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{strata: list<string>, colourWords: string, toothUsed: float, evenness: string} a dab but for its colour */
     private static function dab(LaidStep $step): array
     {
         return [
@@ -181,7 +190,7 @@ final class SequenceResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{errorOnPaper: float, errorInHand: float, missed: float} */
     private static function errors(float $onPaper, float $inHand, float $missed): array
     {
         return [

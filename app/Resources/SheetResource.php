@@ -12,6 +12,7 @@ use KnottyPrism\Core\Chart\Sheet\SheetPencil;
  * A measuring sheet as the page shows it: its pencils in order, each with what was read of it.
  *
  * @phpstan-import-type ReadBox from MeasuringSheet
+ * @phpstan-import-type SheetJson from \Described
  */
 final class SheetResource
 {
@@ -19,7 +20,7 @@ final class SheetResource
      * @param  non-empty-list<SheetPencil>  $pencils
      * @param  int  $count  of its pages
      * @param  array<int, list<ReadBox>>  $pages  by page, what was read
-     * @return array<string, mixed>
+     * @return SheetJson
      */
     public static function of(int $id, string $size, string $paper, array $pencils, int $count, array $pages): array
     {

@@ -33,7 +33,7 @@ mt_srand(5);
 $tools = $user->pencils()->where('owned', true)->get()->map(static fn ($p): string => $p->identifier())->all();
 $at = strtotime('2020-01-01');
 foreach (array_chunk(range(1, PASSES), 1000) as $chunk) {
-    DB::table('desk_marks')->insert(
+    DB::table('ticks')->insert(
         array_map(static function () use (&$at, $study, $tools): array {
             $at += mt_rand(0, 20) === 0 ? 86_400 : mt_rand(60, 900);
 
@@ -42,7 +42,7 @@ foreach (array_chunk(range(1, PASSES), 1000) as $chunk) {
                 'kind' => 'done',
                 'zone' => mt_rand(1, 12),
                 'zone_name' => 'zone '.mt_rand(1, 12),
-                'pass' => json_encode(['tool' => $tools[array_rand($tools)], 'marks' => ['mid' => 'light']]),
+                'pass' => json_encode(['tool' => $tools[array_rand($tools)], 'pressures' => ['mid' => 'light']]),
                 'plan' => 'x',
                 'minutes' => 4.0,
                 'film' => mt_rand(10, 900),
@@ -54,8 +54,8 @@ foreach (array_chunk(range(1, PASSES), 1000) as $chunk) {
 foreach (array_chunk(range(1, RECIPES), 250) as $chunk) {
     foreach ($chunk as $i) {
         $shades = array_map(
-            static fn (string $role): array => [
-                'role' => $role,
+            static fn (string $shade): array => [
+                'shade' => $shade,
                 'name' => '',
                 'lab' => [mt_rand(50, 950) / 10, mt_rand(-500, 500) / 10, mt_rand(-500, 600) / 10],
                 'weight' => 1.0,
@@ -70,7 +70,7 @@ foreach (array_chunk(range(1, RECIPES), 250) as $chunk) {
             'words' => ['sky', 'rust', 'stone', 'skin'][$i % 4].' subject',
             'paper' => $study->paper,
             'shades' => $shades,
-            'passes' => [['tool' => $tools[$i % count($tools)], 'marks' => ['mid' => 'light']]],
+            'passes' => [['tool' => $tools[$i % count($tools)], 'pressures' => ['mid' => 'light']]],
             'pencils' => [],
             'cutout' => str_repeat('A', 6000),
             'search' => "recipe $i ".['sky', 'rust', 'stone', 'skin'][$i % 4].' |'.mb_strtolower($tools[$i % count($tools)]).'|',

@@ -9,7 +9,7 @@ use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\WorkPlan;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 
@@ -85,7 +85,7 @@ final class RandomPlans
                             : $kind[min(count($kind) - 1, mt_rand(0, 1) + intdiv($i, 2))]);
                 $all[] = new WorkPass(
                     $i > 1 && mt_rand(0, 9) === 0 ? 'solvent' : "Line/$pencil",
-                    array_map(static fn (): PressureMark => PressureMark::cases()[min(4, mt_rand(0, 2) + intdiv($i, 2))], range(1, 3)),
+                    array_map(static fn (): Pressure => Pressure::cases()[min(4, mt_rand(0, 2) + intdiv($i, 2))], range(1, 3)),
                 );
             }
             $steps[$number] = ZoneSteps::of($zone, $all, [0.3, 0.5, 0.2], [false, false, false], $habits);

@@ -117,8 +117,8 @@ function note(name, answer) {
         faults.set(what, (faults.get(what) ?? 0) + 1);
     }
 }
-/** As the page does: the answer to a mark is the desk as it is then. A pass takes minutes, so that marks are few. */
-async function mark(person) {
+/** As the page does: the answer to a tick is the desk as it is then. A pass takes minutes, so that ticks are few. */
+async function tick(person) {
     const desk = person.desk ?? (await ask({ ...person, has: undefined }, 'GET', `/api/studies/${person.study}/desk`));
     const step = JSON.parse(desk.text()).steps.find((s) => s.finish === null);
     if (step === undefined) {
@@ -129,10 +129,10 @@ async function mark(person) {
         zone: step.zone,
         position: step.position,
         tool: step.pencil?.id ?? step.finish,
-        marks: Object.fromEntries(Object.entries(step.marks).filter(([, mark]) => mark !== null)),
+        pressures: Object.fromEntries(Object.entries(step.pressures).filter(([, p]) => p !== null)),
         at: Math.floor(Date.now() / 1000),
     };
-    const answer = await ask(person, 'POST', `/api/studies/${person.study}/desk/marks`, json);
+    const answer = await ask(person, 'POST', `/api/studies/${person.study}/desk/ticks`, json);
     note('a pass laid at the desk', answer);
     person.desk = answer.status === 200 ? answer : undefined;
 }
@@ -141,7 +141,7 @@ async function works(person, until) {
     while (Date.now() < until) {
         const [name, , path] = any(choices);
         if (path === null) {
-            await mark(person);
+            await tick(person);
         } else {
             note(name, await ask(person, 'GET', path(person)));
         }

@@ -59,7 +59,7 @@ foreach (range((int) ($argv[1] ?? 1), (int) ($argv[2] ?? 200)) as $i) {
         ->update(['colour_photo_id' => $photos[$study->colour_photo_id] ?? null]);
     array_map(static fn (string $table): array => $copies($table, 'study_id', $study->id, ['study_id' => $own]), OF_A_STUDY);
     $app->make(ShippedPlan::class)->putIn(Study::query()->findOrFail($own), (string) file_get_contents(base_path('demo/plan.json')));
-    $app->make(HalfDone::class)->mark(Study::query()->findOrFail($own));
+    $app->make(HalfDone::class)->tick(Study::query()->findOrFail($own));
     foreach ($copies('book_recipes', 'user_id', $demo->id, ['user_id' => $user->id, 'study_id' => $own]) as $old => $new) {
         $copies('book_colours', 'book_recipe_id', $old, ['user_id' => $user->id, 'book_recipe_id' => $new]);
     }

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Drawer;
 
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -26,15 +26,15 @@ final class MixingChart
      *
      * @throws OutOfRange
      */
-    public static function pairs(array $pencils, Paper $paper, PressureMark $beneath, PressureMark $above): array
+    public static function pairs(array $pencils, Paper $paper, Pressure $beneath, Pressure $above): array
     {
         OutOfRange::check('the number of pencils in a mixing chart', count($pencils), 2, self::MOST);
 
         return array_map(
             static fn (Pencil $under): array => array_map(
                 static fn (Pencil $over): Sheet => (new Stack([
-                    new Pass($under, $beneath->pressure()),
-                    new Pass($over, $above->pressure()),
+                    new Pass($under, $beneath->share()),
+                    new Pass($over, $above->share()),
                 ]))->on($paper),
                 $pencils,
             ),
@@ -50,7 +50,7 @@ final class MixingChart
      *
      * @throws OutOfRange
      */
-    public static function orders(array $pencils, Paper $paper, PressureMark $pressure): array
+    public static function orders(array $pencils, Paper $paper, Pressure $pressure): array
     {
         OutOfRange::check('the number of pencils in a chart of three', count($pencils), 3, 3);
         [$a, $b, $c] = $pencils;
@@ -58,7 +58,7 @@ final class MixingChart
         return array_map(
             static fn (array $order): MixedOrder => new MixedOrder(
                 $order,
-                (new Stack(array_map(static fn (Pencil $p): Pass => new Pass($p, $pressure->pressure()), $order)))->on($paper),
+                (new Stack(array_map(static fn (Pencil $p): Pass => new Pass($p, $pressure->share()), $order)))->on($paper),
             ),
             [[$a, $b, $c], [$a, $c, $b], [$b, $a, $c], [$b, $c, $a], [$c, $a, $b], [$c, $b, $a]],
         );

@@ -10,11 +10,11 @@ use KnottyPrism\Core\Chart\Check\DrawingPlan;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
@@ -104,14 +104,14 @@ final class PlanJson
     /** @param  array<mixed>  $shade */
     private static function shade(array $shade): Shade
     {
-        $role = is_string($shade['name'] ?? null) ? Role::tryFrom($shade['name']) : null;
+        $shadeName = is_string($shade['name'] ?? null) ? ShadeName::tryFrom($shade['name']) : null;
 
-        return $role === null
+        return $shadeName === null
             ? throw self::bad()
             : new Shade(
-                $role->value,
+                $shadeName->value,
                 self::lab($shade['fittedLab'] ?? null),
-                touch: ! $role->isOfValueRun(),
+                touch: ! $shadeName->isOfValueRun(),
                 called: is_string($shade['called'] ?? null) ? $shade['called'] : '',
                 seen: self::lab($shade['lab'] ?? null),
             );
@@ -130,7 +130,7 @@ final class PlanJson
 
         return (new PassNote(
             $tool,
-            array_filter(array_map(static fn (mixed $p): ?PressureMark => is_string($p) ? PressureMark::tryFrom($p) : null, $pressures)),
+            array_filter(array_map(static fn (mixed $p): ?Pressure => is_string($p) ? Pressure::tryFrom($p) : null, $pressures)),
         ))->read($drawer, $shades);
     }
 

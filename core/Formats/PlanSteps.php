@@ -10,7 +10,7 @@ use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\WorkPlan;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Error\BadFile;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 
 /** A plan.json of the command line, read again for the order in which it is worked. */
@@ -54,7 +54,7 @@ final class PlanSteps
             );
             $called[$number] = array_map(static fn (array $s): string => $s['name'], $shades);
             $shares[$number] = array_map(static fn (array $s): float => self::number($s['share'] ?? null), $shades);
-            $touches[$number] = array_map(static fn (array $s): bool => ($s['role'] ?? null) === 'touch', $shades);
+            $touches[$number] = array_map(static fn (array $s): bool => ($s['shade'] ?? null) === 'touch', $shades);
             $lightness[$number] = self::number($shades[intdiv(count($shades), 2)]['lab'][0] ?? 50);
             $passes[$number] = array_map(
                 static fn (mixed $p): WorkPass => is_array($p) ? self::pass($p, $called[$number]) : throw self::bad(),
@@ -85,10 +85,10 @@ final class PlanSteps
 
         return new WorkPass(
             $tool,
-            array_map(static function (string $shade) use ($pressures): ?PressureMark {
-                $mark = $pressures[$shade] ?? null;
+            array_map(static function (string $shade) use ($pressures): ?Pressure {
+                $pressure = $pressures[$shade] ?? null;
 
-                return $mark === null ? null : PressureMark::tryFrom(is_string($mark) ? $mark : '') ?? throw self::bad();
+                return $pressure === null ? null : Pressure::tryFrom(is_string($pressure) ? $pressure : '') ?? throw self::bad();
             }, $shades),
         );
     }

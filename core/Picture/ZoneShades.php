@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -28,16 +28,16 @@ final class ZoneShades
     public static function of(Zone $zone, float $importance, Method $method, \Closure $fit): array
     {
         $shades = [];
-        foreach (Role::cases() as $role) {
-            $seen = $zone->targets[$role->value] ?? null;
+        foreach (ShadeName::cases() as $shade) {
+            $seen = $zone->shades[$shade->value] ?? null;
             if ($seen !== null) {
-                $weight = $zone->area * $zone->shareOf($role) * $importance * ($role->isOfValueRun() ? 1.0 : self::TOUCH_COUNTS);
+                $weight = $zone->area * $zone->shareOf($shade) * $importance * ($shade->isOfValueRun() ? 1.0 : self::TOUCH_COUNTS);
                 $shades[] = new Shade(
-                    $role->value,
+                    $shade->value,
                     $fit($seen),
                     $weight,
-                    ! $role->isOfValueRun(),
-                    $zone->nameOf($role),
+                    ! $shade->isOfValueRun(),
+                    $zone->nameOf($shade),
                     $zone->surface->grainCounts() * $method->grainCounts(),
                     $seen,
                 );
@@ -69,7 +69,7 @@ final class ZoneShades
      */
     public static function forPalette(array $shades, Zone $zone): array
     {
-        $mid = array_filter($shades, static fn (Shade $s): bool => $s->name === Role::Mid->value);
+        $mid = array_filter($shades, static fn (Shade $s): bool => $s->name === ShadeName::Mid->value);
 
         return array_map(static fn (Shade $s): Shade => $s->minding($zone->surface->grainCounts()), [
             ...array_values($mid),

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Picture;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\ValueScale;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Photo\Zones\Zone;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
@@ -39,7 +39,7 @@ final class ZoneWarnings
     public static function in(ZoneMap $map, array $answers): array
     {
         [$zones, $borders, $pixels] = [$map->zones, $map->labels->borders(), strlen($map->labels->bytes)];
-        $mids = array_filter(array_map(static fn (SequenceAnswer $a): ?Outcome => self::outcome($a, Role::Mid), $answers));
+        $mids = array_filter(array_map(static fn (SequenceAnswer $a): ?Outcome => self::outcome($a, ShadeName::Mid), $answers));
         $warnings = [];
         foreach ($borders as $one => $others) {
             foreach ($others as $other => $length) {
@@ -81,7 +81,7 @@ final class ZoneWarnings
             new Warning(
                 Twins::it(),
                 0,
-                [(int) $answers[$changed]->shadeNamed(Role::Mid->value)],
+                [(int) $answers[$changed]->shadeNamed(ShadeName::Mid->value)],
                 sprintf('"%s" and "%s" touch and end %.1f value steps apart.', $zones[$one]->name, $zones[$other]->name, abs($steps)),
                 $advice,
                 [$changed, $changed === $one ? $other : $one],
@@ -98,7 +98,7 @@ final class ZoneWarnings
     {
         $warnings = [];
         foreach ($answers as $zone => $answer) {
-            [$light, $dark] = [self::outcome($answer, Role::Light), self::outcome($answer, Role::Dark)];
+            [$light, $dark] = [self::outcome($answer, ShadeName::Light), self::outcome($answer, ShadeName::Dark)];
             if ($light === null || $dark === null || (new ValueScale())->difference($light->lab, $dark->lab) < self::HAS_FORM) {
                 continue;
             }
@@ -121,9 +121,9 @@ final class ZoneWarnings
         return $warnings;
     }
 
-    private static function outcome(SequenceAnswer $answer, Role $role): ?Outcome
+    private static function outcome(SequenceAnswer $answer, ShadeName $shade): ?Outcome
     {
-        $at = $answer->shadeNamed($role->value);
+        $at = $answer->shadeNamed($shade->value);
 
         return $at === null ? null : $answer->outcomes[$at];
     }

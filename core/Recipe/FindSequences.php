@@ -148,9 +148,9 @@ final class FindSequences
      */
     private function run(Sequence $sequence, array $shades): ?Run
     {
-        $pencils = $marks = [];
+        $pencils = $pressures = [];
         foreach ($sequence->passes as $pass) {
-            $own = array_map(static fn (int $shade): int => ($pass->marks[$shade] ?? null)?->strokes() ?? 0, $shades);
+            $own = array_map(static fn (int $shade): int => ($pass->pressures[$shade] ?? null)?->strokes() ?? 0, $shades);
             if ($pass->tool instanceof Finish || array_sum($own) === 0) {
                 continue;
             }
@@ -158,10 +158,10 @@ final class FindSequences
             if (! is_int($pencil)) {
                 return null;
             }
-            [$pencils[], $marks[]] = [$pencil, $own];
+            [$pencils[], $pressures[]] = [$pencil, $own];
         }
 
-        return new Run($pencils, $marks);
+        return new Run($pencils, $pressures);
     }
 
     /** @param  non-empty-list<Shade>  $run  lightest first */

@@ -171,7 +171,7 @@ return new class extends Migration
             $table->longText('map'); // PNG, base64
             $table->unsignedInteger('held')->storedAs('octet_length(photo) + octet_length(map)');
         });
-        Repeated::table('desk_marks', static function (Blueprint $table): void {
+        Repeated::table('ticks', static function (Blueprint $table): void {
             self::of($table, 'study');
             $table->string('kind', 12);
             $table->unsignedSmallInteger('zone');
@@ -183,7 +183,7 @@ return new class extends Migration
             $table->boolean('taken_back')->default(false);
             $table->double('film')->nullable(); // film units by mm²
             $table->string('zone_name', 120)->default('');
-            $table->text('note')->nullable(); // of the session that begins with this mark
+            $table->text('note')->nullable(); // of the session that begins with this tick
             $table->boolean('continues')->default(false); // a further coat, ticked with the one before it and taken back with it
             $table->index(['study_id', 'taken_back', 'id']);
         });

@@ -90,7 +90,7 @@ final class DatabaseSeeder extends Seeder
             // It opens planned; where something has changed since this was written, the planner finds it again.
             $study = $user->studies()->firstOrFail();
             $shipped->putIn($study, (string) file_get_contents(base_path('demo/plan.json')));
-            $halfDone->mark($study);
+            $halfDone->tick($study);
             $this->keepWhatIsDone($user, $study);
         }
     }
@@ -100,7 +100,7 @@ final class DatabaseSeeder extends Seeder
     {
         $board = app(DeskBoard::class);
         $ground = $board->ground($user, $study);
-        foreach ($ground === null ? [] : $board->zones($ground, app(DeskKeeper::class)->marks($study)) as $zone) {
+        foreach ($ground === null ? [] : $board->zones($ground, app(DeskKeeper::class)->ticks($study)) as $zone) {
             if ($zone->left() === 0) {
                 [$recipe, $name, $outcome, $cutout] = app(RecipeFromPlan::class)->zone($user, $study, $zone->place->number);
                 app(RecipeBook::class)->keep($user, $recipe, [

@@ -73,7 +73,7 @@ test('a finished zone is kept, found from another study by a like colour, and la
     await noteStock(page, lacking, 'Not owned');
     await page.goto(`/book/${other}?part=recipes`);
     await entry.getByRole('button', { name: 'Lay it with today’s pencils' }).click();
-    await expect(entry.getByRole('status')).toContainText(new RegExp(`${lacking} .+ is not at hand: \\d{3}`), { timeout: 30_000 });
+    await expect(entry.getByRole('status')).toContainText(new RegExp(`${lacking} .+ is not available: \\d{3}`), { timeout: 30_000 });
     await expect(entry.getByRole('region', { name: /laid with today’s pencils/ })).toContainText('within about');
 
     // Taken out and put back, and out for good; all is as it was.

@@ -26,7 +26,7 @@ test('a session: laid by key and by touch, skipped, taken back, over a reload', 
 
     await page.reload();
     await expect.poll(() => where(page)).toBe(third);
-    await page.getByRole('button', { name: 'Take the last mark back' }).click();
+    await page.getByRole('button', { name: 'Take the last tick back' }).click();
     await expect.poll(() => where(page)).toBe(second);
     await page.keyboard.press('Control+z');
     await expect.poll(() => where(page)).toBe(first);
@@ -37,13 +37,13 @@ test('something else is laid, and what is to come is found from what lies there'
     const before = await where(page);
     await page.getByRole('button', { name: 'I did something else' }).click();
     const part = page.getByRole('region', { name: 'Something else' });
-    for (const select of await part.locator('.marks select').all()) {
+    for (const select of await part.locator('.pressures select').all()) {
         await select.selectOption('');
     }
     await expect(part.getByRole('alert')).toContainText('Skip');
     await expect(part.getByRole('button', { name: 'That lies there now' })).toBeDisabled();
     await part.getByLabel('With').selectOption({ label: 'solvent' });
-    await part.locator('.marks select').first().selectOption('medium');
+    await part.locator('.pressures select').first().selectOption('medium');
     await part.getByRole('button', { name: 'That lies there now' }).click();
 
     // Wet: another zone comes first, and the timer goes on over a reload.
@@ -52,7 +52,7 @@ test('something else is laid, and what is to come is found from what lies there'
     await expect.poll(() => where(page)).not.toBe(before);
     await page.reload();
     await expect(timer).toHaveText(/^[45]:\d\d$/);
-    await page.getByRole('button', { name: 'Take the last mark back' }).click();
+    await page.getByRole('button', { name: 'Take the last tick back' }).click();
     await expect(timer).toHaveCount(0);
     await expect.poll(() => where(page)).toBe(before);
 });
@@ -61,8 +61,8 @@ test('before a zone is begun its own passes are tried on a scrap', async ({ page
     await sitDown(page);
     // The first pass of a zone that nothing lies in yet.
     const toTry = page.getByRole('link', { name: 'Try it on a scrap first' });
-    let marks = 0;
-    for (; marks < 40 && (await toTry.count()) === 0; marks++) {
+    let ticks = 0;
+    for (; ticks < 40 && (await toTry.count()) === 0; ticks++) {
         const before = await where(page);
         await page.keyboard.press('Space');
         await expect.poll(() => where(page)).not.toBe(before);
@@ -75,7 +75,7 @@ test('before a zone is begun its own passes are tried on a scrap', async ({ page
     await expect(which.locator('option:checked')).toHaveText(`as the plan lays “${zone}”, shade by shade`);
     await expect(page.getByRole('radiogroup', { name: /^Strip 1:/ })).toBeVisible();
     await page.goto(desk);
-    for (; marks > 0; marks--) {
+    for (; ticks > 0; ticks--) {
         const before = await where(page);
         await page.keyboard.press('Backspace');
         await expect.poll(() => where(page)).not.toBe(before);

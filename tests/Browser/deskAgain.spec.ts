@@ -13,16 +13,16 @@ test('a hand is learned in the middle of a drawing: the desk says so, plans it f
     await sitDown(page);
     const desk = page.url();
     const before = await where(page);
-    const marks = async (): Promise<number> => {
+    const ticks = async (): Promise<number> => {
         const { studies } = (await (await page.request.get('/api/studies')).json()) as Studies;
         const answer = await page.request.get(`/api/studies/${studies[0]?.id}/desk`);
-        return ((await answer.json()) as Desk).zones.reduce((sum, zone) => sum + zone.marks, 0);
+        return ((await answer.json()) as Desk).zones.reduce((sum, zone) => sum + zone.ticks, 0);
     };
-    const there = (await marks()) + 1;
+    const there = (await ticks()) + 1;
     await page.keyboard.press('Space');
     await expect.poll(() => where(page)).not.toBe(before);
     // The page goes on at once; what was laid is kept a moment later.
-    await expect.poll(marks).toBe(there);
+    await expect.poll(ticks).toBe(there);
     await page.goto('/drawer');
     await beside(page, 'My hand');
     const hand = page.getByRole('region', { name: 'My hand' });
@@ -41,7 +41,7 @@ test('a hand is learned in the middle of a drawing: the desk says so, plans it f
         const planned = async (): Promise<string> => ((await laid(page).isVisible()) ? 'planned' : said.innerText({ timeout: 5_000 }));
         await expect.poll(planned, { timeout: 400_000 }).toBe('planned');
         await expect(page.getByText(/as things stand/)).toHaveCount(0);
-        expect(await marks()).toBe(there);
+        expect(await ticks()).toBe(there);
     } finally {
         // Back to the hand of before, for the tests that follow too: what was planned by it is there still.
         await page.goto('/drawer');

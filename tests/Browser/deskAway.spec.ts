@@ -5,7 +5,7 @@ import { laid, sitDown, where } from './deskPlace';
 
 // The desk while the network, or what answers behind it, is away.
 
-test('an hour without network: marks wait in their order and are caught up once each', async ({ page, context }) => {
+test('an hour without network: ticks wait in their order and are caught up once each', async ({ page, context }) => {
     await sitDown(page);
     const steps: string[] = [await where(page)];
     await context.setOffline(true);
@@ -21,12 +21,12 @@ test('an hour without network: marks wait in their order and are caught up once 
     await page.reload();
     await expect.poll(() => where(page)).toBe(steps[2]);
     for (let i = 1; i >= 0; i--) {
-        await page.getByRole('button', { name: 'Take the last mark back' }).click();
+        await page.getByRole('button', { name: 'Take the last tick back' }).click();
         await expect.poll(() => where(page)).toBe(steps[i]);
     }
 });
 
-test('a server that is started again in between: what was marked meanwhile is taken in once', async ({ page }) => {
+test('a server that is started again in between: what was ticked meanwhile is taken in once', async ({ page }) => {
     await sitDown(page);
     const steps = [await where(page)];
     // As a proxy answers while what is behind it is down.
@@ -53,21 +53,21 @@ test('a server that is started again in between: what was marked meanwhile is ta
     }
 });
 
-test('the servers are stopped and started again in between, the database too: no mark is lost or made twice', async ({ page, baseURL }) => {
+test('the servers are stopped and started again in between, the database too: no tick is lost or made twice', async ({ page, baseURL }) => {
     test.setTimeout(180_000);
     const own = process.env['KP_VAR'] ?? 'var/app';
     expect(readFileSync(`${own}/run/address`, 'utf8').trim(), 'KP_VAR is the folder of the servers under test').toBe(baseURL);
     await sitDown(page);
     const steps = [await where(page)];
-    const mark = async () => {
+    const tick = async () => {
         await laid(page).click();
         await expect.poll(() => where(page)).not.toBe(steps.at(-1));
         steps.push(await where(page));
     };
-    await mark();
+    await tick();
     execFileSync('./start', ['--stop']);
-    await mark();
-    await mark();
+    await tick();
+    await tick();
     await expect(page.getByText(/wait/i).first()).toBeVisible();
     execFileSync('./start', ['--background'], { timeout: 120_000 });
     await expect(page.getByText(/wait/i)).toHaveCount(0, { timeout: 60_000 });

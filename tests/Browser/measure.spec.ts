@@ -50,7 +50,7 @@ test('a sheet is made, read and taken in by keyboard alone, and is there after a
     for (let tabs = 0; tabs < 3; tabs++) {
         await page.keyboard.press('Tab');
     }
-    // The paper at hand is another.
+    // The paper in use is another.
     await expect(page.getByLabel('coloured in on')).toBeFocused();
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Tab');

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { unseenPhoto, walkedTo } from './unseen';
 import { stage, beside, zonesList, saved, open, focused } from './photoPlace';
 
-test('an unseen photo of 12 megapixels goes from file to named zones with targets by mouse in under three minutes', async ({ page }) => {
+test('an unseen photo of 12 megapixels goes from file to named zones with shades by mouse in under three minutes', async ({ page }) => {
     test.slow();
     const file = unseenPhoto();
     const began = Date.now();
@@ -69,7 +69,7 @@ test('an unseen photo of 12 megapixels goes from file to named zones with target
     expect(Date.now() - began).toBeLessThan(180_000);
 });
 
-test('the unseen photo goes from file to named zones with targets wholly by keyboard: only keys are pressed', async ({ page }) => {
+test('the unseen photo goes from file to named zones with shades wholly by keyboard: only keys are pressed', async ({ page }) => {
     test.slow();
     const file = unseenPhoto();
     await open(page, 'Recipes');

@@ -59,8 +59,8 @@ it('takes a new finish in by one file', function () {
             <<<'PHP'
             require 'vendor/autoload.php';
             use KnottyPrism\Core\Desk\{Order\PassMinutes, Order\WorkPass, Words\BodyCautions, Words\HowToLay};
-            use KnottyPrism\Core\Medium\{Finishes\Finish, Laying\PressureMark};
-            $pass = new WorkPass('steam', [PressureMark::Medium]);
+            use KnottyPrism\Core\Medium\{Finishes\Finish, Laying\Pressure};
+            $pass = new WorkPass('steam', [Pressure::Medium]);
             echo json_encode([
                 'finishes' => Finish::values(), 'tool' => App\Resources\SequenceResource::tool(Finish::from('steam')),
                 'point' => HowToLay::point($pass, [false], 4000.0, true),

@@ -62,7 +62,7 @@ function ordersWork(string $plan): void
     $passes = array_sum(
         array_map(static fn (stdClass $z): int => count($z->sequence), json_decode((string) file_get_contents("$plan/plan.json"))->zones),
     );
-    foreach ([[], ['--hand', 'left', '--way', 'pencil-by-pencil', '--session', '30']] as $wishes) {
+    foreach ([[], ['--hand', 'left', '--work-order', 'pencil-by-pencil', '--session', '30']] as $wishes) {
         [$status, $order, , $errors] = prism('order', '--plan', $plan, ...$wishes);
         expect($status)
             ->toBe(0, $errors)
@@ -74,7 +74,7 @@ function ordersWork(string $plan): void
     }
     foreach (
         [
-            [['--way', 'backwards'], 'area-by-area'],
+            [['--work-order', 'backwards'], 'zone-by-zone'],
             [['--hand', 'both'], 'right'],
             [['--session', '3'], 'session'],
             [['--plan', "$plan-gone"], 'no readable file'],

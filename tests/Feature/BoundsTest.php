@@ -43,7 +43,7 @@ it('bounds a body before it is read into values, closer for who is not signed in
         ->toBe(0)
         ->and(door('/api/studies/1/survey/changes', '['.str_repeat('[],', 20_000).'1]'))
         ->toBe(422)
-        ->and(door('/api/studies/1/desk/marks', str_repeat('{"a":', 40).'1'.str_repeat('}', 40)))
+        ->and(door('/api/studies/1/desk/ticks', str_repeat('{"a":', 40).'1'.str_repeat('}', 40)))
         ->toBe(422)
         ->and(door('/api/studies/1/survey/changes', str_repeat('x', 300_000)))
         ->toBe(413)
@@ -78,10 +78,17 @@ it('counts a list before it looks at what is in it', function (string $path, Clo
         'outline',
     ],
     'strips' => ['/api/hand', fn () => ['paper' => 'white medium', 'strips' => array_fill(0, 30_000, ['stack' => 7])], 'strips'],
-    'marks at the desk' => [
-        '/api/studies/{study}/desk/marks',
-        fn () => ['kind' => 'done', 'zone' => 1, 'position' => 0, 'tool' => '711', 'at' => 1, 'marks' => array_fill(0, 50_000, 'no mark')],
-        'marks',
+    'ticks at the desk' => [
+        '/api/studies/{study}/desk/ticks',
+        fn () => [
+            'kind' => 'done',
+            'zone' => 1,
+            'position' => 0,
+            'tool' => '711',
+            'at' => 1,
+            'pressures' => array_fill(0, 50_000, 'no pressure'),
+        ],
+        'pressures',
     ],
     'passes of a sequence' => [
         '/api/studies/{study}/plan/changes',

@@ -38,11 +38,11 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
     $change('survey', ['kind' => 'addSpot', 'name' => 'hull', 'photo' => $photo, 'x' => 0.2, 'y' => 0.2, 'ring' => 9]);
     $change('survey', ['kind' => 'balance', 'photo' => $photo, 'x' => 0.9, 'y' => 0.2, 'ring' => 9]);
     $change('survey', ['kind' => 'paintWhites', 'keep' => true, 'radius' => 0.05, 'points' => [[0.5, 0.5]]]);
-    $change('survey', ['kind' => 'moveTarget', 'zone' => $zone, 'role' => 'mid', 'place' => 0.3]);
-    $change('survey', ['kind' => 'nameTarget', 'zone' => $zone, 'role' => 'mid', 'name' => 'the lit side']);
-    $change('survey', ['kind' => 'dropTarget', 'zone' => $zone, 'role' => 'light']);
-    $change('plan', ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => 'Slipway/624', 'marks' => ['mid' => 'medium']]]]);
-    $change('plan', ['kind' => 'overrule', 'zone' => $zone, 'role' => 'mid', 'code' => 'bloom', 'note' => 'under glass']);
+    $change('survey', ['kind' => 'moveShade', 'zone' => $zone, 'shade' => 'mid', 'place' => 0.3]);
+    $change('survey', ['kind' => 'nameShade', 'zone' => $zone, 'shade' => 'mid', 'name' => 'the lit side']);
+    $change('survey', ['kind' => 'dropShade', 'zone' => $zone, 'shade' => 'light']);
+    $change('plan', ['kind' => 'sequence', 'zone' => $zone, 'passes' => [['tool' => 'Slipway/624', 'pressures' => ['mid' => 'medium']]]]);
+    $change('plan', ['kind' => 'overrule', 'zone' => $zone, 'shade' => 'mid', 'code' => 'bloom', 'note' => 'under glass']);
     $change('plan', ['kind' => 'method', 'zone' => $zone, 'settings' => ['darks=never-black']]);
     $this->postJson("$base/kept-recipes", [
         'name' => 'hull',
@@ -52,7 +52,7 @@ it('takes a damaged study file as far as it can be opened, or refuses it, and le
         'label' => 'closest',
         'stack' => 'Slipway/745@0.20',
     ])->assertCreated();
-    $this->patchJson("$base/desk/habits", ['way' => 'darks-first', 'session' => 45])->assertOk();
+    $this->patchJson("$base/desk/habits", ['workOrder' => 'darks-first', 'session' => 45])->assertOk();
     $whole = json_decode(
         (string) $this->get("$base/bundle")
             ->assertOk()

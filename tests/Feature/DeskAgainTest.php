@@ -5,7 +5,7 @@ declare(strict_types=1);
 it('goes on from what lies when the plan of a zone has changed since', function () {
     [$study, $base] = deskOf($this);
     $step = $this->getJson($base)->json('steps.0');
-    marked($this, $base, $step)->assertOk();
+    ticked($this, $base, $step)->assertOk();
     $zone = fn (array $desk): array => array_values(array_filter($desk['zones'], fn (array $z): bool => $z['number'] === $step['zone']))[0];
     // Another method for the zone: its plan is another, what lies is what it was.
     $this->postJson("/api/studies/$study->id/plan/changes", [
@@ -33,7 +33,7 @@ it('goes on from what lies when the plan of a zone has changed since', function 
 it('keeps what lies where a hand is learned in the middle of a drawing, says what to do, and goes on', function () {
     [$study, $base] = deskOf($this);
     $step = $this->getJson($base)->assertOk()->assertJsonPath('unplanned', null)->json('steps.0');
-    marked($this, $base, $step)->assertOk();
+    ticked($this, $base, $step)->assertOk();
     $strips = array_map(
         static fn (array $strip): array => ['stack' => $strip['stack'], 'rung' => 5],
         $this->getJson('/api/hand?paper=white+medium')->json('strips'),
@@ -56,6 +56,6 @@ it('keeps what lies where a hand is learned in the middle of a drawing, says wha
     $desk = $this->getJson($base)->assertOk()->assertJsonPath('unplanned', null)->assertJsonPath('cannot', null)->json();
     expect(array_column($desk['zones'], 'laid', 'number')[$step['zone']])
         ->toBe(1)
-        ->and(array_sum(array_column($desk['zones'], 'marks')))
+        ->and(array_sum(array_column($desk['zones'], 'ticks')))
         ->toBe(1);
 });

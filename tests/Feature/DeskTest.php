@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\DeskMarkRow;
 use App\Models\Study;
+use App\Models\TickRow;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
@@ -22,20 +22,20 @@ function deskOf(TestCase $test): array
  * @param  array<string, mixed>  $step  as the desk shows it
  * @param  array<string, mixed>  $otherwise
  */
-function marked(TestCase $test, string $base, array $step, array $otherwise = [], ?string $key = null): TestResponse
+function ticked(TestCase $test, string $base, array $step, array $otherwise = [], ?string $key = null): TestResponse
 {
-    $mark = [
+    $tick = [
         'kind' => 'done',
         'zone' => $step['zone'],
         'position' => $step['position'],
         'tool' => $step['pencil']['id'] ?? $step['finish'],
-        'marks' => array_filter($step['marks']),
+        'pressures' => array_filter($step['pressures']),
         'coats' => $step['coats'],
         'at' => time(),
         ...$otherwise,
     ];
 
-    return $test->postJson("$base/marks", $mark, ['Idempotency-Key' => $key ?? 'desk-'.bin2hex(random_bytes(6))]);
+    return $test->postJson("$base/ticks", $tick, ['Idempotency-Key' => $key ?? 'desk-'.bin2hex(random_bytes(6))]);
 }
 
 it('lays a picture pass by pass: each once, in its zone\'s own order, until all is laid', function () {
@@ -61,7 +61,7 @@ it('lays a picture pass by pass: each once, in its zone\'s own order, until all 
             ->toBe($laid[$step['zone']] ?? 0);
         $laid[$step['zone']] = $step['pass'] + $step['coats'] - 1;
         $left = count($desk['steps']);
-        $desk = marked($this, $base, $step)->assertOk()->json();
+        $desk = ticked($this, $base, $step)->assertOk()->json();
         // Nothing else moves: what comes next is what was to come next.
         expect($desk['steps'])->toHaveCount($left - 1);
     }
@@ -73,17 +73,17 @@ it('lays a picture pass by pass: each once, in its zone\'s own order, until all 
         ->not->toContain('unfinished');
 });
 
-it('takes a mark in once however often it is sent, and refuses one that another device has made', function () {
+it('takes a tick in once however often it is sent, and refuses one that another device has made', function () {
     [, $base] = deskOf($this);
     $step = $this->getJson($base)->json('steps.0');
-    $first = marked($this, $base, $step, key: 'the-same-key')->assertOk();
-    expect(marked($this, $base, $step, key: 'the-same-key')->assertOk()->json('stamp'))
+    $first = ticked($this, $base, $step, key: 'the-same-key')->assertOk();
+    expect(ticked($this, $base, $step, key: 'the-same-key')->assertOk()->json('stamp'))
         ->toBe($first->json('stamp'))
-        ->and(DeskMarkRow::query()->count())
+        ->and(TickRow::query()->count())
         ->toBe(1);
-    expect(marked($this, $base, $step)->assertStatus(422)->json('detail'))
-        ->toContain('marked elsewhere')
-        ->and(DeskMarkRow::query()->count())
+    expect(ticked($this, $base, $step)->assertStatus(422)->json('detail'))
+        ->toContain('ticked elsewhere')
+        ->and(TickRow::query()->count())
         ->toBe(1);
     // Taken back what was meant, and only that.
     expect($this->postJson("$base/undo", ['of' => $first->json('stamp') + 7])->status())->toBe(409);
@@ -105,8 +105,8 @@ it('takes a mark in once however often it is sent, and refuses one that another 
 it('takes coats that are alike as one step: read, ticked and taken back at once, or the first of them alone', function () {
     [$study, $base] = deskOf($this);
     $zone = $this->getJson("/api/studies/$study->id/plan")->json('zones.0');
-    $roles = array_column($zone['shades'], 'role');
-    $pass = static fn (string $tool, string $mark): array => ['tool' => $tool, 'marks' => array_fill_keys($roles, $mark)];
+    $roles = array_column($zone['shades'], 'shade');
+    $pass = static fn (string $tool, string $tick): array => ['tool' => $tool, 'pressures' => array_fill_keys($roles, $tick)];
     $this->postJson("/api/studies/$study->id/plan/changes", [
         'key' => 'three-coats-of-one',
         'kind' => 'sequence',
@@ -126,24 +126,24 @@ it('takes coats that are alike as one step: read, ticked and taken back at once,
         ->and($coats['minutes'])
         ->toBeGreaterThan((2.5 * $then['minutes']) / 2);
     // The first alone, then both others; the last tick is taken back as a whole.
-    marked($this, $base, $coats, ['coats' => 1])->assertOk();
+    ticked($this, $base, $coats, ['coats' => 1])->assertOk();
     [$left] = $steps();
     expect([$left['pass'], $left['coats'], $left['position'], $left['how']])->toBe([2, 2, 1, 'Two light coats over all of it']);
-    $done = marked($this, $base, $left, ['coats' => 2])
+    $done = ticked($this, $base, $left, ['coats' => 2])
         ->assertOk()
         ->json();
-    expect(array_column($done['marks'], 'words'))
+    expect(array_column($done['ticks'], 'words'))
         ->toHaveCount(2)
-        ->and(end($done['marks'])['words'])
+        ->and(end($done['ticks'])['words'])
         ->toStartWith('two light coats of 711')
         ->and($steps()[0])
         ->toMatchArray(['pass' => 4, 'position' => 3]);
     $this->postJson("$base/undo", ['of' => $done['stamp']])->assertOk();
     expect($steps()[0])
         ->toMatchArray(['pass' => 2, 'coats' => 2])
-        ->and(DeskMarkRow::query()->where('taken_back', false)->count())
+        ->and(TickRow::query()->where('taken_back', false)->count())
         ->toBe(1);
-    marked($this, $base, $left, ['coats' => 40])->assertUnprocessable();
+    ticked($this, $base, $left, ['coats' => 40])->assertUnprocessable();
     $this->get("/api/studies/$study->id/plan/steps.pdf")->assertOk();
 });
 
@@ -152,22 +152,22 @@ it('finds what is to come from what lies there, where that is something else, an
     $desk = $this->getJson($base)->json();
     $step = $desk['steps'][0];
     $other = array_values(array_filter($desk['pencils'], fn (array $p): bool => $p['id'] !== ($step['pencil']['id'] ?? '')))[0];
-    $after = marked($this, $base, $step, ['kind' => 'other', 'tool' => $other['id'], 'marks' => ['mid' => 'firm']])
+    $after = ticked($this, $base, $step, ['kind' => 'other', 'tool' => $other['id'], 'pressures' => ['mid' => 'firm']])
         ->assertOk()
         ->json();
     $of = fn (array $desk): array => array_map(
-        fn (array $s): string => ($s['pencil']['id'] ?? $s['finish']).json_encode($s['marks']),
+        fn (array $s): string => ($s['pencil']['id'] ?? $s['finish']).json_encode($s['pressures']),
         array_values(array_filter($desk['steps'], fn (array $s): bool => $s['zone'] === $step['zone'])),
     );
-    expect($after['marks'][0]['kind'])
+    expect($after['ticks'][0]['kind'])
         ->toBe('other')
-        ->and($after['marks'][0]['words'])
+        ->and($after['ticks'][0]['words'])
         ->toContain($other['number'])
         ->and($of($after))
         ->not->toBe($of($desk));
     $rest = $of($after);
     $next = array_values(array_filter($after['steps'], fn (array $s): bool => $s['zone'] === $step['zone']))[0];
-    expect($next['position'])->toBe(1)->and($of(marked($this, $base, $next)->assertOk()->json()))->toBe(array_slice($rest, 1));
+    expect($next['position'])->toBe(1)->and($of(ticked($this, $base, $next)->assertOk()->json()))->toBe(array_slice($rest, 1));
 });
 
 it('counts a session down while one sits at it, says when it is done, and begins again after a night', function () {
@@ -177,13 +177,13 @@ it('counts a session down while one sits at it, says when it is done, and begins
     $length = $desk['sessions'][0]['steps'];
     expect($desk['sessionEnds'])->toBeFalse();
     for ($i = 1; $i <= $length; $i++) {
-        $desk = marked($this, $base, $desk['steps'][0])->assertOk()->json();
+        $desk = ticked($this, $base, $desk['steps'][0])->assertOk()->json();
         expect($desk['sessionEnds'])
             ->toBe($i === $length)
             ->and($i === $length ? $desk['steps'] !== [] : $desk['sessions'][0]['steps'] === $length - $i)
             ->toBeTrue();
     }
-    DeskMarkRow::query()->update(['made_at' => time() - 40000]);
+    TickRow::query()->update(['made_at' => time() - 40000]);
     expect($this->getJson($base)->json('sessionEnds'))->toBeFalse();
 });
 
@@ -191,25 +191,25 @@ it('keeps a wet zone from being touched, says until when, and works as one likes
     [, $base] = deskOf($this);
     $step = $this->getJson($base)->json('steps.0');
     $at = time() - 30;
-    $wet = marked($this, $base, $step, ['kind' => 'other', 'tool' => 'solvent', 'marks' => ['mid' => 'medium'], 'at' => $at])
+    $wet = ticked($this, $base, $step, ['kind' => 'other', 'tool' => 'solvent', 'pressures' => ['mid' => 'medium'], 'at' => $at])
         ->assertOk()
         ->json('wet');
     expect($wet)->toBe([['zone' => $step['zone'], 'until' => $at + 300]]);
     expect(
-        $this->patchJson("$base/habits", ['thin' => 20, 'way' => 'darks-first', 'hand' => 'left', 'session' => 25, 'breaks' => false])
+        $this->patchJson("$base/habits", ['thin' => 20, 'workOrder' => 'darks-first', 'hand' => 'left', 'session' => 25, 'breaks' => false])
             ->assertOk()
             ->json('wet.0.until'),
     )->toBe($at + 1200);
     $habits = $this->getJson($base)->json('habits');
     expect($habits)->toMatchArray([
-        'way' => 'darks-first',
+        'workOrder' => 'darks-first',
         'hand' => 'left',
         'session' => 25,
         'thin' => 20,
         'wet' => 15,
         'breaks' => false,
     ]);
-    foreach ([['way' => 'backwards'], ['hand' => 'both'], ['session' => 3], ['wet' => 1000]] as $wrong) {
+    foreach ([['workOrder' => 'backwards'], ['hand' => 'both'], ['session' => 3], ['wet' => 1000]] as $wrong) {
         $this->patchJson("$base/habits", $wrong)->assertStatus(422);
     }
 });
@@ -218,13 +218,13 @@ it('reckons by the pace of who works, once there is enough to tell it', function
     [$study, $base] = deskOf($this);
     $minutes = array_sum(array_column($this->getJson($base)->json('steps'), 'minutes'));
     $first = $this->getJson($base)->json('steps.0');
-    // Thirteen passes marked at twice the time that is reckoned for each, then an afternoon away.
+    // Thirteen passes ticked at twice the time that is reckoned for each, then an afternoon away.
     for ($i = 0, $at = time() - 90000; $i < 13; $i++) {
-        DeskMarkRow::query()->create([
+        TickRow::query()->create([
             'study_id' => $study->id,
             'kind' => 'skipped',
             'zone' => 250,
-            'pass' => ['tool' => 'tissue', 'marks' => []],
+            'pass' => ['tool' => 'tissue', 'pressures' => []],
             'rest' => null,
             'plan' => '',
             'minutes' => 5.0,
@@ -232,7 +232,7 @@ it('reckons by the pace of who works, once there is enough to tell it', function
         ]);
     }
     expect($this->getJson($base)->json('habits.pace'))->toEqual(1); // left out is no work
-    DeskMarkRow::query()->update(['kind' => 'done']);
+    TickRow::query()->update(['kind' => 'done']);
     $desk = $this->getJson($base)->json();
     expect($desk['habits']['pace'])
         ->toEqual(2)
@@ -257,37 +257,37 @@ it('shows the demo half done', function () {
         ->toBe([])
         ->and(array_filter($desk['zones'], fn (array $z): bool => $z['laid'] > 0 && $z['left'] > 0))
         ->not->toBe([])
-        ->and($desk['marks'])
+        ->and($desk['ticks'])
         ->toHaveCount(12);
 });
 
-it('refuses what is no mark with a sentence, and has nothing for strangers', function () {
+it('refuses what is no tick with a sentence, and has nothing for strangers', function () {
     [, $base] = deskOf($this);
     $step = $this->getJson($base)->json('steps.0');
     foreach (
         [
             ['tool' => 'Slipway/000'],
-            ['marks' => []],
-            ['marks' => ['mid' => 'hard']],
-            ['marks' => ['middle' => 'light']],
+            ['pressures' => []],
+            ['pressures' => ['mid' => 'hard']],
+            ['pressures' => ['middle' => 'light']],
             ['at' => time() + 999999],
             ['kind' => 'maybe'],
             ['zone' => 0],
         ] as $wrong
     ) {
-        expect(marked($this, $base, $step, $wrong)->assertStatus(422)->json('detail'))->toBeString();
+        expect(ticked($this, $base, $step, $wrong)->assertStatus(422)->json('detail'))->toBeString();
     }
     expect(
-        marked($this, $base, $step, ['zone' => 200])
+        ticked($this, $base, $step, ['zone' => 200])
             ->assertStatus(422)
             ->json('detail'),
     )
         ->toContain('not planned any more')
-        ->and(DeskMarkRow::query()->count())
+        ->and(TickRow::query()->count())
         ->toBe(0);
     $this->actingAs(User::factory()->create(['email' => 'stranger@example.org']));
     $this->getJson($base)->assertNotFound();
-    marked($this, $base, $step)->assertNotFound();
+    ticked($this, $base, $step)->assertNotFound();
 });
 
 /** @return list<list<array{float, float, float, float}>> by page, the lines of a PDF in mm from its lower left */
@@ -402,9 +402,9 @@ it('is the same desk in another account that a study file is brought into', func
     [$study, $base] = deskOf($this);
     $this->patchJson("$base/habits", ['hand' => 'left', 'session' => 90])->assertOk();
     $steps = $this->getJson($base)->json('steps');
-    $after = marked($this, $base, $steps[0])->assertOk()->json('steps');
-    marked($this, $base, $after[0], ['kind' => 'other', 'tool' => 'lift', 'marks' => ['mid' => 'medium']])->assertOk();
-    $desk = marked($this, $base, $this->getJson($base)->json('steps.0'), ['kind' => 'skipped'])
+    $after = ticked($this, $base, $steps[0])->assertOk()->json('steps');
+    ticked($this, $base, $after[0], ['kind' => 'other', 'tool' => 'lift', 'pressures' => ['mid' => 'medium']])->assertOk();
+    $desk = ticked($this, $base, $this->getJson($base)->json('steps.0'), ['kind' => 'skipped'])
         ->assertOk()
         ->json();
     $file = (string) $this->get("/api/studies/$study->id/bundle")
@@ -426,17 +426,17 @@ it('is the same desk in another account that a study file is brought into', func
         ->assertOk()
         ->json();
     $of = fn (array $d): array => [
-        array_map(fn (array $m): array => [$m['kind'], $m['zone'], $m['words'], $m['at']], $d['marks']),
-        array_map(fn (array $z): array => [$z['name'], $z['laid'], $z['marks']], $d['zones']),
+        array_map(fn (array $m): array => [$m['kind'], $m['zone'], $m['words'], $m['at']], $d['ticks']),
+        array_map(fn (array $z): array => [$z['name'], $z['laid'], $z['ticks']], $d['zones']),
         $d['habits'],
     ];
     expect($of($brought))->toBe($of($desk));
-    // Files of before know no desk; one with a mark that is none is refused.
+    // Files of before know no desk; one with a tick that is none is refused.
     $data = json_decode($file, true);
-    $data['desk']['marks'][0]['kind'] = 'perhaps';
+    $data['desk']['ticks'][0]['kind'] = 'perhaps';
     expect($bring((string) json_encode($data))->assertStatus(422)->json('detail'))->toContain('damaged at');
     unset($data['desk']);
     expect(
-        $this->getJson('/api/studies/'.$bring((string) json_encode($data))->assertCreated()->json('id').'/desk')->json('marks'),
+        $this->getJson('/api/studies/'.$bring((string) json_encode($data))->assertCreated()->json('id').'/desk')->json('ticks'),
     )->toBe([]);
 });

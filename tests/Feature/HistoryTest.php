@@ -77,8 +77,8 @@ it('walks the survey of a photo there and back', function (int $seed) {
                 'meets' => fn () => ['sharp', 'grades', 'as the photo has it'][mt_rand(0, 2)],
             ]),
             $change(['kind' => 'splitZone', 'zone' => $zone, 'line' => fn () => [[0.0, $of(0, 1)], [1.0, $of(0, 1)]]]),
-            $change(['kind' => 'moveTarget', 'zone' => $zone, 'role' => 'mid', 'place' => fn () => $of(0, 1)]),
-            $change(['kind' => 'resetTargets', 'zone' => $zone]),
+            $change(['kind' => 'moveShade', 'zone' => $zone, 'shade' => 'mid', 'place' => fn () => $of(0, 1)]),
+            $change(['kind' => 'resetShades', 'zone' => $zone]),
             $change(['kind' => 'setTouches', 'zone' => $zone, 'touches' => [['name' => 'trim', 'x' => 0.3, 'y' => 0.6]]]),
             $change(['kind' => 'balance', ...$place]),
             $change(['kind' => 'unbalance', 'photo' => $photo]),
@@ -116,7 +116,7 @@ it('walks the plan of a picture there and back', function () {
         ...array_map(static fn (mixed $v): mixed => $v instanceof Closure ? $v() : $v, $c),
     ]);
     $zone = $pick(0, ...$zones);
-    $target = ['zone' => $pick(...$zones), 'role' => $pick('light', 'mid', 'dark', 'touch')];
+    $target = ['zone' => $pick(...$zones), 'shade' => $pick('light', 'mid', 'dark', 'touch')];
     walked(
         $this,
         $base,
@@ -136,9 +136,9 @@ it('walks the plan of a picture there and back', function () {
                 'zone' => $pick(...$zones),
                 'passes' => $pick(
                     null,
-                    [['tool' => '624', 'marks' => ['mid' => 'medium']]],
-                    [['tool' => '661', 'marks' => ['mid' => 'light']], ['tool' => '745', 'marks' => ['mid' => 'whisper']]],
-                    [['tool' => '999', 'marks' => ['mid' => 'light']]],
+                    [['tool' => '624', 'pressures' => ['mid' => 'medium']]],
+                    [['tool' => '661', 'pressures' => ['mid' => 'light']], ['tool' => '745', 'pressures' => ['mid' => 'whisper']]],
+                    [['tool' => '999', 'pressures' => ['mid' => 'light']]],
                 ),
             ]),
             $change(['kind' => 'overrule', ...$target, 'code' => $pick('bloom', 'flat'), 'note' => $pick(null, 'under glass', 'fixed')]),

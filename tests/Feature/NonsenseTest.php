@@ -91,11 +91,11 @@ it('takes a change of the survey, or says what is wrong with it', function () {
             ['kind' => 'redrawZone', 'zone' => $this->zone, 'outline' => $line],
             ['kind' => 'takeFromZone', 'zone' => $this->zone, 'outline' => $line],
             ['kind' => 'describeZone', 'zone' => $this->zone, 'importance' => 'ordinary', 'surface' => 'rough', 'distance' => 'far'],
-            ['kind' => 'moveTarget', 'zone' => $this->zone, 'role' => 'mid', 'place' => 0.4],
-            ['kind' => 'nameTarget', 'zone' => $this->zone, 'role' => 'dark', 'name' => 'shade'],
-            ['kind' => 'dropTarget', 'zone' => $this->zone, 'role' => 'dark'],
+            ['kind' => 'moveShade', 'zone' => $this->zone, 'shade' => 'mid', 'place' => 0.4],
+            ['kind' => 'nameShade', 'zone' => $this->zone, 'shade' => 'dark', 'name' => 'shade'],
+            ['kind' => 'dropShade', 'zone' => $this->zone, 'shade' => 'dark'],
             ['kind' => 'setTouches', 'zone' => $this->zone, 'touches' => [['name' => 'trim', 'x' => 0.4, 'y' => 0.4]]],
-            ['kind' => 'resetTargets', 'zone' => $this->zone],
+            ['kind' => 'resetShades', 'zone' => $this->zone],
             ['kind' => 'keepWhitesFrom', 'from' => 90],
             ['kind' => 'paintWhites', 'keep' => true, 'radius' => 0.02, 'points' => $line],
             ['kind' => 'balance', ...$place],
@@ -120,7 +120,7 @@ it('takes a change of the survey, or says what is wrong with it', function () {
 
 it('takes a change of the plan, or says what is wrong with it', function () {
     $faults = [];
-    $target = ['zone' => $this->zone, 'role' => 'mid'];
+    $target = ['zone' => $this->zone, 'shade' => 'mid'];
     foreach (
         [
             ['kind' => 'method', 'zone' => 0, 'settings' => ['darks=never-black']],
@@ -130,7 +130,7 @@ it('takes a change of the plan, or says what is wrong with it', function () {
             ['kind' => 'hue', 'zone' => 0, 'hue' => 'blue'],
             ['kind' => 'strokes', 'how' => 'drawn', 'x1' => 0.1, 'y1' => 0.1, 'x2' => 0.3, 'y2' => 0.2],
             ['kind' => 'preset', 'what' => 'whole'],
-            ['kind' => 'sequence', 'zone' => $target['zone'], 'passes' => [['tool' => '624', 'marks' => ['mid' => 'light']]]],
+            ['kind' => 'sequence', 'zone' => $target['zone'], 'passes' => [['tool' => '624', 'pressures' => ['mid' => 'light']]]],
             ['kind' => 'regrade', 'zone' => $target['zone'], 'pass' => 0, 'how' => 'firmer'],
             ['kind' => 'remedy', ...$target, 'code' => 'bloom'],
             ['kind' => 'overrule', ...$target, 'code' => 'bloom', 'note' => 'under glass'],

@@ -182,7 +182,7 @@ it('says in words what the figures mean', function () {
         Paper::whiteMedium(),
     );
     $ends = ((array) $shown['outcomes'])['spot'];
-    expect((array) $shown['passes'][0]['marks'])
+    expect((array) $shown['passes'][0]['pressures'])
         ->toBe(['spot' => 'whisper'])
         ->and($shown['passes'][0]['pencil']['assumed'])
         ->toBe(['binder', 'hiding power', 'laydown'])

@@ -12,7 +12,7 @@ const drawer = readFileSync('demo/drawer.csv', 'utf8').trim().split('\n').slice(
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const faults = [];
 let rounds = 0;
-let marks = 0;
+let ticks = 0;
 let hands = 0;
 let refused = 0;
 let kills = 0;
@@ -94,21 +94,21 @@ async function drawing(artist, made) {
     let laid = 0;
     for (; laid < 5 && desk.steps.length > 0; laid++) {
         const [step] = desk.steps;
-        await sent(artist, 'POST', `${study}/desk/marks`, {
+        await sent(artist, 'POST', `${study}/desk/ticks`, {
             kind: 'done',
             zone: step.zone,
             position: step.position,
             tool: step.pencil?.id ?? step.finish,
-            marks: Object.fromEntries(Object.entries(step.marks).filter(([, mark]) => mark !== null)),
+            pressures: Object.fromEntries(Object.entries(step.pressures).filter(([, p]) => p !== null)),
             at: Math.floor(Date.now() / 1000),
         });
         desk = await artist.read(`${study}/desk`);
     }
     await sent(artist, 'POST', `${study}/desk/undo`, { of: desk.stamp });
     desk = await artist.read(`${study}/desk`);
-    const there = desk.zones.reduce((sum, zone) => sum + zone.marks, 0);
+    const there = desk.zones.reduce((sum, zone) => sum + zone.ticks, 0);
     must(there === laid - 1, `${study}: ${laid} laid, one taken back, ${there} there`);
-    marks += laid;
+    ticks += laid;
     // A hand is tried now and then; a drawing is looked at every time.
     if (made.length % 4 === 0) {
         await strips(artist);
@@ -118,7 +118,7 @@ async function drawing(artist, made) {
     await sent(artist, 'POST', `${study}/book-recipes`, { zone: desk.zones[0].number, name: `drawing ${id}`, words: '' });
     const { studies } = await artist.read('/api/studies');
     must(studies.filter((s) => s.id === id).length === 1, `${study} is there once`);
-    made.push({ study, marks: laid - 1 });
+    made.push({ study, ticks: laid - 1 });
     rounds++;
 }
 
@@ -126,10 +126,10 @@ async function drawing(artist, made) {
 async function looked(artist, made) {
     const { found } = await artist.read('/api/book/recipes');
     must(found === made.length, `${made.length} recipes kept, ${found} in the book`);
-    for (const { study, marks: left } of made) {
+    for (const { study, ticks: left } of made) {
         // A hand that was learned since makes other plans; what lies is kept beneath them.
         await planned(artist, study);
-        const there = (await artist.read(`${study}/desk`)).zones.reduce((sum, zone) => sum + zone.marks, 0);
+        const there = (await artist.read(`${study}/desk`)).zones.reduce((sum, zone) => sum + zone.ticks, 0);
         must(there === left, `${study}: ${left} passes were laid, ${there} are there at the end`);
         must((await artist.read(`${study}/plan/checks`)).checks.length === 1, `${study}: its check is there at the end`);
     }
@@ -177,14 +177,14 @@ async function kill() {
         const { memory, disk } = size();
         console.log(
             `${Math.round((Date.now() - (until - minutes * 60_000)) / 60_000)} min: ${name} killed; ` +
-                `${rounds} drawings, ${marks} passes, ${hands} hands; ${memory} MB in memory, ${disk} MB on disk`,
+                `${rounds} drawings, ${ticks} passes, ${hands} hands; ${memory} MB in memory, ${disk} MB on disk`,
         );
     }
 }
 await Promise.all([kill(), ...Array.from({ length: artists }, works)]);
 const { memory, disk } = size();
 console.log(
-    `${minutes} min, ${artists} artists: ${rounds} drawings, each checked, ${marks} passes, ${hands} hands learned, ` +
+    `${minutes} min, ${artists} artists: ${rounds} drawings, each checked, ${ticks} passes, ${hands} hands learned, ` +
         `${refused} photos taken again, ${kills} × kill -9; ${faults.length} faults; ${memory} MB in memory, ${disk} MB on disk`,
 );
 process.exit(faults.length > 0 ? 1 : 0);

@@ -82,7 +82,7 @@ describe('changes made faster than they are answered', () => {
     it('are sent one after the other, so that an undo takes back the one before it', async () => {
         const { result } = renderHook(() => usePlanChanges(4, vi.fn()), { wrapper: wrapperOf(new QueryClient()) });
         act(() => {
-            result.current.change.mutate({ kind: 'remedy', zone: 3, role: 'mid', code: 'bloom' });
+            result.current.change.mutate({ kind: 'remedy', zone: 3, shade: 'mid', code: 'bloom' });
             result.current.undo.mutate();
         });
         const change = await nth(1);

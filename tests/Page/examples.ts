@@ -78,7 +78,7 @@ export const pass = (number: string, more: Partial<SequencePass> = {}): Sequence
     finish: null,
     care: null,
     pencil: { id: `Slipway/${number}`, line: 'Slipway', number, name: `Pencil ${number}`, binder: 'oil', assumed: [] },
-    marks: { spot: 'light' },
+    pressures: { spot: 'light' },
     words: `${number} lightly`,
     reason: null,
     dabs: { spot: dab },
@@ -167,11 +167,11 @@ export const zone = (number: number, name: string): Zone => ({
     keptWhite: 0.02,
     range: [20, 80],
     run: ['#222222', '#777777', '#cccccc'],
-    targets: (['light', 'mid', 'dark'] as const).map((role, i) => ({
-        role,
-        name: role,
+    shades: (['light', 'mid', 'dark'] as const).map((shade, i) => ({
+        shade,
+        name: shade,
         place: 0.9 - 0.4 * i,
-        moved: role === 'mid',
+        moved: shade === 'mid',
         reading: spot,
     })),
     missing: [],
@@ -181,7 +181,15 @@ export const zone = (number: number, name: string): Zone => ({
             ['touch', 'red', 0.2, 0.3],
             ['touch-2', 'teal', 0.7, 0.6],
         ] as const
-    ).map(([role, called, x, y]) => ({ role, name: called, x, y, share: 0.06, reading: spot, outlines: [[x, y, x + 0.1, y, x, y + 0.1]] })),
+    ).map(([shade, called, x, y]) => ({
+        shade,
+        name: called,
+        x,
+        y,
+        share: 0.06,
+        reading: spot,
+        outlines: [[x, y, x + 0.1, y, x, y + 0.1]],
+    })),
     placed: true,
     pieces: [
         { where: 'upper left', area: 0.2, x: 0.2, y: 0.25 },

@@ -30,15 +30,15 @@ function zoneOfPlan(array $plan, int $zone): array
 }
 
 /** @return array<string, mixed> what a zone asks for */
-function shadeOf(array $plan, int $zone, string $role = 'mid'): array
+function shadeOf(array $plan, int $zone, string $shade = 'mid'): array
 {
-    return array_values(array_filter(zoneOfPlan($plan, $zone)['shades'], static fn (array $s): bool => $s['role'] === $role))[0];
+    return array_values(array_filter(zoneOfPlan($plan, $zone)['shades'], static fn (array $s): bool => $s['shade'] === $shade))[0];
 }
 
 /** @return array<string, mixed> what comes of a shade of a zone */
-function outcomeOf(array $plan, int $zone, string $role = 'mid'): array
+function outcomeOf(array $plan, int $zone, string $shade = 'mid'): array
 {
-    return zoneOfPlan($plan, $zone)['sequence']['outcomes'][$role];
+    return zoneOfPlan($plan, $zone)['sequence']['outcomes'][$shade];
 }
 
 /** @return array<string, mixed>|null the sequence of a zone */
@@ -51,7 +51,7 @@ function sequenceOf(array $plan, int $zone): ?array
 function laidIn(TestCase $test, Study $study, int $zone, string ...$passes): array
 {
     $notes = array_map(
-        static fn (string $p): array => ['tool' => explode(' ', $p)[0], 'marks' => ['mid' => explode(' ', $p)[1]]],
+        static fn (string $p): array => ['tool' => explode(' ', $p)[0], 'pressures' => ['mid' => explode(' ', $p)[1]]],
         $passes,
     );
 

@@ -19,7 +19,13 @@ use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Sequence\Outcome;
 
-/** What stands in the book of recipes, and what comes of it with today's drawer. */
+/**
+ * What stands in the book of recipes, and what comes of it with today's drawer.
+ *
+ * @phpstan-import-type BookRecipeJson from \Described
+ * @phpstan-import-type BookRecipesJson from \Described
+ * @phpstan-import-type LaidAgainJson from \Described
+ */
 final class BookAnswers
 {
     /** Recipes told at once. */
@@ -35,7 +41,7 @@ final class BookAnswers
     ) {
     }
 
-    /** @return array<string, mixed> */
+    /** @return BookRecipesJson */
     public function find(User $user, BookSearch $search): array
     {
         [$rows, $near, $all] = $this->book->find($user, $search, self::TOLD);
@@ -51,7 +57,7 @@ final class BookAnswers
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return BookRecipeJson */
     private static function entry(BookRecipeRow $row, ?float $apart, string $study): array
     {
         $pencils = [];
@@ -77,7 +83,7 @@ final class BookAnswers
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return LaidAgainJson */
     public function laid(User $user, int $id, string $paper): array
     {
         $row = $this->book->row($user, $id);

@@ -21,7 +21,13 @@ use KnottyPrism\Core\Book\Log\WorkLog;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
 
-/** The log of somebody's work, and what it says of her pencils. */
+/**
+ * The log of somebody's work, and what it says of her pencils.
+ *
+ * @phpstan-import-type LogJson from \Described
+ * @phpstan-import-type PencilPortraitJson from \Described
+ * @phpstan-import-type PencilSupplyJson from \Described
+ */
 final class LogAnswers
 {
     /** Sessions told at once. */
@@ -38,7 +44,7 @@ final class LogAnswers
 
     /**
      * @param  int  $skip  sessions told already, the latest
-     * @return array<string, mixed>
+     * @return LogJson
      */
     public function log(User $user, int $skip): array
     {
@@ -80,7 +86,7 @@ final class LogAnswers
     /**
      * How much of every pencil is used, left and needed for what is planned of one study.
      *
-     * @return array<string, mixed>
+     * @return PencilSupplyJson
      */
     public function supply(User $user, Study $study): array
     {
@@ -107,7 +113,7 @@ final class LogAnswers
     /**
      * What the log says of one pencil, to its artist in the drawer.
      *
-     * @return array<string, mixed>
+     * @return PencilPortraitJson['worn']
      */
     public function pencil(User $user, string $id): array
     {
@@ -143,7 +149,7 @@ final class LogAnswers
         if ($ground === null) {
             return $needed;
         }
-        foreach ($this->board->zones($ground, $this->desk->marks($study)) as $zone) {
+        foreach ($this->board->zones($ground, $this->desk->ticks($study)) as $zone) {
             for ($at = $zone->laid; $at < count($zone->chain->passes); $at++) {
                 $tool = $zone->chain->passes[$at]->tool;
                 if ($tool instanceof Pencil) {
@@ -155,16 +161,16 @@ final class LogAnswers
         return $needed;
     }
 
-    /** @return list<array<string, string>> warnings of the plan that its artist overruled, with her reason */
+    /** @return PencilSupplyJson['overruled'] warnings of the plan that its artist overruled, with her reason */
     private function overruled(Study $study): array
     {
         $told = [];
         foreach ($this->plans->sheet($study)->overruled as $key => $notes) {
-            [$zone, $role] = explode('/', (string) $key) + [1 => ''];
+            [$zone, $shade] = explode('/', (string) $key) + [1 => ''];
             foreach ($notes as $code => $reason) {
                 $told[] = [
                     'zone' => $this->plans->zoneName($study, (int) $zone) ?? '',
-                    'role' => $role,
+                    'shade' => $shade,
                     'code' => $code,
                     'reason' => $reason,
                 ];

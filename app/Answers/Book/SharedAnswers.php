@@ -10,14 +10,20 @@ use App\Models\Photo;
 use App\Models\SharedPlan;
 use App\Models\Study;
 
-/** A plan as whoever has its link sees it, and what its artist sees of the link. */
+/**
+ * A plan as whoever has its link sees it, and what its artist sees of the link.
+ *
+ * @phpstan-import-type SharedLinkJson from \Described
+ * @phpstan-import-type PlanZoneJson from \Described
+ * @phpstan-import-type SharedPlanJson from \Described
+ */
 final class SharedAnswers
 {
     public function __construct(private readonly PlanAnswers $plans, private readonly SharedPlans $shared)
     {
     }
 
-    /** @return array<string, mixed> */
+    /** @return SharedLinkJson */
     public function link(Study $study): array
     {
         $shared = $this->shared->of($study);
@@ -33,12 +39,11 @@ final class SharedAnswers
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return SharedPlanJson */
     public function plan(SharedPlan $shared): array
     {
         $study = $shared->study;
         $plan = $this->plans->plan($study->user()->firstOrFail(), $study);
-        /** @var list<array<string, mixed>> $zones */
         $zones = $plan['zones'];
 
         return [
@@ -66,8 +71,8 @@ final class SharedAnswers
     }
 
     /**
-     * @param  array<string, mixed>  $zone
-     * @return array<string, mixed>
+     * @param  PlanZoneJson  $zone
+     * @return value-of<SharedPlanJson['zones']>
      */
     private static function zone(array $zone): array
     {
@@ -82,7 +87,7 @@ final class SharedAnswers
                 static fn (array $s): array => [
                     'name' => $s['name'],
                     'seen' => $s['seen']['hex'],
-                    'comes' => $outcomes[$s['role']]['hex'] ?? null,
+                    'comes' => $outcomes[$s['shade']]['hex'] ?? null,
                 ],
                 $zone['shades'],
             ),

@@ -60,10 +60,9 @@ final class DrawerController extends Controller
     {
         $user = $this->user($request);
 
-        /** @var array{id: string} $shown whatever it was called by */
-        $shown = $answers->pencil($user, $request->pencil(), $request->paper());
+        $worn = static fn (string $id): array => $log->pencil($user, $id);
 
-        return new JsonResponse([...$shown, 'worn' => $log->pencil($user, $shown['id'])]);
+        return new JsonResponse($answers->pencil($user, $request->pencil(), $request->paper(), $worn));
     }
 
     /** Invented pencils to begin with, as a drawer file. */

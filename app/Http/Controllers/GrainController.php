@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use Illuminate\Http\JsonResponse;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Grain;
 use KnottyPrism\Core\Medium\Paper\Tooth;
 
@@ -19,9 +19,9 @@ final class GrainController extends Controller
                 'side' => Grain::SIDE,
                 'strata' => Tooth::STRATA,
                 'tile' => implode('', Grain::tile()),
-                'pressureMarks' => array_map(
-                    static fn (PressureMark $m): array => ['word' => $m->value, 'pressure' => $m->pressure(), 'strokes' => $m->strokes()],
-                    PressureMark::cases(),
+                'pressures' => array_map(
+                    static fn (Pressure $m): array => ['word' => $m->value, 'pressure' => $m->share(), 'strokes' => $m->strokes()],
+                    Pressure::cases(),
                 ),
             ],
             200,

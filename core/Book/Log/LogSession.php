@@ -17,7 +17,7 @@ final readonly class LogSession
         return $this->passes[0]->study;
     }
 
-    /** Seconds since 1970: the first mark was made when its pass was done. */
+    /** Seconds since 1970: the first tick was made when its pass was done. */
     public function began(): int
     {
         return $this->passes[0]->at - ($this->passes[0]->skipped ? 0 : (int) round(60 * $this->passes[0]->minutes));

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Book\Log;
 
-/** A pass as it was marked at the desk: laid, done otherwise, or left out. */
+/** A pass as it was ticked at the desk: laid, done otherwise, or left out. */
 final readonly class LoggedPass
 {
     /**
-     * @param  int  $id  of the mark
+     * @param  int  $id  of the tick
      * @param  int  $study  its number
-     * @param  int  $at  when it was marked, seconds since 1970
+     * @param  int  $at  when it was ticked, seconds since 1970
      * @param  string  $zone  what it was called then
      * @param  string  $tool  identifier of a pencil, or a finish
      * @param  float  $minutes  reckoned for an ordinary pace

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Book\Log;
 
-/** All that was marked at the desks of somebody's studies, as sessions; and what it comes to. */
+/** All that was ticked at the desks of somebody's studies, as sessions; and what it comes to. */
 final readonly class WorkLog
 {
-    /** Who marks nothing for so long has got up, seconds. */
+    /** Who ticks nothing for so long has got up, seconds. */
     public const PAUSE = 5400;
 
     /** @var list<LogSession> the earliest first */

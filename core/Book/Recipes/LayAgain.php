@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Book\Recipes;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
@@ -19,7 +19,7 @@ use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 
 /**
  * Lays a recipe of the book with the pencils of today. For each that is missing, those whose swatches are nearest are laid in its place,
- * as firmly, a mark firmer and a mark lighter, and what brings the whole nearest to what it came to is taken.
+ * as firmly, a step firmer and a step lighter, and what brings the whole nearest to what it came to is taken.
  */
 final class LayAgain
 {
@@ -39,7 +39,7 @@ final class LayAgain
         $sequence = new Sequence(
             array_map(
                 static fn (GradedPass $p): GradedPass => $p->tool instanceof Pencil && isset($today[$p->tool->id()])
-                    ? new GradedPass($today[$p->tool->id()], $p->marks)
+                    ? new GradedPass($today[$p->tool->id()], $p->pressures)
                     : $p,
                 $recipe->sequence()->passes,
             ),
@@ -65,21 +65,21 @@ final class LayAgain
     {
         $best = null;
         foreach (self::nearest($missing, $hand) as $pencil) {
-            foreach ([0, 1, -1] as $marks) {
+            foreach ([0, 1, -1] as $pressures) {
                 $tried = new Sequence(
                     array_map(
-                        static fn (GradedPass $p): GradedPass => $p->tool === $missing ? self::pressed($pencil, $p, $marks) : $p,
+                        static fn (GradedPass $p): GradedPass => $p->tool === $missing ? self::pressed($pencil, $p, $pressures) : $p,
                         $sequence->passes,
                     ),
                 );
                 $apart = self::apart($recipe, $tried, $paper);
                 if ($best === null || $apart < $best[1]->apart) {
-                    $best = [$tried, new StandIn($missing, $pencil, $marks, $apart)];
+                    $best = [$tried, new StandIn($missing, $pencil, $pressures, $apart)];
                 }
             }
         }
 
-        return $best ?? throw new \LogicException('at least one pencil is at hand');
+        return $best ?? throw new \LogicException('at least one pencil is available');
     }
 
     /**
@@ -98,17 +98,17 @@ final class LayAgain
         return array_map(static fn (int $i): Pencil => $hand[$i], array_slice(array_keys($apart), 0, self::TRIED));
     }
 
-    private static function pressed(Pencil $pencil, GradedPass $pass, int $marks): GradedPass
+    private static function pressed(Pencil $pencil, GradedPass $pass, int $pressures): GradedPass
     {
-        $all = PressureMark::cases();
+        $all = Pressure::cases();
 
         return new GradedPass(
             $pencil,
             array_map(
-                static fn (?PressureMark $m): ?PressureMark => $m === null
+                static fn (?Pressure $m): ?Pressure => $m === null
                     ? null
-                    : $all[max(0, min(count($all) - 1, $m->strokes() - 1 + $marks))],
-                $pass->marks,
+                    : $all[max(0, min(count($all) - 1, $m->strokes() - 1 + $pressures))],
+                $pass->pressures,
             ),
         );
     }

@@ -10,10 +10,10 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 final readonly class StandIn
 {
     /**
-     * @param  int  $marks  by how many marks it is pressed harder than the missing one was; below 0 lighter
+     * @param  int  $firmer  by how many steps it is pressed harder than the missing one was; below 0 lighter
      * @param  float  $apart  ΔE00 of what then comes of the recipe from what it came to, the mean of its shades
      */
-    public function __construct(public Pencil $missing, public Pencil $by, public int $marks, public float $apart)
+    public function __construct(public Pencil $missing, public Pencil $by, public int $firmer, public float $apart)
     {
     }
 
@@ -22,11 +22,11 @@ final readonly class StandIn
     {
         $name = static fn (Pencil $p): string => trim($p->record->number.' '.$p->record->name);
         $how = match (true) {
-            $this->marks > 0 => ', a mark firmer',
-            $this->marks < 0 => ', a mark lighter',
+            $this->firmer > 0 => ', a step firmer',
+            $this->firmer < 0 => ', a step lighter',
             default => '',
         };
 
-        return sprintf('%s is not at hand: %s in its place%s, %.1f off.', $name($this->missing), $name($this->by), $how, $this->apart);
+        return sprintf('%s is not available: %s in its place%s, %.1f off.', $name($this->missing), $name($this->by), $how, $this->apart);
     }
 }

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Chart\Check;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Stack\Stack;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
@@ -19,7 +19,7 @@ final readonly class CheckedShade
      * @param  list<int>  $laidAfter  how many steps of its stack are laid after so many passes of the zone, from none
      */
     public function __construct(
-        public Role $role,
+        public ShadeName $of,
         public string $name,
         public Lab $seen,
         public Lab $fitted,
@@ -42,7 +42,7 @@ final readonly class CheckedShade
                     $laid[] = $laid[count($laid) - 1] + ($pass->in($i) === null ? 0 : 1);
                 }
                 $run[] = new self(
-                    Role::from($shade->name),
+                    ShadeName::from($shade->name),
                     $shade->called(),
                     $shade->seen,
                     $shade->target,

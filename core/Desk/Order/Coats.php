@@ -31,6 +31,10 @@ final class Coats
         [$a, $b] = [$one->step, $next->step];
 
         // What dries is looked at between.
-        return $a->zone === $b->zone && $a->tool === $b->tool && $a->marks === $b->marks && $one->turn === $next->turn && $a->drying <= 0.0;
+        return $a->zone === $b->zone &&
+            $a->tool === $b->tool &&
+            $a->pressures === $b->pressures &&
+            $one->turn === $next->turn &&
+            $a->drying <= 0.0;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Desk\Order;
 
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /** One pass of one zone, as something to be done. */
 final readonly class DeskStep
@@ -15,7 +15,7 @@ final readonly class DeskStep
      * @param  float  $minutes  that it takes
      * @param  float  $drying  minutes until its zone may be touched again
      * @param  bool  $touches  whether it goes over touches alone
-     * @param  list<?PressureMark>  $marks  by shade of its zone
+     * @param  list<?Pressure>  $pressures  by shade of its zone
      */
     public function __construct(
         public int $zone,
@@ -24,7 +24,7 @@ final readonly class DeskStep
         public float $minutes,
         public float $drying = 0.0,
         public bool $touches = false,
-        public array $marks = [],
+        public array $pressures = [],
     ) {
     }
 }

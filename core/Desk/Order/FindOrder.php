@@ -18,7 +18,7 @@ final class FindOrder
 
     private const LEAST_WIDTH = 12;
 
-    public static function for(WorkPlan $plan): WorkOrder
+    public static function for(WorkPlan $plan): OrderedSteps
     {
         $steps = $plan->count();
         $width = max(self::LEAST_WIDTH, min(self::WIDTH, (int) (self::WORK / max(1, $steps * count($plan->steps)))));
@@ -42,7 +42,7 @@ final class FindOrder
             $states = self::cheapest($plan, array_values($found), $width);
         }
 
-        return WorkOrder::of($states[0]);
+        return OrderedSteps::of($states[0]);
     }
 
     /**

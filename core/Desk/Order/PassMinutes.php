@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Desk\Order;
 
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /**
  * What a pass takes, in minutes: its area by the rate of its strokes, and a little for each piece of its zone. The rates are a start (an
@@ -25,7 +25,7 @@ final class PassMinutes
     /** Where the point must be led, mm²: so little is worked at half the rate. */
     private const SMALL = 150.0;
 
-    /** Marks of one's own count from so many on, and are believed in full from three times as many. */
+    /** Ticks of one's own count from so many on, and are believed in full from three times as many. */
     private const TIMES = 4;
 
     /**
@@ -38,7 +38,7 @@ final class PassMinutes
         $minutes = self::BEGINNING + self::MOVING * ($pieces - 1);
         foreach ($pass->over() as $shade) {
             $mm2 = $area * ($shares[$shade] ?? 0.0);
-            $rate = $pass->finish !== null ? $pass->finish->rate : self::RATES[($pass->marks[$shade] ?? PressureMark::Medium)->value];
+            $rate = $pass->finish !== null ? $pass->finish->rate : self::RATES[($pass->pressures[$shade] ?? Pressure::Medium)->value];
             $minutes += ($mm2 / $rate) * ($mm2 < self::SMALL ? 2.0 : 1.0);
         }
 

@@ -16,8 +16,8 @@ final class Precedence
 
     private const LIGHTER_SIDE = 0.2;
 
-    /** What a way is chosen for. */
-    private const WAY = 1.5;
+    /** What an order is chosen for. */
+    private const BY_ORDER = 1.5;
 
     /** To turn from one area to another before it is done: to find oneself again, and the farther the more. */
     private const LEAVING = 0.02;
@@ -42,7 +42,7 @@ final class Precedence
      *
      * @param  array{float, float}  $centre  of the picture, mm
      */
-    public static function cost(DeskZone $now, DeskZone $later, bool $touching, Way $way, array $centre): float
+    public static function cost(DeskZone $now, DeskZone $later, bool $touching, WorkOrder $order, array $centre): float
     {
         if ($now->number === $later->number) {
             return 0.0;
@@ -51,31 +51,31 @@ final class Precedence
         $cost += $now->distance === $later->distance && $now->area < $later->area ? self::LARGE : 0.0;
         $cost += $touching && $later->lightness > $now->lightness ? self::LIGHTER_SIDE : 0.0;
 
-        return $cost + self::WAY * match ($way) {
-            Way::DarksFirst => max(0.0, $now->lightness - $later->lightness) / 20,
-            Way::LightsFirst => max(0.0, $later->lightness - $now->lightness) / 20,
-            Way::CentreOutwards => max(0.0, $now->from(...$centre) - $later->from(...$centre)) / 40,
+        return $cost + self::BY_ORDER * match ($order) {
+            WorkOrder::DarksFirst => max(0.0, $now->lightness - $later->lightness) / 20,
+            WorkOrder::LightsFirst => max(0.0, $later->lightness - $now->lightness) / 20,
+            WorkOrder::CentreOutwards => max(0.0, $now->from(...$centre) - $later->from(...$centre)) / 40,
             default => 0.0,
         };
     }
 
-    public static function opening(Way $way): float
+    public static function opening(WorkOrder $order): float
     {
-        return $way === Way::PencilByPencil ? 0.0 : self::OPENING;
+        return $order === WorkOrder::PencilByPencil ? 0.0 : self::OPENING;
     }
 
-    public static function pickUp(Way $way): float
+    public static function pickUp(WorkOrder $order): float
     {
-        return self::PICK_UP * ($way === Way::PencilByPencil ? 2 : 1);
+        return self::PICK_UP * ($order === WorkOrder::PencilByPencil ? 2 : 1);
     }
 
-    public static function leaving(DeskZone $from, DeskZone $to, Way $way): float
+    public static function leaving(DeskZone $from, DeskZone $to, WorkOrder $order): float
     {
         if ($from->number === $to->number) {
             return 0.0;
         }
 
-        return ($way === Way::PencilByPencil ? self::BY_PENCIL : 1.0) * (self::LEAVING + self::LEAVING_PER_MM * $from->to($to));
+        return ($order === WorkOrder::PencilByPencil ? self::BY_PENCIL : 1.0) * (self::LEAVING + self::LEAVING_PER_MM * $from->to($to));
     }
 
     private static function rank(Distance $distance): int

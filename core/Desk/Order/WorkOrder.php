@@ -4,48 +4,24 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Desk\Order;
 
-/** An order of work, and what it takes. */
-final readonly class WorkOrder
+/** In which order a picture is worked. */
+enum WorkOrder: string
 {
-    /**
-     * @param  list<PlacedStep>  $steps
-     * @param  float  $minutes  from the first to the end of the last
-     * @param  float  $idle  minutes of them spent waiting
-     * @param  float  $freshUnderHand  share of the resting hand that lies on fresh work, over the minutes worked
-     * @param  float  $cost  minutes, see {@see Working}
-     */
-    private function __construct(
-        public array $steps,
-        public int $pickUps,
-        public float $minutes,
-        public float $idle,
-        public float $freshUnderHand,
-        public float $cost,
-    ) {
-    }
+    case ZoneByZone = 'zone-by-zone';
+    case PencilByPencil = 'pencil-by-pencil';
+    case DarksFirst = 'darks-first';
+    case LightsFirst = 'lights-first';
+    case CentreOutwards = 'centre-outwards';
 
-    public static function of(Working $done): self
+    /** As one would ask for it. */
+    public function words(): string
     {
-        return new self(
-            $done->placed,
-            $done->pickUps,
-            $done->time,
-            $done->idle,
-            $done->underHand / max(0.01, $done->time - $done->idle),
-            $done->cost,
-        );
-    }
-
-    /** One zone after the other as they are numbered, the sheet never turned: what is done without any thought. */
-    public static function naive(WorkPlan $plan): self
-    {
-        $working = new Working($plan);
-        foreach ($plan->steps as $steps) {
-            foreach ($steps as $step) {
-                $working->lay($step, 0);
-            }
-        }
-
-        return self::of($working);
+        return match ($this) {
+            self::ZoneByZone => 'zone by zone',
+            self::PencilByPencil => 'pencil by pencil',
+            self::DarksFirst => 'darks first',
+            self::LightsFirst => 'lights first',
+            self::CentreOutwards => 'centre outwards',
+        };
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Desk\Order;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 
@@ -16,16 +16,16 @@ final readonly class WorkPass
 
     /**
      * @param  string  $tool  identifier of a pencil, or a finish
-     * @param  list<?PressureMark>  $marks  by shade of the zone; null when it is left out
+     * @param  list<?Pressure>  $pressures  by shade of the zone; null when it is left out
      */
-    public function __construct(public string $tool, public array $marks)
+    public function __construct(public string $tool, public array $pressures)
     {
         $this->finish = Finish::tryFrom($tool);
     }
 
     public static function of(GradedPass $pass): self
     {
-        return new self($pass->tool instanceof Finish ? $pass->tool->value : $pass->tool->id(), $pass->marks);
+        return new self($pass->tool instanceof Finish ? $pass->tool->value : $pass->tool->id(), $pass->pressures);
     }
 
     /** @return list<self> */
@@ -37,7 +37,7 @@ final readonly class WorkPass
     /** @return list<int> the shades that it goes over */
     public function over(): array
     {
-        return array_keys(array_filter($this->marks, static fn (?PressureMark $m): bool => $m !== null));
+        return array_keys(array_filter($this->pressures, static fn (?Pressure $m): bool => $m !== null));
     }
 
     /**

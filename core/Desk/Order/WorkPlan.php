@@ -42,12 +42,12 @@ final readonly class WorkPlan
         $before = $leaving = [];
         foreach (array_keys($steps) as $a) {
             foreach (array_keys($steps) as $b) {
-                $before[$a][$b] = Precedence::cost($zones[$a], $zones[$b], isset($touching[$a][$b]), $habits->way, $this->centre());
-                $leaving[$a][$b] = Precedence::leaving($zones[$a], $zones[$b], $habits->way);
+                $before[$a][$b] = Precedence::cost($zones[$a], $zones[$b], isset($touching[$a][$b]), $habits->order, $this->centre());
+                $leaving[$a][$b] = Precedence::leaving($zones[$a], $zones[$b], $habits->order);
             }
         }
-        $this->pickUp = Precedence::pickUp($habits->way);
-        $this->opening = Precedence::opening($habits->way);
+        $this->pickUp = Precedence::pickUp($habits->order);
+        $this->opening = Precedence::opening($habits->order);
         $this->before = $before;
         $this->leaving = $leaving;
     }

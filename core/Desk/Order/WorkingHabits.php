@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Desk\Order;
 
 use KnottyPrism\Core\Error\OutOfRange;
 
-/** How someone likes to work: with which hand, in which way, for how long, and what her solvent takes to dry. */
+/** How someone likes to work: with which hand, in which order, for how long, and what her solvent takes to dry. */
 final readonly class WorkingHabits
 {
     public const LONGEST_SESSION = 480;
@@ -24,7 +24,7 @@ final readonly class WorkingHabits
      * @throws OutOfRange
      */
     public function __construct(
-        public Way $way = Way::AreaByArea,
+        public WorkOrder $order = WorkOrder::ZoneByZone,
         public bool $leftHanded = false,
         public int $session = 60,
         public int $thin = 5,

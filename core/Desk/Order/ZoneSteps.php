@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Desk\Order;
 
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /**
  * A zone's passes in the order in which they are laid: as its sequence has them, but touches after the values of the zone wherever that
@@ -79,7 +79,7 @@ final class ZoneSteps
                 $habits->pace * PassMinutes::of($passes[$at], $shares, $zone->area, $zone->pieces),
                 self::drying($passes[$at], $habits),
                 $passes[$at]->isOn($touches),
-                $passes[$at]->marks,
+                $passes[$at]->pressures,
             ),
             $order,
         );
@@ -91,7 +91,7 @@ final class ZoneSteps
         if ($pass->finish?->dries !== true) {
             return 0.0;
         }
-        $firm = array_filter($pass->marks, static fn (?PressureMark $m): bool => $m === PressureMark::Firm || $m === PressureMark::Full);
+        $firm = array_filter($pass->pressures, static fn (?Pressure $m): bool => $m === Pressure::Firm || $m === Pressure::Full);
 
         return (float) ($firm === [] ? $habits->thin : $habits->wet);
     }

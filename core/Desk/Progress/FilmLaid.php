@@ -24,7 +24,7 @@ final class FilmLaid
             return 0.0;
         }
         $film = 0.0;
-        foreach (array_keys(array_filter($pass->marks, static fn (?\UnitEnum $m): bool => $m !== null)) as $shade) {
+        foreach (array_keys(array_filter($pass->pressures, static fn (?\UnitEnum $m): bool => $m !== null)) as $shade) {
             $fill = static fn (int $passes): float => array_sum(
                 (new Sequence(array_slice($chain->passes, 0, $passes)))->stackIn($shade)->on($paper)->fill,
             ) / Tooth::STRATA;

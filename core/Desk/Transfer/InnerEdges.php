@@ -35,7 +35,7 @@ final class InnerEdges
             if ($zone === null) {
                 continue;
             }
-            [$mid, $dark] = [$zone->targets['mid'] ?? null, $zone->targets['dark'] ?? null];
+            [$mid, $dark] = [$zone->shades['mid'] ?? null, $zone->shades['dark'] ?? null];
             if ($mid !== null && $dark !== null && $mid->l - $dark->l > self::SHADOW) {
                 $turn = ($mid->l + $dark->l) / 2;
                 array_push(

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Desk\Words;
 
 use KnottyPrism\Core\Desk\Order\DeskZone;
 use KnottyPrism\Core\Desk\Order\WorkPass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Photo\Zones\Surface;
 
 /** How a pass is laid, in the few words that are read from an easel's length: what point, and which way the strokes run. */
@@ -21,7 +21,7 @@ final class HowToLay
      */
     public static function point(WorkPass $pass, array $touches, float $area, bool $first): string
     {
-        $firm = array_filter($pass->marks, static fn (?PressureMark $m): bool => $m === PressureMark::Firm || $m === PressureMark::Full);
+        $firm = array_filter($pass->pressures, static fn (?Pressure $m): bool => $m === Pressure::Firm || $m === Pressure::Full);
 
         return match (true) {
             $pass->finish !== null => $pass->finish->tool,

@@ -8,7 +8,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Purchase;
 use KnottyPrism\Core\Drawer\Selection;
 use KnottyPrism\Core\Medium\Laying\LayPass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -118,7 +118,7 @@ final class ReachSurvey
     private function alone(Pencil $pencil): array
     {
         $seen = [];
-        foreach (PressureMark::pressures() as $pressure) {
+        foreach (Pressure::shares() as $pressure) {
             $sheet = clone $this->first($pencil, $pressure);
             $seen[] = Lab::ofReflectance($sheet->meanReflectance());
             LayPass::onto($sheet, $pencil, $pressure);

@@ -49,11 +49,11 @@ final readonly class Pencil
     }
 
     /** The same pencil as one that lies in the drawer. */
-    public function atHand(): self
+    public function asOwned(): self
     {
         return $this->record->owned
             ? $this
-            : new self($this->record->atHand(), $this->absorption, $this->scattering, $this->laydown, $this->slickness, $this->assumed);
+            : new self($this->record->asOwned(), $this->absorption, $this->scattering, $this->laydown, $this->slickness, $this->assumed);
     }
 
     public function isBlender(): bool

@@ -43,7 +43,7 @@ final readonly class PencilRecord
         return $this->line === '' ? $this->number : $this->line.'/'.$this->number;
     }
 
-    public function atHand(): self
+    public function asOwned(): self
     {
         return new self(
             $this->line,

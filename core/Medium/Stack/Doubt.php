@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Medium\Stack;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 
@@ -56,9 +56,9 @@ final class Doubt
 
                 continue;
             }
-            $mark = PressureMark::nearest($step->pressure);
-            $doubt += $below === null ? self::FIRST : self::added($mark, self::contrast($below, $step->pencil), $firm);
-            $firm += self::isFirm($mark) ? 1 : 0;
+            $pressure = Pressure::nearest($step->pressure);
+            $doubt += $below === null ? self::FIRST : self::added($pressure, self::contrast($below, $step->pencil), $firm);
+            $firm += self::isFirm($pressure) ? 1 : 0;
             $below = $step->pencil;
         }
 
@@ -71,11 +71,11 @@ final class Doubt
      * @param  float  $contrast  see {@see self::contrast()}
      * @param  int  $firm  firm passes that lie there
      */
-    public static function added(PressureMark $mark, float $contrast, int $firm): float
+    public static function added(Pressure $pressure, float $contrast, int $firm): float
     {
-        $step = self::STEP * $contrast * ($mark === PressureMark::Whisper ? self::WHISPER : 1.0);
+        $step = self::STEP * $contrast * ($pressure === Pressure::Whisper ? self::WHISPER : 1.0);
 
-        return $firm > 0 && self::isFirm($mark) ? $step + self::FIRM * 2 ** (min(self::FIRM_MEASURED, $firm) - 1) : $step;
+        return $firm > 0 && self::isFirm($pressure) ? $step + self::FIRM * 2 ** (min(self::FIRM_MEASURED, $firm) - 1) : $step;
     }
 
     /** How much a pencil contrasts with the one that it is laid over: 0.5 where they are one, 1 ordinarily, up to 1.5. */
@@ -90,9 +90,9 @@ final class Doubt
         return self::FIRST;
     }
 
-    public static function isFirm(PressureMark $mark): bool
+    public static function isFirm(Pressure $pressure): bool
     {
-        return $mark === PressureMark::Firm || $mark === PressureMark::Full;
+        return $pressure === Pressure::Firm || $pressure === Pressure::Full;
     }
 
     private static function heavy(Pencil $pencil): Lab

@@ -8,7 +8,7 @@ use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -82,7 +82,7 @@ final readonly class Stack
             array_map(
                 static fn (Pass|Finish $s): string => $s instanceof Finish
                     ? $s->value
-                    : sprintf('%s %s', $s->pencil->record->number, PressureMark::nearest($s->pressure)->value),
+                    : sprintf('%s %s', $s->pencil->record->number, Pressure::nearest($s->pressure)->value),
                 $this->steps,
             ),
         );

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Medium\Strips;
 
 use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Laying\LayPass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 
@@ -36,7 +36,7 @@ final readonly class LearntHand
         $film = static function (Hand $hand) use ($paper): float {
             $sheet = new Sheet($paper->under($hand));
 
-            return $hand->laydown * array_sum(LayPass::laidFilm($sheet, 1.0, $hand->presses(PressureMark::Medium->pressure())));
+            return $hand->laydown * array_sum(LayPass::laidFilm($sheet, 1.0, $hand->presses(Pressure::Medium->share())));
         };
 
         return $film($this->hand) / $film(Hand::even());

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Medium\Strips;
 
 use KnottyPrism\Core\Error\OutOfRange;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
@@ -16,14 +16,14 @@ final class SuggestedStrips
 {
     public const MOST = 12;
 
-    /** Marks of the passes of each strip, in turn. */
-    private const MARKS = [
-        [PressureMark::Whisper, PressureMark::Light],
-        [PressureMark::Light, PressureMark::Light],
-        [PressureMark::Whisper, PressureMark::Light, PressureMark::Medium],
-        [PressureMark::Light],
-        [PressureMark::Medium],
-        [PressureMark::Light, PressureMark::Medium],
+    /** Pressures of the passes of each strip, in turn. */
+    private const PRESSURES = [
+        [Pressure::Whisper, Pressure::Light],
+        [Pressure::Light, Pressure::Light],
+        [Pressure::Whisper, Pressure::Light, Pressure::Medium],
+        [Pressure::Light],
+        [Pressure::Medium],
+        [Pressure::Light, Pressure::Medium],
     ];
 
     /**
@@ -46,8 +46,8 @@ final class SuggestedStrips
         return array_map(
             static fn (int $i): Stack => new Stack(
                 array_map(
-                    static fn (PressureMark $m): Pass => new Pass($dark[$i % count($dark)], $m->pressure()),
-                    self::MARKS[$i % count(self::MARKS)],
+                    static fn (Pressure $m): Pass => new Pass($dark[$i % count($dark)], $m->share()),
+                    self::PRESSURES[$i % count(self::PRESSURES)],
                 ),
             ),
             range(0, $count - 1),

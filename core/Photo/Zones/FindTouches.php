@@ -54,25 +54,25 @@ final readonly class FindTouches
         $local = $this->local($pixels);
         $far = array_values(array_filter($pixels, fn (int $at): bool => $this->apart($this->grid->lab($at), $local) > self::APART));
         $found = [];
-        foreach (Role::touches() as $role) {
+        foreach (ShadeName::touches() as $shade) {
             $own = $far === [] ? [] : $this->gathered($far, $this->commonest($far));
             if ($own === [] || count($own) < max(4, self::LEAST_SHARE * count($pixels))) {
                 break;
             }
-            $lab = ZoneTargets::median($this->grid, $own);
+            $lab = ShadeColours::median($this->grid, $own);
             $taken = array_fill_keys($own, true);
             $far = array_values(
                 array_filter($far, fn (int $at): bool => ! isset($taken[$at]) && $this->grid->lab($at)->deltaE00($lab) > self::APART),
             );
             if ($this->apart($lab, $local) > self::APART) {
-                $found[] = $this->touch($role, self::named($lab, $found), $lab, $own, count($pixels));
+                $found[] = $this->touch($shade, self::named($lab, $found), $lab, $own, count($pixels));
             }
         }
 
         usort($found, static fn (Touch $a, Touch $b): int => $b->share <=> $a->share);
 
         return array_map(
-            static fn (Touch $t, int $i): Touch => new Touch(Role::touches()[$i], $t->name, $t->lab, $t->share, $t->at, $t->pixels),
+            static fn (Touch $t, int $i): Touch => new Touch(ShadeName::touches()[$i], $t->name, $t->lab, $t->share, $t->at, $t->pixels),
             $found,
             array_keys($found),
         );
@@ -88,16 +88,16 @@ final readonly class FindTouches
     public function placed(array $pixels, array $notes): array
     {
         $touches = [];
-        foreach (array_slice($notes, 0, count(Role::touches())) as $i => $note) {
+        foreach (array_slice($notes, 0, count(ShadeName::touches())) as $i => $note) {
             $at =
                 min($this->grid->height - 1, (int) ($note->y * $this->grid->height)) * $this->grid->width +
                 min($this->grid->width - 1, (int) ($note->x * $this->grid->width));
             $seed = $this->grid->lab($at);
             $own = $this->gathered($pixels, $seed);
             $touches[] = new Touch(
-                Role::touches()[$i],
+                ShadeName::touches()[$i],
                 $note->name,
-                $own === [] ? $seed : ZoneTargets::median($this->grid, $own),
+                $own === [] ? $seed : ShadeColours::median($this->grid, $own),
                 max(self::LEAST_PLACED, count($own) / max(1, count($pixels))),
                 [$note->x, $note->y],
                 $own,
@@ -114,9 +114,9 @@ final readonly class FindTouches
      */
     public function atValue(array $pixels, Lab $lab): Touch
     {
-        $found = $this->touch(Role::Touch, self::named($lab, []), $lab, $pixels, count($pixels));
+        $found = $this->touch(ShadeName::Touch, self::named($lab, []), $lab, $pixels, count($pixels));
 
-        return new Touch($found->role, $found->name, $lab, self::SHARE_BEFORE, $found->at, []);
+        return new Touch($found->shade, $found->name, $lab, self::SHARE_BEFORE, $found->at, []);
     }
 
     /**
@@ -139,7 +139,7 @@ final readonly class FindTouches
         if ($pixels === []) {
             return [0.0, 0.0, 0.0, 0.0];
         }
-        $middle = ZoneTargets::median($this->grid, $pixels);
+        $middle = ShadeColours::median($this->grid, $pixels);
         $local = [$middle->a, 0.0, $middle->b, 0.0];
         for ($fit = 0; $fit < self::FITS; $fit++) {
             $off = [];
@@ -201,7 +201,7 @@ final readonly class FindTouches
         }
         usort($cells, static fn (array $a, array $b): int => count($b) <=> count($a));
 
-        return ZoneTargets::median($this->grid, $cells[0]);
+        return ShadeColours::median($this->grid, $cells[0]);
     }
 
     /**
@@ -222,7 +222,7 @@ final readonly class FindTouches
     }
 
     /** @param  list<int>  $own */
-    private function touch(Role $role, string $name, Lab $lab, array $own, int $of): Touch
+    private function touch(ShadeName $shade, string $name, Lab $lab, array $own, int $of): Touch
     {
         $nearest =
             array_reduce(
@@ -234,7 +234,7 @@ final readonly class FindTouches
             ) ?? 0;
 
         return new Touch(
-            $role,
+            $shade,
             $name,
             $lab,
             max(self::LEAST_PLACED, count($own) / max(1, $of)),

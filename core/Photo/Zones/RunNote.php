@@ -11,28 +11,28 @@ final readonly class RunNote
 {
     private const LONGEST_NAME = 40;
 
-    /** @var array<string, string> by role */
+    /** @var array<string, string> by shade */
     public array $names;
 
     /**
-     * @param  array<string, string>  $names  by role of the value run
-     * @param  list<Role>  $dropped  of light and dark: the mid stays, as a zone asks for a colour at least
+     * @param  array<string, string>  $names  by shade of the value run
+     * @param  list<ShadeName>  $dropped  of light and dark: the mid stays, as a zone asks for a colour at least
      *
      * @throws ImpossibleChange
      */
     public function __construct(array $names = [], public array $dropped = [])
     {
         $kept = [];
-        foreach ($names as $role => $name) {
-            $kept[self::ofRun($role)->value] = mb_substr(trim($name), 0, self::LONGEST_NAME);
+        foreach ($names as $shade => $name) {
+            $kept[self::ofRun($shade)->value] = mb_substr(trim($name), 0, self::LONGEST_NAME);
         }
         $this->names = array_filter(
             $kept,
-            static fn (string $name, string $role): bool => $name !== '' && $name !== $role,
+            static fn (string $name, string $shade): bool => $name !== '' && $name !== $shade,
             ARRAY_FILTER_USE_BOTH,
         );
-        foreach ($dropped as $role) {
-            if (self::ofRun($role->value) === Role::Mid) {
+        foreach ($dropped as $shade) {
+            if (self::ofRun($shade->value) === ShadeName::Mid) {
                 throw ImpossibleChange::because(
                     'The mid stays, as a zone asks for one colour at least; move it, or merge the zone with another.',
                 );
@@ -41,24 +41,24 @@ final readonly class RunNote
     }
 
     /** An empty name is none: the shade is called by its place again. */
-    public function named(Role $role, string $name): self
+    public function named(ShadeName $shade, string $name): self
     {
-        return new self([...$this->names, $role->value => $name], $this->dropped);
+        return new self([...$this->names, $shade->value => $name], $this->dropped);
     }
 
-    public function without(Role $role): self
+    public function without(ShadeName $shade): self
     {
-        return new self($this->names, in_array($role, $this->dropped, true) ? $this->dropped : [...$this->dropped, $role]);
+        return new self($this->names, in_array($shade, $this->dropped, true) ? $this->dropped : [...$this->dropped, $shade]);
     }
 
-    public function with(Role $role): self
+    public function with(ShadeName $shade): self
     {
-        return new self($this->names, array_values(array_filter($this->dropped, static fn (Role $r): bool => $r !== $role)));
+        return new self($this->names, array_values(array_filter($this->dropped, static fn (ShadeName $r): bool => $r !== $shade)));
     }
 
-    public function lacks(Role $role): bool
+    public function lacks(ShadeName $shade): bool
     {
-        return in_array($role, $this->dropped, true);
+        return in_array($shade, $this->dropped, true);
     }
 
     public function isPlain(): bool
@@ -69,7 +69,7 @@ final readonly class RunNote
     /** @return array{names: array<string, string>, dropped: list<string>} */
     public function toArray(): array
     {
-        return ['names' => $this->names, 'dropped' => array_map(static fn (Role $r): string => $r->value, $this->dropped)];
+        return ['names' => $this->names, 'dropped' => array_map(static fn (ShadeName $r): string => $r->value, $this->dropped)];
     }
 
     /** @param  array{names: array<string, string>, dropped: list<string>}  $data */
@@ -78,11 +78,11 @@ final readonly class RunNote
         return new self($data['names'], array_map(self::ofRun(...), $data['dropped']));
     }
 
-    private static function ofRun(string $role): Role
+    private static function ofRun(string $shade): ShadeName
     {
-        $found = Role::tryFrom($role);
+        $found = ShadeName::tryFrom($shade);
         if ($found === null || ! $found->isOfValueRun()) {
-            throw ImpossibleChange::because(sprintf('"%s" is no shade of a value run; name light, mid or dark.', $role));
+            throw ImpossibleChange::because(sprintf('"%s" is no shade of a value run; name light, mid or dark.', $shade));
         }
 
         return $found;

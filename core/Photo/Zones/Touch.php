@@ -15,7 +15,7 @@ final readonly class Touch
      * @param  list<int>  $pixels  where it lies
      */
     public function __construct(
-        public Role $role,
+        public ShadeName $shade,
         public string $name,
         public Lab $lab,
         public float $share,

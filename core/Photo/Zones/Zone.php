@@ -14,17 +14,17 @@ final readonly class Zone
     /**
      * @param  float  $area  share of the picture, 0–1
      * @param  array{float, float, float, float}  $box  left, top, right, bottom as shares of the picture
-     * @param  array<string, Lab>  $targets  by role: light, mid, dark, and its touches
+     * @param  array<string, Lab>  $shades  by shade: light, mid, dark, and its touches
      * @param  list<Touch>  $touches
      * @param  float  $keptWhite  share of the zone that is the paper's own white
      * @param  Surface  $surface  as it looks, or as someone says
-     * @param  array<string, string>  $called  what someone calls shades of the value run, by role
+     * @param  array<string, string>  $called  what someone calls shades of the value run, by shade
      */
     public function __construct(
         public string $name,
         public float $area,
         public array $box,
-        public array $targets,
+        public array $shades,
         public float $keptWhite,
         public Surface $surface,
         public array $touches = [],
@@ -34,7 +34,7 @@ final readonly class Zone
 
     /**
      * @param  list<int>  $pixels
-     * @param  array<string, float>  $places  of targets that were moved; see {@see ZoneTargets::of()}
+     * @param  array<string, float>  $places  of shades that were moved; see {@see ShadeColours::of()}
      * @param  ?string  $whites  see {@see KeptWhites::on()}
      * @param  ?list<TouchNote>  $placed  touches that someone placed; null for those found
      */
@@ -56,9 +56,9 @@ final readonly class Zone
         // What a touch is made of is no part of the value run, unless nothing else is left.
         $touched = array_fill_keys(array_merge(...array_map(static fn (Touch $t): array => $t->pixels, $touches)), true);
         $rest = array_values(array_filter($pixels, static fn (int $at): bool => ! isset($touched[$at])));
-        $targets = ZoneTargets::of($grid, count($rest) > count($pixels) / 4 ? $rest : $pixels, $places, $run->dropped);
+        $shades = ShadeColours::of($grid, count($rest) > count($pixels) / 4 ? $rest : $pixels, $places, $run->dropped);
         foreach ($touches as $touch) {
-            $targets[$touch->role->value] = $touch->lab;
+            $shades[$touch->shade->value] = $touch->lab;
         }
 
         return new self(
@@ -70,7 +70,7 @@ final readonly class Zone
                 (max($x ?: [0]) + 1) / $grid->width,
                 (max($y ?: [0]) + 1) / $grid->height,
             ],
-            $targets,
+            $shades,
             count($white) / $n,
             Surface::likely(Texture::of($grid, $pixels)),
             $touches,
@@ -90,8 +90,8 @@ final readonly class Zone
         if ($placed !== null) {
             return $find->placed($pixels, $placed);
         }
-        if (isset($places[Role::Touch->value])) {
-            return [$find->atValue($pixels, ZoneTargets::atPlace($grid, $pixels, $places[Role::Touch->value]))];
+        if (isset($places[ShadeName::Touch->value])) {
+            return [$find->atValue($pixels, ShadeColours::atPlace($grid, $pixels, $places[ShadeName::Touch->value]))];
         }
 
         // What is kept white is no colour to lay.
@@ -100,29 +100,29 @@ final readonly class Zone
 
     public function named(string $name): self
     {
-        return new self($name, $this->area, $this->box, $this->targets, $this->keptWhite, $this->surface, $this->touches, $this->called);
+        return new self($name, $this->area, $this->box, $this->shades, $this->keptWhite, $this->surface, $this->touches, $this->called);
     }
 
     public function being(Surface $surface): self
     {
-        return new self($this->name, $this->area, $this->box, $this->targets, $this->keptWhite, $surface, $this->touches, $this->called);
+        return new self($this->name, $this->area, $this->box, $this->shades, $this->keptWhite, $surface, $this->touches, $this->called);
     }
 
-    public function touch(Role $role): ?Touch
+    public function touch(ShadeName $shade): ?Touch
     {
-        return array_values(array_filter($this->touches, static fn (Touch $t): bool => $t->role === $role))[0] ?? null;
+        return array_values(array_filter($this->touches, static fn (Touch $t): bool => $t->shade === $shade))[0] ?? null;
     }
 
     /** What someone calls a shade; empty for one that is called by its place. */
-    public function nameOf(Role $role): string
+    public function nameOf(ShadeName $shade): string
     {
-        return $this->touch($role)->name ?? ($this->called[$role->value] ?? '');
+        return $this->touch($shade)->name ?? ($this->called[$shade->value] ?? '');
     }
 
     /** Share of the zone that a shade stands for. */
-    public function shareOf(Role $role): float
+    public function shareOf(ShadeName $shade): float
     {
-        return $this->touch($role)->share ??
-            $role->share() * (1.0 - min(0.6, array_sum(array_map(static fn (Touch $t): float => $t->share, $this->touches))));
+        return $this->touch($shade)->share ??
+            $shade->share() * (1.0 - min(0.6, array_sum(array_map(static fn (Touch $t): float => $t->share, $this->touches))));
     }
 }

@@ -67,7 +67,7 @@ final readonly class ZoneMap
         $map = LabelGrid::ofNumbers($grid->width, $grid->height, $byPixel);
         $measured = array_map(static fn (array $own): Zone => Zone::measured($grid, $own, whites: $whites), $pixels);
         $names = ZoneName::all(
-            array_map(static fn (Zone $zone, array $own): array => [$zone->targets['mid'], $map->middleOf($own)], $measured, $pixels),
+            array_map(static fn (Zone $zone, array $own): array => [$zone->shades['mid'], $map->middleOf($own)], $measured, $pixels),
         );
         $zones = [];
         foreach ($measured as $index => $zone) {

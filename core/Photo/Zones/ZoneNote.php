@@ -17,7 +17,7 @@ final readonly class ZoneNote
      * @param  ?list<TouchNote>  $touches  as someone placed them; null for those found
      * @param  array<string, float>  $places where in the zone's own values, 0 its darkest and 1 its lightest pixel, a role's target is
      *   read,
-     *   for roles that were moved
+     *   for shades that were moved
      *
      * @throws OutOfRange|UnreadableText|ImpossibleChange
      */
@@ -34,11 +34,11 @@ final readonly class ZoneNote
         if ($this->name === '') {
             throw ImpossibleChange::because('A zone needs a name of at least one letter.');
         }
-        foreach ($places as $role => $place) {
-            if (Role::tryFrom((string) $role) === null) {
-                throw UnreadableText::choice('a role', Role::values(), (string) $role);
+        foreach ($places as $shade => $place) {
+            if (ShadeName::tryFrom((string) $shade) === null) {
+                throw UnreadableText::choice('a shade', ShadeName::values(), (string) $shade);
             }
-            OutOfRange::check("the place of the $role", $place, 0, 1);
+            OutOfRange::check("the place of the $shade", $place, 0, 1);
         }
     }
 
@@ -53,22 +53,22 @@ final readonly class ZoneNote
     }
 
     /** A shade that was dropped and is put somewhere is there again. */
-    public function withPlace(Role $role, float $place): self
+    public function withPlace(ShadeName $shade, float $place): self
     {
         return new self(
             $this->name,
             $this->importance,
             $this->surface,
             $this->distance,
-            [...$this->places, $role->value => $place],
+            [...$this->places, $shade->value => $place],
             $this->touches,
-            $this->run->with($role),
+            $this->run->with($shade),
         );
     }
 
     public function withRun(RunNote $run): self
     {
-        $dropped = array_map(static fn (Role $r): string => $r->value, $run->dropped);
+        $dropped = array_map(static fn (ShadeName $r): string => $r->value, $run->dropped);
 
         return new self(
             $this->name,
@@ -88,14 +88,14 @@ final readonly class ZoneNote
      */
     public function withTouches(array $touches): self
     {
-        OutOfRange::check('the number of touches', count($touches), 0, count(Role::touches()));
+        OutOfRange::check('the number of touches', count($touches), 0, count(ShadeName::touches()));
 
         return new self(
             $this->name,
             $this->importance,
             $this->surface,
             $this->distance,
-            array_diff_key($this->places, [Role::Touch->value => 0]),
+            array_diff_key($this->places, [ShadeName::Touch->value => 0]),
             $touches,
             $this->run,
         );

@@ -28,8 +28,8 @@ final readonly class ZoneReading
     {
         return new self(
             Zone::measured($grid, $pixels, $note->name, $note->places, $whites, $note->touches, $note->run)->being($note->surface),
-            ZoneTargets::range($grid, $pixels),
-            ZoneTargets::run($grid, $pixels, self::RUN),
+            ShadeColours::range($grid, $pixels),
+            ShadeColours::run($grid, $pixels, self::RUN),
         );
     }
 

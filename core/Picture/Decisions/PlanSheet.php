@@ -69,7 +69,7 @@ final readonly class PlanSheet
     /**
      * @param array{settings: array{methods: array<int, list<string>>, mode: string, pencils: ?int, keep: list<string>,
      *   without: list<string>, hues: array<int, string>, strokes?: array<int, int>}, overruled: array<string, array<string, string>>,
-     *   sequences: array<int, list<array{tool: string, marks: array<string, string>}>>} $data
+     *   sequences: array<int, list<array{tool: string, pressures: array<string, string>}>>} $data
      */
     public static function ofArray(array $data): self
     {

@@ -42,7 +42,7 @@ final readonly class SequenceNote
         return array_map(static fn (PassNote $p): array => $p->toArray(), $this->passes);
     }
 
-    /** @param  list<array{tool: string, marks: array<string, string>}>  $data */
+    /** @param  list<array{tool: string, pressures: array<string, string>}>  $data */
     public static function ofArray(array $data): self
     {
         return new self(array_map(PassNote::ofArray(...), $data));

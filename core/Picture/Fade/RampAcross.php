@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Picture\Fade;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\ImpossibleChange;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -21,7 +21,7 @@ final readonly class RampAcross
     private const APART = 6.0;
 
     /** Where a pencil lies alone; the one that comes nearest to the photo along the line is taken. */
-    private const PRESSURES = [PressureMark::Light, PressureMark::Medium, PressureMark::Firm];
+    private const PRESSURES = [Pressure::Light, Pressure::Medium, Pressure::Firm];
 
     /** @param  list<Pencil>  $pencils  from the line's beginning to its end */
     private function __construct(public Ramp $ramp, public array $pencils)
@@ -42,7 +42,7 @@ final readonly class RampAcross
                 $coats[$pencil->id()] = [
                     'pencil' => $pencil,
                     'look' => Lab::ofReflectance(
-                        (new Stack([new Pass($pencil, PressureMark::Medium->pressure())]))->on($paper)->meanReflectance(),
+                        (new Stack([new Pass($pencil, Pressure::Medium->share())]))->on($paper)->meanReflectance(),
                     ),
                 ];
             }
@@ -56,8 +56,8 @@ final readonly class RampAcross
         }
         $best = null;
         $least = INF;
-        foreach (self::PRESSURES as $mark) {
-            $ramp = Ramp::between($chosen, $paper, $mark->pressure(), self::STEPS);
+        foreach (self::PRESSURES as $pressure) {
+            $ramp = Ramp::between($chosen, $paper, $pressure->share(), self::STEPS);
             $off = self::off($ramp, $along);
             if ($off < $least) {
                 [$best, $least] = [$ramp, $off];

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Picture\Palette;
 
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Laying\LayPass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -67,7 +67,7 @@ final readonly class Promise
     private function looks(Pencil $pencil): array
     {
         $looks = [];
-        foreach (PressureMark::pressures() as $pressure) {
+        foreach (Pressure::shares() as $pressure) {
             $sheet = new Sheet($this->paper);
             for ($coat = 0; $coat < 2; $coat++) {
                 LayPass::onto($sheet, $pencil, $pressure);

@@ -52,7 +52,7 @@ final readonly class Purchases
         $hand = self::hand($made);
         $found = [];
         foreach (self::promising($poor, $hand, $pencils, $paper) as $pencil) {
-            $gain = self::gain($poor, $hand, $pencil->atHand(), $paper, $mostPasses) / $weight;
+            $gain = self::gain($poor, $hand, $pencil->asOwned(), $paper, $mostPasses) / $weight;
             if ($gain > self::WORTH_BUYING) {
                 $found[] = new Purchase($pencil, $gain);
             }
@@ -71,7 +71,7 @@ final readonly class Purchases
         $hand = [];
         foreach ($made as $area) {
             foreach ($area->answer->sequence->pencils() as $pencil) {
-                $hand[$pencil->id()] = $pencil->atHand();
+                $hand[$pencil->id()] = $pencil->asOwned();
             }
         }
 

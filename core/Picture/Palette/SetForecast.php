@@ -54,8 +54,8 @@ final readonly class SetForecast
 
     /**
      * How far off every set of one, two or three pencils is likely to be on paper in up to three passes, by forecast: what is missed, what
-     * an ordinary hand adds, what the model may err by, and what shows through. First and second passes are tried at every other mark only:
-     * what they miss, the passes over them make up for.
+     * an ordinary hand adds, what the model may err by, and what shows through. First and second passes are tried at every other pressure
+     * only: what they miss, the passes over them make up for.
      *
      * @return array<int, float> about ΔE00, by the set as bits (pencil 0 is 1)
      */
@@ -70,22 +70,22 @@ final readonly class SetForecast
         $counts = $this->grainCounts ** 2;
         $least = [];
         for ($a = 0; $a < $n; $a++) {
-            if (($a % Moves::MARKS) % 2 === 1) {
+            if (($a % Moves::PRESSURES) % 2 === 1) {
                 continue;
             }
             [$h0, $h1, $h2] = [$this->above($a, 0), $this->above($a, 1), $this->above($a, 2)];
-            $bitA = 1 << intdiv($a, Moves::MARKS);
+            $bitA = 1 << intdiv($a, Moves::PRESSURES);
             $one = self::squared($this->away($this->atlas->singles[$a])) + $doubt1 + $sways[$a] + $counts * $grains[$a] ** 2;
             $least[$bitA] = min($least[$bitA] ?? INF, $one);
             for ($b = 0; $b < $n; $b++) {
-                if (($b % Moves::MARKS) % 2 === 1) {
+                if (($b % Moves::PRESSURES) % 2 === 1) {
                     continue;
                 }
                 $at = $a * $n + $b;
                 [$x, $y, $z] = [$p0[$at], $p1[$at], $p2[$at]];
                 $sway = $sways[$a] + $sways[$b];
-                $bits = $bitA | (1 << intdiv($b, Moves::MARKS));
-                $grain = self::grainAfter($grains[$a], $this->atlas->singleShares[$b % Moves::MARKS][$a], $grains[$b]);
+                $bits = $bitA | (1 << intdiv($b, Moves::PRESSURES));
+                $grain = self::grainAfter($grains[$a], $this->atlas->singleShares[$b % Moves::PRESSURES][$a], $grains[$b]);
                 $two = $x * $x + $y * $y + $z * $z + $doubt2 + $sway + $counts * $grain * $grain;
                 if ($two < ($least[$bits] ?? INF)) {
                     $least[$bits] = $two;
@@ -100,11 +100,11 @@ final readonly class SetForecast
                 ];
                 [$stays, $covered] = [GrainForecast::STAYS * $grain - GrainForecast::LESS, GrainForecast::COVERED * $grain];
                 for ($c = 0; $c < $n;) {
-                    $set = $bits | (1 << intdiv($c, Moves::MARKS));
+                    $set = $bits | (1 << intdiv($c, Moves::PRESSURES));
                     $best = $least[$set] ?? INF;
-                    // The marks of one pencil, one after the other.
-                    for ($mark = 0; $mark < Moves::MARKS; $mark++, $c++) {
-                        $s = $shares[$mark];
+                    // The pressures of one pencil, one after the other.
+                    for ($pressure = 0; $pressure < Moves::PRESSURES; $pressure++, $c++) {
+                        $s = $shares[$pressure];
                         $e = $x + $s * ($h0[$c] + $gb0[$c]);
                         $q = $e * $e + $doubt3 + $sway + $s * $s * $sways[$c];
                         $left = $stays + $s * (GrainForecast::OF_PASS * $grains[$c] - $covered);

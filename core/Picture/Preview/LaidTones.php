@@ -16,7 +16,7 @@ use KnottyPrism\Core\Medium\Swatches\Coat;
 /**
  * What a zone's passes leave at every value of its run: between two shades each pass is pressed as the value lies between theirs ({@see
  * PressedRun}) and then laid, so that a gradient is one and no blend of two colours. Beyond the lightest and the darkest shade a hand goes
- * on as it was going, by a mark at most.
+ * on as it was going, by a step at most.
  */
 final readonly class LaidTones
 {

@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Picture\Preview;
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Swatches\Coat;
 use KnottyPrism\Core\Photo\Zones\BetweenValues;
@@ -18,8 +18,8 @@ use KnottyPrism\Core\Photo\Zones\BetweenValues;
  */
 final readonly class PressedRun
 {
-    /** What one mark is, roughly, of pressure. */
-    private const A_MARK = 0.2;
+    /** What one pressure is, roughly, of pressure. */
+    private const A_STEP = 0.2;
 
     /** @var list<float> L* of the shades */
     private array $values;
@@ -126,14 +126,14 @@ final readonly class PressedRun
 
         return self::pressed(
             new Pass($pencil, max($a, $b)),
-            max(0.0, min(1.0, max(min($a, $b) - self::A_MARK, min(max($a, $b) + self::A_MARK, $pressure)))),
+            max(0.0, min(1.0, max(min($a, $b) - self::A_STEP, min(max($a, $b) + self::A_STEP, $pressure)))),
         );
     }
 
     /** No hand is lighter than a whisper: strokes stand farther apart. Nothing for no pressure. */
     private static function pressed(Pass $pass, float $pressure): ?Coat
     {
-        $whisper = PressureMark::Whisper->pressure();
+        $whisper = Pressure::Whisper->share();
 
         return $pressure <= 0.0 ? null : new Coat(new Pass($pass->pencil, max($whisper, $pressure)), min(1.0, $pressure / $whisper));
     }

@@ -11,7 +11,7 @@ use KnottyPrism\Core\Colour\Oklch;
 use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -20,14 +20,14 @@ use KnottyPrism\Core\Recipe\Search\Rules;
 
 /**
  * For each pencil available, which other one neutralises it best on this paper, which darkens it best without a green cast, and
- * which makes it stand out beside it: found by laying every other pencil beneath it at every mark, not by a wheel.
+ * which makes it stand out beside it: found by laying every other pencil beneath it at every pressure, not by a wheel.
  */
 final class ComplementTable
 {
     /** The pencil itself goes on top at this pressure. */
     private const LOCAL_PRESSURE = 0.55;
 
-    /** Marks of the partner beneath: a full coat is no underlayer. */
+    /** Pressures of the partner beneath: a full coat is no underlayer. */
     private const BENEATH = [0.2, 0.35, 0.55, 0.8];
 
     /** Share of the pencil's own chroma that a neutraliser must take to be called one, and how many are named. */
@@ -131,7 +131,7 @@ final class ComplementTable
             }
             foreach (self::BENEATH as $pressure) {
                 $stack = new Stack([
-                    new Pass($pencil, PressureMark::nearest(self::LOCAL_PRESSURE)->pressure()),
+                    new Pass($pencil, Pressure::nearest(self::LOCAL_PRESSURE)->share()),
                     new Pass($partner, $pressure),
                 ]);
                 $mix = Lab::ofReflectance($stack->on($this->paper)->meanReflectance());
@@ -206,7 +206,7 @@ final class ComplementTable
         return self::isGreenCast($mix, $this->characters[$pencil->id()]->heavy, $this->characters[$partner->id()]->heavy);
     }
 
-    /** Whether the partner laid on the pencil meets it in green at some mark: then a firmer hand beneath will too. */
+    /** Whether the partner laid on the pencil meets it in green at some pressure: then a firmer hand beneath will too. */
     private function turnsGreenOver(Pencil $pencil, Pencil $partner): bool
     {
         foreach (self::BENEATH as $pressure) {
@@ -245,6 +245,6 @@ final class ComplementTable
 
     private function stack(Pass $beneath, Pencil $pencil): Stack
     {
-        return new Stack([$beneath, new Pass($pencil, PressureMark::nearest(self::LOCAL_PRESSURE)->pressure())]);
+        return new Stack([$beneath, new Pass($pencil, Pressure::nearest(self::LOCAL_PRESSURE)->share())]);
     }
 }

@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Recipe\GoingOn;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Finishes\Lift;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -58,21 +58,21 @@ final readonly class RestChanges
             }
             foreach ($this->pencils as $pencil) {
                 if ($pencil !== $pass->tool && ! $pencil->isBlender()) {
-                    yield self::put($passes, $at, 1, new GradedPass($pencil, $pass->marks));
+                    yield self::put($passes, $at, 1, new GradedPass($pencil, $pass->pressures));
                 }
             }
         }
-        foreach ($this->patterns() as $marks) {
+        foreach ($this->patterns() as $pressures) {
             foreach ($this->pencils as $pencil) {
                 if (! $pencil->isBlender()) {
-                    yield self::put($passes, count($passes), 0, new GradedPass($pencil, $marks));
-                    yield self::put($passes, 0, 0, new GradedPass($pencil, $marks));
+                    yield self::put($passes, count($passes), 0, new GradedPass($pencil, $pressures));
+                    yield self::put($passes, 0, 0, new GradedPass($pencil, $pressures));
                 }
             }
         }
         if ($this->laid->passes !== [] && ! (($passes[0]->tool ?? null) instanceof Lift)) {
             foreach ([$this->run, array_slice($this->run, 0, 1), array_slice($this->run, -1)] as $where) {
-                yield self::put($passes, 0, 0, new GradedPass(Lift::it(), $this->marks(array_fill_keys($where, PressureMark::Medium))));
+                yield self::put($passes, 0, 0, new GradedPass(Lift::it(), $this->pressures(array_fill_keys($where, Pressure::Medium))));
             }
         }
     }
@@ -93,57 +93,57 @@ final readonly class RestChanges
     {
         foreach ([-1, 1] as $by) {
             foreach ([$pass->over(), ...array_map(static fn (int $i): array => [$i], $pass->over())] as $where) {
-                $marks = $pass->marks;
+                $pressures = $pass->pressures;
                 foreach ($where as $shade) {
-                    $mark = $marks[$shade] ?? null;
-                    $marks[$shade] = $mark === null ? null : PressureMark::cases()[$mark->strokes() - 1 + $by] ?? $mark;
+                    $pressure = $pressures[$shade] ?? null;
+                    $pressures[$shade] = $pressure === null ? null : Pressure::cases()[$pressure->strokes() - 1 + $by] ?? $pressure;
                 }
-                yield new GradedPass($pass->tool, array_values($marks));
+                yield new GradedPass($pass->tool, array_values($pressures));
             }
         }
     }
 
-    /** @return iterable<list<?PressureMark>> of one more pass */
+    /** @return iterable<list<?Pressure>> of one more pass */
     private function patterns(): iterable
     {
         $last = max(1, count($this->run) - 1);
         foreach ([[1, 1], [2, 2], [3, 3], [1, 3], [3, 1], [0, 3]] as [$from, $to]) {
-            $marks = [];
+            $pressures = [];
             foreach ($this->run as $i => $shade) {
                 $stroke = (int) round($from + (($to - $from) * $i) / $last);
                 if ($stroke > 0) {
-                    $marks[$shade] = PressureMark::cases()[$stroke - 1];
+                    $pressures[$shade] = Pressure::cases()[$stroke - 1];
                 }
             }
-            yield $this->marks($marks);
+            yield $this->pressures($pressures);
         }
         foreach ($this->shades as $i => $shade) {
             if ($shade->touch) {
-                yield $this->marks([$i => PressureMark::Light]);
-                yield $this->marks([$i => PressureMark::Medium]);
+                yield $this->pressures([$i => Pressure::Light]);
+                yield $this->pressures([$i => Pressure::Medium]);
             }
         }
     }
 
     /**
-     * @param  array<int, PressureMark>  $of  by shade
-     * @return list<?PressureMark>
+     * @param  array<int, Pressure>  $of  by shade
+     * @return list<?Pressure>
      */
-    private function marks(array $of): array
+    private function pressures(array $of): array
     {
-        return array_map(static fn (int $i): ?PressureMark => $of[$i] ?? null, array_keys($this->shades));
+        return array_map(static fn (int $i): ?Pressure => $of[$i] ?? null, array_keys($this->shades));
     }
 
     /**
-     * In every shade pressure drops by no more than a mark, but for a whisper at the end; firm only in the last two; nothing firm on bare
-     * paper; and over the run marks only rise or only fall.
+     * In every shade pressure drops by no more than a step, but for a whisper at the end; firm only in the last two; nothing firm on bare
+     * paper; and over the run pressures only rise or only fall.
      *
      * @param  list<GradedPass>  $passes
      */
     private function keepsCraft(array $passes): bool
     {
         foreach ($passes as $pass) {
-            $over = array_map(static fn (int $i): int => ($pass->marks[$i] ?? null)?->strokes() ?? 0, $this->run);
+            $over = array_map(static fn (int $i): int => ($pass->pressures[$i] ?? null)?->strokes() ?? 0, $this->run);
             $sorted = array_values(array_filter($over));
             $up = $down = $sorted;
             sort($up);
@@ -179,7 +179,7 @@ final readonly class RestChanges
     private static function strokes(array $passes, int $shade): array
     {
         $strokes = array_map(
-            static fn (GradedPass $p): int => $p->tool instanceof Finish ? 0 : ($p->marks[$shade] ?? null)?->strokes() ?? 0,
+            static fn (GradedPass $p): int => $p->tool instanceof Finish ? 0 : ($p->pressures[$shade] ?? null)?->strokes() ?? 0,
             $passes,
         );
 

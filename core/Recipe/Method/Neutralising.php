@@ -28,7 +28,7 @@ enum Neutralising: string implements Setting
     public function why(): string
     {
         return match ($this) {
-            self::Computed => 'Whichever pencil at hand greys this one on this paper, without a green cast.',
+            self::Computed => 'Whichever available pencil greys this one on this paper, without a green cast.',
             self::Traditional => 'Opposites on the painter’s wheel: red and green, blue and orange, yellow and violet.',
         };
     }

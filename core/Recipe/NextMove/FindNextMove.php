@@ -8,7 +8,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -88,8 +88,8 @@ final class FindNextMove
         }
         foreach ($pencils as $pencil) {
             if (! $pencil->isBlender()) {
-                foreach (PressureMark::cases() as $mark) {
-                    yield [new Pass($pencil, $mark->pressure()), 1];
+                foreach (Pressure::cases() as $pressure) {
+                    yield [new Pass($pencil, $pressure->share()), 1];
                 }
             }
         }

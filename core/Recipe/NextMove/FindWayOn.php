@@ -8,7 +8,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 
@@ -69,13 +69,13 @@ final class FindWayOn
         if ($planned instanceof Finish) {
             return [$planned, null];
         }
-        $mark = PressureMark::nearest($planned->pressure);
-        $others = array_filter(PressureMark::cases(), static fn (PressureMark $m): bool => $m !== $mark);
+        $pressure = Pressure::nearest($planned->pressure);
+        $others = array_filter(Pressure::cases(), static fn (Pressure $m): bool => $m !== $pressure);
 
         return [
             $planned,
             null,
-            ...array_values(array_map(static fn (PressureMark $m): Pass => new Pass($planned->pencil, $m->pressure()), $others)),
+            ...array_values(array_map(static fn (Pressure $m): Pass => new Pass($planned->pencil, $m->share()), $others)),
         ];
     }
 

@@ -8,7 +8,7 @@ use KnottyPrism\Core\Colour\Comparison;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /** What to do next at a place: one more pass, lift some, or leave it. */
 final readonly class NextMove
@@ -62,7 +62,7 @@ final readonly class NextMove
         $what =
             $this->step instanceof Finish
                 ? 'Lift with a kneaded eraser, '.self::often($this->times)
-                : sprintf('%s %s over it', $this->step->pencil->record->number, PressureMark::nearest($this->step->pressure)->adverb());
+                : sprintf('%s %s over it', $this->step->pencil->record->number, Pressure::nearest($this->step->pressure)->adverb());
 
         return sprintf('%s: it then ends %s.', $what, lcfirst((new Comparison($this->after, $this->target))->words()));
     }

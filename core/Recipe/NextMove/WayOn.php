@@ -8,7 +8,7 @@ use KnottyPrism\Core\Colour\Comparison;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /** How to go on at a place where passes of the plan are still to come: the next one as it is planned, or otherwise. */
 final readonly class WayOn
@@ -43,7 +43,7 @@ final readonly class WayOn
             default => $lift.
                 self::said($this->next).
                 ' in place of '.
-                ($this->planned instanceof Pass ? PressureMark::nearest($this->planned->pressure)->adverb() : ''),
+                ($this->planned instanceof Pass ? Pressure::nearest($this->planned->pressure)->adverb() : ''),
         };
 
         return sprintf('%s; it then ends %s.', $what, lcfirst((new Comparison($this->end, $this->target))->words()));
@@ -57,7 +57,7 @@ final readonly class WayOn
     private static function said(Pass|Finish|null $step): string
     {
         return $step instanceof Pass
-            ? $step->pencil->record->number.' '.PressureMark::nearest($step->pressure)->adverb()
+            ? $step->pencil->record->number.' '.Pressure::nearest($step->pressure)->adverb()
             : self::named($step);
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\Remedies;
 
 use KnottyPrism\Core\Drawer\Character;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -31,7 +31,7 @@ final class SequenceChanges
         $number = $at + 1;
         yield "Leave out pass $number" => self::without($sequence, $at);
         foreach ([1 => 'firmer', -1 => 'lighter'] as $by => $word) {
-            yield "Lay pass $number a mark $word" => self::replaced($sequence, $at, self::pressed($pass, $by));
+            yield "Lay pass $number a step $word" => self::replaced($sequence, $at, self::pressed($pass, $by));
         }
         foreach (array_keys($shades) as $shade) {
             yield from self::inShade($sequence, $at, $shade, $shades[$shade]->called());
@@ -44,7 +44,7 @@ final class SequenceChanges
         if ($pass->tool instanceof Pencil) {
             // What a hand errs in one coat it often makes good in the next.
             foreach ([-1, -2] as $by) {
-                yield sprintf('Lay pass %d twice, %s lighter each time', $number, $by === -1 ? 'a mark' : 'two marks') => self::twice(
+                yield sprintf('Lay pass %d twice, %s lighter each time', $number, $by === -1 ? 'a step' : 'two steps') => self::twice(
                     $sequence,
                     $at,
                     self::pressed($pass, $by),
@@ -55,24 +55,24 @@ final class SequenceChanges
     }
 
     /**
-     * One mark of one pass a step firmer, lighter, or left out.
+     * One pressure of one pass a step firmer, lighter, or left out.
      *
      * @return iterable<string, Sequence>
      */
     public static function inShade(Sequence $sequence, int $at, int $shade, string $name): iterable
     {
         $pass = $sequence->passes[$at];
-        $mark = $pass->marks[$shade] ?? null;
-        if ($mark === null || ! ($pass->tool instanceof Pencil)) {
+        $pressure = $pass->pressures[$shade] ?? null;
+        if ($pressure === null || ! ($pass->tool instanceof Pencil)) {
             return;
         }
         foreach ([1, 2, -1, -2] as $by) {
-            $moved = self::by($mark, $by);
+            $moved = self::by($pressure, $by);
             if ($moved !== null) {
                 yield sprintf('Lay pass %d %s in the %s', $at + 1, $moved->value, $name) => self::replaced(
                     $sequence,
                     $at,
-                    new GradedPass($pass->tool, array_values(array_replace($pass->marks, [$shade => $moved]))),
+                    new GradedPass($pass->tool, array_values(array_replace($pass->pressures, [$shade => $moved]))),
                 );
             }
         }
@@ -80,7 +80,7 @@ final class SequenceChanges
             'Leave pass %d out in the %s',
             $at + 1,
             $name,
-        ) => self::replaced($sequence, $at, new GradedPass($pass->tool, array_values(array_replace($pass->marks, [$shade => null]))));
+        ) => self::replaced($sequence, $at, new GradedPass($pass->tool, array_values(array_replace($pass->pressures, [$shade => null]))));
     }
 
     /**
@@ -92,11 +92,11 @@ final class SequenceChanges
     public static function coats(Sequence $sequence, int $shade, string $name, int $shades, array $pencils): iterable
     {
         foreach ($pencils as $pencil) {
-            foreach (PressureMark::cases() as $mark) {
-                $marks = array_values(array_replace(array_fill(0, $shades, null), [$shade => $mark]));
-                yield sprintf('End with %s %s in the %s', $pencil->record->number, $mark->value, $name) => new Sequence([
+            foreach (Pressure::cases() as $pressure) {
+                $pressures = array_values(array_replace(array_fill(0, $shades, null), [$shade => $pressure]));
+                yield sprintf('End with %s %s in the %s', $pencil->record->number, $pressure->value, $name) => new Sequence([
                     ...$sequence->passes,
-                    new GradedPass($pencil, $marks),
+                    new GradedPass($pencil, $pressures),
                 ]);
             }
         }
@@ -105,8 +105,8 @@ final class SequenceChanges
     /** @return iterable<Sequence> a pencil more, alone in up to two coats, over all passes or beneath them */
     public static function with(Sequence $sequence, Pencil $pencil, int $shades): iterable
     {
-        foreach (PressureMark::cases() as $mark) {
-            $pass = new GradedPass($pencil, array_fill(0, $shades, $mark));
+        foreach (Pressure::cases() as $pressure) {
+            $pass = new GradedPass($pencil, array_fill(0, $shades, $pressure));
             yield new Sequence([$pass]);
             yield new Sequence([$pass, $pass]);
             yield new Sequence([...$sequence->passes, $pass]);
@@ -122,18 +122,18 @@ final class SequenceChanges
      */
     private static function otherPencils(Sequence $sequence, int $at, Pencil $pencil, array $pencils): iterable
     {
-        $marks = $sequence->passes[$at]->marks;
+        $pressures = $sequence->passes[$at]->pressures;
         foreach (array_slice(Character::othersByColour($pencil, $pencils), 0, self::SUBSTITUTES) as $other) {
             yield sprintf('Take %s for pass %d', $other->record->number, $at + 1) => self::replaced(
                 $sequence,
                 $at,
-                new GradedPass($other, $marks),
+                new GradedPass($other, $pressures),
             );
-            foreach (count($marks) === 1 ? PressureMark::cases() : [] as $mark) {
-                yield sprintf('Take %s (%s) for pass %d', $other->record->number, $mark->value, $at + 1) => self::replaced(
+            foreach (count($pressures) === 1 ? Pressure::cases() : [] as $pressure) {
+                yield sprintf('Take %s (%s) for pass %d', $other->record->number, $pressure->value, $at + 1) => self::replaced(
                     $sequence,
                     $at,
-                    new GradedPass($other, [$mark]),
+                    new GradedPass($other, [$pressure]),
                 );
             }
         }
@@ -143,7 +143,7 @@ final class SequenceChanges
     {
         return new GradedPass(
             $pass->tool,
-            array_map(static fn (?PressureMark $m): ?PressureMark => $m === null ? null : self::by($m, $by) ?? $m, $pass->marks),
+            array_map(static fn (?Pressure $m): ?Pressure => $m === null ? null : self::by($m, $by) ?? $m, $pass->pressures),
         );
     }
 
@@ -174,8 +174,8 @@ final class SequenceChanges
         return new Sequence([...array_slice($sequence->passes, 0, $at), $coat, $coat, ...array_slice($sequence->passes, $at + 1)]);
     }
 
-    private static function by(PressureMark $mark, int $by): ?PressureMark
+    private static function by(Pressure $pressure, int $by): ?Pressure
     {
-        return PressureMark::cases()[$mark->strokes() - 1 + $by] ?? null;
+        return Pressure::cases()[$pressure->strokes() - 1 + $by] ?? null;
     }
 }

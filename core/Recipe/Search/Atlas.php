@@ -32,13 +32,13 @@ final readonly class Atlas
     /** @var list<array{float, float, float}> log cone responses of each single pass */
     public array $singles;
 
-    /** @var list<list<float>> per mark: shares that remain on each single pass */
+    /** @var list<list<float>> per pressure: shares that remain on each single pass */
     public array $singleShares;
 
     /** @var list<list<float>> per cone: log responses of each pair */
     public array $pairs;
 
-    /** @var list<list<float>> per mark: shares that remain on each pair */
+    /** @var list<list<float>> per pressure: shares that remain on each pair */
     public array $pairShares;
 
     /** @var list<list<float>> per cone: density d of each pass on bare paper, ≤ 0 where it darkens */
@@ -73,7 +73,7 @@ final readonly class Atlas
     {
         $bare = new Sheet($moves->paper);
         $pairs = [[], [], []];
-        $singleShares = $pairShares = array_fill(0, Moves::MARKS, []);
+        $singleShares = $pairShares = array_fill(0, Moves::PRESSURES, []);
         $looks = [];
         foreach ($moves->passes as $below => $first) {
             $one = clone $bare;
@@ -122,7 +122,7 @@ final readonly class Atlas
     public static function unpack(string $bytes, Moves $moves): ?self
     {
         $n = count($moves->passes);
-        $rows = [...array_fill(0, 3 + Moves::MARKS, $n), ...array_fill(0, 3 + Moves::MARKS, $n * $n)];
+        $rows = [...array_fill(0, 3 + Moves::PRESSURES, $n), ...array_fill(0, 3 + Moves::PRESSURES, $n * $n)];
         if (strlen($bytes) !== 8 * array_sum($rows)) {
             return null;
         }
@@ -138,9 +138,9 @@ final readonly class Atlas
 
         return new self(
             $looks,
-            array_slice($columns, 0, Moves::MARKS),
-            array_slice($columns, Moves::MARKS, 3),
-            array_slice($columns, Moves::MARKS + 3),
+            array_slice($columns, 0, Moves::PRESSURES),
+            array_slice($columns, Moves::PRESSURES, 3),
+            array_slice($columns, Moves::PRESSURES + 3),
             Look::at(new Sheet($moves->paper))->logs,
         );
     }
@@ -160,7 +160,7 @@ final readonly class Atlas
             $row = [];
             foreach ($this->singles as $a => $single) {
                 for ($c = 0; $c < $this->size; $c++) {
-                    $share = max(self::LEAST_SHARE, $this->singleShares[$c % Moves::MARKS][$a]);
+                    $share = max(self::LEAST_SHARE, $this->singleShares[$c % Moves::PRESSURES][$a]);
                     $row[] = ($pairs[$a * $this->size + $c] - $single[$cone]) / $share - $density[$c];
                 }
             }

@@ -8,16 +8,16 @@ use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 
-/** Every pass that a search may lay, by number: the pencils in a row, each at the five pressure marks. */
+/** Every pass that a search may lay, by number: the pencils in a row, each at the five pressures. */
 final readonly class Moves
 {
-    public const MARKS = 5;
+    public const PRESSURES = 5;
 
     /** @var list<Pass> */
     public array $passes;
@@ -25,16 +25,16 @@ final readonly class Moves
     /** @var list<Pencil> */
     public array $pencils;
 
-    /** @var list<float> pressure of each mark */
+    /** @var list<float> pressure of each pressure */
     public array $pressures;
 
-    /** @var list<float> film that a pass at each mark lays on bare paper at laydown 1, all strata together */
+    /** @var list<float> film that a pass at each pressure lays on bare paper at laydown 1, all strata together */
     public array $bareFilm;
 
     public function __construct(Drawer $drawer, public Paper $paper)
     {
         $this->pencils = $drawer->usable()->pencils;
-        $this->pressures = PressureMark::pressures();
+        $this->pressures = Pressure::shares();
         $this->bareFilm = array_map(
             static fn (float $p): float => array_sum(LayPass::laidFilm(new Sheet($paper), 1.0, $paper->hand->presses($p))),
             $this->pressures,
@@ -50,19 +50,19 @@ final readonly class Moves
 
     public static function pencilOf(int $move): int
     {
-        return intdiv($move, self::MARKS);
+        return intdiv($move, self::PRESSURES);
     }
 
     /**
-     * How much of the film that it lays on bare paper a pass can still lay here, one figure for each pressure mark.
+     * How much of the film that it lays on bare paper a pass can still lay here, one figure for each pressure pressure.
      *
      * @return list<float>
      */
     public function shares(Sheet $sheet): array
     {
         $shares = [];
-        foreach ($this->bareFilm as $mark => $film) {
-            $shares[] = array_sum(LayPass::laidFilm($sheet, 1.0, $this->paper->hand->presses($this->pressures[$mark]))) / $film;
+        foreach ($this->bareFilm as $pressure => $film) {
+            $shares[] = array_sum(LayPass::laidFilm($sheet, 1.0, $this->paper->hand->presses($this->pressures[$pressure]))) / $film;
         }
 
         return $shares;
@@ -94,11 +94,11 @@ final readonly class Moves
         $numbers = [];
         foreach ($stack->passes() as $pass) {
             $pencil = array_search($pass->pencil, $this->pencils, true);
-            $mark = array_search($pass->pressure, $this->pressures, true);
-            if ($pencil === false || $mark === false) {
+            $pressure = array_search($pass->pressure, $this->pressures, true);
+            if ($pencil === false || $pressure === false) {
                 return null;
             }
-            $numbers[] = $pencil * self::MARKS + $mark;
+            $numbers[] = $pencil * self::PRESSURES + $pressure;
         }
 
         return $numbers;

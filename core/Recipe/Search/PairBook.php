@@ -23,11 +23,11 @@ final class PairBook
         $key =
             spl_object_id($moves->pencils[Moves::pencilOf($below)]).
             '/'.
-            $below % Moves::MARKS.
+            $below % Moves::PRESSURES.
             '/'.
             spl_object_id($moves->pencils[Moves::pencilOf($above)]).
             '/'.
-            $above % Moves::MARKS;
+            $above % Moves::PRESSURES;
 
         return $this->pairs[$key] ??= self::laid($moves, $first, $moves->passes[$above]);
     }

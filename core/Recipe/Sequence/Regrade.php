@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\Sequence;
 
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
-/** How a whole pass is graded otherwise: every change is a mark's step. */
+/** How a whole pass is graded otherwise: every change is a step of pressure. */
 enum Regrade: string
 {
     case Firmer = 'firmer';
@@ -17,27 +17,27 @@ enum Regrade: string
     case Flatter = 'flatter';
 
     /**
-     * @param  list<int>  $run  the shades of the value run, lightest first; touches keep their marks when a pass gets steeper or flatter
+     * @param  list<int>  $run the shades of the value run, lightest first; touches keep their pressures when a pass gets steeper or flatter
      */
     public function of(GradedPass $pass, array $run): GradedPass
     {
-        $marks = $pass->marks;
+        $pressures = $pass->pressures;
         $ends = count($run) < 2 ? [] : [$run[0] => -1, $run[count($run) - 1] => 1];
-        foreach ($marks as $shade => $mark) {
-            $strokes = $mark?->strokes() ?? 0;
-            $marks[$shade] = match ($this) {
-                self::Firmer => $mark === null ? null : self::mark(min(5, $strokes + 1)),
-                self::Lighter => $mark === null ? null : self::mark(max(1, $strokes - 1)),
-                self::Steeper => self::mark(max(0, min(5, $strokes + ($ends[$shade] ?? 0)))),
-                self::Flatter => self::mark(max(0, min(5, $strokes - ($ends[$shade] ?? 0)))),
+        foreach ($pressures as $shade => $pressure) {
+            $strokes = $pressure?->strokes() ?? 0;
+            $pressures[$shade] = match ($this) {
+                self::Firmer => $pressure === null ? null : self::pressure(min(5, $strokes + 1)),
+                self::Lighter => $pressure === null ? null : self::pressure(max(1, $strokes - 1)),
+                self::Steeper => self::pressure(max(0, min(5, $strokes + ($ends[$shade] ?? 0)))),
+                self::Flatter => self::pressure(max(0, min(5, $strokes - ($ends[$shade] ?? 0)))),
             };
         }
 
-        return new GradedPass($pass->tool, $marks);
+        return new GradedPass($pass->tool, $pressures);
     }
 
-    private static function mark(int $strokes): ?PressureMark
+    private static function pressure(int $strokes): ?Pressure
     {
-        return PressureMark::cases()[$strokes - 1] ?? null;
+        return Pressure::cases()[$strokes - 1] ?? null;
     }
 }

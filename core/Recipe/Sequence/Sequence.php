@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Recipe\Sequence;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Stack\Stack;
 
@@ -24,8 +24,8 @@ final readonly class Sequence
         return new self(
             array_map(
                 static fn (Pass|Finish $step): GradedPass => $step instanceof Finish
-                    ? new GradedPass($step, [PressureMark::Medium])
-                    : new GradedPass($step->pencil, [PressureMark::nearest($step->pressure)]),
+                    ? new GradedPass($step, [Pressure::Medium])
+                    : new GradedPass($step->pencil, [Pressure::nearest($step->pressure)]),
                 $stack->steps,
             ),
         );

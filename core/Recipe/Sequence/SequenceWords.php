@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Recipe\Sequence;
 
 use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /**
  * A sequence as an artist would say it: "711 Dry reed over all of it in a whisper; 741 Slate step from the middle down, from light to firm
@@ -53,15 +53,15 @@ final readonly class SequenceWords
         return $said;
     }
 
-    /** The numbers with their hardest marks, for a list of changes. */
+    /** The numbers with their hardest pressures, for a list of changes. */
     public function inShort(): string
     {
         $parts = array_map(static function (GradedPass $p): string {
             if ($p->tool instanceof Finish) {
                 return $p->tool->value;
             }
-            $strokes = array_map(static fn (int $i): int => $p->marks[$i]?->strokes() ?? 0, $p->over());
-            [$from, $to] = [PressureMark::cases()[min([5, ...$strokes]) - 1], PressureMark::cases()[max([1, ...$strokes]) - 1]];
+            $strokes = array_map(static fn (int $i): int => $p->pressures[$i]?->strokes() ?? 0, $p->over());
+            [$from, $to] = [Pressure::cases()[min([5, ...$strokes]) - 1], Pressure::cases()[max([1, ...$strokes]) - 1]];
 
             return $p->tool->record->number.' '.($from === $to ? $from->value : "$from->value to $to->value");
         }, $this->sequence->passes);
@@ -101,17 +101,17 @@ final readonly class SequenceWords
     /** "two light coats" */
     private static function coats(GradedPass $pass, int $coats): string
     {
-        return (self::MANY[$coats] ?? $coats).' '.(array_values(array_filter($pass->marks))[0]->value ?? '').' coats';
+        return (self::MANY[$coats] ?? $coats).' '.(array_values(array_filter($pass->pressures))[0]->value ?? '').' coats';
     }
 
     private static function isEven(GradedPass $pass): bool
     {
-        return count(array_unique(array_filter($pass->marks), SORT_REGULAR)) === 1;
+        return count(array_unique(array_filter($pass->pressures), SORT_REGULAR)) === 1;
     }
 
     private function where(GradedPass $pass): string
     {
-        $over = array_values(array_filter($this->run, static fn (int $i): bool => ($pass->marks[$i] ?? null) !== null));
+        $over = array_values(array_filter($this->run, static fn (int $i): bool => ($pass->pressures[$i] ?? null) !== null));
         $touches = array_map(
             fn (int $i): string => 'the '.$this->shades[$i]->called(),
             array_values(array_diff($pass->over(), $this->run)),
@@ -143,11 +143,11 @@ final readonly class SequenceWords
 
     private function pressure(GradedPass $pass): string
     {
-        $marks = array_values(array_filter(array_map(static fn (int $i): ?PressureMark => $pass->marks[$i] ?? null, $this->run)));
-        if ($marks === []) {
-            $marks = array_values(array_filter($pass->marks));
+        $pressures = array_values(array_filter(array_map(static fn (int $i): ?Pressure => $pass->pressures[$i] ?? null, $this->run)));
+        if ($pressures === []) {
+            $pressures = array_values(array_filter($pass->pressures));
         }
-        [$light, $dark] = [$marks[0], $marks[count($marks) - 1]];
+        [$light, $dark] = [$pressures[0], $pressures[count($pressures) - 1]];
         $how = $light->adverb();
         if ($light === $dark) {
             return $how;
@@ -155,13 +155,13 @@ final readonly class SequenceWords
         if (abs($light->strokes() - $dark->strokes()) === 1) {
             return sprintf('%s, a little %s in the darks', $how, $dark->strokes() > $light->strokes() ? 'firmer' : 'lighter');
         }
-        $from = ($pass->marks[$this->run[0] ?? 0] ?? null) === null ? '' : ' in the lights';
+        $from = ($pass->pressures[$this->run[0] ?? 0] ?? null) === null ? '' : ' in the lights';
 
         return sprintf('from %s%s to %s in the darks', self::said($light), $from, self::said($dark));
     }
 
-    private static function said(PressureMark $mark): string
+    private static function said(Pressure $pressure): string
     {
-        return $mark === PressureMark::Whisper ? 'a whisper' : $mark->value;
+        return $pressure === Pressure::Whisper ? 'a whisper' : $pressure->value;
     }
 }

@@ -15,7 +15,7 @@ final readonly class Shade
     public Lab $seen;
 
     /**
-     * @param  string  $name  of a zone's: what it is to the zone, see {@see \KnottyPrism\Core\Photo\Zones\Role}
+     * @param  string  $name  of a zone's: what it is to the zone, see {@see \KnottyPrism\Core\Photo\Zones\ShadeName}
      * @param  Lab  $target  what is aimed at
      * @param  float  $weight  share that it stands for, of its zone or of the picture, times how much it matters; above 0
      * @param  bool  $touch  whether it stands beside the value run

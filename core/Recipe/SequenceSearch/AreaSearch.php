@@ -6,7 +6,7 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
 use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Complements\Neutralisers;
 use KnottyPrism\Core\Recipe\Method\Beneath;
@@ -270,15 +270,15 @@ final class AreaSearch
     /** As passes over the shades in the order in which they were given, with the finish that the method wants at the end. */
     public function sequence(Run $run): Sequence
     {
-        $marks = PressureMark::cases();
+        $pressures = Pressure::cases();
         $none = array_fill(0, count($this->shades), null);
         $coats = array_fill(0, count($this->shades), 0);
         $passes = [];
         foreach ($run->pencils as $at => $pencil) {
             $graded = $none;
-            foreach ($run->marks[$at] as $i => $mark) {
-                if ($mark > 0) {
-                    $graded[$this->order[$i]] = $marks[$mark - 1];
+            foreach ($run->pressures[$at] as $i => $pressure) {
+                if ($pressure > 0) {
+                    $graded[$this->order[$i]] = $pressures[$pressure - 1];
                     $coats[$i]++;
                 }
             }
@@ -288,7 +288,7 @@ final class AreaSearch
         foreach ($this->aims as $i => $aim) {
             $finish = $aim->rules->finish;
             if ($finish !== null && Craft::takes($finish, $coats[$i])) {
-                $finished[$finish->value][$this->order[$i]] = PressureMark::Medium;
+                $finished[$finish->value][$this->order[$i]] = Pressure::Medium;
             }
         }
         foreach ($finished as $finish => $where) {

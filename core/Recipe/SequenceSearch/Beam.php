@@ -104,27 +104,27 @@ final readonly class Beam
         $most = self::LAID;
         $endings = $this->ground->craft->endsPale ? self::ENDINGS : 0;
         foreach (array_keys($tried) as $key) {
-            [$pencil, $marks] = explode(':', (string) $key);
-            $marks = array_map(intval(...), str_split($marks));
-            $ends = $endings > 0 && $this->ground->craft->burnishes((int) $pencil, $marks);
+            [$pencil, $pressures] = explode(':', (string) $key);
+            $pressures = array_map(intval(...), str_split($pressures));
+            $ends = $endings > 0 && $this->ground->craft->burnishes((int) $pencil, $pressures);
             if ($most-- <= 0 && ! $ends) {
                 continue;
             }
             $endings -= $ends ? 1 : 0;
-            $run = $node->run->with((int) $pencil, $marks);
+            $run = $node->run->with((int) $pencil, $pressures);
             if (
-                ! $this->ground->craft->comesIn($node->run->pencils, (int) $pencil, max(0, ...$marks)) ||
+                ! $this->ground->craft->comesIn($node->run->pencils, (int) $pencil, max(0, ...$pressures)) ||
                 ! $this->ground->craft->burnishesOnce($run)
             ) {
                 continue;
             }
-            $followers[$run->key()] = $this->ground->judged($run, $this->ground->onto($node->laid, (int) $pencil, $marks));
+            $followers[$run->key()] = $this->ground->judged($run, $this->ground->onto($node->laid, (int) $pencil, $pressures));
         }
 
         return $followers;
     }
 
-    /** @return array<string, float> what is promised, by "pencil:marks" */
+    /** @return array<string, float> what is promised, by "pencil:pressures" */
     private function promising(Node $node): array
     {
         [$ground, $craft] = [$this->ground, $this->ground->craft];
@@ -147,8 +147,8 @@ final readonly class Beam
             foreach ($patterns as $key => [$pattern, $isLast, $grading]) {
                 $sum = $price + $grading;
                 $of = $isLast ? $last : $goOn;
-                foreach ($pattern as $shade => $mark) {
-                    $sum += $of[$shade][$mark];
+                foreach ($pattern as $shade => $pressure) {
+                    $sum += $of[$shade][$pressure];
                 }
                 $best[$key] = $sum;
             }
@@ -170,7 +170,8 @@ final readonly class Beam
     }
 
     /**
-     * @return array<string, array{list<int>, bool, float}> the gradings that may follow, by "m" and their marks; whether they are the last,
+     * @return array<string, array{list<int>, bool, float}> the gradings that may follow, by "m" and their pressures; whether they are the
+     *   last,
      *   and their price
      */
     private function patterns(Node $node): array
@@ -183,8 +184,8 @@ final readonly class Beam
             if ($node->run->length() === 0 && $covered < $worked) {
                 continue;
             }
-            foreach ($pattern as $shade => $mark) {
-                if ($mark > 0 && ! $craft->follows($shade, $node->laid[$shade]->marks, $mark)) {
+            foreach ($pattern as $shade => $pressure) {
+                if ($pressure > 0 && ! $craft->follows($shade, $node->laid[$shade]->pressures, $pressure)) {
                     continue 2;
                 }
             }
@@ -195,7 +196,8 @@ final readonly class Beam
     }
 
     /**
-     * Errors, and what they promise with further passes, by shade, pencil and mark, weighted; mark 0 stands for leaving a shade as it is.
+     * Errors, and what they promise with further passes, by shade, pencil and pressure, weighted; pressure 0 stands for leaving a shade as
+     * it is.
      *
      * @return array{list<list<list<float>>>, list<list<list<float>>>}
      */
@@ -209,12 +211,12 @@ final readonly class Beam
             $now = $weight * $aim->judge($laid)->error();
             $then = Ground::promise($now, $weight * $aim->hope($laid, $left));
             $errorsHere = $promisesHere = [];
-            foreach (array_chunk($error, Moves::MARKS) as $pencil => $marks) {
+            foreach (array_chunk($error, Moves::PRESSURES) as $pencil => $pressures) {
                 $row = [$now];
                 $promise = [$then];
-                foreach ($marks as $mark => $e) {
+                foreach ($pressures as $pressure => $e) {
                     $row[] = $weight * $e;
-                    $promise[] = Ground::promise($weight * $e, $weight * $hope[$pencil * Moves::MARKS + $mark]);
+                    $promise[] = Ground::promise($weight * $e, $weight * $hope[$pencil * Moves::PRESSURES + $pressure]);
                 }
                 $errorsHere[] = $row;
                 $promisesHere[] = $promise;

@@ -120,29 +120,29 @@ final readonly class Craft
     }
 
     /**
-     * Rules 1, 2 and 4: whether a mark may follow those that a shade has.
+     * Rules 1, 2 and 4: whether a pressure may follow those that a shade has.
      *
-     * @param  list<int>  $marks  so far
+     * @param  list<int>  $pressures  so far
      */
-    public function follows(int $shade, array $marks, int $mark): bool
+    public function follows(int $shade, array $pressures, int $pressure): bool
     {
-        $n = count($marks);
-        if ($n >= $this->coats[$shade] || ($mark > self::MEDIUM && $this->keepsLight)) {
+        $n = count($pressures);
+        if ($n >= $this->coats[$shade] || ($pressure > self::MEDIUM && $this->keepsLight)) {
             return false;
         }
         if ($n === 0) {
-            return $mark <= ($this->coats[$shade] === 1 ? self::LIGHT : self::MEDIUM);
+            return $pressure <= ($this->coats[$shade] === 1 ? self::LIGHT : self::MEDIUM);
         }
-        $last = $marks[$n - 1];
-        $glazed = $n > 1 && $last === self::WHISPER && $marks[$n - 2] > self::LIGHT;
-        if ($glazed || max([0, ...array_slice($marks, 0, -1)]) >= self::FIRM) {
+        $last = $pressures[$n - 1];
+        $glazed = $n > 1 && $last === self::WHISPER && $pressures[$n - 2] > self::LIGHT;
+        if ($glazed || max([0, ...array_slice($pressures, 0, -1)]) >= self::FIRM) {
             return false;
         }
         if ($last === self::FULL) {
-            return $mark >= self::FIRM;
+            return $pressure >= self::FIRM;
         }
 
-        return $mark >= $last - 1 || $mark === self::WHISPER;
+        return $pressure >= $last - 1 || $pressure === self::WHISPER;
     }
 
     /** Whether a pencil may be used in a shade, and on the bare paper if nothing lies there. */
@@ -156,7 +156,7 @@ final readonly class Craft
      * with a pale one.
      *
      * @param  list<int>  $before  pencils of the passes so far
-     * @param  int  $hardest  the hardest mark of the pass
+     * @param  int  $hardest  the hardest pressure of the pass
      */
     public function comesIn(array $before, int $pencil, int $hardest): bool
     {
@@ -213,7 +213,7 @@ final readonly class Craft
         return count(
             array_filter(
                 $run->pencils,
-                fn (int $pencil, int $at): bool => $at > 0 && $this->burnishes($pencil, $run->marks[$at]),
+                fn (int $pencil, int $at): bool => $at > 0 && $this->burnishes($pencil, $run->pressures[$at]),
                 ARRAY_FILTER_USE_BOTH,
             ),
         ) < 2;
@@ -222,7 +222,7 @@ final readonly class Craft
     /** Whether a run may end so, by the method. */
     public function ends(Run $run): bool
     {
-        if ($run->pencils === [] || $run->marks === []) {
+        if ($run->pencils === [] || $run->pressures === []) {
             return $this->worked === [];
         }
         $alone = count(array_unique($run->pencils)) < 2;
@@ -231,26 +231,26 @@ final readonly class Craft
         }
 
         return ! $this->endsPale ||
-            $this->burnishes($run->pencils[array_key_last($run->pencils)], $run->marks[array_key_last($run->marks)]);
+            $this->burnishes($run->pencils[array_key_last($run->pencils)], $run->pressures[array_key_last($run->pressures)]);
     }
 
     /**
      * Whether a pass burnishes what lies beneath with a pale pencil.
      *
-     * @param  list<int>  $marks
+     * @param  list<int>  $pressures
      */
-    public function burnishes(int $pencil, array $marks): bool
+    public function burnishes(int $pencil, array $pressures): bool
     {
-        return $this->pale[$pencil] && max(0, ...$marks) >= self::FIRM;
+        return $this->pale[$pencil] && max(0, ...$pressures) >= self::FIRM;
     }
 
     /** Whether a whole run keeps every rule. */
     public function keeps(Run $run): bool
     {
-        $marks = array_fill(0, count($this->coats), []);
+        $pressures = array_fill(0, count($this->coats), []);
         $worked = count($this->worked);
         foreach ($run->pencils as $at => $pencil) {
-            $pass = $run->marks[$at];
+            $pass = $run->pressures[$at];
             $covered = count(array_filter($pass));
             $whole = $at > 0 || $covered === $worked;
             if (
@@ -262,12 +262,15 @@ final readonly class Craft
             ) {
                 return false;
             }
-            foreach ($pass as $shade => $mark) {
-                if ($mark > 0) {
-                    if (! $this->uses($shade, $pencil, $marks[$shade] === []) || ! $this->follows($shade, $marks[$shade], $mark)) {
+            foreach ($pass as $shade => $pressure) {
+                if ($pressure > 0) {
+                    if (
+                        ! $this->uses($shade, $pencil, $pressures[$shade] === []) ||
+                        ! $this->follows($shade, $pressures[$shade], $pressure)
+                    ) {
                         return false;
                     }
-                    $marks[$shade][] = $mark;
+                    $pressures[$shade][] = $pressure;
                 }
             }
         }

@@ -95,7 +95,7 @@ final readonly class Ground
     {
         $laid = array_fill(0, count($this->aims), $this->book->bare);
         foreach ($run->pencils as $at => $pencil) {
-            $laid = $this->onto($laid, $pencil, $run->marks[$at]);
+            $laid = $this->onto($laid, $pencil, $run->pressures[$at]);
         }
 
         return $laid;
@@ -105,14 +105,14 @@ final readonly class Ground
      * One more pass on what lies in every shade.
      *
      * @param  list<Laid>  $laid
-     * @param  list<int>  $marks
+     * @param  list<int>  $pressures
      * @return list<Laid>
      */
-    public function onto(array $laid, int $pencil, array $marks): array
+    public function onto(array $laid, int $pencil, array $pressures): array
     {
-        foreach ($marks as $shade => $mark) {
-            if ($mark > 0) {
-                $laid[$shade] = $this->book->onto($laid[$shade], $pencil * Moves::MARKS + $mark - 1);
+        foreach ($pressures as $shade => $pressure) {
+            if ($pressure > 0) {
+                $laid[$shade] = $this->book->onto($laid[$shade], $pencil * Moves::PRESSURES + $pressure - 1);
             }
         }
 
@@ -132,7 +132,7 @@ final readonly class Ground
             $hope += $this->weights[$shade] * ($aim->hope($laid[$shade], $left) + $tooth);
         }
         $last = $run->length() - 1;
-        $closed = $left < 1 || ($last >= 0 && $this->craft->isLast($run->marks[$last]));
+        $closed = $left < 1 || ($last >= 0 && $this->craft->isLast($run->pressures[$last]));
 
         return new Node($run, $laid, $cost, $hope, $closed);
     }

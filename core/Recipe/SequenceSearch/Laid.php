@@ -24,7 +24,7 @@ final class Laid
     public ?float $grain = null;
 
     /**
-     * Of the film on bare paper, by mark; worked out when asked for.
+     * Of the film on bare paper, by pressure; worked out when asked for.
      *
      * @var list<float>|null
      */
@@ -33,7 +33,7 @@ final class Laid
     /**
      * @param  ?self  $before  without its last pass
      * @param  list<int>  $moves  see {@see \KnottyPrism\Core\Recipe\Search\Moves}
-     * @param  list<int>  $marks  1 whisper to 5 full, of each of them
+     * @param  list<int>  $pressures  1 whisper to 5 full, of each of them
      * @param  Sheet  $sheet  not to be changed
      * @param  float  $doubt  ΔE00, see {@see \KnottyPrism\Core\Medium\Stack\Doubt}
      * @param  int  $firm  firm and full passes
@@ -42,7 +42,7 @@ final class Laid
     public function __construct(
         public readonly ?self $before,
         public readonly array $moves,
-        public readonly array $marks,
+        public readonly array $pressures,
         public readonly Sheet $sheet,
         public readonly Look $look,
         public readonly float $doubt,

@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\LayPass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
@@ -21,7 +21,7 @@ final class LaidBook
     /** Stacks remembered, of some 10 kB each; then it starts again. */
     private const MOST = 6000;
 
-    /** The firmest mark that drags nothing along, from 0 for a whisper. */
+    /** The firmest pressure that drags nothing along, from 0 for a whisper. */
     private const MEDIUM = 2;
 
     public readonly Laid $bare;
@@ -29,13 +29,13 @@ final class LaidBook
     /** @var array<string, Laid> by their moves */
     private array $known = [];
 
-    /** @var list<PressureMark> */
-    private readonly array $marks;
+    /** @var list<Pressure> */
+    private readonly array $pressures;
 
     /** @var array<int, float> contrast of two pencils, by below · n + above */
     private array $contrasts = [];
 
-    /** @var list<float> the pressure of a hand that errs by one deviation of a pass's film, by mark */
+    /** @var list<float> the pressure of a hand that errs by one deviation of a pass's film, by pressure */
     public readonly array $errs;
 
     public function __construct(public readonly Moves $moves)
@@ -43,7 +43,7 @@ final class LaidBook
         $sheet = new Sheet($moves->paper);
         $this->bare = new Laid(null, [], [], $sheet, Look::at($sheet), 0.0, 0, 0.0, '');
         $this->errs = HandSway::pressures($moves);
-        $this->marks = PressureMark::cases();
+        $this->pressures = Pressure::cases();
     }
 
     public function onto(Laid $on, int $move): Laid
@@ -59,16 +59,16 @@ final class LaidBook
         $sheet = clone $on->sheet;
         LayPass::onto($sheet, $pass->pencil, $pass->pressure);
         $look = Look::at($sheet);
-        $mark = $move % Moves::MARKS;
+        $pressure = $move % Moves::PRESSURES;
 
         return $this->known[$key] = new Laid(
             $on,
             [...$on->moves, $move],
-            [...$on->marks, $mark + 1],
+            [...$on->pressures, $pressure + 1],
             $sheet,
             $look,
             $on->doubt + $this->doubtAdded($on, $move),
-            $on->firm + ($mark > self::MEDIUM ? 1 : 0),
+            $on->firm + ($pressure > self::MEDIUM ? 1 : 0),
             $sheet->toothUsed(),
             $key,
         );
@@ -120,7 +120,7 @@ final class LaidBook
             $erring[] = $sheet;
         }
         $sheet = clone $laid->before->sheet;
-        LayPass::onto($sheet, $pass->pencil, $this->errs[$move % Moves::MARKS]);
+        LayPass::onto($sheet, $pass->pencil, $this->errs[$move % Moves::PRESSURES]);
         $erring[] = $sheet;
 
         return $laid->erring = $erring;
@@ -156,7 +156,7 @@ final class LaidBook
         $firm = 0;
         foreach ($moves as $move) {
             $doubt += $below === null ? Doubt::first() : $this->added($below, $move, $firm);
-            $firm += $move % Moves::MARKS > self::MEDIUM ? 1 : 0;
+            $firm += $move % Moves::PRESSURES > self::MEDIUM ? 1 : 0;
             $below = $move;
         }
 
@@ -170,7 +170,11 @@ final class LaidBook
 
     private function added(int $below, int $move, int $firm): float
     {
-        return Doubt::added($this->marks[$move % Moves::MARKS], $this->contrast(Moves::pencilOf($below), Moves::pencilOf($move)), $firm);
+        return Doubt::added(
+            $this->pressures[$move % Moves::PRESSURES],
+            $this->contrast(Moves::pencilOf($below), Moves::pencilOf($move)),
+            $firm,
+        );
     }
 
     private function contrast(int $below, int $above): float

@@ -60,7 +60,7 @@ final class Outlook
                 foreach ($beneath as $depth => $below) {
                     $effect += Atlas::BENEATH[min($depth, 2)] * $interplay[$below * $n + $c];
                 }
-                $row[] = $at + $shares[$c % Moves::MARKS] * $effect;
+                $row[] = $at + $shares[$c % Moves::PRESSURES] * $effect;
             }
             $next[] = $row;
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Recipe\SequenceSearch;
 
-/** How one pass may be graded over a value run: its marks only rise or only fall from the lightest shade to the darkest. */
+/** How one pass may be graded over a value run: its pressures only rise or only fall from the lightest shade to the darkest. */
 final class Patterns
 {
     /** @var array<string, list<list<int>>> */
@@ -15,7 +15,7 @@ final class Patterns
      *
      * @param  int  $shades  of the run
      * @param  list<int>  $worked  those that are not left bare
-     * @return list<list<int>> marks by shade, 0 where left out
+     * @return list<list<int>> pressures by shade, 0 where left out
      */
     public static function over(int $shades, array $worked): array
     {
@@ -25,13 +25,13 @@ final class Patterns
     /**
      * Rule 3: rises or falls, and what the darker shades do without, lighter ones get only as a last accent of the lightest.
      *
-     * @param  list<int>  $marks
+     * @param  list<int>  $pressures
      * @param  list<int>  $worked
      */
-    public static function isGraded(array $marks, array $worked): bool
+    public static function isGraded(array $pressures, array $worked): bool
     {
-        $own = array_map(static fn (int $shade): int => $marks[$shade], $worked);
-        if (array_sum($own) !== array_sum($marks) || array_sum($own) === 0) {
+        $own = array_map(static fn (int $shade): int => $pressures[$shade], $worked);
+        if (array_sum($own) !== array_sum($pressures) || array_sum($own) === 0) {
             return false;
         }
         $rising = $own;
@@ -54,8 +54,8 @@ final class Patterns
         foreach ($worked as $shade) {
             $longer = [];
             foreach ($patterns as $pattern) {
-                for ($mark = 0; $mark <= Craft::FULL; $mark++) {
-                    $longer[] = array_replace($pattern, [$shade => $mark]);
+                for ($pressure = 0; $pressure <= Craft::FULL; $pressure++) {
+                    $longer[] = array_replace($pattern, [$shade => $pressure]);
                 }
             }
             $patterns = $longer;
@@ -64,7 +64,7 @@ final class Patterns
         return array_values(
             array_map(
                 array_values(...),
-                array_filter($patterns, static fn (array $marks): bool => self::isGraded(array_values($marks), $worked)),
+                array_filter($patterns, static fn (array $pressures): bool => self::isGraded(array_values($pressures), $worked)),
             ),
         );
     }

@@ -7,7 +7,8 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 use KnottyPrism\Core\Recipe\Search\Breadth;
 
 /**
- * Improves a run by small changes while its cost falls: a mark, a steeper or flatter pass, another pencil, a pass more, less or elsewhere.
+ * Improves a run by small changes while its cost falls: a pressure, a steeper or flatter pass, another pencil, a pass more, less or
+ * elsewhere.
  */
 final class Polish
 {
@@ -26,13 +27,13 @@ final class Polish
     /** @var array<string, float> the cost of runs, or what it is at least */
     private array $known = [];
 
-    private readonly Marking $marking;
+    private readonly Pressing $pressing;
 
     private readonly RunChanges $changes;
 
     public function __construct(private readonly Ground $ground, private readonly Breadth $breadth)
     {
-        $this->marking = new Marking($ground);
+        $this->pressing = new Pressing($ground);
         $this->changes = new RunChanges($ground);
     }
 
@@ -122,7 +123,7 @@ final class Polish
     }
 
     /**
-     * As {@see self::improved()}, and besides with every pencil in every place, the passes around it marked again: two changes that only
+     * As {@see self::improved()}, and besides with every pencil in every place, the passes around it pressed again: two changes that only
      * together are better are found so. Worth its time for the best few.
      */
     private function deepened(Node $node): Node
@@ -135,7 +136,7 @@ final class Polish
                 $key = $run->key().'/'.implode(',', $free);
                 if (! isset($tried[$key])) {
                     $tried[$key] = true;
-                    [$best, $least] = $this->marking->of($run, $free, $least) ?? [$best, $least];
+                    [$best, $least] = $this->pressing->of($run, $free, $least) ?? [$best, $least];
                 }
             }
             if ($before - $least < self::LEAST_GAIN) {

@@ -40,7 +40,7 @@ final readonly class Prices
     {
     }
 
-    /** @param  list<int>  $pencils  of all passes, whatever their marks: no more than {@see self::ofRun()} */
+    /** @param  list<int>  $pencils  of all passes, whatever their pressures: no more than {@see self::ofRun()} */
     public function ofPasses(array $pencils): float
     {
         $price = self::PER_TURN * max(0, self::returns($pencils) - 1);
@@ -57,9 +57,9 @@ final readonly class Prices
     public function ofRun(Run $run): float
     {
         $price = $this->ofPasses($run->pencils);
-        foreach ($run->marks as $at => $marks) {
-            $price += $this->ofGrading($marks);
-            if ($at > 0 && $run->pencils[$at] === $run->pencils[$at - 1] && $marks !== $run->marks[$at - 1]) {
+        foreach ($run->pressures as $at => $pressures) {
+            $price += $this->ofGrading($pressures);
+            if ($at > 0 && $run->pencils[$at] === $run->pencils[$at - 1] && $pressures !== $run->pressures[$at - 1]) {
                 $price += self::PRESSED_OTHERWISE;
             }
         }
@@ -67,10 +67,12 @@ final readonly class Prices
         return $price;
     }
 
-    /** @param  list<int>  $marks  from the lightest shade */
-    public function ofGrading(array $marks): float
+    /** @param  list<int>  $pressures  from the lightest shade */
+    public function ofGrading(array $pressures): float
     {
-        return $marks !== [] && $marks[0] > $marks[count($marks) - 1] && $marks[count($marks) - 1] > 0 ? self::PER_FALL : 0.0;
+        return $pressures !== [] && $pressures[0] > $pressures[count($pressures) - 1] && $pressures[count($pressures) - 1] > 0
+            ? self::PER_FALL
+            : 0.0;
     }
 
     /** @param  list<int>  $before  pencils in use already */

@@ -7,16 +7,16 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 use KnottyPrism\Core\Recipe\Search\Moves;
 
 /**
- * The passes over a value run while it is searched: each a pencil by its place, and a mark for every shade, 1 whisper to 5 full, 0 left
+ * The passes over a value run while it is searched: each a pencil by its place, and a pressure for every shade, 1 whisper to 5 full, 0 left
  * out.
  */
 final readonly class Run
 {
     /**
      * @param  list<int>  $pencils  of each pass
-     * @param  list<list<int>>  $marks  of each pass, by shade from the lightest
+     * @param  list<list<int>>  $pressures  of each pass, by shade from the lightest
      */
-    public function __construct(public array $pencils = [], public array $marks = [])
+    public function __construct(public array $pencils = [], public array $pressures = [])
     {
     }
 
@@ -30,35 +30,35 @@ final readonly class Run
         return array_slice($before, -2) === [$pencil, $pencil];
     }
 
-    /** @param  list<int>  $marks */
-    public function with(int $pencil, array $marks): self
+    /** @param  list<int>  $pressures */
+    public function with(int $pencil, array $pressures): self
     {
-        return new self([...$this->pencils, $pencil], [...$this->marks, $marks]);
+        return new self([...$this->pencils, $pencil], [...$this->pressures, $pressures]);
     }
 
-    /** @param  list<int>  $marks */
-    public function exchanged(int $at, int $pencil, array $marks): self
+    /** @param  list<int>  $pressures */
+    public function exchanged(int $at, int $pencil, array $pressures): self
     {
         return new self(
             array_values(array_replace($this->pencils, [$at => $pencil])),
-            array_values(array_replace($this->marks, [$at => $marks])),
+            array_values(array_replace($this->pressures, [$at => $pressures])),
         );
     }
 
     public function without(int $at): self
     {
-        [$pencils, $marks] = [$this->pencils, $this->marks];
-        unset($pencils[$at], $marks[$at]);
+        [$pencils, $pressures] = [$this->pencils, $this->pressures];
+        unset($pencils[$at], $pressures[$at]);
 
-        return new self(array_values($pencils), array_values($marks));
+        return new self(array_values($pencils), array_values($pressures));
     }
 
-    /** @param  list<int>  $marks */
-    public function inserted(int $at, int $pencil, array $marks): self
+    /** @param  list<int>  $pressures */
+    public function inserted(int $at, int $pencil, array $pressures): self
     {
-        [$pencils, $all] = [$this->pencils, $this->marks];
+        [$pencils, $all] = [$this->pencils, $this->pressures];
         array_splice($pencils, $at, 0, [$pencil]);
-        array_splice($all, $at, 0, [$marks]);
+        array_splice($all, $at, 0, [$pressures]);
 
         return new self(array_values($pencils), array_values($all));
     }
@@ -66,10 +66,10 @@ final readonly class Run
     /** Two passes, one after the other, in each other's place. */
     public function swapped(int $at): self
     {
-        return $this->exchanged($at, $this->pencils[$at + 1], $this->marks[$at + 1])->exchanged(
+        return $this->exchanged($at, $this->pencils[$at + 1], $this->pressures[$at + 1])->exchanged(
             $at + 1,
             $this->pencils[$at],
-            $this->marks[$at],
+            $this->pressures[$at],
         );
     }
 
@@ -78,9 +78,9 @@ final readonly class Run
     {
         $moves = [];
         foreach ($this->pencils as $at => $pencil) {
-            $mark = $this->marks[$at][$shade];
-            if ($mark > 0) {
-                $moves[] = $pencil * Moves::MARKS + $mark - 1;
+            $pressure = $this->pressures[$at][$shade];
+            if ($pressure > 0) {
+                $moves[] = $pencil * Moves::PRESSURES + $pressure - 1;
             }
         }
 
@@ -99,7 +99,7 @@ final readonly class Run
 
     public function key(): string
     {
-        return implode(';', array_map(static fn (int $p, array $m): string => $p.':'.implode('', $m), $this->pencils, $this->marks));
+        return implode(';', array_map(static fn (int $p, array $m): string => $p.':'.implode('', $m), $this->pencils, $this->pressures));
     }
 
     /** The pencils as a set, whatever their order. */

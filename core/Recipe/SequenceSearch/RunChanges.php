@@ -7,18 +7,18 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 use KnottyPrism\Core\Recipe\Search\Moves;
 
 /**
- * The small changes of a run that are tried: a mark, another pencil, a pass more, less or elsewhere. What keeps the craft is asked of each
- * after.
+ * The small changes of a run that are tried: a pressure, another pencil, a pass more, less or elsewhere. What keeps the craft is asked of
+ * each after.
  */
 final class RunChanges
 {
     /** Other pencils tried in place of a pass's. */
     private const ALIKE = 4;
 
-    /** A run of so many passes is marked again as a whole. */
-    private const MARKED_WHOLE = 3;
+    /** A run of so many passes is pressed again as a whole. */
+    private const PRESSED_WHOLE = 3;
 
-    /** Marks in the lightest and the darkest shade of one more pass, 0 for left out; those between grow evenly. */
+    /** Pressures in the lightest and the darkest shade of one more pass, 0 for left out; those between grow evenly. */
     private const GROWTHS = [
         [Craft::WHISPER, Craft::WHISPER],
         [Craft::LIGHT, Craft::LIGHT],
@@ -41,17 +41,17 @@ final class RunChanges
     {
         $last = max(1, count($this->ground->craft->worked) - 1);
         foreach (self::GROWTHS as [$from, $to]) {
-            $marks = array_fill(0, count($this->ground->aims), 0);
+            $pressures = array_fill(0, count($this->ground->aims), 0);
             foreach ($this->ground->craft->worked as $i => $shade) {
-                $marks[$shade] = (int) round($from + (($to - $from) * $i) / $last);
+                $pressures[$shade] = (int) round($from + (($to - $from) * $i) / $last);
             }
-            if (array_sum($marks) === 0) {
+            if (array_sum($pressures) === 0) {
                 // A single shade has no middle to begin from.
                 continue;
             }
             foreach (array_keys($this->ground->book->moves->pencils) as $pencil) {
                 for ($at = 0; $at <= $run->length(); $at++) {
-                    yield $run->inserted($at, $pencil, array_values($marks));
+                    yield $run->inserted($at, $pencil, array_values($pressures));
                 }
             }
         }
@@ -59,7 +59,7 @@ final class RunChanges
 
     /**
      * @return iterable<array{Run, list<int>}> the same pencils, another in every place, one less, one more, two in each other's place; and
-     *   which passes to mark again
+     *   which passes to press again
      */
     public function orders(Run $run): iterable
     {
@@ -71,9 +71,9 @@ final class RunChanges
             }
             foreach (array_keys($this->ground->book->moves->pencils) as $pencil) {
                 if ($at < $n && $pencil !== $run->pencils[$at]) {
-                    yield [$run->exchanged($at, $pencil, $run->marks[$at]), self::around($at, $n)];
+                    yield [$run->exchanged($at, $pencil, $run->pressures[$at]), self::around($at, $n)];
                 }
-                if ($n < min(self::MARKED_WHOLE, $this->ground->mostPasses)) {
+                if ($n < min(self::PRESSED_WHOLE, $this->ground->mostPasses)) {
                     yield [$run->inserted($at, $pencil, $none), self::around($at, $n + 1)];
                 }
             }
@@ -89,17 +89,17 @@ final class RunChanges
     /** @return list<int> all passes of a short run; of a longer one that at a place and the next */
     private static function around(int $at, int $length): array
     {
-        return $length <= self::MARKED_WHOLE ? range(0, $length - 1) : [min($at, $length - 2), min($at, $length - 2) + 1];
+        return $length <= self::PRESSED_WHOLE ? range(0, $length - 1) : [min($at, $length - 2), min($at, $length - 2) + 1];
     }
 
-    /** @return iterable<Run> one pass graded otherwise: one or more of its marks a step up or down */
+    /** @return iterable<Run> one pass graded otherwise: one or more of its pressures a step up or down */
     public function regraded(Run $run): iterable
     {
         foreach ($run->pencils as $at => $pencil) {
-            foreach (Patterns::over(count($this->ground->aims), $this->ground->craft->worked) as $marks) {
-                $far = max(0, ...array_map(static fn (int $a, int $b): int => abs($a - $b), $marks, $run->marks[$at]));
+            foreach (Patterns::over(count($this->ground->aims), $this->ground->craft->worked) as $pressures) {
+                $far = max(0, ...array_map(static fn (int $a, int $b): int => abs($a - $b), $pressures, $run->pressures[$at]));
                 if ($far === 1) {
-                    yield $run->exchanged($at, $pencil, $marks);
+                    yield $run->exchanged($at, $pencil, $pressures);
                 }
             }
         }
@@ -111,7 +111,7 @@ final class RunChanges
         foreach ($run->pencils as $at => $pencil) {
             foreach (array_unique([...$this->alike($pencil), ...$run->pencils]) as $other) {
                 if ($other !== $pencil) {
-                    yield $run->exchanged($at, $other, $run->marks[$at]);
+                    yield $run->exchanged($at, $other, $run->pressures[$at]);
                 }
             }
         }
@@ -149,7 +149,7 @@ final class RunChanges
         if (isset($this->alike[$pencil])) {
             return $this->alike[$pencil];
         }
-        $of = fn (int $p): array => $this->ground->book->onto($this->ground->book->bare, $p * Moves::MARKS + Craft::MEDIUM - 1)->look
+        $of = fn (int $p): array => $this->ground->book->onto($this->ground->book->bare, $p * Moves::PRESSURES + Craft::MEDIUM - 1)->look
             ->logs;
         $own = $of($pencil);
         $apart = [];

@@ -20,7 +20,7 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 /** What stacks are worth in one shade: exactly for those laid, by forecast for those that one more pass would make. */
 final class ShadeAim
 {
-    /** The mark whose density stands for a pencil's direction when what it could still do is looked at: medium. */
+    /** The pressure whose density stands for a pencil's direction when what it could still do is looked at: medium. */
     private const AHEAD = 2;
 
     /** A pass may do up to one and a half of what it does at medium, and each pass left as much again. */
@@ -71,7 +71,7 @@ final class ShadeAim
         $this->metric = new LocalMetric($shade->target, $mode);
         $this->logs = Look::of($shade->target)->logs;
         $directions = [];
-        for ($move = self::AHEAD; $move < $atlas->size; $move += Moves::MARKS) {
+        for ($move = self::AHEAD; $move < $atlas->size; $move += Moves::PRESSURES) {
             [$x, $y, $z] = $this->metric->stretch([
                 $atlas->densities[0][$move],
                 $atlas->densities[1][$move],
@@ -210,14 +210,14 @@ final class ShadeAim
         $pencils = array_map(Moves::pencilOf(...), $laid->moves);
         $errors = $hopes = $ahead = [];
         foreach ($n0 as $move => $log0) {
-            if ($passesLeft > 0 && $move % Moves::MARKS === 0) {
+            if ($passesLeft > 0 && $move % Moves::PRESSURES === 0) {
                 $ahead = $this->ahead([...$pencils, Moves::pencilOf($move)]);
             }
             $log0 += $fin0;
             $log1 = $n1[$move] + $fin1;
             $log2 = $n2[$move] + $fin2;
             $missed = $this->mode->apart(Look::labOf($log0, $log1, $log2), $this->shade->target);
-            $taken = $share[$move % Moves::MARKS];
+            $taken = $share[$move % Moves::PRESSURES];
             $sway = self::SWAY_STAYS * $judged->sway + $taken * $taken * $this->swayOfMove[$move];
             $doubt = $judged->doubt + $this->book->doubtAdded($laid, $move);
             $grain =

@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 use KnottyPrism\Core\Recipe\Search\Moves;
 
 /**
- * Works a touch, another colour within an area, into a run that is there: each of its passes may go over the touch too, at a mark of
+ * Works a touch, another colour within an area, into a run that is there: each of its passes may go over the touch too, at a pressure of
  * its own or not at all, and then the touch gets passes of its own.
  */
 final readonly class Touches
@@ -30,7 +30,7 @@ final readonly class Touches
     {
     }
 
-    /** With the touch's marks in the run's passes, and its own passes after them. */
+    /** With the touch's pressures in the run's passes, and its own passes after them. */
     public function into(Run $run): Run
     {
         $beam = [new Touched([], [], $this->ground->book->bare)];
@@ -61,9 +61,12 @@ final readonly class Touches
     {
         $all = [$touched->passedBy()];
         if ($this->ground->craft->uses($this->shade, $pencil, $touched->laid->moves === [])) {
-            for ($mark = Craft::WHISPER; $mark <= Craft::FULL; $mark++) {
-                if ($this->ground->craft->follows($this->shade, $touched->laid->marks, $mark)) {
-                    $all[] = $touched->marked($mark, $this->ground->book->onto($touched->laid, $pencil * Moves::MARKS + $mark - 1));
+            for ($pressure = Craft::WHISPER; $pressure <= Craft::FULL; $pressure++) {
+                if ($this->ground->craft->follows($this->shade, $touched->laid->pressures, $pressure)) {
+                    $all[] = $touched->pressed(
+                        $pressure,
+                        $this->ground->book->onto($touched->laid, $pencil * Moves::PRESSURES + $pressure - 1),
+                    );
                 }
             }
         }
@@ -82,7 +85,7 @@ final readonly class Touches
             $pencil = Moves::pencilOf($move);
             if (
                 $craft->uses($this->shade, $pencil, $before === []) &&
-                $craft->follows($this->shade, $touched->laid->marks, ($move % Moves::MARKS) + 1) &&
+                $craft->follows($this->shade, $touched->laid->pressures, ($move % Moves::PRESSURES) + 1) &&
                 $craft->goesOver($this->shade, $before, $pencil)
             ) {
                 $promising[$move] =
@@ -140,16 +143,16 @@ final readonly class Touches
 
     private function joined(Run $run, Touched $touched): Run
     {
-        $marks = [];
-        foreach ($run->marks as $at => $pass) {
-            $marks[] = array_values(array_replace($pass, [$this->shade => $touched->marks[$at]]));
+        $pressures = [];
+        foreach ($run->pressures as $at => $pass) {
+            $pressures[] = array_values(array_replace($pass, [$this->shade => $touched->pressures[$at]]));
         }
-        $joined = new Run($run->pencils, $marks);
+        $joined = new Run($run->pencils, $pressures);
         $none = array_fill(0, $this->shade + 1, 0);
         foreach ($touched->own as $move) {
             $joined = $joined->with(
                 Moves::pencilOf($move),
-                array_values(array_replace($none, [$this->shade => ($move % Moves::MARKS) + 1])),
+                array_values(array_replace($none, [$this->shade => ($move % Moves::PRESSURES) + 1])),
             );
         }
 

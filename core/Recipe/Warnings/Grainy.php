@@ -10,7 +10,7 @@ use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\Evenness;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -28,7 +28,7 @@ final class Grainy extends WarningKind
     private const BURNISHED_FROM = 0.3;
 
     /** How hard a pencil is pressed that is to lie beneath. */
-    private const BENEATH = [PressureMark::Light, PressureMark::Medium];
+    private const BENEATH = [Pressure::Light, Pressure::Medium];
 
     public function __construct()
     {
@@ -56,18 +56,18 @@ final class Grainy extends WarningKind
     public function changes(Warning $warning, SequenceAnswer $answer, array $pencils): iterable
     {
         $passes = $answer->sequence->passes;
-        $there = static fn (PressureMark $mark): array => array_map(
-            static fn (int $i): ?PressureMark => in_array($i, $warning->shades, true) ? $mark : null,
+        $there = static fn (Pressure $pressure): array => array_map(
+            static fn (int $i): ?Pressure => in_array($i, $warning->shades, true) ? $pressure : null,
             array_keys($answer->outcomes),
         );
         $first = $answer->outcomes[$warning->shades[0]];
         foreach (self::finishes($first->shade->grainCounts) as $words => $finish) {
-            yield $words => new Sequence([...$passes, new GradedPass($finish, $there(PressureMark::Medium))]);
+            yield $words => new Sequence([...$passes, new GradedPass($finish, $there(Pressure::Medium))]);
         }
         foreach (self::beneath($first->lab, $pencils) as $pencil) {
-            foreach (self::BENEATH as $mark) {
-                yield sprintf('Lay %s beneath %s', $pencil->record->number, $mark->adverb()) => new Sequence([
-                    new GradedPass($pencil, $there($mark)),
+            foreach (self::BENEATH as $pressure) {
+                yield sprintf('Lay %s beneath %s', $pencil->record->number, $pressure->adverb()) => new Sequence([
+                    new GradedPass($pencil, $there($pressure)),
                     ...$passes,
                 ]);
             }

@@ -1001,7 +1001,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/studies/{study}/desk/marks": {
+    "/api/studies/{study}/desk/ticks": {
         parameters: {
             query?: never;
             header?: never;
@@ -1012,7 +1012,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["markDesk"];
+        post: operations["tickDesk"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1030,7 +1030,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["takeDeskMarkBack"];
+        post: operations["takeTickBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1947,7 +1947,7 @@ export interface components {
             strata: number;
             /** @description one digit a pixel for the stratum that shows there */
             tile: string;
-            pressureMarks: {
+            pressures: {
                 word: string;
                 pressure: number;
                 strokes: number;
@@ -2006,7 +2006,7 @@ export interface components {
             words: string;
             strata: components["schemas"]["Strata"];
         };
-        PencilPortrait: components["schemas"]["DrawerPencil"] & {
+        PencilPortrait: components["schemas"]["PencilLooks"] & {
             stock: components["schemas"]["Stock"];
             usedMm: number;
             usedTimes: number;
@@ -2018,6 +2018,9 @@ export interface components {
                 /** @description where it runs low */
                 words: string;
             };
+        };
+        /** @description what follows from a pencil, those beside it and the paper */
+        PencilLooks: components["schemas"]["DrawerPencil"] & {
             ring: {
                 families: string[];
                 place: number | null;
@@ -2057,17 +2060,17 @@ export interface components {
             }[];
         };
         /** @enum {unknown} */
-        Role: "light" | "mid" | "dark" | "touch" | "touch-2" | "touch-3";
+        ShadeName: "light" | "mid" | "dark" | "touch" | "touch-2" | "touch-3";
         /** @enum {unknown} */
-        Mark: "whisper" | "light" | "medium" | "firm" | "full";
+        Pressure: "whisper" | "light" | "medium" | "firm" | "full";
         SequencePass: {
             finish: string | null;
             /** @description what to mind with it */
             care: string | null;
             pencil: components["schemas"]["DrawerPencil"] | null;
             /** @description by shade, null when it is left out */
-            marks: {
-                [key: string]: components["schemas"]["Mark"] | null;
+            pressures: {
+                [key: string]: components["schemas"]["Pressure"] | null;
             };
             words: string;
             reason: string | null;
@@ -2143,7 +2146,7 @@ export interface components {
             answers: components["schemas"]["Sequence"][];
         };
         PlanShade: {
-            role: components["schemas"]["Role"];
+            shade: components["schemas"]["ShadeName"];
             /** @description what it is called */
             name: string;
             seen: components["schemas"]["Reading"];
@@ -2230,7 +2233,7 @@ export interface components {
             warnings: {
                 code: string;
                 zone: number;
-                role: string;
+                shade: string;
                 text: string;
                 remedy: string;
             }[];
@@ -2245,10 +2248,11 @@ export interface components {
             meanDeltaE00: number;
             errorOnPaper: number;
             errorInHand: number;
-            marks: {
-                mark: components["schemas"]["Mark"];
+            pressures: {
+                pressure: components["schemas"]["Pressure"];
                 strokes: number;
-                pressure: number;
+                /** @description of the firmest stroke */
+                share: number;
             }[];
             finishes: string[];
         };
@@ -2257,7 +2261,7 @@ export interface components {
             kind: "method" | "mode" | "pencils" | "lock" | "hue" | "strokes" | "preset" | "sequence" | "regrade" | "remedy" | "overrule";
             key: string;
             zone?: number;
-            role?: components["schemas"]["Role"];
+            shade?: components["schemas"]["ShadeName"];
             settings?: string[] | null;
             mode?: string;
             count?: number | null;
@@ -2272,8 +2276,8 @@ export interface components {
             pass?: number;
             passes?: {
                 tool: string;
-                marks: {
-                    [key: string]: components["schemas"]["Mark"] | null;
+                pressures: {
+                    [key: string]: components["schemas"]["Pressure"] | null;
                 };
             }[] | null;
             hue?: string | null;
@@ -2283,7 +2287,7 @@ export interface components {
             note?: string | null;
         };
         DeskHabits: {
-            way: string;
+            workOrder: string;
             /** @enum {unknown} */
             hand: "right" | "left";
             /** @description minutes */
@@ -2296,7 +2300,7 @@ export interface components {
             breaks: boolean;
         };
         DeskHabitsChange: {
-            way?: string;
+            workOrder?: string;
             /** @enum {unknown} */
             hand?: "right" | "left";
             session?: number;
@@ -2312,19 +2316,19 @@ export interface components {
             evenness: string;
         };
         DeskShade: {
-            role: string;
+            shade: string;
             name: string;
             /** @description the photo's colour */
             seen: string;
             /** @description how hard; null when it is left out */
-            mark: string | null;
+            pressure: string | null;
             before: components["schemas"]["DeskDab"];
             after: components["schemas"]["DeskDab"];
         };
         DeskStep: {
             zone: number;
             zoneName: string;
-            /** @description marks that its zone has before it */
+            /** @description ticks that its zone has before it */
             position: number;
             pass: number;
             /** @description so many alike, one after the other, from this pass on */
@@ -2334,7 +2338,7 @@ export interface components {
             /** @description what to mind with it */
             care: string | null;
             pencil: components["schemas"]["DrawerPencil"] | null;
-            marks: {
+            pressures: {
                 [key: string]: string | null;
             };
             how: string;
@@ -2362,7 +2366,7 @@ export interface components {
             layOut: string;
             pencil: components["schemas"]["DrawerPencil"] | null;
         };
-        DeskMark: {
+        DeskTick: {
             id: number;
             /** @enum {unknown} */
             kind: "done" | "skipped" | "other";
@@ -2372,15 +2376,15 @@ export interface components {
             /** @description seconds since 1970 */
             at: number;
         };
-        NewDeskMark: {
+        NewTick: {
             /** @enum {unknown} */
             kind: "done" | "skipped" | "other";
             zone: number;
-            /** @description marks that the zone had when it was made */
+            /** @description ticks that the zone had when it was made */
             position: number;
             /** @description identifier of a pencil, or a finish */
             tool: string;
-            marks: {
+            pressures: {
                 [key: string]: string;
             };
             /** @description that were laid, or left out; one where nothing is said */
@@ -2395,7 +2399,7 @@ export interface components {
             habits: components["schemas"]["DeskHabits"];
             /** @description what can be done besides laying a pencil */
             finishes: string[];
-            ways: {
+            workOrders: {
                 value: string;
                 words: string;
             }[];
@@ -2415,7 +2419,7 @@ export interface components {
                 /** @description open lines where it grades into another zone */
                 graded: components["schemas"]["Line"][];
                 touches: {
-                    role: string;
+                    shade: string;
                     outlines: number[][];
                 }[];
                 /** @description closed lines round it, x and y by turns as shares of the photo */
@@ -2425,9 +2429,9 @@ export interface components {
                 laid: number;
                 left: number;
                 astray: boolean;
-                marks: number;
+                ticks: number;
             }[];
-            marks: components["schemas"]["DeskMark"][];
+            ticks: components["schemas"]["DeskTick"][];
             wet: {
                 zone: number;
                 /** @description seconds since 1970 */
@@ -2585,7 +2589,7 @@ export interface components {
         };
         MixingChart: {
             /** @description the pressures that a hand tells apart */
-            marks: string[];
+            pressures: string[];
             paper: string;
             beneath: string;
             above: string;
@@ -2868,21 +2872,21 @@ export interface components {
             places: components["schemas"]["SpotPlace"][];
         };
         /** @enum {unknown} */
-        ZoneRole: "light" | "mid" | "dark";
+        RunShade: "light" | "mid" | "dark";
         NewTouch: {
             name: string;
             x: number;
             y: number;
         };
         Touch: components["schemas"]["NewTouch"] & {
-            role: components["schemas"]["Role"];
+            shade: components["schemas"]["ShadeName"];
             share: number;
             reading: components["schemas"]["Reading"];
             outlines: components["schemas"]["Line"][];
         };
-        ZoneTarget: {
-            role: components["schemas"]["ZoneRole"];
-            /** @description what someone calls it; the role where nobody named it */
+        ZoneShade: {
+            shade: components["schemas"]["RunShade"];
+            /** @description what someone calls it; the shade where nobody named it */
             name: string;
             /** @description 0 the zone's darkest and 1 its lightest */
             place: number;
@@ -2907,7 +2911,7 @@ export interface components {
             range: number[];
             /** @description what it looks like from dark to light */
             run: string[];
-            targets: components["schemas"]["ZoneTarget"][];
+            shades: components["schemas"]["ZoneShade"][];
             /** @description shades of the value run that it does without */
             missing: ("light" | "dark")[];
             /** @description whether someone named or dropped a shade of the run */
@@ -2986,7 +2990,7 @@ export interface components {
         /** @description What a kind needs besides is refused with a sentence where it is missing. */
         SurveyChange: {
             /** @enum {unknown} */
-            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "partZone" | "setBorder" | "redrawZone" | "takeFromZone" | "describeZone" | "moveTarget" | "nameTarget" | "dropTarget" | "setTouches" | "resetTargets" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
+            kind: "addSpot" | "renameSpot" | "placeSpot" | "removeSpot" | "proposeZones" | "renameZone" | "mergeZones" | "splitZone" | "partZone" | "setBorder" | "redrawZone" | "takeFromZone" | "describeZone" | "moveShade" | "nameShade" | "dropShade" | "setTouches" | "resetShades" | "keepWhitesFrom" | "paintWhites" | "balance" | "unbalance";
             /** @description the change's own */
             key: string;
             name?: string;
@@ -3006,7 +3010,7 @@ export interface components {
             importance?: components["schemas"]["Importance"];
             surface?: components["schemas"]["Surface"];
             distance?: components["schemas"]["Distance"];
-            role?: components["schemas"]["ZoneRole"];
+            shade?: components["schemas"]["RunShade"];
             touches?: components["schemas"]["NewTouch"][];
             place?: number;
             from?: number;
@@ -3138,7 +3142,7 @@ export interface components {
             /** @description from the colour that was asked for */
             deltaE00: number | null;
             shades: {
-                role: components["schemas"]["Role"];
+                shade: components["schemas"]["ShadeName"];
                 name: string;
                 hex: string;
                 strata: string[];
@@ -3147,8 +3151,8 @@ export interface components {
                 tool: string;
                 number: string;
                 name: string;
-                marks: {
-                    [key: string]: components["schemas"]["Mark"];
+                pressures: {
+                    [key: string]: components["schemas"]["Pressure"];
                 };
             }[];
         };
@@ -3163,7 +3167,7 @@ export interface components {
             standIns: {
                 missing: string;
                 by: string;
-                marks: number;
+                steps: number;
                 deltaE00: number;
                 words: string;
             }[];
@@ -3313,7 +3317,7 @@ export interface components {
             usedMm: number;
         };
         LogSession: {
-            /** @description the first mark */
+            /** @description the first tick */
             id: number;
             study: number;
             studyName: string;
@@ -3355,7 +3359,7 @@ export interface components {
             }[];
             overruled: {
                 zone: string;
-                role: string;
+                shade: string;
                 code: string;
                 reason: string;
             }[];
@@ -5051,7 +5055,7 @@ export interface operations {
             };
         };
     };
-    markDesk: {
+    tickDesk: {
         parameters: {
             query?: never;
             header?: never;
@@ -5062,7 +5066,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["NewDeskMark"];
+                "application/json": components["schemas"]["NewTick"];
             };
         };
         responses: {
@@ -5077,7 +5081,7 @@ export interface operations {
             };
         };
     };
-    takeDeskMarkBack: {
+    takeTickBack: {
         parameters: {
             query?: never;
             header?: never;
@@ -5092,7 +5096,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description the desk without its last mark */
+            /** @description the desk without its last tick */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 
-const Mark = styled.span`
+const Hatched = styled.span`
     display: inline-flex;
     align-items: center;
     gap: 5px;
@@ -17,13 +17,13 @@ export function Pressure({ word }: { word: string }) {
         return null;
     }
     return (
-        <Mark>
+        <Hatched>
             <svg width={4 + strokes * 5} height="13" aria-hidden="true">
                 {Array.from({ length: strokes }, (_, i) => (
                     <line key={i} x1={2 + i * 5} y1="12" x2={6 + i * 5} y2="1" stroke="currentColor" strokeWidth="1.8" />
                 ))}
             </svg>
             {word}
-        </Mark>
+        </Hatched>
     );
 }

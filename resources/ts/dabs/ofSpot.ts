@@ -1,4 +1,4 @@
-import type { Dab, Mark, Outcome, Sequence, SequencePass } from '../api/types';
+import type { Dab, Pressure, Outcome, Sequence, SequencePass } from '../api/types';
 
 /** What the one shade of a spot is called. */
 const SPOT = 'spot';
@@ -16,4 +16,4 @@ export function outcomeOf(recipe: Sequence): Outcome {
 export const lookOf = (pass: SequencePass | undefined): Dab | undefined => pass?.dabs[SPOT];
 
 /** How hard a spot's pass is pressed; null for a finish, which is done the same everywhere. */
-export const pressureOf = (pass: SequencePass): Mark | null => (pass.pencil === null ? null : (pass.marks[SPOT] ?? null));
+export const pressureOf = (pass: SequencePass): Pressure | null => (pass.pencil === null ? null : (pass.pressures[SPOT] ?? null));

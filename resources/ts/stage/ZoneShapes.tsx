@@ -48,7 +48,7 @@ export function ZoneShapes({ zones, extent: { width, height }, chosen, pair, onZ
                     />
                 )}
                 {current?.touches.map((touch) => (
-                    <Twice key={touch.role} width={1.6}>
+                    <Twice key={touch.shade} width={1.6}>
                         <path d={pathOf(touch.outlines, width, height, true)} strokeDasharray="3 3" {...thin} />
                     </Twice>
                 ))}

@@ -7,7 +7,7 @@ use KnottyPrism\Core\Book\Recipes\ColourSearch;
 use KnottyPrism\Core\Book\Recipes\LayAgain;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
@@ -38,12 +38,12 @@ it('finds every like colour that a look at all of them finds, the nearest first'
     }
 });
 
-it('lays a recipe again: as it was where all is at hand, else with what brings it nearest to what it came to', function () {
+it('lays a recipe again: as it was where all are available, else with what brings it nearest to what it came to', function () {
     $paper = Paper::whiteMedium();
     $pencils = array_map(Pencils::named(...), ['yellow', 'red', 'violet', 'green', 'black']);
     $notes = new SequenceNote([
-        new PassNote($pencils[1]->id(), ['light' => PressureMark::Light, 'mid' => PressureMark::Medium]),
-        new PassNote($pencils[2]->id(), ['mid' => PressureMark::Light]),
+        new PassNote($pencils[1]->id(), ['light' => Pressure::Light, 'mid' => Pressure::Medium]),
+        new PassNote($pencils[2]->id(), ['mid' => Pressure::Light]),
     ]);
     $named = [new Shade('light', new Lab(50, 0, 0), 1.0), new Shade('mid', new Lab(50, 0, 0), 2.0)];
     $sequence = $notes->read(new Drawer($pencils), $named);
@@ -63,9 +63,9 @@ it('lays a recipe again: as it was where all is at hand, else with what brings i
         ->toBe($pencils[2]->id())
         ->and($without->answer->missed())
         ->toEqualWithDelta($without->standIns[0]->apart, 1e-6);
-    // No other pencil at hand, pressed as hard as the missing one, would have come nearer.
+    // No other available pencil, pressed as hard as the missing one, would have come nearer.
     foreach ($left as $other) {
-        $tried = (new SequenceNote([$notes->passes[0], new PassNote($other->id(), $notes->passes[1]->marks)]))->read(
+        $tried = (new SequenceNote([$notes->passes[0], new PassNote($other->id(), $notes->passes[1]->pressures)]))->read(
             new Drawer($left),
             $named,
         );
@@ -80,5 +80,5 @@ it('lays a recipe again: as it was where all is at hand, else with what brings i
             ) / 3;
         expect($without->standIns[0]->apart)->toBeLessThanOrEqual($apart + 1e-9);
     }
-    expect($without->standIns[0]->words())->toContain('is not at hand');
+    expect($without->standIns[0]->words())->toContain('is not available');
 });

@@ -20,7 +20,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\Srgb;
 use KnottyPrism\Core\Colour\Temperature;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Binder;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -54,9 +54,9 @@ function groundOfChance(): DrillGround
 function moveOf(DrillGround $ground, string $words): Pass
 {
     foreach ($ground->pencils as $pencil) {
-        foreach (PressureMark::cases() as $mark) {
-            if ($words === DrillGround::called($pencil).' '.$mark->adverb()) {
-                return new Pass($pencil, $mark->pressure());
+        foreach (Pressure::cases() as $pressure) {
+            if ($words === DrillGround::called($pencil).' '.$pressure->adverb()) {
+                return new Pass($pencil, $pressure->share());
             }
         }
     }

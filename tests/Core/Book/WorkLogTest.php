@@ -8,7 +8,7 @@ use KnottyPrism\Core\Book\Log\Supply;
 use KnottyPrism\Core\Book\Log\Wear;
 use KnottyPrism\Core\Book\Log\WorkLog;
 
-it('parts any order of marks into sessions that lose and double none, and adds them up', function () {
+it('parts any order of ticks into sessions that lose and double none, and adds them up', function () {
     mt_srand(7);
     for ($try = 0; $try < 50; $try++) {
         $passes = [];

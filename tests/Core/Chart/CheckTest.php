@@ -17,11 +17,11 @@ use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -67,17 +67,17 @@ function threeZones(bool $other = false): DrawingPlan
             static fn (int $at): float => $photo->l[$at],
             array_keys(array_filter($numbers, static fn (int $n): bool => $n === $number)),
         );
-        $shade = static fn (Role $role, float $l, string $stack): CheckedShade => new CheckedShade(
-            $role,
-            $role->value,
+        $shade = static fn (ShadeName $shade, float $l, string $stack): CheckedShade => new CheckedShade(
+            $shade,
+            $shade->value,
             new Lab($l, 0, 0),
             Lab::ofXyz(Pencils::stack($stack)->on(Paper::whiteMedium())->xyz()),
             Pencils::stack($stack),
             range(0, substr_count($stack, '@')),
         );
         $zones[] = new CheckedZone($number, ['', 'sky', 'hill', 'boat'][$number], [
-            $shade(Role::Light, max($own), $light),
-            $shade(Role::Dark, min($own), $dark),
+            $shade(ShadeName::Light, max($own), $light),
+            $shade(ShadeName::Dark, min($own), $dark),
         ]);
     }
 
@@ -157,7 +157,7 @@ it('knows a drawing that is just begun, light all over, by its colours', functio
         $stack = Pencils::stack($stack);
         $zones[] = new CheckedZone($i + 1, "field $i", [
             new CheckedShade(
-                Role::Light,
+                ShadeName::Light,
                 'light',
                 new Lab($photo->l[(int) array_search($i + 1, $numbers, true)], 0, 0),
                 Lab::ofXyz($stack->on(Paper::whiteMedium())->xyz()),
@@ -251,7 +251,7 @@ it('says what differs most first, and what mends it', function () {
         ->toContain('"boat" leans too ')
         ->not->toContain(' is ');
     $light = array_values(
-        array_filter($check->findings, static fn ($f): bool => $f->zone->name === 'boat' && $f->shade->role === Role::Light),
+        array_filter($check->findings, static fn ($f): bool => $f->zone->name === 'boat' && $f->shade->of === ShadeName::Light),
     )[0];
     expect($light->way->words())->toStartWith('red ');
     $calm = checkOf(BenchCamera::photograph(drawnSo($laid, 2)->flat, new Shot(), 1000, 2), $laid);
@@ -318,10 +318,10 @@ it('expects of every place what its zone has there by now, graded by the photo',
 
 it('counts the passes of a zone for each of its shades', function () {
     $sequence = new Sequence([
-        new GradedPass(Pencils::named('red'), [PressureMark::Light, PressureMark::Light]),
-        new GradedPass(Pencils::named('green'), [PressureMark::Light, null]),
-        new GradedPass(Pencils::named('blue'), [null, PressureMark::Medium]),
-        new GradedPass(Pencils::named('blue'), [PressureMark::Light, null]),
+        new GradedPass(Pencils::named('red'), [Pressure::Light, Pressure::Light]),
+        new GradedPass(Pencils::named('green'), [Pressure::Light, null]),
+        new GradedPass(Pencils::named('blue'), [null, Pressure::Medium]),
+        new GradedPass(Pencils::named('blue'), [Pressure::Light, null]),
     ]);
     [$light, $shade] = CheckedShade::run(
         [

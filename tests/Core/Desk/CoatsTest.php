@@ -8,7 +8,7 @@ use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Words\HowToLay;
 use KnottyPrism\Core\Medium\Finishes\Tissue;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -17,14 +17,15 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 use Tests\Core\Pencils;
 
 it('takes together what follows itself alike in a zone, and nothing else', function () {
-    [$light, $medium] = [[PressureMark::Light], [PressureMark::Medium]];
-    $step = static fn (int $zone, int $pass, string $tool, array $marks, float $dries = 0.0, int $turn = 0): PlacedStep => new PlacedStep(
-        new DeskStep($zone, $pass, $tool, 5.0, $dries, marks: $marks),
-        0.0,
-        0.0,
-        $turn,
-        0.0,
-    );
+    [$light, $medium] = [[Pressure::Light], [Pressure::Medium]];
+    $step = static fn (
+        int $zone,
+        int $pass,
+        string $tool,
+        array $pressures,
+        float $dries = 0.0,
+        int $turn = 0,
+    ): PlacedStep => new PlacedStep(new DeskStep($zone, $pass, $tool, 5.0, $dries, pressures: $pressures), 0.0, 0.0, $turn, 0.0);
     $order = [
         $step(1, 0, 'A', $light),
         $step(1, 1, 'A', $light),
@@ -50,9 +51,9 @@ it('says coats as one would', function () {
     $shades = [new Shade('light', Pencils::colour('green@0.20'), 0.5), new Shade('dark', Pencils::colour('green@1.00'), 0.5)];
     $green = Pencils::named('green');
     [$even, $graded, $tissue] = [
-        new GradedPass($green, [PressureMark::Light, PressureMark::Light]),
-        new GradedPass($green, [PressureMark::Whisper, PressureMark::Firm]),
-        new GradedPass(Tissue::it(), [PressureMark::Light, PressureMark::Light]),
+        new GradedPass($green, [Pressure::Light, Pressure::Light]),
+        new GradedPass($green, [Pressure::Whisper, Pressure::Firm]),
+        new GradedPass(Tissue::it(), [Pressure::Light, Pressure::Light]),
     ];
     $words = SequenceWords::of(new Sequence([$even, $even, $graded, $even]), $shades);
     expect($words->pass($even, 2))

@@ -8,42 +8,42 @@ use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\FindOrder;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Sessions;
-use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
+use KnottyPrism\Core\Desk\Order\WorkOrder;
 use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
-use KnottyPrism\Core\Desk\Progress\DeskMark;
-use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\Tick;
+use KnottyPrism\Core\Desk\Progress\TickKind;
 use KnottyPrism\Core\Desk\Progress\ZoneProgress;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 
-// What holds at the desk whatever is planned and whatever is marked.
+// What holds at the desk whatever is planned and whatever is ticked.
 
-test('whatever is marked, what lies is what was laid, and what was marked as planned never comes again', function (int $seed): void {
+test('whatever is ticked, what lies is what was laid, and what was ticked as planned never comes again', function (int $seed): void {
     mt_srand($seed);
     $pass = static fn (int $tool): PassNote => new PassNote("L/$tool", [
-        'mid' => PressureMark::cases()[$tool % 5],
-        'dark' => PressureMark::cases()[($tool + 2) % 5],
+        'mid' => Pressure::cases()[$tool % 5],
+        'dark' => Pressure::cases()[($tool + 2) % 5],
     ]);
     $plan = array_map($pass, range(1, mt_rand(2, 7)));
-    $marks = $laid = [];
+    $ticks = $laid = [];
     for ($i = mt_rand(0, 9); $i > 0; $i--) {
-        $so = ZoneProgress::of($plan, $marks);
-        $kind = MarkKind::cases()[mt_rand(0, 2)];
+        $so = ZoneProgress::of($plan, $ticks);
+        $kind = TickKind::cases()[mt_rand(0, 2)];
         // Mostly what is next, now and then any pass at all.
-        $one = $kind === MarkKind::Other || $so->rest === [] || mt_rand(0, 4) === 0 ? $pass(mt_rand(1, 9)) : $so->rest[0];
+        $one = $kind === TickKind::Other || $so->rest === [] || mt_rand(0, 4) === 0 ? $pass(mt_rand(1, 9)) : $so->rest[0];
         $before = count($so->rest);
-        $marks[] = new DeskMark($kind, 1, $one, 1000 + 60 * count($marks));
-        if ($kind !== MarkKind::Skipped) {
+        $ticks[] = new Tick($kind, 1, $one, 1000 + 60 * count($ticks));
+        if ($kind !== TickKind::Skipped) {
             $laid[] = $one;
         }
-        $now = ZoneProgress::of($plan, $marks);
+        $now = ZoneProgress::of($plan, $ticks);
         expect($now->laid)
             ->toBe($laid)
-            ->and($now->marks)
-            ->toBe(count($marks))
+            ->and($now->ticks)
+            ->toBe(count($ticks))
             ->and(count($now->rest))
             ->toBeLessThanOrEqual($before)
             ->and($before - count($now->rest))
@@ -51,15 +51,15 @@ test('whatever is marked, what lies is what was laid, and what was marked as pla
         // Once astray, it is astray until what is to come is found and kept.
         expect($so->astray && ! $now->astray)->toBeFalse();
     }
-    $so = ZoneProgress::of($plan, $marks);
+    $so = ZoneProgress::of($plan, $ticks);
     foreach ($so->rest as $yet) {
         expect(in_array($yet, $plan, true))->toBeTrue();
     }
-    // The same marks lead to the same place.
-    expect(ZoneProgress::of($plan, $marks))->toEqual($so);
+    // The same ticks lead to the same place.
+    expect(ZoneProgress::of($plan, $ticks))->toEqual($so);
 })->with(range(1, 25));
 
-test('a large plan is ordered and divided like a small one', function (Way $way): void {
+test('a large plan is ordered and divided like a small one', function (WorkOrder $way): void {
     $plan = RandomPlans::of(31, 20, 6, new WorkingHabits($way, leftHanded: true, session: 45));
     $order = FindOrder::for($plan);
     $seen = [];
@@ -77,7 +77,7 @@ test('a large plan is ordered and divided like a small one', function (Way $way)
     expect(array_map(static fn (PlacedStep $p): array => [$p->step->zone, $p->step->pass, $p->turn], FindOrder::for($plan)->steps))->toBe(
         array_map(static fn (PlacedStep $p): array => [$p->step->zone, $p->step->pass, $p->turn], $order->steps),
     );
-})->with(Way::cases());
+})->with(WorkOrder::cases());
 
 test('zones cover the drawing but for their whites, and a pass takes as long as what it goes over is large', function (): void {
     $labels = LabelGrid::ofNumbers(6, 4, [1, 1, 1, 2, 2, 2, 1, 1, 1, 2, 2, 2, 1, 1, 1, 2, 2, 2, 3, 3, 3, 3, 3, 3]);
@@ -89,14 +89,14 @@ test('zones cover the drawing but for their whites, and a pass takes as long as 
         ->toEqual(300.0 * 200.0)
         ->and([$zones[1]->x, $zones[1]->y, $zones[3]->y, $zones[3]->lightness])
         ->toEqual([75.0, 75.0, 175.0, 50.0]);
-    $minutes = static fn (?PressureMark ...$marks): float => ZoneSteps::of(
+    $minutes = static fn (?Pressure ...$pressures): float => ZoneSteps::of(
         $zones[1],
-        [new WorkPass('L/1', array_values($marks))],
+        [new WorkPass('L/1', array_values($pressures))],
         [0.5, 0.3, 0.2],
         [false, false, true],
         new WorkingHabits(),
     )[0]->minutes;
-    [$light, $full] = [PressureMark::Light, PressureMark::Full];
+    [$light, $full] = [Pressure::Light, Pressure::Full];
     expect($minutes($light, $light, null))
         ->toBeLessThan($minutes($light, $light, $light))
         ->and($minutes($light, null, null))
@@ -112,16 +112,16 @@ test('zones cover the drawing but for their whites, and a pass takes as long as 
 });
 
 test('a wet wash dries longer than a thin one, and as long as somebody says', function (): void {
-    $drying = static fn (string $tool, PressureMark $mark, int $thin = 5, int $wet = 15): float => ZoneSteps::drying(
-        new WorkPass($tool, [null, $mark]),
+    $drying = static fn (string $tool, Pressure $pressure, int $thin = 5, int $wet = 15): float => ZoneSteps::drying(
+        new WorkPass($tool, [null, $pressure]),
         new WorkingHabits(thin: $thin, wet: $wet),
     );
     expect([
-        $drying('solvent', PressureMark::Medium),
-        $drying('solvent', PressureMark::Firm),
-        $drying('solvent', PressureMark::Full, wet: 40),
-        $drying('solvent', PressureMark::Light, thin: 0),
-        $drying('blender', PressureMark::Full),
-        $drying('L/1', PressureMark::Full),
+        $drying('solvent', Pressure::Medium),
+        $drying('solvent', Pressure::Firm),
+        $drying('solvent', Pressure::Full, wet: 40),
+        $drying('solvent', Pressure::Light, thin: 0),
+        $drying('blender', Pressure::Full),
+        $drying('L/1', Pressure::Full),
     ])->toBe([5.0, 15.0, 40.0, 0.0, 0.0, 0.0]);
 });

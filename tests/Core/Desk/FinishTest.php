@@ -11,7 +11,7 @@ use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Words\BodyCautions;
 use KnottyPrism\Core\Desk\Words\HowToLay;
 use KnottyPrism\Core\Medium\Finishes\Solvent;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\Surface;
 
@@ -87,15 +87,15 @@ test('how far it is is said plainly', function (): void {
 });
 
 test('the point and the strokes are those of the pass, cautions stand where they are needed', function (): void {
-    $base = new WorkPass('Line/1', [PressureMark::Light, PressureMark::Light]);
-    $touch = new WorkPass('Line/1', [null, PressureMark::Light]);
+    $base = new WorkPass('Line/1', [Pressure::Light, Pressure::Light]);
+    $touch = new WorkPass('Line/1', [null, Pressure::Light]);
     expect(HowToLay::point($base, [false, true], 4000, true))
         ->toContain('dull')
         ->and(HowToLay::point($touch, [false, true], 4000, true))
         ->toContain('sharp')
         ->and(HowToLay::point($base, [false, true], 60, true))
         ->toContain('sharp')
-        ->and(HowToLay::point(new WorkPass('lift', [PressureMark::Light]), [false], 900, false))
+        ->and(HowToLay::point(new WorkPass('lift', [Pressure::Light]), [false], 900, false))
         ->toContain('eraser')
         ->and(HowToLay::strokes($base, null, Surface::SoftAndFuzzy))
         ->toContain('the way it grows')

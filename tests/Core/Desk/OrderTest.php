@@ -9,12 +9,12 @@ use KnottyPrism\Core\Desk\Order\DeskZone;
 use KnottyPrism\Core\Desk\Order\DeskZones;
 use KnottyPrism\Core\Desk\Order\FindOrder;
 use KnottyPrism\Core\Desk\Order\HandRest;
+use KnottyPrism\Core\Desk\Order\OrderedSteps;
 use KnottyPrism\Core\Desk\Order\PassMinutes;
 use KnottyPrism\Core\Desk\Order\PlacedStep;
 use KnottyPrism\Core\Desk\Order\Precedence;
 use KnottyPrism\Core\Desk\Order\Sessions;
 use KnottyPrism\Core\Desk\Order\Stages;
-use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\Working;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
 use KnottyPrism\Core\Desk\Order\WorkOrder;
@@ -22,13 +22,13 @@ use KnottyPrism\Core\Desk\Order\WorkPass;
 use KnottyPrism\Core\Desk\Order\WorkPlan;
 use KnottyPrism\Core\Desk\Order\ZoneSteps;
 use KnottyPrism\Core\Error\OutOfRange;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Picture\PassesLaid;
 
 $habits = static fn (int $seed): WorkingHabits => new WorkingHabits(
-    Way::cases()[$seed % count(Way::cases())],
+    WorkOrder::cases()[$seed % count(WorkOrder::cases())],
     $seed % 2 === 0,
     thin: $seed % 7,
     wet: 15 + ($seed % 9),
@@ -69,18 +69,19 @@ test('no order of few steps is a tenth dearer than the best of all', function ()
 });
 
 test('pencils are picked up less often than zone after zone, and least pencil by pencil', function (): void {
-    $pickUps = static fn (Way $way, int $seed): int => FindOrder::for(RandomPlans::of($seed, 10, 6, new WorkingHabits($way)))->pickUps;
+    $pickUps = static fn (WorkOrder $way, int $seed): int => FindOrder::for(RandomPlans::of($seed, 10, 6, new WorkingHabits($way)))
+        ->pickUps;
     foreach ([3, 4, 5] as $seed) {
-        $naive = WorkOrder::naive(RandomPlans::of($seed, 10, 6, new WorkingHabits()))->pickUps;
-        expect($pickUps(Way::AreaByArea, $seed))
+        $naive = OrderedSteps::naive(RandomPlans::of($seed, 10, 6, new WorkingHabits()))->pickUps;
+        expect($pickUps(WorkOrder::ZoneByZone, $seed))
             ->toBeLessThan(0.6 * $naive)
-            ->and($pickUps(Way::PencilByPencil, $seed))
-            ->toBeLessThanOrEqual($pickUps(Way::AreaByArea, $seed));
+            ->and($pickUps(WorkOrder::PencilByPencil, $seed))
+            ->toBeLessThanOrEqual($pickUps(WorkOrder::ZoneByZone, $seed));
     }
 });
 
 test('darks first, lights first and centre outwards begin where they say', function (): void {
-    $begun = static function (Way $way): array {
+    $begun = static function (WorkOrder $way): array {
         $plan = RandomPlans::of(8, 9, 4, new WorkingHabits($way));
         $zones = array_values(array_unique(array_map(static fn (PlacedStep $p): int => $p->step->zone, FindOrder::for($plan)->steps)));
 
@@ -90,11 +91,11 @@ test('darks first, lights first and centre outwards begin where they say', funct
         array_sum(array_map($of, array_slice($zones, -4))) / 4;
     $lightness = static fn ($z): float => $z->lightness;
     $off = static fn ($z): float => hypot($z->x - 148, $z->y - 111);
-    expect($half($begun(Way::DarksFirst), $lightness))
+    expect($half($begun(WorkOrder::DarksFirst), $lightness))
         ->toBeLessThan(-10)
-        ->and($half($begun(Way::LightsFirst), $lightness))
+        ->and($half($begun(WorkOrder::LightsFirst), $lightness))
         ->toBeGreaterThan(10)
-        ->and($half($begun(Way::CentreOutwards), $off))
+        ->and($half($begun(WorkOrder::CentreOutwards), $off))
         ->toBeLessThan(-10);
 });
 
@@ -117,7 +118,7 @@ test('what lies after each step is what was laid until then', function (): void 
 
 test('pick-ups and fresh work under the hand are what a recount says', function (int $seed) use ($habits): void {
     $plan = RandomPlans::of($seed, 9, 5, $habits($seed));
-    foreach ([FindOrder::for($plan), WorkOrder::naive($plan)] as $order) {
+    foreach ([FindOrder::for($plan), OrderedSteps::naive($plan)] as $order) {
         $tools = array_map(static fn (PlacedStep $p): string => $p->step->tool, $order->steps);
         $pickUps = count(
             array_filter($tools, static fn (string $tool, int $i): bool => $i === 0 || $tools[$i - 1] !== $tool, ARRAY_FILTER_USE_BOTH),
@@ -173,11 +174,11 @@ test('what is far, large and on the lighter side comes first where nothing else 
 
 test('the lighter side of a border comes first', function (): void {
     $zone = static fn (int $number, float $lightness): DeskZone => new DeskZone($number, "zone $number", 900, 50, 50, $lightness);
-    expect(Precedence::cost($zone(1, 20), $zone(2, 80), true, Way::AreaByArea, [0, 0]))
-        ->toBeGreaterThan(Precedence::cost($zone(2, 80), $zone(1, 20), true, Way::AreaByArea, [0, 0]))
-        ->and(Precedence::cost($zone(1, 20), $zone(2, 80), false, Way::AreaByArea, [0, 0]))
+    expect(Precedence::cost($zone(1, 20), $zone(2, 80), true, WorkOrder::ZoneByZone, [0, 0]))
+        ->toBeGreaterThan(Precedence::cost($zone(2, 80), $zone(1, 20), true, WorkOrder::ZoneByZone, [0, 0]))
+        ->and(Precedence::cost($zone(1, 20), $zone(2, 80), false, WorkOrder::ZoneByZone, [0, 0]))
         ->toBe(0.0)
-        ->and(Precedence::cost($zone(1, 20), $zone(1, 20), true, Way::LightsFirst, [0, 0]))
+        ->and(Precedence::cost($zone(1, 20), $zone(1, 20), true, WorkOrder::LightsFirst, [0, 0]))
         ->toBe(0.0);
 });
 
@@ -203,7 +204,7 @@ test('what dries is waited for only where nothing else is to do', function (): v
     $labels = LabelGrid::ofNumbers(20, 10, array_map(static fn (int $at): int => 1 + intdiv($at % 20, 10), range(0, 199)));
     $zones = [1 => new DeskZone(1, 'left', 800, 40, 50, 60), 2 => new DeskZone(2, 'right', 800, 120, 50, 60)];
     $wash = [new DeskStep(1, 0, 'A', 5.0), new DeskStep(1, 1, 'solvent', 2.0, 15.0), new DeskStep(1, 2, 'A', 5.0)];
-    $on = static fn (array $steps): WorkOrder => FindOrder::for(
+    $on = static fn (array $steps): OrderedSteps => FindOrder::for(
         WorkPlan::on($labels, 160, 100, array_intersect_key($zones, $steps), $steps, new WorkingHabits()),
     );
     expect($on([1 => $wash])->idle)
@@ -234,9 +235,9 @@ test('a right hand rests right below its pencil, a left one left below, and a tu
 });
 
 test('touches come after a zone\'s values, but never past what lies over or under them', function (): void {
-    $pass = static fn (string $tool, string $marks): WorkPass => new WorkPass(
+    $pass = static fn (string $tool, string $pressures): WorkPass => new WorkPass(
         $tool,
-        array_map(static fn (string $m): ?PressureMark => $m === '-' ? null : PressureMark::Light, str_split($marks)),
+        array_map(static fn (string $m): ?Pressure => $m === '-' ? null : Pressure::Light, str_split($pressures)),
     );
     $touches = [false, false, true, true];
     // A touch of its own between values waits; one that a later pass goes over does not.
@@ -258,7 +259,7 @@ test('touches come after a zone\'s values, but never past what lies over or unde
         $order = ZoneSteps::order($passes, $touches);
         foreach (range(0, 3) as $shade) {
             $in = static fn (array $places): array => array_values(
-                array_filter($places, static fn (int $at): bool => $passes[$at]->marks[$shade] !== null),
+                array_filter($places, static fn (int $at): bool => $passes[$at]->pressures[$shade] !== null),
             );
             expect($in($order))->toBe($in(range(0, 5)));
         }
@@ -303,13 +304,13 @@ test('a session that somebody sits at grows shorter as she works, and ends where
 });
 
 test('firmer takes longer, a wash less; what was really taken corrects it, once there is enough of it', function (): void {
-    $minutes = static fn (string $tool, PressureMark $mark): float => PassMinutes::of(new WorkPass($tool, [$mark]), [1.0], 4000.0);
-    $by = array_map(static fn (PressureMark $m): float => $minutes('Line/1', $m), PressureMark::cases());
+    $minutes = static fn (string $tool, Pressure $pressure): float => PassMinutes::of(new WorkPass($tool, [$pressure]), [1.0], 4000.0);
+    $by = array_map(static fn (Pressure $m): float => $minutes('Line/1', $m), Pressure::cases());
     $sorted = $by;
     sort($sorted);
-    expect($by)->toBe($sorted)->and($minutes('solvent', PressureMark::Medium))->toBeLessThan($by[2]);
+    expect($by)->toBe($sorted)->and($minutes('solvent', Pressure::Medium))->toBeLessThan($by[2]);
     // The same area in many pieces takes a little longer.
-    $pass = new WorkPass('Line/1', [PressureMark::Light]);
+    $pass = new WorkPass('Line/1', [Pressure::Light]);
     expect(PassMinutes::of($pass, [1.0], 4000.0, 11) - PassMinutes::of($pass, [1.0], 4000.0))
         ->toBeGreaterThan(1.0)
         ->toBeLessThan(3.0);

@@ -20,7 +20,7 @@ use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\Import\ImportChoices;
 use KnottyPrism\Core\Formats\Import\ImportPlan;
 use KnottyPrism\Core\Formats\Import\RowMerge;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
@@ -192,12 +192,12 @@ it('takes of very many pencils those that stand for all, or those nearest to one
 
 it('mixes every two pencils both ways round, and three in every order', function () {
     $pencils = [pencilOf('1', '#c03028'), pencilOf('2', '#f0d020'), pencilOf('3', '#2850a0')];
-    $chart = MixingChart::pairs($pencils, Paper::whiteMedium(), PressureMark::Medium, PressureMark::Firm);
+    $chart = MixingChart::pairs($pencils, Paper::whiteMedium(), Pressure::Medium, Pressure::Firm);
     $lab = static fn ($sheet): Lab => Lab::ofReflectance($sheet->meanReflectance());
     foreach ([[0, 1], [0, 2], [1, 2]] as [$i, $j]) {
         expect($lab($chart[$i][$j])->deltaE00($lab($chart[$j][$i])))->toBeGreaterThan(1.0);
     }
-    $orders = MixingChart::orders($pencils, Paper::whiteMedium(), PressureMark::Medium);
+    $orders = MixingChart::orders($pencils, Paper::whiteMedium(), Pressure::Medium);
     expect(
         array_unique(
             array_map(
@@ -207,9 +207,9 @@ it('mixes every two pencils both ways round, and three in every order', function
         ),
     )
         ->toHaveCount(6)
-        ->and(fn () => MixingChart::pairs([$pencils[0]], Paper::whiteMedium(), PressureMark::Medium, PressureMark::Medium))
+        ->and(fn () => MixingChart::pairs([$pencils[0]], Paper::whiteMedium(), Pressure::Medium, Pressure::Medium))
         ->toBeRefused('between 2 and 16')
-        ->and(fn () => MixingChart::orders([$pencils[0]], Paper::whiteMedium(), PressureMark::Medium))
+        ->and(fn () => MixingChart::orders([$pencils[0]], Paper::whiteMedium(), Pressure::Medium))
         ->toBeRefused('three');
 });
 

@@ -12,15 +12,15 @@ use KnottyPrism\Core\Formats\Text\BoundedJson;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use Tests\Core\Pencils;
 
 /** @return array<string, mixed> a plan of two zones as the command line writes it, as far as a check reads it */
 function planOfTwo(): array
 {
-    $shade = static fn (string $role, array $lab): array => [
-        'name' => $role,
-        'called' => $role,
+    $shade = static fn (string $shade, array $lab): array => [
+        'name' => $shade,
+        'called' => $shade,
         'lab' => $lab,
         'fittedLab' => $lab,
         'share' => 0.5,
@@ -68,8 +68,8 @@ it('reads a plan again as far as a drawing is held against it', function () {
     // Zones stand for the labels in the order of their numbers; touches are too small to be read in a photo.
     expect([$rope->name, $rope->number, $sky->name, $sky->number])
         ->toBe(['rope', 3, 'sky', 4])
-        ->and(array_map(static fn ($s): Role => $s->role, $rope->shades))
-        ->toBe([Role::Light, Role::Dark])
+        ->and(array_map(static fn ($s): ShadeName => $s->of, $rope->shades))
+        ->toBe([ShadeName::Light, ShadeName::Dark])
         ->and($rope->shades[1]->stack->text())
         ->toContain('blue')
         ->and(count($rope->shades[0]->done(1)->steps))

@@ -12,9 +12,9 @@ $labels = LabelGrid::ofNumbers(4, 2, [1, 1, 3, 3, 1, 1, 3, 3]);
 /** @return array<string, mixed> a zone of a plan.json, as far as the order asks for it */
 function zoneOfJson(string $name, array $sequence, float $white = 0.0): array
 {
-    $shade = static fn (string $name, string $role, float $l, float $share): array => [
+    $shade = static fn (string $name, string $shade, float $l, float $share): array => [
         'name' => $name,
-        'role' => $role,
+        'shade' => $shade,
         'share' => $share,
         'lab' => [$l, 0, 0],
     ];
@@ -73,7 +73,7 @@ test('what is no plan, or not the plan of these layers, is refused with a senten
     'one zone' => [(string) json_encode(['zones' => [zoneOfJson('sea', [])]]), '2 zones, plan.json 1'],
     'no shades' => ['{"zones": [{"name": "a"}, {"name": "b"}]}', 'want a name, shades and a sequence'],
     'no tool' => [(string) json_encode(['zones' => [zoneOfJson('sea', [['pressures' => []]]), zoneOfJson('rope', [])]]), 'want a name'],
-    'no mark' => [
+    'no pressure' => [
         (string) json_encode([
             'zones' => [zoneOfJson('sea', [['pencil' => 'L/1', 'pressures' => ['mid' => 'hard']]]), zoneOfJson('rope', [])],
         ]),

@@ -45,7 +45,7 @@ it('writes a row a pass, read back as it was, with nothing that a spreadsheet wo
             ],
             ['1', 'Low water', '2026-03-01T18:10:00Z', "'-rope, \"lit\"", '711 Dry reed', 'yes', '2', ''],
             ['2', "'@home", '2026-03-02T19:00:00Z', 'sky', 'solvent', 'no', '3', '0'],
-            // What was marked before film was reckoned says nothing of it; a pencil that has left the shelf keeps its number.
+            // What was ticked before film was reckoned says nothing of it; a pencil that has left the shelf keeps its number.
             ['2', "'@home", '2026-03-02T19:01:00Z', "line\nbroken", 'Slipway/999', 'no', '3', ''],
         ]);
     expect(WorkLogCsv::of(new WorkLog([]), [], [], Wear::ordinary()))->toBe(

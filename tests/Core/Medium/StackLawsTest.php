@@ -6,7 +6,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Stack\LaidStep;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -21,17 +21,17 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Warnings\Warning;
 use KnottyPrism\Core\Recipe\Warnings\Warnings;
 
-// What holds of every stack that an artist may lay, sensible or not: pencils at any mark, finishes anywhere, one pass or eight.
+// What holds of every stack that an artist may lay, sensible or not: pencils at any pressure, finishes anywhere, one pass or eight.
 
 /** @return list<Stack> */
 function anyStacks(int $count, int $seed): array
 {
     mt_srand($seed);
     $pencils = smallHand()->pencils;
-    $marks = PressureMark::cases();
+    $pressures = Pressure::cases();
     $step = static fn (): Pass|Finish => mt_rand(0, 5) === 0
         ? Finish::cases()[mt_rand(0, count(Finish::cases()) - 1)]
-        : new Pass($pencils[mt_rand(0, count($pencils) - 1)], $marks[mt_rand(0, 4)]->pressure());
+        : new Pass($pencils[mt_rand(0, count($pencils) - 1)], $pressures[mt_rand(0, 4)]->share());
 
     return array_map(static fn (): Stack => new Stack(array_map($step, range(1, mt_rand(1, 8)))), range(1, $count));
 }

@@ -10,7 +10,7 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Finishes\Solvent;
 use KnottyPrism\Core\Medium\Laying\LayPass;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Grain;
 use KnottyPrism\Core\Medium\Paper\Paper;
@@ -118,14 +118,14 @@ it('tries a stack on a clone without touching the original', function () {
 });
 
 it('knows five pressures, each with a word, a figure and its strokes', function () {
-    expect(PressureMark::pressures())
+    expect(Pressure::shares())
         ->toBe([0.2, 0.35, 0.55, 0.8, 1.0])
-        ->and(array_map(static fn (PressureMark $m): int => $m->strokes(), PressureMark::cases()))
+        ->and(array_map(static fn (Pressure $m): int => $m->strokes(), Pressure::cases()))
         ->toBe([1, 2, 3, 4, 5])
-        ->and(PressureMark::nearest(0.5))
-        ->toBe(PressureMark::Medium)
-        ->and(PressureMark::nearest(0.9))
-        ->toBe(PressureMark::Firm);
+        ->and(Pressure::nearest(0.5))
+        ->toBe(Pressure::Medium)
+        ->and(Pressure::nearest(0.9))
+        ->toBe(Pressure::Firm);
 });
 
 it('makes a grain that shows every stratum on an equal area, in patches and not in dust', function () {

@@ -12,7 +12,7 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Zones\Distance;
 use KnottyPrism\Core\Photo\Zones\Importance;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZonePiece;
@@ -222,19 +222,24 @@ it('reads a zone along its own values, and moves a target where it is dragged', 
         ->toEqualWithDelta(20, 2.5)
         ->and($read->range[1])
         ->toEqualWithDelta(78, 2.5)
-        ->and($read->zone->targets['dark']->l)
-        ->toBeLessThan($read->zone->targets['mid']->l)
-        ->and($read->zone->targets['mid']->l)
-        ->toBeLessThan($read->zone->targets['light']->l)
-        ->and($read->placeOf($read->zone->targets['mid']))
+        ->and($read->zone->shades['dark']->l)
+        ->toBeLessThan($read->zone->shades['mid']->l)
+        ->and($read->zone->shades['mid']->l)
+        ->toBeLessThan($read->zone->shades['light']->l)
+        ->and($read->placeOf($read->zone->shades['mid']))
         ->toEqualWithDelta(0.5, 0.1);
-    $moved = ZoneReading::of($grid, $pixels, (new ZoneNote('ramp'))->withPlace(Role::Mid, 0.2)->withPlace(Role::Touch, 1.0), $whites);
-    expect($moved->placeOf($moved->zone->targets['mid']))
+    $moved = ZoneReading::of(
+        $grid,
+        $pixels,
+        (new ZoneNote('ramp'))->withPlace(ShadeName::Mid, 0.2)->withPlace(ShadeName::Touch, 1.0),
+        $whites,
+    );
+    expect($moved->placeOf($moved->zone->shades['mid']))
         ->toEqualWithDelta(0.2, 0.02)
-        ->and($moved->placeOf($moved->zone->targets['touch']))
+        ->and($moved->placeOf($moved->zone->shades['touch']))
         ->toEqualWithDelta(1.0, 0.02)
-        ->and($moved->zone->targets['light']->l)
-        ->toBe($read->zone->targets['light']->l);
+        ->and($moved->zone->shades['light']->l)
+        ->toBe($read->zone->shades['light']->l);
     $run = array_map(static fn (Lab $lab): float => $lab->l, $read->run);
     $sorted = $run;
     sort($sorted);

@@ -11,7 +11,8 @@ use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 use KnottyPrism\Core\Photo\Pixels\Texture;
 use KnottyPrism\Core\Photo\Reading\ToneFit;
 use KnottyPrism\Core\Photo\Zones\KeptWhites;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Photo\Zones\ShadeColours;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Photo\Zones\Surface;
 use KnottyPrism\Core\Photo\Zones\Touch;
 use KnottyPrism\Core\Photo\Zones\TouchNote;
@@ -20,7 +21,6 @@ use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Photo\Zones\ZoneNote;
 use KnottyPrism\Core\Photo\Zones\ZoneReading;
 use KnottyPrism\Core\Photo\Zones\ZoneSheet;
-use KnottyPrism\Core\Photo\Zones\ZoneTargets;
 
 /** A picture made of places: L*, a*, b* at each pixel as a function of x and y. */
 function gridOf(int $width, int $height, Closure $labAt): PixelGrid
@@ -79,7 +79,7 @@ it('finds the areas that anyone would name, with clean borders, and names each d
     expect(array_unique($zones))->toHaveCount(6);
     foreach ($inside as [$x, $y]) {
         $zone = $map->zones[$map->labels->numbers()[$y * 150 + $x]];
-        expect($zone->targets['mid']->deltaE00($grid->lab($y * 150 + $x)))->toBeLessThan(3.0);
+        expect($zone->shades['mid']->deltaE00($grid->lab($y * 150 + $x)))->toBeLessThan(3.0);
     }
     expect($map->zones[$zones['wall']]->keptWhite)
         ->toBeGreaterThan(0.8)
@@ -136,7 +136,7 @@ it('keeps to the number of zones asked for, on any picture', function () {
     $noise = gridOf(64, 48, static fn (): array => [mt_rand(0, 100), mt_rand(-40, 40), mt_rand(-40, 40)]);
     expect(count(ZoneMap::proposed($noise, 8)->zones))->toBeLessThanOrEqual(8);
     $flat = ZoneMap::proposed(gridOf(40, 30, static fn (): array => [60, 5, 5]));
-    expect($flat->zones)->not->toBe([])->and($flat->zones[1]->targets)->toHaveKey('mid')->not->toHaveKey('touch');
+    expect($flat->zones)->not->toBe([])->and($flat->zones[1]->shades)->toHaveKey('mid')->not->toHaveKey('touch');
     expect(fn () => ZoneMap::proposed($noise, 21))
         ->toThrow(OutOfRange::class)
         ->and(fn () => PixelGrid::ofSrgb(4, 4, 'abc'))
@@ -144,7 +144,7 @@ it('keeps to the number of zones asked for, on any picture', function () {
     expect(ZoneMap::proposed(gridOf(3, 2, static fn (int $x): array => [30 * $x, 0, 0]))->zones)->not->toBe([]);
 });
 
-it('takes its targets from bands of value that no glint and no speck can move', function () {
+it('takes its shades from bands of value that no glint and no speck can move', function () {
     $ramp = static fn (int $x, int $y): array => [30 + 0.4 * $x, 10, 20];
     $clean = gridOf(100, 40, $ramp);
     $specks = gridOf(
@@ -157,18 +157,18 @@ it('takes its targets from bands of value that no glint and no speck can move', 
                 : $ramp($x, $y)),
     );
     $all = range(0, 3999);
-    [$before, $after] = [ZoneTargets::of($clean, $all), ZoneTargets::of($specks, $all)];
-    foreach (['light', 'mid', 'dark'] as $role) {
-        expect($after[$role]->deltaE00($before[$role]))->toBeLessThan(1.5);
+    [$before, $after] = [ShadeColours::of($clean, $all), ShadeColours::of($specks, $all)];
+    foreach (['light', 'mid', 'dark'] as $shade) {
+        expect($after[$shade]->deltaE00($before[$shade]))->toBeLessThan(1.5);
     }
     expect($before['light']->l)
         ->toBeGreaterThan($before['mid']->l + 8)
         ->and($before['dark']->l)
         ->toBeLessThan($before['mid']->l - 8);
     $patch = gridOf(100, 40, static fn (int $x, int $y): array => $x < 10 && $y < 10 ? [55, 60, 40] : [60, 0, 0]);
-    expect(Zone::measured($patch, $all)->targets['touch']->a)
+    expect(Zone::measured($patch, $all)->shades['touch']->a)
         ->toBeGreaterThan(50.0)
-        ->and(Zone::measured($clean, $all)->targets)
+        ->and(Zone::measured($clean, $all)->shades)
         ->not->toHaveKey('touch');
 });
 
@@ -216,7 +216,7 @@ function roof(): PixelGrid
 it('finds other colours within a zone and where they lie, but no touch in what light and shade alone make', function () {
     $grid = roof();
     $zone = Zone::measured($grid, range(0, 7199));
-    expect(array_map(static fn (Touch $t): Role => $t->role, $zone->touches))->toBe([Role::Touch, Role::SecondTouch]);
+    expect(array_map(static fn (Touch $t): ShadeName => $t->shade, $zone->touches))->toBe([ShadeName::Touch, ShadeName::SecondTouch]);
     [$red, $teal] = $zone->touches;
     expect($red->lab->a)
         ->toBeGreaterThan(35.0)
@@ -230,7 +230,13 @@ it('finds other colours within a zone and where they lie, but no touch in what l
         ->toEqualWithDelta(0.05, 0.01)
         ->and(min(array_map(static fn (int $at): int => intdiv($at, 120), $red->pixels)))
         ->toBeGreaterThan(48)
-        ->and($zone->shareOf(Role::Light) + $zone->shareOf(Role::Mid) + $zone->shareOf(Role::Dark) + $red->share + $teal->share)
+        ->and(
+            $zone->shareOf(ShadeName::Light) +
+                $zone->shareOf(ShadeName::Mid) +
+                $zone->shareOf(ShadeName::Dark) +
+                $red->share +
+                $teal->share,
+        )
         ->toEqualWithDelta(1.0, 1e-9);
     $lit = gridOf(100, 40, static fn (int $x): array => [15 + 0.7 * $x, 6 + 0.1 * $x, 10 + 0.15 * $x]);
     expect(Zone::measured($lit, range(0, 3999))->touches)->toBe([]);
@@ -243,8 +249,8 @@ it('takes touches where someone placed them, in their order and under their name
     [$trim, $columns] = $read(ZoneNote::ofArray(json_decode((string) json_encode($note->toArray()), true)));
     expect($trim->name)
         ->toBe('trim')
-        ->and($trim->role)
-        ->toBe(Role::Touch)
+        ->and($trim->shade)
+        ->toBe(ShadeName::Touch)
         ->and($trim->lab->a)
         ->toBeLessThan(-20.0)
         ->and($columns->name)

@@ -8,7 +8,7 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Finishes\Blender;
 use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\LaidStack;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -34,22 +34,22 @@ function workedSo(string $text): Sequence
 {
     return new Sequence(
         array_map(static function (string $pass): GradedPass {
-            [$tool, $marks] = explode(' ', trim($pass));
+            [$tool, $pressures] = explode(' ', trim($pass));
 
             return new GradedPass(
                 Finish::tryFrom($tool) ?? Pencils::named($tool),
                 array_map(
-                    static fn (string $m): ?PressureMark => $m === '-' ? null : PressureMark::cases()[(int) $m - 1],
-                    explode(',', $marks),
+                    static fn (string $m): ?Pressure => $m === '-' ? null : Pressure::cases()[(int) $m - 1],
+                    explode(',', $pressures),
                 ),
             );
         }, explode(';', $text)),
     );
 }
 
-function marksOf(GradedPass $pass): string
+function pressuresOf(GradedPass $pass): string
 {
-    return implode(',', array_map(static fn (?PressureMark $m): string => $m === null ? '-' : (string) $m->strokes(), $pass->marks));
+    return implode(',', array_map(static fn (?Pressure $m): string => $m === null ? '-' : (string) $m->strokes(), $pass->pressures));
 }
 
 it('keeps a sequence by roles, so that it is the same when shades come, go or change places', function () {
@@ -58,12 +58,12 @@ it('keeps a sequence by roles, so that it is the same when shades come, go or ch
     $shades = $named('light', 'mid', 'dark');
     $note = SequenceNote::of(workedSo('yellow 2,3,4; blue -,1,5; blender 3,3,3'), $shades);
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
-    expect(array_map(marksOf(...), $back->read($shelf, $shades)->passes))
+    expect(array_map(pressuresOf(...), $back->read($shelf, $shades)->passes))
         ->toBe(['2,3,4', '-,1,5', '3,3,3'])
         ->and($back->read($shelf, $shades)->passes[2]->tool)
         ->toBe(Blender::it())
         // The middle is gone and a touch has come: it is not gone over, the others are as they were.
-        ->and(array_map(marksOf(...), $back->read($shelf, $named('dark', 'light', 'touch'))->passes))
+        ->and(array_map(pressuresOf(...), $back->read($shelf, $named('dark', 'light', 'touch'))->passes))
         ->toBe(['4,2,-', '5,-,-', '3,3,-']);
     expect(fn () => (new PassNote('Nowhere/1', []))->read($shelf, $shades))->toThrow(UnknownPencil::class);
 });
@@ -85,7 +85,7 @@ it('holds what an artist decided, each thing by itself, and forgets what says no
         ->and($held->overruling(3, 'light', 'flat', null)->overruled)
         ->toHaveCount(1);
     // A sequence of her own leaves said what was overruled.
-    $own = $held->withSequence(2, new SequenceNote([new PassNote('yellow', ['light' => PressureMark::Light])]));
+    $own = $held->withSequence(2, new SequenceNote([new PassNote('yellow', ['light' => Pressure::Light])]));
     expect($own->overruled(2, 'dark'))
         ->not->toBe([])
         ->and($own->withSequence(2, null)->sequences)
@@ -161,23 +161,23 @@ it('turns the hue and leaves value alone, to the last digit', function () {
 it('grades a pass and back again, never beyond a whisper or full, and leaves touches to themselves', function () {
     $pass = workedSo('yellow 2,3,4,1')->passes[0];
     $run = [0, 1, 2];
-    expect(marksOf(Regrade::Firmer->of($pass, $run)))
+    expect(pressuresOf(Regrade::Firmer->of($pass, $run)))
         ->toBe('3,4,5,2')
-        ->and(marksOf(Regrade::Lighter->of($pass, $run)))
+        ->and(pressuresOf(Regrade::Lighter->of($pass, $run)))
         ->toBe('1,2,3,1')
-        ->and(marksOf(Regrade::Steeper->of($pass, $run)))
+        ->and(pressuresOf(Regrade::Steeper->of($pass, $run)))
         ->toBe('1,3,5,1')
-        ->and(marksOf(Regrade::Flatter->of($pass, $run)))
+        ->and(pressuresOf(Regrade::Flatter->of($pass, $run)))
         ->toBe('3,3,3,1')
-        ->and(marksOf(Regrade::Flatter->of(Regrade::Steeper->of($pass, $run), $run)))
-        ->toBe(marksOf($pass))
+        ->and(pressuresOf(Regrade::Flatter->of(Regrade::Steeper->of($pass, $run), $run)))
+        ->toBe(pressuresOf($pass))
         // A whisper grades away to nothing; what is left out stays so in firmer hands.
-        ->and(marksOf(Regrade::Steeper->of(workedSo('yellow 1,3,5,1')->passes[0], $run)))
+        ->and(pressuresOf(Regrade::Steeper->of(workedSo('yellow 1,3,5,1')->passes[0], $run)))
         ->toBe('-,3,5,1')
-        ->and(marksOf(Regrade::Firmer->of(workedSo('yellow -,5,5,-')->passes[0], $run)))
+        ->and(pressuresOf(Regrade::Firmer->of(workedSo('yellow -,5,5,-')->passes[0], $run)))
         ->toBe('-,5,5,-')
-        ->and(marksOf(Regrade::Steeper->of($pass, [1])))
-        ->toBe(marksOf($pass));
+        ->and(pressuresOf(Regrade::Steeper->of($pass, [1])))
+        ->toBe(pressuresOf($pass));
 });
 
 it('says every small change of a pass as one would advise it, and makes just that change', function () {
@@ -188,18 +188,18 @@ it('says every small change of a pass as one would advise it, and makes just tha
     expect(array_keys($changes))
         ->toContain(
             'Leave out pass 2',
-            'Lay pass 2 a mark firmer',
-            'Lay pass 2 a mark lighter',
+            'Lay pass 2 a step firmer',
+            'Lay pass 2 a step lighter',
             'Lay pass 2 as pass 1',
             'Lay pass 2 as pass 3',
-            'Lay pass 2 twice, a mark lighter each time',
+            'Lay pass 2 twice, a step lighter each time',
             'Leave pass 2 out in the light',
             'Lay pass 2 light in the light',
             'Take orange for pass 2',
         )
         ->and($changes['Leave out pass 2']->passes)
         ->toHaveCount(2)
-        ->and(marksOf($changes['Lay pass 2 a mark firmer']->passes[1]))
+        ->and(pressuresOf($changes['Lay pass 2 a step firmer']->passes[1]))
         ->toBe('2,5')
         ->and($changes['Lay pass 2 as pass 1']->passes[0]->tool)
         ->toBe(Pencils::named('red'))
@@ -208,7 +208,7 @@ it('says every small change of a pass as one would advise it, and makes just tha
     foreach ($changes as $words => $changed) {
         expect($changed)
             ->not->toEqual($sequence)
-            ->and(marksOf($changed->passes[0]) === '2,3' || str_contains($words, 'as pass 1'))
+            ->and(pressuresOf($changed->passes[0]) === '2,3' || str_contains($words, 'as pass 1'))
             ->toBeTrue();
     }
     // What is left out wherever it was laid is no pass any more.
@@ -218,7 +218,7 @@ it('says every small change of a pass as one would advise it, and makes just tha
         ->and([...SequenceChanges::inShade($sequence, 2, 0, 'light')])
         ->toBe([]);
     $coats = iterator_to_array(SequenceChanges::coats($sequence, 0, 'light', 2, [Pencils::named('green')]));
-    expect($coats)->toHaveCount(5)->and(marksOf($coats['End with green firm in the light']->passes[3]))->toBe('4,-');
+    expect($coats)->toHaveCount(5)->and(pressuresOf($coats['End with green firm in the light']->passes[3]))->toBe('4,-');
 });
 
 it('lays pencils beside the drawing lightest first, each with its zones, three of them named for their parts', function () {

@@ -158,7 +158,7 @@ it('foresees what the heaviest and the lightest hand sway by', function (float $
         new Drawer([Pencils::named('red'), Pencils::named('blue')]),
         Paper::whiteMedium()->under(new Hand(pressure: $pressure)),
     );
-    foreach (HandSway::pressures($moves) as $mark => $erring) {
-        expect(is_finite($erring))->toBeTrue()->and(abs($erring - $moves->pressures[$mark]))->toBeGreaterThan(0.01)->toBeLessThan(0.6);
+    foreach (HandSway::pressures($moves) as $n => $erring) {
+        expect(is_finite($erring))->toBeTrue()->and(abs($erring - $moves->pressures[$n]))->toBeGreaterThan(0.01)->toBeLessThan(0.6);
     }
 })->with([0.5, 1.0, 1.5, 2.0]);

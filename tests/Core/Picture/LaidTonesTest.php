@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use KnottyPrism\Core\Colour\Illuminant;
 use KnottyPrism\Core\Colour\Lab;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Picture\Preview\DrawnZone;
 use KnottyPrism\Core\Picture\Preview\LaidTones;
@@ -60,8 +60,8 @@ it('lays a zone pass by pass, and blends where passes are not the same', functio
     $paper = Paper::whiteMedium();
     [$red, $blue] = [Pencils::named('red'), Pencils::named('blue')];
     $sequence = new Sequence([
-        new GradedPass($red, [PressureMark::Light, PressureMark::Medium]),
-        new GradedPass($blue, [null, PressureMark::Light]),
+        new GradedPass($red, [Pressure::Light, Pressure::Medium]),
+        new GradedPass($blue, [null, Pressure::Light]),
     ]);
     $zone = DrawnZone::of(1, [new Shade('light', new Lab(70, 0, 0)), new Shade('dark', new Lab(30, 0, 0))], $sequence);
     expect($zone->run[0]->seen->l)

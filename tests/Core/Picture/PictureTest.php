@@ -84,7 +84,7 @@ it('chooses as good a palette as trying all', function (int $count) {
 
 it('plans every shade of every zone, within a few pencils where few are wanted', function () {
     $plan = villagePlan();
-    $wanted = array_map(static fn ($zone): array => array_keys($zone->targets), $plan->map->zones);
+    $wanted = array_map(static fn ($zone): array => array_keys($zone->shades), $plan->map->zones);
     $planned = array_map(
         static fn (SequenceAnswer $a): array => array_map(static fn (Shade $s): string => $s->name, $a->shades()),
         $plan->answers(),
@@ -110,7 +110,7 @@ it('plans every shade of every zone, within a few pencils where few are wanted',
         ->toBe(['palette' => 1.0, 'sequences' => 1.0]);
 });
 
-it('says so when no pencil is at hand', function () {
+it('says so when no pencil is available', function () {
     $grid = village();
     $none = new Drawer([PencilFit::of(new PencilRecord('', '1', 'Far', '#c03028', owned: false))]);
     expect(
@@ -136,7 +136,7 @@ it('names the pencil whose purchase would help the picture most', function () {
         ->toBeGreaterThan(1.0);
 
     // Bought, it brings what was said, or more: a whole search finds what a glance does.
-    $bought = new Drawer(array_map(static fn (Pencil $p): Pencil => $p->record->number === '77' ? $p->atHand() : $p, $drawer->pencils));
+    $bought = new Drawer(array_map(static fn (Pencil $p): Pencil => $p->record->number === '77' ? $p->asOwned() : $p, $drawer->pencils));
     $then = (new PlanPicture($bought, Paper::whiteMedium(), mostPasses: 2))->whole($sky, $plan->map);
     expect($plan->errorOnPaper() - $then->errorOnPaper())->toBeGreaterThan(0.9 * ($plan->purchases[0]->gain ?? 0.0));
 });
@@ -259,7 +259,7 @@ it('lets half a coat look between none and a whole one', function () {
         ->toBeLessThan(1e-6);
 });
 
-it('makes a missing pencil from those at hand, nearer than the nearest of them', function () {
+it('makes a missing pencil from those available, nearer than the nearest of them', function () {
     $missing = DrawerFile::drawer((string) file_get_contents(dirname(__DIR__, 3).'/demo/lines/slipway.csv'))->pencil('618');
     $found = Substitute::for($missing, theDemoDrawer(), Paper::whiteMedium());
     expect($found->heavy->outcome()->comparison()->deltaE00)

@@ -9,7 +9,7 @@ use KnottyPrism\Core\Medium\Finishes\Solvent;
 use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\Evenness;
 use KnottyPrism\Core\Medium\Laying\LayPass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Notes\Survey;
@@ -89,7 +89,7 @@ it('foresees the grain that one more pass leaves on random stacks', function () 
         }
         $move = mt_rand(0, count($moves->passes) - 1);
         $before = $sheet->grain();
-        $share = $moves->shares($sheet)[$move % Moves::MARKS];
+        $share = $moves->shares($sheet)[$move % Moves::PRESSURES];
         $foreseen = max(
             0.0,
             GrainForecast::STAYS * $before +
@@ -162,7 +162,7 @@ it('warns of paper that shows where the thing is smooth, with a change that was 
 
     // Over a value run: what removes it is laid and looked at again in every shade.
     $paper = Paper::whiteMedium();
-    $peppered = new Sequence([new GradedPass(theDemoDrawer()->pencil('688'), [PressureMark::Whisper, PressureMark::Light])]);
+    $peppered = new Sequence([new GradedPass(theDemoDrawer()->pencil('688'), [Pressure::Whisper, Pressure::Light])]);
     $own = static fn (int $shade): Lab => Lab::ofReflectance($peppered->stackIn($shade)->on($paper)->meanReflectance());
     $shades = [new Shade('light', $own(0), 0.5), new Shade('dark', $own(1), 0.5)];
     $find = new FindSequences(theDemoDrawer(), $paper, Method::free(), Pencils::shelf());
@@ -194,7 +194,7 @@ it('offers the evenest among the answers where it shows clearly less of the pape
 
 it('takes another coat of the same pencil for less than another pass, and one pressed otherwise for as much', function () {
     $prices = new Prices([0.0, 0.0]);
-    $of = static fn (array $pencils, array $marks): float => $prices->ofRun(new Run($pencils, $marks));
+    $of = static fn (array $pencils, array $pressures): float => $prices->ofRun(new Run($pencils, $pressures));
     $once = $of([0], [[2, 3]]);
     $coat = $of([0, 0], [[2, 3], [2, 3]]) - $once;
     $otherwise = $of([0, 0], [[2, 3], [1, 2]]) - $once;
@@ -207,7 +207,7 @@ it('takes another coat of the same pencil for less than another pass, and one pr
 });
 
 it('goes on from pepper with what fills the tooth where the thing is smooth', function () {
-    $laid = new Sequence([new GradedPass(Pencils::named('black'), [PressureMark::Whisper])]);
+    $laid = new Sequence([new GradedPass(Pencils::named('black'), [Pressure::Whisper])]);
     $aim = Pencils::colour('pale-blue@0.55 black@0.20');
     $rest = static fn (Surface $s): SequenceAnswer => SequenceAnswer::of(
         RecipeLabel::Surest,
@@ -229,9 +229,9 @@ it('goes on from pepper with what fills the tooth where the thing is smooth', fu
 it(
     'gives what a tissue, a burnisher or solvent evens as the reason for it, and of a pencil only where it changes no colour',
     function () {
-        $black = new GradedPass(Pencils::named('black'), [PressureMark::Light]);
+        $black = new GradedPass(Pencils::named('black'), [Pressure::Light]);
         foreach ([Tissue::it(), Blender::it(), Solvent::it()] as $finish) {
-            $sequence = new Sequence([$black, new GradedPass($finish, [PressureMark::Medium])]);
+            $sequence = new Sequence([$black, new GradedPass($finish, [Pressure::Medium])]);
             $shade = new Shade('mid', Lab::ofXyz($sequence->stackIn(0)->on(Paper::whiteMedium())->xyz()));
             $reasons = PassReasons::of(
                 SequenceAnswer::of(RecipeLabel::Surest, $sequence, [$shade], Paper::whiteMedium(), Mode::ColourAndValue),

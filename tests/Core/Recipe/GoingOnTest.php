@@ -6,7 +6,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Finishes\Tissue;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
@@ -27,7 +27,11 @@ $shades = static fn (): array => [
     new Shade('mid', new Lab(56, 5, 20), 0.5),
     new Shade('dark', new Lab(36, 4, 12), 0.2),
 ];
-$even = static fn (string $name, PressureMark $mark): GradedPass => new GradedPass(Pencils::named($name), [$mark, $mark, $mark]);
+$even = static fn (string $name, Pressure $pressure): GradedPass => new GradedPass(Pencils::named($name), [
+    $pressure,
+    $pressure,
+    $pressure,
+]);
 
 test('where another pencil lies than was planned the rest comes nearer than the plan would, and repeats', function (string $laid) use (
     $pencils,
@@ -35,7 +39,7 @@ test('where another pencil lies than was planned the rest comes nearer than the 
     $even,
 ): void {
     $planned = (new FindSequences(new Drawer($pencils()), Paper::whiteMedium(), Method::opinion()))->for($shades())[0]->sequence;
-    $lies = new Sequence([$even($laid, PressureMark::Medium)]);
+    $lies = new Sequence([$even($laid, Pressure::Medium)]);
     $yet = new Sequence(array_slice($planned->passes, 1));
     $find = new FindRest($shades(), $pencils(), Paper::whiteMedium());
     $rest = $find->after($lies, $yet);
@@ -55,20 +59,19 @@ test('where another pencil lies than was planned the rest comes nearer than the 
 })->with(['red', 'blue', 'green']);
 
 test('a zone that is as it should be is left alone', function () use ($pencils, $even): void {
-    $lies = new Sequence([$even('yellow', PressureMark::Light)]);
+    $lies = new Sequence([$even('yellow', Pressure::Light)]);
     $look = Lab::ofXyz($lies->stackIn(0)->on(Paper::whiteMedium())->xyz());
     $shades = [new Shade('light', $look, 0.5), new Shade('mid', $look, 0.3), new Shade('dark', $look, 0.2)];
     expect(
-        (new FindRest($shades, $pencils(), Paper::whiteMedium()))->after($lies, new Sequence([$even('black', PressureMark::Firm)]))
-            ->passes,
+        (new FindRest($shades, $pencils(), Paper::whiteMedium()))->after($lies, new Sequence([$even('black', Pressure::Firm)]))->passes,
     )->toBe([]);
 });
 
 test('every change keeps the craft of laying on what lies there', function () use ($pencils, $shades, $even): void {
-    $laid = new Sequence([$even('yellow', PressureMark::Firm)]);
+    $laid = new Sequence([$even('yellow', Pressure::Firm)]);
     $rest = new Sequence([
-        $even('red', PressureMark::Firm),
-        new GradedPass(Tissue::it(), [PressureMark::Medium, PressureMark::Medium, PressureMark::Medium]),
+        $even('red', Pressure::Firm),
+        new GradedPass(Tissue::it(), [Pressure::Medium, Pressure::Medium, Pressure::Medium]),
     ]);
     $count = 0;
     foreach ((new RestChanges($shades(), $pencils(), $laid))->of($rest) as $changed) {
@@ -79,7 +82,7 @@ test('every change keeps the craft of laying on what lies there', function () us
                 ...array_values(
                     array_filter(
                         array_map(
-                            static fn (GradedPass $p): int => $p->tool instanceof Finish ? 0 : $p->marks[$shade]?->strokes() ?? 0,
+                            static fn (GradedPass $p): int => $p->tool instanceof Finish ? 0 : $p->pressures[$shade]?->strokes() ?? 0,
                             $changed->passes,
                         ),
                     ),
@@ -99,8 +102,8 @@ test('whatever lies, the rest is never farther off than the plan\'s or than none
     $shades,
 ): void {
     mt_srand($seed);
-    $mark = static fn (int $from, int $to): PressureMark => PressureMark::cases()[mt_rand($from, $to)];
-    $pass = static fn (): GradedPass => new GradedPass($pencils()[mt_rand(0, 7)], [$mark(0, 2), $mark(1, 3), $mark(2, 4)]);
+    $pressure = static fn (int $from, int $to): Pressure => Pressure::cases()[mt_rand($from, $to)];
+    $pass = static fn (): GradedPass => new GradedPass($pencils()[mt_rand(0, 7)], [$pressure(0, 2), $pressure(1, 3), $pressure(2, 4)]);
     $laid = new Sequence(array_map($pass, range(1, mt_rand(1, 3))));
     $planned = new Sequence(array_map($pass, range(1, mt_rand(1, 2))));
     $rest = (new FindRest($shades(), $pencils(), Paper::whiteMedium()))->after($laid, $planned);

@@ -65,11 +65,11 @@ it('lays a pair once and remembers it, whatever short lists its pencils are in',
     $first = new Moves(new Drawer(array_map(Pencils::named(...), ['red', 'blue', 'green'])), Paper::whiteMedium());
     $other = new Moves(new Drawer(array_map(Pencils::named(...), ['yellow', 'green', 'red'])), Paper::whiteMedium());
     $onRed = Pencils::sheet('red@0.35');
-    $pair = $book->look($first, $onRed, 1, 2 * Moves::MARKS + 3);
+    $pair = $book->look($first, $onRed, 1, 2 * Moves::PRESSURES + 3);
     expect($pair)
-        ->toBe(PairBook::laid($first, $onRed, $first->passes[2 * Moves::MARKS + 3]))
+        ->toBe(PairBook::laid($first, $onRed, $first->passes[2 * Moves::PRESSURES + 3]))
         // Green over red in the other list, asked with a sheet that is none: what is known is not laid again.
-        ->and($book->look($other, new Sheet(Paper::whiteMedium()), 2 * Moves::MARKS + 1, Moves::MARKS + 3))
+        ->and($book->look($other, new Sheet(Paper::whiteMedium()), 2 * Moves::PRESSURES + 1, Moves::PRESSURES + 3))
         ->toBe($pair);
 });
 
@@ -78,12 +78,12 @@ it('takes a hand that errs by one deviation up where it is light and down where 
         new Moves(new Drawer([Pencils::named('red')]), Paper::whiteMedium()->under(new Hand(spread: $spread))),
     );
     [$even, $wild] = [$errs(1.0), $errs(2.0)];
-    foreach ([0.2, 0.35, 0.55, 0.8, 1.0] as $mark => $pressure) {
-        $up = $mark < 3 ? 1 : -1;
-        expect($up * ($even[$mark] - $pressure))
+    foreach ([0.2, 0.35, 0.55, 0.8, 1.0] as $n => $pressure) {
+        $up = $n < 3 ? 1 : -1;
+        expect($up * ($even[$n] - $pressure))
             ->toBeGreaterThan(0.05)
-            ->and($wild[$mark] - $pressure)
-            ->toEqualWithDelta(2 * ($even[$mark] - $pressure), 1e-9);
+            ->and($wild[$n] - $pressure)
+            ->toEqualWithDelta(2 * ($even[$n] - $pressure), 1e-9);
     }
 });
 
@@ -100,8 +100,8 @@ it(
             return HandSway::ofMoves($moves, Atlas::of($moves), new LocalMetric(new Lab(60, 0, 0)));
         };
         [$even, $wild] = [$of(1.0), $of(2.0)];
-        for ($mark = 0; $mark < 3; $mark++) {
-            expect($even[$mark])->toBeGreaterThan(0.0)->toBeLessThan($even[Moves::MARKS + $mark]);
+        for ($pressure = 0; $pressure < 3; $pressure++) {
+            expect($even[$pressure])->toBeGreaterThan(0.0)->toBeLessThan($even[Moves::PRESSURES + $pressure]);
         }
         foreach ($wild as $move => $sway) {
             expect($sway)->toEqualWithDelta(4 * $even[$move], 1e-9);

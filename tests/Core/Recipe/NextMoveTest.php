@@ -6,7 +6,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Finishes\Lift;
 use KnottyPrism\Core\Medium\Hand\Hand;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Strips\Ladder;
@@ -50,7 +50,7 @@ it('finds the pass that is missing', function (string $done, string $missing) {
         ->toBeLessThan(0.1)
         ->and($move->words())
         ->toContain($name)
-        ->toContain(PressureMark::nearest((float) $pressure)->adverb())
+        ->toContain(Pressure::nearest((float) $pressure)->adverb())
         ->toContain('a match');
 })->with([['yellow@0.35', 'blue@0.55'], ['red@0.55', 'black@0.35'], ['green@0.35', 'yellow@0.80']]);
 

@@ -7,7 +7,7 @@ use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Formats\StackText;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Doubt;
 use KnottyPrism\Core\Medium\Stack\Stack;
@@ -106,7 +106,7 @@ it('is as sure as the best of all stacks of two passes that the craft allows', f
         ...array_map(
             static fn (string $name): array => array_map(
                 static fn (float $p): Pass => new Pass(Pencils::named($name), $p),
-                PressureMark::pressures(),
+                Pressure::shares(),
             ),
             $names,
         ),

@@ -12,10 +12,10 @@ use KnottyPrism\Core\Recipe\SequenceSearch\Beam;
 use KnottyPrism\Core\Recipe\SequenceSearch\Craft;
 use KnottyPrism\Core\Recipe\SequenceSearch\Found;
 use KnottyPrism\Core\Recipe\SequenceSearch\Ground;
-use KnottyPrism\Core\Recipe\SequenceSearch\Marking;
 use KnottyPrism\Core\Recipe\SequenceSearch\Node;
 use KnottyPrism\Core\Recipe\SequenceSearch\Patterns;
 use KnottyPrism\Core\Recipe\SequenceSearch\Polish;
+use KnottyPrism\Core\Recipe\SequenceSearch\Pressing;
 use KnottyPrism\Core\Recipe\SequenceSearch\Prices;
 use KnottyPrism\Core\Recipe\SequenceSearch\Run;
 use KnottyPrism\Core\Recipe\SequenceSearch\RunChanges;
@@ -65,7 +65,7 @@ it('is changed by putting in, taking out, exchanging and swapping passes, and is
             ->and(
                 $run
                     ->exchanged($at, 5, [1, 2, 3])
-                    ->exchanged($at, $run->pencils[$at], $run->marks[$at])
+                    ->exchanged($at, $run->pencils[$at], $run->pressures[$at])
                     ->key(),
             )
             ->toBe($key)
@@ -90,7 +90,7 @@ it('costs the same however it is worked out: at once, pass by pass, or only as f
         $whole = $ground->node($run);
         $laid = $ground->node(new Run())->laid;
         foreach ($run->pencils as $at => $pencil) {
-            $laid = $ground->onto($laid, $pencil, $run->marks[$at]);
+            $laid = $ground->onto($laid, $pencil, $run->pressures[$at]);
         }
         $step = $ground->judged($run, $laid);
         expect($step->cost)
@@ -117,20 +117,20 @@ it('knows the doubt of a stack before it is laid', function () {
             expect($ground->book->doubtOf($moves))
                 ->toBe($ground->book->lay($moves)->doubt)
                 ->and(count($moves))
-                ->toBe(count(array_filter(array_column($run->marks, $shade))));
+                ->toBe(count(array_filter(array_column($run->pressures, $shade))));
         }
     }
 });
 
 it('lays no pencil three coats deep on itself, but comes back to it after another', function () {
     $craft = ropeGround(6)->craft;
-    $marks = [2, 2, 3];
-    $twice = (new Run())->with(0, $marks)->with(0, $marks);
+    $pressures = [2, 2, 3];
+    $twice = (new Run())->with(0, $pressures)->with(0, $pressures);
     expect($craft->keeps($twice))
         ->toBeTrue()
-        ->and($craft->keeps($twice->with(0, $marks)))
+        ->and($craft->keeps($twice->with(0, $pressures)))
         ->toBeFalse()
-        ->and($craft->keeps($twice->with(1, $marks)->with(0, $marks)))
+        ->and($craft->keeps($twice->with(1, $pressures)->with(0, $pressures)))
         ->toBeTrue()
         ->and($craft->comesIn([0, 0], 0, 2))
         ->toBeFalse()
@@ -157,7 +157,7 @@ it('hopes for no more than it has, and for nothing where no pass is left', funct
     }
 });
 
-it('prices passes, pencils, coats, falling marks and spent tooth, each by itself', function () {
+it('prices passes, pencils, coats, falling pressures and spent tooth, each by itself', function () {
     $prices = new Prices([0.0, 0.5, 0.0]);
     $one = (new Run())->with(0, [1, 2, 3]);
     $price = $prices->ofRun($one);
@@ -195,7 +195,7 @@ it('prices passes, pencils, coats, falling marks and spent tooth, each by itself
     }
 });
 
-it('marks a given order of pencils as well as trying every marking does', function () {
+it('finds the pressures for a given order of pencils as well as trying all of them does', function () {
     $ground = groundOf(
         kitOf('yellow', 'blue', 'dark warm grey'),
         [new Shade('light', new Lab(70, 4, 30), 0.5), new Shade('dark', new Lab(38, 2, 14), 0.5)],
@@ -210,28 +210,28 @@ it('marks a given order of pencils as well as trying every marking does', functi
                 $least = $ground->craft->keeps($run) ? min($least, $ground->cost($run, $least)) : $least;
             }
         }
-        $found = (new Marking($ground))->of((new Run())->with($first, [1, 1])->with($second, [1, 1]), [0, 1], INF);
+        $found = (new Pressing($ground))->of((new Run())->with($first, [1, 1])->with($second, [1, 1]), [0, 1], INF);
         expect($found)
             ->not->toBeNull()
             ->and($found[1])
             ->toEqualWithDelta($least, 1e-6)
             // Nothing is found below what is the least.
-            ->and((new Marking($ground))->of((new Run())->with($first, [1, 1])->with($second, [1, 1]), [0, 1], $least - 1e-6))
+            ->and((new Pressing($ground))->of((new Run())->with($first, [1, 1])->with($second, [1, 1]), [0, 1], $least - 1e-6))
             ->toBeNull();
     }
 });
 
-it('marks again only the passes that it is told to', function () {
+it('presses again only the passes that it is told to', function () {
     $ground = ropeGround();
     $run = (new Run())
         ->with(0, [2, 2, 3])
         ->with(1, [1, 2, 2])
         ->with(4, [0, 1, 3]);
     foreach ([[0], [1, 2], [2]] as $free) {
-        $found = (new Marking($ground))->of($run, $free, INF);
+        $found = (new Pressing($ground))->of($run, $free, INF);
         expect($found)->not->toBeNull()->and($found[0]->pencils)->toBe($run->pencils)->and($ground->craft->keeps($found[0]))->toBeTrue();
         foreach (array_diff([0, 1, 2], $free) as $kept) {
-            expect($found[0]->marks[$kept])->toBe($run->marks[$kept]);
+            expect($found[0]->pressures[$kept])->toBe($run->pressures[$kept]);
         }
     }
 });
@@ -244,21 +244,21 @@ it('tries small changes alone: one pass each, and every one of its kind', functi
         ->with(1, [1, 2, 2])
         ->with(4, [0, 1, 3]);
     foreach ($changes->regraded($run) as $other) {
-        $moved = array_filter([0, 1, 2], static fn (int $at): bool => $other->marks[$at] !== $run->marks[$at]);
+        $moved = array_filter([0, 1, 2], static fn (int $at): bool => $other->pressures[$at] !== $run->pressures[$at]);
         expect($other->pencils)->toBe($run->pencils)->and($moved)->toHaveCount(1);
         foreach ($moved as $at) {
-            expect(max(array_map(static fn (int $a, int $b): int => abs($a - $b), $other->marks[$at], $run->marks[$at])))->toBe(1);
+            expect(max(array_map(static fn (int $a, int $b): int => abs($a - $b), $other->pressures[$at], $run->pressures[$at])))->toBe(1);
         }
     }
     foreach ($changes->exchanged($run) as $other) {
-        expect(count(array_diff_assoc($other->pencils, $run->pencils)))->toBe(1)->and($other->marks)->toBe($run->marks);
+        expect(count(array_diff_assoc($other->pencils, $run->pencils)))->toBe(1)->and($other->pressures)->toBe($run->pressures);
     }
     $lengths = array_count_values(array_map(static fn (Run $r): int => $r->length(), [...$changes->moved($run)]));
     // Each left out; two neighbours swapped, twice; each pencil once more in every place, light and in a whisper.
     expect($lengths)->toBe([2 => 3, 3 => 2, 4 => 3 * 4 * 2]);
     // One pass more: every pencil before and after, in four ways over all of it and in three from the middle values down.
     $more = [...$changes->oneMore((new Run())->with(0, [2, 2, 3]))];
-    $down = array_filter($more, static fn (Run $r): bool => in_array(0, array_column($r->marks, 0), true));
+    $down = array_filter($more, static fn (Run $r): bool => in_array(0, array_column($r->pressures, 0), true));
     expect(array_unique(array_map(static fn (Run $r): string => $r->key(), $more)))
         ->toHaveCount(7 * 6 * 2)
         ->and($down)

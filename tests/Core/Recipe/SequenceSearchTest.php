@@ -6,7 +6,7 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Finishes\Tissue;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
@@ -76,8 +76,8 @@ it('finds what trying every sequence finds', function () {
         $ground = groundOf($kit, $shades, 2);
         $passes = [];
         foreach (array_keys($kit->moves->pencils) as $pencil) {
-            foreach (Patterns::over(2, [0, 1]) as $marks) {
-                $passes[] = [$pencil, $marks];
+            foreach (Patterns::over(2, [0, 1]) as $pressures) {
+                $passes[] = [$pencil, $pressures];
             }
         }
         $least = INF;
@@ -109,8 +109,8 @@ it('allows and forbids by the craft what a hand would', function (array $passes,
         new Shade('dark', new Lab(25, 10, 5), 0.2),
     ];
     $run = new Run();
-    foreach ($passes as [$pencil, $marks]) {
-        $run = $run->with($pencil, array_map(intval(...), str_split($marks)));
+    foreach ($passes as [$pencil, $pressures]) {
+        $run = $run->with($pencil, array_map(intval(...), str_split($pressures)));
     }
     expect(groundOf($kit, $shades, 6, ...$settings)->craft->keeps($run))->toBe($allowed);
 })->with([
@@ -140,11 +140,11 @@ it('allows and forbids by the craft what a hand would', function (array $passes,
 it('grades passes only up or only down, over whatever is worked', function (int $shades, array $worked) {
     $patterns = Patterns::over($shades, $worked);
     expect($patterns)->toBe(array_values(array_unique($patterns, SORT_REGULAR)));
-    foreach ($patterns as $marks) {
-        $own = array_map(static fn (int $i): int => $marks[$i], $worked);
+    foreach ($patterns as $pressures) {
+        $own = array_map(static fn (int $i): int => $pressures[$i], $worked);
         $sorted = $own;
         sort($sorted);
-        expect(array_sum($marks))
+        expect(array_sum($pressures))
             ->toBe(array_sum($own))
             ->toBeGreaterThan(0)
             ->and($own === $sorted || $own === array_reverse($sorted))
@@ -157,7 +157,10 @@ it('estimates what a hand sways within a third for most stacks', function () {
     $kit = kitOf('red', 'blue', 'yellow', 'green', 'violet', 'white');
     $off = [];
     for ($n = 0; $n < 60; $n++) {
-        $moves = array_map(static fn (int $i): int => mt_rand(0, 5) * Moves::MARKS + mt_rand(0, $i > 1 ? 4 : 2), range(0, mt_rand(0, 4)));
+        $moves = array_map(
+            static fn (int $i): int => mt_rand(0, 5) * Moves::PRESSURES + mt_rand(0, $i > 1 ? 4 : 2),
+            range(0, mt_rand(0, 4)),
+        );
         $off[] =
             sqrt($kit->book->sway($kit->book->lay($moves))) /
             Steadiness::of(new Stack(array_map(static fn (int $m): Pass => $kit->moves->passes[$m], $moves)), Paper::whiteMedium());
@@ -189,7 +192,7 @@ it('forecasts the error that one more pass leaves', function () {
 
 it('keeps a zone\'s sequence by the roles of its colours, whatever becomes of them', function () {
     $drawer = new Drawer([Pencils::named('red'), Pencils::named('blue')]);
-    [$whisper, $light, $medium] = PressureMark::cases();
+    [$whisper, $light, $medium] = Pressure::cases();
     $sequence = new Sequence([
         new GradedPass(Pencils::named('red'), [$whisper, $light, $medium]),
         new GradedPass(Tissue::it(), [null, $medium, $medium]),
@@ -199,7 +202,7 @@ it('keeps a zone\'s sequence by the roles of its colours, whatever becomes of th
     $back = SequenceNote::ofArray(json_decode((string) json_encode($note->toArray()), true));
     expect($back)->toEqual($note)->and($back->read($drawer, $shades('light', 'mid', 'dark')))->toEqual($sequence);
     // The light is gone and an accent has come: it is left out there.
-    expect($back->read($drawer, $shades('mid', 'touch'))->passes[0]->marks)->toBe([$light, null]);
+    expect($back->read($drawer, $shades('mid', 'touch'))->passes[0]->pressures)->toBe([$light, null]);
     $sheet = (new PlanSheet())->overruling(3, 'dark', 'bloom', 'under glass')->withSequence(3, $note);
     expect($sheet->overruled(3, 'dark'))
         ->toBe(['bloom' => 'under glass'])

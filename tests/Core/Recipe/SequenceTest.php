@@ -7,7 +7,7 @@ use KnottyPrism\Core\Drawer\Character;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Pencil\PencilRecord;
@@ -43,31 +43,31 @@ function anyArea(): array
         : [...$shades, new Shade('touch', $lab(mt_rand(25, 80), mt_rand(20, 50), $hue + 150), 0.05, true)];
 }
 
-/** @return list<string> which craft rules an answer breaks, told from its marks alone */
+/** @return list<string> which craft rules an answer breaks, told from its pressures alone */
 function brokenRules(SequenceAnswer $answer): array
 {
     $paper = Lab::ofReflectance(Paper::whiteMedium()->reflectance);
     $shades = array_map(static fn ($o): Shade => $o->shade, $answer->outcomes);
     $broken = [];
-    $pale = static fn (Pencil|Finish $t): bool => ! $t instanceof Finish && Character::of($t)->heavy->deltaE00($paper) <= 6;
+    $pale = static fn (Pencil|Finish $t): bool => ! ($t instanceof Finish) && Character::of($t)->heavy->deltaE00($paper) <= 6;
     foreach ($shades as $i => $shade) {
         $passes = array_values(
             array_filter(
                 $answer->sequence->passes,
-                static fn (GradedPass $p): bool => ! ($p->tool instanceof Finish) && ($p->marks[$i] ?? null) !== null,
+                static fn (GradedPass $p): bool => ! ($p->tool instanceof Finish) && ($p->pressures[$i] ?? null) !== null,
             ),
         );
-        $marks = array_map(static fn (GradedPass $p): int => $p->marks[$i]?->strokes() ?? 0, $passes);
+        $pressures = array_map(static fn (GradedPass $p): int => $p->pressures[$i]?->strokes() ?? 0, $passes);
         $apart = $shade->target->deltaE00($paper);
-        foreach ($marks as $n => $mark) {
-            $last = $n === count($marks) - 1;
+        foreach ($pressures as $n => $pressure) {
+            $last = $n === count($pressures) - 1;
             $broken[] = match (true) {
-                $n === 0 && $mark > 3 => "1: $shade->name begins at $mark",
-                $n > 0 && $mark < $marks[$n - 1] - 1 && ! ($last && $mark === 1) => "1: $shade->name drops from {$marks[$n - 1]} to $mark",
-                $mark > 3 && $n < count($marks) - 2 => "2: $shade->name is firm before its last two",
-                $n > 0 && $marks[$n - 1] === 5 && $mark < 3 => "2: $shade->name is laid lightly after full pressure",
+                $n === 0 && $pressure > 3 => "1: $shade->name begins at $pressure",
+                $n > 0 && $pressure < $pressures[$n - 1] - 1 && ! ($last && $pressure === 1) => "1: $shade->name drops to $pressure",
+                $pressure > 3 && $n < count($pressures) - 2 => "2: $shade->name is firm before its last two",
+                $n > 0 && $pressures[$n - 1] === 5 && $pressure < 3 => "2: $shade->name is laid lightly after full pressure",
                 $apart < 3 => "4: $shade->name is paper and is laid on",
-                $apart < 6 && (count($marks) > 1 || $mark > 2) => "4: $shade->name is nearly paper and gets more than a light coat",
+                $apart < 6 && (count($pressures) > 1 || $pressure > 2) => "4: $shade->name is nearly paper and gets more than a light coat",
                 $n === 0 && $pale($passes[0]->tool) => "4: $shade->name begins with the colour of the paper",
                 default => null,
             };
@@ -82,14 +82,14 @@ function brokenRules(SequenceAnswer $answer): array
         ),
     );
     foreach ($passes as $n => $pass) {
-        $marks = array_map(static fn (int $i): int => $pass->marks[$i]?->strokes() ?? 0, $worked);
-        $sorted = $marks;
+        $pressures = array_map(static fn (int $i): int => $pass->pressures[$i]?->strokes() ?? 0, $worked);
+        $sorted = $pressures;
         sort($sorted);
-        $covered = count(array_filter($marks));
-        $broken[] = $marks !== $sorted && $marks !== array_reverse($sorted) ? 'marks neither rise nor fall' : null;
+        $covered = count(array_filter($pressures));
+        $broken[] = $pressures !== $sorted && $pressures !== array_reverse($sorted) ? 'pressures neither rise nor fall' : null;
         $broken[] = $n === 0 && $covered < count($worked) ? '3: the first pass leaves some out' : null;
         $broken[] =
-            $n < count($passes) - 1 && $covered === 1 && count($worked) > 1 && $marks[count($marks) - 1] === 0
+            $n < count($passes) - 1 && $covered === 1 && count($worked) > 1 && $pressures[count($pressures) - 1] === 0
                 ? '3: a pass for the lightest alone is not the last'
                 : null;
     }
@@ -121,7 +121,7 @@ it('keeps the rules of the craft and the method, for any drawer, zone and method
             }
             foreach ($answer->sequence->passes as $pass) {
                 in_array('joining=light-coats', $settings, true) &&
-                    expect(array_filter($pass->marks, static fn (?PressureMark $m): bool => ($m?->strokes() ?? 0) > 3))->toBe([], $words);
+                    expect(array_filter($pass->pressures, static fn (?Pressure $m): bool => ($m?->strokes() ?? 0) > 3))->toBe([], $words);
             }
             // What is told of each shade is what comes of its stack.
             foreach ($answer->outcomes as $i => $outcome) {
@@ -168,7 +168,7 @@ it('leaves near-white sky bare but for a whisper, and keeps both hues of a red a
     expect(
         array_filter(
             $sky->sequence->passes,
-            static fn (GradedPass $p): bool => array_filter($p->marks, static fn (?PressureMark $m): bool => ($m?->strokes() ?? 0) > 2) !==
+            static fn (GradedPass $p): bool => array_filter($p->pressures, static fn (?Pressure $m): bool => ($m?->strokes() ?? 0) > 2) !==
                 [],
         ),
     )
@@ -294,7 +294,7 @@ it('is said as an artist would, and says why each pass is there', function () {
         new Shade('dark', new Lab(20, 0, 0)),
         new Shade('red door', new Lab(45, 50, 30), 0.1, true),
     ];
-    [$whisper, $light, $medium, $firm] = PressureMark::cases();
+    [$whisper, $light, $medium, $firm] = Pressure::cases();
     $sequence = new Sequence([
         new GradedPass(Pencils::named('black'), [$whisper, $whisper, $whisper, null]),
         new GradedPass(Pencils::named('black'), [null, $light, $medium, null]),
@@ -305,9 +305,9 @@ it('is said as an artist would, and says why each pass is there', function () {
     $words = SequenceWords::of($sequence, $shades);
     expect($words->whole())
         ->toBe(
-            'black black over all but the red door in a whisper; black black from the middle down lightly, a little firmer in the darks; '
-                .'blue blue over all of it from light in the lights to firm in the darks; black black only in the darkest firmly; red '
-                .'red in the red door alone at medium pressure.',
+            'black black over all but the red door in a whisper; black black from the middle down lightly, a little firmer in the darks; '.
+                'blue blue over all of it from light in the lights to firm in the darks; black black only in the darkest firmly; red '.
+                'red in the red door alone at medium pressure.',
         )
         ->and($words->inShort())
         ->toContain('black whisper, black light to medium')
@@ -318,8 +318,8 @@ it('is said as an artist would, and says why each pass is there', function () {
         new GradedPass(Pencils::named('red'), [null, $light, $firm, null]),
     ];
     expect(SequenceWords::of(new Sequence([$even, $even, $graded, $graded, $graded, $even]), $shades)->whole())->toBe(
-        'two light coats of blue blue over all of it; red red from the middle down from light to firm in the darks, in three coats; blue '
-            .'blue over all of it lightly.',
+        'two light coats of blue blue over all of it; red red from the middle down from light to firm in the darks, in three coats; blue '.
+            'blue over all of it lightly.',
     );
     $reasons = PassReasons::of(
         SequenceAnswer::of(RecipeLabel::Surest, $sequence, $shades, Paper::whiteMedium(), Mode::ColourAndValue),
@@ -334,19 +334,19 @@ it('is said as an artist would, and says why each pass is there', function () {
         ->toContain('Without it the red door ends');
 });
 
-it('grades a whole pass firmer, lighter, steeper, flatter, and never beyond its marks', function () {
-    [$whisper, $light, $medium, $firm, $full] = PressureMark::cases();
+it('grades a whole pass firmer, lighter, steeper, flatter, and never beyond its pressures', function () {
+    [$whisper, $light, $medium, $firm, $full] = Pressure::cases();
     $pass = new GradedPass(Pencils::named('blue'), [$whisper, $light, $full, $medium]);
-    $marks = static fn (Regrade $how): array => array_map(
-        static fn (?PressureMark $m): ?string => $m?->value,
-        $how->of($pass, [0, 1, 2])->marks,
+    $pressures = static fn (Regrade $how): array => array_map(
+        static fn (?Pressure $m): ?string => $m?->value,
+        $how->of($pass, [0, 1, 2])->pressures,
     );
-    expect($marks(Regrade::Firmer))
+    expect($pressures(Regrade::Firmer))
         ->toBe(['light', 'medium', 'full', 'firm'])
-        ->and($marks(Regrade::Lighter))
+        ->and($pressures(Regrade::Lighter))
         ->toBe(['whisper', 'whisper', 'firm', 'light'])
-        ->and($marks(Regrade::Steeper))
+        ->and($pressures(Regrade::Steeper))
         ->toBe([null, 'light', 'full', 'medium'])
-        ->and($marks(Regrade::Flatter))
+        ->and($pressures(Regrade::Flatter))
         ->toBe(['light', 'light', 'firm', 'medium']);
 });

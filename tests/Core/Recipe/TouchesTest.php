@@ -29,10 +29,10 @@ it('works a touch into a run without changing what the run does elsewhere, and n
     $withTouch = new Ground($ground->book, $ground->outlook, $whole->craft, $ground->prices, $ground->aims, 4, 1.0);
     $before = (new Run())->with(0, [2, 3])->with(4, [0, 3]);
     $after = (new Touches($withTouch, $aim, 2, 0.1))->into($before);
-    foreach ($before->marks as $at => $marks) {
-        expect(array_slice($after->marks[$at], 0, 2))->toBe($marks)->and($after->pencils[$at])->toBe($before->pencils[$at]);
+    foreach ($before->pressures as $at => $pressures) {
+        expect(array_slice($after->pressures[$at], 0, 2))->toBe($pressures)->and($after->pencils[$at])->toBe($before->pencils[$at]);
     }
-    foreach (array_slice($after->marks, 2) as $own) {
+    foreach (array_slice($after->pressures, 2) as $own) {
         expect(array_slice($own, 0, 2))
             ->toBe([0, 0])
             ->and($own[2])
@@ -41,9 +41,9 @@ it('works a touch into a run without changing what the run does elsewhere, and n
     $laidBy = static fn (Run $r, int $shade): array => array_values(
         array_filter(
             array_map(
-                static fn (int $p, array $m): int => ($m[$shade] ?? 0) > 0 ? $p * Moves::MARKS + $m[$shade] - 1 : -1,
+                static fn (int $p, array $m): int => ($m[$shade] ?? 0) > 0 ? $p * Moves::PRESSURES + $m[$shade] - 1 : -1,
                 $r->pencils,
-                $r->marks,
+                $r->pressures,
             ),
             static fn (int $m): bool => $m >= 0,
         ),
@@ -82,7 +82,7 @@ it('lays no warm base beneath a near black line, and draws it in the black', fun
     $laid = $kit->book->lay($with->movesIn(3));
     expect($aim->judge($laid)->missed)
         ->toBeLessThan(6.0)
-        ->and([$with->marks[0][3], $with->marks[1][3]])
+        ->and([$with->pressures[0][3], $with->pressures[1][3]])
         ->toBe([0, 0])
         ->and(array_slice($with->pencils, 4))
         ->toBe([3]);

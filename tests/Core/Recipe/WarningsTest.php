@@ -5,7 +5,7 @@ declare(strict_types=1);
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Drawer\Drawer;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Medium\Pencil\Binder;
@@ -161,9 +161,9 @@ it('remedies what keeps craft and method within them, and what does not whatever
 it('says what to look out for in a sequence once, by the pass that causes it, and tries small changes against it', function () {
     $paper = Paper::whiteMedium();
     $sequence = new Sequence([
-        new GradedPass(Pencils::named('yellow'), [PressureMark::Light, PressureMark::Light, PressureMark::Light]),
-        new GradedPass(Pencils::named('green'), [null, PressureMark::Medium, PressureMark::Medium]),
-        new GradedPass(Pencils::named('green'), [null, PressureMark::Firm, PressureMark::Firm]),
+        new GradedPass(Pencils::named('yellow'), [Pressure::Light, Pressure::Light, Pressure::Light]),
+        new GradedPass(Pencils::named('green'), [null, Pressure::Medium, Pressure::Medium]),
+        new GradedPass(Pencils::named('green'), [null, Pressure::Firm, Pressure::Firm]),
     ]);
     $shades = array_map(
         static fn (int $i): Shade => new Shade(['light', 'mid', 'dark'][$i], Lab::ofXyz($sequence->stackIn($i)->on($paper)->xyz())),
@@ -192,7 +192,7 @@ it('says what to look out for in a sequence once, by the pass that causes it, an
         ->toBeLessThan($answer->errorOnPaper() + 2.5);
 });
 
-it('finds in what it has laid a remedy for nearly every warning that pencils at hand can remove', function () {
+it('finds in what it has laid a remedy for nearly every warning that available pencils can remove', function () {
     $paper = Paper::whiteMedium();
     $planner = new RecipePlanner(theDemoDrawer(), $paper, Method::free(), Pencils::shelf());
     $recipes = $warnings = $remedied = 0;
@@ -240,7 +240,7 @@ it('warns of what fades, and offers a pencil that does not', function () {
         ->toBe([]);
 });
 
-it('names the pencil not at hand that would reach a colour out of reach', function () {
+it('names the pencil not available that would reach a colour out of reach', function () {
     $owned = theDemoDrawer()->usable()->pencils;
     $missing = PencilFit::of(new PencilRecord('', '99', 'Wet paint', '#00b0ff', Binder::Wax, owned: false));
     $near = PencilFit::of(new PencilRecord('', '98', 'Mud', '#7a6a50', Binder::Wax, owned: false));

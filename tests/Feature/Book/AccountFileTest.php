@@ -5,9 +5,9 @@ declare(strict_types=1);
 use App\Jobs\TakeInAccount;
 use App\Models\AccountImport;
 use App\Models\BookRecipeRow;
-use App\Models\DeskMarkRow;
 use App\Models\PracticeAttempt;
 use App\Models\Study;
+use App\Models\TickRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -15,8 +15,8 @@ use Illuminate\Support\Facades\Storage;
 it('takes all of an account along, into another, and there it is as it was', function () {
     $study = pictureOf($this);
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
-    marked($this, "/api/studies/$study->id/desk", $this->getJson("/api/studies/$study->id/desk")->json('steps.0'))->assertOk();
-    $this->patchJson('/api/book/log', ['session' => DeskMarkRow::query()->sole()->id, 'note' => 'first evening'])->assertOk();
+    ticked($this, "/api/studies/$study->id/desk", $this->getJson("/api/studies/$study->id/desk")->json('steps.0'))->assertOk();
+    $this->patchJson('/api/book/log', ['session' => TickRow::query()->sole()->id, 'note' => 'first evening'])->assertOk();
     $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => 1, 'words' => 'to keep'])->assertCreated();
     PracticeAttempt::query()->create([
         'user_id' => $study->user_id,
@@ -176,7 +176,7 @@ it('refuses what is no account file, and names a study that is damaged while it 
     $index['recipes'][] = [
         ...$index['recipes'][0],
         'name' => 'broken',
-        'passes' => [['tool' => 'Nobody/1', 'marks' => ['mid' => 'light']]],
+        'passes' => [['tool' => 'Nobody/1', 'pressures' => ['mid' => 'light']]],
     ];
     $this->actingAs(User::factory()->create(['name' => 'a third']));
     $taken = $send($with('account.json', (string) json_encode($index)))->assertAccepted()->json('taken');
@@ -301,7 +301,7 @@ it('refuses numbers that no column holds, a hand with one number twice, and more
                     'name' => 'a',
                     'words' => '',
                     'paper' => 'white medium',
-                    'shades' => [['role' => 'mid', 'name' => '', 'lab' => [50, 0, 0], 'weight' => 1, 'strata' => []]],
+                    'shades' => [['shade' => 'mid', 'name' => '', 'lab' => [50, 0, 0], 'weight' => 1, 'strata' => []]],
                     'pencils' => [],
                     'passes' => [],
                     'outcome' => '',

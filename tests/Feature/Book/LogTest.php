@@ -2,23 +2,23 @@
 
 declare(strict_types=1);
 
-use App\Models\DeskMarkRow;
 use App\Models\PencilRow;
 use App\Models\Study;
+use App\Models\TickRow;
 use Illuminate\Support\Facades\DB;
 use Sabre\VObject\Reader;
 
-/** Marks of a study, each so many minutes after the one before. */
+/** Ticks of a study, each so many minutes after the one before. */
 function worked(Study $study, int $from, array $minutes, array $otherwise = []): void
 {
     foreach ($minutes as $i => $after) {
         $from += 60 * $after;
-        DeskMarkRow::query()->create([
+        TickRow::query()->create([
             'study_id' => $study->id,
             'kind' => 'done',
             'zone' => 1,
             'zone_name' => 'sea',
-            'pass' => ['tool' => 'Slipway/741', 'marks' => ['mid' => 'medium']],
+            'pass' => ['tool' => 'Slipway/741', 'pressures' => ['mid' => 'medium']],
             'plan' => 'x',
             'minutes' => 5,
             'film' => 400.0,
@@ -49,7 +49,7 @@ it('tells sessions, totals by year and study, and what was used, as an independe
         ->and($log['sessions'][3]['began'])
         ->toBe($evening - 300);
     // Added up once more, from the table, by other means.
-    $rows = DB::select("select made_at, study_id, film, minutes from desk_marks where not taken_back and kind <> 'skipped'");
+    $rows = DB::select("select made_at, study_id, film, minutes from ticks where not taken_back and kind <> 'skipped'");
     expect($log['total']['passes'])
         ->toBe(count($rows))
         ->and($log['total']['usedMm'])
@@ -128,7 +128,7 @@ it('is read by calendars and spreadsheets, and nothing in it is taken for a form
         ->toBe(['session', '1', '1', '2']);
 });
 
-it('reckons a mark of the desk, tells what the plan still takes, and says in good time which pencil will not last', function () {
+it('reckons a tick of the desk, tells what the plan still takes, and says in good time which pencil will not last', function () {
     $study = pictureOf($this);
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
     $supply = $this->getJson("/api/studies/$study->id/supply")
@@ -144,7 +144,7 @@ it('reckons a mark of the desk, tells what the plan still takes, and says in goo
     changedBy($this, $study, [
         'kind' => 'overrule',
         'zone' => 1,
-        'role' => 'mid',
+        'shade' => 'mid',
         'code' => 'bloom',
         'note' => 'under glass',
     ])->assertOk();
@@ -152,11 +152,11 @@ it('reckons a mark of the desk, tells what the plan still takes, and says in goo
     expect($supply['overruled'])
         ->toBe([])
         ->and($this->getJson("/api/studies/$study->id/supply")->json('overruled'))
-        ->toBe([['zone' => $named, 'role' => 'mid', 'code' => 'bloom', 'reason' => 'under glass']]);
+        ->toBe([['zone' => $named, 'shade' => 'mid', 'code' => 'bloom', 'reason' => 'under glass']]);
     $step = $this->getJson("/api/studies/$study->id/desk")->json('steps.0');
-    marked($this, "/api/studies/$study->id/desk", $step)->assertOk();
-    $mark = DeskMarkRow::query()->sole();
-    expect($mark->film)->toBeGreaterThan(0)->and($mark->zone_name)->toBe($step['zoneName']);
+    ticked($this, "/api/studies/$study->id/desk", $step)->assertOk();
+    $tick = TickRow::query()->sole();
+    expect($tick->film)->toBeGreaterThan(0)->and($tick->zone_name)->toBe($step['zoneName']);
     $of = fn (array $supply): array => array_values(
         array_filter($supply['pencils'], static fn (array $p): bool => $p['id'] === $step['pencil']['id']),
     )[0];

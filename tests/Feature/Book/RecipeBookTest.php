@@ -69,7 +69,7 @@ it(
             ->toHaveCount(count($zones) - 1);
         $this->getJson('/api/book/recipes?like=blue')->assertUnprocessable();
 
-        // With all its pencils at hand it comes out as it did; without one another stands in, and that is said.
+        // With all its pencils available it comes out as it did; without one another stands in, and that is said.
         $then = $this->getJson("/api/book/recipes/{$recipe['id']}/laid")
             ->assertOk()
             ->json();
@@ -83,7 +83,7 @@ it(
             ->and($now['standIns'][0]['missing'])
             ->toBe($recipe['passes'][0]['tool'])
             ->and($now['standIns'][0]['words'])
-            ->toContain('is not at hand')
+            ->toContain('is not available')
             ->and($now['sequence']['passes'])
             ->toHaveCount(count($recipe['passes']))
             ->and(json_encode($now['sequence']['passes']))
@@ -109,10 +109,10 @@ it('keeps what was really laid, where that is something else than was planned', 
         ->assertCreated()
         ->json('recipes.0.passes');
     $other = array_values(array_filter($desk['pencils'], static fn (array $p): bool => $p['id'] !== ($step['pencil']['id'] ?? '')))[0];
-    marked($this, "/api/studies/$study->id/desk", $step, [
+    ticked($this, "/api/studies/$study->id/desk", $step, [
         'kind' => 'other',
         'tool' => $other['id'],
-        'marks' => ['mid' => 'firm'],
+        'pressures' => ['mid' => 'firm'],
     ])->assertOk();
     $kept = $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => $step['zone']])
         ->assertCreated()
@@ -121,7 +121,7 @@ it('keeps what was really laid, where that is something else than was planned', 
         ->not->toEqual($kept)
         ->and($kept[0]['tool'])
         ->toBe($other['id'])
-        ->and($kept[0]['marks'])
+        ->and($kept[0]['pressures'])
         ->toBe(['mid' => 'firm']);
 });
 

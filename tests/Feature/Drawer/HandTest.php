@@ -105,7 +105,7 @@ it('is planned for: the plan follows the hand, and says that it was the reason',
         return $this->getJson($base)->assertOk()->json();
     };
     $passes = static fn (array $plan): array => array_map(
-        static fn (array $z): array => array_map(static fn (array $p): array => $p['marks'], $z['sequence']['passes']),
+        static fn (array $z): array => array_map(static fn (array $p): array => $p['pressures'], $z['sequence']['passes']),
         $plan['zones'],
     );
     $even = $planned();
@@ -121,8 +121,8 @@ it('is planned for: the plan follows the hand, and says that it was the reason',
     $zone = $even['zones'][0];
     $shades = array_filter(
         $zone['shades'],
-        static fn (array $s): bool => in_array($s['role'], ['light', 'mid', 'dark'], true) &&
-            $zone['sequence']['outcomes'][$s['role']]['stack'] !== '',
+        static fn (array $s): bool => in_array($s['shade'], ['light', 'mid', 'dark'], true) &&
+            $zone['sequence']['outcomes'][$s['shade']]['stack'] !== '',
     );
     usort($shades, static fn (array $a, array $b): int => $b['aim']['lab'][0] <=> $a['aim']['lab'][0]);
     $bare = static fn (string $stack): string => implode(
@@ -138,7 +138,7 @@ it('is planned for: the plan follows the hand, and says that it was the reason',
             ->json('strips.*.stack'),
     )->toBe(
         array_values(
-            array_unique(array_map(static fn (array $s): string => $bare($zone['sequence']['outcomes'][$s['role']]['stack']), $shades)),
+            array_unique(array_map(static fn (array $s): string => $bare($zone['sequence']['outcomes'][$s['shade']]['stack']), $shades)),
         ),
     );
     $this->getJson("/api/hand?study=$study->id&of=zone")->assertUnprocessable();

@@ -86,7 +86,7 @@ it('goes from a list of numbers to measured pencils in the drawer, and back by u
     expect($user->pencils()->count())->toBe(0);
 });
 
-it('measures on the paper that is at hand, and says on which it can not', function () {
+it('measures on the paper in use, and says on which it can not', function () {
     $this->actingAs($this->artist());
     $list = ['pencils' => "3 moss\n5\n9 brick", 'line' => 'Mine', 'size' => 'a5'];
     $grey = $this->postJson('/api/drawer/sheets', [...$list, 'paper' => 'warm grey'])

@@ -35,9 +35,9 @@ it('brings a whole study to another account with the very same plan, and refuses
             $z['name'],
             array_map(
                 static fn (array $s): array => [
-                    $s['role'],
-                    $z['sequence']['outcomes'][$s['role']]['stack'],
-                    $z['sequence']['outcomes'][$s['role']]['hex'],
+                    $s['shade'],
+                    $z['sequence']['outcomes'][$s['shade']]['stack'],
+                    $z['sequence']['outcomes'][$s['shade']]['hex'],
                     $s['seen']['hex'],
                 ],
                 $z['shades'],
@@ -196,7 +196,7 @@ it('plans, prints and carries along with pencils of no line, known by their numb
         'kind' => 'sequence',
         'zone' => $zone,
         'passes' => array_map(
-            static fn (array $p): array => ['tool' => $p['pencil']['id'], 'marks' => $p['marks']],
+            static fn (array $p): array => ['tool' => $p['pencil']['id'], 'pressures' => $p['pressures']],
             end($answers)['passes'],
         ),
     ])

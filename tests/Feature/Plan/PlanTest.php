@@ -49,7 +49,7 @@ it('plans a picture in one action, says how it will look, and what it takes', fu
         ->toBeLessThan(4.0);
     foreach ($picture['zones'] as $zone) {
         expect(array_keys($zone['sequence']['outcomes']))
-            ->toBe(array_column($zone['shades'], 'role'))
+            ->toBe(array_column($zone['shades'], 'shade'))
             ->and($zone['sequence']['own'])
             ->toBeFalse();
     }
@@ -138,9 +138,9 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
         ->and($found['errorOnPaper'])
         ->toBeGreaterThan($found['errorInHand']);
     $mine = [
-        ['tool' => '711', 'marks' => ['mid' => 'light']],
-        ['tool' => 'slipway/745', 'marks' => ['mid' => 'medium']],
-        ['tool' => 'solvent', 'marks' => ['mid' => 'medium']],
+        ['tool' => '711', 'pressures' => ['mid' => 'light']],
+        ['tool' => 'slipway/745', 'pressures' => ['mid' => 'medium']],
+        ['tool' => 'solvent', 'pressures' => ['mid' => 'medium']],
     ];
     $own = sequenceOf(
         changedBy($this, $study, ['kind' => 'sequence', 'zone' => $zone, 'passes' => $mine])
@@ -150,7 +150,7 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
     );
     expect($own['own'])
         ->toBeTrue()
-        ->and(array_map(static fn (array $p): string => ($p['pencil']['id'] ?? $p['finish']).' '.$p['marks']['mid'], $own['passes']))
+        ->and(array_map(static fn (array $p): string => ($p['pencil']['id'] ?? $p['finish']).' '.$p['pressures']['mid'], $own['passes']))
         ->toBe(['Slipway/711 light', 'Slipway/745 medium', 'solvent medium'])
         ->and(outcomeOf($this->getJson($base)->json(), $zone)['stack'])
         ->toBe('Slipway/711@0.35,Slipway/745@0.55,solvent');
@@ -172,7 +172,7 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
             ->json(),
         $zone,
     );
-    expect($firmer['passes'][1]['marks']['mid'])
+    expect($firmer['passes'][1]['pressures']['mid'])
         ->toBe('firm')
         ->and($firmer['passes'][0])
         ->toEqual($own['passes'][0]);
@@ -183,12 +183,12 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
     changedBy($this, $study, [
         'kind' => 'sequence',
         'zone' => $zone,
-        'passes' => [['tool' => '999', 'marks' => ['mid' => 'light']]],
+        'passes' => [['tool' => '999', 'pressures' => ['mid' => 'light']]],
     ])->assertUnprocessable();
     changedBy($this, $study, [
         'kind' => 'sequence',
         'zone' => $zone,
-        'passes' => [['tool' => '711', 'marks' => ['mid' => 'hard']]],
+        'passes' => [['tool' => '711', 'pressures' => ['mid' => 'hard']]],
     ])->assertUnprocessable();
     // Answers to compare: clearly different, the surest first.
     $answers = $this->getJson("$base/answers?zone=$zone")
@@ -204,7 +204,7 @@ it('takes an artist\'s own sequence, holds it whatever else changes, grades its 
         'kind' => 'sequence',
         'zone' => $zone,
         'passes' => array_map(
-            static fn (array $p): array => ['tool' => $p['pencil']['id'] ?? $p['finish'], 'marks' => $p['marks']],
+            static fn (array $p): array => ['tool' => $p['pencil']['id'] ?? $p['finish'], 'pressures' => $p['pressures']],
             $answers['answers'][0]['passes'],
         ),
     ])
@@ -229,7 +229,7 @@ it('removes a warning by its remedy, or keeps the note with which it was overrul
     // So many firm coats spend the tooth before the last pass; of four no small change is left that gives it back.
     $spent = ['624 full', '624 full', '624 full', '711 light'];
     laidIn($this, $study, $zone, '624 full', ...$spent);
-    changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent'])
+    changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'shade' => 'mid', 'code' => 'tooth spent'])
         ->assertUnprocessable()
         ->assertJsonPath('title', fn (string $title): bool => $title !== '');
     $codes = static fn (array $plan): array => array_column(sequenceOf($plan, $zone)['warnings'], 'code');
@@ -238,7 +238,7 @@ it('removes a warning by its remedy, or keeps the note with which it was overrul
         changedBy($this, $study, [
             'kind' => 'overrule',
             'zone' => $zone,
-            'role' => 'mid',
+            'shade' => 'mid',
             'code' => 'tooth spent',
             'note' => 'it is the last pass',
         ])->json(),
@@ -250,12 +250,12 @@ it('removes a warning by its remedy, or keeps the note with which it was overrul
         ->toBe([]);
     expect(
         $codes(
-            changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => 'mid', 'code' => 'tooth spent'])
+            changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'shade' => 'mid', 'code' => 'tooth spent'])
                 ->assertOk()
                 ->json(),
         ),
     )->not->toContain('tooth spent');
-    changedBy($this, $study, ['kind' => 'remedy', 'zone' => 99, 'role' => 'mid', 'code' => 'tooth spent'])->assertUnprocessable();
+    changedBy($this, $study, ['kind' => 'remedy', 'zone' => 99, 'shade' => 'mid', 'code' => 'tooth spent'])->assertUnprocessable();
 });
 
 it('keeps, leaves out, presets and recolours, with the values as they were', function () {
@@ -357,18 +357,18 @@ it('parts two zones that end alike, or lets that be overruled', function () {
     $this->postJson("$base/run")->assertAccepted();
     $twins = array_values(array_filter($this->getJson($base)->json('warnings'), static fn (array $c): bool => $c['code'] === 'twins'));
     expect($twins)->not->toBeEmpty();
-    ['zone' => $zone, 'role' => $role] = $twins[0];
-    $before = outcomeOf($this->getJson($base)->json(), $zone, $role);
-    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'role' => $role, 'code' => 'twins'])
+    ['zone' => $zone, 'shade' => $shade] = $twins[0];
+    $before = outcomeOf($this->getJson($base)->json(), $zone, $shade);
+    $answer = changedBy($this, $study, ['kind' => 'remedy', 'zone' => $zone, 'shade' => $shade, 'code' => 'twins'])
         ->assertOk()
         ->json();
     expect(array_filter($answer['warnings'], static fn (array $c): bool => $c['code'] === 'twins' && $c['zone'] === $zone))->toBe([]);
-    expect(abs(Lab::ofHex(outcomeOf($answer, $zone, $role)['hex'])->l - Lab::ofHex($before['hex'])->l))->toBeGreaterThan(4.0);
+    expect(abs(Lab::ofHex(outcomeOf($answer, $zone, $shade)['hex'])->l - Lab::ofHex($before['hex'])->l))->toBeGreaterThan(4.0);
     $this->postJson("$base/undo");
     $noted = shadeOf(
-        changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'role' => $role, 'code' => 'twins', 'note' => 'mist'])->json(),
+        changedBy($this, $study, ['kind' => 'overrule', 'zone' => $zone, 'shade' => $shade, 'code' => 'twins', 'note' => 'mist'])->json(),
         $zone,
-        $role,
+        $shade,
     );
     expect($noted['overruled'])->toBe(['twins' => 'mist']);
 });

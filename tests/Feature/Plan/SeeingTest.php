@@ -80,7 +80,7 @@ it('shows the picture on its way as the desk lays it, session by session', funct
         ->and($of("loupe?x=0.4&y=0.5&work=$all"))
         ->toBe($of('loupe?x=0.4&y=0.5&step=9'));
     // What lies at the desk changes nothing of it; another method does.
-    marked($this, "/api/studies/$study->id/desk", $desk['steps'][0])->assertOk();
+    ticked($this, "/api/studies/$study->id/desk", $desk['steps'][0])->assertOk();
     expect($this->getJson("$base/work")->json('steps'))->toBe($work['steps']);
     $this->getJson("$base/image")->assertUnprocessable();
     $this->getJson("$base/image?work=-1")->assertUnprocessable();

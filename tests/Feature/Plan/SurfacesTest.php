@@ -11,7 +11,7 @@ it('plans a zone by what it is: proposed from the photo, changed, said why, and 
     // One even colour is smooth; what lies there is said in words at the zone, at its shades and at every swatch.
     expect($zone['surface'])->toBe('smooth');
     foreach ($zone['shades'] as $shade) {
-        expect($zone['sequence']['outcomes'][$shade['role']]['evenness'])->toMatch('/^(even|grainy|paper shows through: \d+ %)$/');
+        expect($zone['sequence']['outcomes'][$shade['shade']]['evenness'])->toMatch('/^(even|grainy|paper shows through: \d+ %)$/');
     }
     expect(array_column($zone['sequence']['passes'][0]['dabs'], 'evenness'))->not->toContain('');
 

@@ -19,16 +19,16 @@ it('shows the touches of a zone, takes them where they are put and under which n
         ->toHaveCount(1)
         ->and($shown['touches'][0]['name'])
         ->toBe('columns')
-        ->and($shown['touches'][0]['role'])
+        ->and($shown['touches'][0]['shade'])
         ->toBe('touch')
         ->and($shown['placed'])
         ->toBeTrue()
         ->and($shown['touches'][0]['reading']['hex'])
-        ->toBe(collect($other['targets'])->firstWhere('role', 'mid')['reading']['hex'])
+        ->toBe(collect($other['shades'])->firstWhere('shade', 'mid')['reading']['hex'])
         ->and($answer->json('undoWords'))
         ->toContain('touches');
     $planned = collect($this->getJson("/api/studies/$study->id/plan")->json('zones'))->firstWhere('number', $zone);
-    expect(array_column($planned['shades'], 'name', 'role'))->toMatchArray(['touch' => 'columns']);
+    expect(array_column($planned['shades'], 'name', 'shade'))->toMatchArray(['touch' => 'columns']);
     // Dropped; and refused with the cure.
     expect(change($study, 'setTouches', ['zone' => $zone, 'touches' => []])->json('zones.list.0.touches'))->toBe([]);
     change($study, 'setTouches', ['zone' => $zone, 'touches' => [['name' => ' ', 'x' => 0.5, 'y' => 0.5]]])->assertUnprocessable();
@@ -45,17 +45,17 @@ it('takes shades of a zone as they are called, does without those that were drop
     $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
     $zone = change($study, 'proposeZones', ['most' => 12])->json('zones.list.0.number');
     $shades = static fn (array $answer): array => array_column(
-        collect($answer['zones']['list'])->firstWhere('number', $zone)['targets'],
+        collect($answer['zones']['list'])->firstWhere('number', $zone)['shades'],
         'name',
-        'role',
+        'shade',
     );
-    change($study, 'moveTarget', ['zone' => $zone, 'role' => 'light', 'place' => 1]);
-    $with = change($study, 'moveTarget', ['zone' => $zone, 'role' => 'dark', 'place' => 0])->json();
+    change($study, 'moveShade', ['zone' => $zone, 'shade' => 'light', 'place' => 1]);
+    $with = change($study, 'moveShade', ['zone' => $zone, 'shade' => 'dark', 'place' => 0])->json();
     expect($shades($with))->toBe(['light' => 'light', 'mid' => 'mid', 'dark' => 'dark']);
-    expect($shades(change($study, 'nameTarget', ['zone' => $zone, 'role' => 'dark', 'name' => 'under the fold'])->json()))->toMatchArray([
+    expect($shades(change($study, 'nameShade', ['zone' => $zone, 'shade' => 'dark', 'name' => 'under the fold'])->json()))->toMatchArray([
         'dark' => 'under the fold',
     ]);
-    $without = change($study, 'dropTarget', ['zone' => $zone, 'role' => 'light'])
+    $without = change($study, 'dropShade', ['zone' => $zone, 'shade' => 'light'])
         ->assertOk()
         ->json();
     expect($shades($without))
@@ -63,14 +63,14 @@ it('takes shades of a zone as they are called, does without those that were drop
         ->and(collect($without['zones']['list'])->firstWhere('number', $zone)['missing'])
         ->toBe(['light']);
     $planned = collect($this->getJson("/api/studies/$study->id/plan")->json('zones'))->firstWhere('number', $zone);
-    expect(array_column($planned['shades'], 'name', 'role'))->toBe(['mid' => 'mid', 'dark' => 'under the fold']);
+    expect(array_column($planned['shades'], 'name', 'shade'))->toBe(['mid' => 'mid', 'dark' => 'under the fold']);
     // Put somewhere, it is there again; the mid stays, and its place in words is what a shade is called without a name.
-    expect($shades(change($study, 'moveTarget', ['zone' => $zone, 'role' => 'light', 'place' => 0.9])->json()))->toHaveKey('light');
-    change($study, 'dropTarget', ['zone' => $zone, 'role' => 'mid'])
+    expect($shades(change($study, 'moveShade', ['zone' => $zone, 'shade' => 'light', 'place' => 0.9])->json()))->toHaveKey('light');
+    change($study, 'dropShade', ['zone' => $zone, 'shade' => 'mid'])
         ->assertUnprocessable()
         ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'The mid stays'));
-    change($study, 'nameTarget', ['zone' => $zone, 'role' => 'touch', 'name' => 'x'])->assertUnprocessable();
-    expect($shades(change($study, 'nameTarget', ['zone' => $zone, 'role' => 'dark', 'name' => ' '])->json()))->toMatchArray([
+    change($study, 'nameShade', ['zone' => $zone, 'shade' => 'touch', 'name' => 'x'])->assertUnprocessable();
+    expect($shades(change($study, 'nameShade', ['zone' => $zone, 'shade' => 'dark', 'name' => ' '])->json()))->toMatchArray([
         'dark' => 'dark',
     ]);
     foreach ([1, 2, 3] as $_) {

@@ -122,8 +122,8 @@ it('proposes zones that follow the fields, lets them be changed in every way, an
     $steps = [
         ['renameZone', ['zone' => $a, 'name' => 'the wall']],
         ['describeZone', ['zone' => $a, 'importance' => 'most', 'surface' => 'soft and fuzzy', 'distance' => 'far']],
-        ['moveTarget', ['zone' => $a, 'role' => 'mid', 'place' => 0.9]],
-        ['resetTargets', ['zone' => $a]],
+        ['moveShade', ['zone' => $a, 'shade' => 'mid', 'place' => 0.9]],
+        ['resetShades', ['zone' => $a]],
         ['mergeZones', ['zone' => $a, 'with' => $b]],
         ['redrawZone', ['zone' => null, 'outline' => [[0.2, 0.2], [0.8, 0.2], [0.8, 0.8], [0.2, 0.8]]]],
         ['takeFromZone', ['zone' => $a, 'outline' => [[0, 0], [0.1, 0], [0.1, 0.1], [0, 0.1]]]],
@@ -201,7 +201,7 @@ it('splits a zone along a drawn line, and refuses what can not be done with the 
     change($study, 'splitZone', ['zone' => 200, 'line' => [[0, 0], [1, 1]]])->assertUnprocessable();
     change($study, 'fly', [])->assertUnprocessable();
     change($study, 'describeZone', ['zone' => $corner, 'surface' => 'wet'])->assertUnprocessable();
-    change($study, 'moveTarget', ['zone' => $corner, 'role' => 'mid', 'place' => 7])->assertUnprocessable();
+    change($study, 'moveShade', ['zone' => $corner, 'shade' => 'mid', 'place' => 7])->assertUnprocessable();
     change($study, 'proposeZones', ['most' => 500])->assertUnprocessable();
     expect($this->getJson("/api/studies/$study->id/survey")->json('zones.list'))->toHaveCount(7);
 });

@@ -73,12 +73,12 @@ export const bookRecipe = (id: number, name: string, more: Partial<BookRecipe> =
     cutout: null,
     deltaE00: null,
     shades: [
-        { role: 'light', name: 'light', hex: '#a1b2c3', strata: strata('#a1b2c3') },
-        { role: 'dark', name: 'dark', hex: '#41525f', strata: strata('#41525f') },
+        { shade: 'light', name: 'light', hex: '#a1b2c3', strata: strata('#a1b2c3') },
+        { shade: 'dark', name: 'dark', hex: '#41525f', strata: strata('#41525f') },
     ],
     passes: [
-        { tool: 'Slipway/741', number: '741', name: 'Slate step', marks: { light: 'light', dark: 'firm' } },
-        { tool: 'Slipway/735', number: '735', name: 'Driftwood rail', marks: { touch: 'whisper' } },
+        { tool: 'Slipway/741', number: '741', name: 'Slate step', pressures: { light: 'light', dark: 'firm' } },
+        { tool: 'Slipway/735', number: '735', name: 'Driftwood rail', pressures: { touch: 'whisper' } },
     ],
     ...more,
 });
@@ -93,7 +93,7 @@ export const deskOfZones = (...zones: [number: number, name: string, laid: numbe
         laid,
         left,
         astray: false,
-        marks: laid,
+        ticks: laid,
         outlines: [],
         graded: [],
         touches: [],

@@ -73,7 +73,7 @@ describe('the log', () => {
         app.says('GET', '/api/book/log', log([session(1)]));
         app.says('GET', '/supply', {
             ...supply({ words: 'Your 741 will not last.', runsLow: true, leftMm: 31, neededMm: 14 }),
-            overruled: [{ zone: 'sea', role: 'mid', code: 'flat', reason: 'it is fog' }],
+            overruled: [{ zone: 'sea', shade: 'mid', code: 'flat', reason: 'it is fog' }],
         });
         app.says('PATCH', '/api/drawer/pencil', {});
         show();

@@ -91,7 +91,7 @@ describe('the book of recipes', () => {
     });
 
     it('lays one with today’s pencils, and says what stands in for what is missing', async () => {
-        const pass = { finish: null, pencil: null, marks: {}, words: '728 over all of it lightly', reason: null };
+        const pass = { finish: null, pencil: null, pressures: {}, words: '728 over all of it lightly', reason: null };
         const dab = { hex: '#a0b0c0', strata: Array.from({ length: 6 }, () => '#a0b0c0'), colourWords: 'grey', toothUsed: 0.2 };
         app.says('GET', '/laid', {
             id: 1,
@@ -100,9 +100,9 @@ describe('the book of recipes', () => {
                 {
                     missing: 'Slipway/741',
                     by: 'Slipway/728',
-                    marks: 0,
+                    steps: 0,
                     deltaE00: 3.2,
-                    words: '741 is not at hand: 728 in its place, 3.2 off.',
+                    words: '741 is not available: 728 in its place, 3.2 off.',
                 },
             ],
             sequence: {
@@ -118,7 +118,7 @@ describe('the book of recipes', () => {
         show();
         fireEvent.click((await screen.findAllByRole('button', { name: 'Lay it with today’s pencils' }))[0] as HTMLElement);
         const laid = within(await screen.findByRole('region', { name: '“sea” laid with today’s pencils' }));
-        expect(laid.getByRole('status').textContent).toBe('741 is not at hand: 728 in its place, 3.2 off.');
+        expect(laid.getByRole('status').textContent).toBe('741 is not available: 728 in its place, 3.2 off.');
         expect(laid.getByRole('img', { name: 'light, now' })).toBeTruthy();
         expect(laid.getByText('728 over all of it lightly')).toBeTruthy();
         expect(laid.getByText(/within about 4 on your paper/)).toBeTruthy();

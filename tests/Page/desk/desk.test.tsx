@@ -65,13 +65,13 @@ describe('the desk', () => {
         expect(screen.getByRole('link', { name: 'Try it on a scrap first' }).getAttribute('href')).toContain(`planOf=${study.id}`);
     });
 
-    it('marks by touch and by key, with the clock of the device, and goes on before there is an answer', async () => {
+    it('ticks by touch and by key, with the clock of the device, and goes on before there is an answer', async () => {
         await sitDown();
         fireEvent.click(screen.getByRole('button', { name: 'Laid' }));
         expect(number()).toBe('741');
         expect(app.last('POST')).toMatchObject({
-            path: `/api/studies/${study.id}/desk/marks`,
-            body: { kind: 'done', zone: 1, position: 0, tool: 'Line/711', marks: { mid: 'light', dark: 'medium' } },
+            path: `/api/studies/${study.id}/desk/ticks`,
+            body: { kind: 'done', zone: 1, position: 0, tool: 'Line/711', pressures: { mid: 'light', dark: 'medium' } },
         });
         fireEvent.keyDown(window, { key: 's' });
         expect(number()).toBe('735');
@@ -94,8 +94,8 @@ describe('the desk', () => {
         expect(screen.getByRole('button', { name: 'Laid' })).toBeTruthy();
     });
 
-    it('keeps what is marked while nothing answers, and says what was refused', async () => {
-        app.says('POST', '/marks', null, 0);
+    it('keeps what is ticked while nothing answers, and says what was refused', async () => {
+        app.says('POST', '/ticks', null, 0);
         await sitDown();
         fireEvent.keyDown(window, { key: ' ' });
         fireEvent.keyDown(window, { key: ' ' });
@@ -104,8 +104,8 @@ describe('the desk', () => {
         act(() => localStorage.clear());
     });
 
-    it('says that a mark was made elsewhere, and shows the pass again', async () => {
-        app.refuses('POST', '/marks', 422, '“rope” was marked elsewhere meanwhile.');
+    it('says that a tick was made elsewhere, and shows the pass again', async () => {
+        app.refuses('POST', '/ticks', 422, '“rope” was ticked elsewhere meanwhile.');
         await sitDown();
         fireEvent.keyDown(window, { key: ' ' });
         await waitFor(() => expect(onFault).toHaveBeenCalled());
@@ -124,7 +124,13 @@ describe('the desk', () => {
         expect(within(part).getByRole('alert').textContent).toContain('Skip');
         fireEvent.change(within(part).getByLabelText('rust'), { target: { value: 'full' } });
         fireEvent.click(within(part).getByRole('button', { name: 'That lies there now' }));
-        expect(app.last('POST')?.body).toMatchObject({ kind: 'other', zone: 1, position: 0, tool: 'Line/999', marks: { touch: 'full' } });
+        expect(app.last('POST')?.body).toMatchObject({
+            kind: 'other',
+            zone: 1,
+            position: 0,
+            tool: 'Line/999',
+            pressures: { touch: 'full' },
+        });
         expect(number()).toBe('741');
         expect(screen.getByText(/“rope” is planned again/)).toBeTruthy();
         fireEvent.keyDown(window, { key: 'o' });

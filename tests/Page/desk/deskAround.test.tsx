@@ -55,7 +55,7 @@ describe('how one works', () => {
 
     it('sends the way, the hand, drying and breaks, each as it is chosen', () => {
         const onChange = show();
-        fireEvent.change(screen.getByLabelText('In which way'), { target: { value: 'darks-first' } });
+        fireEvent.change(screen.getByLabelText('Work order'), { target: { value: 'darks-first' } });
         fireEvent.click(screen.getByRole('radio', { name: 'left hand' }));
         fireEvent.click(screen.getByRole('radio', { name: 'none' }));
         for (const [label, minutes] of [
@@ -66,7 +66,7 @@ describe('how one works', () => {
             fireEvent.keyDown(screen.getByLabelText(label), { key: 'Enter' });
         }
         expect(onChange.mock.calls.map(([change]: unknown[]) => change)).toEqual([
-            { way: 'darks-first' },
+            { workOrder: 'darks-first' },
             { hand: 'left' },
             { breaks: false },
             { thin: 0 },

@@ -1,5 +1,5 @@
 import type { Edit } from '../../../resources/ts/api/lane';
-import type { Desk, DeskStep, DrawerPencil, NewDeskMark } from '../../../resources/ts/api/types';
+import type { Desk, DeskStep, DrawerPencil, NewTick } from '../../../resources/ts/api/types';
 
 export const pencilAt = (number: string, name = `pencil ${number}`): DrawerPencil => ({
     id: `Line/${number}`,
@@ -23,7 +23,7 @@ export const step = (zone: number, position: number, number: string, more: Parti
     finish: null,
     care: null,
     pencil: pencilAt(number),
-    marks: { mid: 'light', dark: 'medium', touch: null },
+    pressures: { mid: 'light', dark: 'medium', touch: null },
     how: 'Over all of it lightly, a little firmer in the darks',
     reason: null,
     point: 'a sharp point',
@@ -31,9 +31,9 @@ export const step = (zone: number, position: number, number: string, more: Parti
     pieces: null,
     runsOut: null,
     shades: [
-        { role: 'mid', name: 'mid', seen: '#888888', mark: 'light', before: dab('#ffffff'), after: dab('#cccccc') },
-        { role: 'dark', name: 'dark', seen: '#444444', mark: 'medium', before: dab('#ffffff'), after: dab('#aaaaaa') },
-        { role: 'touch', name: 'rust', seen: '#884422', mark: null, before: dab('#ffffff'), after: dab('#ffffff') },
+        { shade: 'mid', name: 'mid', seen: '#888888', pressure: 'light', before: dab('#ffffff'), after: dab('#cccccc') },
+        { shade: 'dark', name: 'dark', seen: '#444444', pressure: 'medium', before: dab('#ffffff'), after: dab('#aaaaaa') },
+        { shade: 'touch', name: 'rust', seen: '#884422', pressure: null, before: dab('#ffffff'), after: dab('#ffffff') },
     ],
     warnings: [],
     body: [],
@@ -52,19 +52,19 @@ const zone = (number: number, name: string) => ({
     laid: 0,
     left: 2,
     astray: false,
-    marks: 0,
+    ticks: 0,
     outlines: [[0, 0, 1, 0, 1, 1]],
     graded: [],
-    touches: [{ role: 'touch', outlines: [[0.2, 0.2, 0.4, 0.2, 0.4, 0.4]] }],
+    touches: [{ shade: 'touch', outlines: [[0.2, 0.2, 0.4, 0.2, 0.4, 0.4]] }],
 });
 
 export const desk = (steps: DeskStep[], more: Partial<Desk> = {}): Desk => ({
     stamp: 7,
     unplanned: null,
     finishes: ['solvent', 'tissue'],
-    habits: { way: 'area-by-area', hand: 'right', session: 60, thin: 5, wet: 15, pace: 1, breaks: true },
-    ways: [
-        { value: 'area-by-area', words: 'area by area' },
+    habits: { workOrder: 'zone-by-zone', hand: 'right', session: 60, thin: 5, wet: 15, pace: 1, breaks: true },
+    workOrders: [
+        { value: 'zone-by-zone', words: 'zone by zone' },
         { value: 'darks-first', words: 'darks first' },
     ],
     cannot: null,
@@ -82,7 +82,7 @@ export const desk = (steps: DeskStep[], more: Partial<Desk> = {}): Desk => ({
                   },
               ],
     zones: [zone(1, 'rope'), zone(2, 'sea')],
-    marks: [],
+    ticks: [],
     wet: [],
     howFar: 'A quarter of the way.',
     minutesLeft: 12,
@@ -94,7 +94,7 @@ const edit = (at: number, path: string, json?: object): Edit => ({
     key: `key-${at}`,
     lane: 'desk-1',
     at,
-    words: 'mark a pass',
+    words: 'tick a pass',
     method: 'POST',
     path,
     json,
@@ -102,15 +102,15 @@ const edit = (at: number, path: string, json?: object): Edit => ({
 });
 
 /** What waits on the device. */
-export const waitingMark = (at: number, mark: Partial<NewDeskMark>): Edit =>
-    edit(at, '/api/studies/1/desk/marks', {
+export const waitingTick = (at: number, tick: Partial<NewTick>): Edit =>
+    edit(at, '/api/studies/1/desk/ticks', {
         kind: 'done',
         zone: 1,
         position: 0,
         tool: 'Line/711',
-        marks: { mid: 'light' },
+        pressures: { mid: 'light' },
         at: 1000,
-        ...mark,
+        ...tick,
     });
 
 export const waitingUndo = (at: number): Edit => edit(at, '/api/studies/1/desk/undo');

@@ -21,10 +21,10 @@ describe('the zone on the photo', () => {
     const onTouch = step(1, 0, '711', {
         shades: [
             {
-                role: 'touch',
+                shade: 'touch',
                 name: 'rust',
                 seen: '#884422',
-                mark: 'light',
+                pressure: 'light',
                 before: { hex: '#fff', strata: [], evenness: '' },
                 after: { hex: '#eee', strata: [], evenness: 'grainy' },
             },
@@ -77,7 +77,7 @@ describe('what comes next, and where to stop', () => {
         const open = desk([step(1, 1, '711'), step(2, 1, '741')]);
         open.zones.forEach((z) => Object.assign(z, { laid: 1, left: 1 }));
         render(<StopPart desk={open} state={deskState(open, [], 0)} onGoOn={() => undefined} onStop={() => undefined} />);
-        expect(screen.getByRole('heading').textContent).toBe('You can stop here; all marks are kept.');
+        expect(screen.getByRole('heading').textContent).toBe('You can stop here; all ticks are kept.');
         expect(screen.getByText(/Begun and not done: “rope”, “sea”/)).toBeTruthy();
         expect(screen.getByText(/next good place is 2 passes on, about 12 minutes/)).toBeTruthy();
     });

@@ -126,7 +126,7 @@ describe('mixes and lines', () => {
         const cell = (words: string) => ({ strata: [], words });
         const chart: MixingChart = {
             paper: 'black',
-            marks: ['whisper', 'light', 'medium', 'firm', 'full'],
+            pressures: ['whisper', 'light', 'medium', 'firm', 'full'],
             beneath: 'firm',
             above: 'medium',
             pencils: [pencil('1'), pencil('2')],

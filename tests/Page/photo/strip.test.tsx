@@ -23,7 +23,7 @@ describe('a recipe', () => {
     };
 
     it('shows each pass with number, name, binder and pressure, from the paper up', () => {
-        show(recipe({ passes: [pass('735'), pass('F90', { marks: { spot: 'firm' } })] }));
+        show(recipe({ passes: [pass('735'), pass('F90', { pressures: { spot: 'firm' } })] }));
         const layers = within(screen.getByRole('list', { name: 'passes from the paper up' })).getAllByRole('listitem');
         expect(layers.map(text)).toEqual(['735oilPencil 735light', 'F90oilPencil F90firm']);
         expect(layers[1]?.querySelectorAll('line')).toHaveLength(4);
@@ -65,7 +65,7 @@ describe('a recipe', () => {
         expect(text(screen.getByTestId('recipe-2'))).toContain('* assumed: binder, laydown');
     });
 
-    it('keeps a warning with its reason and its remedy at hand', () => {
+    it('keeps a warning with its reason and its remedy beside it', () => {
         show(
             recipe({
                 warnings: [

@@ -56,7 +56,7 @@ describe('zones', () => {
         press('Drop red');
         fireEvent.change(detail.getByLabelText('Name of touch 1'), { target: { value: 'columns' } });
         fireEvent.blur(detail.getByLabelText('Name of touch 1'));
-        press('Put targets back');
+        press('Put shades back');
         act(() => detail.getByRole('slider', { name: /^dark/ }).focus());
         fireEvent.keyDown(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
         fireEvent.keyUp(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
@@ -76,7 +76,7 @@ describe('zones', () => {
                     { name: 'teal', x: 0.7, y: 0.6 },
                 ],
             },
-            { kind: 'resetTargets', zone: 4 },
+            { kind: 'resetShades', zone: 4 },
         ]);
         press('Split by a line');
         press('Take away');
@@ -101,7 +101,7 @@ describe('zones', () => {
         }
         const dull: Zones = {
             ...zones,
-            list: [{ ...first, missing: ['light'], targets: first.targets.filter((t) => t.role !== 'light') }, ...others],
+            list: [{ ...first, missing: ['light'], shades: first.shades.filter((t) => t.shade !== 'light') }, ...others],
         };
         const { onChange } = show(dull, first.number);
         press('Add a light');
@@ -118,12 +118,12 @@ describe('zones', () => {
         expect(document.activeElement).toBe(named.getByLabelText('Name of the mid'));
         fireEvent.change(named.getByLabelText('Name of the mid'), { target: { value: '' } });
         fireEvent.blur(named.getByLabelText('Name of the mid'));
-        const at = { zone: first.number, role: 'dark' };
+        const at = { zone: first.number, shade: 'dark' };
         expect(onChange.mock.calls.map(([c]) => c as unknown)).toEqual([
-            { kind: 'moveTarget', zone: first.number, role: 'light', place: 0.92 },
-            { kind: 'nameTarget', ...at, name: 'under the fold' },
-            { kind: 'dropTarget', ...at },
-            { kind: 'nameTarget', zone: first.number, role: 'mid', name: '' },
+            { kind: 'moveShade', zone: first.number, shade: 'light', place: 0.92 },
+            { kind: 'nameShade', ...at, name: 'under the fold' },
+            { kind: 'dropShade', ...at },
+            { kind: 'nameShade', zone: first.number, shade: 'mid', name: '' },
         ]);
     });
 

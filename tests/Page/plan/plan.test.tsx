@@ -21,7 +21,7 @@ describe('a sequence as it is changed', () => {
 
     it('keeps the dabs below what was changed, and waits for those above', () => {
         const shown = sequence().passes;
-        const draft = [...passes, { tool: 'solvent', marks: { mid: 'light' as const } }];
+        const draft = [...passes, { tool: 'solvent', pressures: { mid: 'light' as const } }];
         expect(drafted(shown, draft, []).map((p) => Object.keys(p.dabs))).toEqual([['light', 'mid'], ['mid'], []]);
         expect(drafted(shown, draft, [])[2]).toMatchObject({ finish: 'solvent', pencil: null });
         expect(drafted(shown, movedPass(passes, 0, 1), []).map((p) => [p.pencil?.number, Object.keys(p.dabs).length])).toEqual([
@@ -67,7 +67,7 @@ describe('a sequence to argue with', () => {
         expect(screen.getByRole('row', { name: /how it lies/ }).textContent).toContain('grainyeven');
     });
 
-    it('reads from the paper up, each pass once, with its mark, its dab and its reason', () => {
+    it('reads from the paper up, each pass once, with its pressure, its dab and its reason', () => {
         shown();
         const rows = screen.getAllByRole('row').slice(1, -2);
         expect(rows.map((r) => r.querySelector('b')?.textContent)).toEqual(['704', '711']);
@@ -76,13 +76,13 @@ describe('a sequence to argue with', () => {
         expect(cell(/^Pass 2 in the light: left out$/).querySelectorAll('line')).toHaveLength(0);
     });
 
-    it('has a mark changed in one shade, a pencil, the place of a pass, a pass more or less: each is one change', () => {
+    it('has a pressure changed in one shade, a pencil, the place of a pass, a pass more or less: each is one change', () => {
         const mutate = shown();
         fireEvent.click(cell(/^Pass 2 in the light/));
         fireEvent.click(bar().getByRole('radio', { name: 'whisper' }));
-        const marks = (n: number) => (last(mutate) as { passes: { marks: Record<string, unknown> }[] }).passes[n]?.marks;
+        const pressures = (n: number) => (last(mutate) as { passes: { pressures: Record<string, unknown> }[] }).passes[n]?.pressures;
         expect(last(mutate)).toMatchObject({ kind: 'sequence', zone: 3 });
-        expect(marks(1)).toEqual({ light: 'whisper', mid: 'medium' });
+        expect(pressures(1)).toEqual({ light: 'whisper', mid: 'medium' });
         cleanup();
         const tools = (m: ReturnType<typeof shown>) => (last(m) as { passes: { tool: string }[] }).passes.map((p) => p.tool);
         const swapped = shown();
@@ -142,20 +142,20 @@ describe('a sequence to argue with', () => {
         expect(screen.getByRole('group', { name: 'Answers' }).textContent).toContain(
             'fewest pencils, within about 5704 over all of it lightly',
         );
-        expect(last(mutate)).toMatchObject({ kind: 'sequence', passes: [{ tool: 'Slipway/704', marks: { mid: 'firm' } }] });
+        expect(last(mutate)).toMatchObject({ kind: 'sequence', passes: [{ tool: 'Slipway/704', pressures: { mid: 'firm' } }] });
     });
 
     it('has its warnings remedied, or overruled with a note that is asked for', () => {
         const mutate = shown({ warnings: [warning] });
         expect(screen.getByText(/In the mid: Much wax/)).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Try its remedy' }));
-        expect(last(mutate)).toEqual({ kind: 'remedy', zone: 3, role: 'mid', code: 'bloom' });
+        expect(last(mutate)).toEqual({ kind: 'remedy', zone: 3, shade: 'mid', code: 'bloom' });
         fireEvent.click(screen.getByRole('button', { name: 'Overrule it…' }));
         fireEvent.click(screen.getByRole('button', { name: 'Overrule' }));
         expect(mutate).toHaveBeenCalledTimes(1);
         fireEvent.change(screen.getByLabelText('Why bloom does not matter here'), { target: { value: 'it is framed under glass' } });
         fireEvent.submit(screen.getByLabelText('Why bloom does not matter here').closest('form') as Element);
-        expect(last(mutate)).toEqual({ kind: 'overrule', zone: 3, role: 'mid', code: 'bloom', note: 'it is framed under glass' });
+        expect(last(mutate)).toEqual({ kind: 'overrule', zone: 3, shade: 'mid', code: 'bloom', note: 'it is framed under glass' });
     });
 
     it("shows what was overruled; a sequence of one's own can be given back", () => {

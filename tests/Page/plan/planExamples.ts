@@ -1,17 +1,17 @@
 import type { Plan, PlanPencil, PlanSequence, PlanShade, PlanZone, SequencePass } from '../../../resources/ts/api/types';
 import { chartPencil, outcome, spot } from '../examples';
 
-export const sequencePass = (number: string, marks: SequencePass['marks'], more: Partial<SequencePass> = {}): SequencePass => ({
+export const sequencePass = (number: string, pressures: SequencePass['pressures'], more: Partial<SequencePass> = {}): SequencePass => ({
     finish: null,
     care: null,
     pencil: { id: `Slipway/${number}`, line: 'Slipway', number, name: `Pencil ${number}`, binder: 'oil', assumed: [] },
-    marks,
+    pressures,
     words: `${number} over all of it lightly`,
     reason: 'Without it the dark ends a step too light.',
     dabs: Object.fromEntries(
-        Object.entries(marks)
+        Object.entries(pressures)
             .filter(([, m]) => m !== null)
-            .map(([role]) => [role, { hex: '#888888', strata: [], colourWords: 'value 5 of 9', toothUsed: 0.2, evenness: 'even' }]),
+            .map(([shade]) => [shade, { hex: '#888888', strata: [], colourWords: 'value 5 of 9', toothUsed: 0.2, evenness: 'even' }]),
     ),
     ...more,
 });
@@ -30,9 +30,9 @@ export const sequence = (more: Partial<PlanSequence> = {}): PlanSequence => ({
     ...more,
 });
 
-export const shade = (role: PlanShade['role'], more: Partial<PlanShade> = {}): PlanShade => ({
-    role,
-    name: role,
+export const shade = (shade: PlanShade['shade'], more: Partial<PlanShade> = {}): PlanShade => ({
+    shade,
+    name: shade,
     seen: spot,
     aim: spot,
     overruled: {},
@@ -106,7 +106,11 @@ export const picture = (more: Partial<Plan> = {}): Plan => ({
     meanDeltaE00: 0.31,
     errorOnPaper: 3.6,
     errorInHand: 2.9,
-    marks: (['whisper', 'light', 'medium', 'firm', 'full'] as const).map((mark, i) => ({ mark, strokes: i + 1, pressure: 0.2 + 0.2 * i })),
+    pressures: (['whisper', 'light', 'medium', 'firm', 'full'] as const).map((pressure, i) => ({
+        pressure,
+        strokes: i + 1,
+        share: 0.2 + 0.2 * i,
+    })),
     finishes: ['solvent', 'blender', 'tissue', 'lift'],
     ...more,
 });

@@ -82,7 +82,7 @@ describe('zones and their sequences', () => {
             zone(4, 'mug', [overruled], warned),
             zone(5, 'sea', [shade('mid')], { sequence: null }),
         ];
-        const twins = { code: 'twins', zone: 3, role: 'mid', text: 'Alike.', remedy: 'Push.' };
+        const twins = { code: 'twins', zone: 3, shade: 'mid', text: 'Alike.', remedy: 'Push.' };
         render(<ZonesPart study={study} picture={picture({ zones, warnings: [twins] })} pencils={[]} changes={hands().changes} />, {
             wrapper,
         });

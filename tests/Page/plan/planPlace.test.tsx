@@ -80,13 +80,13 @@ describe('the plan as a place', () => {
     });
 
     it('tells why a change was refused, and leaves what was there', async () => {
-        app.refuses('POST', '/changes', 422, 'Nothing that was tried at hand removes this.');
+        app.refuses('POST', '/changes', 422, 'Nothing that was tried removes this.');
         const warnings = [{ code: 'bloom', pass: 1, shades: ['mid'], where: 'mid', text: 'Much wax.', remedy: '' }];
         says(undefined, { zones: [zoneOfPlan(3, 'rope', [shade('mid')], { sequence: sequence({ warnings }) })] });
         show();
         fireEvent.click(await screen.findByRole('button', { name: 'Try its remedy' }));
-        expect(await screen.findByText(/Nothing that was tried at hand/)).toBeTruthy();
-        expect(app.last('POST')?.body).toMatchObject({ kind: 'remedy', zone: 3, role: 'mid', code: 'bloom' });
+        expect(await screen.findByText(/Nothing that was tried/)).toBeTruthy();
+        expect(app.last('POST')?.body).toMatchObject({ kind: 'remedy', zone: 3, shade: 'mid', code: 'bloom' });
         expect(screen.getByTestId('sequence').textContent).toContain('Much wax.');
     });
 

@@ -8,8 +8,8 @@ use App\Answers\DeskAnswers;
 use App\Desk\DeskKeeper;
 use App\Http\CannotBeShown;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\Desk\DeskMarkRequest;
 use App\Http\Requests\Desk\HabitsRequest;
+use App\Http\Requests\Desk\TickRequest;
 use App\Http\Requests\UndoRequest;
 use App\Models\Study;
 use Illuminate\Http\JsonResponse;
@@ -27,14 +27,14 @@ final class DeskController extends Controller
         return $this->whole($request, $study);
     }
 
-    public function mark(DeskMarkRequest $request, Study $study): JsonResponse
+    public function tick(TickRequest $request, Study $study): JsonResponse
     {
         $this->once(
             $request,
-            fn (): int => $this->keeper->mark(
+            fn (): int => $this->keeper->tick(
                 $this->user($request),
                 $study,
-                $request->markKind(),
+                $request->tickKind(),
                 $request->integer('zone'),
                 $request->integer('position'),
                 $request->pass(),

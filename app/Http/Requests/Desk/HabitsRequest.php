@@ -6,8 +6,8 @@ namespace App\Http\Requests\Desk;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use KnottyPrism\Core\Desk\Order\Way;
 use KnottyPrism\Core\Desk\Order\WorkingHabits;
+use KnottyPrism\Core\Desk\Order\WorkOrder;
 
 /** How an artist likes to work on a study. */
 final class HabitsRequest extends FormRequest
@@ -16,7 +16,7 @@ final class HabitsRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'way' => ['sometimes', Rule::enum(Way::class)],
+            'workOrder' => ['sometimes', Rule::enum(WorkOrder::class)],
             'hand' => ['sometimes', Rule::in(['right', 'left'])],
             'session' => ['sometimes', 'integer', 'min:'.WorkingHabits::SHORTEST_SESSION, 'max:'.WorkingHabits::LONGEST_SESSION],
             'thin' => ['sometimes', 'integer', 'min:0', 'max:'.WorkingHabits::LONGEST_DRYING],
@@ -39,7 +39,7 @@ final class HabitsRequest extends FormRequest
     public function changed(): array
     {
         $changed = [];
-        foreach (['way', 'hand'] as $word) {
+        foreach (['workOrder', 'hand'] as $word) {
             if ($this->has($word)) {
                 $changed[$word] = (string) $this->string($word);
             }

@@ -8,7 +8,7 @@ use App\Http\Requests\OnPaper;
 use App\Http\Requests\ToPrint;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /** Some pencils, each laid over each, and with what pressure. */
 final class MixingChartRequest extends FormRequest
@@ -18,7 +18,7 @@ final class MixingChartRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $pressure = ['sometimes', Rule::enum(PressureMark::class)];
+        $pressure = ['sometimes', Rule::enum(Pressure::class)];
 
         return [
             'ids' => ['required', 'array', 'max:40'],
@@ -39,13 +39,13 @@ final class MixingChartRequest extends FormRequest
         return array_values($ids);
     }
 
-    public function beneath(): PressureMark
+    public function beneath(): Pressure
     {
-        return $this->enum('beneath', PressureMark::class) ?? PressureMark::Medium;
+        return $this->enum('beneath', Pressure::class) ?? Pressure::Medium;
     }
 
-    public function above(): PressureMark
+    public function above(): Pressure
     {
-        return $this->enum('above', PressureMark::class) ?? PressureMark::Medium;
+        return $this->enum('above', Pressure::class) ?? Pressure::Medium;
     }
 }

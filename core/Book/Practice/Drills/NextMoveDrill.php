@@ -11,7 +11,7 @@ use KnottyPrism\Core\Book\Practice\Question\Shown;
 use KnottyPrism\Core\Chart\BenchCamera\Chance;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Medium\Laying\Pass;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
+use KnottyPrism\Core\Medium\Laying\Pressure;
 
 /** From what lies there to a colour: with one pencil, at one pressure. */
 final class NextMoveDrill extends Skill
@@ -58,9 +58,9 @@ final class NextMoveDrill extends Skill
 
     private static function move(DrillGround $ground, Chance $chance): Pass
     {
-        $marks = [PressureMark::Light, PressureMark::Medium, PressureMark::Firm];
+        $pressures = [Pressure::Light, Pressure::Medium, Pressure::Firm];
 
-        return new Pass($ground->pencil($chance), $marks[(int) $chance->between(0, 2.999)]->pressure());
+        return new Pass($ground->pencil($chance), $pressures[(int) $chance->between(0, 2.999)]->share());
     }
 
     /**
@@ -114,6 +114,6 @@ final class NextMoveDrill extends Skill
 
     private static function words(Pass $move): string
     {
-        return sprintf('%s %s', DrillGround::called($move->pencil), PressureMark::nearest($move->pressure)->adverb());
+        return sprintf('%s %s', DrillGround::called($move->pencil), Pressure::nearest($move->pressure)->adverb());
     }
 }

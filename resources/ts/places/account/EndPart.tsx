@@ -29,7 +29,7 @@ export function EndPart({ studies, pencils }: { studies: number; pencils: number
             ) : (
                 <Proof onSubmit={send} aria-label="Delete this account">
                     <p>
-                        {studies} {studies === 1 ? 'study' : 'studies'} with photos, plans and what was marked at the desk, {pencils}{' '}
+                        {studies} {studies === 1 ? 'study' : 'studies'} with photos, plans and what was ticked at the desk, {pencils}{' '}
                         pencils, the hand, the book and the links that show plans: all of it goes, for good. Save it as one file first if
                         you may want it back.
                     </p>

@@ -41,7 +41,7 @@ export function BesideThePhoto({ study, desk, work, onLook }: BesideThePhotoProp
                 finishes={desk.finishes}
                 others={others}
                 onClose={close}
-                onMark={work.markOther}
+                onTick={work.tickOther}
             />
         );
     }

@@ -37,13 +37,13 @@ interface HabitsPartProps {
 }
 
 /** How one works: it decides the order of all that is to come. */
-export function HabitsPart({ desk: { habits, ways }, onChange }: HabitsPartProps) {
+export function HabitsPart({ desk: { habits, workOrders }, onChange }: HabitsPartProps) {
     return (
         <Part role="group" aria-label="How you work">
             <label>
-                In which way
-                <NativeSelect value={habits.way} onChange={(e) => onChange({ way: e.target.value })}>
-                    {ways.map((w) => (
+                Work order
+                <NativeSelect value={habits.workOrder} onChange={(e) => onChange({ workOrder: e.target.value })}>
+                    {workOrders.map((w) => (
                         <option key={w.value} value={w.value}>
                             {w.words}
                         </option>

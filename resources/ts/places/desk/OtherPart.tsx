@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { PRESSURES } from '../../dabs/Pressure';
-import type { Desk, DeskStep, DrawerPencil, NewDeskMark } from '../../api/types';
+import type { Desk, DeskStep, DrawerPencil, NewTick } from '../../api/types';
 import { Button, NativeSelect, WordButton } from '../../ui/controls';
 
 const Part = styled.section`
@@ -12,7 +12,7 @@ const Part = styled.section`
         font-size: var(--size-title);
         font-weight: 600;
     }
-    & .marks {
+    & .pressures {
         display: flex;
         flex-wrap: wrap;
         gap: 0 14px;
@@ -27,35 +27,35 @@ interface OtherPartProps {
     pencils: Desk['pencils'];
     /** What can be done besides laying a pencil. */
     finishes: readonly string[];
-    /** All others at hand. */
+    /** All others that are available. */
     others: readonly DrawerPencil[];
-    onMark: (mark: NewDeskMark) => void;
+    onTick: (tick: NewTick) => void;
     onClose: () => void;
 }
 
 /** What was really laid, where that is not what stands here: the rest of the zone is planned again from what lies there. */
-export function OtherPart({ step, pencils, finishes, others, onMark, onClose }: OtherPartProps) {
+export function OtherPart({ step, pencils, finishes, others, onTick, onClose }: OtherPartProps) {
     const [tool, setTool] = useState(step.pencil?.id ?? step.finish ?? '');
-    const [marks, setMarks] = useState<Record<string, string | null>>(() => ({ ...step.marks }));
-    const laid = Object.fromEntries(Object.entries(marks).filter((e): e is [string, string] => e[1] !== null && e[1] !== ''));
+    const [pressures, setPressures] = useState<Record<string, string | null>>(() => ({ ...step.pressures }));
+    const laid = Object.fromEntries(Object.entries(pressures).filter((e): e is [string, string] => e[1] !== null && e[1] !== ''));
     const nothing = Object.keys(laid).length === 0;
     return (
         <Part aria-label="Something else">
             <h2>What did you lay on “{step.zoneName}”?</h2>
             <ToolChoice tool={tool} pencils={pencils} finishes={finishes} others={others} onTool={setTool} />
-            <MarksChoice step={step} marks={marks} onMarks={setMarks} />
+            <PressuresChoice step={step} pressures={pressures} onPressures={setPressures} />
             {nothing && <p role="alert">Say how hard, in at least one of them; what you left out altogether is “Skip”.</p>}
             <div>
                 <Button
                     $main
                     isDisabled={nothing}
                     onPress={() =>
-                        onMark({
+                        onTick({
                             kind: 'other',
                             zone: step.zone,
                             position: step.position,
                             tool,
-                            marks: laid,
+                            pressures: laid,
                             at: Math.floor(Date.now() / 1000),
                         })
                     }
@@ -105,21 +105,21 @@ function ToolChoice({ tool, pencils, finishes, others, onTool }: ToolChoiceProps
     );
 }
 
-interface MarksChoiceProps {
+interface PressuresChoiceProps {
     step: DeskStep;
-    marks: Readonly<Record<string, string | null>>;
-    onMarks: (marks: Record<string, string | null>) => void;
+    pressures: Readonly<Record<string, string | null>>;
+    onPressures: (pressures: Record<string, string | null>) => void;
 }
 
-function MarksChoice({ step, marks, onMarks }: MarksChoiceProps) {
+function PressuresChoice({ step, pressures, onPressures }: PressuresChoiceProps) {
     return (
-        <div className="marks">
+        <div className="pressures">
             {step.shades.map((s) => (
-                <label key={s.role}>
+                <label key={s.shade}>
                     {s.name}
                     <NativeSelect
-                        value={marks[s.role] ?? ''}
-                        onChange={(e) => onMarks({ ...marks, [s.role]: e.target.value === '' ? null : e.target.value })}
+                        value={pressures[s.shade] ?? ''}
+                        onChange={(e) => onPressures({ ...pressures, [s.shade]: e.target.value === '' ? null : e.target.value })}
                     >
                         <option value="">not here</option>
                         {PRESSURES.map((m) => (

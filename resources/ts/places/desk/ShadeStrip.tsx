@@ -14,7 +14,7 @@ const Strip = styled.table`
         font-weight: inherit;
     }
     & thead th,
-    & .mark td {
+    & .pressure td {
         padding: 2px 4px 4px 0;
         font-size: var(--size-lead);
         overflow-wrap: anywhere;
@@ -26,7 +26,7 @@ const Strip = styled.table`
         color: var(--soft-ink);
         padding-right: 6px;
     }
-    & .mark td {
+    & .pressure td {
         font-weight: 700;
     }
     & .dab {
@@ -53,8 +53,8 @@ const Plain = styled.div<{ $hex: string }>`
 const STROKES: Record<string, number> = { whisper: 1, light: 2, medium: 3, firm: 4, full: 5 };
 
 /** One to five strokes, large enough to be told from an easel's length. */
-function Hatch({ mark }: { mark: string }) {
-    const strokes = STROKES[mark] ?? 0;
+function Hatch({ pressure }: { pressure: string }) {
+    const strokes = STROKES[pressure] ?? 0;
     return (
         <svg width={6 + strokes * 9} height="24" aria-hidden="true">
             {Array.from({ length: strokes }, (_, i) => (
@@ -74,22 +74,22 @@ export function ShadeStrip({ shades }: { shades: readonly DeskShade[] }) {
                         <span className="only-read">What</span>
                     </th>
                     {shades.map((s) => (
-                        <th key={s.role} scope="col">
+                        <th key={s.shade} scope="col">
                             {s.name}
                         </th>
                     ))}
                 </tr>
             </thead>
             <tbody>
-                <tr className="mark">
+                <tr className="pressure">
                     <th scope="row">press</th>
                     {shades.map((s) => (
-                        <td key={s.role}>
-                            {s.mark === null ? (
+                        <td key={s.shade}>
+                            {s.pressure === null ? (
                                 <span className="left-out">not here</span>
                             ) : (
                                 <>
-                                    <Hatch mark={s.mark} /> {s.mark}
+                                    <Hatch pressure={s.pressure} /> {s.pressure}
                                 </>
                             )}
                         </td>
@@ -100,13 +100,13 @@ export function ShadeStrip({ shades }: { shades: readonly DeskShade[] }) {
                 <tr className="lies">
                     <th scope="row">how it lies</th>
                     {shades.map((s) => (
-                        <td key={s.role}>{s.after.evenness}</td>
+                        <td key={s.shade}>{s.after.evenness}</td>
                     ))}
                 </tr>
                 <tr>
                     <th scope="row">the photo</th>
                     {shades.map((s) => (
-                        <td key={s.role} className="dab">
+                        <td key={s.shade} className="dab">
                             <Plain $hex={s.seen} />
                         </td>
                     ))}
@@ -121,7 +121,7 @@ function Row({ name, of, dab }: { name: string; of: readonly DeskShade[]; dab: (
         <tr>
             <th scope="row">{name}</th>
             {of.map((s) => (
-                <td key={s.role} className="dab">
+                <td key={s.shade} className="dab">
                     {dab(s).strata.length === 0 ? (
                         <Plain $hex={dab(s).hex} />
                     ) : (

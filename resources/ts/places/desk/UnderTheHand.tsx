@@ -26,12 +26,12 @@ export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWo
         <>
             {current !== null && (
                 <>
-                    <Laid type="button" onClick={() => work.mark('done')}>
+                    <Laid type="button" onClick={() => work.tick('done')}>
                         {current.coats === 1 ? 'Laid' : `Laid, ${COUNT[current.coats] ?? current.coats} coats`}
                     </Laid>
                     <NextLine current={current} next={next} study={study} />
-                    {current.coats > 1 && <WordButton onPress={() => work.mark('done', 1)}>One coat so far</WordButton>}
-                    <WordButton onPress={() => work.mark('skipped')}>Skip it</WordButton>
+                    {current.coats > 1 && <WordButton onPress={() => work.tick('done', 1)}>One coat so far</WordButton>}
+                    <WordButton onPress={() => work.tick('skipped')}>Skip it</WordButton>
                     <WordButton onPress={() => work.setBeside('other')}>I did something else</WordButton>
                 </>
             )}
@@ -41,7 +41,7 @@ export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWo
                 </p>
             )}
             <WordButton isDisabled={!canUndo} onPress={work.back}>
-                Take the last mark back
+                Take the last tick back
             </WordButton>
         </>
     );

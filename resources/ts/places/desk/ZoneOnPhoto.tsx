@@ -35,9 +35,9 @@ export function ZoneOnPhoto({ study, zones, zone, step }: ZoneOnPhotoProps) {
     const here = zones.find((z) => z.number === zone);
     const flip = flipOf(rememberedLook(study.id));
     const whole = here === undefined ? '' : pathOf(here.outlines, width, height, true);
-    const laid = step?.shades.filter((s) => s.mark !== null).map((s) => s.role) ?? [];
-    const touches = here?.touches.filter((t) => laid.includes(t.role)) ?? [];
-    const isOnTouches = step?.zone === zone && touches.length > 0 && laid.every((role) => role.startsWith('touch'));
+    const laid = step?.shades.filter((s) => s.pressure !== null).map((s) => s.shade) ?? [];
+    const touches = here?.touches.filter((t) => laid.includes(t.shade)) ?? [];
+    const isOnTouches = step?.zone === zone && touches.length > 0 && laid.every((shade) => shade.startsWith('touch'));
     const d = isOnTouches ? touches.map((t) => pathOf(t.outlines, width, height, true)).join('') : whole;
     return (
         // Mirrored or upside down where the photo was looked at so.

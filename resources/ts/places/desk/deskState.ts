@@ -1,7 +1,7 @@
 import type { Edit } from '../../api/lane';
-import type { Desk, DeskStep, NewDeskMark } from '../../api/types';
+import type { Desk, DeskStep, NewTick } from '../../api/types';
 
-/** What stands on the desk now: what the application said, and what was marked since and waits. */
+/** What stands on the desk now: what the application said, and what was ticked since and waits. */
 export interface DeskState {
     /** What is to come, in its order. */
     steps: readonly DeskStep[];
@@ -13,38 +13,38 @@ export interface DeskState {
     wet: readonly { zone: number; name: string; until: number }[];
     /** Zones whose rest is planned again once the network is there. */
     pending: readonly string[];
-    /** Whether there is a mark to take back. */
+    /** Whether there is a tick to take back. */
     canUndo: boolean;
 }
 
 const keyOf = (zone: number, position: number): string => `${zone}/${position}`;
 
-const isMark = (json: object | undefined): json is NewDeskMark => json !== undefined && 'kind' in json && 'position' in json;
+const isTick = (json: object | undefined): json is NewTick => json !== undefined && 'kind' in json && 'position' in json;
 
-/** Marks that wait, without those that are taken back again before they were sent. */
-function marksOf(waiting: readonly Edit[]): { marks: NewDeskMark[]; undone: number } {
-    const marks: NewDeskMark[] = [];
+/** Ticks that wait, without those that are taken back again before they were sent. */
+function ticksOf(waiting: readonly Edit[]): { ticks: NewTick[]; undone: number } {
+    const ticks: NewTick[] = [];
     let undone = 0;
     for (const edit of waiting) {
-        if (isMark(edit.json)) {
-            marks.push(edit.json);
-        } else if (edit.path.endsWith('/undo') && marks.pop() === undefined) {
+        if (isTick(edit.json)) {
+            ticks.push(edit.json);
+        } else if (edit.path.endsWith('/undo') && ticks.pop() === undefined) {
             undone++;
         }
     }
-    return { marks, undone };
+    return { ticks, undone };
 }
 
 export function deskState(desk: Desk, waiting: readonly Edit[], now: number): DeskState {
-    const { marks, undone } = marksOf(waiting);
-    const known = new Map(marks.map((m) => [keyOf(m.zone, m.position), m.coats ?? 1]));
-    const astray = new Set(marks.filter((m) => m.kind === 'other').map((m) => m.zone));
+    const { ticks, undone } = ticksOf(waiting);
+    const known = new Map(ticks.map((m) => [keyOf(m.zone, m.position), m.coats ?? 1]));
+    const astray = new Set(ticks.filter((m) => m.kind === 'other').map((m) => m.zone));
     const steps = desk.steps.filter((s) => !astray.has(s.zone)).flatMap((s) => coatsLeft(s, known));
     const until = new Map(desk.wet.map((w) => [w.zone, w.until]));
-    for (const mark of marks) {
-        const step = desk.steps.find((s) => s.zone === mark.zone && s.position === mark.position);
-        if (mark.kind === 'done' && step !== undefined && step.dries > 0) {
-            until.set(mark.zone, mark.at + step.dries * 60);
+    for (const tick of ticks) {
+        const step = desk.steps.find((s) => s.zone === tick.zone && s.position === tick.position);
+        if (tick.kind === 'done' && step !== undefined && step.dries > 0) {
+            until.set(tick.zone, tick.at + step.dries * 60);
         }
     }
     const nameOf = (zone: number): string => desk.zones.find((z) => z.number === zone)?.name ?? '';
@@ -64,18 +64,18 @@ export function deskState(desk: Desk, waiting: readonly Edit[], now: number): De
         next: after[0] ?? null,
         wet,
         pending: [...astray].map(nameOf),
-        canUndo: marks.length > 0 || desk.marks.length > undone,
+        canUndo: ticks.length > 0 || desk.ticks.length > undone,
     };
 }
 
-/** What is left of a step when some of its coats are marked; nothing when all are. */
+/** What is left of a step when some of its coats are ticked; nothing when all are. */
 function coatsLeft(step: DeskStep, known: ReadonlyMap<string, number>): DeskStep[] {
-    const marked = known.get(keyOf(step.zone, step.position));
-    if (marked === undefined) {
+    const ticked = known.get(keyOf(step.zone, step.position));
+    if (ticked === undefined) {
         return [step];
     }
-    const coats = step.coats - marked;
-    return coats > 0 ? coatsLeft({ ...step, coats, position: step.position + marked, pass: step.pass + marked }, known) : [];
+    const coats = step.coats - ticked;
+    return coats > 0 ? coatsLeft({ ...step, coats, position: step.position + ticked, pass: step.pass + ticked }, known) : [];
 }
 
 /** Of every zone what is next there: a pass is never laid before the one beneath it. */
@@ -95,13 +95,13 @@ export const toolOf = (step: Pick<DeskStep, 'pencil' | 'finish'>): string => ste
 
 export const numberOf = (step: Pick<DeskStep, 'pencil' | 'finish'>): string => step.pencil?.number ?? step.finish ?? '';
 
-/** What is marked when a step is laid as it stands, or left out. */
-export const markOf = (step: DeskStep, kind: 'done' | 'skipped', coats = step.coats): NewDeskMark => ({
+/** What is ticked when a step is laid as it stands, or left out. */
+export const tickOf = (step: DeskStep, kind: 'done' | 'skipped', coats = step.coats): NewTick => ({
     kind,
     coats,
     zone: step.zone,
     position: step.position,
     tool: toolOf(step),
-    marks: Object.fromEntries(Object.entries(step.marks).filter((e): e is [string, string] => e[1] !== null)),
+    pressures: Object.fromEntries(Object.entries(step.pressures).filter((e): e is [string, string] => e[1] !== null)),
     at: Math.floor(Date.now() / 1000),
 });

@@ -67,7 +67,7 @@ export function StopPart({ desk, state, onGoOn, onStop }: StopPartProps) {
     const isGood = desk.sessionEnds || state.wet.length > 0 || open.length <= 1 || desk.steps.length === 0;
     return (
         <Stop aria-label="Stop here">
-            <h2>{isGood ? 'This is a good place to stop.' : 'You can stop here; all marks are kept.'}</h2>
+            <h2>{isGood ? 'This is a good place to stop.' : 'You can stop here; all ticks are kept.'}</h2>
             {open.length > 0 && <p>Begun and not done: {open.map((z) => `“${z.name}”`).join(', ')}.</p>}
             {state.wet.length > 0 && <p>What is wet can dry meanwhile. Close the jar; the rag goes into a lidded metal bin.</p>}
             {!isGood && left > 0 && (

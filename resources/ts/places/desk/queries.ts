@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from '../../api/client';
-import type { DeskHabitsChange, NewDeskMark } from '../../api/types';
+import type { DeskHabitsChange, NewTick } from '../../api/types';
 import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
 
@@ -10,7 +10,7 @@ const baseOf = (study: number) => `/api/studies/${study}/desk` as const;
 export const useDesk = (study: number) =>
     useQuery({ queryKey: ['desk', study], queryFn: ({ signal }) => ask(baseOf(study), { signal }), refetchOnMount: 'always' });
 
-/** Only while it is looked at: it changes with every mark. */
+/** Only while it is looked at: it changes with every tick. */
 export const useFinished = (study: number, stamp: number, wanted: boolean) =>
     useQuery({
         queryKey: ['desk-finished', study, stamp],
@@ -18,7 +18,7 @@ export const useFinished = (study: number, stamp: number, wanted: boolean) =>
         enabled: wanted,
     });
 
-/** Marks of one desk go their own way: in their order, each once, kept on this device until they are taken in. */
+/** Ticks of one desk go their own way: in their order, each once, kept on this device until they are taken in. */
 export function useDeskChanges(study: number, onFault: (error: unknown) => void) {
     const client = useQueryClient();
     const lane = useLane(`desk-${study}`, onFault);
@@ -27,8 +27,8 @@ export function useDeskChanges(study: number, onFault: (error: unknown) => void)
     const step = { history: 'desk', put } as const;
     return {
         waiting: lane.waiting,
-        mark: sendingOf(lane, 'mark a pass', (json: NewDeskMark) => ({ ...step, ...toSend('POST', `${base}/marks`, json) })),
-        undo: sendingOf(lane, 'take a mark back', () => ({ ...step, ...toSend('POST', `${base}/undo`), of: shownStamp(client, ...put) })),
+        tick: sendingOf(lane, 'tick a pass', (json: NewTick) => ({ ...step, ...toSend('POST', `${base}/ticks`, json) })),
+        undo: sendingOf(lane, 'take a tick back', () => ({ ...step, ...toSend('POST', `${base}/undo`), of: shownStamp(client, ...put) })),
         habits: sendingOf(lane, 'work otherwise', (json: DeskHabitsChange) => ({ ...toSend('PATCH', `${base}/habits`, json), put })),
     };
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import type { Desk, NewDeskMark } from '../../api/types';
+import type { Desk, NewTick } from '../../api/types';
 import { useKeys } from '../../app/useKeys';
-import { deskState, markOf, numberOf } from './deskState';
+import { deskState, tickOf, numberOf } from './deskState';
 import type { DeskChanges } from './queries';
 import { useNow } from './useNow';
 import { useSitting } from './useSitting';
@@ -9,7 +9,7 @@ import { useSitting } from './useSitting';
 /** What stands beside the photo. */
 export type Beside = 'pass' | 'other' | 'finished' | 'stop';
 
-/** The desk while one works at it: what is marked, by touch and by key, and what is looked at. */
+/** The desk while one works at it: what is ticked, by touch and by key, and what is looked at. */
 export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
     const [beside, setBeside] = useState<Beside>('pass');
     const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
@@ -19,13 +19,13 @@ export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
     const { current } = state;
     const isAtPass = current !== null && sitting.isBegun && beside === 'pass';
 
-    const mark = (kind: 'done' | 'skipped', coats?: number) => {
+    const tick = (kind: 'done' | 'skipped', coats?: number) => {
         if (isAtPass) {
-            changes.mark.mutate(markOf(current, kind, coats));
+            changes.tick.mutate(tickOf(current, kind, coats));
         }
     };
-    const markOther = (other: NewDeskMark) => {
-        changes.mark.mutate(other);
+    const tickOther = (other: NewTick) => {
+        changes.tick.mutate(other);
         setBeside('pass');
     };
     const back = () => {
@@ -41,8 +41,8 @@ export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
         onRecipe: () => undefined,
         onKey: (key) => {
             const does: Record<string, () => void> = {
-                ' ': () => mark('done'),
-                s: () => mark('skipped'),
+                ' ': () => tick('done'),
+                s: () => tick('skipped'),
                 o: () => isAtPass && setBeside('other'),
                 Backspace: back,
                 Escape: () => setBeside('pass'),
@@ -61,8 +61,8 @@ export function useDeskWork(study: number, desk: Desk, changes: DeskChanges) {
         sitting,
         now,
         state,
-        mark,
-        markOther,
+        tick,
+        tickOther,
         back,
     };
 }

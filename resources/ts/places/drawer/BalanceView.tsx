@@ -177,7 +177,7 @@ function StudyPart({ studies, onPencil, onWant }: { studies: readonly Study[] } 
                     ))}
                 </NativeSelect>
             </PartHead>
-            <p role="status">{purchases.data === undefined ? 'Trying every pencil that is not at hand…' : studyWords(purchases.data)}</p>
+            <p role="status">{purchases.data === undefined ? 'Trying every pencil that is not available…' : studyWords(purchases.data)}</p>
             <Buys>
                 {purchases.data?.purchases.map((p) => (
                     <Buy key={p.id} pencil={p} words={`ΔE00 ${p.deltaE00.toFixed(1)} nearer`} onPencil={onPencil} onWant={onWant} />

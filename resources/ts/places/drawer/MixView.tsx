@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { sentenceOf, withQuery } from '../../api/client';
-import type { Mark, MixingChart } from '../../api/types';
+import type { Pressure, MixingChart } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
@@ -40,14 +40,14 @@ const Orders = styled.ul`
 
 /** Every two of the chosen pencils over each other, both ways round; three of them in every order, too. */
 export function MixView({ ids, paper }: { ids: readonly string[]; paper: string }) {
-    const [beneath, setBeneath] = useState<Mark>('medium');
-    const [above, setAbove] = useState<Mark>('medium');
+    const [beneath, setBeneath] = useState<Pressure>('medium');
+    const [above, setAbove] = useState<Pressure>('medium');
     const chart = useMixingChart(ids, paper, beneath, above);
-    const mark = (label: string, value: string, onChange: (mark: Mark) => void) => (
+    const pressure = (label: string, value: string, onChange: (pressure: Pressure) => void) => (
         <label>
             {label}{' '}
-            <NativeSelect value={value} onChange={(e) => onChange(e.target.value as Mark)}>
-                {(chart.data?.marks ?? [value]).map((m) => (
+            <NativeSelect value={value} onChange={(e) => onChange(e.target.value as Pressure)}>
+                {(chart.data?.pressures ?? [value]).map((m) => (
                     <option key={m}>{m}</option>
                 ))}
             </NativeSelect>
@@ -60,8 +60,8 @@ export function MixView({ ids, paper }: { ids: readonly string[]; paper: string 
                 beneath, along the top what lies over it.
             </Aired>
             <Row>
-                {mark('Beneath', beneath, setBeneath)}
-                {mark('Over it', above, setAbove)}
+                {pressure('Beneath', beneath, setBeneath)}
+                {pressure('Over it', above, setAbove)}
                 {ids.length >= 2 && (
                     <a href={withQuery('/api/drawer/chart.pdf', chartQuery(ids, paper, beneath, above))} target="_blank" rel="noreferrer">
                         Print with boxes to fill in

@@ -45,7 +45,7 @@ interface StockBlockProps {
     onNote: (change: Omit<StockChange, 'id'>) => void;
 }
 
-/** Whether the pencil is at hand and what is left of it; what else is noted opens below. */
+/** Whether the pencil is available and what is left of it; what else is noted opens below. */
 export function StockBlock({ stock, used: spent, onNote }: StockBlockProps) {
     const [open, setOpen] = useState(false);
     const times = spent?.usedTimes ?? 0;

@@ -2,14 +2,14 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { ask } from '../../api/client';
 import { toSend } from '../../api/lane';
 import { sendingOf, shownStamp, useLane } from '../../api/useOutbox';
-import type { Mark, Stock, StockChange, Tray } from '../../api/types';
+import type { Pressure, Stock, StockChange, Tray } from '../../api/types';
 
 /** How often to look whether more pencils were fitted, milliseconds: laying them again takes the fitting's time. */
 const FITTED_AGAIN = 4000;
 
 export type OrderKind = Tray['order'];
 
-/** Which pencils lie there: those at hand, those wanted, or all of a line. */
+/** Which pencils lie there: those available, those wanted, or all of a line. */
 export type Shown = { kind: 'owned' } | { kind: 'wanted' } | { kind: 'line'; line: string };
 
 const asShown = (shown: Shown) => (shown.kind === 'line' ? { line: shown.line } : shown.kind === 'wanted' ? { wanted: '1' as const } : {});
@@ -54,14 +54,14 @@ export const useStandIn = (id: string, paper: string, wanted: boolean) =>
     });
 
 /** What a mixing chart is of, as its address has it. */
-export const chartQuery = (ids: readonly string[], paper: string, beneath: Mark, above: Mark) => ({
+export const chartQuery = (ids: readonly string[], paper: string, beneath: Pressure, above: Pressure) => ({
     'ids[]': [...ids],
     paper,
     beneath,
     above,
 });
 
-export const useMixingChart = (ids: readonly string[], paper: string, beneath: Mark, above: Mark) =>
+export const useMixingChart = (ids: readonly string[], paper: string, beneath: Pressure, above: Pressure) =>
     useQuery({
         queryKey: ['drawer', 'chart', ids, paper, beneath, above],
         queryFn: ({ signal }) => ask('/api/drawer/chart', { query: chartQuery(ids, paper, beneath, above), signal }),

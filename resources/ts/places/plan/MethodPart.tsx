@@ -18,7 +18,7 @@ const Settings = styled.div`
     }
 `;
 
-const OfRole = styled(PressedRow)`
+const OfShade = styled(PressedRow)`
     & > span:first-child {
         width: 54px;
     }
@@ -94,10 +94,10 @@ function WhatItDoes({ shown }: { shown: PlanZone }) {
                 <h2>What it does to “{shown.name}”</h2>
             </PartHead>
             {shown.shades.map((s) => (
-                <OfRole key={s.role}>
+                <OfShade key={s.shade}>
                     <span>{s.name}</span>
                     <Dabs $width={48} $height={38}>
-                        {laidIn(shown, s.role).map(({ dab, number }) => (
+                        {laidIn(shown, s.shade).map(({ dab, number }) => (
                             <span key={number}>
                                 <Dab strata={dab.strata} width={48} height={38} label={`after pass ${number}: ${dab.colourWords}`} />
                             </span>
@@ -106,10 +106,10 @@ function WhatItDoes({ shown }: { shown: PlanZone }) {
                     </Dabs>
                     {shown.sequence === null
                         ? 'being planned'
-                        : `${laidIn(shown, s.role)
+                        : `${laidIn(shown, s.shade)
                               .map(({ tool }) => tool)
-                              .join(', ')} (ΔE00 ${(shown.sequence.outcomes[s.role]?.deltaE00 ?? 0).toFixed(1)})`}
-                </OfRole>
+                              .join(', ')} (ΔE00 ${(shown.sequence.outcomes[s.shade]?.deltaE00 ?? 0).toFixed(1)})`}
+                </OfShade>
             ))}
         </>
     );
@@ -156,8 +156,8 @@ function ForWhat({ picture, zone, of, onZone, onWhole }: ForWhatProps) {
 }
 
 /** The passes that go over a shade, with what each leaves there. */
-const laidIn = ({ sequence }: PlanZone, role: string) =>
+const laidIn = ({ sequence }: PlanZone, shade: string) =>
     (sequence?.passes ?? []).flatMap((pass, i) => {
-        const dab = pass.dabs[role];
+        const dab = pass.dabs[shade];
         return dab === undefined ? [] : [{ dab, number: i + 1, tool: pass.pencil?.number ?? pass.finish ?? '' }];
     });

@@ -214,7 +214,7 @@ function buyingWords(waiting: number, purchases: StudyPurchases | undefined): st
         return 'What to buy is worked out when all is planned.';
     }
     if (purchases === undefined) {
-        return 'Trying every pencil that is not at hand…';
+        return 'Trying every pencil that is not available…';
     }
     const best = purchases.purchases[0];
     return best === undefined

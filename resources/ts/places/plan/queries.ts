@@ -140,7 +140,7 @@ export const stampOf = (picture: Plan): string =>
             .map(
                 (z) =>
                     `${z.strokes ?? ''}` +
-                    z.shades.map((s) => `${z.number}${s.role}${z.sequence?.outcomes[s.role]?.stack ?? ''}${s.aim.lab.join()}`).join(),
+                    z.shades.map((s) => `${z.number}${s.shade}${z.sequence?.outcomes[s.shade]?.stack ?? ''}${s.aim.lab.join()}`).join(),
             )
             .join(';'),
     );

@@ -47,7 +47,7 @@ export function LogView({ study, onFault }: LogViewProps) {
                 {log.isPending && <p aria-busy="true">Opening the log…</p>}
                 {log.error !== null && <p role="alert">{sentenceOf(log.error)}</p>}
                 {whole !== undefined && sessions.length === 0 && (
-                    <Aired>Nothing is logged yet. What you mark at the desk is written down here by itself.</Aired>
+                    <Aired>Nothing is logged yet. What you tick at the desk is written down here by itself.</Aired>
                 )}
                 <Entries>
                     {sessions.map((s) => (

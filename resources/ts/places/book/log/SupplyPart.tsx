@@ -97,8 +97,8 @@ function Known({ supply, notes }: { supply: PencilSupply; notes: BookNotes }) {
                         <h2>Cautions you decided against</h2>
                     </PartHead>
                     {supply.overruled.map((o) => (
-                        <p key={`${o.zone}/${o.role}/${o.code}`}>
-                            “{o.zone}”, {o.role}: {o.code}. {o.reason}
+                        <p key={`${o.zone}/${o.shade}/${o.code}`}>
+                            “{o.zone}”, {o.shade}: {o.code}. {o.reason}
                         </p>
                     ))}
                 </>

@@ -30,7 +30,7 @@ export function LaidPart({ recipe, paper }: { recipe: BookRecipe; paper: string 
     const { sequence, standIns } = laid.data;
     return (
         <Part aria-label={`“${recipe.name}” laid with today’s pencils`}>
-            {standIns.length === 0 && <p>All its pencils are at hand.</p>}
+            {standIns.length === 0 && <p>All its pencils are available.</p>}
             {standIns.map((s) => (
                 <p key={s.missing} role="status">
                     <b>{s.words}</b>
@@ -38,9 +38,9 @@ export function LaidPart({ recipe, paper }: { recipe: BookRecipe; paper: string 
             ))}
             <div className="shades">
                 {recipe.shades.map((s) => {
-                    const now = sequence.passes.flatMap((p) => p.dabs[s.role] ?? []).at(-1);
+                    const now = sequence.passes.flatMap((p) => p.dabs[s.shade] ?? []).at(-1);
                     return (
-                        <figure key={s.role}>
+                        <figure key={s.shade}>
                             <Dabs $width={56} $height={36}>
                                 <span>
                                     <Dab strata={s.strata} width={56} height={36} label={`${s.name}, then`} />

@@ -35,7 +35,7 @@ interface RecipeEntryProps {
 export function RecipeEntry({ recipe, like, paper, onChange, onRemove }: RecipeEntryProps) {
     const [isLaid, setLaid] = useState(false);
     const [isDrafted, setDrafted] = useState(false);
-    const passes = recipe.passes.map((p) => `${p.number} ${spanOf(p.marks)}`).join(' · ');
+    const passes = recipe.passes.map((p) => `${p.number} ${spanOf(p.pressures)}`).join(' · ');
     return (
         <Entry>
             {recipe.cutout === null ? <span /> : <img src={recipe.cutout} alt={`“${recipe.name}” in its photo`} />}
@@ -44,7 +44,7 @@ export function RecipeEntry({ recipe, like, paper, onChange, onRemove }: RecipeE
                     <Dabs $width={64} $height={36}>
                         {like !== null && <i className="like" style={{ background: like }} title="what you pointed at" />}
                         {recipe.shades.map((s) => (
-                            <span key={s.role} title={s.name}>
+                            <span key={s.shade} title={s.name}>
                                 <Dab strata={s.strata} width={64} height={36} label={s.name} />
                             </span>
                         ))}
@@ -119,8 +119,8 @@ const FIELDS = [
 ] as const;
 
 /** "light", "whisper to firm": from the lightest of its values to the darkest, or in its touches. */
-function spanOf(marks: Readonly<Record<string, string>>): string {
-    const run = ['light', 'mid', 'dark'].flatMap((role) => marks[role] ?? []);
-    const [first, last] = run.length === 0 ? Object.values(marks) : [run[0], run.at(-1)];
+function spanOf(pressures: Readonly<Record<string, string>>): string {
+    const run = ['light', 'mid', 'dark'].flatMap((shade) => pressures[shade] ?? []);
+    const [first, last] = run.length === 0 ? Object.values(pressures) : [run[0], run.at(-1)];
     return first === last || last === undefined ? (first ?? '') : `${first ?? ''} to ${last}`;
 }

@@ -49,7 +49,7 @@ export function AccountPart() {
                 <h2>Take everything along</h2>
             </PartHead>
             <p>
-                Pencils, studies with what was marked at the desk, the book of recipes and practice, in one file; to keep, or to bring into
+                Pencils, studies with what was ticked at the desk, the book of recipes and practice, in one file; to keep, or to bring into
                 another account.
             </p>
             <Row>

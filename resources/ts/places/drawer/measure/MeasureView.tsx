@@ -19,7 +19,7 @@ const SwatchPage = lazy(() => import('./SwatchPage').then((m) => ({ default: m.S
 
 const KEY = ['sheets'];
 
-/** The sheets of the account and what can be done with the one at hand. */
+/** The sheets of the account and what can be done with the one in hand. */
 function useSheets() {
     const client = useQueryClient();
     const [made, setMade] = useState<string | null>(null);

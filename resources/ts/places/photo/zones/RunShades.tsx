@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { NewChange, Zone } from '../../../api/types';
+import type { NewChange, Zone, ZoneShade } from '../../../api/types';
 import { WordButton } from '../../../ui/controls';
 import { EditableName } from '../../../ui/EditableName';
 import { ShadeList } from './ShadeList';
@@ -17,10 +17,10 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
     const [naming, setNaming] = useState(false);
     const n = zone.number;
     const list = useRef<HTMLUListElement>(null);
-    const drop = (role: Zone['targets'][number]['role']) => {
+    const drop = (shade: ZoneShade['shade']) => {
         // The button goes with its shade; the mid stays, and the keyboard with it.
-        list.current?.querySelectorAll('input')[zone.targets.findIndex((t) => t.role === 'mid')]?.focus();
-        onChange({ kind: 'dropTarget', zone: n, role });
+        list.current?.querySelectorAll('input')[zone.shades.findIndex((t) => t.shade === 'mid')]?.focus();
+        onChange({ kind: 'dropShade', zone: n, shade });
     };
     return (
         <>
@@ -28,31 +28,31 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
                 <WordButton aria-expanded={naming} onPress={() => setNaming(!naming)}>
                     Name or drop shades
                 </WordButton>
-                {zone.missing.map((role) => (
-                    <WordButton key={role} onPress={() => onChange({ kind: 'moveTarget', zone: n, role, place: FIRST_PLACE[role] })}>
-                        Add a {role}
+                {zone.missing.map((shade) => (
+                    <WordButton key={shade} onPress={() => onChange({ kind: 'moveShade', zone: n, shade, place: FIRST_PLACE[shade] })}>
+                        Add a {shade}
                     </WordButton>
                 ))}
-                {(zone.placed || zone.renamed || zone.targets.some((t) => t.moved)) && (
-                    <WordButton onPress={() => onChange({ kind: 'resetTargets', zone: n })}>Put targets back</WordButton>
+                {(zone.placed || zone.renamed || zone.shades.some((t) => t.moved)) && (
+                    <WordButton onPress={() => onChange({ kind: 'resetShades', zone: n })}>Put shades back</WordButton>
                 )}
             </div>
             {naming && (
                 <ShadeList $first="52px" $last="64px" ref={list} aria-label="Shades by name">
-                    {zone.targets.map((target) => (
-                        <li key={target.role}>
-                            <span>{target.role}</span>
+                    {zone.shades.map((target) => (
+                        <li key={target.shade}>
+                            <span>{target.shade}</span>
                             <EditableName
-                                label={`Name of the ${target.role}`}
+                                label={`Name of the ${target.shade}`}
                                 longest={40}
                                 mayBeEmpty
                                 value={target.name}
-                                onChange={(name) => onChange({ kind: 'nameTarget', zone: n, role: target.role, name })}
+                                onChange={(name) => onChange({ kind: 'nameShade', zone: n, shade: target.shade, name })}
                             />
-                            {target.role === 'mid' ? (
+                            {target.shade === 'mid' ? (
                                 <span className="soft">stays</span>
                             ) : (
-                                <WordButton aria-label={`Drop ${target.name}`} onPress={() => drop(target.role)}>
+                                <WordButton aria-label={`Drop ${target.name}`} onPress={() => drop(target.shade)}>
                                     Drop
                                 </WordButton>
                             )}

@@ -1,6 +1,6 @@
 import { Slider, SliderThumb, SliderTrack } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Zone, ZoneTarget } from '../../../api/types';
+import type { Zone, ZoneShade } from '../../../api/types';
 import { useDraft } from '../../../ui/useDraft';
 
 const Row = styled(Slider)`
@@ -60,7 +60,7 @@ const Thumb = styled(SliderThumb)`
 
 interface TargetRangeProps {
     zone: Zone;
-    target: ZoneTarget;
+    target: ZoneShade;
     onMove: (place: number) => void;
 }
 

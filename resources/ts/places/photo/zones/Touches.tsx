@@ -33,7 +33,7 @@ export function Touches({ zone, onChange, onTool }: TouchesProps) {
         <div role="group" aria-label="Touches">
             <List $first="34px" $last="auto">
                 {zone.touches.map((touch, i) => (
-                    <li key={touch.role}>
+                    <li key={touch.shade}>
                         <span className="patch" style={{ background: touch.reading.hex }} title={touch.reading.words} />
                         <span>
                             <EditableName

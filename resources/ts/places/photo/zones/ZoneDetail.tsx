@@ -168,12 +168,12 @@ function Targets({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'>)
     const n = zone.number;
     return (
         <>
-            {zone.targets.map((target) => (
+            {zone.shades.map((target) => (
                 <TargetRange
-                    key={target.role}
+                    key={target.shade}
                     zone={zone}
                     target={target}
-                    onMove={(place) => onChange({ kind: 'moveTarget', zone: n, role: target.role, place })}
+                    onMove={(place) => onChange({ kind: 'moveShade', zone: n, shade: target.shade, place })}
                 />
             ))}
             <RunShades zone={zone} onChange={onChange} />

@@ -168,8 +168,8 @@ function ZoneList({ zones, chosen, onChosen }: { zones: Zones; chosen: number | 
                 <li key={zone.number}>
                     <button type="button" aria-pressed={zone.number === chosen} onClick={() => onChosen(zone.number)}>
                         <span className="run" aria-hidden="true">
-                            {zone.targets.map((t) => (
-                                <span key={t.role} style={{ background: t.reading.hex }} />
+                            {zone.shades.map((t) => (
+                                <span key={t.shade} style={{ background: t.reading.hex }} />
                             ))}
                         </span>
                         {zone.name}

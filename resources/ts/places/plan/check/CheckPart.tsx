@@ -171,8 +171,7 @@ function OneCheck({ check, base, isOpen, isPending, onRemove }: OneCheckProps) {
             <p>
                 {new Date(check.made).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}, after{' '}
                 {passesWords(check.passes)}
-                {check.zones.map((z) => `; ${z.name} ` + passesWords(z.passes))}: off by {check.meanDeltaE00.toFixed(1)} in the mean
-                (ΔE00).{' '}
+                {check.zones.map((z) => `; ${z.name} ` + passesWords(z.passes))}: off by {check.meanDeltaE00.toFixed(1)} in the mean (ΔE00).{' '}
                 <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
                     {open ? 'Fold it away' : 'What it said'}
                 </WordButton>

@@ -56,7 +56,7 @@ export function Answers({ zone, answers, onTake }: AnswersProps) {
                     </p>
                     <Ends>
                         {zone.shades.map((t) => (
-                            <End key={t.role} answer={a} target={t} />
+                            <End key={t.shade} answer={a} target={t} />
                         ))}
                     </Ends>
                     <ol>
@@ -76,7 +76,7 @@ export function Answers({ zone, answers, onTake }: AnswersProps) {
 
 function End({ answer, target }: { answer: Sequence; target: PlanShade }) {
     const last = answer.passes
-        .map((p) => p.dabs[target.role])
+        .map((p) => p.dabs[target.shade])
         .filter((d) => d !== undefined)
         .at(-1);
     return (

@@ -3,7 +3,7 @@ import type { Drawer, Plan, PlanShade, PlanZone, SequencePass } from '../../../a
 import { WordButton, WordChoice } from '../../../ui/controls';
 import { Row } from '../../../ui/layout';
 import type { PlanChanges } from '../queries';
-import { choiceOfPencil, movedPass, toolOf, without, withMark, withTool, type Pass } from './sequence';
+import { choiceOfPencil, movedPass, toolOf, without, withPressure, withTool, type Pass } from './sequence';
 import { ToolBox } from './ToolBox';
 
 const Bar = styled.div`
@@ -19,18 +19,18 @@ interface PassBarProps {
     pass: SequencePass;
     passes: readonly Pass[];
     at: number;
-    role: PlanShade['role'];
+    shade: PlanShade['shade'];
     pencils: Drawer['pencils'];
     changes: PlanChanges;
     keep: (passes: readonly Pass[], at?: number) => void;
 }
 
-/** What can be done to the chosen pass: its mark in one shade, its whole run, its pencil, its place. */
-export function PassBar({ zone, picture, pass, passes, at, role, pencils, changes, keep }: PassBarProps) {
-    const name = zone.shades.find((s) => s.role === role)?.name ?? role;
+/** What can be done to the chosen pass: its pressure in one shade, its whole run, its pencil, its place. */
+export function PassBar({ zone, picture, pass, passes, at, shade, pencils, changes, keep }: PassBarProps) {
+    const name = zone.shades.find((s) => s.shade === shade)?.name ?? shade;
     const regrade = (how: 'firmer' | 'lighter' | 'steeper' | 'flatter') =>
         changes.change.mutate({ kind: 'regrade', zone: zone.number, pass: at, how });
-    const options = [LEFT_OUT, ...picture.marks.map((m) => m.mark)].map((m) => ({ value: m, label: m }));
+    const options = [LEFT_OUT, ...picture.pressures.map((m) => m.pressure)].map((m) => ({ value: m, label: m }));
     return (
         <Bar role="group" aria-label={`Pass ${at + 1}`} data-testid="pass">
             {pass.pencil !== null && (
@@ -38,9 +38,11 @@ export function PassBar({ zone, picture, pass, passes, at, role, pencils, change
                     <b>in the {name}:</b>
                     <WordChoice
                         label={`Pressure of pass ${at + 1} in the ${name}`}
-                        value={pass.marks[role] ?? LEFT_OUT}
+                        value={pass.pressures[shade] ?? LEFT_OUT}
                         options={options}
-                        onChange={(m) => keep(withMark(passes, at, role, picture.marks.find((v) => v.mark === m)?.mark ?? null))}
+                        onChange={(m) =>
+                            keep(withPressure(passes, at, shade, picture.pressures.find((v) => v.pressure === m)?.pressure ?? null))
+                        }
                     />
                 </Row>
             )}

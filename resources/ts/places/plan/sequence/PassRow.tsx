@@ -7,7 +7,7 @@ import type { Plan, PlanShade, PlanZone, SequencePass } from '../../../api/types
 import { Dab } from '../../../dabs/Dab';
 import type { Chosen } from './sequence';
 
-/** A row of the table; the one that is worked on is marked at its edge, and where a lifted one would come there is a heavy line. */
+/** A row of the table; the one that is worked on has a line at its edge, and where a lifted one would come there is a heavy line. */
 const Line = styled.tr`
     &[data-chosen='true'] {
         box-shadow: inset 4px 0 0 var(--ink);
@@ -47,7 +47,7 @@ const Line = styled.tr`
     }
 `;
 
-/** A mark of one pass in one shade: what it leaves, touching the colour of the photo, and under it strokes that grow with the pressure. */
+/** The pressure of one pass in one shade: what it leaves, touching the colour of the photo, and under it strokes that grow with it. */
 const Cell = styled.button`
     display: block;
     width: 100%;
@@ -84,10 +84,10 @@ const CARRIED = 'application/x-knotty-prism-pass';
 interface PassRowProps {
     zone: PlanZone;
     pass: SequencePass;
-    marks: Plan['marks'];
+    pressures: Plan['pressures'];
     at: number;
     chosen: Chosen;
-    onChosen: (at: number, role: Chosen['role']) => void;
+    onChosen: (at: number, shade: Chosen['shade']) => void;
     /** The pass that is being moved. */
     lifted: number | null;
     onLifted: (at: number | null) => void;
@@ -95,7 +95,7 @@ interface PassRowProps {
 }
 
 /** One pass: lifted by its grip and put where another one is, by mouse, finger or keyboard. */
-export function PassRow({ zone, pass, marks, at, chosen, onChosen, lifted, onLifted, onPut }: PassRowProps) {
+export function PassRow({ zone, pass, pressures, at, chosen, onChosen, lifted, onLifted, onPut }: PassRowProps) {
     const row = useRef<HTMLTableRowElement>(null);
     const grip = useRef<HTMLButtonElement>(null);
     const { dragProps, dragButtonProps } = useDrag({
@@ -128,21 +128,21 @@ export function PassRow({ zone, pass, marks, at, chosen, onChosen, lifted, onLif
                     <button {...buttonProps} ref={grip} type="button" className="grip" title="drag to another place">
                         ⋮
                     </button>
-                    <button type="button" aria-label={`Pass ${at + 1}: ${pass.words}`} onClick={() => onChosen(at, chosen.role)}>
+                    <button type="button" aria-label={`Pass ${at + 1}: ${pass.words}`} onClick={() => onChosen(at, chosen.shade)}>
                         <b>{pass.pencil?.number ?? pass.finish}</b> {pass.pencil?.name}
                         <small>{pass.care ?? pass.reason}</small>
                     </button>
                 </span>
             </th>
             {zone.shades.map((t) => (
-                <td key={t.role}>
+                <td key={t.shade}>
                     <Shade
                         pass={pass}
                         target={t}
-                        marks={marks}
+                        pressures={pressures}
                         at={at}
-                        pressed={at === chosen.at && t.role === chosen.role}
-                        onPressed={() => onChosen(at, t.role)}
+                        pressed={at === chosen.at && t.shade === chosen.shade}
+                        onPressed={() => onChosen(at, t.shade)}
                     />
                 </td>
             ))}
@@ -153,34 +153,34 @@ export function PassRow({ zone, pass, marks, at, chosen, onChosen, lifted, onLif
 interface ShadeProps {
     pass: SequencePass;
     target: PlanShade;
-    marks: Plan['marks'];
+    pressures: Plan['pressures'];
     at: number;
     pressed: boolean;
     onPressed: () => void;
 }
 
-function Shade({ pass, target: t, marks, at, pressed, onPressed }: ShadeProps) {
-    const mark = pass.marks[t.role] ?? null;
-    const dab = pass.dabs[t.role];
+function Shade({ pass, target: t, pressures, at, pressed, onPressed }: ShadeProps) {
+    const pressure = pass.pressures[t.shade] ?? null;
+    const dab = pass.dabs[t.shade];
     return (
         <Cell
             type="button"
             aria-pressed={pressed}
             aria-label={
-                `Pass ${at + 1} in the ${t.role}: ` +
-                `${mark ?? 'left out'}${dab === undefined ? '' : `, leaves ${dab.colourWords}, ${dab.evenness}`}`
+                `Pass ${at + 1} in the ${t.shade}: ` +
+                `${pressure ?? 'left out'}${dab === undefined ? '' : `, leaves ${dab.colourWords}, ${dab.evenness}`}`
             }
             onClick={onPressed}
         >
             {dab === undefined ? (
-                <span className="left">{mark === null ? '–' : '…'}</span>
+                <span className="left">{pressure === null ? '–' : '…'}</span>
             ) : (
                 <span className="dab">
                     <Dab strata={dab.strata} width={40} height={28} label="" />
                     <span style={{ background: t.aim.hex }} />
                 </span>
             )}
-            <Strokes count={pass.pencil === null ? 0 : (marks.find((m) => m.mark === mark)?.strokes ?? 0)} />
+            <Strokes count={pass.pencil === null ? 0 : (pressures.find((m) => m.pressure === pressure)?.strokes ?? 0)} />
         </Cell>
     );
 }

@@ -46,26 +46,26 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
     }
     const { passes, shown, chosen, keep } = work;
     const pass = shown[chosen.at];
-    const roles = zone.shades.map((s) => s.role);
+    const names = zone.shades.map((s) => s.shade);
     return (
         <Block aria-label={`Sequence of ${zone.name}`} data-testid="sequence">
             <HowSure sequence={sequence} />
             <SequenceTable
                 zone={zone}
                 passes={shown}
-                marks={picture.marks}
+                pressures={picture.pressures}
                 chosen={chosen}
                 onChosen={work.choose}
                 onMoved={(from, to) => keep(movedPass(passes, from, to), to)}
             />
             {pass !== undefined && (
-                <PassBar {...{ zone, picture, pass, passes, pencils, changes, keep }} at={chosen.at} role={chosen.role} />
+                <PassBar {...{ zone, picture, pass, passes, pencils, changes, keep }} at={chosen.at} shade={chosen.shade} />
             )}
             <Row>
                 <AddPass
                     pencils={pencils}
                     finishes={picture.finishes}
-                    onAdd={(tool) => keep(withMore(passes, tool, roles), passes.length)}
+                    onAdd={(tool) => keep(withMore(passes, tool, names), passes.length)}
                 />
                 {sequence.own ? (
                     <WordButton onPress={() => keep(null)}>Give it back to the planner</WordButton>
@@ -78,7 +78,7 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
             </Row>
             {compared && <Answers zone={zone} answers={answers.data} onTake={(taken) => keep(passesOf(taken), 0)} />}
             {zone.shades.map((s) => (
-                <Warnings key={s.role} zone={zone} shade={s} picture={picture} changes={changes} />
+                <Warnings key={s.shade} zone={zone} shade={s} picture={picture} changes={changes} />
             ))}
         </Block>
     );
@@ -89,7 +89,7 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
  * before.
  */
 function useSequence(zone: PlanZone, sequence: PlanSequence | null, pencils: Drawer['pencils'], { change }: PlanChanges) {
-    const [chosen, setChosen] = useState<Chosen>({ at: 0, role: zone.shades[0]?.role ?? 'mid' });
+    const [chosen, setChosen] = useState<Chosen>({ at: 0, shade: zone.shades[0]?.shade ?? 'mid' });
     const [draft, setDraft] = useState<readonly Pass[] | null>(null);
     const kept = sequence === null ? [] : passesOf(sequence);
     const passes = draft ?? kept;
@@ -103,7 +103,7 @@ function useSequence(zone: PlanZone, sequence: PlanSequence | null, pencils: Dra
         passes,
         shown: sequence === null ? [] : draft === null ? sequence.passes : drafted(sequence.passes, draft, pencils),
         chosen: { ...chosen, at: Math.min(chosen.at, Math.max(0, passes.length - 1)) },
-        choose: (at: number, role: Chosen['role']) => setChosen({ at, role }),
+        choose: (at: number, shade: Chosen['shade']) => setChosen({ at, shade }),
         keep,
     };
 }
@@ -134,7 +134,7 @@ interface WarningsProps {
 
 /** What to look out for in one shade, by its passes and beside its neighbours. */
 function Warnings({ zone, shade, picture, changes }: WarningsProps) {
-    const at = { zone: zone.number, role: shade.role };
+    const at = { zone: zone.number, shade: shade.shade };
     return (
         <>
             {warnedIn(zone, shade, picture).map((w) => (

@@ -47,15 +47,15 @@ const Table = styled.table`
 interface SequenceTableProps {
     zone: PlanZone;
     passes: readonly SequencePass[];
-    marks: Plan['marks'];
+    pressures: Plan['pressures'];
     chosen: Chosen;
-    onChosen: (at: number, role: Chosen['role']) => void;
+    onChosen: (at: number, shade: Chosen['shade']) => void;
     /** A pass taken to the place of another. */
     onMoved: (from: number, to: number) => void;
 }
 
 /** A sequence from the paper up: a row a pass, a column a colour of the zone. */
-export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }: SequenceTableProps) {
+export function SequenceTable({ zone, passes, pressures, chosen, onChosen, onMoved }: SequenceTableProps) {
     const [lifted, setLifted] = useState<number | null>(null);
     return (
         <Table aria-label={`Sequence of ${zone.name}, from the paper up`}>
@@ -65,7 +65,7 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
                         from the paper up
                     </th>
                     {zone.shades.map((s) => (
-                        <th key={s.role} scope="col">
+                        <th key={s.shade} scope="col">
                             {s.name}
                             <span className="aim" style={{ background: s.aim.hex }} title={`aimed at: ${s.aim.words}`} />
                         </th>
@@ -76,7 +76,7 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
                 {passes.map((pass, i) => (
                     <PassRow
                         key={i}
-                        {...{ zone, pass, marks, chosen, onChosen, lifted }}
+                        {...{ zone, pass, pressures, chosen, onChosen, lifted }}
                         at={i}
                         onLifted={setLifted}
                         onPut={() => lifted !== null && lifted !== i && onMoved(lifted, i)}
@@ -87,15 +87,15 @@ export function SequenceTable({ zone, passes, marks, chosen, onChosen, onMoved }
                 <tr>
                     <td>on your paper, within about</td>
                     {zone.shades.map((s) => (
-                        <td key={s.role} title={madeOf(zone.sequence?.outcomes[s.role])}>
-                            {zone.sequence?.outcomes[s.role]?.errorOnPaper.toFixed(1)}
+                        <td key={s.shade} title={madeOf(zone.sequence?.outcomes[s.shade])}>
+                            {zone.sequence?.outcomes[s.shade]?.errorOnPaper.toFixed(1)}
                         </td>
                     ))}
                 </tr>
                 <tr>
                     <td>how it lies</td>
                     {zone.shades.map((s) => (
-                        <td key={s.role}>{zone.sequence?.outcomes[s.role]?.evenness}</td>
+                        <td key={s.shade}>{zone.sequence?.outcomes[s.shade]?.evenness}</td>
                     ))}
                 </tr>
             </tfoot>

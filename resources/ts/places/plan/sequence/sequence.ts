@@ -1,6 +1,6 @@
-import type { Drawer, Mark, PlanChange, PlanShade, Sequence, SequencePass } from '../../../api/types';
+import type { Drawer, Pressure, PlanChange, PlanShade, Sequence, SequencePass } from '../../../api/types';
 
-type Role = PlanShade['role'];
+type ShadeName = PlanShade['shade'];
 
 /** Passes as a change sends them. */
 export type Passes = NonNullable<PlanChange['passes']>;
@@ -10,7 +10,7 @@ export type Pass = Passes[number];
 /** The pass that is worked on, and the shade. */
 export interface Chosen {
     at: number;
-    role: Role;
+    shade: ShadeName;
 }
 
 /** A pencil as it is found and shown in a list. */
@@ -18,10 +18,10 @@ export const choiceOfPencil = (p: { id: string; number: string; name: string }) 
 
 export const toolOf = (pass: SequencePass): string => pass.pencil?.id ?? pass.finish ?? '';
 
-export const passesOf = (sequence: Sequence): Pass[] => sequence.passes.map((p) => ({ tool: toolOf(p), marks: p.marks }));
+export const passesOf = (sequence: Sequence): Pass[] => sequence.passes.map((p) => ({ tool: toolOf(p), pressures: p.pressures }));
 
-export const withMark = (passes: readonly Pass[], at: number, role: Role, mark: Mark | null): Pass[] =>
-    passes.map((p, i) => (i === at ? { ...p, marks: { ...p.marks, [role]: mark } } : p));
+export const withPressure = (passes: readonly Pass[], at: number, shade: ShadeName, pressure: Pressure | null): Pass[] =>
+    passes.map((p, i) => (i === at ? { ...p, pressures: { ...p.pressures, [shade]: pressure } } : p));
 
 export const withTool = (passes: readonly Pass[], at: number, tool: string): Pass[] =>
     passes.map((p, i) => (i === at ? { ...p, tool } : p));
@@ -29,9 +29,9 @@ export const withTool = (passes: readonly Pass[], at: number, tool: string): Pas
 export const without = (passes: readonly Pass[], at: number): Pass[] => passes.filter((_, i) => i !== at);
 
 /** One more pass over every colour of the zone, lightly, at the end. */
-export const withMore = (passes: readonly Pass[], tool: string, roles: readonly Role[]): Pass[] => [
+export const withMore = (passes: readonly Pass[], tool: string, names: readonly ShadeName[]): Pass[] => [
     ...passes,
-    { tool, marks: Object.fromEntries(roles.map((r) => [r, 'light' as const])) },
+    { tool, pressures: Object.fromEntries(names.map((r) => [r, 'light' as const])) },
 ];
 
 /** A pass moved to another place; out of range it stays where it is. */
@@ -51,7 +51,8 @@ export function drafted(shown: readonly SequencePass[], draft: readonly Pass[], 
     let same = true;
     return draft.map((pass, i) => {
         const before = shown[i];
-        same &&= before !== undefined && toolOf(before) === pass.tool && JSON.stringify(before.marks) === JSON.stringify(pass.marks);
+        same &&=
+            before !== undefined && toolOf(before) === pass.tool && JSON.stringify(before.pressures) === JSON.stringify(pass.pressures);
         if (same && before !== undefined) {
             return before;
         }
@@ -60,7 +61,7 @@ export function drafted(shown: readonly SequencePass[], draft: readonly Pass[], 
             finish: pencil === null ? pass.tool : null,
             care: null,
             pencil,
-            marks: pass.marks,
+            pressures: pass.pressures,
             words: pencil?.number ?? pass.tool,
             reason: null,
             dabs: {},

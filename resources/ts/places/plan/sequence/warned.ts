@@ -11,10 +11,10 @@ export interface Warned {
  */
 export function warnedIn({ sequence, number }: PlanZone, shade: PlanShade, { warnings }: Plan): Warned[] {
     const own = (sequence?.warnings ?? [])
-        .filter((w) => w.shades[0] === shade.role)
+        .filter((w) => w.shades[0] === shade.shade)
         .map((w) => ({ code: w.code, words: `In the ${w.where}: ${w.text} ${w.remedy}` }));
     const between = warnings
-        .filter((w) => w.zone === number && w.role === shade.role)
+        .filter((w) => w.zone === number && w.shade === shade.shade)
         .map((w) => ({ code: w.code, words: `In the ${shade.name}: ${w.text} ${w.remedy}` }));
     return [...own, ...between];
 }

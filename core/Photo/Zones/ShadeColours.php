@@ -8,51 +8,51 @@ use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Photo\Pixels\PixelGrid;
 
 /** What a zone asks for: the medians of its value bands, which no glint, speck or stray border pixel moves. */
-final class ZoneTargets
+final class ShadeColours
 {
     /** Bands of the pixels by L*, as shares of their number. */
     private const BANDS = ['light' => [0.82, 0.96], 'mid' => [0.35, 0.65], 'dark' => [0.04, 0.18]];
 
-    /** Roles closer than this, ΔE00, are one. */
+    /** Shades closer than this, ΔE00, are one. */
     private const ALIKE = 2.0;
 
     /** The ends of a zone's own values, as shares of its pixels by L*: beyond them lie glints and stray pixels. */
     private const ENDS = [0.02, 0.98];
 
-    /** A moved target is read from what is within this L* of its place, and from no less than this share of the zone. */
+    /** A moved shade is read from what is within this L* of its place, and from no less than this share of the zone. */
     private const NEAR_PLACE = 2.0;
 
     private const LEAST_SHARE = 0.02;
 
     /**
      * @param  list<int>  $pixels  of the zone, at least one
-     * @param  array<string, float>  $places  of roles that were moved: 0 the zone's darkest, 1 its lightest
-     * @param  list<Role>  $dropped  of light and dark
-     * @return array<string, Lab> by role; mid always
+     * @param  array<string, float>  $places  of shades that were moved: 0 the zone's darkest, 1 its lightest
+     * @param  list<ShadeName>  $dropped  of light and dark
+     * @return array<string, Lab> by shade; mid always
      */
     public static function of(PixelGrid $grid, array $pixels, array $places = [], array $dropped = []): array
     {
         $pixels = self::byValue($grid, $pixels);
-        $targets = [
+        $shades = [
             'mid' => isset($places['mid'])
                 ? self::at($grid, $pixels, $places['mid'])
                 : self::median($grid, self::band($pixels, self::BANDS['mid'])),
         ];
-        foreach (array_diff(['light', 'dark'], array_map(static fn (Role $r): string => $r->value, $dropped)) as $role) {
-            if (isset($places[$role])) {
-                $targets[$role] = self::at($grid, $pixels, $places[$role]);
+        foreach (array_diff(['light', 'dark'], array_map(static fn (ShadeName $r): string => $r->value, $dropped)) as $shade) {
+            if (isset($places[$shade])) {
+                $shades[$shade] = self::at($grid, $pixels, $places[$shade]);
 
                 continue;
             }
-            $lab = self::median($grid, self::band($pixels, self::BANDS[$role]));
-            if ($lab->deltaE00($targets['mid']) >= self::ALIKE) {
-                $targets[$role] = $lab;
+            $lab = self::median($grid, self::band($pixels, self::BANDS[$shade]));
+            if ($lab->deltaE00($shades['mid']) >= self::ALIKE) {
+                $shades[$shade] = $lab;
             }
         }
-        $order = array_flip(Role::values());
-        uksort($targets, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
+        $order = array_flip(ShadeName::values());
+        uksort($shades, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
 
-        return $targets;
+        return $shades;
     }
 
     /**

@@ -7,15 +7,15 @@ namespace KnottyPrism\Core\Recipe\SequenceSearch;
 use KnottyPrism\Core\Recipe\Search\Moves;
 
 /**
- * The best marks for a given order of pencils, of several passes at once. What lies in one shade does not depend on another, so that
+ * The best pressures for a given order of pencils, of several passes at once. What lies in one shade does not depend on another, so that
  * every shade is worked out by itself, and only their best are put together to passes that rise or fall.
  */
-final class Marking
+final class Pressing
 {
-    /** Ways of marking one shade that are put together with those of others. */
+    /** Ways of pressing one shade that are put together with those of others. */
     private const KEPT = 24;
 
-    /** @var array<string, list<array{float, list<int>}>> by shade, pencils and marks that stay */
+    /** @var array<string, list<array{float, list<int>}>> by shade, pencils and pressures that stay */
     private array $known = [];
 
     public function __construct(private readonly Ground $ground)
@@ -24,9 +24,9 @@ final class Marking
 
     /**
      * @param  Run  $run  whose pencils are kept, in their order
-     * @param  list<int>  $free  passes to be marked again; the others keep their marks
+     * @param  list<int>  $free  passes to be pressed again; the others keep their pressures
      * @param  float  $limit  a cost to be below
-     * @return array{Run, float}|null the run as marked, and what it costs
+     * @return array{Run, float}|null the run as pressed, and what it costs
      */
     public function of(Run $run, array $free, float $limit): ?array
     {
@@ -45,11 +45,11 @@ final class Marking
 
     /**
      * @param  list<int>  $free
-     * @return list<array{float, list<int>}> what it costs at least, and the marks of the passes; the cheapest first
+     * @return list<array{float, list<int>}> what it costs at least, and the pressures of the passes; the cheapest first
      */
     private function waysIn(int $shade, Run $run, array $free): array
     {
-        $may = array_map(static fn (array $marks): array => [$marks[$shade]], $run->marks);
+        $may = array_map(static fn (array $pressures): array => [$pressures[$shade]], $run->pressures);
         foreach ($free as $at) {
             $may[$at] = in_array($shade, $this->ground->craft->worked, true) ? range(0, Craft::FULL) : [0];
         }
@@ -58,10 +58,10 @@ final class Marking
             ':'.
             implode(',', $run->pencils).
             ':'.
-            implode(',', array_map(static fn (array $marks): string => implode($marks), $may));
+            implode(',', array_map(static fn (array $pressures): string => implode($pressures), $may));
         if (! isset($this->known[$key])) {
             $found = [];
-            $this->mark($shade, $run->pencils, $may, [], $this->ground->book->bare, $found);
+            $this->pressure($shade, $run->pencils, $may, [], $this->ground->book->bare, $found);
             usort($found, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
             $this->known[$key] = array_slice($found, 0, self::KEPT);
         }
@@ -71,33 +71,33 @@ final class Marking
 
     /**
      * @param  list<int>  $pencils
-     * @param  list<list<int>>  $may  marks that each pass may have here, 0 for left out
-     * @param  list<int>  $marks  so far
+     * @param  list<list<int>>  $may  pressures that each pass may have here, 0 for left out
+     * @param  list<int>  $pressures  so far
      * @param  list<array{float, list<int>}>  $found
      */
-    private function mark(int $shade, array $pencils, array $may, array $marks, Laid $laid, array &$found): void
+    private function pressure(int $shade, array $pencils, array $may, array $pressures, Laid $laid, array &$found): void
     {
-        $at = count($marks);
+        $at = count($pressures);
         if ($at === count($pencils)) {
             $found[] = [
                 $this->ground->weights[$shade] *
                 ($this->ground->aims[$shade]->leastError($laid) + $this->ground->prices->ofTooth($laid->toothUsed)),
-                $marks,
+                $pressures,
             ];
 
             return;
         }
         $uses = $this->ground->craft->uses($shade, $pencils[$at], $laid->moves === []);
-        foreach ($may[$at] as $mark) {
-            if ($mark === 0) {
-                $this->mark($shade, $pencils, $may, [...$marks, 0], $laid, $found);
-            } elseif ($uses && $this->ground->craft->follows($shade, $laid->marks, $mark)) {
-                $this->mark(
+        foreach ($may[$at] as $pressure) {
+            if ($pressure === 0) {
+                $this->pressure($shade, $pencils, $may, [...$pressures, 0], $laid, $found);
+            } elseif ($uses && $this->ground->craft->follows($shade, $laid->pressures, $pressure)) {
+                $this->pressure(
                     $shade,
                     $pencils,
                     $may,
-                    [...$marks, $mark],
-                    $this->ground->book->onto($laid, $pencils[$at] * Moves::MARKS + $mark - 1),
+                    [...$pressures, $pressure],
+                    $this->ground->book->onto($laid, $pencils[$at] * Moves::PRESSURES + $pressure - 1),
                     $found,
                 );
             }
@@ -112,8 +112,8 @@ final class Marking
     private function together(array $pencils, array $ways, float $limit): ?array
     {
         $best = null;
-        foreach ($this->joined($ways, $limit - $this->ground->prices->ofPasses($pencils)) as $marks) {
-            $run = new Run($pencils, array_map(static fn (int $at): array => array_column($marks, $at), array_keys($pencils)));
+        foreach ($this->joined($ways, $limit - $this->ground->prices->ofPasses($pencils)) as $pressures) {
+            $run = new Run($pencils, array_map(static fn (int $at): array => array_column($pressures, $at), array_keys($pencils)));
             $cost = $this->ground->craft->keeps($run) ? $this->ground->cost($run, $limit) : INF;
             if ($cost < $limit) {
                 [$limit, $best] = [$cost, [$run, $cost]];
@@ -125,17 +125,17 @@ final class Marking
 
     /**
      * @param  list<list<array{float, list<int>}>>  $ways
-     * @return list<list<list<int>>> marks by shade and pass, the cheapest first
+     * @return list<list<list<int>>> pressures by shade and pass, the cheapest first
      */
     private function joined(array $ways, float $limit): array
     {
         $joined = [[0.0, []]];
         foreach ($ways as $of) {
             $longer = [];
-            foreach ($joined as [$sum, $marks]) {
+            foreach ($joined as [$sum, $pressures]) {
                 foreach ($of as [$cost, $own]) {
                     if ($sum + $cost < $limit) {
-                        $longer[] = [$sum + $cost, [...$marks, $own]];
+                        $longer[] = [$sum + $cost, [...$pressures, $own]];
                     }
                 }
             }

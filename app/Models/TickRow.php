@@ -5,32 +5,32 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use KnottyPrism\Core\Desk\Progress\DeskMark;
-use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\Tick;
+use KnottyPrism\Core\Desk\Progress\TickKind;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 
 /**
- * A mark of the desk.
+ * A tick of the desk.
  *
  * @property int $id
  * @property int $study_id
- * @property MarkKind $kind
+ * @property TickKind $kind
  * @property int $zone
- * @property array{tool: string, marks: array<string, string>} $pass
- * @property list<array{tool: string, marks: array<string, string>}>|null $rest
+ * @property array{tool: string, pressures: array<string, string>} $pass
+ * @property list<array{tool: string, pressures: array<string, string>}>|null $rest
  * @property string $plan
  * @property float $minutes reckoned for an ordinary pace
  * @property int $made_at by the device, seconds since 1970
  * @property bool $taken_back
  * @property ?float $film what it left on the paper, film units · mm²
  * @property string $zone_name what its zone was called
- * @property bool $continues a further coat, marked with the one before it
+ * @property bool $continues a further coat, ticked with the one before it
  * @property ?string $note of the session that begins with it
  */
-final class DeskMarkRow extends Model
+final class TickRow extends Model
 {
-    protected $table = 'desk_marks';
+    protected $table = 'ticks';
 
     protected $fillable = [
         'study_id',
@@ -52,7 +52,7 @@ final class DeskMarkRow extends Model
     protected function casts(): array
     {
         return [
-            'kind' => MarkKind::class,
+            'kind' => TickKind::class,
             'pass' => 'array',
             'rest' => 'array',
             'minutes' => 'float',
@@ -63,9 +63,9 @@ final class DeskMarkRow extends Model
         ];
     }
 
-    public function mark(): DeskMark
+    public function tick(): Tick
     {
-        return new DeskMark(
+        return new Tick(
             $this->kind,
             $this->zone,
             PassNote::ofArray($this->pass),

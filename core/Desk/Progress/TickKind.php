@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Desk\Progress;
 
 /** What somebody has said of a step at the desk. */
-enum MarkKind: string
+enum TickKind: string
 {
     /** Laid as it stands. */
     case Done = 'done';

@@ -8,14 +8,14 @@ use App\Drawers\DrawerKeeper;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use KnottyPrism\Core\Desk\Progress\MarkKind;
+use KnottyPrism\Core\Desk\Progress\TickKind;
 use KnottyPrism\Core\Medium\Finishes\Finish;
-use KnottyPrism\Core\Medium\Laying\PressureMark;
-use KnottyPrism\Core\Photo\Zones\Role;
+use KnottyPrism\Core\Medium\Laying\Pressure;
+use KnottyPrism\Core\Photo\Zones\ShadeName;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 
-/** A mark of the desk: which pass of which zone was laid, left out, or done otherwise, and when. */
-final class DeskMarkRequest extends FormRequest
+/** A tick of the desk: which pass of which zone was laid, left out, or done otherwise, and when. */
+final class TickRequest extends FormRequest
 {
     /** What a device's clock may be ahead, seconds. */
     private const AHEAD = 86400;
@@ -24,12 +24,12 @@ final class DeskMarkRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'kind' => ['required', Rule::enum(MarkKind::class)],
+            'kind' => ['required', Rule::enum(TickKind::class)],
             'zone' => ['required', 'integer', 'min:1', 'max:255'],
             'position' => ['required', 'integer', 'min:0', 'max:999'],
             'tool' => ['required', 'string', 'max:120'],
-            'marks' => ['required', 'array', 'min:1', 'max:'.count(Role::values())],
-            'marks.*' => [Rule::enum(PressureMark::class)],
+            'pressures' => ['required', 'array', 'min:1', 'max:'.count(ShadeName::values())],
+            'pressures.*' => [Rule::enum(Pressure::class)],
             'coats' => ['sometimes', 'integer', 'min:1', 'max:9'],
             'at' => ['required', 'integer', 'min:0', 'max:'.(time() + self::AHEAD)],
         ];
@@ -42,8 +42,8 @@ final class DeskMarkRequest extends FormRequest
             if ($validator->errors()->isNotEmpty()) {
                 return;
             }
-            if (array_diff(array_keys((array) $this->input('marks')), Role::values()) !== []) {
-                $validator->errors()->add('marks', 'Marks are by the zone\'s colours: '.implode(', ', Role::values()).'.');
+            if (array_diff(array_keys((array) $this->input('pressures')), ShadeName::values()) !== []) {
+                $validator->errors()->add('pressures', 'Pressures are by the zone\'s colours: '.implode(', ', ShadeName::values()).'.');
             }
             $tool = (string) $this->string('tool');
             $user = $this->user();
@@ -57,19 +57,19 @@ final class DeskMarkRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['marks.*' => 'Say how hard, in at least one of the zone\'s colours.', 'at.*' => 'The clock of this device is wrong.'];
+        return ['pressures.*' => 'Say how hard, in at least one of the zone\'s colours.', 'at.*' => 'The clock of this device is wrong.'];
     }
 
-    public function markKind(): MarkKind
+    public function tickKind(): TickKind
     {
-        return MarkKind::from((string) $this->string('kind'));
+        return TickKind::from((string) $this->string('kind'));
     }
 
     public function pass(): PassNote
     {
-        /** @var array<string, string> $marks */
-        $marks = $this->validated('marks');
+        /** @var array<string, string> $pressures */
+        $pressures = $this->validated('pressures');
 
-        return new PassNote((string) $this->string('tool'), array_map(PressureMark::from(...), $marks));
+        return new PassNote((string) $this->string('tool'), array_map(Pressure::from(...), $pressures));
     }
 }

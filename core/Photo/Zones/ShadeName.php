@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Photo\Zones;
 
 /** What a shade is to its zone: a place of the value run, or a touch, which is another colour within it. */
-enum Role: string
+enum ShadeName: string
 {
     case Light = 'light';
     case Mid = 'mid';

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Medium\Laying;
 
 /** The five pressures an artist can tell apart and repeat; recipes are written in these. */
-enum PressureMark: string
+enum Pressure: string
 {
     case Whisper = 'whisper';
     case Light = 'light';
@@ -14,7 +14,7 @@ enum PressureMark: string
     case Full = 'full';
 
     /** Pressure as a share of the firmest stroke, 0–1. */
-    public function pressure(): float
+    public function share(): float
     {
         return match ($this) {
             self::Whisper => 0.20,
@@ -43,12 +43,12 @@ enum PressureMark: string
         };
     }
 
-    public static function nearest(float $pressure): self
+    public static function nearest(float $share): self
     {
         $best = self::Whisper;
-        foreach (self::cases() as $mark) {
-            if (abs($mark->pressure() - $pressure) < abs($best->pressure() - $pressure)) {
-                $best = $mark;
+        foreach (self::cases() as $pressure) {
+            if (abs($pressure->share() - $share) < abs($best->share() - $share)) {
+                $best = $pressure;
             }
         }
 
@@ -56,8 +56,8 @@ enum PressureMark: string
     }
 
     /** @return list<float> the five pressures, lightest first */
-    public static function pressures(): array
+    public static function shares(): array
     {
-        return array_map(static fn (self $m): float => $m->pressure(), self::cases());
+        return array_map(static fn (self $m): float => $m->share(), self::cases());
     }
 }

@@ -7,8 +7,8 @@ namespace KnottyPrism\Core\Desk\Progress;
 use KnottyPrism\Core\Picture\Decisions\PassNote;
 use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 
-/** One mark of the desk: what was done in a zone, and what that zone was to have after it. */
-final readonly class DeskMark
+/** One tick of the desk: what was done in a zone, and what that zone was to have after it. */
+final readonly class Tick
 {
     /**
      * @param  PassNote  $pass  what lies, or was left out
@@ -17,7 +17,7 @@ final readonly class DeskMark
      * @param  string  $plan  names the zone's plan of then, see {@see ZoneProgress::planKey()}
      */
     public function __construct(
-        public MarkKind $kind,
+        public TickKind $kind,
         public int $zone,
         public PassNote $pass,
         public int $at,
