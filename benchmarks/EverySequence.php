@@ -79,8 +79,8 @@ final class EverySequence
             }
             foreach (array_keys($this->kit->moves->pencils) as $pencil) {
                 $more = $price + $ground->prices->ofOneMore($run->pencils, $pencil);
-                $a = $this->marked($light, $inLight, $pencil);
-                $b = $this->marked($dark, $inDark, $pencil);
+                $a = $this->pressed($light, $inLight, $pencil);
+                $b = $this->pressed($dark, $inDark, $pencil);
                 if ($more + min($a) + min($b) >= $least) {
                     continue;
                 }
@@ -112,7 +112,7 @@ final class EverySequence
      * @param  array<int, float>  $costs
      * @return non-empty-list<float> of a stack as it is, and with one more pass of a pencil at each pressure
      */
-    private function marked(array $costs, int $stack, int $pencil): array
+    private function pressed(array $costs, int $stack, int $pencil): array
     {
         $first = $stack * $this->digit + $pencil * Moves::PRESSURES + 1;
 

@@ -7,7 +7,7 @@ namespace App\Print;
 use App\Photos\Raster;
 use KnottyPrism\Core\Chart\Sheet\ChartBox;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
-use KnottyPrism\Core\Chart\Sheet\SheetMarks;
+use KnottyPrism\Core\Chart\Sheet\SheetMarkers;
 use KnottyPrism\Core\Medium\Stack\Stack;
 
 /** Sheets for the camera, to print at their own size: pencils to be measured, and strips that tell a hand. */
@@ -54,14 +54,14 @@ final class ChartPages
                 'what' => $what,
                 'label' => $label,
                 'rings' => ['dotted' => self::ring(true), 'plain' => self::ring(false)],
-                'marks' => SheetMarks::centres($sheet->width, $sheet->height),
-                'ring' => SheetMarks::RING,
+                'markers' => SheetMarkers::centres($sheet->width, $sheet->height),
+                'ring' => SheetMarkers::RING,
                 'squares' => array_map(
                     static fn (int $page): array => array_keys(array_filter($sheet->bits($page))),
                     array_keys($sheet->pages),
                 ),
-                'places' => SheetMarks::squares(),
-                'square' => SheetMarks::SQUARE,
+                'places' => SheetMarkers::squares(),
+                'square' => SheetMarkers::SQUARE,
             ],
             is_string($size) ? $size : 'a4',
         );
@@ -83,12 +83,12 @@ final class ChartPages
 
     private static function ring(bool $dotted): string
     {
-        $side = (int) (2 * SheetMarks::RING * self::DOTS);
+        $side = (int) (2 * SheetMarkers::RING * self::DOTS);
         $bytes = '';
         for ($y = 0; $y < $side; $y++) {
             for ($x = 0; $x < $side; $x++) {
                 $r = hypot($x + 0.5 - $side / 2, $y + 0.5 - $side / 2) / self::DOTS;
-                $bytes .= ($r <= SheetMarks::RING && $r >= SheetMarks::HOLE) || ($dotted && $r <= SheetMarks::DOT) ? "\0" : "\xff";
+                $bytes .= ($r <= SheetMarkers::RING && $r >= SheetMarkers::HOLE) || ($dotted && $r <= SheetMarkers::DOT) ? "\0" : "\xff";
             }
         }
 

@@ -31,8 +31,8 @@ final class OutlineSheet
 
     private const BLACK = [0, 0, 0];
 
-    /** Half the length of a mark where pages are laid together, mm. */
-    private const MARK = 3.0;
+    /** Half the length of a marker where pages are laid together, mm. */
+    private const MARKER = 3.0;
 
     /** What the foot of every page can be measured by, mm. */
     private const MEASURE = 50.0;
@@ -143,7 +143,7 @@ final class OutlineSheet
     private static function joins(CPDF $canvas, Tiles $tiles, Tile $tile): void
     {
         $cross = static function (float $x, float $y) use ($canvas): void {
-            foreach ([[self::MARK, 0.0], [0.0, self::MARK]] as [$dx, $dy]) {
+            foreach ([[self::MARKER, 0.0], [0.0, self::MARKER]] as [$dx, $dy]) {
                 $canvas->line(
                     ($x - $dx) * self::POINTS,
                     ($y - $dy) * self::POINTS,

@@ -24,7 +24,7 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 
 /**
- * Reads the photo of a coloured-in chart sheet: squares it by its marks, weighs every box against the bare paper around it, takes the
+ * Reads the photo of a coloured-in chart sheet: squares it by its markers, weighs every box against the bare paper around it, takes the
  * veil of stray light off by the printed black, and, where pencils of known colour are on it, corrects the camera by them. docs/camera.md.
  */
 final class ReadChart

@@ -28,9 +28,9 @@ final class BadPhoto extends \DomainException implements CoreError
     public const NO_BARE_PAPER = 'no bare paper';
 
     private const WORDS = [
-        self::NO_SHEET => 'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the '
+        self::NO_SHEET => 'No chart sheet was found in this photo. Take it from above, with all four ring markers of the sheet in the '
             .'picture.',
-        self::CORNER_OUTSIDE => 'A corner of the sheet is outside the photo or covered: all four ring marks must be seen. Step back a '
+        self::CORNER_OUTSIDE => 'A corner of the sheet is outside the photo or covered: all four ring markers must be seen. Step back a '
             .'little and take it again.',
         self::BLURRED => 'The photo is blurred. Hold the camera still or rest it on something, let it focus on the sheet, and take it '
             .'again.',

@@ -7,7 +7,7 @@ namespace KnottyPrism\Core\Chart\BenchCamera;
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
 use KnottyPrism\Core\Chart\Sheet\ChartBox;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
-use KnottyPrism\Core\Chart\Sheet\SheetMarks;
+use KnottyPrism\Core\Chart\Sheet\SheetMarkers;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
@@ -19,7 +19,7 @@ use KnottyPrism\Core\Medium\Stack\Stack;
 use KnottyPrism\Core\Medium\Stack\Steadiness;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 
-/** A chart page as somebody has coloured it in: paper with its grain, printed marks, and swatches laid by a hand that wanders. */
+/** A chart page as somebody has coloured it in: paper with its grain, printed markers, and swatches laid by a hand that wanders. */
 final class FilledSheet
 {
     /** How far a printed page and a swatch differ from dot to dot, of their light. */
@@ -72,30 +72,30 @@ final class FilledSheet
     private function print(): void
     {
         $ink = [Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE];
-        foreach (SheetMarks::centres($this->sheet->width, $this->sheet->height) as $i => [$x, $y]) {
+        foreach (SheetMarkers::centres($this->sheet->width, $this->sheet->height) as $i => [$x, $y]) {
             $this->paint(
-                $x - SheetMarks::RING,
-                $y - SheetMarks::RING,
-                2 * SheetMarks::RING,
-                2 * SheetMarks::RING,
+                $x - SheetMarkers::RING,
+                $y - SheetMarkers::RING,
+                2 * SheetMarkers::RING,
+                2 * SheetMarkers::RING,
                 $ink,
                 0.0,
                 0.0,
                 static function (float $u, float $v) use ($x, $y, $i): bool {
                     $r = hypot($u - $x, $v - $y);
 
-                    return ($r <= SheetMarks::RING && $r >= SheetMarks::HOLE) || ($i === 0 && $r <= SheetMarks::DOT);
+                    return ($r <= SheetMarkers::RING && $r >= SheetMarkers::HOLE) || ($i === 0 && $r <= SheetMarkers::DOT);
                 },
             );
         }
         foreach ($this->sheet->bits($this->page) as $i => $black) {
             if ($black) {
-                [$x, $y] = SheetMarks::squares()[$i];
+                [$x, $y] = SheetMarkers::squares()[$i];
                 $this->paint(
-                    $x - SheetMarks::SQUARE / 2,
-                    $y - SheetMarks::SQUARE / 2,
-                    SheetMarks::SQUARE,
-                    SheetMarks::SQUARE,
+                    $x - SheetMarkers::SQUARE / 2,
+                    $y - SheetMarkers::SQUARE / 2,
+                    SheetMarkers::SQUARE,
+                    SheetMarkers::SQUARE,
                     $ink,
                     0.0,
                     0.0,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Chart\Reading;
 
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
-use KnottyPrism\Core\Chart\Sheet\SheetMarks;
+use KnottyPrism\Core\Chart\Sheet\SheetMarkers;
 use KnottyPrism\Core\Error\BadPhoto;
 use KnottyPrism\Core\Medium\Swatches\Swatch;
 
@@ -89,11 +89,11 @@ final readonly class SheetPhoto
     private static function ink(SquaredSheet $squared, array $bits): array
     {
         $paper = $black = [];
-        foreach (SheetMarks::squares() as $i => [$x, $y]) {
+        foreach (SheetMarkers::squares() as $i => [$x, $y]) {
             if ($bits[$i]) {
-                $black[] = $squared->around($x, $y, SheetMarks::SQUARE / 5);
-                $paper[] = $squared->around($x, $y - SheetMarks::SQUARE, 0.7);
-                $paper[] = $squared->around($x, $y + SheetMarks::SQUARE, 0.7);
+                $black[] = $squared->around($x, $y, SheetMarkers::SQUARE / 5);
+                $paper[] = $squared->around($x, $y - SheetMarkers::SQUARE, 0.7);
+                $paper[] = $squared->around($x, $y + SheetMarkers::SQUARE, 0.7);
             }
         }
 
@@ -129,9 +129,9 @@ final readonly class SheetPhoto
     /** Across the outer edges of the four rings, all around. */
     private static function edge(SquaredSheet $squared, ChartSheet $sheet): float
     {
-        $steps = range(SheetMarks::RING - 2.0, SheetMarks::RING + 2.0, 0.1);
+        $steps = range(SheetMarkers::RING - 2.0, SheetMarkers::RING + 2.0, 0.1);
         $profile = array_fill(0, count($steps), 0.0);
-        foreach (SheetMarks::centres($sheet->width, $sheet->height) as [$x, $y]) {
+        foreach (SheetMarkers::centres($sheet->width, $sheet->height) as [$x, $y]) {
             foreach ($steps as $i => $r) {
                 for ($turn = 0; $turn < 24; $turn++) {
                     $profile[$i] += $squared->at($x + $r * cos(($turn * M_PI) / 12), $y + $r * sin(($turn * M_PI) / 12))[1] ?? 0.0;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KnottyPrism\Core\Chart\Reading;
 
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
-use KnottyPrism\Core\Chart\Sheet\SheetMarks;
+use KnottyPrism\Core\Chart\Sheet\SheetMarkers;
 use KnottyPrism\Core\Error\BadPhoto;
 
 /**
@@ -33,12 +33,12 @@ final readonly class SquaredSheet
     /** @throws BadPhoto when the sheet is not found whole, or it is another */
     public static function of(Photograph $photo, ChartSheet $sheet): self
     {
-        $marks = FindMarks::in($photo);
+        $markers = FindMarkers::in($photo);
         foreach (self::BENDS as $k) {
-            $seen = self::through($photo, $sheet, $marks, $k, 0);
+            $seen = self::through($photo, $sheet, $markers, $k, 0);
             $page = array_search($seen->bits(), array_map($sheet->bits(...), array_keys($sheet->pages)), true);
             if ($page !== false) {
-                return $seen->straightened($sheet, $marks, $k, array_keys($sheet->pages)[$page]);
+                return $seen->straightened($sheet, $markers, $k, array_keys($sheet->pages)[$page]);
             }
         }
 
@@ -74,29 +74,29 @@ final readonly class SquaredSheet
         return [$sum[0] / $n, $sum[1] / $n, $sum[2] / $n];
     }
 
-    /** @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $marks  the rings in the photo */
-    private static function through(Photograph $photo, ChartSheet $sheet, array $marks, float $k, int $page): self
+    /** @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $markers  the rings in the photo */
+    private static function through(Photograph $photo, ChartSheet $sheet, array $markers, float $k, int $page): self
     {
         $bend = new LensBend($k, $photo->width, $photo->height);
-        $straight = array_map(static fn (array $mark): array => $bend->straight(...$mark), $marks);
+        $straight = array_map(static fn (array $marker): array => $bend->straight(...$marker), $markers);
 
-        return new self($photo, Homography::between(SheetMarks::centres($sheet->width, $sheet->height), $straight), $bend, $page);
+        return new self($photo, Homography::between(SheetMarkers::centres($sheet->width, $sheet->height), $straight), $bend, $page);
     }
 
     /**
      * By the bend under which the squares lie where they were printed, if that shows.
      *
-     * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $marks
+     * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $markers
      */
-    private function straightened(ChartSheet $sheet, array $marks, float $read, int $page): self
+    private function straightened(ChartSheet $sheet, array $markers, float $read, int $page): self
     {
         $bits = $sheet->bits($page);
-        $best = self::through($this->photo, $sheet, $marks, $read, $page);
+        $best = self::through($this->photo, $sheet, $markers, $read, $page);
         $least = $best->astray($bits) - ($read === 0.0 ? self::SHOWS : 0.0);
         foreach (self::STEPS as $by) {
             $middle = $best->bend->k;
             for ($step = -5; $step <= 5; $step++) {
-                $seen = self::through($this->photo, $sheet, $marks, $middle + $step * $by, $page);
+                $seen = self::through($this->photo, $sheet, $markers, $middle + $step * $by, $page);
                 $astray = $seen->astray($bits);
                 if ($astray < $least) {
                     [$best, $least] = [$seen, $astray];
@@ -114,7 +114,7 @@ final readonly class SquaredSheet
     private function astray(array $bits): float
     {
         $off = [];
-        foreach (SheetMarks::squares() as $i => [$x, $y]) {
+        foreach (SheetMarkers::squares() as $i => [$x, $y]) {
             if ($bits[$i]) {
                 $off[] = abs($this->middle($x, $y) - $y);
             }
@@ -127,8 +127,8 @@ final readonly class SquaredSheet
     private function middle(float $x, float $y): float
     {
         $dark = $sum = 0.0;
-        $paper = max(1e-6, $this->at($x, $y - SheetMarks::SQUARE)[1] ?? 0.0, $this->at($x, $y + SheetMarks::SQUARE)[1] ?? 0.0);
-        for ($by = -SheetMarks::SQUARE; $by <= SheetMarks::SQUARE; $by += 0.2) {
+        $paper = max(1e-6, $this->at($x, $y - SheetMarkers::SQUARE)[1] ?? 0.0, $this->at($x, $y + SheetMarkers::SQUARE)[1] ?? 0.0);
+        for ($by = -SheetMarkers::SQUARE; $by <= SheetMarkers::SQUARE; $by += 0.2) {
             $ink = 0.0;
             foreach ([-1.2, 0.0, 1.2] as $aside) {
                 $ink += max(0.0, 0.7 - ($this->at($x + $aside, $y + $by)[1] ?? $paper) / $paper);
@@ -144,9 +144,9 @@ final readonly class SquaredSheet
     private function bits(): array
     {
         $bits = [];
-        foreach (SheetMarks::squares() as [$x, $y]) {
-            $ink = $this->around($x, $y, SheetMarks::SQUARE / 4);
-            $paper = [$this->around($x, $y - SheetMarks::SQUARE, 0.7), $this->around($x, $y + SheetMarks::SQUARE, 0.7)];
+        foreach (SheetMarkers::squares() as [$x, $y]) {
+            $ink = $this->around($x, $y, SheetMarkers::SQUARE / 4);
+            $paper = [$this->around($x, $y - SheetMarkers::SQUARE, 0.7), $this->around($x, $y + SheetMarkers::SQUARE, 0.7)];
             $bits[] =
                 $ink !== null && $paper[0] !== null && $paper[1] !== null && $ink[1] < (self::BLACK * ($paper[0][1] + $paper[1][1])) / 2;
         }

@@ -156,6 +156,6 @@ final readonly class ChartSheet
     /** @return list<bool> the squares printed on a page, by its place from 0 */
     public function bits(int $page): array
     {
-        return SheetMarks::bits($page, crc32(implode("\n", [$this->width, ...$this->pencils()])) & ((1 << SheetMarks::SHEET_BITS) - 1));
+        return SheetMarkers::bits($page, crc32(implode("\n", [$this->width, ...$this->pencils()])) & ((1 << SheetMarkers::SHEET_BITS) - 1));
     }
 }

@@ -17,7 +17,7 @@
 <body>
 @foreach ($rows as $page => $pencils)
     <div class="page">
-        @foreach ($marks as $i => [$x, $y])
+        @foreach ($markers as $i => [$x, $y])
             <img src="{{ $rings[$i === 0 ? 'dotted' : 'plain'] }}" alt="" style="left: {{ $x - $ring }}mm; top: {{ $y - $ring }}mm; width: {{ 2 * $ring }}mm; height: {{ 2 * $ring }}mm">
         @endforeach
         @foreach ($squares[$page] as $i)

@@ -13,7 +13,7 @@ use KnottyPrism\Core\Chart\Reading\SheetPhoto;
 use KnottyPrism\Core\Chart\Reading\SquaredSheet;
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
 use KnottyPrism\Core\Chart\Sheet\ChartSheet;
-use KnottyPrism\Core\Chart\Sheet\SheetMarks;
+use KnottyPrism\Core\Chart\Sheet\SheetMarkers;
 use KnottyPrism\Core\Chart\Sheet\SheetPencil;
 use KnottyPrism\Core\Drawer\Stock\ShelfRow;
 use KnottyPrism\Core\Error\BadPhoto;
@@ -31,15 +31,15 @@ function evenSheet(Closure $filled): Flat
         for ($u = 0; $u < $flat->width; $u++, $at++) {
             [$x, $y] = [($u + 0.5) / Flat::FINE, ($v + 0.5) / Flat::FINE];
             $light = PAPER_LIGHT;
-            foreach (SheetMarks::centres($sheet->width, $sheet->height) as $i => [$cx, $cy]) {
+            foreach (SheetMarkers::centres($sheet->width, $sheet->height) as $i => [$cx, $cy]) {
                 $far = hypot($x - $cx, $y - $cy);
                 $light =
-                    ($far < SheetMarks::RING && $far > SheetMarks::HOLE) || ($i === 0 && $far < SheetMarks::DOT)
+                    ($far < SheetMarkers::RING && $far > SheetMarkers::HOLE) || ($i === 0 && $far < SheetMarkers::DOT)
                         ? [0.03, 0.03, 0.03]
                         : $light;
             }
-            foreach (SheetMarks::squares() as $i => [$cx, $cy]) {
-                $light = $bits[$i] && max(abs($x - $cx), abs($y - $cy)) < SheetMarks::SQUARE / 2 ? [0.03, 0.03, 0.03] : $light;
+            foreach (SheetMarkers::squares() as $i => [$cx, $cy]) {
+                $light = $bits[$i] && max(abs($x - $cx), abs($y - $cy)) < SheetMarkers::SQUARE / 2 ? [0.03, 0.03, 0.03] : $light;
             }
             foreach ($sheet->pages[0] as $n => $box) {
                 if ($x > $box->x && $x < $box->x + $box->width && $y > $box->y && $y < $box->y + $box->height) {

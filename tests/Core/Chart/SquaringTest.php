@@ -7,14 +7,14 @@ use KnottyPrism\Core\Chart\BenchCamera\Flat;
 use KnottyPrism\Core\Chart\Reading\Blob;
 use KnottyPrism\Core\Chart\Reading\Blobs;
 use KnottyPrism\Core\Chart\Reading\CameraColour;
-use KnottyPrism\Core\Chart\Reading\FindMarks;
+use KnottyPrism\Core\Chart\Reading\FindMarkers;
 use KnottyPrism\Core\Chart\Reading\Homography;
 use KnottyPrism\Core\Chart\Reading\PaperLight;
 use KnottyPrism\Core\Chart\Reading\Photograph;
 use KnottyPrism\Core\Chart\Reading\ShadowEdge;
 use KnottyPrism\Core\Chart\Sheet\BoxKind;
 use KnottyPrism\Core\Chart\Sheet\ChartBox;
-use KnottyPrism\Core\Chart\Sheet\SheetMarks;
+use KnottyPrism\Core\Chart\Sheet\SheetMarkers;
 use KnottyPrism\Core\Colour\Equations\Matrix3;
 use KnottyPrism\Core\Colour\SrgbMatrix;
 use KnottyPrism\Core\Colour\Xyz;
@@ -41,7 +41,7 @@ function photoBy(int $width, int $height, Closure $rule): Photograph
 }
 
 /**
- * @return Closure(float, float): bool whether a place lies on one of the rings of a sheet's marks, which lie at these places, at so many
+ * @return Closure(float, float): bool whether a place lies on one of the rings of a sheet's markers, which lie at these places, at so many
  *   pixels to the millimetre
  */
 function onMarks(array $centres, float $scale, int $dotted = 0): Closure
@@ -49,7 +49,7 @@ function onMarks(array $centres, float $scale, int $dotted = 0): Closure
     return static function (float $x, float $y) use ($centres, $scale, $dotted): bool {
         foreach ($centres as $i => [$u, $v]) {
             $far = hypot($x - $u, $y - $v) / $scale;
-            if (($far < SheetMarks::RING && $far > SheetMarks::HOLE) || ($i === $dotted && $far < SheetMarks::DOT)) {
+            if (($far < SheetMarkers::RING && $far > SheetMarkers::HOLE) || ($i === $dotted && $far < SheetMarkers::DOT)) {
                 return true;
             }
         }
@@ -138,11 +138,11 @@ it('knows the ring with a dot for the top left, whichever way the sheet lies', f
     $at = [[60.0, 60.0], [340.0, 60.0], [340.0, 240.0], [60.0, 240.0]];
     $turned = [...array_slice($at, $turn), ...array_slice($at, 0, $turn)];
     $ink = onMarks($turned, 5.0);
-    $marks = FindMarks::in(
+    $markers = FindMarkers::in(
         photoBy(400, 300, static fn (int $x, int $y): array => $ink($x + 0.5, $y + 0.5) ? [40, 38, 42] : [235, 232, 225]),
     );
     foreach ($turned as $i => [$x, $y]) {
-        expect(hypot($marks[$i][0] - $x, $marks[$i][1] - $y))->toBeLessThan(0.5);
+        expect(hypot($markers[$i][0] - $x, $markers[$i][1] - $y))->toBeLessThan(0.5);
     }
 })->with([0, 1, 2, 3]);
 
@@ -153,9 +153,9 @@ it('says what is missing: a corner, sharpness, or the sheet itself', function (a
         300,
         static fn (int $x, int $y): array => $ink($x + 0.5, $y + 0.5) ? [40, 38, 42] : ($x > 350 ? [80, 60, 40] : [235, 232, 225]),
     );
-    expect(fn () => FindMarks::in($photo))->toThrow(static fn (BadPhoto $e) => expect($e->reason)->toBe($reason));
+    expect(fn () => FindMarkers::in($photo))->toThrow(static fn (BadPhoto $e) => expect($e->reason)->toBe($reason));
 })->with([
-    'three marks' => [[[60.0, 60.0], [340.0, 60.0], [340.0, 240.0]], BadPhoto::CORNER_OUTSIDE],
+    'three markers' => [[[60.0, 60.0], [340.0, 60.0], [340.0, 240.0]], BadPhoto::CORNER_OUTSIDE],
     'none' => [[], BadPhoto::NO_SHEET],
 ]);
 
@@ -163,9 +163,9 @@ it('names page and sheet by squares of which one misread is noticed', function (
     $seen = [];
     for ($page = 0; $page < 8; $page++) {
         foreach ([0, 1, 77, 512, 1023] as $sheet) {
-            $bits = SheetMarks::bits($page, $sheet);
+            $bits = SheetMarkers::bits($page, $sheet);
             expect($bits)
-                ->toHaveCount(count(SheetMarks::squares()))
+                ->toHaveCount(count(SheetMarkers::squares()))
                 ->and(count(array_filter($bits)) % 2)
                 ->toBe(1);
             foreach (array_keys($bits) as $i) {

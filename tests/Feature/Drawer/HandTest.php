@@ -180,7 +180,7 @@ it('reads strips from a photo, made up or not, before anything is learned', func
         ->assertUnprocessable()
         ->assertJsonPath(
             'detail',
-            'No chart sheet was found in this photo. Take it from above, with all four ring marks of the sheet in the picture.',
+            'No chart sheet was found in this photo. Take it from above, with all four ring markers of the sheet in the picture.',
         );
 });
 

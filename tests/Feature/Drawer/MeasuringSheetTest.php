@@ -230,7 +230,7 @@ it('reads a page of swatches of one\'s own by a grid, once, and takes it in like
     $this->patchJson("/api/drawer/sheets/$read[id]", ['pencil' => $read['pencils'][1]['id'], 'kind' => 'heavy', 'hex' => null])
         ->assertOk()
         ->assertJsonPath('measured', 2);
-    // It is no sheet of ours: nothing to print, nothing to find by marks.
+    // It is no sheet of ours: nothing to print, nothing to find by markers.
     $this->getJson("/api/drawer/sheets/$read[id]/file.pdf")->assertUnprocessable();
     $this->postJson("/api/drawer/sheets/$read[id]/photo", ['photo' => uploadOf($jpeg, 'own.jpg')])
         ->assertUnprocessable()

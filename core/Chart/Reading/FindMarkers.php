@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace KnottyPrism\Core\Chart\Reading;
 
-use KnottyPrism\Core\Chart\Sheet\SheetMarks;
+use KnottyPrism\Core\Chart\Sheet\SheetMarkers;
 use KnottyPrism\Core\Error\BadPhoto;
 
-/** Finds the four ring marks of a chart sheet in a photo, whichever way it lies. */
-final class FindMarks
+/** Finds the four ring markers of a chart sheet in a photo, whichever way it lies. */
+final class FindMarkers
 {
     /** Longer side at which rings are looked for. */
     private const SIDE = 1000;
@@ -166,7 +166,7 @@ final class FindMarks
         }
         $dot = array_sum(array_map(static fn (Blob $b): int => $b->size(), $dots));
 
-        return [[$x, $y], $disc->size(), $dot > 0.3 * (SheetMarks::DOT / SheetMarks::HOLE) ** 2 * $hollow->size(), $likeness];
+        return [[$x, $y], $disc->size(), $dot > 0.3 * (SheetMarkers::DOT / SheetMarkers::HOLE) ** 2 * $hollow->size(), $likeness];
     }
 
     /**

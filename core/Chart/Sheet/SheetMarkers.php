@@ -8,7 +8,7 @@ namespace KnottyPrism\Core\Chart\Sheet;
  * What is printed on a chart sheet for the camera: a ring in every corner, that at the top left with a dot in it, and between the upper
  * two a row of squares, black or left out, that names the page and the sheet. All in millimetres.
  */
-final class SheetMarks
+final class SheetMarkers
 {
     public const RING = 5.5;
 
