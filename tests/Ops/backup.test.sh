@@ -15,7 +15,7 @@ says() { # WORDS COMMAND…: it fails, and says so
 # Every row of every table that is somebody's work, and every photo.
 state() {
   local table
-  for table in users pencils studies photos survey_versions plan_versions kept_recipes desk_marks book_recipes book_colours; do ask "select * from $table order by id"; done | sha256sum
+  for table in users pencils studies photos survey_versions plan_versions kept_recipes ticks book_recipes book_colours; do ask "select * from $table order by id"; done | sha256sum
   (cd "$KP_VAR/storage/app/private/photos" && find . -type f -exec sha256sum {} + | sort | sha256sum)
 }
 studies() { curl -s -H 'Accept: application/json' -c "$saved/cookies" -b "$saved/cookies" "http://127.0.0.1:$APP_PORT/api/studies"; }
