@@ -1,7 +1,8 @@
 import { expect, type Page } from '@playwright/test';
 
 export const number = (page: Page) => page.getByTestId('number');
-export const laid = (page: Page) => page.getByRole('button', { name: 'Laid', exact: true });
+/** Of one pass or of several coats: "Laid", "Laid, two coats". */
+export const laid = (page: Page) => page.getByRole('button', { name: /^Laid(, \w+ coats)?$/ });
 export const head = (page: Page) => page.getByText(/sessions? to come|The last session/);
 
 export async function sitDown(page: Page) {

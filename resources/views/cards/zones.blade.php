@@ -30,7 +30,7 @@
                 <td class="thumb"><img src="{{ $zone['thumb'] }}" alt="where it is"></td>
                 @foreach ($zone['stacks'] as $stack)
                     <td class="stack">
-                        <span class="number">{{ $stack['role'] }}</span>
+                        <span class="number">{{ $stack['shade'] }}</span>
                         <img class="aim" src="{{ $stack['aim'] }}" alt="{{ $stack['aimWords'] }}">
                         @foreach ($stack['passes'] as $pass)
                             <div><img src="{{ $pass['dab'] }}" alt="{{ $pass['colourWords'] }}"> @if ($pass['finish'] !== null){{ $pass['finish'] }}@else<span class="number">{{ $pass['pencil']['number'] }}</span> {{ str_repeat('/', $pass['pressureStrokes']) }}@endif</div>
@@ -39,7 +39,7 @@
                     </td>
                 @endforeach
             </tr></table>
-            @foreach ($zone['stacks'] as $stack)@foreach ($stack['warnings'] as $warning)<p class="small">! {{ $stack['role'] }}: {{ $warning }}</p>@endforeach @endforeach
+            @foreach ($zone['stacks'] as $stack)@foreach ($stack['warnings'] as $warning)<p class="small">! {{ $stack['shade'] }}: {{ $warning }}</p>@endforeach @endforeach
         </div>
     @endforeach
     <p class="small">Pigment dust: no eating at the desk; wipe it up damp, do not blow. Rest hands and eyes every hour.</p>
