@@ -6,7 +6,7 @@ namespace Tests;
 
 /**
  * Answers as they were, so that moving code is seen to change nothing: figures within a thousandth (processors round differently), colours
- * within two steps of 255, all else to the letter. Where an answer is meant to change, docs/decisions.md says so, and GOLDEN=write writes
+ * within two steps of 255, all else to the letter. Where an answer is meant to change, the commit says so, and GOLDEN=write writes
  * it again.
  */
 final class Golden
