@@ -74,7 +74,10 @@ final readonly class SquaredSheet
         return [$sum[0] / $n, $sum[1] / $n, $sum[2] / $n];
     }
 
-    /** @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $markers  the rings in the photo */
+    /**
+     * @param  array{array{float, float}, array{float, float}, array{float, float}, array{float, float}}  $markers
+     *   the rings in the photo
+     */
     private static function through(Photograph $photo, ChartSheet $sheet, array $markers, float $k, int $page): self
     {
         $bend = new LensBend($k, $photo->width, $photo->height);
