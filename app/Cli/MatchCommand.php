@@ -8,7 +8,6 @@ use App\Resources\Figures;
 use App\Resources\SequenceResource;
 use KnottyPrism\Core\Colour\Lab;
 use KnottyPrism\Core\Recipe\Method\Method;
-use KnottyPrism\Core\Recipe\Method\Mode;
 use KnottyPrism\Core\Recipe\Recipe;
 use KnottyPrism\Core\Recipe\RecipePlanner;
 use Symfony\Component\Console\Command\Command;
@@ -23,7 +22,8 @@ final class MatchCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('match')
+        $this->takesMode()
+            ->setName('match')
             ->setDescription('Up to four recipes for one colour')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
@@ -43,13 +43,6 @@ final class MatchCommand extends Command
                         ),
                     ),
                 '',
-            )
-            ->addOption(
-                'mode',
-                null,
-                InputOption::VALUE_REQUIRED,
-                implode('|', array_column(Mode::cases(), 'value')),
-                Mode::ColourAndValue->value,
             )
             ->addOption('max-passes', null, InputOption::VALUE_REQUIRED, '1–8', (string) RecipePlanner::MOST_PASSES)
             ->addOption('count', null, InputOption::VALUE_REQUIRED, '1–4', '4');

@@ -25,7 +25,6 @@ use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Recipe\Method\Method;
-use KnottyPrism\Core\Recipe\Method\Mode;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
@@ -45,7 +44,8 @@ final class PlanCommand extends Command
 
     protected function configure(): void
     {
-        $this->setName('plan')
+        $this->takesMode()
+            ->setName('plan')
             ->setDescription('A whole picture: zones, recipes, palette, previews and card')
             ->addOption('photo', null, InputOption::VALUE_REQUIRED, 'JPEG, PNG, WebP or TIFF')
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
@@ -54,13 +54,6 @@ final class PlanCommand extends Command
             ->addOption('pencils', null, InputOption::VALUE_REQUIRED, 'at most so many for the whole picture')
             ->addOption('keep', null, InputOption::VALUE_REQUIRED, 'pencils that the palette must hold, ID,ID…', '')
             ->addOption('without', null, InputOption::VALUE_REQUIRED, 'pencils that it must not, ID,ID…', '')
-            ->addOption(
-                'mode',
-                null,
-                InputOption::VALUE_REQUIRED,
-                implode('|', array_column(Mode::cases(), 'value')),
-                Mode::ColourAndValue->value,
-            )
             ->addOption(
                 'method',
                 null,

@@ -18,6 +18,7 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 use KnottyPrism\Core\Photo\Grid\LabelGrid;
 use KnottyPrism\Core\Recipe\Method\Mode;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** What the commands have in common: files in, JSON out. */
@@ -82,6 +83,14 @@ trait Reads
     {
         return WorkOrder::tryFrom($this->required($input, 'work-order')) ??
             throw UnreadableText::choice('--work-order', array_column(WorkOrder::cases(), 'value'), $this->required($input, 'work-order'));
+    }
+
+    /** With the option that {@see self::mode()} reads. */
+    private function takesMode(): static
+    {
+        $modes = implode('|', array_column(Mode::cases(), 'value'));
+
+        return $this->addOption('mode', null, InputOption::VALUE_REQUIRED, $modes, Mode::ColourAndValue->value);
     }
 
     private function mode(InputInterface $input): Mode

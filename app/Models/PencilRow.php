@@ -51,27 +51,14 @@ final class PencilRow extends Model
     /** Columns that the fit follows from. */
     public const MEASURED = ['binder', 'heavy', 'light', 'over_black', 'opacity', 'laydown'];
 
+    /** Columns of its record and its stock: all but what was worked out. */
+    public const RECORD = [
+        ...self::MEASURED, 'line', 'number', 'name', 'lightfast', 'stock', 'length_left', 'discontinued', 'formerly', 'notes',
+    ];
+
     protected $table = 'pencils';
 
-    protected $fillable = [
-        'line',
-        'number',
-        'name',
-        'binder',
-        'heavy',
-        'light',
-        'over_black',
-        'opacity',
-        'laydown',
-        'lightfast',
-        'stock',
-        'length_left',
-        'length_noted_at',
-        'discontinued',
-        'formerly',
-        'notes',
-        'fit',
-    ];
+    protected $fillable = [...self::RECORD, 'length_noted_at', 'fit'];
 
     /** @return array<string, string> */
     protected function casts(): array

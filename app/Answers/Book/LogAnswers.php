@@ -184,28 +184,7 @@ final class LogAnswers
     public static function called(User $user): array
     {
         $called = [];
-        foreach (
-            $user
-                ->pencils()
-                ->get([
-                    'id',
-                    'line',
-                    'number',
-                    'name',
-                    'heavy',
-                    'light',
-                    'over_black',
-                    'opacity',
-                    'laydown',
-                    'lightfast',
-                    'binder',
-                    'stock',
-                    'length_left',
-                    'discontinued',
-                    'formerly',
-                    'notes',
-                ]) as $row
-        ) {
+        foreach ($user->pencils()->get(['id', ...PencilRow::RECORD]) as $row) {
             $called[$row->identifier()] = $row->record();
         }
 
