@@ -16,7 +16,7 @@ async function account() {
     await page.getByLabel('Your name').fill('Bench');
     await page.getByLabel('E-mail address').fill(`bench${Date.now()}@example.org`);
     await page.getByLabel(/^Password/).fill('long enough 10');
-    await page.getByRole('button', { name: 'Open the account' }).click();
+    await page.getByRole('button', { name: 'Create account' }).click();
     await page.getByText('Start with the photo').waitFor();
     return page;
 }

@@ -74,7 +74,7 @@ for (let i = 0; i < runs; i++) {
         .first()
         .waitFor({ timeout: 90_000 });
     firsts.push(Date.now() - began);
-    await page.getByRole('button', { name: 'All is planned' }).waitFor({ timeout: 90_000 });
+    await page.getByRole('button', { name: 'Plan is up to date' }).waitFor({ timeout: 90_000 });
     alls.push(Date.now() - began);
     last = { path, data: (await ask(path)).data };
 }

@@ -66,23 +66,23 @@ for (const [what, name] of [
     }
     if (what === 'Measure') {
         await desk
-            .getByLabel('Pencils, one a row')
+            .getByLabel('Pencils, one per line')
             .fill('21 lemon\n22 egg yolk\n23 ember\n24 port light\n25 garnet\n26 rose\n27 violet\n28 pennant');
-        await desk.getByRole('button', { name: 'Make the sheet' }).click();
-        await desk.getByRole('button', { name: 'Try with a made-up photo' }).click();
+        await desk.getByRole('button', { name: 'Create chart' }).click();
+        await desk.getByRole('button', { name: 'Try with a simulated photo' }).click();
         await desk.getByText('8 of 8 pencils measured').waitFor({ timeout: 30_000 });
     }
     if (what === 'My hand') {
-        await desk.getByRole('button', { name: 'Try with a made-up photo' }).click();
-        await desk.getByAltText('The made-up photo that was read').waitFor({ timeout: 30_000 });
+        await desk.getByRole('button', { name: 'Try with a simulated photo' }).click();
+        await desk.getByAltText('The simulated photo').waitFor({ timeout: 30_000 });
         await desk.getByRole('button', { name: /^Learn from/ }).click();
-        await desk.getByRole('list', { name: 'What the strips came to' }).waitFor({ timeout: 30_000 });
+        await desk.getByRole('list', { name: 'Results of the strips' }).waitFor({ timeout: 30_000 });
         await desk.evaluate(() => window.scrollTo(0, 0));
     }
     await desk.waitForTimeout(what === 'Balance' ? 6000 : 2000);
     await desk.screenshot({ path: `${folder}drawer-${name}.png` });
     if (what === 'My hand') {
-        await desk.getByRole('button', { name: 'Go by the even hand' }).click();
+        await desk.getByRole('button', { name: 'Use the average hand' }).click();
         await desk.waitForTimeout(2000);
     }
 }
@@ -96,19 +96,19 @@ await desk.getByRole('list', { name: 'Zones of the plan' }).waitFor();
 if (await begin.isVisible()) {
     await begin.click();
 }
-await desk.getByRole('button', { name: 'All is planned' }).waitFor({ timeout: 90_000 });
+await desk.getByText('Plan is up to date').waitFor({ timeout: 90_000 });
 await desk.getByRole('list', { name: 'Zones of the plan' }).getByRole('button', { name: /^rope/ }).click();
 for (const [what, name] of [
     ['Zones', 'zones'],
     ['Palette', 'palette'],
     ['Method', 'method'],
     ['Check', 'check'],
-    ['Take along', 'along'],
+    ['Print & files', 'along'],
 ]) {
     await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
     if (what === 'Check') {
         await desk.getByLabel('Laid so far').selectOption('2');
-        await desk.getByRole('button', { name: 'Try with a made-up photo' }).click();
+        await desk.getByRole('button', { name: 'Try with a simulated photo' }).click();
         await desk.getByRole('list', { name: 'What to do next, zone by zone' }).waitFor({ timeout: 60_000 });
     }
     await desk.waitForTimeout(4000);
@@ -116,7 +116,7 @@ for (const [what, name] of [
 }
 await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Zones', { exact: true }).click();
 await desk.getByRole('navigation', { name: 'Places' }).getByText('Desk').click();
-await desk.getByRole('button', { name: 'They lie here: begin' }).click();
+await desk.getByRole('button', { name: 'Start session' }).click();
 await desk.waitForTimeout(2500);
 await desk.screenshot({ path: `${folder}desk-pass.png` });
 await desk.goto(`${address}/book`);
@@ -128,14 +128,14 @@ await inBook('Recipes');
 await desk.getByRole('application').click({ position: { x: 210, y: 160 } });
 await desk.getByText(/^like this:/).waitFor();
 await desk.waitForTimeout(1000);
-const laid = desk.getByRole('button', { name: 'Lay it with today’s pencils' }).first();
+const laid = desk.getByRole('button', { name: 'Use today’s pencils' }).first();
 if (await laid.isVisible()) {
     await laid.click();
 }
 await desk.waitForTimeout(2000);
 await desk.screenshot({ path: `${folder}book-recipes.png` });
 await inBook('Practice');
-await desk.getByRole('combobox', { name: 'What is practised' }).selectOption('order of two passes');
+await desk.getByRole('combobox', { name: 'Skill to practise' }).selectOption('order of two passes');
 await desk.getByRole('heading', { name: /Which lies beneath/ }).waitFor();
 await desk.getByRole('list', { name: 'Answers' }).getByRole('button').first().click();
 await desk.waitForTimeout(1500);

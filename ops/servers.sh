@@ -212,6 +212,7 @@ ENV
   fi
   [ -n "${APP_PORT:-}" ] && sed -i "s/^APP_PORT=.*/APP_PORT=$APP_PORT/" "$KP_VAR/.env"
   [ -n "${DB_PORT:-}" ] && sed -i "s/^DB_PORT=.*/DB_PORT=$DB_PORT/" "$KP_VAR/.env"
+  [ -z "${APP_ENV:-}" ] || sed -i "s/^APP_ENV=.*/APP_ENV=$APP_ENV/" "$KP_VAR/.env"
   grep -q '^WORKERS=' "$KP_VAR/.env" || echo "WORKERS=1" >> "$KP_VAR/.env"
   if [ -n "${WORKERS:-}" ]; then
     sed -i "s/^WORKERS=.*/WORKERS=$WORKERS/" "$KP_VAR/.env"

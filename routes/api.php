@@ -20,6 +20,7 @@ use App\Http\Controllers\KeptRecipeCardController;
 use App\Http\Controllers\KeptRecipeController;
 use App\Http\Controllers\MeasuringSheetController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\Plan\PictureController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpotController;
 use App\Http\Controllers\StudyController;
@@ -112,6 +113,7 @@ Route::prefix('/hand')
 Route::prefix('/book')->group(__DIR__.'/book.php');
 
 Route::get('/studies', [StudyController::class, 'index']);
+Route::get('/studies/sample.jpg', [StudyController::class, 'sample']);
 Route::post('/studies', [StudyController::class, 'store'])->middleware(['throttle:heavy', TakesTurns::class]);
 Route::post('/studies/bundle', [StudyController::class, 'bringIn'])->middleware(['throttle:heavy', TakesTurns::class]);
 // Asked for again once it is done, when the study is not there any more.
@@ -159,6 +161,9 @@ Route::prefix('/studies/{study}')
                 Route::delete('/{entry}', 'destroy');
             });
 
+        Route::get('/desk/picture/{when}', [PictureController::class, 'atDesk'])
+            ->whereIn('when', ['now', 'then'])
+            ->middleware(['throttle:heavy', FairTurn::class]);
         Route::get('/desk/outlines.pdf', OutlineController::class)->middleware(['throttle:heavy', FairTurn::class]);
         Route::prefix('/desk')
             ->controller(DeskController::class)

@@ -46,6 +46,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/book/{study?}', PageController::class);
     Route::get('/photo/{study?}', PageController::class);
     Route::get('/account', PageController::class);
+    if (config('app.env') !== 'production') {
+        Route::get('/controls', PageController::class);
+    }
     Route::post('/sign-out', [SessionController::class, 'signOut']);
 
     Route::prefix('api')

@@ -68,7 +68,7 @@ final class AccountFile
         if (filesize($path) > 1024 * self::MOST_KILOBYTES) {
             unlink($path);
             throw ImpossibleChange::because(
-                'All of it together is more than 150 MB. Save the studies one by one, under “Plan”, “Take along”.',
+                'All of it together is more than 150 MB. Save the studies one by one, under “Plan”, “Print & files”.',
             );
         }
 

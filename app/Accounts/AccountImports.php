@@ -51,7 +51,7 @@ final class AccountImports
     {
         AccountReader::recognise($path);
         if (AccountImport::query()->where('user_id', $user->id)->whereIn('state', self::UNDER_WAY)->exists()) {
-            throw ImpossibleChange::because('Another account file is being brought in. Wait until it is done, or cancel it.');
+            throw ImpossibleChange::because('Another account file is being restored. Wait until it is done, or cancel it.');
         }
         $this->room->keepFor($user, (int) filesize($path));
         $kept = self::FOLDER.'/'.Str::random(40).'.zip';
@@ -151,11 +151,11 @@ final class AccountImports
         try {
             if ($import->tries > self::MOST_TRIES) {
                 throw BadFile::because(
-                    'The account file could not be brought in; it stopped the application each time. Nothing of it was kept.',
+                    'The account file could not be restored: the application stopped each time. Nothing was changed.',
                 );
             }
             stream_copy_to_stream(
-                Storage::readStream($import->path) ?? throw BadFile::because('The uploaded file is gone; bring it in again.'),
+                Storage::readStream($import->path) ?? throw BadFile::because('The uploaded file is gone; choose it again.'),
                 $passing,
             );
             $this->reader->read(

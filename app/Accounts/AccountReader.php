@@ -35,7 +35,7 @@ final class AccountReader
 {
     private const MOST_VALUES = 2_000_000;
 
-    private const NONE = 'This is not an account file. You can save one under “Book”, “Show it”.';
+    private const NONE = 'This is not an account file. You can save one under “Book”, “Share”.';
 
     /** Rows put in at a time. */
     private const CHUNK = 500;
@@ -104,7 +104,7 @@ final class AccountReader
         } catch (QueryException $error) {
             // What no rule of the schema refuses and no column holds.
             throw in_array($error->errorInfo[0] ?? '', ['22001', '22003', '22007', '23000'], true)
-                ? BadFile::because('The account file is damaged; save it again where it came from.')
+                ? BadFile::because('The account file is damaged; save it again from the account it belongs to.')
                 : $error;
         } finally {
             // No transaction takes files back.
@@ -136,10 +136,10 @@ final class AccountReader
         BoundedJson::check($text, self::MOST_VALUES, 'The account file');
         $read = json_decode($text);
         if (! is_object($read) || ($read->format ?? null) !== AccountFile::FORMAT || ($read->version ?? 0) !== AccountFile::VERSION) {
-            throw BadFile::because('This account file is of another version; save it again with this version of Knotty Prism.');
+            throw BadFile::because('This account file was made by another version; save it again with this version of Knotty Prism.');
         }
         if (! (new Validator())->validate($read, (string) file_get_contents(base_path('docs/schemas/account.schema.json')))->isValid()) {
-            throw BadFile::because('The account file is damaged; save it again where it came from.');
+            throw BadFile::because('The account file is damaged; save it again from the account it belongs to.');
         }
 
         return json_decode($text, true, flags: JSON_THROW_ON_ERROR);

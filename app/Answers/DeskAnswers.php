@@ -76,8 +76,8 @@ final class DeskAnswers
             return [
                 ...$common,
                 'cannot' => $ground === null
-                        ? 'There are no zones yet, or no pencils: see “Photo” and '.'“Drawer”.'
-                        : 'Nothing is planned to lay.',
+                        ? 'There are no zones or no pencils yet: see “Photo” and '.'“Drawer”.'
+                        : 'The plan has no passes.',
                 'steps' => [],
                 'sessions' => [],
                 'zones' => [],
@@ -165,8 +165,8 @@ final class DeskAnswers
 
         // A pencil run out, a hand learned, a colour set: what is planned with the old ones would be said of the new.
         return ($left === $zones ? 'No zone is' : ($left === 1 ? 'One zone is not' : $left.' zones are not')).
-            ' planned as things stand: a pencil, a colour, the paper or your hand is another than when it was. What lies is kept, and '.
-            'the work goes on from it.';
+            ' planned yet: a pencil, a colour, the paper or your hand has changed since. What is drawn is kept, and '.
+            'planning continues from it.';
     }
 
     /** @return DeskFinishedJson */

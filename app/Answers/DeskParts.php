@@ -6,6 +6,7 @@ namespace App\Answers;
 
 use App\Models\TickRow;
 use App\Plans\PlanGround;
+use App\Resources\ChartResource;
 use App\Resources\Figures;
 use App\Resources\OrderResource;
 use App\Resources\RecipeResource;
@@ -24,6 +25,7 @@ use KnottyPrism\Core\Error\UnknownPencil;
 use KnottyPrism\Core\Medium\Finishes\Finish;
 use KnottyPrism\Core\Medium\Laying\Sheet;
 use KnottyPrism\Core\Medium\Paper\PencilGrain;
+use KnottyPrism\Core\Medium\Swatches\Swatch;
 use KnottyPrism\Core\Photo\Borders\GradedBorder;
 use KnottyPrism\Core\Recipe\Sequence\SequenceWords;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -202,6 +204,7 @@ final class DeskParts
             $tools[$placed->step->tool] ??= [
                 ...SequenceResource::tool($pass->tool),
                 'layOut' => $pass->tool instanceof Finish ? $pass->tool->layOut : '',
+                'strata' => $pass->tool instanceof Finish ? [] : ChartResource::strata(Swatch::Heavy->lay($pass->tool)),
             ];
         }
 

@@ -57,8 +57,8 @@ final class PlanAnswers
         if ($this->surveys->current($study)->zones === null || $this->drawers->drawerOf($user)->usable()->pencils === []) {
             $why =
                 $this->surveys->current($study)->zones === null
-                    ? 'There are no zones yet; let them be proposed under "Photo" first.'
-                    : 'The drawer is empty; bring pencils in under "Drawer" first.';
+                    ? 'There are no zones yet; propose zones in “Photo” first.'
+                    : 'Your drawer is empty; add pencils in “Drawer” first.';
 
             return [
                 ...$common,

@@ -104,7 +104,7 @@ final class PracticeRoom
     public function asked(User $user, Study $study, Skill $skill, int $difficulty, int $seed): Drill
     {
         return AskDrill::of($skill, $difficulty, $seed, $this->ground($user, $study)) ??
-            throw ImpossibleChange::because('The photo or the drawer has changed; that question is no more. Take the next one.');
+            throw ImpossibleChange::because('The photo or the drawer has changed, so this question no longer applies. Go to the next one.');
     }
 
     public function answered(User $user, Study $study, Skill $skill, int $difficulty, int $seed, bool $right): int

@@ -32,7 +32,7 @@ final class RecipeBook
     {
         return DB::transaction(static function () use ($user, $recipe, $said): int {
             if (BookRecipeRow::query()->where('user_id', $user->id)->count() >= self::MOST) {
-                throw ImpossibleChange::because(sprintf('The book is full: it holds %d recipes. Take one out first.', self::MOST));
+                throw ImpossibleChange::because(sprintf('Your Book is full: it holds %d recipes. Remove one first.', self::MOST));
             }
             app(Room::class)->keepFor($user, strlen($said['cutout'] ?? ''));
             $paper = PaperShelf::named($said['paper']);

@@ -47,7 +47,7 @@ final class RecipeFromPlan
     /**
      * As it is planned; where something was laid already, as it lies and will be gone on with.
      *
-     * @return array{BookRecipe, string, string, ?string} the recipe, what it is called, how it came out where a photo of the drawing said
+     * @return array{BookRecipe, string, string, ?string} the recipe, what it is called, how it turned out where a photo of the drawing said
      *   so, and its place in the photo
      */
     public function zone(User $user, Study $study, int $number): array
@@ -56,7 +56,7 @@ final class RecipeFromPlan
         $planned = $this->plans->zone($ground, $number);
         $sequence =
             $this->lies($ground, $study, $number) ??
-            ($planned->sequence ?? throw ImpossibleChange::because('That zone is not planned yet: see “Plan”.'));
+            ($planned->sequence ?? throw ImpossibleChange::because('This zone is not planned yet: open “Plan”.'));
         $shades = array_map(
             static fn (Shade $s, int $i): Shade => $s
                 ->aimedAt(Lab::ofXyz($sequence->stackIn($i)->on($ground->paper)->xyz()))
@@ -119,7 +119,7 @@ final class RecipeFromPlan
         return $off === []
             ? ''
             : sprintf(
-                'By its photo %.1f off what was expected: %s.',
+                'In the photo %.1f away from the prediction: %s.',
                 array_sum($off) / count($off),
                 lcfirst((string) array_values($of)[0]['words']),
             );

@@ -106,7 +106,7 @@ final class WorkLogs
             ->whereIn('study_id', array_keys($this->studies($user)))
             ->exists();
         if (! $there) {
-            throw ImpossibleChange::because('That session is not in the log any more; nothing was noted.');
+            throw ImpossibleChange::because('This session is no longer in the log; the note was not saved.');
         }
         TickRow::query()
             ->whereKey($tick)

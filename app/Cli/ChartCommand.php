@@ -62,7 +62,7 @@ final class ChartCommand extends Command
                 'numbers',
                 null,
                 InputOption::VALUE_REQUIRED,
-                'text file of what lies in it row after row: a number and a name a line, or numbers between commas',
+                'text file of its pencils row by row: a number and a name per line, or numbers between commas',
             )
             ->addOption('line', null, InputOption::VALUE_REQUIRED, 'that these pencils are of', '')
             ->addOption('page', null, InputOption::VALUE_REQUIRED, 'which page a made-up photo shows', '1')

@@ -21,7 +21,7 @@ final class HealthCommand extends Command
     {
         $this->setName('health')
             ->setDescription('Whether the running application is well')
-            ->addOption('address', null, InputOption::VALUE_REQUIRED, 'where it runs; found by itself as a rule');
+            ->addOption('address', null, InputOption::VALUE_REQUIRED, 'its address; found automatically if left out');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

@@ -28,7 +28,7 @@ final class MatchCommand extends Command
             ->addOption('drawer', null, InputOption::VALUE_REQUIRED, 'drawer file, CSV or JSON')
             ->addOption('paper', null, InputOption::VALUE_REQUIRED, 'name of a paper, or a JSON file', 'white medium')
             ->addOption('hand', null, InputOption::VALUE_REQUIRED, 'what prism hand has written of one')
-            ->addOption('target', null, InputOption::VALUE_REQUIRED, 'the colour wanted, #rrggbb')
+            ->addOption('target', null, InputOption::VALUE_REQUIRED, 'the target colour, #rrggbb')
             ->addOption(
                 'method',
                 null,

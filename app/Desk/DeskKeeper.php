@@ -107,7 +107,7 @@ final class DeskKeeper
     public function tick(User $user, Study $study, TickKind $kind, int $zone, int $position, PassNote $pass, int $at, int $coats = 1): int
     {
         Study::query()->lockForUpdate()->findOrFail($study->id);
-        $ground = $this->board->ground($user, $study) ?? throw ImpossibleChange::because('The picture has no zones to work on.');
+        $ground = $this->board->ground($user, $study) ?? throw ImpossibleChange::because('The picture has no zones yet.');
         $made = 0;
         for ($coat = 0; $coat < $coats; $coat++) {
             $made = $this->tickOne($ground, $study, new Tick($kind, $zone, $pass, $at), $position + $coat, $coat > 0);
@@ -131,10 +131,10 @@ final class DeskKeeper
         $zone = $tick->zone;
         $there =
             $this->board->zones($ground, $rows)[$zone] ??
-            throw ImpossibleChange::because('That zone is not planned any more; nothing was ticked.');
+            throw ImpossibleChange::because('This zone is no longer planned; nothing was ticked.');
         if ($there->progress->ticks !== $position) {
             throw ImpossibleChange::because(
-                sprintf('“%s” was ticked elsewhere meanwhile; this tick was not made a second time.', $there->place->name),
+                sprintf('“%s” was already ticked on another device; it was not ticked twice.', $there->place->name),
             );
         }
         $before = array_map(

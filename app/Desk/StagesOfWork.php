@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Models\Study;
+use App\Models\TickRow;
 use App\Plans\PlanGround;
 use App\Plans\Stage;
 use KnottyPrism\Core\Desk\Order\Coats;
@@ -14,6 +15,7 @@ use KnottyPrism\Core\Desk\Order\Stages;
 use KnottyPrism\Core\Desk\Progress\ZoneAtDesk;
 use KnottyPrism\Core\Desk\Words\StageWords;
 use KnottyPrism\Core\Medium\Finishes\Finish;
+use KnottyPrism\Core\Picture\PassesLaid;
 use KnottyPrism\Core\Picture\PlannedZone;
 
 /** A planned picture in the steps of its order of work, from the bare paper on: what lies already at the desk changes nothing here. */
@@ -69,6 +71,24 @@ final class StagesOfWork
         $passes = array_sum(array_map(count(...), array_slice($coats, 0, $steps)));
 
         return new Stage(Stages::after($order, $passes), array_map(static fn (ZoneAtDesk $z) => $z->chain, $zones));
+    }
+
+    /**
+     * The drawing as the desk has it: as it lies, or with what is left of this session laid too.
+     *
+     * @param  list<TickRow>  $ticks
+     */
+    public function atDesk(PlanGround $ground, Study $study, array $ticks, bool $afterSession): Stage
+    {
+        $zones = $this->board->zones($ground, $ticks);
+        $habits = $this->keeper->habits($study, $ticks);
+        $laid = array_map(static fn (ZoneAtDesk $z): int => $z->laid, $zones);
+        [$sessions] = Sessions::after($this->keeper->sitting($ticks, $habits), $this->order($ground, $study, $zones), $habits->session);
+        foreach ($afterSession ? $sessions[0] ?? [] : [] as $placed) {
+            $laid[$placed->step->zone]++;
+        }
+
+        return new Stage(new PassesLaid(0, $laid), array_map(static fn (ZoneAtDesk $z) => $z->chain, $zones));
     }
 
     /**

@@ -88,7 +88,7 @@ final class DrawerImports
                     $user->id,
                     array_map(static fn (ShelfRow $r): string => $r->record->id(), [...array_values($plan->changed), ...$plan->dropped]),
                 );
-                $this->history->during($user, sprintf('bring in %d pencils', count($rows)), array_values($touched), function () use (
+                $this->history->during($user, sprintf('import %d pencils', count($rows)), array_values($touched), function () use (
                     $import,
                     $user,
                     $rows,

@@ -174,7 +174,7 @@ final class MeasuringSheets
         $rows = MeasuredPencils::rows($row->listed(), $hexes, $row->sheetPaper());
 
         return $rows === []
-            ? throw BadFile::because('Nothing was measured on this sheet yet; photograph a page first.')
+            ? throw BadFile::because('Nothing has been measured on this chart yet; photograph a page first.')
             : Csv::it()->write('', $rows);
     }
 

@@ -118,7 +118,7 @@ final class Once
     {
         $row = (array) $row;
         if ($row !== [] && $row['route'] !== $route) {
-            throw ValidationException::withMessages(['key' => 'This key was used for another change; reload the page and try again.']);
+            throw ValidationException::withMessages(['key' => 'This page is out of step; reload it and try again.']);
         }
 
         return is_numeric($row['made'] ?? null) ? (int) $row['made'] : null;

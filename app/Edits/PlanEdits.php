@@ -187,7 +187,7 @@ final class PlanEdits
         $remedied =
             $this->pictures->remedy($ground, $zone, $shade, $code) ??
             throw ImpossibleChange::because(
-                'Nothing that was tried removes this; change the sequence yourself, or overrule it with a note.',
+                'No remedy was found; change the sequence yourself, or ignore the warning with a note.',
             );
 
         return $sheet->withSequence($zone, SequenceNote::of($remedied->sequence, $ground->shades[$zone]));

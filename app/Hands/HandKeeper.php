@@ -107,7 +107,7 @@ final class HandKeeper
             User::query()->whereKey($user->id)->lockForUpdate()->first();
             $all = HandVersion::query()->where('user_id', $user->id)->where('paper', $paper);
             if ($number > 0 && (clone $all)->where('number', $number)->doesntExist()) {
-                throw ImpossibleChange::because('That version is not kept any more.');
+                throw ImpossibleChange::because('This version is no longer kept.');
             }
             (clone $all)->update(['in_use' => false]);
             (clone $all)->where('number', $number)->update(['in_use' => true]);

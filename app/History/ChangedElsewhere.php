@@ -17,8 +17,8 @@ final class ChangedElsewhere extends \DomainException
     {
         return new self(
             sprintf(
-                'Changed elsewhere meanwhile: %s. Nothing was taken back; look at it first, then undo or redo again.',
-                $latest ?? 'something was taken back',
+                'Changed on another device meanwhile: %s. Nothing was undone; check it first, then undo or redo again.',
+                $latest ?? 'something was undone',
             ),
         );
     }

@@ -30,10 +30,10 @@ final class CannotBeShown extends \RuntimeException
             if (FullDisk::isSaidBy($error)) {
                 throw $error;
             }
-            $why = $error instanceof CoreError ? $error->getMessage() : 'Something in it is damaged.';
+            $why = $error instanceof CoreError ? $error->getMessage() : 'Some of its data is damaged.';
 
             throw new self(
-                "This can not be shown as it is. $why Take the last change back, or save the study as a file.",
+                "This can not be shown as it is. $why Undo last change, or save the study as a file.",
                 previous: $error,
             );
         }

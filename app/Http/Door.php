@@ -39,14 +39,14 @@ final class Door
         $path = (string) parse_url((string) ($server['REQUEST_URI'] ?? ''), PHP_URL_PATH);
         $most = preg_match(self::FOR_STRANGERS, $path) === 1 ? self::MOST_BYTES_OF_STRANGERS : self::MOST_BYTES;
         if ((int) ($server['CONTENT_LENGTH'] ?? 0) > $most) {
-            return [413, 'The request is too large', 'This is more than can be taken at once; send it in smaller parts.'];
+            return [413, 'The request is too large', 'This is too much at once; send it in smaller parts.'];
         }
         if (preg_match('~[/+]json~', $type) !== 1) {
             return null;
         }
         $text = $body();
         if (strlen($text) > $most) {
-            return [413, 'The request is too large', 'This is more than can be taken at once; send it in smaller parts.'];
+            return [413, 'The request is too large', 'This is too much at once; send it in smaller parts.'];
         }
         // Every value but the first of its list or object follows a comma or begins another.
         if (substr_count($text, '{') + substr_count($text, '[') + substr_count($text, ',') > self::MOST_VALUES) {

@@ -29,8 +29,8 @@ use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 /** Every refusal leaves as problem details (RFC 9457), made in this one place: a plain sentence that names the cure. */
 final class ProblemDetails
 {
-    private const FULL = 'The disk of this machine is full, so nothing can be kept there. Make room; what waits on this device is then '
-        .'sent by itself.';
+    private const FULL = 'The disk of this computer is full, so nothing can be saved. Free some space; changes waiting on this device are then '
+        .'sent automatically.';
 
     /** MariaDB: lock wait timeout, deadlock. */
     private const CONTENDED = [1205, 1213];
@@ -79,7 +79,7 @@ final class ProblemDetails
         return match (true) {
             $error instanceof ValidationException => self::answer(
                 422,
-                'Something in the form is not right',
+                'Please check the form',
                 (string) collect($error->errors())->flatten()->first(),
                 ['errors' => $error->errors()],
             ),
@@ -89,13 +89,13 @@ final class ProblemDetails
             $error instanceof BadPhoto => self::answer(422, 'The photo can not be read', $error->getMessage(), [
                 'reason' => $error->reason,
             ]),
-            $error instanceof ChangedElsewhere => self::answer(409, 'Changed elsewhere meanwhile', $error->getMessage()),
+            $error instanceof ChangedElsewhere => self::answer(409, 'Changed on another device', $error->getMessage()),
             $error instanceof NotWanted => self::answer(
                 409,
-                'Not wanted any more',
-                'It was cancelled while it was worked out; nothing was kept.',
+                'Cancelled',
+                'It was cancelled; nothing was saved.',
             ),
-            $error instanceof CoreError => self::answer(422, 'That is outside what the model knows', $error->getMessage()),
+            $error instanceof CoreError => self::answer(422, 'Outside the range of the model', $error->getMessage()),
             $error instanceof AuthenticationException => self::answer(401, 'Not signed in', 'Sign in and try again; nothing is lost.'),
             $error instanceof TokenMismatchException => self::answer(
                 419,
@@ -107,31 +107,31 @@ final class ProblemDetails
                 'The file is too large',
                 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.',
             ),
-            $error instanceof CannotBeShown => self::answer(422, 'This can not be shown', $error->getMessage(), [
+            $error instanceof CannotBeShown => self::answer(422, 'This can’t be shown', $error->getMessage(), [
                 'type' => CannotBeShown::TYPE,
             ]),
             $error instanceof HttpExceptionInterface => self::ofStatus($error),
             FullDisk::isSaidBy($error) => self::answer(507, 'The disk is full', self::FULL),
             $error instanceof QueryException && in_array(self::codeOf($error), self::CONTENDED, true) => self::answer(
                 503,
-                'Busy just now',
-                'The same is being changed from elsewhere; it is tried again by itself.',
+                'Busy',
+                'The same data is being changed on another device; this is tried again automatically.',
             ),
             $error instanceof QueryException && in_array(self::codeOf($error), self::AWAY, true) => self::answer(
                 503,
                 'The database does not answer',
-                'It does not answer just now; what is changed is kept on this device and sent by itself when it is back.',
+                'It does not answer at the moment; changes are saved on this device and sent when it is back.',
             ),
             Originals::areAway($error) => self::answer(
                 503,
                 'The photos do not answer',
-                'The place that keeps photos does not answer just now; what is changed is kept on this device and sent by itself when it '
+                'The photo storage does not answer at the moment; changes are saved on this device and sent when it '
                     .'is back.',
             ),
             default => self::answer(
                 500,
                 'Something went wrong here',
-                'It has been written to the log. Try again; what you made before is safe.',
+                'Try again; your earlier work is safe. Details are in the log.',
             ),
         };
     }
@@ -145,7 +145,7 @@ final class ProblemDetails
     {
         $status = $error->getStatusCode();
         [$title, $detail] = match ($status) {
-            403, 404 => ['Not found', 'There is nothing here under this address, or it is not yours.'],
+            403, 404 => ['Not found', 'Nothing was found at this address, or it belongs to another account.'],
             400 => ['The request can not be read', $error->getMessage() ?: 'Reload the page and try again.'],
             413 => ['The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'],
             419 => ['The page is out of date', 'Reload the page and try again; nothing is lost.'],
@@ -153,7 +153,7 @@ final class ProblemDetails
                 'This address does not lead here',
                 'Open the address that ./start prints, or set APP_HOST to the name under which this is reached.',
             ],
-            425 => ['This page is from before an update', 'Reload the page; what waits on this device is then sent by itself.'],
+            425 => ['This page is from before an update', 'Reload the page; what waits on this device is then sent automatically.'],
             429 => [
                 'Too many at once',
                 $error instanceof TooManyRequestsHttpException &&
@@ -162,7 +162,7 @@ final class ProblemDetails
                     ? $error->getMessage()
                     : 'Wait a minute and try again.',
             ],
-            503 => ['Busy just now', $error->getMessage() ?: 'Try again in a moment.'],
+            503 => ['Busy', $error->getMessage() ?: 'Try again in a moment.'],
             default => ['The request failed', 'Reload the page and try again.'],
         };
 

@@ -44,7 +44,7 @@ final class AccountImport extends Model
         if (self::query()->where('user_id', $user)->where('state', Standing::Working)->exists()) {
             throw new ServiceUnavailableHttpException(
                 5,
-                'An account file is being brought in. This follows by itself when it is done, or cancel that under “Book”, “Show it”.',
+                'An account file is being restored. This follows automatically when it is done; you can cancel it in “Book”, “Share”.',
             );
         }
     }

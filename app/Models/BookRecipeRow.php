@@ -30,7 +30,7 @@ use KnottyPrism\Core\Recipe\Sequence\Shade;
  * @property non-empty-list<KeptShade> $shades
  * @property list<array{tool: string, pressures: array<string, string>}> $passes
  * @property list<array<string, mixed>> $pencils
- * @property string $outcome how it came out, in words
+ * @property string $outcome how it turned out, in words
  * @property ?string $cutout
  * @property Carbon $created_at
  */

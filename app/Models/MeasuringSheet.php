@@ -73,7 +73,7 @@ final class MeasuringSheet extends Model
     {
         if ($this->isOwnPage()) {
             throw ImpossibleChange::because(
-                'This is a page of your own: it is read by a grid laid over its photo, not by printed markers.',
+                'This is your own page: it is read with a grid over its photo, not by printed markers.',
             );
         }
 

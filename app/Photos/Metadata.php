@@ -127,6 +127,6 @@ final class Metadata
 
         return is_array($read) && is_int($read[1] ?? null)
             ? $read[1]
-            : throw BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
+            : throw BadFile::because('The picture is damaged and can’t be read to its end; export it again from the original.');
     }
 }

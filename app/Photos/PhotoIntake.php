@@ -115,7 +115,7 @@ final class PhotoIntake
         if ($width * $height > self::MOST_PIXELS || max($width, $height) > self::MOST_SIDE) {
             throw BadFile::because(
                 sprintf(
-                    'The picture measures %s × %s pixels; up to 50 megapixels can be taken. Save a smaller copy and try again.',
+                    'The picture measures %s × %s pixels; the limit is 50 megapixels. Save a smaller copy and try again.',
                     number_format($width),
                     number_format($height),
                 ),
@@ -127,7 +127,7 @@ final class PhotoIntake
             );
         }
         if (CutOff::isCutOff($kind, (string) file_get_contents($path))) {
-            throw BadFile::because('The picture is damaged: the file stops before its end. Copy or export it again from where it came.');
+            throw BadFile::because('The picture is damaged: the file stops before its end. Copy or export it again from the original.');
         }
 
         return $kind;
@@ -139,7 +139,7 @@ final class PhotoIntake
         $head = @getimagesize($path);
         $kind = $head === false ? null : self::KINDS[$head[2]] ?? null;
         if ($head === false || $kind === null) {
-            throw BadFile::because('This file is not a picture that can be taken; choose a JPEG, PNG, WebP, TIFF or HEIC.');
+            throw BadFile::because('This file is not a picture in a known format; choose a JPEG, PNG, WebP, TIFF or HEIC.');
         }
 
         return [$kind, $head[0], $head[1]];
@@ -157,7 +157,7 @@ final class PhotoIntake
     {
         if (Imagick::queryFormats('HEIC') === []) {
             throw BadFile::because(
-                'This machine can not read HEIC pictures; save the photo as JPEG ("most compatible" on a phone) and take that.',
+                'This computer can’t read HEIC pictures; save the photo as JPEG (“most compatible” on a phone) and choose that file.',
             );
         }
         try {
@@ -172,7 +172,7 @@ final class PhotoIntake
 
     private static function damaged(): BadFile
     {
-        return BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
+        return BadFile::because('The picture is damaged and can’t be read to its end; export it again from the original.');
     }
 
     /** @param  list<int>  $pixels */

@@ -179,8 +179,7 @@ final class PhotoStore
             $copy = $this->intake->take($path);
         } catch (BadFile $bad) {
             throw BadFile::because(
-                "The file of the photo \"$photo->name\" is damaged on this machine's disk; bring the photo in again and let the colours "
-                    .'follow it.',
+                "The file of the photo \"$photo->name\" is damaged on the disk; add the photo again and use it for the colours.",
             );
         } finally {
             unlink($path);

@@ -125,6 +125,6 @@ final class PngChunks
 
     private static function damaged(): BadFile
     {
-        return BadFile::because('The picture is damaged and can not be read to its end; export it again from where it came.');
+        return BadFile::because('The picture is damaged and can’t be read to its end; export it again from the original.');
     }
 }

@@ -22,7 +22,7 @@ final class SheetPhotos
         } catch (OutOfRange) {
             throw BadFile::because(
                 sprintf(
-                    'The photo measures only %d × %d pixels; a sheet wants at least 800 on the longer side.',
+                    'The photo has only %d × %d pixels; a chart needs at least 800 on the longer side.',
                     $copy->width,
                     $copy->height,
                 ),

@@ -112,7 +112,7 @@ final class DrawingChecks
             $sequence =
                 $zone->sequence ??
                 throw ImpossibleChange::because(
-                    'Not every zone is planned as things stand: plan the picture, then check the drawing against it.',
+                    'Some zones are not planned yet: plan the picture, then check the drawing.',
                 );
             $zones[] = new CheckedZone($zone->zone, $ground->zones->note($zone->zone)->name, CheckedShade::run($zone->shades, $sequence));
         }

@@ -27,7 +27,7 @@ final class KeptRecipes
     {
         return $this->during($study, static function (Reversals $history) use ($study, $columns): int {
             if ($study->keptRecipes()->count() >= self::MOST) {
-                throw ImpossibleChange::because(sprintf('A study keeps up to %d recipes for spots; remove one first.', self::MOST));
+                throw ImpossibleChange::because(sprintf('A study holds up to %d recipes for spots; remove one first.', self::MOST));
             }
             $recipe = $study->keptRecipes()->create($columns);
 

@@ -172,7 +172,7 @@ final class PlanImages
             $sequence =
                 $stage->inOrder[$zone->zone] ??
                 ($zone->sequence ??
-                    throw ImpossibleChange::because('The picture can be drawn as soon as every zone is planned; plan it first.'));
+                    throw ImpossibleChange::because('The preview needs every zone to be planned; plan the picture first.'));
             $drawn[] = DrawnZone::of($zone->zone, $zone->shades, $sequence);
         }
 

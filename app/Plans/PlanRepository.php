@@ -90,7 +90,7 @@ final class PlanRepository
         $paper = $this->hands->paper($user, $study->paper);
         $usable = $shelf->usable()->pencils;
         if ($usable === []) {
-            throw ImpossibleChange::because('The drawer is empty. Bring pencils in under "Drawer" before you plan.');
+            throw ImpossibleChange::because('Your drawer is empty. Add pencils in “Drawer” before you plan.');
         }
         $fingerprint = $this->drawers->fingerprint($user);
         $grid = fn (): PixelGrid => $this->zones->grid($zones, $survey, $photo);

@@ -52,7 +52,7 @@ final class StripSheet
             array_filter($this->drawers->drawerOf($user)->usable()->pencils, static fn (Pencil $p): bool => ! $p->isBlender()),
         );
         if ($owned === []) {
-            throw ImpossibleChange::because('The drawer is empty. Bring pencils in first, then try your hand.');
+            throw ImpossibleChange::because('Your drawer is empty. Add pencils first, then calibrate your hand.');
         }
         $laid =
             $study === null || $asked->kind === StripKind::Pencils

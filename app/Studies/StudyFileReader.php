@@ -83,7 +83,7 @@ final class StudyFileReader
                     ! FullDisk::isSaidBy($error) &&
                     ! in_array($error->errorInfo[1] ?? null, self::CONTENDED, true));
 
-            throw $isDamage ? BadFile::because('The study file is damaged; save it again where it came from.') : $error;
+            throw $isDamage ? BadFile::because('The study file is damaged; save it again from the original study.') : $error;
         }
     }
 
@@ -114,14 +114,14 @@ final class StudyFileReader
         BoundedJson::check($text, self::MOST_VALUES, 'The study file');
         $read = json_decode($text);
         if (! is_object($read) || ($read->format ?? null) !== StudyFile::FORMAT) {
-            throw BadFile::because('This is no study file; one is saved under "Plan", "Take along".');
+            throw BadFile::because('This is not a study file. You can save one in “Plan”, “Print & files”.');
         }
         if (($read->version ?? 0) !== StudyFile::VERSION) {
-            throw BadFile::because('This study file is of another version; save it again with this version of Knotty Prism.');
+            throw BadFile::because('This study file was made by another version; save it again with this version of Knotty Prism.');
         }
         $wrong = self::wrongAt($read);
         if ($wrong !== null) {
-            throw BadFile::because("The study file is damaged at \"$wrong\"; save it again where it came from.");
+            throw BadFile::because("The study file is damaged at \"$wrong\"; save it again from the original study.");
         }
         // Photos make it large: it is not held twice.
         unset($read);
@@ -188,10 +188,10 @@ final class StudyFileReader
         PaperShelf::named($study->paper);
         $study->checkDrawing();
         $survey = Survey::ofArray(self::withPhotos($data['survey'], $ids));
-        $this->surveys->change($study, static fn (): array => [$survey, 'bring the study in']);
+        $this->surveys->change($study, static fn (): array => [$survey, 'import the study']);
         $sheet = PlanSheet::ofArray($data['plan']);
         if ($sheet->settings != new PlanSettings() || $sheet->sequences !== [] || $sheet->overruled !== []) {
-            $this->plans->change($study, static fn (): array => [$sheet, 'bring the plan in']);
+            $this->plans->change($study, static fn (): array => [$sheet, 'import the plan']);
         }
         $shelf = $this->drawers->shelfOf($user);
         foreach (array_column($data['spots'], 'stack') as $stack) {

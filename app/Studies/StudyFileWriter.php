@@ -46,8 +46,8 @@ final class StudyFileWriter
         if ($bytes > self::MOST_PHOTO_BYTES) {
             throw ImpossibleChange::because(
                 sprintf(
-                    'The photos of this study are %d MB together; a study file holds up to %d. Remove one that the plan does without, or '
-                        .'bring it in smaller.',
+                    'The photos of this study are %d MB together; a study file holds up to %d. Remove one that the plan doesn’t need, or '
+                        .'add it in a smaller size.',
                     (int) ceil($bytes / 1e6),
                     (int) (self::MOST_PHOTO_BYTES / 1e6),
                 ),

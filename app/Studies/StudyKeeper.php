@@ -84,7 +84,7 @@ final class StudyKeeper
     public function removePhoto(Study $study, Photo $photo): void
     {
         if ($study->colour_photo_id === $photo->id) {
-            throw ImpossibleChange::because('The colours follow this photo; let them follow another one first.');
+            throw ImpossibleChange::because('This photo is used for the colours; use another one for the colours first.');
         }
         $photo->delete();
         $this->forgetLater([$photo->storage_key]);

@@ -92,11 +92,11 @@ final class ReadChart
             $doubt < BoxReading::TOO_DOUBTFUL
                 ? null
                 : match (array_key_first($causes)) {
-                    'glare' => 'Glare lies on it: turn the sheet away from the light and photograph it again.',
+                    'glare' => 'There is glare on it: turn the chart away from the light and photograph it again.',
                     'shadow' => "A shadow's edge crosses it: photograph it again in even light.",
                     'blur' => 'It is blurred: hold the camera still and photograph it again.',
-                    'veil' => 'It is too dark to tell in this light: photograph it again near a window.',
-                    default => 'It is very uneven: colour it in again, or photograph it from nearer.',
+                    'veil' => 'It is too dark to measure in this light: photograph it again near a window.',
+                    default => 'It is very uneven: colour it in again, or photograph it from closer up.',
                 };
         $ink = BoxReading::labOf([Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE, Swatch::INK_REFLECTANCE]);
         $filled = $box->kind === BoxKind::Black ? $lab->deltaE00($ink) > self::EMPTY_OVER_BLACK : $lab->deltaE00($paper) > self::EMPTY;
@@ -135,7 +135,7 @@ final class ReadChart
                 $r->lab,
                 $counts,
                 $r->doubt,
-                $counts ? $r->note : ($filled[$pencil] ? 'Nothing is coloured in here; what it would tell is assumed.' : null),
+                $counts ? $r->note : ($filled[$pencil] ? 'Not coloured in; this value is assumed.' : null),
             );
         }, $readings);
     }

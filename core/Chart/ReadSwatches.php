@@ -76,8 +76,8 @@ final class ReadSwatches
             ($parted > self::PARTED ? $parted - self::PARTED + BoxReading::TOO_DOUBTFUL : 0.0);
 
         $note = match (true) {
-            $parted > self::PARTED => 'More than one colour lies here: set the corners, the rows and the columns again.',
-            $doubt > BoxReading::TOO_DOUBTFUL => 'Glare lies on it: turn the page away from the light and photograph it again.',
+            $parted > self::PARTED => 'There is more than one colour here: set the corners, rows and columns again.',
+            $doubt > BoxReading::TOO_DOUBTFUL => 'There is glare on it: turn the page away from the light and photograph it again.',
             default => null,
         };
 

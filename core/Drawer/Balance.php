@@ -75,7 +75,7 @@ final readonly class Balance
             match (true) {
                 $n < self::LEARNABLE[0] => 'few; many colours will need three or four passes.',
                 $n <= self::LEARNABLE[1] => 'enough for most pictures, and few enough to know each.',
-                default => 'more than one learns; the order and the search help.',
+                default => 'more than anyone can memorise; order and search help.',
             },
         );
     }

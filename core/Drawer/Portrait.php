@@ -51,9 +51,9 @@ final readonly class Portrait
     public function hidingWords(): string
     {
         return match (true) {
-            $this->hiding() >= self::HIDES => 'hides what lies beneath',
-            $this->hiding() >= self::HALF_HIDES => 'half hides what lies beneath',
-            default => 'lets what lies beneath through',
+            $this->hiding() >= self::HIDES => 'opaque',
+            $this->hiding() >= self::HALF_HIDES => 'semi-opaque',
+            default => 'transparent',
         };
     }
 

@@ -34,18 +34,18 @@ final class BadPhoto extends \DomainException implements CoreError
             .'little and take it again.',
         self::BLURRED => 'The photo is blurred. Hold the camera still or rest it on something, let it focus on the sheet, and take it '
             .'again.',
-        self::DARK => 'The photo is too dark to tell colours by. Take it in daylight near a window, without sun on the sheet.',
+        self::DARK => 'The photo is too dark to measure colours. Take it in daylight near a window, without sun on the sheet.',
         self::LAMP => 'A coloured lamp lights the sheet: its paper looks far from white. Take it in daylight, with the lamp off.',
-        self::OTHER_SHEET => 'This is another sheet than the one that is asked for: its row of squares names other pencils or another '
+        self::OTHER_SHEET => 'This is a different chart: its row of squares stands for other pencils or another '
             .'page. Choose the sheet that was printed.',
-        self::GLARE => 'Glare lies over more than a third of the sheet. Turn it away from the window or the lamp, and take it again '
+        self::GLARE => 'More than a third of the sheet has glare. Turn it away from the window or the lamp, and photograph it again '
             .'without flash.',
-        self::NO_DRAWING => 'No sheet of paper stands out in this photo. Lay the drawing on something darker, take it from above, or set '
+        self::NO_DRAWING => 'The edges of the paper can’t be seen. Put the drawing on something darker, photograph it from above, or set '
             .'its four corners by hand.',
-        self::OTHER_DRAWING => 'This does not look like the drawing of this plan: what is light and dark lies elsewhere. Choose its '
+        self::OTHER_DRAWING => 'This doesn’t look like the drawing of this plan: lights and darks are in other places. Choose another '
             .'photo, or set the four corners of the drawing by hand.',
-        self::NO_BARE_PAPER => 'Too little bare paper is seen around the drawing, and colours are told by it. Step back so that a '
-            .'finger\'s width of it shows on every side.',
+        self::NO_BARE_PAPER => 'Too little bare paper is visible around the drawing; colours are measured against it. Step back so that a '
+            .'finger\'s width shows on every side.',
     ];
 
     private function __construct(public readonly string $reason)

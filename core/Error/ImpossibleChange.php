@@ -14,6 +14,6 @@ final class ImpossibleChange extends \DomainException implements CoreError
 
     public static function unknown(string $what): self
     {
-        return new self("There is no such $what any more; undo, or reload to see what is there.");
+        return new self("This $what no longer exists; undo, or reload the page.");
     }
 }

@@ -14,7 +14,7 @@ final class MethodRefuses extends DomainException implements CoreError
     {
         return new self(
             sprintf(
-                'With %s no recipe for this colour is possible from these pencils. Loosen one of the settings, or add a pencil that may '
+                'With %s these pencils have no recipe for this colour. Relax one of the settings, or add a pencil that may '
                     .'begin.',
                 $settings === [] ? 'this drawer' : implode(', ', $settings),
             ),

@@ -60,7 +60,7 @@ final class HandJson
                 count($lab) !== 3 ||
                 count($numbers) !== 3
             ) {
-                throw BadFile::because(sprintf('Strip %d wants a stack and its lab [L, a, b].', $i + 1));
+                throw BadFile::because(sprintf('Strip %d needs a stack and its lab [L, a, b].', $i + 1));
             }
             $strips[] = new Strip(
                 StackText::read($strip['stack'], $drawer),

@@ -6,12 +6,12 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { newQueries } from './api/newQueries';
 import { GlobalStyle } from './ui/GlobalStyle';
 import { PlaceBoundary } from './app/PlaceBoundary';
-import { applySurround } from './ui/surround';
+import { showChosen } from './ui/surround';
 
 // Styles made at run time carry the nonce that the content-security policy names.
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 Object.assign(window, { __webpack_nonce__: nonce });
-applySurround();
+showChosen();
 
 const queries = newQueries();
 
@@ -23,6 +23,7 @@ const PlanPlace = lazy(async () => ({ default: (await import('./places/plan/Plan
 const DeskPlace = lazy(async () => ({ default: (await import('./places/desk/DeskPlace')).DeskPlace }));
 const BookPlace = lazy(async () => ({ default: (await import('./places/book/BookPlace')).BookPlace }));
 const AccountPlace = lazy(async () => ({ default: (await import('./places/account/AccountPlace')).AccountPlace }));
+const ControlsPage = lazy(async () => ({ default: (await import('./ui/ControlsPage')).ControlsPage }));
 const SharedPlace = lazy(async () => ({ default: (await import('./places/shared/SharedPlace')).SharedPlace }));
 const place = (name: string, content: ReactNode) => (
     <PlaceBoundary key={name} name={name}>
@@ -48,6 +49,7 @@ createRoot(root).render(
                     <Route path="/book/:studyId?" element={place('Book', <BookPlace />)} />
                     <Route path="/account" element={place('Account', <AccountPlace />)} />
                     <Route path="/shared/:token" element={place('Shared plan', <SharedPlace />)} />
+                    <Route path="/controls" element={place('Controls', <ControlsPage />)} />
                     <Route path="*" element={<Navigate to="/photo" replace />} />
                 </Routes>
             </BrowserRouter>

@@ -32,25 +32,25 @@ test('an account: its password changed by keyboard, whoever is elsewhere signed 
     expect((await here.cookies()).some((cookie) => cookie.expires > Date.now() / 1000 + 86_400)).toBe(true);
 
     await page.getByRole('link', { name: 'Tide' }).click();
-    await page.getByLabel('Present password').fill('not this one at all');
+    await page.getByLabel('Current password').fill('not this one at all');
     await page.keyboard.press('Tab');
     await page.keyboard.type(SECOND);
     await page.keyboard.press('Enter');
     await expect(page.getByText('That is not the password of this account')).toBeVisible();
-    await page.getByLabel('Present password').fill(FIRST);
+    await page.getByLabel('Current password').fill(FIRST);
     await page.keyboard.press('Enter');
-    await expect(page.getByText('Whoever was signed in elsewhere no longer is')).toBeVisible();
+    await expect(page.getByText('All other devices are signed out')).toBeVisible();
     await other.reload();
     await expect(other).toHaveURL(/\/sign-in/);
     await page.reload();
     await expect(page.getByText('MB that an account may have here')).toBeVisible();
 
-    await page.getByRole('button', { name: 'Delete this account…' }).click();
+    await page.getByRole('button', { name: 'Delete account…' }).click();
     await page.getByLabel('Password', { exact: true }).fill(SECOND);
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(/\/sign-in/);
     await signIn(page, email, SECOND, true);
-    await expect(page.getByRole('alert')).toContainText('do not belong together');
+    await expect(page.getByRole('alert')).toContainText('is wrong');
     await here.close();
     await there.close();
 });

@@ -31,15 +31,15 @@ async function noteStock(page: Page, number: string, state: string): Promise<voi
 test('a finished zone is kept, found from another study by a like colour, and laid without one of its pencils', async ({ page }) => {
     test.setTimeout(120_000);
     await page.goto('/book?part=recipes');
-    const zone = page.getByRole('combobox', { name: 'Zone to keep' });
+    const zone = page.getByRole('combobox', { name: 'Zone to save' });
     await expect(zone).toBeVisible();
     const done = (await zone.locator('option').allInnerTexts()).filter((t) => t.endsWith(', done'));
     expect(done.length).toBeGreaterThan(0);
     const name = (done[0] ?? '').replace(', done', '');
     await zone.selectOption({ label: done[0] ?? '' });
     await page.getByLabel('Subject').fill('harbour wall');
-    await page.getByLabel('How it came out').fill('as hoped');
-    await page.getByRole('button', { name: 'Keep in the book' }).click();
+    await page.getByLabel('How it turned out').fill('as hoped');
+    await page.getByRole('button', { name: 'Save in the Book' }).click();
     const recipes = page.getByRole('region', { name: 'Recipes' });
     const entry = recipes.getByRole('listitem').filter({ has: page.getByText('harbour wall') });
     await expect(entry).toContainText(name);
@@ -54,7 +54,7 @@ test('a finished zone is kept, found from another study by a like colour, and la
     const other = page.url().split('/').at(-1) ?? '';
     await page.goto(`/book/${other}?part=recipes`);
     await page.getByLabel('Words').fill('harbour heron');
-    await expect(recipes).toContainText('Nothing in the book has all of that.');
+    await expect(recipes).toContainText('No recipe in your Book matches all of that.');
     await page.getByLabel('Words').fill('');
     // By keyboard, then by mouse: the left stone.
     const photo = page.getByRole('application');
@@ -72,13 +72,13 @@ test('a finished zone is kept, found from another study by a like colour, and la
     const lacking = numbers[0] ?? '';
     await noteStock(page, lacking, 'Not owned');
     await page.goto(`/book/${other}?part=recipes`);
-    await entry.getByRole('button', { name: 'Lay it with today’s pencils' }).click();
+    await entry.getByRole('button', { name: 'Use today’s pencils' }).click();
     await expect(entry.getByRole('status')).toContainText(new RegExp(`${lacking} .+ is not available: \\d{3}`), { timeout: 30_000 });
-    await expect(entry.getByRole('region', { name: /laid with today’s pencils/ })).toContainText('within about');
+    await expect(entry.getByRole('region', { name: /with today’s pencils/ })).toContainText('likely error');
 
     // Taken out and put back, and out for good; all is as it was.
     await entry.getByRole('button', { name: /out of the book$/ }).click();
-    await page.getByRole('button', { name: 'Put it back' }).click();
+    await page.getByRole('button', { name: 'Undo remove' }).click();
     await expect(entry).toBeVisible();
     await entry.getByRole('button', { name: /out of the book$/ }).click();
     await expect(entry).toHaveCount(0);
@@ -92,11 +92,11 @@ test('practice: every drill, right and wrong, and how it goes', async ({ page })
     test.setTimeout(240_000);
     await page.goto('/book?part=practice');
     const question = page.getByRole('region', { name: 'Question' });
-    const options = page.getByRole('combobox', { name: 'What is practised' }).locator('option');
+    const options = page.getByRole('combobox', { name: 'Skill to practise' }).locator('option');
     await expect(options).toHaveCount(8);
     const skills = (await options.allInnerTexts()).slice(1);
     for (const skill of skills) {
-        await page.getByRole('combobox', { name: 'What is practised' }).selectOption(skill);
+        await page.getByRole('combobox', { name: 'Skill to practise' }).selectOption(skill);
         await expect(question.getByRole('heading', { level: 2 })).toContainText(skill);
         await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
         const seen = new Set<string>();
@@ -122,7 +122,7 @@ test('practice: every drill, right and wrong, and how it goes', async ({ page })
 
 test('a plan is looked at by its link, signed out; nothing can be changed, and it dies when withdrawn', async ({ page, browser }) => {
     await page.goto('/book?part=share');
-    await page.getByRole('button', { name: 'Make a link' }).click();
+    await page.getByRole('button', { name: 'Create link' }).click();
     const link = await page.getByLabel('The link').inputValue();
     const stranger = await (await browser.newContext()).newPage();
     await stranger.goto(link);
@@ -131,20 +131,20 @@ test('a plan is looked at by its link, signed out; nothing can be changed, and i
     await expect(stranger.getByAltText('Photo “evening”')).toBeVisible();
     // Nothing but a note: no place to go to, nothing to take back.
     await expect(stranger.getByRole('navigation')).toHaveCount(0);
-    await expect(stranger.getByRole('button')).toHaveText(['Tell the artist']);
+    await expect(stranger.getByRole('button')).toHaveText(['Send reply']);
     expect(await send(stranger, 'DELETE', new URL(link).pathname.replace('/shared/', '/api/shared/'))).toBe(405);
     await stranger.getByText('evening', { exact: true }).last().click();
     await stranger.getByLabel('A note for the artist').fill('Warmer, please.');
-    await stranger.getByRole('button', { name: 'Tell the artist' }).click();
+    await stranger.getByRole('button', { name: 'Send reply' }).click();
     await expect(stranger.getByRole('status')).toContainText('The artist can read it.');
     expect(await serious(stranger)).toEqual([]);
 
     await page.reload();
-    await expect(page.getByRole('region', { name: 'Show the plan' })).toContainText('The colours should follow “evening”. Warmer, please.');
-    await page.getByRole('button', { name: 'Withdraw the link' }).click();
-    await expect(page.getByRole('button', { name: 'Make a link' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Share the plan' })).toContainText('Colours should follow “evening”. Warmer, please.');
+    await page.getByRole('button', { name: 'Stop sharing' }).click();
+    await expect(page.getByRole('button', { name: 'Create link' })).toBeVisible();
     await stranger.reload();
-    await expect(stranger.getByRole('alert')).toContainText('The link was withdrawn');
+    await expect(stranger.getByRole('alert')).toContainText('Sharing was stopped');
     await stranger.context().close();
 });
 
@@ -153,7 +153,7 @@ test('the log: sessions, a note, a table and a calendar; a wrong file is no acco
     const sessions = page.getByRole('region', { name: 'Sessions' }).getByRole('listitem');
     await expect(sessions.first()).toContainText('Low water');
     const count = await sessions.count();
-    await sessions.first().getByRole('button', { name: 'Note something' }).click();
+    await sessions.first().getByRole('button', { name: 'Add a note' }).click();
     await page.getByLabel('Note of this session').fill('the light went early');
     await page.getByLabel('Note of this session').press('Enter');
     await expect(sessions.first()).toContainText('the light went early');
@@ -172,19 +172,19 @@ test('the log: sessions, a note, a table and a calendar; a wrong file is no acco
     expect(events.every((e) => e.endDate.toUnixTime() > e.startDate.toUnixTime())).toBe(true);
     const table = Papa.parse<Record<string, string>>(await saved('Table'), { header: true, skipEmptyLines: true });
     expect(table.errors).toEqual([]);
-    const totals = page.getByRole('region', { name: 'Totals' }).getByRole('row', { name: /^all of it/ });
+    const totals = page.getByRole('region', { name: 'Totals' }).getByRole('row', { name: /^total/ });
     await expect(totals.getByRole('cell').nth(2)).toHaveText(String(table.data.filter((r) => r['left_out'] === 'no').length));
-    await sessions.first().getByRole('button', { name: 'Change the note' }).click();
+    await sessions.first().getByRole('button', { name: 'Edit note' }).click();
     await page.getByLabel('Note of this session').fill('');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save note' }).click();
     await expect(sessions.first()).not.toContainText('the light went early');
 
-    await part(page, 'Show it');
+    await part(page, 'Share');
     const chooser = page.waitForEvent('filechooser');
-    const bringIn = page.getByRole('button', { name: 'Bring an account file in' });
+    const bringIn = page.getByRole('button', { name: 'Restore an account file' });
     await bringIn.click();
     await (await chooser).setFiles({ name: 'all.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') });
-    const along = page.getByRole('region', { name: 'Take everything along' });
+    const along = page.getByRole('region', { name: 'Account backup' });
     await expect(along.getByRole('alert')).toContainText('This is not an account file');
     // Saved and brought in again, nothing is there twice.
     const all = await (await page.request.get('/api/book/account.zip')).body();
@@ -200,24 +200,24 @@ test('a new account finds its book empty, and works it by keyboard alone', async
     test.setTimeout(120_000);
     await newAccount(page);
     await page.goto('/book');
-    await expect(page.getByText('There is no study yet.')).toBeVisible();
+    await expect(page.getByText('You have no study yet.')).toBeVisible();
     await page.goto('/photo');
     const chooser = page.waitForEvent('filechooser');
     await page.getByRole('button', { name: 'Choose a photo' }).click();
     await (await chooser).setFiles('demo/photos/low-water-evening.jpg');
     await expect(page).toHaveURL(/\/photo\/\d+/);
     await page.goto('/book');
-    await expect(page.getByText(/Nothing is logged yet/)).toBeVisible();
-    await expect(page.getByText('No pencil is used or needed yet.')).toBeVisible();
+    await expect(page.getByText(/No sessions yet/)).toBeVisible();
+    await expect(page.getByText('No pencil has been used or planned yet.')).toBeVisible();
 
     const log = page.getByRole('radio', { name: 'Log' });
     await log.focus();
     await page.keyboard.press('ArrowRight');
     await expect(page).toHaveURL(/part=recipes/);
-    await expect(page.getByText(/^The book is empty\./)).toBeVisible();
+    await expect(page.getByText(/^Your Book is empty\./)).toBeVisible();
     await page.getByRole('application').focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByText('Nothing in the book comes within 10 of that colour.')).toBeVisible();
+    await expect(page.getByText('No recipe in your Book is close to that colour (ΔE00 10 or less).')).toBeVisible();
     expect(await serious(page)).toEqual([]);
 
     // Without a pencil the photo alone is asked of.
@@ -225,9 +225,9 @@ test('a new account finds its book empty, and works it by keyboard alone', async
     await page.keyboard.press('ArrowRight');
     const question = page.getByRole('region', { name: 'Question' });
     await expect(question.getByRole('list', { name: 'Answers' })).toBeVisible();
-    await page.getByRole('combobox', { name: 'What is practised' }).selectOption('complement');
+    await page.getByRole('combobox', { name: 'Skill to practise' }).selectOption('complement');
     await expect(page.getByText(/have no such question/)).toBeVisible();
-    await page.getByRole('combobox', { name: 'What is practised' }).selectOption('value');
+    await page.getByRole('combobox', { name: 'Skill to practise' }).selectOption('value');
     await expect(question.getByRole('heading', { name: /How light is this/ })).toBeVisible();
     await question.getByRole('list', { name: 'Answers' }).getByRole('button').first().focus();
     await page.keyboard.press('Enter');
@@ -238,7 +238,7 @@ test('a new account finds its book empty, and works it by keyboard alone', async
 
     await page.getByRole('radio', { name: 'Practice' }).focus();
     await page.keyboard.press('ArrowRight');
-    await page.getByRole('button', { name: 'Make a link' }).focus();
+    await page.getByRole('button', { name: 'Create link' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('The link')).toHaveValue(/\/shared\/[A-Za-z0-9]{48}$/);
     expect(await serious(page)).toEqual([]);

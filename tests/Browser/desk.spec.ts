@@ -9,7 +9,7 @@ test('a session: laid by key and by touch, skipped, taken back, over a reload', 
     const toLayOut = page.getByRole('region', { name: 'Laying out' });
     await expect(toLayOut.getByText('blade going away from the thumb')).toBeVisible();
     const numbers = await toLayOut.locator('li b').allInnerTexts();
-    await page.getByRole('button', { name: 'They lie here: begin' }).click();
+    await page.getByRole('button', { name: 'Start session' }).click();
     await expect(number(page)).toHaveText(new RegExp(numbers.join('|')));
 
     const first = await where(page);
@@ -19,14 +19,14 @@ test('a session: laid by key and by touch, skipped, taken back, over a reload', 
     await laid(page).click();
     await expect.poll(() => where(page)).not.toBe(second);
     const third = await where(page);
-    await page.getByRole('button', { name: 'Skip it' }).click();
+    await page.getByRole('button', { name: 'Skip pass' }).click();
     await expect.poll(() => where(page)).not.toBe(third);
     await page.keyboard.press('Backspace');
     await expect.poll(() => where(page)).toBe(third);
 
     await page.reload();
     await expect.poll(() => where(page)).toBe(third);
-    await page.getByRole('button', { name: 'Take the last tick back' }).click();
+    await page.getByRole('button', { name: 'Undo last tick' }).click();
     await expect.poll(() => where(page)).toBe(second);
     await page.keyboard.press('Control+z');
     await expect.poll(() => where(page)).toBe(first);
@@ -41,10 +41,10 @@ test('something else is laid, and what is to come is found from what lies there'
         await select.selectOption('');
     }
     await expect(part.getByRole('alert')).toContainText('Skip');
-    await expect(part.getByRole('button', { name: 'That lies there now' })).toBeDisabled();
+    await expect(part.getByRole('button', { name: 'Save what I did' })).toBeDisabled();
     await part.getByLabel('With').selectOption({ label: 'solvent' });
     await part.locator('.pressures select').first().selectOption('medium');
-    await part.getByRole('button', { name: 'That lies there now' }).click();
+    await part.getByRole('button', { name: 'Save what I did' }).click();
 
     // Wet: another zone comes first, and the timer goes on over a reload.
     const timer = page.getByRole('timer');
@@ -52,7 +52,7 @@ test('something else is laid, and what is to come is found from what lies there'
     await expect.poll(() => where(page)).not.toBe(before);
     await page.reload();
     await expect(timer).toHaveText(/^[45]:\d\d$/);
-    await page.getByRole('button', { name: 'Take the last tick back' }).click();
+    await page.getByRole('button', { name: 'Undo last tick' }).click();
     await expect(timer).toHaveCount(0);
     await expect.poll(() => where(page)).toBe(before);
 });
@@ -60,7 +60,7 @@ test('something else is laid, and what is to come is found from what lies there'
 test('before a zone is begun its own passes are tried on a scrap', async ({ page }) => {
     await sitDown(page);
     // The first pass of a zone that nothing lies in yet.
-    const toTry = page.getByRole('link', { name: 'Try it on a scrap first' });
+    const toTry = page.getByRole('link', { name: 'Try on a scrap first' });
     let ticks = 0;
     for (; ticks < 40 && (await toTry.count()) === 0; ticks++) {
         const before = await where(page);
@@ -85,7 +85,7 @@ test('before a zone is begun its own passes are tried on a scrap', async ({ page
 test('how one works: another way and a shorter session change what is to come; a wrong length says so', async ({ page }) => {
     await sitDown(page);
     const before = await head(page).innerText();
-    await page.getByRole('button', { name: 'How you work' }).click();
+    await page.getByRole('button', { name: 'Settings' }).click();
     const field = page.getByLabel('Session, minutes');
     await field.fill('5');
     await field.press('Enter');
@@ -106,7 +106,7 @@ test('a place to stop, and whether it is finished', async ({ page }) => {
     await sitDown(page);
     await page.getByRole('button', { name: 'Finished?' }).click();
     const finished = page.getByRole('region', { name: 'Finished?' });
-    await expect(finished.getByRole('heading')).toHaveText(/of the way|Half way/);
+    await expect(finished.getByRole('heading')).toHaveText(/done|begun|Halfway/);
     await expect(finished.getByRole('listitem').first()).toContainText('to come');
     await finished.getByRole('listitem').first().getByRole('button').click();
     await expect(page.getByAltText(/^the photo, “.+” in it$/)).toBeVisible();
@@ -142,7 +142,7 @@ test('the number is read from 70 cm, and nothing stands where the hand rests', a
 
 test('outlines to transfer are printed at their real size, mirrored, and under the grid', async ({ page }) => {
     await page.goto('/plan');
-    await page.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Take along', { exact: true }).click();
+    await page.getByRole('radiogroup', { name: 'Beside the picture' }).getByText('Print & files', { exact: true }).click();
     await page.getByRole('combobox', { name: 'Size of the paper' }).selectOption('letter');
     const sizes: number[] = [];
     for (const name of ['Outlines', 'Outlines, mirrored', 'Outlines with the grid']) {
@@ -165,12 +165,12 @@ test('has no serious accessibility faults in any of its states, and fits the scr
         expect(await page.evaluate(() => document.documentElement.scrollWidth), state).toBe(1280);
     };
     await page.goto('/desk');
-    await page.getByRole('button', { name: 'They lie here: begin' }).waitFor();
+    await page.getByRole('button', { name: 'Start session' }).waitFor();
     await faults('laying out');
-    await page.getByRole('button', { name: 'They lie here: begin' }).click();
+    await page.getByRole('button', { name: 'Start session' }).click();
     await laid(page).waitFor();
     await faults('a pass');
-    await page.getByRole('button', { name: 'How you work' }).click();
+    await page.getByRole('button', { name: 'Settings' }).click();
     await page.keyboard.press('o');
     await faults('something else');
     await page.getByRole('button', { name: 'Finished?' }).click();
@@ -180,7 +180,7 @@ test('has no serious accessibility faults in any of its states, and fits the scr
 
 test('the desk by keyboard alone: begun, laid, done otherwise, stopped', async ({ page }) => {
     await page.goto('/desk');
-    await page.getByRole('button', { name: 'They lie here: begin' }).focus();
+    await page.getByRole('button', { name: 'Start session' }).focus();
     await page.keyboard.press('Enter');
     const first = await where(page);
     await page.keyboard.press('Space');

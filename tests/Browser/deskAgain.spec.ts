@@ -27,7 +27,7 @@ test('a hand is learned in the middle of a drawing: the desk says so, plans it f
     await beside(page, 'My hand');
     const hand = page.getByRole('region', { name: 'My hand' });
     try {
-        await hand.getByRole('button', { name: 'Try with a made-up photo' }).click();
+        await hand.getByRole('button', { name: 'Try with a simulated photo' }).click();
         await hand.getByRole('button', { name: /^Learn from \d+ strips$/ }).click({ timeout: 60_000 });
         await expect(hand.getByRole('status').first()).toContainText(/from \d+ strips/, { timeout: 60_000 });
 
@@ -47,7 +47,7 @@ test('a hand is learned in the middle of a drawing: the desk says so, plans it f
         await page.goto('/drawer');
         await beside(page, 'My hand');
         await expect(hand.getByRole('status').first()).toContainText(/hand/);
-        const even = hand.getByRole('button', { name: 'Go by the even hand' });
+        const even = hand.getByRole('button', { name: 'Use the average hand' });
         // Where nothing was learned there is nothing to undo, and what went wrong before is what is to be told.
         if (await even.isVisible()) {
             await even.click();

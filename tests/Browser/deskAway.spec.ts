@@ -21,7 +21,7 @@ test('an hour without network: ticks wait in their order and are caught up once 
     await page.reload();
     await expect.poll(() => where(page)).toBe(steps[2]);
     for (let i = 1; i >= 0; i--) {
-        await page.getByRole('button', { name: 'Take the last tick back' }).click();
+        await page.getByRole('button', { name: 'Undo last tick' }).click();
         await expect.poll(() => where(page)).toBe(steps[i]);
     }
 });

@@ -8,7 +8,7 @@ export const head = (page: Page) => page.getByText(/sessions? to come|The last s
 export async function sitDown(page: Page) {
     await page.goto('/desk');
     await expect(page.getByRole('heading', { name: /Lay out for this session/ })).toBeVisible();
-    await page.getByRole('button', { name: 'They lie here: begin' }).click();
+    await page.getByRole('button', { name: 'Start session' }).click();
     await expect(laid(page)).toBeVisible();
 }
 

@@ -67,11 +67,11 @@ test('what it reaches, what a pencil is mixed from, and what is wanted next for 
     await open(page);
     await find(page).fill('624');
     await expect(pencil(page).getByRole('heading', { level: 2 }).first()).toContainText('624');
-    await page.getByRole('button', { name: 'Mix it from the owned ones' }).click();
+    await page.getByRole('button', { name: 'Mix it from pencils you own' }).click();
     await expect(page.getByText(/^heavy: ΔE00/)).toBeVisible({ timeout: 30_000 });
     await find(page).fill('');
     await beside(page, 'Balance');
-    await expect(page.getByText(/% of what all the pencils known here reach together/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/% of the colours that all known pencils can mix/)).toBeVisible({ timeout: 30_000 });
     await page
         .getByRole('button', { name: /^Want / })
         .first()
@@ -79,7 +79,7 @@ test('what it reaches, what a pencil is mixed from, and what is wanted next for 
     await page.getByRole('combobox', { name: 'Which pencils' }).selectOption('wanted');
     await expect(slots(page)).toHaveCount(1);
     await undo(page).click();
-    await expect(page.getByText('No pencil is noted as wanted.')).toBeVisible();
+    await expect(page.getByText('You have no wanted pencils.')).toBeVisible();
     await page.getByRole('combobox', { name: 'Which pencils' }).selectOption('owned');
     await page.getByRole('combobox', { name: 'Purchases for the study' }).selectOption({ label: 'Low water' });
     // Asked of the sequences of the largest zones; it says so meanwhile.
@@ -100,7 +100,7 @@ test('mixes both ways round and two lines side by side; all of it to print', asy
         await expect(page.locator('button[aria-pressed="true"]')).toHaveCount(left);
         await page.locator('button[aria-pressed="true"]').first().click();
     }
-    await expect(page.getByText('Two pencils or more make a chart.')).toBeVisible();
+    await expect(page.getByText('Choose at least two pencils.')).toBeVisible();
     for (const number of ['624', '661', '604']) {
         await slots(page).filter({ hasText: number }).click();
     }
@@ -110,7 +110,7 @@ test('mixes both ways round and two lines side by side; all of it to print', asy
     expect(over.split(': ')[1]).not.toBe(under.split(': ')[1]);
     await expect(page.getByText('All three, from the paper up')).toBeVisible();
     expect(await serious(page)).toEqual([]);
-    await pdf(await page.getByRole('link', { name: 'Print with boxes to fill in' }).getAttribute('href'));
+    await pdf(await page.getByRole('link', { name: 'Print with empty boxes' }).getAttribute('href'));
 
     await beside(page, 'Lines');
     await expect(page.getByText(/^\d+ of 47 have a near match/)).toBeVisible();
@@ -118,7 +118,7 @@ test('mixes both ways round and two lines side by side; all of it to print', asy
     expect(await serious(page)).toEqual([]);
     await pdf(await page.getByRole('link', { name: 'Print the table' }).getAttribute('href'));
     await pdf('/api/drawer/map.pdf?order=gradual&rows=2&slots=12');
-    await beside(page, 'In and out');
+    await beside(page, 'Import & export');
     await page.getByLabel('rows').fill('0');
     await page.getByRole('button', { name: 'Print the map' }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'between 1 and 20' })).toBeVisible();
@@ -127,29 +127,29 @@ test('mixes both ways round and two lines side by side; all of it to print', asy
 
 test('a file is looked at, taken in, added to by number, saved and undone', async ({ page }) => {
     await newAccount(page);
-    await beside(page, 'In and out');
+    await beside(page, 'Import & export');
     await chooseFile(page, 'list.csv', 'price,colour\n1,2\n');
     await expect(page.getByRole('alert').filter({ hasText: 'Row 1 must name the columns' })).toBeVisible();
 
     await chooseFile(page, 'drawer.csv', 'number,heavy,name\n1,#c03028,Hull\n2,#f0d020,\n2,#f0d020,Buoy\n3,chestnut,Rope\n4,#2850a0,Sea\n');
     await expect(page.getByText('3 new, 0 changed, 0 as they are.')).toBeVisible();
     await expect(page.getByRole('list', { name: 'Problems' })).toContainText('row 5, column heavy');
-    await expect(page.getByRole('list', { name: 'Rows of one pencil' })).toContainText('2 is in rows 3, 4');
-    await page.getByLabel('Rows of one pencil:').selectOption('first');
+    await expect(page.getByRole('list', { name: 'Several rows for one pencil' })).toContainText('2 is in rows 3, 4');
+    await page.getByLabel('Several rows for one pencil:').selectOption('first');
     await expect(page.getByRole('list', { name: 'Pencils that would change' })).not.toContainText('Buoy');
-    await page.getByLabel('Rows of one pencil:').selectOption('merge');
+    await page.getByLabel('Several rows for one pencil:').selectOption('merge');
     await expect(page.getByRole('list', { name: 'Pencils that would change' })).toContainText('Buoy');
     expect(await serious(page)).toEqual([]);
-    await page.getByRole('button', { name: 'Take in 3' }).click();
+    await page.getByRole('button', { name: 'Import 3' }).click();
     await expect(page.getByText('3 pencils were taken in.')).toBeVisible();
     await expect(slots(page)).toHaveCount(3);
 
     await page.getByLabel('Numbers').fill('1-2');
     await page.getByRole('combobox', { name: 'are' }).selectOption('not owned');
-    await page.getByRole('button', { name: 'Note them' }).click();
+    await page.getByRole('button', { name: 'Mark pencils' }).click();
     await expect(slots(page)).toHaveCount(1);
     await page.getByLabel('Numbers').fill('7-9');
-    await page.getByRole('button', { name: 'Note them' }).click();
+    await page.getByRole('button', { name: 'Mark pencils' }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'has no number in "7-9"' })).toBeVisible();
 
     const download = page.waitForEvent('download');
@@ -159,8 +159,8 @@ test('a file is looked at, taken in, added to by number, saved and undone', asyn
     // The same file again changes nothing.
     await chooseFile(page, 'again.csv', saved);
     await expect(page.getByText('0 new, 0 changed, 3 as they are.')).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Nothing to take in' })).toBeDisabled();
-    await page.getByRole('button', { name: 'Leave it' }).click();
+    await expect(page.getByRole('button', { name: 'Nothing to import' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Cancel' }).click();
 
     await undo(page).click();
     await expect(slots(page)).toHaveCount(3);
@@ -173,9 +173,9 @@ test('a drawer of 240 pencils is found in and walked through without waiting', a
     const rows = [...Array(240).keys()].map(
         (i) => `${100 + i},#${((i * 70001 + 4241) & 0xffffff).toString(16).padStart(6, '0')},Colour ${i}`,
     );
-    await beside(page, 'In and out');
+    await beside(page, 'Import & export');
     await chooseFile(page, 'large.csv', `number,heavy,name\n${rows.join('\n')}\n`);
-    await page.getByRole('button', { name: 'Take in 240' }).click();
+    await page.getByRole('button', { name: 'Import 240' }).click();
     await expect(page.getByText('240 pencils were taken in.')).toBeVisible();
     await page.getByRole('radiogroup', { name: 'Order of the drawer' }).getByText('Number').click();
     await expect(slots(page)).toHaveCount(240, { timeout: 50_000 });
@@ -221,7 +221,7 @@ test.describe('by touch, on a tablet', () => {
 
 test('has no serious accessibility faults beside any of its columns, and fits the screen', async ({ page }) => {
     await open(page);
-    for (const what of ['Pencil', 'Balance', 'In and out']) {
+    for (const what of ['Pencil', 'Balance', 'Import & export']) {
         await beside(page, what);
         await page.waitForTimeout(300);
         expect(await serious(page)).toEqual([]);

@@ -16,7 +16,7 @@ export async function open(page: Page): Promise<void> {
     await page.goto('/drawer');
     await expect(slots(page)).toHaveCount(24);
     await beside(page, 'Pencil');
-    await expect(pencil(page)).toContainText('What works with it');
+    await expect(pencil(page)).toContainText('Works well with');
 }
 
 export async function serious(page: Page): Promise<string[]> {
@@ -44,7 +44,7 @@ export async function newAccount(page: Page): Promise<void> {
     await page.getByLabel('Your name').fill('Ebb');
     await page.getByLabel('E-mail address').fill(`drawer${Date.now()}@example.org`);
     await page.getByLabel(/^Password/).fill('long enough 10');
-    await page.getByRole('button', { name: 'Open the account' }).click();
-    await expect(page.getByText('Start with the photo you want to draw from')).toBeVisible();
+    await page.getByRole('button', { name: 'Create account' }).click();
+    await expect(page.getByText('Start with the photo you want to draw')).toBeVisible();
     await page.goto('/drawer');
 }

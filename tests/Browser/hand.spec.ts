@@ -8,9 +8,9 @@ const ladder = (page: Page, at: number): Locator => hand(page).getByRole('radiog
 /** A new account with the sample's first dozen pencils, at its hand. */
 async function opened(page: Page): Promise<void> {
     await newAccount(page);
-    await beside(page, 'In and out');
+    await beside(page, 'Import & export');
     await chooseFile(page, 'drawer.csv', readFileSync('demo/drawer.csv', 'utf8').split('\n').slice(0, 13).join('\n'));
-    await page.getByRole('button', { name: 'Take in 12' }).click();
+    await page.getByRole('button', { name: 'Import 12' }).click();
     await expect(slots(page)).toHaveCount(12, { timeout: 60_000 });
     await beside(page, 'My hand');
     await expect(hand(page)).toContainText('Predictions are made for an ordinary, even hand.');
@@ -26,18 +26,18 @@ test('a hand is told by the ladder, by mouse and by keyboard, and taken back', a
     await ladder(page, 6).getByRole('radio', { name: 'a little heavier' }).focus();
     await page.keyboard.press('ArrowRight');
     await expect(ladder(page, 6).getByRole('radio', { name: 'heavier', exact: true })).toBeChecked();
-    await hand(page).getByRole('button', { name: 'Leave out strip 6' }).click();
+    await hand(page).getByRole('button', { name: 'Skip strip 6' }).click();
     expect(await serious(page)).toEqual([]);
     await hand(page).getByRole('button', { name: 'Learn from 5 strips' }).click();
     await expect(hand(page).getByRole('status').first()).toContainText('more than planned');
-    await expect(hand(page).getByRole('list', { name: 'What the strips came to' }).getByRole('listitem')).toHaveCount(5);
+    await expect(hand(page).getByRole('list', { name: 'Results of the strips' }).getByRole('listitem')).toHaveCount(5);
     // It is there after a reload, and can be gone back from by keyboard.
     await page.reload();
     await expect(hand(page).getByRole('status').first()).toContainText('more than planned');
-    await hand(page).getByRole('button', { name: 'Go by the even hand' }).focus();
+    await hand(page).getByRole('button', { name: 'Use the average hand' }).focus();
     await page.keyboard.press('Enter');
     await expect(hand(page).getByRole('status').first()).toContainText('an ordinary, even hand');
-    await hand(page).getByRole('button', { name: 'Go by version 1' }).click();
+    await hand(page).getByRole('button', { name: 'Use version 1' }).click();
     await expect(hand(page).getByRole('status').first()).toContainText('more than planned');
 });
 
@@ -47,8 +47,8 @@ test('strips are read from a photo, and a photo of something else says so', asyn
     await hand(page).getByRole('button', { name: 'Choose a photo of it' }).click();
     await (await chooser).setFiles('demo/photos/low-water-evening.jpg');
     await expect(hand(page).getByRole('alert')).toContainText('No chart sheet was found in this photo');
-    await hand(page).getByRole('button', { name: 'Try with a made-up photo' }).click();
-    await expect(hand(page).getByAltText('The made-up photo that was read')).toBeVisible({ timeout: 30_000 });
+    await hand(page).getByRole('button', { name: 'Try with a simulated photo' }).click();
+    await expect(hand(page).getByAltText('The simulated photo')).toBeVisible({ timeout: 30_000 });
     await expect(hand(page).getByRole('alert')).toBeEmpty();
     await hand(page).getByRole('button', { name: 'Learn from 8 strips' }).click();
     await expect(hand(page).getByRole('status').first()).toContainText('(from 16 strips)');

@@ -60,7 +60,7 @@ test('two photos lie side by side with the same spots, and their differences are
     const box = await stage(page).boundingBox();
     await stage(page).click({ position: { x: (box?.width ?? 0) * 0.693, y: (box?.height ?? 0) * 0.444 } });
     await page.keyboard.press('-');
-    await page.getByRole('button', { name: 'The ring is on white or grey' }).click();
+    await page.getByRole('button', { name: 'Use the ring as white or grey' }).click();
     const alert = page.getByRole('alert').filter({ hasText: /white or grey|lighter/ });
     const balanced = page.getByText(/^Balanced on/);
     await expect(alert.or(balanced).first()).toBeVisible();
@@ -175,11 +175,11 @@ test('what is done while the connection is gone is kept, said, and made when it 
     await name.fill('the sea');
     await name.press('Enter');
     const waiting = page.getByTestId('waiting');
-    await expect(waiting).toContainText('One change waits.');
+    await expect(waiting).toContainText('One change is waiting to be sent.');
     await page.getByRole('button', { name: 'Send now' }).click();
     await page.getByRole('button', { name: 'Send now' }).click();
     await expect.poll(() => tries).toBe(3);
-    await expect(waiting).toContainText('Kept on this device, over a reload too');
+    await expect(waiting).toContainText('Saved on this device, over a reload too');
     await page.unroute('**/survey/changes');
     // Not even a reload loses it.
     await page.reload();
@@ -209,7 +209,7 @@ test('a pasted picture becomes a study of its own', async ({ page }) => {
 
 test('neighbours that end alike are tried in grey and left again', async ({ page }) => {
     await open(page, 'Zones');
-    const tries = page.getByRole('button', { name: /^Try it in grey/ });
+    const tries = page.getByRole('button', { name: /^Preview in grey/ });
     await tries.first().click();
     await expect(shown(page)).toHaveAttribute('src', /tone=grey.*push=\d+&by=-?1/);
     await tries.first().click();

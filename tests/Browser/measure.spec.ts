@@ -10,15 +10,15 @@ test('an empty account has twelve measured pencils and a first recipe within fiv
     await page.getByRole('button', { name: 'Photograph my pencils' }).click();
 
     // A pencil named twice is a slip: it is said, and what was typed stays.
-    const list = page.getByLabel('Pencils, one a row');
+    const list = page.getByLabel('Pencils, one per line');
     await list.fill(`${TWELVE}\n21 again`);
-    await page.getByRole('button', { name: 'Make the sheet' }).click();
+    await page.getByRole('button', { name: 'Create chart' }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'names 21 again' })).toBeVisible();
     await list.fill(TWELVE);
-    await page.getByRole('button', { name: 'Make the sheet' }).click();
-    await expect(page.getByRole('link', { name: 'Print the sheet' })).toBeVisible();
+    await page.getByRole('button', { name: 'Create chart' }).click();
+    await expect(page.getByRole('link', { name: 'Print the chart' })).toBeVisible();
 
-    await page.getByRole('button', { name: 'Try with a made-up photo' }).click();
+    await page.getByRole('button', { name: 'Try with a simulated photo' }).click();
     await expect(page.getByText('12 of 12 pencils measured')).toBeVisible({ timeout: 30_000 });
     await page.getByRole('button', { name: 'Leave out 21, light coat' }).click();
     await expect(page.getByRole('button', { name: 'Put back 21, light coat' })).toBeVisible();
@@ -26,7 +26,7 @@ test('an empty account has twelve measured pencils and a first recipe within fiv
     expect(await serious(page)).toEqual([]);
 
     await page.getByRole('button', { name: 'Take 12 into the drawer' }).click();
-    await page.getByRole('button', { name: 'Take in 12' }).click();
+    await page.getByRole('button', { name: 'Import 12' }).click();
     await expect(slots(page)).toHaveCount(12, { timeout: 60_000 });
 
     await page.getByRole('link', { name: 'Photo', exact: true }).click();
@@ -41,12 +41,12 @@ test('a sheet is made, read and taken in by keyboard alone, and is there after a
     await newAccount(page);
     await page.getByRole('button', { name: 'Photograph my pencils' }).focus();
     await page.keyboard.press('Enter');
-    await page.getByLabel('Pencils, one a row').focus();
+    await page.getByLabel('Pencils, one per line').focus();
     await page.keyboard.type('3 moss\n4 brick');
     await page.reload();
     await beside(page, 'Measure');
-    await expect(page.getByLabel('Pencils, one a row')).toHaveValue('3 moss\n4 brick');
-    await page.getByLabel('Pencils, one a row').focus();
+    await expect(page.getByLabel('Pencils, one per line')).toHaveValue('3 moss\n4 brick');
+    await page.getByLabel('Pencils, one per line').focus();
     for (let tabs = 0; tabs < 3; tabs++) {
         await page.keyboard.press('Tab');
     }
@@ -54,18 +54,18 @@ test('a sheet is made, read and taken in by keyboard alone, and is there after a
     await expect(page.getByLabel('coloured in on')).toBeFocused();
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Tab');
-    await expect(page.getByRole('button', { name: 'Make the sheet' })).toBeFocused();
+    await expect(page.getByRole('button', { name: 'Create chart' })).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(page.getByText('2 pencils on one page of white smooth paper')).toBeVisible();
-    await page.getByRole('button', { name: 'Try with a made-up photo' }).focus();
+    await page.getByRole('button', { name: 'Try with a simulated photo' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByText('2 of 2 pencils measured')).toBeVisible({ timeout: 30_000 });
     await page.reload();
     await expect(page.getByText('2 of 2 pencils measured')).toBeVisible();
-    await page.getByRole('button', { name: 'Take 2 into the drawer' }).focus();
+    await page.getByRole('button', { name: 'Import 2 into the drawer' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('button', { name: 'Take in 2' })).toBeVisible();
-    await page.getByRole('button', { name: 'Take in 2' }).focus();
+    await expect(page.getByRole('button', { name: 'Import 2' })).toBeVisible();
+    await page.getByRole('button', { name: 'Import 2' }).focus();
     await page.keyboard.press('Enter');
     await expect(slots(page)).toHaveCount(2, { timeout: 60_000 });
 });
@@ -73,11 +73,11 @@ test('a sheet is made, read and taken in by keyboard alone, and is there after a
 test('a photo that is none is refused with what to do, and nothing is lost', async ({ page }) => {
     await newAccount(page);
     await beside(page, 'Measure');
-    await page.getByLabel('Pencils, one a row').fill('3 moss');
-    await page.getByRole('button', { name: 'Make the sheet' }).click();
+    await page.getByLabel('Pencils, one per line').fill('3 moss');
+    await page.getByRole('button', { name: 'Create chart' }).click();
     const chooser = page.waitForEvent('filechooser');
     await page.getByRole('button', { name: 'Choose a photo of it' }).click();
     await (await chooser).setFiles('demo/photos/low-water-evening.jpg');
     await expect(page.getByRole('alert').filter({ hasText: 'No chart sheet was found' })).toBeVisible({ timeout: 30_000 });
-    await expect(page.getByRole('link', { name: 'Print the sheet' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Print the chart' })).toBeVisible();
 });

@@ -198,8 +198,8 @@ test('a new account starts empty, takes a photo and a drawer in, and gets recipe
     await page.getByLabel('Your name').fill('Ebb');
     await page.getByLabel('E-mail address').fill(`ebb${Date.now()}@example.org`);
     await page.getByLabel(/^Password/).fill('long enough 10');
-    await page.getByRole('button', { name: 'Open the account' }).click();
-    await expect(page.getByText('Start with the photo you want to draw from')).toBeVisible();
+    await page.getByRole('button', { name: 'Create account' }).click();
+    await expect(page.getByText('Start with the photo you want to draw')).toBeVisible();
 
     const chooser = page.waitForEvent('filechooser');
     await page.getByRole('button', { name: 'Choose a photo' }).click();
@@ -208,11 +208,11 @@ test('a new account starts empty, takes a photo and a drawer in, and gets recipe
     await expect(page.getByText('The drawer is empty.')).toBeVisible();
 
     await page.getByRole('link', { name: 'Drawer', exact: true }).click();
-    await page.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText('In and out').click();
+    await page.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText('Import & export').click();
     const drawerChooser = page.waitForEvent('filechooser');
     await page.getByRole('button', { name: 'Choose a drawer file' }).click();
     await (await drawerChooser).setFiles('demo/drawer.csv');
-    await page.getByRole('button', { name: 'Take in 24' }).click();
+    await page.getByRole('button', { name: 'Import 24' }).click();
     await expect(page.getByRole('list', { name: 'Pencils in the drawer' }).getByRole('button')).toHaveCount(24, { timeout: 30_000 });
     await page.getByRole('link', { name: 'Photo', exact: true }).click();
     await settled(page);

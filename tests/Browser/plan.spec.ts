@@ -27,7 +27,7 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     }
     await planned(page);
     await expect(picture(page)).toBeVisible();
-    await beside(page, 'Take along');
+    await beside(page, 'Print & files');
     for (const sheet of ['Palette card', 'Zone sheets', 'Step sheet']) {
         await pdf(page, sheet);
     }
@@ -48,23 +48,23 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     await expect(page.getByRole('img', { name: /^where the plan differs/ })).toHaveAttribute('src', /step=error/, { timeout: 20_000 });
     await page.getByRole('radiogroup', { name: 'How it is looked at' }).getByText('Colour').click();
     // From near, by keyboard, under a lamp; and back.
-    await page.getByRole('button', { name: 'Look closer' }).click();
+    await page.getByRole('button', { name: 'Zoom in' }).click();
     const glass = page.getByRole('img', { name: /^the drawing from near/ });
     await expect(page.getByText('36 × 27 mm of the drawing, enlarged')).toBeVisible({ timeout: 20_000 });
     await page.getByRole('application').press('ArrowRight');
     await expect(glass).toHaveAttribute('src', /x=0.5167/, { timeout: 20_000 });
-    await page.getByLabel('Seen by').selectOption('A');
+    await page.getByLabel('Light').selectOption('A');
     await expect(glass).toHaveAttribute('src', /light=A/, { timeout: 20_000 });
     await expect(page.getByText(/^Under a warm lamp/)).toBeVisible({ timeout: 20_000 });
-    await page.getByRole('button', { name: 'Step back' }).click();
+    await page.getByRole('button', { name: 'Zoom out' }).click();
     await expect(glass).toHaveCount(0);
     await expect(page.getByRole('img', { name: /^Value run, darkest first/ })).toBeVisible();
 
     // A pass is added, graded and changed in one shade; what comes of it follows; it is held, and undone.
     await beside(page, 'Zones');
     await zones(page).filter({ hasText: 'rope' }).click();
-    await expect(sequence(page)).toContainText(/Within about \d/);
-    await expect(sequence(page)).toContainText(/Without it the/);
+    await expect(sequence(page)).toContainText(/Likely error on paper: \d/);
+    await expect(sequence(page)).toContainText(/Without this pass the/);
     const before = await sequence(page).getByRole('status').first().innerText();
     const count = await passes(page).count();
     await page.getByLabel('Add a pass at the end').fill('745 Bollard iron');
@@ -81,11 +81,11 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     }
     await expect(passes(page)).toHaveCount(count);
     await expect(sequence(page)).toContainText("The planner's");
-    await page.getByRole('button', { name: 'Compare answers' }).click();
+    await page.getByRole('button', { name: 'Compare sequences' }).click();
     await expect(page.getByRole('button', { name: /^Take / }).nth(1)).toBeVisible({ timeout: 20_000 });
 
     // A fade across it, by the mouse.
-    await page.getByRole('button', { name: 'A fade' }).click();
+    await page.getByRole('button', { name: 'Fade' }).click();
     const box = await page.getByRole('application').boundingBox();
     const at = (x: number, y: number) => [(box?.x ?? 0) + (box?.width ?? 0) * x, (box?.y ?? 0) + (box?.height ?? 0) * y] as const;
     await page.mouse.move(...at(0.42, 0.64));
@@ -95,18 +95,18 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     await expect(page.getByRole('region', { name: 'The fade' })).toContainText(
         'leave the marks, and let them follow the form; do not burnish',
     );
-    await page.getByRole('button', { name: 'Leave the fade' }).click();
+    await page.getByRole('button', { name: 'Close fade' }).click();
 
     // Fewer pencils are planned by themselves, and undone.
     await beside(page, 'Palette');
-    await expect(page.getByRole('list', { name: 'Pencils of the plan' }).getByRole('listitem').nth(8)).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Pencils in the plan' }).getByRole('listitem').nth(8)).toBeVisible();
     await page.getByRole('button', { name: 'Exactly three: light, mid, dark' }).click();
     await expect(page.getByText(/^3 pencils beside the drawing/)).toBeVisible({ timeout: 60_000 });
     await planned(page);
     await expect(page.getByText(/these lose most/)).toBeVisible();
     await page.getByRole('button', { name: /^Undo: exactly three/ }).click();
     await planned(page);
-    await expect(page.getByRole('list', { name: 'Pencils of the plan' }).getByRole('listitem').nth(8)).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Pencils in the plan' }).getByRole('listitem').nth(8)).toBeVisible();
     expect(faults).toEqual([]);
 });
 
@@ -134,7 +134,7 @@ test('the unseen photo goes from zones to a printed plan wholly by keyboard', as
     await page.keyboard.press('Enter');
     await planned(page);
     await walkedTo(page, page.getByRole('button', { name: 'lighter', exact: true }));
-    await walkedTo(page, page.getByRole('button', { name: 'Hold it as it is' }));
+    await walkedTo(page, page.getByRole('button', { name: 'Keep this sequence' }));
     await page.keyboard.press('Enter');
     await expect(sequence(page)).toContainText('Your own, held.');
     await page.keyboard.press('Escape');
@@ -145,7 +145,7 @@ test('the unseen photo goes from zones to a printed plan wholly by keyboard', as
     await page.keyboard.press('Control+z');
     await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
     // A wrong input: a version wants a name only where something was decided.
-    await expect(page.getByText('Nothing was decided yet: the plan is the planner’s own.')).toBeVisible();
+    await expect(page.getByText('You haven’t changed anything in this plan yet.')).toBeVisible();
 });
 
 test('a pass is put where another one is, by the mouse and by the keyboard', async ({ page }) => {
@@ -194,7 +194,7 @@ test('a pass is put where another one is, by the mouse and by the keyboard', asy
 test('has no serious accessibility faults beside any of its parts, and fits the screen', async ({ page }) => {
     test.slow();
     await open(page);
-    for (const what of ['Zones', 'Palette', 'Method', 'Take along']) {
+    for (const what of ['Zones', 'Palette', 'Method', 'Print & files']) {
         await beside(page, what);
         await page.waitForTimeout(1500);
         const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();

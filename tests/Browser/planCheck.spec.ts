@@ -10,11 +10,11 @@ test('a photo of the drawing is held against the plan, and one of something else
     await planned(page);
     await beside(page, 'Check');
     const part = page.getByRole('region', { name: 'Check the drawing' });
-    await expect(part.getByRole('button', { name: 'Try with a made-up photo' })).toBeVisible();
+    await expect(part.getByRole('button', { name: 'Try with a simulated photo' })).toBeVisible();
     await page.waitForLoadState('networkidle');
     const begun = await part.getByRole('region', { name: /^Check of/ }).count();
     await part.getByLabel('Laid so far').selectOption('2');
-    await part.getByRole('button', { name: 'Try with a made-up photo' }).focus();
+    await part.getByRole('button', { name: 'Try with a simulated photo' }).focus();
     await page.keyboard.press('Enter');
     await expect(part.getByRole('status')).toContainText('Holding the photo against the plan…');
     const checks = part.getByRole('region', { name: /^Check of/ });
@@ -28,7 +28,7 @@ test('a photo of the drawing is held against the plan, and one of something else
         await page.request.get(`/api/studies/${/plan\/(\d+)/.exec(page.url())?.[1]}/plan/checks`)
     ).json()) as DrawingChecks;
     expect(kept).toHaveLength(begun);
-    await part.getByRole('button', { name: 'Try with a made-up photo' }).press('Enter');
+    await part.getByRole('button', { name: 'Try with a simulated photo' }).press('Enter');
     await expect(checks).toHaveCount(begun + 1, { timeout: 90_000 });
     await expect(checks.first().getByRole('list', { name: 'What to do next, zone by zone' }).getByRole('listitem').first()).toContainText(
         /Go on: |in place of|eave|ift/,
@@ -41,13 +41,13 @@ test('a photo of the drawing is held against the plan, and one of something else
     const chooser = page.waitForEvent('filechooser');
     await part.getByRole('button', { name: 'Choose a photo of the drawing' }).click();
     await (await chooser).setFiles(unseenPhoto());
-    await expect(part.getByRole('alert')).toContainText(/does not look like|No sheet of paper/, { timeout: 60_000 });
+    await expect(part.getByRole('alert')).toContainText(/doesn’t look like|edges of the paper/, { timeout: 60_000 });
     const corner = part.getByRole('button', { name: /^Corner at the drawing's top left: 15 % across/ });
     await corner.focus();
     await page.keyboard.press('ArrowLeft');
     await expect(part.getByRole('button', { name: /^Corner at the drawing's top left: 1[0-4] % across/ })).toBeFocused();
     await part.getByRole('button', { name: 'Read it with these corners' }).click();
-    await expect(part.getByRole('alert')).toContainText(/does not look like|bare paper/, { timeout: 60_000 });
+    await expect(part.getByRole('alert')).toContainText(/doesn’t look like|bare paper/, { timeout: 60_000 });
     await checks.first().getByRole('button', { name: 'Remove' }).click();
     await expect(checks).toHaveCount(begun);
 });

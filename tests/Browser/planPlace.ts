@@ -5,7 +5,7 @@ export const sequence = (page: Page): Locator => page.getByTestId('sequence');
 export const passes = (page: Page): Locator => sequence(page).getByRole('rowheader');
 export const beside = (page: Page, what: string): Promise<void> =>
     page.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
-export const planned = (page: Page) => expect(page.getByRole('button', { name: 'All is planned' })).toBeVisible({ timeout: 60_000 });
+export const planned = (page: Page) => expect(page.getByText('Plan is up to date')).toBeVisible({ timeout: 60_000 });
 export const picture = (page: Page): Locator => page.getByRole('img', { name: /^the picture (after|as bare)/ });
 
 export async function open(page: Page): Promise<void> {

@@ -41,7 +41,7 @@ function holdsDrawingsAgainst(string $plan): void
         [
             [['--done', demoDrawer()], 'What is laid is JSON'],
             [['--corners', '0,0,1'], 'eight shares'],
-            [['--photo', demoPhoto()], 'another drawing|does not look like'],
+            [['--photo', demoPhoto()], 'another drawing|doesn’t look like'],
             [['--plan', "$plan-gone"], 'no readable file'],
             [['--paper', 'vellum'], 'vellum'],
         ] as [$wrong, $says]

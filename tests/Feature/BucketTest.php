@@ -73,7 +73,7 @@ it('asks for the same again where the bucket does not answer, and keeps nothing 
     Storage::shouldReceive('delete')->andThrow(new S3Exception('cURL error 7', new Command('DeleteObject')));
     $answer = $this->actingAs($user)->post('/api/studies', ['photo' => $this->photo()], ['Accept' => 'application/json']);
     expect($answer->assertStatus(503)->json('detail'))
-        ->toContain('sent by itself')
+        ->toContain('sent when it is back')
         ->and($user->studies()->count())
         ->toBe(0);
 });

@@ -117,8 +117,8 @@ it('writes no study file that could not be brought in again', function () {
         ->assertUnprocessable()
         ->assertJsonPath(
             'detail',
-            'The photos of this study are 111 MB together; a study file holds up to 110. Remove one that the plan does without, or bring '
-                .'it in smaller.',
+            'The photos of this study are 111 MB together; a study file holds up to 110. Remove one that the plan doesn’t need, or add '
+                .'it in a smaller size.',
         );
     Storage::put($original, str_repeat('x', 109_000_000));
     $this->getJson("/api/studies/$study->id/bundle")->assertOk();

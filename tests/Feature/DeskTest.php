@@ -6,37 +6,6 @@ use App\Models\Study;
 use App\Models\TickRow;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Testing\TestResponse;
-use Tests\TestCase;
-
-/** @return array{Study, string} a study that is planned, and where its desk is */
-function deskOf(TestCase $test): array
-{
-    $study = pictureOf($test);
-    $test->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
-
-    return [$study, "/api/studies/$study->id/desk"];
-}
-
-/**
- * @param  array<string, mixed>  $step  as the desk shows it
- * @param  array<string, mixed>  $otherwise
- */
-function ticked(TestCase $test, string $base, array $step, array $otherwise = [], ?string $key = null): TestResponse
-{
-    $tick = [
-        'kind' => 'done',
-        'zone' => $step['zone'],
-        'position' => $step['position'],
-        'tool' => $step['pencil']['id'] ?? $step['finish'],
-        'pressures' => array_filter($step['pressures']),
-        'coats' => $step['coats'],
-        'at' => time(),
-        ...$otherwise,
-    ];
-
-    return $test->postJson("$base/ticks", $tick, ['Idempotency-Key' => $key ?? 'desk-'.bin2hex(random_bytes(6))]);
-}
 
 it('lays a picture pass by pass: each once, in its zone\'s own order, until all is laid', function () {
     [$study, $base] = deskOf($this);
@@ -49,7 +18,7 @@ it('lays a picture pass by pass: each once, in its zone\'s own order, until all 
     expect(array_sum(array_column($desk['steps'], 'coats')))
         ->toBe($passes)
         ->and($desk['howFar'])
-        ->toBe('Nothing is laid yet.')
+        ->toBe('Not started')
         ->and(array_sum(array_column($desk['sessions'], 'steps')))
         ->toBe(count($desk['steps']));
     $laid = [];
@@ -65,7 +34,7 @@ it('lays a picture pass by pass: each once, in its zone\'s own order, until all 
         // Nothing else moves: what comes next is what was to come next.
         expect($desk['steps'])->toHaveCount($left - 1);
     }
-    expect($desk['howFar'])->toBe('All passes are laid.')->and(array_sum(array_column($desk['zones'], 'laid')))->toBe($passes);
+    expect($desk['howFar'])->toBe('All passes done')->and(array_sum(array_column($desk['zones'], 'laid')))->toBe($passes);
     $finished = $this->getJson("$base/finished")->assertOk();
     expect(json_decode((string) $finished->getContent()))
         ->toFitThePage('DeskFinished')
@@ -82,7 +51,7 @@ it('takes a tick in once however often it is sent, and refuses one that another 
         ->and(TickRow::query()->count())
         ->toBe(1);
     expect(ticked($this, $base, $step)->assertStatus(422)->json('detail'))
-        ->toContain('ticked elsewhere')
+        ->toContain('already ticked on another device')
         ->and(TickRow::query()->count())
         ->toBe(1);
     // Taken back what was meant, and only that.
@@ -250,7 +219,7 @@ it('shows the demo half done', function () {
         ->assertOk()
         ->json();
     expect($desk['howFar'])
-        ->toMatch('/A third|Half way|Two thirds/')
+        ->toMatch('/A third|Halfway|Two thirds/')
         ->and($desk['habits']['pace'])
         ->toEqual(1)
         ->and(array_filter($desk['zones'], fn (array $z): bool => $z['astray']))
@@ -282,32 +251,13 @@ it('refuses what is no tick with a sentence, and has nothing for strangers', fun
             ->assertStatus(422)
             ->json('detail'),
     )
-        ->toContain('not planned any more')
+        ->toContain('no longer planned')
         ->and(TickRow::query()->count())
         ->toBe(0);
     $this->actingAs(User::factory()->create(['email' => 'stranger@example.org']));
     $this->getJson($base)->assertNotFound();
     ticked($this, $base, $step)->assertNotFound();
 });
-
-/** @return list<list<array{float, float, float, float}>> by page, the lines of a PDF in mm from its lower left */
-function linesOf(string $pdf): array
-{
-    $pages = [];
-    preg_match_all('~stream\r?\n(.*?)\r?\nendstream~s', $pdf, $streams);
-    foreach ($streams[1] as $stream) {
-        $text = (string) @gzuncompress($stream);
-        preg_match_all('~([\d.-]+) ([\d.-]+) m\s+([\d.-]+) ([\d.-]+) l\s+S~', $text, $found, PREG_SET_ORDER);
-        if ($found !== []) {
-            $pages[] = array_map(
-                fn (array $l): array => array_map(fn (string $v): float => ((float) $v * 25.4) / 72, array_slice($l, 1, 4)),
-                $found,
-            );
-        }
-    }
-
-    return $pages;
-}
 
 it('prints outlines at the drawing\'s real size, over pages that fit together, mirrored truly', function () {
     [$study, $base] = deskOf($this);
@@ -393,9 +343,9 @@ it('prints the step sheet in the order of the desk, and no outlines before there
             ->assertStatus(422)
             ->json('detail'),
     )
-        ->toContain('no zones yet')
+        ->toContain('no zones')
         ->and($this->getJson($base)->assertOk()->json('cannot'))
-        ->toContain('no zones yet');
+        ->toContain('no zones');
 });
 
 it('is the same desk in another account that a study file is brought into', function () {

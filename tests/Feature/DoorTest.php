@@ -163,7 +163,7 @@ it('saves, takes back and deletes what it can not show', function () {
         ->update(['document' => json_encode([...$document, 'spots' => [['number' => 1, 'name' => '', 'places' => []]]])]);
     foreach (['survey', 'plan'] as $place) {
         $answer = $this->getJson("$base/$place")->assertUnprocessable();
-        expect($answer->json('type'))->toBe('cannot-be-shown')->and($answer->json('detail'))->toContain('Take the last change back');
+        expect($answer->json('type'))->toBe('cannot-be-shown')->and($answer->json('detail'))->toContain('Undo last change');
     }
     $this->getJson('/api/studies')->assertOk()->assertJsonCount(1, 'studies');
     expect(
@@ -196,7 +196,7 @@ it('paints three thousand points of a wide brush, and says when it is enough', f
         ]);
         $status = $answer->status();
     }
-    expect($n)->toBe(7)->and($answer->json('detail'))->toContain('Take some back');
+    expect($n)->toBe(7)->and($answer->json('detail'))->toContain('Undo some');
     $this->getJson("/api/studies/$study->id/survey")->assertOk();
 });
 
@@ -286,7 +286,7 @@ it('takes one file of an account in at a time, and some of all', function () {
     $held = static fn (string $what) => $other->query("select get_lock('{$name($what)}', 0)")->fetchColumn();
     $send = fn () => $this->postJson('/api/studies', ['photo' => $this->photo()]);
     $held("kp-files-of-$user->id");
-    expect($send()->assertStatus(429)->assertHeader('Retry-After', 2)->json('detail'))->toContain('this one follows by itself');
+    expect($send()->assertStatus(429)->assertHeader('Retry-After', 2)->json('detail'))->toContain('this one follows automatically');
     $other->query('do release_all_locks()');
     $send()->assertCreated();
     array_map($held, ['kp-files-1', 'kp-files-2', 'kp-files-3']);

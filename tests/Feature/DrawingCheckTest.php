@@ -9,7 +9,7 @@ it('holds a photo of the drawing against the plan, keeps what it said, and forge
     $base = "/api/studies/$study->id/plan";
     $this->postJson("$base/checks/made-up", ['passes' => 1])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', 'Not every zone is planned as things stand: plan the picture, then check the drawing against it.');
+        ->assertJsonPath('detail', 'Some zones are not planned yet: plan the picture, then check the drawing.');
     $this->postJson("$base/run")->assertAccepted();
     expect(
         $this->getJson("$base/checks")
@@ -66,7 +66,7 @@ it('holds a photo of the drawing against the plan, keeps what it said, and forge
         $this->postJson("$base/checks", ['photo' => $this->photo(width: 1000, height: 800), 'passes' => 20])
             ->assertUnprocessable()
             ->json('detail'),
-    )->toMatch('/does not look like|No sheet of paper/');
+    )->toMatch('/doesn’t look like|edges of the paper/');
     expect(DrawingCheckRow::query()->count())->toBe(3);
 
     expect(

@@ -250,7 +250,7 @@ it('binds a key to the account and the address that it came to, letter for lette
             ->update(['made' => $made]);
         $this->json($method, $path, $data, under("used-before-$n"))
             ->assertUnprocessable()
-            ->assertJsonPath('detail', 'This key was used for another change; reload the page and try again.');
+            ->assertJsonPath('detail', 'This page is out of step; reload it and try again.');
         // Even bound to this address, a row is fetched through its owner.
         DB::table('made_changes')
             ->where('change_key', "used-before-$n")

@@ -20,12 +20,12 @@ it('answers every refusal as problem details with a sentence that can be shown',
         422,
         '(and 1 more)',
     ],
-    'not found' => [fn () => abort(404), 404, 'not yours'],
-    'forbidden looks like not found' => [fn () => abort(403), 403, 'not yours'],
+    'not found' => [fn () => abort(404), 404, 'belongs to another account'],
+    'forbidden looks like not found' => [fn () => abort(403), 403, 'belongs to another account'],
     'too many' => [fn () => abort(429), 429, 'Wait a minute'],
     'a stale page' => [fn () => throw new Illuminate\Session\TokenMismatchException(), 419, 'Reload the page'],
     'too large' => [fn () => throw new Illuminate\Http\Exceptions\PostTooLargeException(), 413, '60 MB'],
-    'a fault of ours' => [fn () => throw new RuntimeException('the password is swordfish'), 500, 'what you made before is safe'],
+    'a fault of ours' => [fn () => throw new RuntimeException('the password is swordfish'), 500, 'your earlier work is safe'],
 ]);
 
 it('tells nobody what went wrong inside', function () {

@@ -103,7 +103,7 @@ it('reads the same window from the stored pixels as is in the picture', function
     $store = app(PhotoStore::class);
     $window = $store->window($study->photo(), 198, 10, 4, 2);
     expect(bin2hex($window->bytes))->toBe(str_repeat('b7b4a4b7b4a43a4a5a3a4a5a', 2));
-    expect(fn () => $store->jpeg(new Photo(['storage_key' => 'photos/none', 'name' => 'gone'])))->toBeRefused('bring the photo in again');
+    expect(fn () => $store->jpeg(new Photo(['storage_key' => 'photos/none', 'name' => 'gone'])))->toBeRefused('add the photo again');
 });
 
 it('flattens transparency on white, greys to three channels and sixteen bits to eight', function (Closure $make, string $expected) {

@@ -69,7 +69,7 @@ it('refuses what is no photo, says why, and loses nothing', function (Closure $f
         ->assertJson(fn ($json) => $json->where('detail', fn (string $d): bool => str_contains($d, $says))->etc());
     expect(Study::query()->count())->toBe(1);
 })->with([
-    'text' => [fn () => uploadOf('only words', 'photo.jpg'), 'not a picture that can be taken'],
+    'text' => [fn () => uploadOf('only words', 'photo.jpg'), 'not a picture in a known format'],
     'nothing' => [fn () => uploadOf('', 'photo.jpg'), '0 bytes'],
     'a bomb' => [fn () => uploadOf(pngHead(30_000, 30_000), 'bomb.png'), '30,000 × 30,000 pixels'],
     'half a PNG' => [fn () => halfOf('png'), 'stops before its end'],
@@ -77,7 +77,7 @@ it('refuses what is no photo, says why, and loses nothing', function (Closure $f
     'half a WebP' => [fn () => halfOf('webp'), 'stops before its end'],
     'a script dressed as a picture' => [
         fn () => uploadOf('<svg xmlns="http://www.w3.org/2000/svg" width="100" height="100"/>', 'a.png'),
-        'not a picture that can be taken',
+        'not a picture in a known format',
     ],
     'a stamp' => [fn () => uploadOf(pngHead(20, 20), 'tiny.png'), 'at least 64'],
 ]);

@@ -49,7 +49,7 @@ it('says what to do when the photo itself is gone from the disk', function () {
             ->getJson("/api/studies/$study->id/photo")
             ->assertUnprocessable()
             ->json('detail'),
-    )->toContain('bring the photo in again');
+    )->toContain('add the photo again');
 });
 
 it('writes a file whole or not at all', function () {
@@ -153,7 +153,7 @@ it('answers what it has worked out though it can be kept nowhere', function () {
 
 it('names a full disk, whichever way it is said, and asks to be sent the same again', function (string $said) {
     Route::middleware('web')->get('/api/fails', fn () => throw new RuntimeException('outer', 0, new RuntimeException($said)));
-    expect($this->getJson('/api/fails')->assertStatus(507)->json('detail'))->toContain('disk of this machine is full');
+    expect($this->getJson('/api/fails')->assertStatus(507)->json('detail'))->toContain('disk of this computer is full');
 })->with([
     'fopen(/x): Failed to open stream: No space left on device',
     'file_put_contents(): Only 4096 of 70000 bytes written, possibly out of free disk space',

@@ -109,38 +109,40 @@ describe('one’s own account', () => {
         app.says('GET', '/api/account', account);
         app.refuses('PATCH', '/api/account/password', 422, 'That is not the password of this account; check it and try again.');
         show();
-        expect(screen.getByText('Looking what is in it…')).toBeTruthy();
+        expect(screen.getByText('Checking your account…')).toBeTruthy();
         expect((await screen.findByText(/1 study, 24 pencils/)).textContent).toContain('12 of 2000 MB');
-        fill(/^Present password/, 'wrong');
+        fill(/^Current password/, 'wrong');
         fill(/^New password/, 'another long one');
         fireEvent.submit(screen.getByRole('form', { name: 'Change the password' }));
         expect((await screen.findByText(/not the password of this account/)).getAttribute('role')).toBe('alert');
         // What was filled in stays, to be put right.
         expect(screen.getByLabelText(/^New password/)).toHaveProperty('value', 'another long one');
         app.says('PATCH', '/api/account/password', null, 204);
-        fill(/^Present password/, 'a long enough one');
+        fill(/^Current password/, 'a long enough one');
         fireEvent.submit(screen.getByRole('form', { name: 'Change the password' }));
-        await screen.findByText(/Whoever was signed in elsewhere no longer is/);
+        await screen.findByText(/All other devices are signed out/);
         expect(app.last('PATCH')?.body).toEqual({ password: 'a long enough one', new: 'another long one' });
         expect(screen.queryByText(/not the password of this account/)).toBeNull();
         app.says('POST', '/api/account/elsewhere', null, 204);
-        fill(/^Present password/, 'another long one');
-        fireEvent.click(screen.getByRole('button', { name: 'Keep it, and sign out everywhere else' }));
-        await screen.findByText('Done. Only this browser is signed in.');
+        fill(/^Current password/, 'another long one');
+        fireEvent.click(screen.getByRole('button', { name: 'Sign out all other devices' }));
+        await screen.findByText('All other devices are signed out.');
         expect(app.last('POST')?.body).toEqual({ password: 'another long one' });
     });
 
     it('is deleted only when that was asked for twice, and proved', async () => {
         app.says('GET', '/api/account', account);
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'Delete this account…' }));
-        expect(screen.getByRole('form', { name: 'Delete this account' }).textContent).toContain('all of it goes, for good');
-        fireEvent.click(screen.getByRole('button', { name: 'Keep the account' }));
-        expect(screen.queryByRole('form', { name: 'Delete this account' })).toBeNull();
-        fireEvent.click(screen.getByRole('button', { name: 'Delete this account…' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Delete account…' }));
+        expect(screen.getByRole('form', { name: 'Confirm deleting the account' }).textContent).toContain(
+            'all of it will be deleted and can’t be restored',
+        );
+        fireEvent.click(screen.getByRole('button', { name: 'Keep account' }));
+        expect(screen.queryByRole('form', { name: 'Confirm deleting the account' })).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Delete account…' }));
         app.says('DELETE', '/api/account', null, 204);
         fill(/^Password/, 'a long enough one');
-        fireEvent.submit(screen.getByRole('form', { name: 'Delete this account' }));
+        fireEvent.submit(screen.getByRole('form', { name: 'Confirm deleting the account' }));
         await waitFor(() => expect(assign).toHaveBeenCalledWith('/sign-in'));
         expect(app.last('DELETE')?.body).toEqual({ password: 'a long enough one' });
     });
@@ -148,8 +150,8 @@ describe('one’s own account', () => {
     it('offers neither to whoever works in the demo', async () => {
         app.says('GET', '/api/account', { ...account, demo: true });
         show();
-        await screen.findByText(/belongs to whoever sits at this machine/);
+        await screen.findByText(/open to everyone who uses this computer/);
         expect(screen.queryByLabelText(/password/i)).toBeNull();
-        expect(screen.queryByRole('button', { name: 'Delete this account…' })).toBeNull();
+        expect(screen.queryByRole('button', { name: 'Delete account…' })).toBeNull();
     });
 });

@@ -83,7 +83,7 @@ it('a fault in one place is said there', () => {
         </PlaceBoundary>,
     );
     expect(screen.getByRole('alert').textContent).toContain('“Drawer” can not be shown');
-    fireEvent.click(screen.getByRole('button', { name: 'Open it again' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Reload this page' }));
     expect(reload).toHaveBeenCalledOnce();
     vi.unstubAllGlobals();
     vi.restoreAllMocks();

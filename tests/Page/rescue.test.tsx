@@ -39,22 +39,22 @@ describe('a study that can not be shown', () => {
     it('says why, and lets the last change be taken back', () => {
         const { onUndo } = show();
         expect(screen.getByRole('alert').textContent).toBe('It failed with 500.');
-        press('Take the last change back');
+        press('Undo last change');
         expect(onUndo).toHaveBeenCalledOnce();
     });
 
     it('is deleted only when it was asked twice, and then one is led away from it', async () => {
         app.says('DELETE', '/api/studies/7', null, 204);
         show();
-        press('Delete this study…');
+        press('Delete study…');
         expect(screen.getByText(/This can not be taken back/)).toBeTruthy();
         // The hand that was asked rests on the harmless answer.
-        await waitFor(() => expect(document.activeElement?.textContent).toBe('Keep it'));
-        press('Keep it');
+        await waitFor(() => expect(document.activeElement?.textContent).toBe('Keep study'));
+        press('Keep study');
         expect(app.last('DELETE')).toBeUndefined();
-        await waitFor(() => expect(document.activeElement?.textContent).toBe('Delete this study…'));
-        press('Delete this study…');
-        press('Delete it');
+        await waitFor(() => expect(document.activeElement?.textContent).toBe('Delete study…'));
+        press('Delete study…');
+        press('Delete study');
         await screen.findByText('the photo');
         expect(app.asked.filter((a) => a.method === 'DELETE')).toHaveLength(1);
     });
@@ -62,7 +62,7 @@ describe('a study that can not be shown', () => {
     it('says so where it can not be saved either', async () => {
         app.refuses('GET', '/bundle', 422, 'It is too large for one file.');
         const { onFault } = show();
-        press('Save it as one file');
+        press('Save study as a file');
         await waitFor(() => expect(onFault).toHaveBeenCalledWith('It is too large for one file.'));
     });
 });

@@ -3,5 +3,8 @@ import { configure } from '@testing-library/react';
 // A busy machine takes longer than the library's one second to draw what was asked for; nothing here is timed.
 configure({ asyncUtilTimeout: 12_000 });
 
+// What is asked of the system's settings: nothing is set.
+window.matchMedia ??= (query: string) => ({ ...new EventTarget(), matches: false, media: query }) as MediaQueryList;
+
 // There is nothing to scroll where nothing is laid out.
 Element.prototype.scrollIntoView = () => undefined;

@@ -144,8 +144,8 @@ describe('mixes in place of a pencil', () => {
         });
         render(<StandInPart pencil={pencil} paper="black" />, { wrapper });
         expect(app.asked).toEqual([]);
-        fireEvent.click(screen.getByRole('button', { name: 'Mix it from the owned ones' }));
-        expect(screen.getByText('Looking for mixes…')).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Mix it from pencils you own' }));
+        expect(screen.getByText('Finding mixes…')).toBeTruthy();
         expect((await screen.findByText(/^: ΔE00 1.3, A match/)).textContent).toBe('heavy: ΔE00 1.3, A match');
         expect(screen.getByText(/, Near$/).textContent).toBe('light: ΔE00 0.4, Near');
         expect(screen.getAllByRole('listitem').map((li) => li.textContent)).toEqual(['735 light', '668 light', '668 light']);
@@ -155,7 +155,7 @@ describe('mixes in place of a pencil', () => {
     it('say why there are none', async () => {
         app.refuses('GET', '/api/drawer/mix', 422, 'No pencil of the drawer is owned.');
         render(<StandInPart pencil={pencil} paper="black" />, { wrapper });
-        fireEvent.click(screen.getByRole('button', { name: 'Mix it from the owned ones' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Mix it from pencils you own' }));
         expect(await screen.findByText('No pencil of the drawer is owned.')).toBeTruthy();
     });
 });

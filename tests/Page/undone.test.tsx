@@ -61,13 +61,13 @@ it('a study is deleted when it is asked for twice, and the keyboard stays with t
     );
     render(<DeleteStudy study={study} onFault={vi.fn()} />, { wrapper });
     const pressed = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
-    pressed('Delete this study…');
-    await waitFor(() => expect(document.activeElement?.textContent).toBe('Keep it'));
-    pressed('Keep it');
-    await waitFor(() => expect(document.activeElement?.textContent).toBe('Delete this study…'));
+    pressed('Delete study…');
+    await waitFor(() => expect(document.activeElement?.textContent).toBe('Keep study'));
+    pressed('Keep study');
+    await waitFor(() => expect(document.activeElement?.textContent).toBe('Delete study…'));
     expect(sent).toEqual([]);
-    pressed('Delete this study…');
-    pressed('Delete it');
+    pressed('Delete study…');
+    pressed('Delete study');
     await waitFor(() => expect(sent[0]).toMatchObject({ method: 'DELETE', url: `/api/studies/${study.id}` }));
 });
 

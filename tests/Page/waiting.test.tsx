@@ -38,7 +38,7 @@ describe('changes', () => {
             result.current.change(rename('wall'));
             result.current.change(rename('sea'));
         });
-        await waitFor(() => expect(screen.getByTestId('waiting').textContent).toContain('2 changes wait'));
+        await waitFor(() => expect(screen.getByTestId('waiting').textContent).toContain('2 changes are waiting to be sent'));
         expect(keptEdits(LANE).map((e) => (e.json as { name: string }).name)).toEqual(['wall', 'sea']);
         fireEvent.click(screen.getByRole('button', { name: 'Send now' }));
         await allSent(result);
@@ -99,7 +99,7 @@ describe('changes', () => {
         localStorage.setItem('waiting//study-9/k-of-before', JSON.stringify(edit));
         show();
         await waitFor(() =>
-            expect(screen.getByTestId('waiting').textContent).toContain('“rename zone” was not made: There is nothing here.'),
+            expect(screen.getByTestId('waiting').textContent).toContain('“rename zone” was not saved: There is nothing here.'),
         );
         fireEvent.click(screen.getByRole('button', { name: 'Close' }));
         await waitFor(() => expect(screen.getByTestId('waiting').textContent).toBe(''));
@@ -138,6 +138,6 @@ describe('changes', () => {
         });
         const { result } = show();
         act(() => result.current.change(rename('wall')));
-        await waitFor(() => expect(screen.getByTestId('waiting').textContent).toContain('leave the page open'));
+        await waitFor(() => expect(screen.getByTestId('waiting').textContent).toContain('keep this page open'));
     });
 });

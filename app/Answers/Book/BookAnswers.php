@@ -89,7 +89,7 @@ final class BookAnswers
         $row = $this->book->row($user, $id);
         $drawer = $this->drawers->drawerOf($user);
         if ($drawer->usable()->pencils === []) {
-            throw ImpossibleChange::because('The drawer is empty. Bring pencils in first; the recipe stays in the book.');
+            throw ImpossibleChange::because('Your drawer is empty. Add pencils first; the recipe stays in the Book.');
         }
         $on = $this->hands->paper($user, $paper);
 

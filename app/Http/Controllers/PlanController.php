@@ -136,7 +136,7 @@ final class PlanController extends Controller
             }
             $current =
                 $this->plans->versions->current($study) ??
-                throw ImpossibleChange::because('Nothing was decided yet; change something before you name it.');
+                throw ImpossibleChange::because('You haven’t changed anything in this plan yet. Change something before you name a version.');
             $current->update(['name' => $request->versionName()]);
 
             return $current->id;

@@ -23,7 +23,7 @@ final class SessionController extends Controller
     {
         if (! $accounts->signsIn((string) $request->string('email'), (string) $request->string('password'), $request->boolean('stays'))) {
             throw ValidationException::withMessages([
-                'email' => 'This address and password do not belong together; check both and try again.',
+                'email' => 'The e-mail address or the password is wrong; check both and try again.',
             ]);
         }
         $request->session()->regenerate();

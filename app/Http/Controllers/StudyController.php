@@ -28,6 +28,14 @@ final class StudyController extends Controller
     {
     }
 
+    /** An invented photo to begin with. */
+    public function sample(): Response
+    {
+        return new Response((string) file_get_contents(base_path('demo/photos/low-water-morning.jpg')), 200, [
+            'Content-Type' => 'image/jpeg',
+        ]);
+    }
+
     public function index(Request $request): JsonResponse
     {
         $studies = Study::query()

@@ -36,7 +36,7 @@ final class FairTurn
             (self::waited($of) ??
                 throw new TooManyRequestsHttpException(
                     self::AGAIN_SECONDS,
-                    'Several pictures and answers of yours are being worked out; this one follows in a moment.',
+                    'Several of your pictures are being calculated; this one follows in a moment.',
                 ));
         try {
             return $next($request);

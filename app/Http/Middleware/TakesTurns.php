@@ -29,7 +29,7 @@ final class TakesTurns
         $own = 'kp-files-of-'.($user instanceof User ? $user->id : 'nobody');
         $held = NamedLock::take($own)
             ? [$own]
-            : throw self::later('Another file of yours is being taken in; this one follows by itself, or try again in a moment.');
+            : throw self::later('Another of your files is being read; this one follows automatically, or try again in a moment.');
         try {
             foreach (range(1, self::AT_ONCE) as $slot) {
                 if (NamedLock::take("kp-files-$slot")) {
@@ -39,7 +39,7 @@ final class TakesTurns
                 }
             }
 
-            throw self::later('Many files are being taken in just now; this one follows by itself, or try again in a moment.');
+            throw self::later('Many files are being read at the moment; this one follows automatically, or try again in a moment.');
         } finally {
             array_map(static fn (string $name): mixed => rescue(static fn () => NamedLock::release($name)), $held);
         }

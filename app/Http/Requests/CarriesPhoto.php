@@ -20,7 +20,7 @@ trait CarriesPhoto
     {
         return [
             'photo.required' => $wanted,
-            'photo.uploaded' => 'The photo did not arrive whole, or is larger than 60 MB; try again, or save a smaller copy.',
+            'photo.uploaded' => 'The photo did not arrive completely, or is larger than 60 MB; try again, or save a smaller copy.',
             'photo.max' => 'A photo may be up to 60 MB; save a smaller copy and try again.',
         ];
     }

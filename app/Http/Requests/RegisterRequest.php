@@ -24,7 +24,7 @@ final class RegisterRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'email.unique' => 'There is an account with this address already; sign in instead.',
+            'email.unique' => 'An account with this address already exists; sign in instead.',
             'email.email' => 'Write the address like name@example.org.',
             'password.min' => 'A password needs at least 10 characters.',
         ];

@@ -34,11 +34,11 @@ final readonly class Supply
     {
         return match (true) {
             $this->short() > 0 => sprintf(
-                'Your %s will not last for what is planned: about %d mm are wanting. Get another before its last passes.',
+                '%s may run out: this plan needs about %d mm more than you have left. Get another before the last passes.',
                 $pencil,
                 (int) ceil($this->short()),
             ),
-            $this->runsLow() => sprintf('Your %s runs low: about %d mm are left.', $pencil, (int) round($this->left ?? 0.0)),
+            $this->runsLow() => sprintf('%s is running low: about %d mm left.', $pencil, (int) round($this->left ?? 0.0)),
             default => '',
         };
     }

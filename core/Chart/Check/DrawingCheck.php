@@ -31,11 +31,11 @@ final readonly class DrawingCheck
     {
         $worst = $this->findings[0] ?? null;
         if ($worst === null) {
-            return 'Nothing of it is large enough to be told.';
+            return 'The drawn parts are too small to measure.';
         }
         $how = explode(': ', $worst->words(), 2)[1] ?? '';
         if ($worst->found->deltaE00($worst->expected) < 3.0 || $how === '') {
-            return 'It is as the plan has it so far.';
+            return 'The drawing matches the plan so far.';
         }
 
         return sprintf('The %s of "%s" %s.', $worst->shade->name, $worst->zone->name, str_starts_with($how, 'leans') ? $how : "is $how");

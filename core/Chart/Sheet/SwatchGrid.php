@@ -31,7 +31,7 @@ final readonly class SwatchGrid
             min(ChartSheet::MOST_PENCILS, $rows * $columns),
         );
         if (! self::lieAround($corners)) {
-            throw ImpossibleChange::because('The corners lie across each other: set them round the grid, the first at its top left.');
+            throw ImpossibleChange::because('The corners cross each other: set them clockwise round the grid, starting at the top left.');
         }
     }
 

@@ -53,8 +53,8 @@ final class AskFinished
                 $findings[] = new Finding(
                     'white',
                     $zone->number,
-                    sprintf('“%s” keeps its whites: look whether anything has strayed onto them.', $zone->name),
-                    'Lift what has with a kneaded eraser; the plan lays nothing there.',
+                    sprintf('“%s” has kept whites: check that they are still clean.', $zone->name),
+                    'Lift any colour with a kneaded eraser; the plan leaves them bare.',
                 );
             }
         }
@@ -68,15 +68,15 @@ final class AskFinished
         $share = $allMinutes > 0 ? $doneMinutes / $allMinutes : 0.0;
 
         return match (true) {
-            $share <= 0 => 'Nothing is laid yet.',
-            $share < 0.18 => 'Just begun.',
-            $share < 0.3 => 'A quarter of the way.',
-            $share < 0.42 => 'A third of the way.',
-            $share < 0.58 => 'Half way.',
-            $share < 0.72 => 'Two thirds of the way.',
-            $share < 0.88 => 'Three quarters of the way.',
-            $share < 1 => 'Nearly there.',
-            default => 'All passes are laid.',
+            $share <= 0 => 'Not started',
+            $share < 0.18 => 'Just begun',
+            $share < 0.3 => 'A quarter done',
+            $share < 0.42 => 'A third done',
+            $share < 0.58 => 'Halfway',
+            $share < 0.72 => 'Two thirds done',
+            $share < 0.88 => 'Three quarters done',
+            $share < 1 => 'Nearly done',
+            default => 'All passes done',
         };
     }
 
@@ -91,7 +91,7 @@ final class AskFinished
                 'dark',
                 $zone->number,
                 sprintf('%s of “%s” is %s too light.', ucfirst($dark->called), $zone->name, self::steps($short)),
-                'Go over it once more with its last dark pencil, firmly, and only there.',
+                'Go over it once more with its last dark pencil, firmly, only there.',
             );
         }
         $short = $light === null || $light === $dark ? 0.0 : ($light->target->l - $light->now->l) / self::STEP;
@@ -124,7 +124,7 @@ final class AskFinished
                         'contrast',
                         $other->number,
                         sprintf('“%s” has more contrast than “%s”, which matters most.', $other->name, $zone->name),
-                        sprintf('Quieten the darks of “%s” with a whisper of its base, or lift them once.', $other->name),
+                        sprintf('Soften the darks of “%s” with a whisper of its base colour, or lift them once.', $other->name),
                     );
                     break;
                 }

@@ -33,6 +33,6 @@ final class StageWords
     {
         return $share < self::RAW_FROM || $share > self::RAW_TO
             ? null
-            : 'Raw and patchy is as it should be here: judge it when its darks lie.';
+            : 'It should look rough and patchy at this stage: judge it when the darks are in.';
     }
 }

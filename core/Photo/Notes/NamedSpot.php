@@ -25,7 +25,7 @@ final readonly class NamedSpot
     {
         $this->name = mb_substr(trim($name), 0, 80);
         if ($this->name === '') {
-            throw ImpossibleChange::because('A spot needs a name of at least one letter.');
+            throw ImpossibleChange::because('Give the spot a name.');
         }
     }
 

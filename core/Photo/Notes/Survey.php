@@ -74,7 +74,7 @@ final readonly class Survey
     /** @throws ImpossibleChange when there are no zones yet */
     public function sheet(): ZoneSheet
     {
-        return $this->zones ?? throw ImpossibleChange::because('There are no zones yet; let them be proposed first.');
+        return $this->zones ?? throw ImpossibleChange::because('There are no zones yet; propose zones first.');
     }
 
     public function withZones(ZoneSheet $zones): self

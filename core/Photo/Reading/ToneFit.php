@@ -61,20 +61,20 @@ final readonly class ToneFit
         return new Lab($l, $lab->a, $lab->b);
     }
 
-    /** "The darkest 6 % of the photo lies below your darkest mix", and the like; empty where everything can be reached. */
+    /** "The darkest 6 % of the photo is darker than your darkest mix", and the like; empty where everything can be reached. */
     public function words(): string
     {
         $parts = [];
         if (round(100 * $this->tooDark) >= 1) {
             $parts[] = sprintf(
-                'The darkest %d %% of the photo lies below your darkest mix (L* %.0f).',
+                'The darkest %d %% of the photo is darker than your darkest mix (L* %.0f).',
                 round(100 * $this->tooDark),
                 $this->darkest,
             );
         }
         if (round(100 * $this->tooLight) >= 1) {
             $parts[] = sprintf(
-                'The lightest %d %% of the photo lies above your lightest (L* %.0f).',
+                'The lightest %d %% of the photo is lighter than your lightest (L* %.0f).',
                 round(100 * $this->tooLight),
                 $this->lightest,
             );

@@ -56,7 +56,7 @@ final readonly class KeptWhites
         ]);
         if (array_sum(array_map(static fn (WhiteStroke $stroke): int => count($stroke->points), $painted->strokes)) > self::MOST_POINTS) {
             throw ImpossibleChange::because(
-                'The whites hold as many strokes as can be kept. Take some back, or keep whites by their value.',
+                'There are too many strokes of kept whites. Undo some, or keep whites by value.',
             );
         }
 

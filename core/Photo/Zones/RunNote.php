@@ -34,7 +34,7 @@ final readonly class RunNote
         foreach ($dropped as $shade) {
             if (self::ofRun($shade->value) === ShadeName::Mid) {
                 throw ImpossibleChange::because(
-                    'The mid stays, as a zone asks for one colour at least; move it, or merge the zone with another.',
+                    'A zone needs its mid; move it, or merge the zone with another.',
                 );
             }
         }

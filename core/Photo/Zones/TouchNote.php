@@ -22,7 +22,7 @@ final readonly class TouchNote
     {
         $this->name = mb_substr(trim($name), 0, 40);
         if ($this->name === '') {
-            throw ImpossibleChange::because('A touch needs a name of at least one letter.');
+            throw ImpossibleChange::because('Give the touch a name.');
         }
         OutOfRange::check('the place of a touch', $x, 0, 1);
         OutOfRange::check('the place of a touch', $y, 0, 1);

@@ -32,7 +32,7 @@ final readonly class ZoneNote
     ) {
         $this->name = mb_substr(trim($name), 0, 80);
         if ($this->name === '') {
-            throw ImpossibleChange::because('A zone needs a name of at least one letter.');
+            throw ImpossibleChange::because('Give the zone a name.');
         }
         foreach ($places as $shade => $place) {
             if (ShadeName::tryFrom((string) $shade) === null) {

@@ -129,7 +129,7 @@ final readonly class ZoneSheet
         $cut =
             CutZone::along($this->labels, $zone, Raster::along($line, $this->labels->width, $this->labels->height), $number) ??
             throw ImpossibleChange::because(
-                sprintf('The line leaves "%s" in one piece; draw it from one edge of the zone to another.', $note->name),
+                sprintf('The line doesn’t divide "%s"; draw it from one edge of the zone to another.', $note->name),
             );
 
         return self::relabelled(
@@ -155,7 +155,7 @@ final readonly class ZoneSheet
         }
         $own =
             array_values(array_filter($pieces, fn (ZonePiece $p): bool => $p->holds($this->labels, $x, $y)))[0] ??
-            throw ImpossibleChange::because(sprintf('No piece of "%s" lies there; point at one.', $note->name));
+            throw ImpossibleChange::because(sprintf('There is no piece of "%s" there; point at one.', $note->name));
         $number = $this->freeNumber();
 
         return self::relabelled(
@@ -200,7 +200,7 @@ final readonly class ZoneSheet
             }
         }
         if (! str_contains($labels, $own) || count($this->notes) < 2) {
-            throw ImpossibleChange::because('Nothing would be left of the zone; merge it with a neighbour instead.');
+            throw ImpossibleChange::because('This would remove the whole zone; merge it with a neighbour instead.');
         }
         $others = array_values(array_map(chr(...), array_diff(array_keys($this->notes), [$zone])));
 
@@ -227,7 +227,7 @@ final readonly class ZoneSheet
     {
         $pixels = count($outline) < 3 ? [] : Raster::within($outline, $this->labels->width, $this->labels->height);
         if (count($pixels) < self::LEAST_PIXELS) {
-            throw ImpossibleChange::because('The outline holds hardly anything; draw round an area, at least three points.');
+            throw ImpossibleChange::because('The outline is too small; draw round a larger part, with at least three points.');
         }
 
         return $pixels;

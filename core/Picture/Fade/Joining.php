@@ -28,7 +28,7 @@ enum Joining: string
     {
         return match ($this) {
             self::Burnish => sprintf(
-                'It is %s: burnish the fade in the end with its lightest pencil or a colourless blender, and lay nothing after that.',
+                'It is %s: burnish the fade at the end with its lightest pencil or a colourless blender, and add nothing after that.',
                 $surface->value,
             ),
             self::Solvent => sprintf(

@@ -50,7 +50,7 @@ final readonly class RampAcross
         $chosen = self::chosen($along, array_values($coats));
         if ($chosen === []) {
             throw ImpossibleChange::because(
-                'The recipes of this zone take pencils of one colour only; a fade needs two that differ. Add another pencil to its light '
+                'This zone uses pencils of one colour only; a fade needs two that differ. Add another pencil to its light '
                     .'or its dark.',
             );
         }

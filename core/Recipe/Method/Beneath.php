@@ -32,11 +32,11 @@ enum Beneath: string implements Setting
     public function why(): string
     {
         return match ($this) {
-            self::Any => 'Whatever comes nearest.',
+            self::Any => 'Whichever is most accurate.',
             self::Nothing => 'The purest colour, and the most tooth left.',
-            self::Complement => 'The opposite beneath greys a colour without deadening it.',
+            self::Complement => 'The opposite colour underneath greys without deadening.',
             self::SplitComplement => 'A neighbour of the opposite keeps more life than the opposite itself.',
-            self::DarkCool => 'Violet or indigo beneath makes deep, cool darks.',
+            self::DarkCool => 'Violet or indigo underneath makes deep, cool darks.',
             self::NeutralGrey => 'Values are settled first, colour is glazed over them.',
         };
     }

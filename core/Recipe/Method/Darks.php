@@ -29,7 +29,7 @@ enum Darks: string implements Setting
     public function why(): string
     {
         return match ($this) {
-            self::BlackAllowed => 'Black where it comes nearest.',
+            self::BlackAllowed => 'Black where it is most accurate.',
             self::BlackLast => 'Black only as the last accent, on top.',
             self::NeverBlack => 'Darks mixed from colours stay lively.',
         };

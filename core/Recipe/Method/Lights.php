@@ -31,7 +31,7 @@ enum Lights: string implements Setting
     public function why(): string
     {
         return match ($this) {
-            self::Free => 'Whatever comes nearest.',
+            self::Free => 'Whichever is most accurate.',
             self::ReservePaper => 'Nothing is lighter than the paper left bare.',
             self::PaleFirst => 'A pale pencil first keeps the place and takes glazes evenly.',
             self::WhiteLast => 'An opaque white on top, where the tooth still takes it.',

@@ -35,8 +35,8 @@ enum PaletteLimit: string implements Setting
             self::Whole => 'The whole drawer.',
             self::AtMost3 => 'Three pencils teach more than thirty.',
             self::AtMost6 => 'Six carry most pictures.',
-            self::AtMost9 => 'Nine leave few wishes.',
-            self::AtMost12 => 'Twelve lie in one row beside the drawing.',
+            self::AtMost9 => 'Nine cover almost everything.',
+            self::AtMost12 => 'Twelve fit in one row beside the drawing.',
             self::ExactlyThree => 'A light, a mid and a dark, named for their parts.',
         };
     }

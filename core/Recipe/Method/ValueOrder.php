@@ -30,7 +30,7 @@ enum ValueOrder: string implements Setting
     public function why(): string
     {
         return match ($this) {
-            self::Free => 'Whatever comes nearest.',
+            self::Free => 'Whichever is most accurate.',
             self::LightToDark => 'Lights stay clean, and a mistake can still be darkened.',
             self::DarkToLight => 'The drawing stands from the start; pale pencils knit it together.',
             self::FormFirst => 'Shadows modelled first in greys or violet carry a pale local colour.',

@@ -45,7 +45,7 @@ final class FindNextMove
         $tooth = $place->sheet->toothUsed();
         $stay = static fn (string $why): NextMove => new NextMove(null, 0, $place->found, $place->found, $target, $tooth, $why);
         if ($now < self::GOOD_ENOUGH) {
-            return $stay('it is as near as a hand comes.');
+            return $stay('this is as close as a hand can get.');
         }
         $best = null;
         $least = $now - max(self::WORTH, self::WORTH_SHARE * $now);
@@ -69,7 +69,7 @@ final class FindNextMove
         }
 
         return $best ??
-            $stay($tooth >= self::FULL ? 'the tooth is full, nothing more holds.' : 'no single step in the drawer brings it nearer.');
+            $stay($tooth >= self::FULL ? 'the tooth is full; nothing more will hold.' : 'no single pass with your pencils improves it.');
     }
 
     /**

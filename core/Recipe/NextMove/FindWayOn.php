@@ -38,7 +38,7 @@ final class FindWayOn
         if ($planned === null) {
             $move =
                 $place->found->deltaE00($expected) < self::AS_PLANNED
-                    ? new NextMove(null, 0, $place->found, $place->found, $target, $place->sheet->toothUsed(), 'it came out as planned.')
+                    ? new NextMove(null, 0, $place->found, $place->found, $target, $place->sheet->toothUsed(), 'it turned out as planned.')
                     : FindNextMove::on($place, $target, $pencils, $beside);
 
             return new WayOn(0, null, null, $move->after, $target, $move);

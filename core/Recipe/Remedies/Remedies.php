@@ -84,7 +84,7 @@ final readonly class Remedies
                 ($mayBeUnsteady || self::isSteady($changed))
             ) {
                 $limit = $changed->errorOnPaper() - 1e-9;
-                $best = new Remedy(sprintf('%s: tried, within %.0f on paper.', $words, max(1.0, $changed->errorOnPaper())), $changed);
+                $best = new Remedy(sprintf('%s: likely error then %.0f.', $words, max(1.0, $changed->errorOnPaper())), $changed);
             }
         }
 
@@ -124,7 +124,7 @@ final readonly class Remedies
                     $limit = $changed->missed();
                     $best = new Remedy(
                         sprintf(
-                            'Of the pencils you do not have %s %s comes nearest: tried, ΔE00 %.1f.',
+                            'Of the pencils you don’t have, %s %s is closest (ΔE00 %.1f).',
                             $pencil->record->number,
                             $pencil->record->name,
                             $limit,

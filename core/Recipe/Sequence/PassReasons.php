@@ -55,7 +55,7 @@ final class PassReasons
                 $words = (new Comparison($look, $outcome->shade->target))->words();
                 $at = strpos($words, ': ');
                 $sentence = sprintf(
-                    'Without it the %s ends %s.',
+                    'Without this pass the %s would be %s.',
                     $outcome->shade->called(),
                     str_replace('leans', 'leaning', $at === false ? lcfirst($words) : substr($words, $at + 2)),
                 );

@@ -37,7 +37,7 @@ final readonly class SequenceWords
     {
         $steps = $this->steps();
 
-        return $steps === [] ? 'The paper is left bare.' : implode('; ', $steps).'.';
+        return $steps === [] ? 'Leave the paper bare.' : implode('; ', $steps).'.';
     }
 
     /** @return list<string> what is done one after the other */

@@ -25,7 +25,7 @@ final class BlackDeadens extends WarningKind
                     $at,
                     $laying,
                     sprintf(
-                        'The black of pass %d takes colour as well as light: the target is stronger by %.0f C*.',
+                        'The black of pass %d dulls the colour: the target is stronger by %.0f C*.',
                         $laying->trace->number($at),
                         $laying->chromaMissing(),
                     ),

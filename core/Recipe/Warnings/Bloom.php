@@ -34,7 +34,7 @@ final class Bloom extends WarningKind
             $this->at(
                 $heaviest ?? 0,
                 $laying,
-                'Wax lies heavily here; a pale haze can rise after some days.',
+                'The wax is thick here; a pale haze (bloom) can appear after some days.',
                 'Wipe it softly and fix the finished drawing; spray outdoors, as the label says.',
             ),
         ];

@@ -46,7 +46,7 @@ final class Grainy extends WarningKind
                 null,
                 $laying,
                 sprintf('This stays grainy where it should be smooth (%s).', $laying->trace->evenness->words()),
-                'Lay a lighter pencil beneath or one more light coat, even it with a dry tissue, or burnish it where that suits the '
+                'Lay a lighter pencil underneath or one more light coat, even it with a dry tissue, or burnish it where that suits the '
                     .'surface.',
             ),
         ];
@@ -66,7 +66,7 @@ final class Grainy extends WarningKind
         }
         foreach (self::beneath($first->lab, $pencils) as $pencil) {
             foreach (self::BENEATH as $pressure) {
-                yield sprintf('Lay %s beneath %s', $pencil->record->number, $pressure->adverb()) => new Sequence([
+                yield sprintf('Lay %s under %s', $pencil->record->number, $pressure->adverb()) => new Sequence([
                     new GradedPass($pencil, $there($pressure)),
                     ...$passes,
                 ]);

@@ -41,7 +41,7 @@ final class GreenCast extends WarningKind
                 $at,
                 $laying,
                 sprintf(
-                    'Pass %d meets what lies beneath in green, though neither is green and the target is not.',
+                    'Pass %d turns green with the layers underneath, though neither is green.',
                     $laying->trace->number($at),
                 ),
                 'Neutralise with a violet or a brown instead.',

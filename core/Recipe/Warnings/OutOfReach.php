@@ -27,8 +27,8 @@ final class OutOfReach extends WarningKind
                 $this->at(
                     null,
                     $laying,
-                    sprintf('This stops short of its colour. %s.', $comparison->words()),
-                    'Accept it, lay another pencil there, or add one that is nearer.',
+                    sprintf('This colour falls short of its target. %s.', $comparison->words()),
+                    'Accept it, use another pencil there, or add one that is closer.',
                 ),
             ];
     }

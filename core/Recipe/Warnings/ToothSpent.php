@@ -24,7 +24,7 @@ final class ToothSpent extends WarningKind
                         $i,
                         $laying,
                         sprintf(
-                            'Pass %d leaves %d %% of the tooth; what follows will hardly take.',
+                            'Pass %d leaves %d %% of the tooth; later passes will hardly hold.',
                             $laying->trace->number($i),
                             round(100 * (1 - $used)),
                         ),

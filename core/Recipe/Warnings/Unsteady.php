@@ -31,7 +31,7 @@ final class Unsteady extends WarningKind
             $this->at(
                 $step,
                 $laying,
-                sprintf('A slightly firmer or lighter hand in pass %d changes this result much.', $laying->trace->number($step)),
+                sprintf('Slightly more or less pressure in pass %d changes the result a lot.', $laying->trace->number($step)),
                 'Try that pass on a scrap first, or build it up in lighter coats.',
             ),
         ];

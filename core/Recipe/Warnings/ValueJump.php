@@ -31,10 +31,10 @@ final class ValueJump extends WarningKind
                         $i,
                         $laying,
                         sprintf(
-                            'Pass %d lays a very light pencil straight onto a dark: the result swings with the hand.',
+                            'Pass %d puts a very light pencil straight onto a dark: the result varies a lot with the hand.',
                             $laying->trace->number($i),
                         ),
-                        'Step there by a middle value.',
+                        'Go there through a middle value.',
                     ),
                 ];
             }

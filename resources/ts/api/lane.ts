@@ -188,7 +188,7 @@ export class Lane {
         this.drop(edit);
         this.faults.forEach((tell) => tell(error));
         if (this.faults.size === 0) {
-            this.show({ refused: `“${edit.words}” was not made: ${sentenceOf(error)}` });
+            this.show({ refused: `“${edit.words}” was not saved: ${sentenceOf(error)}` });
         }
         // It may have been refused because of what somebody else did: that is looked at.
         void askAgain(this.client, ...(typeof edit.put?.[0] === 'string' ? [edit.put[0]] : []), ...(edit.stale ?? []));
@@ -198,7 +198,7 @@ export class Lane {
         this.tries++;
         const isFault = error instanceof RequestFailed && error.status >= 500 && error.status !== 503 && error.status !== 507;
         this.show({
-            trouble: isFault ? 'The application has a fault with it.' : sentenceOf(error),
+            trouble: isFault ? 'Something went wrong in the application.' : sentenceOf(error),
             stuck: isFault && this.tries >= STUCK_AFTER,
         });
         const asked = error instanceof RequestFailed ? error.retryAfter * 1000 : 0;

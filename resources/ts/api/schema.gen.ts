@@ -694,6 +694,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies/sample.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["samplePhoto"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/studies/{study}": {
         parameters: {
             query?: never;
@@ -1065,6 +1081,25 @@ export interface paths {
             cookie?: never;
         };
         get: operations["outlineSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{study}/desk/picture/{when}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                when: "now" | "then";
+            };
+            cookie?: never;
+        };
+        get: operations["deskPicture"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2360,6 +2395,8 @@ export interface components {
             turn: number;
         };
         DeskTool: {
+            /** @description the pencil's swatch, in the strata of the tooth; empty for a finish */
+            strata: string[];
             finish: string | null;
             care: string | null;
             /** @description what else lies ready for it */
@@ -4590,6 +4627,26 @@ export interface operations {
             };
         };
     };
+    samplePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description an invented photo to begin with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+        };
+    };
     study: {
         parameters: {
             query?: never;
@@ -5155,6 +5212,29 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": unknown;
+                };
+            };
+        };
+    };
+    deskPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                study: components["parameters"]["study"];
+                when: "now" | "then";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the drawing as it lies now, or then, when this session is done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": unknown;
                 };
             };
         };

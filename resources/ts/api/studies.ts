@@ -12,6 +12,10 @@ export const useMe = () => useQuery({ queryKey: ['me'], queryFn: ({ signal }) =>
 
 export const useStudies = () => useQuery({ queryKey: ['studies'], queryFn: ({ signal }) => ask('/api/studies', { signal }) });
 
+/** What was kept of a study's photo: zones with the lines round them, spots, whites. */
+export const useSurveyOf = (study: number) =>
+    useQuery({ queryKey: ['survey', study], queryFn: ({ signal }) => ask(`/api/studies/${study}/survey`, { signal }) });
+
 export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: ({ signal }) => ask('/api/drawer', { signal }) });
 
 /** All that is changed about one study is sent in the order in which it was changed. */

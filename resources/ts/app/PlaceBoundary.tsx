@@ -4,9 +4,9 @@ import { Button } from '../ui/controls';
 
 const Middle = styled.main`
     display: grid;
-    gap: 12px;
+    gap: var(--space-3);
     justify-items: start;
-    padding: 24px;
+    padding: var(--space-5);
 `;
 
 interface PlaceBoundaryProps {
@@ -33,7 +33,7 @@ export class PlaceBoundary extends Component<PlaceBoundaryProps, { broken: boole
                         kept on this device.
                     </p>
                     <Button $main onPress={() => window.location.reload()}>
-                        Open it again
+                        Reload this page
                     </Button>
                     <nav aria-label="Places">
                         <a href="/photo">Photo</a> · <a href="/drawer">Drawer</a> · <a href="/plan">Plan</a> · <a href="/desk">Desk</a>

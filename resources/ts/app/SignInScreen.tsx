@@ -2,30 +2,30 @@ import { useState, type SyntheticEvent } from 'react';
 import styled from 'styled-components';
 import { send, sentenceOf } from '../api/client';
 import type { Sent } from '../api/described';
-import { Button, TextInput, WordChoice } from '../ui/controls';
+import { Button, Tabs, TextInput } from '../ui/controls';
 
 const Page = styled.main`
     min-height: 100%;
     display: grid;
     place-content: center;
-    padding: 24px;
+    padding: var(--space-5);
 `;
 
 const Form = styled.form`
     width: min(360px, 90vw);
     display: grid;
-    gap: 14px;
+    gap: var(--space-3);
     & h1 {
-        font-size: var(--size-title);
+        font-size: var(--type-title);
     }
     & label {
         display: grid;
-        gap: 2px;
+        gap: var(--space-1);
     }
     & label.one-line {
         display: flex;
         align-items: center;
-        gap: 8px;
+        gap: var(--space-2);
         min-height: 44px;
     }
 `;
@@ -61,7 +61,7 @@ export function SignInScreen() {
         <Page>
             <Form onSubmit={(e) => void enter(e)} aria-label={mode === 'sign-in' ? 'Sign in' : 'New account'}>
                 <h1>Knotty Prism</h1>
-                <WordChoice label="Sign in or open an account" value={mode} options={MODES} onChange={setMode} />
+                <Tabs label="Sign in or create an account" value={mode} options={MODES} onChange={setMode} />
                 {mode === 'register' && (
                     <label>
                         Your name
@@ -86,7 +86,7 @@ export function SignInScreen() {
                 </label>
                 <p role="alert">{fault}</p>
                 <Button $main type="submit" isDisabled={waiting}>
-                    {waiting ? 'One moment…' : mode === 'sign-in' ? 'Sign in' : 'Open the account'}
+                    {waiting ? 'One moment…' : mode === 'sign-in' ? 'Sign in' : 'Create account'}
                 </Button>
             </Form>
         </Page>

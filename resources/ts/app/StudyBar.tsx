@@ -50,7 +50,7 @@ export function StudyBar({ studies, study, papers, opening = false, onChoose, on
             </label>
             {study.hand !== null && (
                 <Link to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}`} title={study.hand}>
-                    in your hand
+                    calibrated hand
                 </Link>
             )}
             {onPhoto !== undefined && (
@@ -58,7 +58,7 @@ export function StudyBar({ studies, study, papers, opening = false, onChoose, on
                     acceptedFileTypes={['image/*', '.heic', '.heif']}
                     onSelect={(files) => files?.[0] !== undefined && onPhoto(files[0])}
                 >
-                    <WordButton isPending={opening}>{opening ? 'Taking the photo in…' : 'Another photo'}</WordButton>
+                    <WordButton isPending={opening}>{opening ? 'Opening the photo…' : 'Another photo'}</WordButton>
                 </FileTrigger>
             )}
         </>

@@ -12,7 +12,7 @@ import { TopBar } from './TopBar';
 import { useStudyInHand } from './useStudyInHand';
 
 const Middle = styled.main`
-    padding: 24px;
+    padding: var(--space-5);
 `;
 
 interface StudyPlaceProps {
@@ -46,7 +46,7 @@ export function StudyPlace({ path, children }: StudyPlaceProps) {
                 {studies.isPending && <Middle aria-busy="true">Opening your studies…</Middle>}
                 {studies.data !== undefined && study === undefined && (
                     <Middle>
-                        There is no study yet. <Link to="/photo">Start with a photo</Link>.
+                        You have no study yet. <Link to="/photo">Start with a photo</Link>.
                     </Middle>
                 )}
             </Page>

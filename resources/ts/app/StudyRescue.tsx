@@ -8,16 +8,16 @@ import { Button, WordButton } from '../ui/controls';
 import { useSaveStudy, useStudyChanges } from '../api/studies';
 
 const Part = styled.section`
-    padding: 16px 24px;
+    padding: var(--space-4) var(--space-5);
     & p {
         max-width: 62ch;
     }
     & div {
         display: flex;
         flex-wrap: wrap;
-        gap: 6px 14px;
+        gap: var(--space-2) var(--space-3);
         align-items: center;
-        padding: 8px 0;
+        padding: var(--space-2) 0;
     }
 `;
 
@@ -35,14 +35,14 @@ interface StudyRescueProps {
 export function StudyRescue({ study, fault, onUndo, onFault }: StudyRescueProps) {
     const save = useSaveStudy((error) => onFault(sentenceOf(error)));
     return (
-        <Part aria-label="This study can not be shown">
+        <Part aria-label="This study can’t be shown">
             <p role="alert">{sentenceOf(fault)}</p>
             <div>
                 <Button $main onPress={onUndo}>
-                    Take the last change back
+                    Undo last change
                 </Button>
                 <WordButton isPending={save.isPending} onPress={() => save.mutate(study)}>
-                    Save it as one file
+                    Save study as a file
                 </WordButton>
                 <DeleteStudy study={study} onFault={onFault} />
             </div>
@@ -58,7 +58,7 @@ export function DeleteStudy({ study, onFault }: { study: Study; onFault: (text: 
     if (step !== 'asked') {
         return (
             <WordButton key="delete" autoFocus={step === 'kept'} onPress={() => setStep('asked')}>
-                Delete this study…
+                Delete study…
             </WordButton>
         );
     }
@@ -69,10 +69,10 @@ export function DeleteStudy({ study, onFault }: { study: Study; onFault: (text: 
                 isPending={remove.isPending}
                 onPress={() => remove.mutate(undefined, { onSuccess: () => void navigate('/photo', { replace: true }) })}
             >
-                Delete it
+                Delete study
             </Button>
             <WordButton autoFocus onPress={() => setStep('kept')}>
-                Keep it
+                Keep study
             </WordButton>
         </>
     );

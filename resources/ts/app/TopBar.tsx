@@ -4,15 +4,15 @@ import styled from 'styled-components';
 import { send, sentenceOf } from '../api/client';
 import { WordButton, WordChoice } from '../ui/controls';
 import { WaitingLine } from './WaitingLine';
-import { applySurround, type Surround } from '../ui/surround';
+import { chooseSurround, surroundNow, SURROUNDS, type Surround } from '../ui/surround';
 import { useMe } from '../api/studies';
 
 const Bar = styled.header`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 14px;
-    padding: 0 16px;
+    gap: 0 var(--space-3);
+    padding: 0 var(--space-4);
     border-bottom: 1.5px solid var(--strong-line);
     & h1 {
         font-weight: 700;
@@ -24,7 +24,7 @@ const Bar = styled.header`
         display: grid;
         place-items: center;
         min-height: 44px;
-        padding: 0 8px;
+        padding: 0 var(--space-2);
         /* Above as below, so that words in one line share a baseline. */
         border: solid transparent;
         border-width: 3px 0;
@@ -37,7 +37,7 @@ const Bar = styled.header`
     & label {
         display: flex;
         align-items: center;
-        gap: 6px;
+        gap: var(--space-2);
     }
     & .end a {
         display: grid;
@@ -48,14 +48,11 @@ const Bar = styled.header`
         margin-left: auto;
         display: flex;
         align-items: center;
-        gap: 10px;
+        gap: var(--space-3);
     }
 `;
 
-const SURROUNDS = [
-    { value: 'light', label: 'light' },
-    { value: 'middle', label: 'middle' },
-] as const;
+const CHOICES = SURROUNDS.map((s) => ({ value: s, label: s }));
 
 interface TopBarProps {
     /** What the place is about: its study, its paper. */
@@ -66,7 +63,7 @@ interface TopBarProps {
 /** The places, what the present one is about, the surroundings and the account, in one line of words. */
 export function TopBar({ children, onFault }: TopBarProps) {
     const me = useMe();
-    const [surround, setSurround] = useState<Surround>(() => applySurround());
+    const [surround, setSurround] = useState<Surround>(surroundNow);
 
     const signOut = async () => {
         try {
@@ -91,7 +88,7 @@ export function TopBar({ children, onFault }: TopBarProps) {
                 {children}
                 <div className="end">
                     <span>Surroundings</span>
-                    <WordChoice label="Surroundings" value={surround} options={SURROUNDS} onChange={(s) => setSurround(applySurround(s))} />
+                    <WordChoice label="Surroundings" value={surround} options={CHOICES} onChange={(s) => setSurround(chooseSurround(s))} />
                     {me.data !== undefined && (
                         <>
                             <Link to="/account">{me.data.name}</Link>

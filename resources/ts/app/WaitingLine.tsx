@@ -22,11 +22,14 @@ export function WaitingLine() {
             {waiting.length > 0 && (
                 <Line>
                     <span>
-                        <strong>{waiting.length === 1 ? 'One change waits' : `${waiting.length} changes wait`}.</strong>{' '}
+                        <strong>
+                            {waiting.length === 1 ? 'One change is waiting to be sent' : `${waiting.length} changes are waiting to be sent`}
+                            .
+                        </strong>{' '}
                         {lanes[0]?.state.trouble}{' '}
                         {lanes.every((lane) => lane.state.kept)
-                            ? 'Kept on this device, over a reload too, and sent again by itself.'
-                            : 'This browser keeps nothing more: leave the page open until it is sent.'}
+                            ? 'Saved on this device and sent automatically.'
+                            : 'This browser can’t save more: keep this page open until everything is sent.'}
                     </span>
                     <WordButton onPress={() => lanes.forEach((lane) => lane.now())}>Send now</WordButton>
                     {stuck !== undefined && (

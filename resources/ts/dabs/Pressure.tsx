@@ -3,7 +3,7 @@ import styled from 'styled-components';
 const Hatched = styled.span`
     display: inline-flex;
     align-items: center;
-    gap: 5px;
+    gap: var(--space-1);
     white-space: nowrap;
 `;
 

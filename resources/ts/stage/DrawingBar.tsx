@@ -6,8 +6,8 @@ const Bar = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 4px 12px;
-    padding: 4px 16px;
+    gap: var(--space-1) var(--space-3);
+    padding: var(--space-1) var(--space-4);
     background: repeating-linear-gradient(-45deg, var(--raised) 0 14px, var(--ground) 14px 16px);
     & p {
         flex: 1 1 260px;
@@ -46,7 +46,7 @@ export function DrawingBar({ drawing, brush, nameOf, onBrush, onEnd, onLeave }: 
             <Button isDisabled={drawing.points.length < leastPoints(drawing.tool)} onPress={onEnd}>
                 End
             </Button>
-            <WordButton onPress={onLeave}>Leave it</WordButton>
+            <WordButton onPress={onLeave}>Cancel</WordButton>
         </Bar>
     );
 }

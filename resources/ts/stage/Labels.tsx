@@ -5,10 +5,10 @@ import { flipped, type Flip } from './flip';
 const Tag = styled.span`
     position: absolute;
     transform: translate(8px, -20px);
-    padding: 0 3px;
+    padding: 0 var(--space-1);
     background: #fff;
     color: #000;
-    font-size: var(--size-small);
+    font-size: var(--type-figure);
     font-weight: 700;
     line-height: 16px;
     pointer-events: none;
@@ -18,7 +18,7 @@ const Cell = styled(Tag)`
     transform: none;
     font-weight: 400;
     line-height: 14px;
-    font-size: var(--size-small);
+    font-size: var(--type-figure);
 `;
 
 const at = (x: number, y: number) => ({ left: `${x * 100}%`, top: `${y * 100}%` });

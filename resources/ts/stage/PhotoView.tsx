@@ -53,10 +53,10 @@ const Waiting = styled.span`
     position: absolute;
     right: 0;
     top: 0;
-    padding: 2px 8px;
+    padding: var(--space-1) var(--space-2);
     background: #777;
     color: #fff;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     pointer-events: none;
 `;
 
@@ -184,7 +184,7 @@ export function PhotoView(props: PhotoViewProps) {
                 {look.grid && frame !== undefined && <CellNumbers frame={frame} flip={flip} />}
                 {pointer !== null && <UnderPointer study={study} photo={photo.id} spot={pointer} look={look} />}
                 {(picture.waiting || picture.failed) && (
-                    <Waiting>{picture.failed ? 'This view did not come; choose it again.' : 'Working it out…'}</Waiting>
+                    <Waiting>{picture.failed ? 'This view could not be loaded; choose it again.' : 'Loading view…'}</Waiting>
                 )}
             </Stage>
             <span className="only-read" role="status">

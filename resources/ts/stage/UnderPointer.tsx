@@ -13,11 +13,11 @@ const Line = styled.p`
     max-width: 100%;
     display: flex;
     align-items: center;
-    gap: 8px;
-    padding: 3px 10px 3px 3px;
+    gap: var(--space-2);
+    padding: var(--space-1) var(--space-3) var(--space-1) var(--space-1);
     background: #777;
     color: #fff;
-    font-size: var(--size-text);
+    font-size: var(--type-text);
     pointer-events: none;
     & i {
         width: 22px;

@@ -89,16 +89,16 @@ export function toolWords(tool: Tool, nameOf: (zone: number) => string): string 
         case 'split':
             return `Draw a line across “${nameOf(tool.zone)}”, from edge to edge.`;
         case 'add':
-            return `Draw round what belongs to “${nameOf(tool.zone)}”.`;
+            return `Draw round what to add to “${nameOf(tool.zone)}”.`;
         case 'take':
-            return `Draw round what does not belong to “${nameOf(tool.zone)}”.`;
+            return `Draw round what to remove from “${nameOf(tool.zone)}”.`;
         case 'new':
             return 'Draw round the new zone.';
         case 'touch':
             return `Press the colour of “${tool.name}” in “${nameOf(tool.zone)}”.`;
         case 'keepWhite':
-            return 'Paint where the paper stays bare.';
+            return 'Paint where the paper should stay bare.';
         case 'dropWhite':
-            return 'Paint where the paper need not stay bare.';
+            return 'Paint where colour may cover the paper again.';
     }
 }

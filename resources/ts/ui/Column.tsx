@@ -4,7 +4,7 @@ import styled from 'styled-components';
 export const PartHead = styled.div<{ $first?: boolean }>`
     display: flex;
     align-items: center;
-    gap: 0 12px;
+    gap: 0 var(--space-3);
     min-height: 44px;
     border-top: ${(p) => (p.$first === true ? '0' : '1.5px solid var(--strong-line)')};
     & h2 {
@@ -14,7 +14,7 @@ export const PartHead = styled.div<{ $first?: boolean }>`
         margin-left: auto;
     }
     & .kind {
-        margin-left: var(--space);
+        margin-left: var(--space-3);
     }
 `;
 
@@ -23,6 +23,6 @@ export const Column = styled.section`
     display: flex;
     flex-direction: column;
     gap: 0;
-    padding: 0 16px 12px;
+    padding: 0 var(--space-4) var(--space-3);
     min-width: 0;
 `;

@@ -38,7 +38,7 @@ const Handle = styled.button`
     position: absolute;
     width: 44px;
     height: 44px;
-    margin: -22px 0 0 -22px;
+    translate: -50% -50%;
     padding: 0;
     border: 0;
     border-radius: 50%;

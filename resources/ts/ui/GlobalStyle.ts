@@ -1,36 +1,85 @@
-import { createGlobalStyle } from 'styled-components';
+import { createGlobalStyle, css } from 'styled-components';
 
 /**
- * Everything around photos and pencils is achromatic, so that it can't tint a judgement. Two surroundings to choose from:
- * paper-light and middle grey. Few sizes, even figures.
+ * Everything around photos and pencils is achromatic, so that it can't tint a judgement. Three surroundings: paper-light, middle grey, and
+ * dark for the evening. Until one is chosen, those of the system.
  */
+const light = css`
+    color-scheme: light;
+    --ground: #e6e6e6;
+    --raised: #f1f1f1;
+    --quiet: #d3d3d3;
+    --ink: #161616;
+    --soft-ink: #484848;
+    --line: #8c8c8c;
+    --strong-line: #161616;
+`;
+
+const middle = css`
+    color-scheme: light;
+    --ground: #808080;
+    --raised: #8e8e8e;
+    --quiet: #969696;
+    --ink: #000000;
+    --soft-ink: #000000;
+    --line: #3d3d3d;
+    --strong-line: #000000;
+`;
+
+const dark = css`
+    color-scheme: dark;
+    --ground: #1c1c1c;
+    --raised: #272727;
+    --quiet: #383838;
+    --ink: #f0f0f0;
+    --soft-ink: #bebebe;
+    --line: #787878;
+    --strong-line: #e4e4e4;
+`;
+
+/** Five sizes of type, six of space. Styles elsewhere take sizes, space and colours of the surroundings from here alone. */
+const tokens = css`
+    --type-number: 36px;
+    --type-title: 20px;
+    --type-text: 14px;
+    --type-small: 13px;
+    --type-figure: 12px;
+    --space-1: 4px;
+    --space-2: 8px;
+    --space-3: 12px;
+    --space-4: 16px;
+    --space-5: 24px;
+    --space-6: 40px;
+    --touch: 44px;
+`;
+
 export const GlobalStyle = createGlobalStyle`
-    :root, :root[data-surround='light'] {
-        --ground: #e4e4e4;
-        --raised: #efefef;
-        --ink: #161616;
-        --soft-ink: #4a4a4a;
-        --line: #8c8c8c;
-        --strong-line: #161616;
-    }
-    :root[data-surround='middle'] {
-        --ground: #808080;
-        --raised: #8e8e8e;
-        --ink: #000000;
-        --soft-ink: #000000;
-        --line: #3d3d3d;
-        --strong-line: #000000;
-    }
     :root {
-        --size-small: 12px;
-        --size-note: 13px;
-        --size-text: 14px;
-        --size-lead: 17px;
-        --size-title: 20px;
-        --size-number: 34px;
-        --space-small: 8px;
-        --space: 12px;
-        --space-wide: 16px;
+        ${tokens}
+        ${light}
+    }
+    @media (prefers-color-scheme: dark) {
+        :root {
+            ${dark}
+        }
+    }
+    [data-surround='light'] {
+        ${light}
+    }
+    [data-surround='middle'] {
+        ${middle}
+    }
+    [data-surround='dark'] {
+        ${dark}
+    }
+    /* Read from a metre away, with the pencil in the hand. */
+    .from-afar {
+        --type-number: clamp(56px, 7vw, 96px);
+        --type-title: clamp(20px, 2.2vw, 28px);
+        --type-text: clamp(15px, 1.4vw, 18px);
+        --type-small: 15px;
+        --type-figure: 14px;
+        font-size: var(--type-text);
     }
     * { box-sizing: border-box; }
     html, body, #root { height: 100%; }
@@ -39,14 +88,15 @@ export const GlobalStyle = createGlobalStyle`
         background: var(--ground);
         color: var(--ink);
         font-family: 'Inter Variable', system-ui, sans-serif;
-        font-size: var(--size-text);
-        line-height: 1.35;
+        font-size: var(--type-text);
+        line-height: 1.4;
         font-feature-settings: 'tnum' 1, 'cv11' 1;
     }
     h1, h2, h3, p { margin: 0; font-weight: inherit; font-size: inherit; }
+    h1, h2, h3 { font-weight: 650; line-height: 1.25; text-wrap: balance; }
     button, input, select { font: inherit; color: inherit; }
     input, progress { accent-color: var(--ink); }
-    a { color: inherit; }
+    a { color: inherit; text-underline-offset: 3px; }
     :focus-visible, [data-focus-visible] { outline: 3px solid var(--ink); outline-offset: 2px; }
     .only-read { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
     @media (prefers-reduced-motion: reduce) { * { animation: none !important; transition: none !important; } }

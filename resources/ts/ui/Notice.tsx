@@ -4,8 +4,8 @@ import { WordButton } from './controls';
 export const Line = styled.div`
     display: flex;
     align-items: center;
-    gap: 12px;
-    padding: 2px 16px;
+    gap: var(--space-3);
+    padding: var(--space-1) var(--space-4);
     border-bottom: 1.5px solid var(--strong-line);
     background: repeating-linear-gradient(-45deg, var(--raised) 0 14px, var(--ground) 14px 16px);
     & button {
@@ -28,7 +28,7 @@ export function Notice({ text, onClose }: NoticeProps) {
             {text !== null && (
                 <Line>
                     <span>
-                        <strong>Mind:</strong> {text}
+                        <strong>Problem:</strong> {text}
                     </span>
                     <WordButton onPress={onClose}>Close</WordButton>
                 </Line>

@@ -1,5 +1,5 @@
 import { Button as AriaButton, RadioButton, RadioField, RadioGroup as AriaRadioGroup, type ButtonProps } from 'react-aria-components';
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 
 /** While it is at work it keeps its focus and its look, and pressing it again does nothing; whoever uses it says what is under way. */
 function AtWork({ isPending = false, onPress, type, ...rest }: ButtonProps) {
@@ -12,14 +12,23 @@ function AtWork({ isPending = false, onPress, type, ...rest }: ButtonProps) {
     );
 }
 
-/** A plain button: a line round a word. The one that matters most on a screen is filled. */
+/** The colour of a control lies within this: a finger has 44 pixels, the eye sees 36. */
+const seenWithin = css`
+    min-height: var(--touch);
+    border-block: var(--space-1) solid transparent;
+    background-clip: padding-box;
+    border-radius: 0;
+`;
+
+/** A button with a line round its words. The one that matters most on a screen is filled. */
 export const Button = styled(AtWork)<{ $main?: boolean }>`
-    min-height: 44px;
-    padding: 0 14px;
+    min-height: var(--touch);
+    padding: 0 var(--space-4);
     border: 1.5px solid var(--strong-line);
     border-radius: 0;
     background: ${(p) => (p.$main === true ? 'var(--ink)' : 'transparent')};
     color: ${(p) => (p.$main === true ? 'var(--ground)' : 'var(--ink)')};
+    font-weight: 600;
     cursor: pointer;
     &[data-hovered] {
         text-decoration: underline;
@@ -33,30 +42,29 @@ export const Button = styled(AtWork)<{ $main?: boolean }>`
     }
 `;
 
-/** A word that can be pressed, underlined, without a frame. */
+/** What else can be done: words on a quiet ground, without a line. Links are underlined, and lead elsewhere. */
 export const WordButton = styled(AtWork)`
-    min-height: 44px;
-    padding: 0 6px;
-    border: 0;
-    background: none;
+    ${seenWithin}
+    border-inline: 0;
+    padding: 0 var(--space-2);
+    background-color: var(--quiet);
     color: var(--ink);
-    text-decoration: underline;
-    text-decoration-thickness: 1px;
-    text-underline-offset: 4px;
     cursor: pointer;
     &[data-disabled] {
-        text-decoration: none;
+        background-color: transparent;
         color: var(--soft-ink);
         cursor: default;
     }
-    &[data-hovered] {
-        text-decoration-thickness: 2px;
+    &[data-hovered],
+    &[aria-expanded='true'] {
+        text-decoration: underline;
+        text-underline-offset: 3px;
     }
 `;
 
 export const NativeSelect = styled.select<{ $width?: number }>`
-    min-height: 44px;
-    padding: 0 8px;
+    min-height: var(--touch);
+    padding: 0 var(--space-2);
     border: solid transparent;
     border-width: 1.5px 0;
     border-bottom-color: var(--strong-line);
@@ -74,7 +82,7 @@ export const Range = styled.input.attrs({ type: 'range' })<{ $width?: number }>`
 
 export const TextInput = styled.input`
     min-height: 44px;
-    padding: 0 8px;
+    padding: 0 var(--space-2);
     border: 0;
     border-bottom: 1.5px solid var(--strong-line);
     background: var(--raised);
@@ -85,22 +93,41 @@ export const TextInput = styled.input`
     }
 `;
 
-const Choices = styled(AriaRadioGroup)`
+const Choices = styled(AriaRadioGroup)<{ $isTabs: boolean }>`
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
-    gap: 4px;
+    gap: 0 ${(p) => (p.$isTabs ? 'var(--space-2)' : '0')};
 `;
 
+/** One of a few values: cells that touch, the chosen one filled. */
 const Choice = styled(RadioButton)`
-    padding: 0 4px;
-    min-width: 44px;
-    min-height: 44px;
+    ${seenWithin}
+    border-inline: 0;
+    /* A line that belongs to what is seen, shared with the neighbour. */
+    box-shadow: inset 0 0 0 1px var(--line);
+    margin-left: -1px;
+    padding: 0 var(--space-2);
+    min-width: var(--touch);
+    display: grid;
+    place-items: center;
+    cursor: pointer;
+    &[data-selected] {
+        background-color: var(--ink);
+        color: var(--ground);
+    }
+`;
+
+/** One of the parts of a place: a word, with a bar under the one that is open. */
+const Tab = styled(RadioButton)`
+    min-height: var(--touch);
+    padding: 0 var(--space-1);
     display: grid;
     place-items: center;
     cursor: pointer;
     /* Above as below, so that words in one line share a baseline. */
     border: solid transparent;
-    border-width: 3px 0;
+    border-width: 4px 0;
     &[data-selected] {
         border-bottom-color: var(--ink);
         font-weight: 700;
@@ -114,13 +141,19 @@ interface WordChoiceProps<T extends string> {
     onChange: (value: T) => void;
 }
 
-/** A few words in a row, one of them underlined: the one chosen. */
-export function WordChoice<T extends string>({ label, value, options, onChange }: WordChoiceProps<T>) {
+/** A few values in a row, of which one is chosen. */
+export const WordChoice = <T extends string>(props: WordChoiceProps<T>) => <Words {...props} isTabs={false} />;
+
+/** The parts of a place in a row, of which one is open. */
+export const Tabs = <T extends string>(props: WordChoiceProps<T>) => <Words {...props} isTabs />;
+
+function Words<T extends string>({ label, value, options, onChange, isTabs }: WordChoiceProps<T> & { isTabs: boolean }) {
+    const Word = isTabs ? Tab : Choice;
     return (
-        <Choices aria-label={label} orientation="horizontal" value={value} onChange={(v) => onChange(v as T)}>
+        <Choices aria-label={label} orientation="horizontal" value={value} onChange={(v) => onChange(v as T)} $isTabs={isTabs}>
             {options.map((o) => (
                 <RadioField key={o.value} value={o.value}>
-                    <Choice>{o.label}</Choice>
+                    <Word>{o.label}</Word>
                 </RadioField>
             ))}
         </Choices>

@@ -13,16 +13,12 @@ export const Row = styled.div<{ $tight?: boolean }>`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 ${(p) => (p.$tight === true ? 'var(--space-small)' : 'var(--space)')};
+    gap: 0 ${(p) => (p.$tight === true ? 'var(--space-2)' : 'var(--space-3)')};
 `;
 
 /** A row that a finger can press anywhere in. */
 export const PressedRow = styled(Row)`
     min-height: 44px;
-    /* A word that can be pressed has room at its sides; the first stands with the text above. */
-    & > button:first-child {
-        margin-left: -6px;
-    }
 `;
 
 /** What stands beside the photo; below it where there is no room. */
@@ -40,26 +36,26 @@ export const SideBar = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 10px;
-    padding: 0 16px;
+    gap: 0 var(--space-3);
+    padding: 0 var(--space-4);
     border-bottom: 1px solid var(--line);
     & .end {
         margin-left: auto;
         display: flex;
         align-items: center;
-        gap: 8px;
+        gap: var(--space-2);
         min-width: 0;
     }
 `;
 
 /** Text with air around it. */
 export const Aired = styled.p`
-    padding: var(--space-small) 0;
+    padding: var(--space-2) 0;
 `;
 
 /** What fills a place by itself, or stands at its edge. */
 export const Inset = styled.div`
-    padding: var(--space-wide);
+    padding: var(--space-4);
 `;
 
 /** Dabs that touch, all of one size. */

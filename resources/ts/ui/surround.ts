@@ -1,11 +1,26 @@
-export type Surround = 'light' | 'middle';
+export const SURROUNDS = ['light', 'middle', 'dark'] as const;
+
+export type Surround = (typeof SURROUNDS)[number];
 
 const KEY = 'surround';
 
-/** Puts the chosen surroundings on the page; the choice is remembered on this device. */
-export function applySurround(choice?: Surround): Surround {
-    const surround = choice ?? (localStorage.getItem(KEY) === 'middle' ? 'middle' : 'light');
+/** The surroundings that are shown: those chosen on this device, or else those of the system. */
+export function surroundNow(): Surround {
+    const chosen = SURROUNDS.find((s) => s === localStorage.getItem(KEY));
+    return chosen ?? (window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+}
+
+/** Chooses surroundings for this device. */
+export function chooseSurround(surround: Surround): Surround {
     localStorage.setItem(KEY, surround);
-    document.documentElement.dataset['surround'] = surround;
+    showChosen();
     return surround;
+}
+
+/** Puts the chosen surroundings on the page; without a choice the page follows the system. */
+export function showChosen(): void {
+    const chosen = SURROUNDS.find((s) => s === localStorage.getItem(KEY));
+    if (chosen !== undefined) {
+        document.documentElement.dataset['surround'] = chosen;
+    }
 }

@@ -111,7 +111,7 @@ it('has right answers by the model, for two hundred drawers and photos that chan
 /** @param  list<string>  $said */
 function settles(DrillGround $ground, string $question, array $said, int $answer): void
 {
-    preg_match('/settles (.+?) most/', $question, $m);
+    preg_match('/greys (.+?) most/', $question, $m);
     $named = static fn (string $words): Pencil => array_values(
         array_filter($ground->pencils, static fn (Pencil $p): bool => DrillGround::called($p) === $words),
     )[0];

@@ -127,7 +127,7 @@ it('wants bare paper around, and no more pencils than there are places', functio
             [[0.0, 0.0], [99.0, 0.0], [9.0, 9.0], [0.0, 99.0]],
         ] as $across
     ) {
-        expect(fn () => new SwatchGrid($across, 2, 2, ['a']))->toBeRefused('lie across each other');
+        expect(fn () => new SwatchGrid($across, 2, 2, ['a']))->toBeRefused('cross each other');
     }
     expect((new SwatchGrid(ownCorners(), 3, 4, ['a', 'b', 'c', 'd', 'e']))->boxes()[4])->toEqual(
         new KnottyPrism\Core\Chart\Sheet\ChartBox('e', KnottyPrism\Core\Chart\Sheet\BoxKind::Heavy, 0.0, 1 / 3, 0.25, 1 / 3),

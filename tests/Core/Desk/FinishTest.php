@@ -74,16 +74,16 @@ test('contrast and edges are asked of what matters most', function () use ($shad
 test('how far it is is said plainly', function (): void {
     expect(array_map(static fn (int $done): string => AskFinished::howFar($done, 100), [0, 5, 25, 50, 80, 99, 100]))
         ->toBe([
-            'Nothing is laid yet.',
-            'Just begun.',
-            'A quarter of the way.',
-            'Half way.',
-            'Three quarters of the way.',
-            'Nearly there.',
-            'All passes are laid.',
+            'Not started',
+            'Just begun',
+            'A quarter done',
+            'Halfway',
+            'Three quarters done',
+            'Nearly done',
+            'All passes done',
         ])
         ->and(AskFinished::howFar(0, 0))
-        ->toBe('Nothing is laid yet.');
+        ->toBe('Not started');
 });
 
 test('the point and the strokes are those of the pass, cautions stand where they are needed', function (): void {

@@ -90,7 +90,7 @@ it('says of a pass what its shade would be without it where that is worse, and o
         foreach (PassReasons::of($answer, $paper) as $at => $reason) {
             $rest = new Stack(array_values(array_diff_key($stack->steps, [$at => true])));
             $moved = Lab::ofReflectance($rest->on($paper)->meanReflectance())->deltaE00($own);
-            $colours = str_starts_with((string) $reason, 'Without it the spot ends');
+            $colours = str_starts_with((string) $reason, 'Without this pass the spot would be');
             $said += (int) $colours;
             // What evens is said first of a finish.
             expect($colours ? $moved > 1.5 : $moved <= 1.5 || ($stack->steps[$at] instanceof Finish && $reason !== null))->toBeTrue(

@@ -67,7 +67,7 @@ it('splits a zone along a line, gives the smaller part a number and a name, and 
         ->and(fn () => $sheet->split(1, [[0.1, 0.5]]))
         ->toBeRefused('two points')
         ->and(fn () => $sheet->split(9, [[0, 0], [1, 1]]))
-        ->toBeRefused('no such zone');
+        ->toBeRefused('zone no longer exists');
     $corner = $sheet->split(1, [[0.2, -0.1], [0.2, 0.5], [-0.1, 0.5]]);
     expect(sizes($corner)[3])->toEqualWithDelta(12 * 20, 40);
 });
@@ -103,7 +103,7 @@ it('makes one piece of a zone a zone of its own, and cuts one piece without touc
     expect(fn () => $own->parted(3, 0.6, 0.9))
         ->toBeRefused('in one piece')
         ->and(fn () => $sheet->parted(2, 0.05, 0.5))
-        ->toBeRefused('No piece of "columns" lies there');
+        ->toBeRefused('There is no piece of "columns" there');
     // The line ends within the third column: only the second is cut.
     $split = $sheet->split(2, [[0.45, 0.25], [0.9, 0.25]]);
     expect(sizes($split)[3])
@@ -141,7 +141,7 @@ it('merges, redraws and takes away, and every pixel always belongs to a zone tha
         ->and(array_keys($swallowed->redrawn(null, $box(0, 0, 0.2, 0.2))->notes))
         ->toBe([1, 2]);
     expect(fn () => $sheet->redrawn(1, $box(0.5, 0.5, 0.501, 0.501)))
-        ->toBeRefused('hardly anything')
+        ->toBeRefused('too small')
         ->and(fn () => $sheet->takenFrom(1, $box(-1, -1, 2, 2)))
         ->toBeRefused('merge it with a neighbour')
         ->and(fn () => $sheet->merged(1, 1))
@@ -293,11 +293,11 @@ it('comes out of its JSON as it went in, and changes nothing that others hold', 
         ->and($back->balanceOf(8))
         ->toBeNull();
     expect(fn () => $survey->withoutSpot(5))
-        ->toBeRefused('no such spot')
+        ->toBeRefused('spot no longer exists')
         ->and(fn () => (new Survey())->sheet())
-        ->toBeRefused('proposed first')
+        ->toBeRefused('propose zones first')
         ->and(fn () => $survey->withNewSpot('  ', 7, 0.1, 0.1, 9))
-        ->toBeRefused('at least one letter')
+        ->toBeRefused('Give the spot a name')
         ->and(fn () => $survey->withNewSpot('x', 7, 1.2, 0.1, 9))
         ->toBeRefused('between 0 and 1');
 });

@@ -172,7 +172,7 @@ it('warns of paper that shows where the thing is smooth, with a change that was 
     expect($warning->shades)
         ->toBe([0, 1])
         ->and($remedy?->words)
-        ->toContain('beneath')
+        ->toContain('under')
         ->and(Warnings::codesIn($remedy->answer))
         ->not->toContain('grainy');
 });
@@ -242,7 +242,7 @@ it(
                     '/^It evens the mid: paper shows through: \d+ % without it, (even|grainy|paper shows through: \d+ %) with it\.$/',
                 )
                 ->and($reasons[0])
-                ->toContain('Without it');
+                ->toContain('Without this pass');
         }
     },
 );

@@ -57,7 +57,7 @@ it('finds the pass that is missing', function (string $done, string $missing) {
 it('leaves alone what is near enough, and says so', function () {
     $meant = seenOn(Pencils::stack('red@0.55'));
     $move = moveFor('red@0.55', new Lab($meant->l + 0.8, $meant->a, $meant->b), $meant);
-    expect($move->step)->toBeNull()->and($move->words())->toBe('Leave it: it is as near as a hand comes.');
+    expect($move->step)->toBeNull()->and($move->words())->toBe('Leave it: this is as close as a hand can get.');
 });
 
 it('lifts what a heavy hand has laid too dark', function () {

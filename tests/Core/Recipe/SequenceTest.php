@@ -312,7 +312,7 @@ it('is said as an artist would, and says why each pass is there', function () {
         ->and($words->inShort())
         ->toContain('black whisper, black light to medium')
         ->and(SequenceWords::of(new Sequence([]), $shades)->whole())
-        ->toBe('The paper is left bare.');
+        ->toBe('Leave the paper bare.');
     [$even, $graded] = [
         new GradedPass(Pencils::named('blue'), [$light, $light, $light, $light]),
         new GradedPass(Pencils::named('red'), [null, $light, $firm, null]),
@@ -328,10 +328,10 @@ it('is said as an artist would, and says why each pass is there', function () {
     expect($reasons)
         ->toHaveCount(5)
         ->and($reasons[3])
-        ->toContain('Without it the dark ends')
+        ->toContain('Without this pass the dark would be')
         ->toContain('too light')
         ->and($reasons[4])
-        ->toContain('Without it the red door ends');
+        ->toContain('Without this pass the red door would be');
 });
 
 it('grades a whole pass firmer, lighter, steeper, flatter, and never beyond its pressures', function () {

@@ -41,7 +41,7 @@ function warningsOf(string $stack, string $target, string $paper = 'white medium
             expect(Warnings::codesIn($warning->remedied))
                 ->not->toContain($warning->kind->value)
                 ->and($warning->remedy)
-                ->toContain('tried');
+                ->toContain('likely error then');
         }
     }
 
@@ -185,7 +185,7 @@ it('says what to look out for in a sequence once, by the pass that causes it, an
     expect($remedy)
         ->not->toBeNull()
         ->and($remedy->words)
-        ->toContain('tried')
+        ->toContain('likely error then')
         ->and(Warnings::codesIn($remedy->answer))
         ->not->toContain('bloom')
         ->and($remedy->answer->errorOnPaper())

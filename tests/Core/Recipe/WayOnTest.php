@@ -65,7 +65,7 @@ it('leaves a pass out, or lifts first, where it is too dark already', function (
 });
 
 it('leaves a finished place alone that came out as planned, and mends one that did not', function () {
-    expect(wayOn('red@0.55 blue@0.35', '', target: new Lab(20, 0, 0))->words())->toBe('Leave it: it came out as planned.');
+    expect(wayOn('red@0.55 blue@0.35', '', target: new Lab(20, 0, 0))->words())->toBe('Leave it: it turned out as planned.');
     $pale = Lab::ofXyz(Pencils::stack('red@0.35')->on(Paper::whiteMedium())->xyz());
     $mend = wayOn('red@0.55 blue@0.35', '', $pale);
     expect($mend->last?->step)

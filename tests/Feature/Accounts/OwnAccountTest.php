@@ -134,7 +134,7 @@ it('deletes an account with everything in it, against its password, and nothing 
     $this->actingAs($demo)
         ->deleteJson('/api/account', ['password' => PRESENT])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'belongs to whoever sits at this machine'));
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'open to everyone who uses this computer'));
 });
 
 it('stays signed in by choice, and says when to try again', function () {

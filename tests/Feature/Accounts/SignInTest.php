@@ -27,7 +27,7 @@ it('opens an account with a hashed password, signs out, and signs in again', fun
 it('refuses a second account for an address, and a short password, with the cure', function () {
     $this->artist('tide');
     $this->postJson('/accounts', ['name' => 'T', 'email' => 'tide@example.org', 'password' => 'long enough 10'])->assertJsonFragment([
-        'detail' => 'There is an account with this address already; sign in instead.',
+        'detail' => 'An account with this address already exists; sign in instead.',
     ]);
     $this->postJson('/accounts', ['name' => 'T', 'email' => 'ebb@example.org', 'password' => 'short'])->assertJsonFragment([
         'detail' => 'A password needs at least 10 characters.',

@@ -143,7 +143,7 @@ it('refuses what is no account file, and names a study that is damaged while it 
         ->toMatchArray([
             'state' => 'failed',
             'taken' => null,
-            'problem' => 'This account file is of another version; save it again with this version of Knotty Prism.',
+            'problem' => 'This account file was made by another version; save it again with this version of Knotty Prism.',
         ])
         ->and($send($with('account.json', '{"format":"knotty-prism-account","version":1}'))->json('problem'))
         ->toContain('damaged');
@@ -250,7 +250,7 @@ it('saves two studies that are planned, and takes them in whole or not at all, w
     $this->patchJson('/api/account/password', ['password' => 'x', 'new' => 'long enough 11'])
         ->assertStatus(503)
         ->assertHeader('Retry-After', 5)
-        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'being brought in'));
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'being restored'));
     $what = static fn () => null;
     $this->travel(1)->minutes();
     TakeInAccount::whatWasLeft();

@@ -90,7 +90,7 @@ it('keeps a note of a session, of one\'s own alone', function () {
             ->assertUnprocessable()
             ->json('detail'),
     )
-        ->toContain('not in the log')
+        ->toContain('no longer in the log')
         ->and($this->getJson('/api/book/log')->json('sessions'))
         ->toBe([]);
 });

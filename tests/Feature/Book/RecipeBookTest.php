@@ -96,7 +96,7 @@ it(
             $this->getJson("/api/book/recipes/{$recipe['id']}/laid")
                 ->assertUnprocessable()
                 ->json('detail'),
-        )->toContain('The drawer is empty');
+        )->toContain('Your drawer is empty');
     },
 );
 
@@ -125,7 +125,7 @@ it('keeps what was really laid, where that is something else than was planned', 
         ->toBe(['mid' => 'firm']);
 });
 
-it('says of a zone that was photographed how it came out, unless its artist says so herself', function () {
+it('says of a zone that was photographed how it turned out, unless its artist says so herself', function () {
     $study = pictureOf($this);
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
     $check = $this->postJson("/api/studies/$study->id/plan/checks/made-up", ['passes' => 20, 'seed' => 5])
@@ -176,7 +176,7 @@ it('keeps what was chosen for a spot; changes its words, takes it out and puts i
     $this->patchJson("/api/book/recipes/{$recipe['id']}", ['name' => ''])->assertUnprocessable();
     $this->postJson("/api/studies/$study->id/book-recipes", [])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', 'Choose a zone, or a spot whose recipe you kept.');
+        ->assertJsonPath('detail', 'Choose a zone, or a spot with a recipe.');
     $hex = $recipe['shades'][0]['hex'];
     expect(
         $this->deleteJson("/api/book/recipes/{$recipe['id']}")

@@ -55,7 +55,7 @@ it('shows what a drawer file would do, takes it in, fits its pencils, and undoes
         ->toBe(['binder', 'hiding power', 'laydown'])
         ->and($user->pencils()->whereNull('fit')->count())
         ->toBe(0);
-    $this->postJson('/api/drawer/undo')->assertJson(['undone' => 'bring in 25 pencils']);
+    $this->postJson('/api/drawer/undo')->assertJson(['undone' => 'import 25 pencils']);
     expect($this->get('/api/drawer/file/csv')->getContent())->toBe($before);
     $this->postJson('/api/drawer/undo')->assertJson(['undone' => null]);
 });

@@ -7,21 +7,6 @@ use App\Models\PencilRow;
 use App\Models\User;
 use KnottyPrism\Core\Colour\Lab;
 
-/** @return array<string, mixed> the hand as it was learned from six strips that all came out at one rung of their ladders */
-function learnt(int $rung, string $paper = 'white medium'): array
-{
-    $asked = test()
-        ->getJson('/api/hand?paper='.urlencode($paper))
-        ->assertOk()
-        ->json('strips');
-    $said = array_map(static fn (array $s): array => ['stack' => $s['stack'], 'rung' => $rung], array_slice($asked, 0, 6));
-
-    return test()
-        ->postJson('/api/hand?paper='.urlencode($paper), ['strips' => $said])
-        ->assertCreated()
-        ->json();
-}
-
 it('learns a hand by the ladder, predicts for it from then on, and goes back', function () {
     $user = $this->artistWithDrawer();
     $this->actingAs($user);
@@ -212,7 +197,7 @@ it('refuses what no strip can be', function (array $json, string $says) {
     expect($this->postJson('/api/hand', $json)->assertUnprocessable()->json('detail'))->toContain($says);
     expect(HandVersion::query()->count())->toBe(0);
 })->with([
-    'none' => [['strips' => []], 'Say of one strip at least'],
+    'none' => [['strips' => []], 'result of at least one strip'],
     'a rung that is none' => [['strips' => [['stack' => '711@0.35', 'rung' => 9]]], 'rung'],
     'no colour' => [['strips' => [['stack' => '711@0.35', 'hex' => 'brownish']]], 'like #a1b2c3'],
     'a measured colour that is none' => [['strips' => [['stack' => '711@0.35', 'lab' => [300, 0, 0]]]], 'L* from 0 to 100'],
@@ -229,5 +214,5 @@ it('goes to no version that is not there, and to no study of another', function 
     $this->actingAs(User::factory()->create(['name' => 'empty']));
     $this->getJson('/api/hand')
         ->assertUnprocessable()
-        ->assertJsonPath('detail', 'The drawer is empty. Bring pencils in first, then try your hand.');
+        ->assertJsonPath('detail', 'Your drawer is empty. Add pencils first, then calibrate your hand.');
 });

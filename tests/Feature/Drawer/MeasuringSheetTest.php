@@ -41,7 +41,7 @@ it('goes from a list of numbers to measured pencils in the drawer, and back by u
     )->toStartWith('%PDF');
     $this->getJson("/api/drawer/sheets/$sheet[id]/drawer.csv")
         ->assertUnprocessable()
-        ->assertJsonPath('detail', 'Nothing was measured on this sheet yet; photograph a page first.');
+        ->assertJsonPath('detail', 'Nothing has been measured on this chart yet; photograph a page first.');
 
     $read = $this->postJson("/api/drawer/sheets/$sheet[id]/photo", [
         'photo' => uploadOf(sheetPhoto($sheet['id'], Shot::ordinary(4)), 'page.jpg'),
@@ -114,7 +114,7 @@ it('measures on the paper in use, and says on which it can not', function () {
     expect(Lab::ofHex((string) $taken->record->light)->l)->toBeGreaterThan(Lab::ofHex($lightOnGrey)->l + 5);
     $this->postJson('/api/drawer/sheets', [...$list, 'paper' => 'black'])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'black print shows'));
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'black print is visible'));
 });
 
 it('reads the pages of a long list one after the other, and keeps what it has', function () {
@@ -234,7 +234,7 @@ it('reads a page of swatches of one\'s own by a grid, once, and takes it in like
     $this->getJson("/api/drawer/sheets/$read[id]/file.pdf")->assertUnprocessable();
     $this->postJson("/api/drawer/sheets/$read[id]/photo", ['photo' => uploadOf($jpeg, 'own.jpg')])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'page of your own'));
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'your own page'));
     expect($this->getJson('/api/drawer/sheets')->assertOk()->json('sheets.0.measured'))->toBe(2);
     foreach (
         [

@@ -308,7 +308,7 @@ it('keeps, leaves out, presets and recolours, with the values as they were', fun
 it('says why nothing can be planned yet, and shows the plan to nobody else', function () {
     $study = $this->fields('#b04030', '#3a5a8a', '#c9bda0', '#3c6a4a', '#e0c040', '#2c2c30');
     $base = "/api/studies/$study->id/plan";
-    expect($this->getJson($base)->assertOk()->json('cannot'))->toContain('no zones yet');
+    expect($this->getJson($base)->assertOk()->json('cannot'))->toContain('no zones');
     $this->postJson("$base/run")->assertUnprocessable();
     $this->actingAs($this->artist('stranger'));
     foreach (['', '/answers?zone=1', '/values', '/image?step=1', '/card.pdf', '/palette.csv'] as $path) {

@@ -200,7 +200,7 @@ it('refuses a light that is none and a place outside, and says that nothing is p
         'settings' => ['darks=never-black'],
         'key' => 'another-method',
     ])->assertOk();
-    expect($this->getJson("$base/loupe?step=1&x=0.5&y=0.5")->json('detail'))->toContain('plan it first');
+    expect($this->getJson("$base/loupe?step=1&x=0.5&y=0.5")->json('detail'))->toContain('plan the picture first');
 });
 
 it('shows a piece of a photo at a size, whether it is larger than that or smaller', function () {

@@ -68,7 +68,7 @@ it('takes shades of a zone as they are called, does without those that were drop
     expect($shades(change($study, 'moveShade', ['zone' => $zone, 'shade' => 'light', 'place' => 0.9])->json()))->toHaveKey('light');
     change($study, 'dropShade', ['zone' => $zone, 'shade' => 'mid'])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'The mid stays'));
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'needs its mid'));
     change($study, 'nameShade', ['zone' => $zone, 'shade' => 'touch', 'name' => 'x'])->assertUnprocessable();
     expect($shades(change($study, 'nameShade', ['zone' => $zone, 'shade' => 'dark', 'name' => ' '])->json()))->toMatchArray([
         'dark' => 'dark',

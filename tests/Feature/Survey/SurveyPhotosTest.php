@@ -19,7 +19,7 @@ it('holds several photos with their roles, lets the colours follow another, and 
     $this->patchJson("/api/studies/$study->id/photos/$second", ['roles' => ['music']])->assertUnprocessable();
     $this->deleteJson("/api/studies/$study->id/photos/$first->id")
         ->assertUnprocessable()
-        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'follow another one first'));
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'use another one for the colours first'));
     $this->patchJson("/api/studies/$study->id", ['colourPhoto' => $second])
         ->assertOk()
         ->assertJson(['photoId' => $second, 'photoWidth' => 400]);

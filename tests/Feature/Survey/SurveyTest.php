@@ -182,14 +182,14 @@ it('makes one piece of a zone a zone of its own, and takes that back', function 
     )->toEqual($both->json('zones'));
     change($study, 'partZone', ['zone' => $one, 'x' => 0.5, 'y' => 0.75])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'No piece'));
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'There is no piece'));
 });
 
 it('splits a zone along a drawn line, and refuses what can not be done with the cure', function () {
     $study = $this->fields('#e8e4d8', '#7a4a2e', '#5f8f86', '#20242a', '#b8442c', '#9a9a9a');
     change($study, 'renameZone', ['zone' => 1, 'name' => 'x'])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', 'There are no zones yet; let them be proposed first.');
+        ->assertJsonPath('detail', 'There are no zones yet; propose zones first.');
     $zones = change($study, 'proposeZones', ['most' => 12])->json('zones.list');
     // The field at the upper left, by the middle of its outline.
     $corner = collect($zones)->first(static fn (array $z): bool => max(array_map(max(...), $z['outlines'])) < 0.6)['number'];
@@ -197,7 +197,7 @@ it('splits a zone along a drawn line, and refuses what can not be done with the 
     expect($answer->json('zones.list'))->toHaveCount(7);
     change($study, 'splitZone', ['zone' => $corner, 'line' => [[0.9, 0.9], [0.95, 0.95]]])
         ->assertUnprocessable()
-        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'in one piece'));
+        ->assertJsonPath('detail', fn (string $d): bool => str_contains($d, 'doesn’t divide'));
     change($study, 'splitZone', ['zone' => 200, 'line' => [[0, 0], [1, 1]]])->assertUnprocessable();
     change($study, 'fly', [])->assertUnprocessable();
     change($study, 'describeZone', ['zone' => $corner, 'surface' => 'wet'])->assertUnprocessable();

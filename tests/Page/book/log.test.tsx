@@ -28,7 +28,7 @@ describe('the log', () => {
     it('says that it fills by itself, and then tells each session', async () => {
         app.says('GET', '/api/book/log', { ...log([]), total: { sessions: 0, passes: 0, minutes: 0, usedMm: 0 } });
         const { unmount } = show();
-        await screen.findByText(/Nothing is logged yet/);
+        await screen.findByText(/No sessions yet/);
         expect(screen.queryByRole('region', { name: 'Totals' })).toBeNull();
         unmount();
         app.says('GET', '/api/book/log', log([session(1, { leftOut: 2, checks: [5] }), session(2)]));
@@ -36,9 +36,9 @@ describe('the log', () => {
         const first = (await screen.findAllByRole('listitem'))[0] as HTMLElement;
         expect(first.textContent).toContain('9 passes in 1 h 00, 2 left out: “sea”, “stone, left”.');
         expect(first.textContent).toContain('741, 6.8 mm');
-        expect(within(first).getByAltText('The drawing as it was then').getAttribute('src')).toBe('/api/studies/7/plan/checks/5/photo');
+        expect(within(first).getByAltText('The drawing at that time').getAttribute('src')).toBe('/api/studies/7/plan/checks/5/photo');
         const totals = within(screen.getByRole('region', { name: 'Totals' }));
-        expect(totals.getByRole('row', { name: /^all of it 2 2 h 05 18 131 mm/ })).toBeTruthy();
+        expect(totals.getByRole('row', { name: /^total 2 2 h 05 18 131 mm/ })).toBeTruthy();
         expect(totals.getByRole('link', { name: 'Calendar' }).getAttribute('href')).toBe('/api/book/log/log.ics');
     });
 
@@ -56,16 +56,16 @@ describe('the log', () => {
         app.says('GET', '/api/book/log', log([session(4)]));
         app.says('PATCH', '/api/book/log', log([session(4, { note: 'rain' })]));
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'Note something' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Add a note' }));
         fireEvent.keyDown(screen.getByLabelText('Note of this session'), { key: 'Escape' });
         expect(app.last('PATCH')).toBeUndefined();
-        fireEvent.click(screen.getByRole('button', { name: 'Note something' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Add a note' }));
         fireEvent.change(screen.getByLabelText('Note of this session'), { target: { value: 'rain' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Save note' }));
         await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ session: 4, note: 'rain' }));
         app.refuses('PATCH', '/api/book/log', 422, 'A note has up to 2000 characters.');
-        fireEvent.click(screen.getByRole('button', { name: /^Note something|^Change the note/ }));
-        fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+        fireEvent.click(screen.getByRole('button', { name: /^Add a note|^Edit note/ }));
+        fireEvent.click(screen.getByRole('button', { name: 'Save note' }));
         await waitFor(() => expect(onFault).toHaveBeenCalledWith('A note has up to 2000 characters.'));
     });
 
@@ -77,7 +77,7 @@ describe('the log', () => {
         });
         app.says('PATCH', '/api/drawer/pencil', {});
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'Note 741 as low in the drawer' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Mark 741 as running low' }));
         await waitFor(() => expect(app.last('PATCH', '/api/drawer/pencil')?.body).toEqual({ id: 'Slipway/741', stock: 'low' }));
         expect(screen.getByRole('row', { name: /741 Slate step 24 mm 14 mm 31 mm/ })).toBeTruthy();
         expect(screen.getByText('“sea”, mid: flat. it is fog')).toBeTruthy();

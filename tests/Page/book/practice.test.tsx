@@ -43,7 +43,7 @@ describe('practice', () => {
         // Answered, nothing more can be chosen of it.
         fireEvent.keyDown(window, { key: '2' });
         expect(app.asked.filter((a) => a.method === 'POST')).toHaveLength(1);
-        expect(screen.getByRole('row', { name: /^warm or cool middling 4 of 5/ })).toBeTruthy();
+        expect(screen.getByRole('row', { name: /^warm or cool medium 4 of 5/ })).toBeTruthy();
         app.says('GET', '/practice', {
             skills: skills(4, 5),
             next: null,
@@ -78,12 +78,12 @@ describe('practice', () => {
     it('practises one skill alone, and says where there is nothing to ask', async () => {
         app.says('GET', 'skill=value', { skills: skills(3, 4), next: null, drill: null });
         show();
-        const choice = await screen.findByRole('combobox', { name: 'What is practised' });
+        const choice = await screen.findByRole('combobox', { name: 'Skill to practise' });
         await waitFor(() => expect(within(choice).getAllByRole('option')).toHaveLength(3));
         // A figure that is typed while something is chosen answers nothing.
         fireEvent.keyDown(choice, { key: '1' });
         fireEvent.change(choice, { target: { value: 'value' } });
-        await screen.findByText(/have no such question/);
+        await screen.findByText(/^No question of this kind/);
         expect(app.last('POST')).toBeUndefined();
     });
 

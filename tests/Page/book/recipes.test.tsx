@@ -61,7 +61,7 @@ describe('the book of recipes', () => {
         app.says('GET', '/api/book/recipes', book([]));
         fireEvent.click(screen.getByRole('button', { name: 'any colour' }));
         fireEvent.change(screen.getByLabelText('Words'), { target: { value: ' heron ' } });
-        await screen.findByText('Nothing in the book has all of that.');
+        await screen.findByText('No recipe in your Book matches all of that.');
         expect(app.last('GET', '/api/book/recipes')?.path).toContain('words=heron&');
         app.refuses('GET', '/spot', 422, 'No such place.');
         fireEvent.keyDown(photo(), { key: ' ' });
@@ -78,14 +78,14 @@ describe('the book of recipes', () => {
     it('offers what is done first, and keeps a zone with what is said of it', async () => {
         app.says('POST', '/book-recipes', book([bookRecipe(3, 'sea')]), 201);
         show();
-        const zone = await screen.findByRole('combobox', { name: 'Zone to keep' });
+        const zone = await screen.findByRole('combobox', { name: 'Zone to save' });
         expect(
             within(zone)
                 .getAllByRole('option')
                 .map((o) => o.textContent),
-        ).toEqual(['sea, done', 'rope, begun', 'post']);
+        ).toEqual(['sea, done', 'rope, in progress', 'post']);
         fireEvent.change(screen.getByLabelText('Subject'), { target: { value: 'dusk' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Keep in the book' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Save in the Book' }));
         await waitFor(() => expect(app.last('POST')?.body).toEqual({ zone: 5, words: 'dusk', outcome: '' }));
         await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Subject').value).toBe(''));
     });
@@ -116,12 +116,12 @@ describe('the book of recipes', () => {
             },
         });
         show();
-        fireEvent.click((await screen.findAllByRole('button', { name: 'Lay it with today’s pencils' }))[0] as HTMLElement);
-        const laid = within(await screen.findByRole('region', { name: '“sea” laid with today’s pencils' }));
+        fireEvent.click((await screen.findAllByRole('button', { name: 'Use today’s pencils' }))[0] as HTMLElement);
+        const laid = within(await screen.findByRole('region', { name: '“sea” with today’s pencils' }));
         expect(laid.getByRole('status').textContent).toBe('741 is not available: 728 in its place, 3.2 off.');
         expect(laid.getByRole('img', { name: 'light, now' })).toBeTruthy();
         expect(laid.getByText('728 over all of it lightly')).toBeTruthy();
-        expect(laid.getByText(/within about 4 on your paper/)).toBeTruthy();
+        expect(laid.getByText(/likely error 4/)).toBeTruthy();
     });
 
     it('changes words, takes one out and puts it back', async () => {
@@ -130,15 +130,15 @@ describe('the book of recipes', () => {
         }
         show();
         const entry = within((await screen.findAllByRole('listitem'))[0] as HTMLElement);
-        fireEvent.click(entry.getByRole('button', { name: 'Change its words' }));
+        fireEvent.click(entry.getByRole('button', { name: 'Edit details' }));
         fireEvent.change(entry.getByLabelText('Name'), { target: { value: ' ' } });
-        expect(entry.getByRole<HTMLButtonElement>('button', { name: 'Keep it' }).disabled).toBe(true);
+        expect(entry.getByRole<HTMLButtonElement>('button', { name: 'Save details' }).disabled).toBe(true);
         fireEvent.change(entry.getByLabelText('Name'), { target: { value: 'grey sea' } });
-        fireEvent.click(entry.getByRole('button', { name: 'Keep it' }));
+        fireEvent.click(entry.getByRole('button', { name: 'Save details' }));
         await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ name: 'grey sea', words: 'wet slate', outcome: '' }));
-        fireEvent.click(entry.getByRole('button', { name: 'Take “sea” out of the book' }));
-        fireEvent.click(await screen.findByRole('button', { name: 'Put it back' }));
+        fireEvent.click(entry.getByRole('button', { name: 'Remove “sea” from the Book' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Undo remove' }));
         await waitFor(() => expect(app.last('POST')?.path).toBe('/api/book/recipes/1/restore'));
-        await waitFor(() => expect(screen.queryByRole('button', { name: 'Put it back' })).toBeNull());
+        await waitFor(() => expect(screen.queryByRole('button', { name: 'Undo remove' })).toBeNull());
     });
 });

@@ -30,13 +30,13 @@ describe('a plan that is shown', () => {
         app.says('POST', '/share', { link: { ...link, photo: 4, photoName: 'evening', note: 'Warmer.', at: 1_795_000_000 } }, 201);
         app.says('DELETE', '/share', { link: null });
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'Make a link' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Create link' }));
         expect((await screen.findByLabelText<HTMLInputElement>('The link')).value).toBe(`${window.location.origin}/shared/abc`);
-        expect(screen.getByText(/Warmer\./).textContent).toContain('The colours should follow “evening”.');
-        fireEvent.click(screen.getByRole('button', { name: 'Withdraw the link' }));
-        await screen.findByRole('button', { name: 'Make a link' });
+        expect(screen.getByText(/Warmer\./).textContent).toContain('Colours should follow “evening”.');
+        fireEvent.click(screen.getByRole('button', { name: 'Stop sharing' }));
+        await screen.findByRole('button', { name: 'Create link' });
         app.refuses('POST', '/share', 503, 'The database does not answer.');
-        fireEvent.click(screen.getByRole('button', { name: 'Make a link' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Create link' }));
         await waitFor(() => expect(onFault).toHaveBeenCalledWith('The database does not answer.'));
     });
 
@@ -45,9 +45,9 @@ describe('a plan that is shown', () => {
         const writeText = vi.fn().mockRejectedValueOnce(new Error('no')).mockResolvedValue(undefined);
         Object.defineProperty(navigator, 'clipboard', { value: { writeText }, configurable: true });
         show();
-        await screen.findByText('Nothing yet.');
+        await screen.findByText('No replies yet.');
         fireEvent.click(screen.getByRole('button', { name: 'Copy' }));
-        await waitFor(() => expect(onFault).toHaveBeenCalledWith(expect.stringContaining('Copy it by hand')));
+        await waitFor(() => expect(onFault).toHaveBeenCalledWith(expect.stringContaining('copy it by hand')));
         expect(writeText).toHaveBeenCalledWith(`${window.location.origin}/shared/abc`);
     });
 });
@@ -69,7 +69,7 @@ describe('who looks on', () => {
         app.says('POST', '/api/shared/abc/note', sharedPlan({ said: { photo: 4, note: 'Warmer.', at: 5 } }));
         show();
         await screen.findByRole('heading', { name: 'Low water: how it is to be drawn' });
-        expect(screen.getByText(/Within about 5 of the photo/)).toBeTruthy();
+        expect(screen.getByText(/Likely error on paper: 5/)).toBeTruthy();
         expect(screen.getAllByRole('img').map((i) => i.getAttribute('src'))).toEqual([
             '/api/shared/abc/photos/3',
             '/api/shared/abc/photos/4',
@@ -77,21 +77,21 @@ describe('who looks on', () => {
         ]);
         const zones = within(screen.getByRole('list', { name: 'Zones' })).getAllByRole('listitem');
         expect(zones.map((z) => z.textContent)).toEqual([
-            'sea741 Slate step over all of it lightly. Within about 3.',
+            'sea741 Slate step over all of it lightly. Likely error 3.',
             'ropeNot planned yet.',
         ]);
         fireEvent.click(screen.getByRole('radio', { name: 'evening' }));
         fireEvent.change(screen.getByLabelText('A note for the artist'), { target: { value: 'Warmer.' } });
         app.says('GET', '/api/shared/abc', sharedPlan({ said: { photo: 4, note: 'Warmer.', at: 5 } }));
-        fireEvent.click(screen.getByRole('button', { name: 'Tell the artist' }));
-        expect((await screen.findByRole('status')).textContent).toContain('The artist can read it.');
+        fireEvent.click(screen.getByRole('button', { name: 'Send reply' }));
+        expect((await screen.findByRole('status')).textContent).toContain('Sent. You can change it');
         expect(app.last('POST')?.body).toEqual({ photo: 4, note: 'Warmer.' });
     });
 
     it('is told that there is nothing any more, or why it can not be shown', async () => {
         app.refuses('GET', '/api/shared/abc', 404, 'Not found.');
         const { unmount } = show();
-        expect((await screen.findByRole('alert')).textContent).toContain('The link was withdrawn');
+        expect((await screen.findByRole('alert')).textContent).toContain('Sharing was stopped');
         unmount();
         app.refuses('GET', '/api/shared/abc', 503, 'The database does not answer.');
         show();
@@ -102,10 +102,10 @@ describe('who looks on', () => {
         app.says('GET', '/api/shared/abc', sharedPlan({ photos: sharedPlan().photos.slice(0, 1), isPlanned: false }));
         app.refuses('POST', '/note', 422, 'A note has up to 1000 characters.');
         show();
-        await screen.findByText(/Not all of it is planned yet/);
+        await screen.findByText(/Some zones are not planned yet/);
         expect(screen.queryByRole('radio')).toBeNull();
         fireEvent.change(screen.getByLabelText('A note for the artist'), { target: { value: 'Long.' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Tell the artist' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Send reply' }));
         expect((await screen.findByRole('alert')).textContent).toBe('A note has up to 1000 characters.');
         expect(screen.getByLabelText<HTMLInputElement>('A note for the artist').value).toBe('Long.');
     });
@@ -118,7 +118,7 @@ describe('everything taken along', () => {
                 <AccountPart />
             </Wrapper>,
         );
-        expect(screen.getByRole('link', { name: 'Save it all' }).getAttribute('href')).toBe('/api/book/account.zip');
+        expect(screen.getByRole('link', { name: 'Save account as a file' }).getAttribute('href')).toBe('/api/book/account.zip');
         const choose = () =>
             fireEvent.change(container.querySelector('input[type=file]') as HTMLInputElement, {
                 target: { files: [new File(['x'], 'all.zip')] },
@@ -131,7 +131,7 @@ describe('everything taken along', () => {
         app.says('POST', '/api/book/account', begun, 202);
         app.says('GET', '/api/book/account', { import: { ...begun, state: 'working', done: 1, total: 2 } });
         choose();
-        await screen.findByText(/Bringing in study 2 of 2/);
+        await screen.findByText(/Restoring study 2 of 2/);
         app.says('GET', '/api/book/account', {
             import: {
                 ...begun,
@@ -155,10 +155,10 @@ describe('everything taken along', () => {
                 <AccountPart />
             </Wrapper>,
         );
-        await screen.findByText(/Bringing in study 1 of 9/);
+        await screen.findByText(/Restoring study 1 of 9/);
         app.says('GET', '/api/book/account', { import: { ...begun, state: 'cancelled' } });
         app.says('DELETE', '/api/book/account/imports/7', { ...begun, state: 'cancelled' });
         fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
-        await screen.findByText('Cancelled. Nothing was brought in.');
+        await screen.findByText('Cancelled. Nothing was restored.');
     });
 });

@@ -22,7 +22,7 @@ const steps = [step(1, 0, '711', { warnings: ['This pass swings with the hand.']
 
 async function sitDown() {
     show();
-    fireEvent.click(await screen.findByRole('button', { name: 'They lie here: begin' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Start session' }));
 }
 
 const number = () => screen.getByTestId('number').textContent;
@@ -62,7 +62,7 @@ describe('the desk', () => {
         const strip = within(pass).getByRole('table', { name: 'Where to press how much' });
         expect(within(strip).getAllByText('not here')).toHaveLength(1);
         expect(screen.getByText(/Then 741, “sea”/)).toBeTruthy();
-        expect(screen.getByRole('link', { name: 'Try it on a scrap first' }).getAttribute('href')).toContain(`planOf=${study.id}`);
+        expect(screen.getByRole('link', { name: 'Try on a scrap first' }).getAttribute('href')).toContain(`planOf=${study.id}`);
     });
 
     it('ticks by touch and by key, with the clock of the device, and goes on before there is an answer', async () => {
@@ -89,7 +89,7 @@ describe('the desk', () => {
         expect(number()).toBe('741');
         expect(app.last('POST')?.body).toMatchObject({ zone: 1, position: 0, coats: 2 });
         fireEvent.keyDown(window, { key: 'Backspace' });
-        fireEvent.click(screen.getByRole('button', { name: 'One coat so far' }));
+        fireEvent.click(screen.getByRole('button', { name: 'One coat done' }));
         expect(screen.getByRole('region', { name: 'This pass' }).textContent).toContain('rope, pass 2 of 4');
         expect(screen.getByRole('button', { name: 'Laid' })).toBeTruthy();
     });
@@ -123,7 +123,7 @@ describe('the desk', () => {
         }
         expect(within(part).getByRole('alert').textContent).toContain('Skip');
         fireEvent.change(within(part).getByLabelText('rust'), { target: { value: 'full' } });
-        fireEvent.click(within(part).getByRole('button', { name: 'That lies there now' }));
+        fireEvent.click(within(part).getByRole('button', { name: 'Save what I did' }));
         expect(app.last('POST')?.body).toMatchObject({
             kind: 'other',
             zone: 1,
@@ -142,17 +142,17 @@ describe('the desk', () => {
         app.says('GET', '/desk', desk([solvent(1, 0), step(2, 0, '741')]));
         await sitDown();
         expect(screen.getByRole('note').textContent).toContain('read its label first');
-        fireEvent.click(screen.getByRole('button', { name: 'I know, for this session' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Hide for this session' }));
         expect(screen.queryByRole('note')).toBeNull();
         fireEvent.click(screen.getByRole('button', { name: 'Laid' }));
         expect(screen.getByRole('timer').textContent).toMatch(/^[45]:\d\d$/);
         fireEvent.click(screen.getByRole('button', { name: 'Laid' }));
-        expect(screen.getByText(/Nothing can be laid until “rope” is dry/)).toBeTruthy();
+        expect(screen.getByText(/Wait until “rope” is dry/)).toBeTruthy();
     });
 
     it('tells how it is worked, refuses a length beyond reason, and sends what was chosen', async () => {
         await sitDown();
-        fireEvent.click(screen.getByRole('button', { name: 'How you work' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Settings' }));
         const field = screen.getByLabelText('Session, minutes');
         fireEvent.change(field, { target: { value: '5' } });
         fireEvent.keyDown(field, { key: 'Enter' });
@@ -182,7 +182,7 @@ describe('the desk', () => {
         app.says('GET', '/desk', desk(steps, { sessionEnds: true }));
         await sitDown();
         const said = screen.getByRole('status');
-        expect(said.textContent).toContain('This session is done');
+        expect(said.textContent).toContain('Session done');
         fireEvent.click(within(said).getByRole('button', { name: 'Stop here' }));
         expect(screen.getByRole('region', { name: 'Stop here' }).textContent).toContain('This is a good place to stop.');
     });
@@ -191,19 +191,19 @@ describe('the desk', () => {
         const begun = Date.now() / 1000 - 46 * 60;
         sessionStorage.setItem(`sitting/${study.id}`, JSON.stringify({ begun, rested: begun }));
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'I have' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Done' }));
         expect(screen.queryByText(/A break for eyes and wrists/)).toBeNull();
     });
 
     it('says what is missing, what is done, and what went wrong with a way to look again', async () => {
         app.says('GET', '/desk', desk([], { cannot: 'The picture is not planned yet: see “Plan”.' }));
         show();
-        expect((await screen.findByRole('link', { name: 'Go to its plan' })).getAttribute('href')).toBe(`/plan/${study.id}`);
-        app.says('GET', '/desk', desk([], { howFar: 'All passes are laid.' }));
+        expect((await screen.findByRole('link', { name: 'Open the plan' })).getAttribute('href')).toBe(`/plan/${study.id}`);
+        app.says('GET', '/desk', desk([], { howFar: 'All passes done' }));
         show();
-        expect(await screen.findByText(/All passes are laid. “Finished\?”/)).toBeTruthy();
+        expect(await screen.findByText(/All passes are done. Press “Finished\?”/)).toBeTruthy();
         app.refuses('GET', '/desk', 500, 'The desk can not be shown.');
         show();
-        expect(await screen.findByRole('button', { name: 'Look again' })).toBeTruthy();
+        expect(await screen.findByRole('button', { name: 'Try again' })).toBeTruthy();
     });
 });

@@ -16,8 +16,8 @@ describe('before a session', () => {
         steps: 9,
         minutes: 58.6,
         tools: [
-            { finish: null, care: null, layOut: '', pencil: pencilAt('711', 'Dry reed') },
-            { finish: 'solvent', care: 'open a window', layOut: 'and a brush, a jar that closes, a rag', pencil: null },
+            { finish: null, care: null, layOut: '', strata: [], pencil: pencilAt('711', 'Dry reed') },
+            { finish: 'solvent', care: 'open a window', layOut: 'and a brush, a jar that closes, a rag', strata: [], pencil: null },
         ],
         body: ['Solvent: read its label first.'],
         ...more,
@@ -25,22 +25,24 @@ describe('before a session', () => {
 
     it('says what lies ready, how long it takes, and what to mind', () => {
         const onBegin = vi.fn();
-        render(<LayOutPart session={session()} of={3} onBegin={onBegin} />);
-        expect(screen.getByRole('heading').textContent).toBe('Lay out for this session: 9 passes, about 59 minutes');
+        render(<LayOutPart study={study} stamp={4} session={session()} of={3} onBegin={onBegin} />);
+        expect(screen.getByRole('heading').textContent).toBe('Today: 9 passes, about 59 minutes');
         expect(screen.getAllByRole('listitem').map((li) => li.textContent)).toEqual([
             '711Dry reed',
             'solventand a brush, a jar that closes, a rag',
         ]);
-        expect(screen.getByText(/3 sessions to come, this one counted/)).toBeTruthy();
+        expect(screen.getByText(/3 sessions left, including this one/)).toBeTruthy();
         expect(screen.getByRole('note').textContent).toContain('label first');
-        fireEvent.click(screen.getByRole('button', { name: 'They lie here: begin' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Start session' }));
         expect(onBegin).toHaveBeenCalled();
     });
 
     it('counts one pass as one, and the last session as none besides', () => {
-        render(<LayOutPart session={session({ steps: 1, minutes: 3, body: [] })} of={1} onBegin={() => undefined} />);
-        expect(screen.getByRole('heading').textContent).toBe('Lay out for this session: 1 pass, about 3 minutes');
-        expect(screen.queryByText(/sessions to come/)).toBeNull();
+        render(
+            <LayOutPart study={study} stamp={4} session={session({ steps: 1, minutes: 3, body: [] })} of={1} onBegin={() => undefined} />,
+        );
+        expect(screen.getByRole('heading').textContent).toBe('Today: 1 pass, about 3 minutes');
+        expect(screen.queryByText(/sessions left/)).toBeNull();
         expect(screen.queryByRole('note')).toBeNull();
     });
 });
@@ -59,8 +61,8 @@ describe('how one works', () => {
         fireEvent.click(screen.getByRole('radio', { name: 'left hand' }));
         fireEvent.click(screen.getByRole('radio', { name: 'none' }));
         for (const [label, minutes] of [
-            ['A thin wash dries in, minutes', '0'],
-            ['a wet one in', '40'],
+            ['Drying time, thin wash (minutes)', '0'],
+            ['wet wash (minutes)', '40'],
         ] as const) {
             fireEvent.change(screen.getByLabelText(label), { target: { value: minutes } });
             fireEvent.keyDown(screen.getByLabelText(label), { key: 'Enter' });
@@ -76,8 +78,8 @@ describe('how one works', () => {
 
     it.each(['', '241', '-1', 'ten'])('keeps a drying time of “%s” from being sent', (written) => {
         const onChange = show();
-        fireEvent.change(screen.getByLabelText('a wet one in'), { target: { value: written } });
-        fireEvent.keyDown(screen.getByLabelText('a wet one in'), { key: 'Enter' });
+        fireEvent.change(screen.getByLabelText('wet wash (minutes)'), { target: { value: written } });
+        fireEvent.keyDown(screen.getByLabelText('wet wash (minutes)'), { key: 'Enter' });
         expect(onChange).not.toHaveBeenCalled();
     });
 
@@ -105,16 +107,16 @@ describe('whether it is finished', () => {
     };
 
     it('says so plainly, and that nothing more is to be found', async () => {
-        const onClose = show([], desk([], { howFar: 'All passes are laid.' }));
-        expect(await screen.findByText(/Look at it upside down/)).toBeTruthy();
-        expect(screen.getByRole('heading').textContent).toBe('All passes are laid. ');
+        const onClose = show([], desk([], { howFar: 'All passes done' }));
+        expect(await screen.findByText(/Look at the drawing upside down/)).toBeTruthy();
+        expect(screen.getByRole('heading').textContent).toBe('All passes done ');
         fireEvent.click(screen.getByRole('button', { name: 'Back to the desk' }));
         expect(onClose).toHaveBeenCalled();
     });
 
     it('looks through the zones meanwhile, names each finding with its step, and says what went wrong', async () => {
         show([{ what: 'edge', zone: 1, text: '“rope” and “sea” run together.', step: 'Draw the edge once more.' }]);
-        expect(screen.getByText('Looking through the zones…').getAttribute('aria-busy')).toBe('true');
+        expect(screen.getByText('Checking the zones…').getAttribute('aria-busy')).toBe('true');
         const item = await screen.findByRole('listitem');
         expect(within(item).getByRole('button').getAttribute('aria-label')).toBe('Show where: “rope” and “sea” run together.');
         expect(item.textContent).toContain('Draw the edge once more.');

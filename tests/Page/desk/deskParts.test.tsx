@@ -70,7 +70,7 @@ describe('what comes next, and where to stop', () => {
     it('names the pencil and the zone, or says that neither changes', () => {
         expect(line(step(1, 1, '711'), step(2, 0, '741'))).toContain('Then 741, “sea”.');
         expect(line(step(1, 1, '711'), step(1, 2, '711'))).toContain('Then the same pencil, here again.');
-        expect(line(step(1, 1, '711', { minutes: 0.2 }), null)).toContain('The last one. About 1 min.');
+        expect(line(step(1, 1, '711', { minutes: 0.2 }), null)).toContain('This is the last pass. About 1 min.');
     });
 
     it('says what is begun and how far the next good place is', () => {
@@ -78,7 +78,7 @@ describe('what comes next, and where to stop', () => {
         open.zones.forEach((z) => Object.assign(z, { laid: 1, left: 1 }));
         render(<StopPart desk={open} state={deskState(open, [], 0)} onGoOn={() => undefined} onStop={() => undefined} />);
         expect(screen.getByRole('heading').textContent).toBe('You can stop here; all ticks are kept.');
-        expect(screen.getByText(/Begun and not done: “rope”, “sea”/)).toBeTruthy();
+        expect(screen.getByText(/Unfinished: “rope”, “sea”/)).toBeTruthy();
         expect(screen.getByText(/next good place is 2 passes on, about 12 minutes/)).toBeTruthy();
     });
 

@@ -75,7 +75,7 @@ describe('a pencil', () => {
         },
         families: ['green', 'yellow'],
         hiding: 0.371,
-        hidingWords: 'half hides what lies beneath',
+        hidingWords: 'semi-opaque',
         undertone: 'warmer by 5',
         swatches: { heavy: [], light: [], overBlack: [] },
         ladder: [{ pressureWord: 'light', pressureStrokes: 2, coats: [stackStep('704'), stackStep('704')] }],
@@ -128,10 +128,10 @@ describe('a pencil', () => {
     it('says what the log of the desk makes of it, and where it runs low', () => {
         const laid = (leftMm: number | null, words = '') => ({ portrait: { ...portrait, worn: { laidMm: 12.4, leftMm, words } } });
         show(laid(null));
-        expect(screen.getByText('12 mm laid at the desk')).toBeTruthy();
+        expect(screen.getByText('12 mm used')).toBeTruthy();
         cleanup();
         show(laid(98.6));
-        expect(screen.getByText('12 mm laid at the desk, about 99 mm left by the log')).toBeTruthy();
+        expect(screen.getByText('12 mm used, about 99 mm left by the log')).toBeTruthy();
         cleanup();
         show(laid(41, 'Your 653 runs low: about 41 mm are left.'));
         expect(screen.getByText('Your 653 runs low: about 41 mm are left.')).toBeTruthy();
@@ -143,7 +143,7 @@ describe('a pencil', () => {
         const text = screen.getByTestId('pencil').textContent;
         expect(text).toContain('not owned');
         expect(text).toContain('Assumed, not measured: scattering.');
-        expect(text).toContain('Nothing near takes its place');
+        expect(text).toContain('No close alternative');
         expect(text).toContain('ΔE00 5.3 heavy, 3.9 light');
         expect(screen.getByRole('table', { name: /^One to six coats at each pressure on white medium/ }).textContent).toContain('light');
         fireEvent.click(screen.getByRole('button', { name: 'Show 653' }));
@@ -171,7 +171,7 @@ describe('a pencil', () => {
         fireEvent.keyDown(length, { key: 'Escape' });
         expect(screen.queryByRole('alert')).toBeNull();
         expect(onNote).toHaveBeenCalledTimes(2);
-        const former = screen.getByLabelText('Used to be');
+        const former = screen.getByLabelText('Former number');
         fireEvent.change(former, { target: { value: '12; Kelp ; ' } });
         fireEvent.blur(former);
         expect(onNote).toHaveBeenLastCalledWith({ id: 'Slipway/704', formerly: ['12', 'Kelp'] });

@@ -43,17 +43,17 @@ describe('a file on its way in', () => {
         expect(screen.getByText(/nothing changes before you say so/)).toBeTruthy();
         choose();
         await screen.findByText('2 new, 1 changed, 0 as they are.');
-        expect(screen.getByText('1 row has a problem; those rows are left out:')).toBeTruthy();
-        expect(screen.getByRole('list', { name: 'Rows of one pencil' }).textContent).toBe(
-            '2 is in rows 3, 4; they differ in over black, where the first is kept',
+        expect(screen.getByText('1 row has a problem; these rows are skipped:')).toBeTruthy();
+        expect(screen.getByRole('list', { name: 'Several rows for one pencil' }).textContent).toBe(
+            '2 is in rows 3, 4; they differ in over black, the first row is used',
         );
         expect(screen.getByRole('list', { name: 'Pencils that would change' }).textContent).toContain(
             'row 2: 1 Hull (new, owned)and 2 more',
         );
-        fireEvent.change(screen.getByLabelText('Pencils the file does not name:'), { target: { value: 'not owned' } });
+        fireEvent.change(screen.getByLabelText('Pencils not in the file:'), { target: { value: 'not owned' } });
         await screen.findByText('2 new, 1 changed, 0 as they are, 20 no longer owned.');
         expect(app.last('PATCH')?.body).toEqual({ known: 'renew', twice: 'merge', others: 'not owned' });
-        fireEvent.click(screen.getByRole('button', { name: 'Take in 23' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Import 23 pencils' }));
         await screen.findByText(/^Taking in pencil 1 of 3/);
         expect(screen.getByRole('progressbar')).toHaveProperty('value', 1);
     });
@@ -63,7 +63,7 @@ describe('a file on its way in', () => {
         app.says('DELETE', '/api/drawer/imports/4', { ...preview, state: 'cancelled', preview: null });
         render(<ImportPart isFirst={false} formats={formats} />, { wrapper });
         choose();
-        fireEvent.click(await screen.findByRole('button', { name: 'Leave it' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Cancel' }));
         await screen.findByText('Not taken in; the drawer is as it was.');
         app.refuses('POST', '/api/drawer/imports', 422, 'x', { problems: ['Row 1 must name the columns.'] });
         choose('list.csv');
@@ -81,7 +81,7 @@ describe('in and out', () => {
         );
         fireEvent.change(screen.getByLabelText('Numbers'), { target: { value: '601-624' } });
         fireEvent.change(screen.getByLabelText('are'), { target: { value: 'wanted' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Note them' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Mark pencils' }));
         expect(mutate.mock.calls[0]?.[0]).toEqual({ line: 'A', numbers: '601-624', stock: 'wanted' });
         expect(screen.getByText('7 changed.')).toBeTruthy();
         expect(screen.getAllByRole('link').map((a) => a.getAttribute('href'))).toEqual(

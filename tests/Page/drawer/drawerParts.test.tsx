@@ -93,7 +93,7 @@ describe('balance', () => {
     it('says what is missing, twice there, crowded, and too many to be laid', () => {
         render(<DrawerFacts tray={tray} />);
         expect(screen.getByRole('region').textContent).toContain(
-            'ΔE00 7.6 in the mean, at most 31, from Slipway/1 to Slipway/2. 12 more are too many',
+            'ΔE00 7.6 in the mean, at most 31, from Slipway/1 to Slipway/2. 12 more don’t fit here',
         );
         cleanup();
         render(<BalanceView tray={tray} paper="black" studies={[]} onPencil={vi.fn()} onWant={vi.fn()} />, { wrapper });
@@ -101,7 +101,7 @@ describe('balance', () => {
         expect(text).toContain('Missing: a light violet.');
         expect(text).toContain('Slipway/1 and F/2 (ΔE00 1.2, wax and oil)');
         expect(text).toContain('more than needed');
-        expect(text).toContain('Laying every two pencils over each other…');
+        expect(text).toContain('Mixing every pair of pencils…');
     });
 
     it('names what to buy, for the drawer and for a study, and notes the wish', async () => {
@@ -110,11 +110,11 @@ describe('balance', () => {
         const onWant = vi.fn();
         const onPencil = vi.fn();
         render(<BalanceView tray={tray} paper="black" studies={[study]} onPencil={onPencil} onWant={onWant} />, { wrapper });
-        await screen.findByText(/^59 % of what all the pencils known here reach together/);
-        await screen.findByText('1 planned colour; nearer on paper in the mean with one of:');
+        await screen.findByText(/^59 % of the colours that all known pencils can mix/);
+        await screen.findByText('1 planned colour; one of these would lower the mean error:');
         expect(screen.getByText('4.2 % more')).toBeTruthy();
         expect(screen.getByText('ΔE00 0.8 nearer')).toBeTruthy();
-        fireEvent.click(screen.getByRole('button', { name: 'Want F21' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Add F21 to wanted' }));
         fireEvent.click(screen.getByRole('button', { name: 'Show F20' }));
         expect(onWant).toHaveBeenCalledWith('Slipway/F21');
         expect(onPencil).toHaveBeenCalledWith('Slipway/F20');
@@ -141,12 +141,12 @@ describe('mixes and lines', () => {
         expect(await screen.findByRole('img', { name: '2 over 1: b' })).toBeTruthy();
         expect(screen.getByRole('img', { name: '1 over 2: c' })).toBeTruthy();
         fireEvent.change(screen.getByLabelText('Beneath'), { target: { value: 'firm' } });
-        expect(screen.getByRole('link', { name: 'Print with boxes to fill in' }).getAttribute('href')).toBe(
+        expect(screen.getByRole('link', { name: 'Print with empty boxes' }).getAttribute('href')).toBe(
             '/api/drawer/chart.pdf?ids%5B%5D=Slipway%2F1&ids%5B%5D=Slipway%2F2&paper=black&beneath=firm&above=medium',
         );
         cleanup();
         render(<MixView ids={['Slipway/1']} paper="black" />, { wrapper });
-        expect(screen.getByText('Two pencils or more make a chart.')).toBeTruthy();
+        expect(screen.getByText('Choose at least two pencils.')).toBeTruthy();
     });
 
     it('lays two lines side by side and is honest where nothing is near', async () => {
@@ -174,6 +174,6 @@ describe('mixes and lines', () => {
         expect(screen.getByRole('link', { name: 'Print the table' }).getAttribute('href')).toBe('/api/drawer/equivalents.pdf?from=B&to=B');
         cleanup();
         render(<LinesView lines={lines.slice(0, 1)} onPencil={onPencil} />, { wrapper });
-        expect(screen.getByText(/^Two lines are needed/)).toBeTruthy();
+        expect(screen.getByText(/^Add a second line/)).toBeTruthy();
     });
 });

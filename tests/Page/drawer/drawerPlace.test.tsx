@@ -74,7 +74,7 @@ describe('the drawer as a place', () => {
         fireEvent.change(screen.getByLabelText('Paper'), { target: { value: 'black' } });
         await waitFor(() => expect(app.last('GET', '/api/drawer/pencil')?.path).toContain('paper=black'));
         const before = app.asked.length;
-        beside('In and out');
+        beside('Import & export');
         fireEvent.click(slots()[2] as Element);
         expect(app.asked.slice(before).filter((a) => a.path.includes('/api/drawer/pencil'))).toEqual([]);
     });
@@ -121,9 +121,9 @@ describe('the drawer as a place', () => {
     });
 
     it.each([
-        ['owned', [], 'The drawer is empty. With a dozen'],
-        ['owned', ['Slipway'], 'No pencil lies here. Choose a line above'],
-        ['wanted', ['Slipway'], 'No pencil is noted as wanted.'],
+        ['owned', [], 'Your drawer is empty. Add a dozen'],
+        ['owned', ['Slipway'], 'No pencils here. Choose a line above'],
+        ['wanted', ['Slipway'], 'You have no wanted pencils.'],
     ])('says what to do where nothing lies (%s, lines %j)', async (shown, lines, words) => {
         localStorage.setItem('drawer/shown', shown);
         app.says('GET', '/api/drawer/tray', tray([]));
@@ -140,7 +140,7 @@ describe('the drawer as a place', () => {
         app.says('GET', '/api/drawer/tray', tray([rope], { unfitted: 40, notShown: 12 }));
         const { unmount } = show();
         expect(await screen.findByText(/^Fitting 40 pencils/)).toBeTruthy();
-        expect(screen.getByText(/12 more are too many/)).toBeTruthy();
+        expect(screen.getByText(/12 more don’t fit here/)).toBeTruthy();
         unmount();
         app.says('GET', '/api/drawer/tray', null, 0);
         show();

@@ -75,7 +75,7 @@ describe('my hand', () => {
         await screen.findByText(/off by 6\.2; by your hand they are off by 1\.9/);
         expect(app.last('POST')?.path).toContain('study=7');
         expect(app.last('POST')?.body).toEqual({ strips: [{ stack: '728@0.35', rung: 2 }] });
-        expect(screen.getByRole('list', { name: 'What the strips came to' }).textContent).toContain('Off: a step too dark. Lift');
+        expect(screen.getByRole('list', { name: 'Results of the strips' }).textContent).toContain('Off: a step too dark. Lift');
         expect(screen.queryByText('The drawer has no pencil 728.')).toBeNull();
         expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Learn from these strips' }).disabled).toBe(true);
     });
@@ -117,9 +117,9 @@ describe('my hand', () => {
         app.says('GET', '/api/hand', heavy);
         app.says('PATCH', '/api/hand', even);
         render(<HandView paper="white medium" study={null} zone={null} />, { wrapper });
-        fireEvent.click(await screen.findByRole('button', { name: 'Go by version 2' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Use version 2' }));
         await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ number: 2 }));
-        await screen.findByText(/an ordinary, even hand/);
+        await screen.findByText(/an average, even hand/);
         expect(screen.queryByRole('list', { name: 'Versions of the hand' })).toBeNull();
     });
 
@@ -135,10 +135,10 @@ describe('my hand', () => {
             photo: 'data:image/jpeg;base64,AAAA',
         });
         render(<HandView paper="white medium" study={null} zone={null} />, { wrapper });
-        fireEvent.click(await screen.findByRole('button', { name: 'Try with a made-up photo' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Try with a simulated photo' }));
         await screen.findByText('Glare lies on it.');
         expect(screen.getByTitle('in the photo, #aa5522')).toBeTruthy();
-        fireEvent.click(screen.getByRole('button', { name: 'Leave out strip 2' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Skip strip 2' }));
         expect(screen.queryByTitle('in the photo, #aa5522')).toBeNull();
     });
 
@@ -155,8 +155,8 @@ describe('my hand', () => {
     });
 
     it('says why where nothing can be asked', async () => {
-        app.refuses('GET', '/api/hand', 422, 'The drawer is empty. Bring pencils in first, then try your hand.');
+        app.refuses('GET', '/api/hand', 422, 'Your drawer is empty. Add pencils first, then calibrate your hand.');
         render(<HandView paper="white medium" study={null} zone={null} />, { wrapper });
-        await screen.findByText(/The drawer is empty/);
+        await screen.findByText(/Your drawer is empty/);
     });
 });

@@ -63,7 +63,7 @@ const show = (known: readonly Partial<TrayPencil>[] = []) => {
     return onFault;
 };
 
-const list = () => screen.findByLabelText<HTMLTextAreaElement>('Pencils, one a row');
+const list = () => screen.findByLabelText<HTMLTextAreaElement>('Pencils, one per line');
 
 describe('measuring pencils', () => {
     beforeEach(() => {
@@ -78,13 +78,13 @@ describe('measuring pencils', () => {
         fireEvent.change(screen.getByLabelText('of the line'), { target: { value: 'Mine' } });
         fireEvent.change(screen.getByLabelText('on'), { target: { value: 'letter' } });
         fireEvent.change(screen.getByLabelText('coloured in on'), { target: { value: 'warm grey' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Make the sheet' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Create chart' }));
         await screen.findByText(/names 3 again/);
         expect((await list()).value).toBe('3 moss\n3');
         expect(localStorage.getItem('measure-draft')).toBe('3 moss\n3');
         app.says('POST', '/api/drawer/sheets', sheet(), 201);
-        fireEvent.click(screen.getByRole('button', { name: 'Make the sheet' }));
-        expect((await screen.findByRole('link', { name: 'Print the sheet' })).getAttribute('href')).toBe('/api/drawer/sheets/7/file.pdf');
+        fireEvent.click(screen.getByRole('button', { name: 'Create chart' }));
+        expect((await screen.findByRole('link', { name: 'Print the chart' })).getAttribute('href')).toBe('/api/drawer/sheets/7/file.pdf');
         expect(app.last('POST')?.body).toEqual({ pencils: '3 moss\n3', line: 'Mine', size: 'letter', paper: 'warm grey' });
         expect(localStorage.getItem('measure-draft')).toBeNull();
         expect(screen.queryByText(/names 3 again/)).toBeNull();
@@ -97,7 +97,7 @@ describe('measuring pencils', () => {
             { line: 'Foghorn', number: 'F59', name: 'Honey tar' },
         ]);
         await list();
-        fireEvent.click(screen.getByRole('button', { name: 'Measure those of the drawer again' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Re-measure pencils in my drawer' }));
         expect((await list()).value).toBe('711 Dry reed\n741 Slate step');
         expect(screen.getByLabelText<HTMLInputElement>('of the line').value).toBe('Slipway');
     });
@@ -108,17 +108,17 @@ describe('measuring pencils', () => {
         show();
         const row = await screen.findByRole('row', { name: /^3 moss/ });
         expect(within(row).getByText('Glare lies on it: turn the sheet.')).toBeTruthy();
-        const doubtful = within(row).getByLabelText('3, light coat: #aa5522, within about 5');
+        const doubtful = within(row).getByLabelText('3, light coat: #aa5522, uncertain by 5');
         expect(doubtful.className).toContain('doubtful');
         expect(within(row).getAllByText('–')).toHaveLength(1);
-        expect(screen.getByRole('row', { name: /^4 brick/ }).textContent).toContain('nothing coloured in');
+        expect(screen.getByRole('row', { name: /^4 brick/ }).textContent).toContain('not coloured in');
         // A colour is sent when it is left, and only if it is another.
         fireEvent.blur(doubtful);
         expect(app.last('PATCH')).toBeUndefined();
         fireEvent.change(doubtful, { target: { value: '#bb6633' } });
         fireEvent.blur(doubtful);
         await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ pencil: 'Mine/3', kind: 'light', hex: '#bb6633' }));
-        fireEvent.click(within(row).getByRole('button', { name: 'Leave out 3, two coats' }));
+        fireEvent.click(within(row).getByRole('button', { name: 'Skip 3, two coats' }));
         await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ pencil: 'Mine/3', kind: 'heavy', hex: null }));
     });
 
@@ -130,7 +130,7 @@ describe('measuring pencils', () => {
         app.says('GET', '/api/drawer/sheets', { sheets: [left], papers: [] });
         app.says('PATCH', '/api/drawer/sheets/7', read);
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'Put back 3, light coat' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Restore 3, light coat' }));
         await waitFor(() => expect(app.last('PATCH')?.body).toEqual({ pencil: 'Mine/3', kind: 'light', hex: '#aa5522' }));
     });
 
@@ -138,12 +138,12 @@ describe('measuring pencils', () => {
         app.says('GET', '/api/drawer/sheets', { sheets: [sheet()], papers: [] });
         app.refuses('POST', '/api/drawer/sheets/7/photo', 422, 'The photo is blurred. Hold the camera still.');
         show();
-        await screen.findByRole('link', { name: 'Print the sheet' });
+        await screen.findByRole('link', { name: 'Print the chart' });
         fireEvent.change(document.querySelector('input[type="file"]') as Element, { target: { files: [new File(['x'], 'page.jpg')] } });
         await screen.findByText(/The photo is blurred/);
         app.says('POST', '/api/drawer/sheets/7/made-up', { ...read, photo: 'data:image/jpeg;base64,AAAA' });
-        fireEvent.click(screen.getByRole('button', { name: 'Try with a made-up photo' }));
-        expect((await screen.findByAltText('The made-up photo that was read')).getAttribute('src')).toContain('base64,AAAA');
+        fireEvent.click(screen.getByRole('button', { name: 'Try with a simulated photo' }));
+        expect((await screen.findByAltText('The simulated photo')).getAttribute('src')).toContain('base64,AAAA');
         expect(screen.getByText(/^1 of 2 pencils measured/).textContent).toContain('Nothing is in the drawer yet');
         expect(screen.queryByText(/The photo is blurred/)).toBeNull();
     });
@@ -151,10 +151,10 @@ describe('measuring pencils', () => {
     it('goes back and forth between a new sheet and the last', async () => {
         app.says('GET', '/api/drawer/sheets', { sheets: [sheet()], papers: [] });
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'Another sheet' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Another chart' }));
         await list();
-        fireEvent.click(screen.getByRole('button', { name: 'Back to the last sheet' }));
-        expect(await screen.findByRole('link', { name: 'Print the sheet' })).toBeTruthy();
+        fireEvent.click(screen.getByRole('button', { name: 'Back to the last chart' }));
+        expect(await screen.findByRole('link', { name: 'Print the chart' })).toBeTruthy();
     });
 });
 
@@ -173,7 +173,7 @@ describe('a page of swatches that one has', () => {
     it('is read by a grid whose corners are set by keys, and what was set is there again when it lay askew', async () => {
         app.says('POST', '/api/drawer/swatches', own, 201);
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'I have a page of swatches' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Use my own page of swatches' }));
         await screen.findByText(/with bare paper all round/);
         choose('own.jpg');
         expect((await screen.findByAltText('Your page of swatches')).getAttribute('src')).toBe('blob:page');
@@ -183,11 +183,11 @@ describe('a page of swatches that one has', () => {
         expect(corner('top left').getAttribute('aria-label')).toContain('11 % across, 10 % down');
         write('rows', '2');
         write('columns', '3');
-        write('What lies in the grid, row after row', '3 moss\n4 brick');
+        write('Pencils in the grid, row by row', '3 moss\n4 brick');
         // Two lines between three columns, one between two rows.
         expect(document.querySelectorAll('svg line')).toHaveLength(3);
         fireEvent.click(screen.getByRole('button', { name: 'Read the page' }));
-        await screen.findByText(/2 swatches on a page of your own/);
+        await screen.findByText(/2 swatches on your own page/);
         const body = app.last('POST')?.body as FormData;
         expect(Object.fromEntries(['corners', 'rows', 'columns', 'pencils', 'line', 'paper'].map((f) => [f, body.get(f)]))).toEqual({
             corners: '0.1100,0.1000,0.9000,0.1000,0.9000,0.9000,0.1000,0.9000',
@@ -198,8 +198,8 @@ describe('a page of swatches that one has', () => {
             paper: 'white medium',
         });
         // Nothing is printed of it and nothing photographed again; the grid is where it was.
-        expect(screen.queryByRole('link', { name: 'Print the sheet' })).toBeNull();
-        fireEvent.click(screen.getByRole('button', { name: 'I have a page of swatches' }));
+        expect(screen.queryByRole('link', { name: 'Print the chart' })).toBeNull();
+        fireEvent.click(screen.getByRole('button', { name: 'Use my own page of swatches' }));
         expect(corner('top left').getAttribute('aria-label')).toContain('11 % across');
         expect(screen.getByLabelText('columns')).toHaveProperty('value', '3');
     });
@@ -207,15 +207,15 @@ describe('a page of swatches that one has', () => {
     it('says what is wrong with it, and keeps all that was set', async () => {
         app.refuses('POST', '/api/drawer/swatches', 422, 'Too little bare paper is seen around it.');
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'I have a page of swatches' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Use my own page of swatches' }));
         await screen.findByText(/with bare paper all round/);
         choose('own.jpg');
         await screen.findByAltText('Your page of swatches');
-        write('What lies in the grid, row after row', '3 moss');
+        write('Pencils in the grid, row by row', '3 moss');
         fireEvent.click(screen.getByRole('button', { name: 'Read the page' }));
         await screen.findByText('Too little bare paper is seen around it.');
-        expect(screen.getByLabelText('What lies in the grid, row after row')).toHaveProperty('value', '3 moss');
-        fireEvent.click(screen.getByRole('button', { name: 'Back to the sheets' }));
+        expect(screen.getByLabelText('Pencils in the grid, row by row')).toHaveProperty('value', '3 moss');
+        fireEvent.click(screen.getByRole('button', { name: 'Back to charts' }));
         expect(await list()).toBeTruthy();
     });
 });

@@ -106,7 +106,7 @@ describe('named spots', () => {
 
     it('are kept where the ring is, under their colour where no name is given', () => {
         const { onChange } = show([]);
-        expect(screen.getByText(/^No spot is kept yet/)).toBeTruthy();
+        expect(screen.getByText(/^No spots yet/)).toBeTruthy();
         fireEvent.submit(screen.getByLabelText('Name of the new spot'));
         expect(onChange).toHaveBeenCalledWith({ kind: 'addSpot', name: 'warm grey, leaning yellow', photo: 3, x: 0.25, y: 0.5, ring: 20 });
     });
@@ -174,11 +174,11 @@ describe('photos side by side', () => {
 
     it('say which one the colours follow, and let every other one be followed or removed', () => {
         render(<PhotosColumn photos={[photo, evening]} colourPhoto={3} other={evening} view={null} adding={false} {...calls} />);
-        expect(screen.getByText('The colours follow it.')).toBeTruthy();
-        press('Let the colours follow it');
+        expect(screen.getByText('Used for colours.')).toBeTruthy();
+        press('Use for colours');
         press('Remove the photo evening');
-        press('The ring is on white or grey');
-        press('As it came');
+        press('Use the ring as white or grey');
+        press('Original colours');
         expect(calls.onFollow).toHaveBeenCalledWith(9);
         expect(calls.onRemove).toHaveBeenCalledWith(9);
         expect(calls.onNeutral).toHaveBeenCalledWith(3);

@@ -102,7 +102,7 @@ describe('drawing on the photo', () => {
 
     it('ends a trail when the pointer is lifted, but a press alone sets a corner', async () => {
         const photoStage = await begin();
-        press('Draw more');
+        press('Add by drawing');
         const at = (x: number, y: number) => ({ clientX: x, clientY: y, pointerId: 1 });
         fireEvent.pointerDown(photoStage, at(10, 10));
         fireEvent.pointerUp(photoStage, at(10, 10));
@@ -142,7 +142,7 @@ describe('drawing on the photo', () => {
         await waitFor(() => expect(drawn()).toMatchObject({ kind: 'paintWhites', radius: 0.045, points: [[0.3, 0.5]] }));
         stroke(60);
         await waitFor(() => expect(drawn()).toMatchObject({ points: [[0.6, 0.5]] }));
-        press('Leave it');
+        press('Cancel');
         stroke(90);
         expect(app.asked.filter((a) => a.method === 'POST')).toHaveLength(2);
     });

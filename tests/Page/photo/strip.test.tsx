@@ -33,7 +33,7 @@ describe('a recipe', () => {
     it('says it in words first and figures second', () => {
         show(recipe());
         const words = text(screen.getByTestId('recipe-2'));
-        expect(words).toMatch(/closestWithin about 3\. A matchsteady · grainytooth left.*missed 0\.4 \(ΔE00\).*value −0\.3 · hand ±2\.6/);
+        expect(words).toMatch(/closestLikely error 3\. A matchsteady · grainytooth left.*missed 0\.4 \(ΔE00\).*value −0\.3 · hand ±2\.6/);
     });
 
     it('says so where the paper is left bare, and has nothing to choose there', () => {
@@ -80,7 +80,7 @@ describe('a recipe', () => {
                 ],
             }),
         );
-        expect(screen.getByText('Mind: bloom')).toBeDefined();
+        expect(screen.getByText('bloom')).toBeDefined();
         expect(text(screen.getByTestId('recipe-2'))).toContain('Pass 1 lays wax heavily. Wipe it softly.');
     });
 
@@ -103,14 +103,24 @@ describe('the strip of recipes', () => {
     };
 
     const status = (props: Partial<Parameters<typeof RecipeStrip>[0]>): string => {
-        render(<RecipeStrip study={study} answer={undefined} fault={null} waiting={false} empty={false} onChoose={vi.fn()} {...props} />);
+        render(
+            <RecipeStrip
+                study={study}
+                answer={undefined}
+                fault={null}
+                waiting={false}
+                empty={false}
+                onFault={vi.fn()}
+                onChoose={vi.fn()}
+                {...props}
+            />,
+        );
         return screen.getByRole('status').textContent;
     };
 
     it.each([
-        ['an empty drawer', { empty: true }, /drawer is empty/],
-        ['the first question', {}, /Working out recipes/],
-        ['a newer question', { answer, waiting: true }, /Working out recipes/],
+        ['the first question', {}, /Finding recipes/],
+        ['a newer question', { answer, waiting: true }, /Finding recipes/],
         ['an answer', { answer }, /Nearest single pencil: 735 Pencil 735\. Near \(ΔE00 3\.7\)/],
         ['a fault', { fault: new Error('x') }, /Reload/],
     ])('says where it is: %s', (_, props, expected) => {
@@ -140,12 +150,12 @@ describe('the reading', () => {
 
     it('warns when the ring holds light and dark together', () => {
         show({ reading: { ...spot, mixed: true } });
-        expect(text(screen.getByTestId('reading'))).toContain('take a smaller one');
+        expect(text(screen.getByTestId('reading'))).toContain('choose a smaller one');
     });
 
     it('says that it is reading, or what went wrong', () => {
         show({ reading: undefined });
-        expect(text(screen.getByTestId('reading'))).toBe('Reading the spot…');
+        expect(text(screen.getByTestId('reading'))).toBe('Measuring the spot…');
         cleanup();
         show({ reading: undefined, fault: new Error('x') });
         expect(text(screen.getByTestId('reading'))).toContain('Reload');
@@ -181,7 +191,7 @@ describe('the plan', () => {
 
     it('says what to do while it is empty, and that nothing can be undone', () => {
         show(plan());
-        expect(screen.getByText(/Nothing is chosen yet/)).toBeDefined();
+        expect(screen.getByText(/No recipe chosen yet/)).toBeDefined();
         expect(screen.getByRole('button', { name: /^Undo/ }).hasAttribute('disabled')).toBe(true);
     });
 

@@ -53,10 +53,10 @@ describe('zones', () => {
         fireEvent.change(detail.getByLabelText('Make a piece of rope a zone of its own'), { target: { value: '1' } });
         fireEvent.change(detail.getByLabelText('Make a piece of rope a zone of its own'), { target: { value: '-1' } });
         fireEvent.change(detail.getByLabelText('How rope meets its neighbours'), { target: { value: '1/sharp' } });
-        press('Drop red');
+        press('Remove red');
         fireEvent.change(detail.getByLabelText('Name of touch 1'), { target: { value: 'columns' } });
         fireEvent.blur(detail.getByLabelText('Name of touch 1'));
-        press('Put shades back');
+        press('Reset shades');
         act(() => detail.getByRole('slider', { name: /^dark/ }).focus());
         fireEvent.keyDown(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
         fireEvent.keyUp(detail.getByRole('slider', { name: /^dark/ }), { key: 'ArrowRight' });
@@ -79,7 +79,7 @@ describe('zones', () => {
             { kind: 'resetShades', zone: 4 },
         ]);
         press('Split by a line');
-        press('Take away');
+        press('Remove by drawing');
         press('Move red');
         press('Add a touch');
         const [red, teal] = [
@@ -106,14 +106,14 @@ describe('zones', () => {
         const { onChange } = show(dull, first.number);
         press('Add a light');
         expect(screen.queryByRole('list', { name: 'Shades by name' })).toBeNull();
-        press('Name or drop shades');
+        press('Edit shades');
         const named = within(screen.getByRole('list', { name: 'Shades by name' }));
         expect(named.queryByRole('button', { name: 'Drop mid' })).toBeNull();
         const dark = named.getByLabelText('Name of the dark');
         fireEvent.change(dark, { target: { value: 'under the fold' } });
         fireEvent.blur(dark);
         expect((dark as HTMLInputElement).maxLength).toBe(40);
-        press('Drop dark');
+        press('Remove dark');
         // The keyboard is not lost with the button.
         expect(document.activeElement).toBe(named.getByLabelText('Name of the mid'));
         fireEvent.change(named.getByLabelText('Name of the mid'), { target: { value: '' } });
@@ -133,10 +133,10 @@ describe('zones', () => {
         render(
             <ZonesBelow zones={zones} pair={null} whites={false} onPair={onPair} onWhites={vi.fn()} onTool={vi.fn()} onChange={onChange} />,
         );
-        expect(screen.getByText('1 border where neighbours end alike')).toBeTruthy();
-        press(/^Try it in grey/);
+        expect(screen.getByText('1 border where neighbours look alike')).toBeTruthy();
+        press(/^Preview in grey/);
         expect(onPair).toHaveBeenCalledWith(0);
-        const limit = screen.getByLabelText('Keep the paper white from this lightness');
+        const limit = screen.getByLabelText('Keep the paper white above this lightness');
         fireEvent.change(limit, { target: { value: '88' } });
         expect(onChange).not.toHaveBeenCalled();
         fireEvent.keyUp(limit);

@@ -53,24 +53,24 @@ describe('checking the drawing', () => {
 
     it('says what a photo said and what to do next, the latest first', async () => {
         app.says('GET', '/plan/checks', { checks: [check(3)] });
-        app.says('POST', '/plan/checks/made-up', check(4, { summary: 'It is as the plan has it so far.', passes: 1 }), 201);
+        app.says('POST', '/plan/checks/made-up', check(4, { summary: 'The drawing matches the plan so far.', passes: 1 }), 201);
         show();
         await screen.findByText('The dark of "float" is a step too light.');
         expect(screen.getByRole('list', { name: 'What to do next, zone by zone' }).textContent).toContain(
             'float, dark: Off: a step too light. 745 firmly over it',
         );
         fireEvent.change(screen.getByLabelText('Laid so far'), { target: { value: '1' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Try with a made-up photo' }));
-        await screen.findByText('It is as the plan has it so far.');
+        fireEvent.click(screen.getByRole('button', { name: 'Try with a simulated photo' }));
+        await screen.findByText('The drawing matches the plan so far.');
         expect(app.last('POST')?.body).toEqual({ passes: 1 });
         expect(screen.getAllByRole('heading').map((h) => h.textContent)).toEqual([
             'Check the drawing',
-            'It is as the plan has it so far.',
+            'The drawing matches the plan so far.',
             'The dark of "float" is a step too light.',
         ]);
         app.says('DELETE', '/plan/checks/4', { checks: [check(3)] });
         fireEvent.click(within(screen.getByRole('region', { name: /after 1 passes/ })).getByRole('button', { name: 'Remove' }));
-        await waitFor(() => expect(screen.queryByText('It is as the plan has it so far.')).toBeNull());
+        await waitFor(() => expect(screen.queryByText('The drawing matches the plan so far.')).toBeNull());
     });
 
     it('shows the worst six of many, and all when asked', async () => {
@@ -122,10 +122,10 @@ describe('checking the drawing', () => {
         const far = await screen.findByLabelText('float');
         expect((far as HTMLSelectElement).value).toBe('0');
         fireEvent.change(far, { target: { value: '1' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Try with a made-up photo' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Try with a simulated photo' }));
         await waitFor(() => expect(app.last('POST')?.body).toEqual({ passes: 2, zones: '1:1' }));
         fireEvent.change(screen.getByLabelText('float'), { target: { value: '' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Try with a made-up photo' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Try with a simulated photo' }));
         await waitFor(() => expect(app.last('POST')?.body).toEqual({ passes: 2 }));
     });
 

@@ -61,10 +61,12 @@ describe('a sequence to argue with', () => {
     it('says first how far off it may be on paper, and what that is made of', () => {
         shown();
         expect(screen.getByRole('status').textContent).toBe(
-            "Within about 4 on your paper: it misses by 1.1, in a hand 2.9 (ΔE00). The planner's: surest on paper.",
+            'Likely error on paper: 4 (ΔE00). Colour off by 1.1 as planned, by 2.9 in your hand. Planned: surest on paper.',
         );
-        expect(screen.getAllByTitle(/^misses by 0.4, a hand adds 2.6, the model may err by 1.8; (grainy|even)$/)).toHaveLength(2);
-        expect(screen.getByRole('row', { name: /how it lies/ }).textContent).toContain('grainyeven');
+        expect(screen.getAllByTitle(/^colour off by 0.4, varies by 2.6 with the hand, model uncertainty 1.8; (grainy|even)$/)).toHaveLength(
+            2,
+        );
+        expect(screen.getByRole('row', { name: /evenness/ }).textContent).toContain('grainyeven');
     });
 
     it('reads from the paper up, each pass once, with its pressure, its dab and its reason', () => {
@@ -105,7 +107,7 @@ describe('a sequence to argue with', () => {
         expect(tools(added)).toEqual(['Slipway/704', 'Slipway/711', 'solvent']);
         cleanup();
         const dropped = shown();
-        fireEvent.click(bar().getByRole('button', { name: 'drop' }));
+        fireEvent.click(bar().getByRole('button', { name: 'remove' }));
         expect(tools(dropped)).toEqual(['Slipway/711']);
     });
 
@@ -136,11 +138,11 @@ describe('a sequence to argue with', () => {
             passes: [sequencePass('704', { mid: 'firm' })],
         };
         fetched.mockImplementation(() => Promise.resolve(new Response(JSON.stringify({ answers: [sequence(), fewest] }))));
-        fireEvent.click(screen.getByRole('button', { name: 'Compare answers' }));
-        expect(screen.getByText('Finding up to three answers…')).toBeTruthy();
-        fireEvent.click(await screen.findByRole('button', { name: 'Take fewest pencils' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Compare sequences' }));
+        expect(screen.getByText('Finding up to three sequences…')).toBeTruthy();
+        fireEvent.click(await screen.findByRole('button', { name: 'Use fewest pencils' }));
         expect(screen.getByRole('group', { name: 'Answers' }).textContent).toContain(
-            'fewest pencils, within about 5704 over all of it lightly',
+            'fewest pencils, likely error 5704 over all of it lightly',
         );
         expect(last(mutate)).toMatchObject({ kind: 'sequence', passes: [{ tool: 'Slipway/704', pressures: { mid: 'firm' } }] });
     });
@@ -148,10 +150,10 @@ describe('a sequence to argue with', () => {
     it('has its warnings remedied, or overruled with a note that is asked for', () => {
         const mutate = shown({ warnings: [warning] });
         expect(screen.getByText(/In the mid: Much wax/)).toBeTruthy();
-        fireEvent.click(screen.getByRole('button', { name: 'Try its remedy' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Try the remedy' }));
         expect(last(mutate)).toEqual({ kind: 'remedy', zone: 3, shade: 'mid', code: 'bloom' });
-        fireEvent.click(screen.getByRole('button', { name: 'Overrule it…' }));
-        fireEvent.click(screen.getByRole('button', { name: 'Overrule' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Ignore with a note…' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Ignore warning' }));
         expect(mutate).toHaveBeenCalledTimes(1);
         fireEvent.change(screen.getByLabelText('Why bloom does not matter here'), { target: { value: 'it is framed under glass' } });
         fireEvent.submit(screen.getByLabelText('Why bloom does not matter here').closest('form') as Element);
@@ -160,14 +162,14 @@ describe('a sequence to argue with', () => {
 
     it("shows what was overruled; a sequence of one's own can be given back", () => {
         const mutate = shown({ own: true, warnings: [warning] }, { overruled: { bloom: 'under glass' } });
-        expect(screen.getByText(/Overruled: bloom/).textContent).toContain('under glass');
-        fireEvent.click(screen.getByRole('button', { name: 'Give it back to the planner' }));
+        expect(screen.getByText(/Ignored: bloom/).textContent).toContain('under glass');
+        fireEvent.click(screen.getByRole('button', { name: 'Plan this zone again' }));
         expect(last(mutate)).toEqual({ kind: 'sequence', zone: 3, passes: null });
     });
 
     it('says so where the paper is left bare', () => {
-        shown({ passes: [], words: 'The paper is left bare.' });
-        expect(screen.getByText('The paper is left bare.')).toBeTruthy();
+        shown({ passes: [], words: 'Leave the paper bare.' });
+        expect(screen.getByText('Leave the paper bare.')).toBeTruthy();
         expect(screen.queryByTestId('pass')).toBeNull();
     });
 });

@@ -68,7 +68,7 @@ export const picture = (more: Partial<Plan> = {}): Plan => ({
             name: 'values',
             title: 'Order of value',
             choices: [
-                { value: 'free', why: 'Whatever comes nearest.' },
+                { value: 'free', why: 'Whichever is most accurate.' },
                 { value: 'light-to-dark', why: 'Lights stay clean.' },
             ],
         },
@@ -76,7 +76,7 @@ export const picture = (more: Partial<Plan> = {}): Plan => ({
             name: 'darks',
             title: 'Darks',
             choices: [
-                { value: 'black-allowed', why: 'Black where it comes nearest.' },
+                { value: 'black-allowed', why: 'Black where it is most accurate.' },
                 { value: 'never-black', why: 'Mixed darks stay lively.' },
             ],
         },

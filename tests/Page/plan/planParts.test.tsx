@@ -24,9 +24,9 @@ describe('the one action of the plan', () => {
         rerender(<RunBar picture={picture({ waiting: 1 })} changes={changes} />);
         expect(screen.getByRole('button', { name: 'Plan what changed: 1 of 2' })).toBeTruthy();
         rerender(<RunBar picture={picture({ waiting: 0 })} changes={changes} />);
-        expect(screen.getByRole('button', { name: 'All is planned' })).toHaveProperty('disabled', true);
+        expect(screen.queryByRole('button', { name: /^Plan/ })).toBeNull();
         expect(screen.getByRole('status').textContent).toContain(
-            '2 passes with 2 pencils, about 40 minutes of drawing, within about 4 on your paper in the mean. The darkest 6 %',
+            'Plan is up to date: 2 passes, 2 pencils, about 40 minutes. Likely error on paper: 4. The darkest 6 %',
         );
     });
 
@@ -39,11 +39,11 @@ describe('the one action of the plan', () => {
         fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
         expect(made.cancel.mutate).toHaveBeenCalledTimes(1);
         rerender(<RunBar picture={picture({ run: { ...run, state: 'failed' } })} changes={changes} />);
-        expect(screen.getByRole('status').textContent).toContain('What was found is kept');
+        expect(screen.getByRole('status').textContent).toContain('Finished zones are kept');
         rerender(<RunBar picture={picture({ run: { ...run, state: 'cancelled' } })} changes={changes} />);
-        expect(screen.getByRole('status').textContent).toBe('Cancelled. What was found is kept.');
+        expect(screen.getByRole('status').textContent).toBe('Cancelled. Finished zones are kept.');
         rerender(<RunBar picture={picture({ run: { ...run, state: 'waiting', what: '', total: 0 } })} changes={changes} />);
-        expect(screen.getByRole('status').textContent).toBe('Waiting for its turn');
+        expect(screen.getByRole('status').textContent).toBe('Waiting to start');
     });
 
     it('tells what was planned again and why, but not what came out the same', () => {
@@ -57,7 +57,7 @@ describe('the one action of the plan', () => {
         };
         render(<RunBar picture={picture({ run, waiting: 0 })} changes={hands().changes} />);
         fireEvent.click(screen.getByRole('button', { name: '1 changed' }));
-        expect(screen.getByRole('list', { name: 'What was planned again' }).textContent).toBe(
+        expect(screen.getByRole('list', { name: 'Changed zones' }).textContent).toBe(
             'rope: 735 light; it was 711 light. its colour changed.',
         );
     });
@@ -88,11 +88,11 @@ describe('zones and their sequences', () => {
         });
         const list = screen.getByRole('list', { name: 'Zones of the plan' });
         expect([...list.querySelectorAll('small')].map((s) => s.textContent)).toEqual([
-            '2 passes, within 4, 2 to mind',
-            '2 passes, within 4',
+            '2 passes, error 4 2',
+            '2 passes, error 4 ',
             'not planned yet',
         ]);
-        expect(screen.getByTestId('sequence').textContent).toContain('Mind: twins. In the mid: Alike. Push.');
+        expect(screen.getByTestId('sequence').textContent).toContain('twins. In the mid: Alike. Push.');
         expect(screen.getAllByText(/In the mid and dark: Much wax/)).toHaveLength(1);
         fireEvent.click(screen.getByRole('button', { name: /^sea/ }));
         expect(screen.getByText('This zone is not planned yet.')).toBeTruthy();
@@ -104,7 +104,7 @@ describe('the picture to come', () => {
 
     it('is not asked for before all is planned', () => {
         render(<PictureStage study={study} picture={picture()} stamp="s" changes={hands().changes} />, { wrapper });
-        expect(screen.getByText(/drawn as soon as all is planned/)).toBeTruthy();
+        expect(screen.getByText(/appears when every zone is planned/)).toBeTruthy();
         expect(screen.queryByLabelText('How far')).toBeNull();
     });
 
@@ -137,7 +137,7 @@ describe('the picture to come', () => {
         };
         answering('/plan/ramp', answer);
         render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
-        fireEvent.click(screen.getByRole('button', { name: 'A fade' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Fade' }));
         const stage = screen.getByRole('application');
         fireEvent.keyDown(stage, { key: ' ' });
         for (let i = 0; i < 3; i++) {
@@ -146,7 +146,7 @@ describe('the picture to come', () => {
         fireEvent.keyDown(stage, { key: ' ' });
         await waitFor(() =>
             expect(screen.getByRole('region', { name: 'The fade' }).textContent).toContain(
-                '711 falls while 735 rises over it between 40 % and 60 % of the line. It is soft and fuzzy',
+                '711 fades while 735 grows between 40 % and 60 % of the line. It is soft and fuzzy',
             ),
         );
         const asked = fetched.mock.lastCall?.[0];
@@ -182,7 +182,7 @@ describe('what is taken along', () => {
         fireEvent.click(screen.getByRole('button', { name: 'Go to “violet evening”' }));
         expect(first(made.version)).toEqual({ number: 2 });
         fireEvent.change(screen.getByLabelText('Name of this version'), { target: { value: '  three pencils ' } });
-        fireEvent.click(screen.getByRole('button', { name: 'Keep the name' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Save version' }));
         expect(first(made.version)).toEqual({ name: 'three pencils' });
     });
 
@@ -194,12 +194,12 @@ describe('what is taken along', () => {
         });
         fetched.mockResolvedValueOnce(new Response('{}'));
         render(<TakeAlong study={study} picture={picture()} changes={hands().changes} />, { wrapper });
-        fireEvent.click(screen.getByRole('button', { name: 'Save it as one file' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Save study as a file' }));
         await waitFor(() => expect(saved).toEqual(['Low water.study.json from blob:study']));
         expect(fetched.mock.lastCall?.[0]).toBe('/api/studies/7/bundle');
         const tooLarge = { type: 'about:blank', title: 'No', status: 422, detail: 'The photos of this study are 170 MB together.' };
         fetched.mockResolvedValueOnce(new Response(JSON.stringify(tooLarge), { status: 422 }));
-        fireEvent.click(await screen.findByRole('button', { name: 'Save it as one file' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Save study as a file' }));
         expect(await screen.findByText('The photos of this study are 170 MB together.')).toBeTruthy();
         click.mockRestore();
     });

@@ -41,10 +41,10 @@ const posted = () => app.asked.filter((a) => a.method === 'POST').map((a) => a.p
 
 describe('the plan as a place', () => {
     it('leads on where there is nothing to plan, and says what failed', async () => {
-        says(undefined, { cannot: 'There are no zones yet; let them be proposed under "Photo" first.' });
+        says(undefined, { cannot: 'There are no zones yet; propose zones in “Photo” first.' });
         const { unmount } = show();
         expect(await screen.findByText(/^There are no zones yet/)).toBeTruthy();
-        expect(screen.getByRole('link', { name: 'To the zones of its photo' }).getAttribute('href')).toBe('/photo/7?beside=zones');
+        expect(screen.getByRole('link', { name: 'Go to the zones of the photo' }).getAttribute('href')).toBe('/photo/7?beside=zones');
         unmount();
         app.says('GET', /\/plan$/, null, 0);
         const failed = show();
@@ -63,7 +63,7 @@ describe('the plan as a place', () => {
         show();
         await parts();
         expect(screen.getByLabelText('Whole picture or zone')).toBeTruthy();
-        fireEvent.click(within(await parts()).getByText('Take along'));
+        fireEvent.click(within(await parts()).getByText('Print & files'));
         expect(screen.queryByLabelText('Whole picture or zone')).toBeNull();
     });
 
@@ -84,7 +84,7 @@ describe('the plan as a place', () => {
         const warnings = [{ code: 'bloom', pass: 1, shades: ['mid'], where: 'mid', text: 'Much wax.', remedy: '' }];
         says(undefined, { zones: [zoneOfPlan(3, 'rope', [shade('mid')], { sequence: sequence({ warnings }) })] });
         show();
-        fireEvent.click(await screen.findByRole('button', { name: 'Try its remedy' }));
+        fireEvent.click(await screen.findByRole('button', { name: 'Try the remedy' }));
         expect(await screen.findByText(/Nothing that was tried/)).toBeTruthy();
         expect(app.last('POST')?.body).toMatchObject({ kind: 'remedy', zone: 3, shade: 'mid', code: 'bloom' });
         expect(screen.getByTestId('sequence').textContent).toContain('Much wax.');

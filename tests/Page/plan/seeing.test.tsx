@@ -29,12 +29,12 @@ describe('looking closer', () => {
     });
     afterEach(() => vi.useRealTimers());
 
-    const stage = () => screen.getByRole('region', { name: 'The picture to come' }).firstElementChild as HTMLElement;
+    const stage = () => screen.getByRole('region', { name: 'Preview of the drawing' }).firstElementChild as HTMLElement;
 
     it('follows the pointer when it rests, and the arrow keys, and steps back', () => {
         render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         expect(near()).toBeNull();
-        fireEvent.click(screen.getByRole('button', { name: 'Look closer' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Zoom in' }));
         expect(near()?.getAttribute('alt')).toContain('50 % across and 50 % down');
         fireEvent.pointerMove(stage(), { clientX: 100, clientY: 150 });
         fireEvent.pointerMove(stage(), { clientX: 300, clientY: 75 });
@@ -71,9 +71,9 @@ describe('looking closer', () => {
     it('is not offered where errors are looked at or a fade is drawn', () => {
         render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
         fireEvent.click(screen.getByRole('radio', { name: 'Errors' }));
-        expect(screen.getByRole('button', { name: 'Look closer' })).toHaveProperty('disabled', true);
+        expect(screen.getByRole('button', { name: 'Zoom in' })).toHaveProperty('disabled', true);
         fireEvent.click(screen.getByRole('radio', { name: 'Grey' }));
-        expect(screen.getByRole('button', { name: 'Look closer' })).toHaveProperty('disabled', false);
+        expect(screen.getByRole('button', { name: 'Zoom in' })).toHaveProperty('disabled', false);
     });
 });
 
@@ -97,7 +97,7 @@ describe('the two sides', () => {
             expect(src).toContain('tone=steps&squint=2');
         }
         expect(screen.getByRole('img', { name: 'the photo, in value steps' })).toBeTruthy();
-        fireEvent.click(screen.getByRole('button', { name: 'Lay it over' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Overlay' }));
         fireEvent.change(screen.getByLabelText('Overlay'), { target: { value: '30' } });
         expect(screen.getByRole('img', { name: /^the picture after/ }).style.opacity).toBe('0.7');
         fireEvent.click(screen.getByRole('button', { name: 'Side by side' }));
@@ -166,7 +166,7 @@ describe('which way strokes run', () => {
         Element.prototype.getBoundingClientRect = () => new DOMRect(0, 0, 400, 300);
         Element.prototype.setPointerCapture = () => undefined;
         fireEvent.click(screen.getByRole('button', { name: 'Strokes' }));
-        expect(screen.getByText(/All run along the form so far/)).toBeTruthy();
+        expect(screen.getByText(/All strokes follow the form so far/)).toBeTruthy();
         const stage = screen.getByRole('application');
         fireEvent.pointerDown(stage, { clientX: 100, clientY: 150, pointerId: 1 });
         fireEvent.pointerUp(stage, { clientX: 101, clientY: 150, pointerId: 1 });
@@ -192,9 +192,9 @@ describe('another light', () => {
     it('is what the picture is drawn under, and says what parts', async () => {
         answering('/plan/light', { light: 'A', words: 'a warm lamp', parted: [{ zone: 'float', shade: 'dark', deltaE00: 3.4 }] });
         render(<PictureStage study={study} picture={whole} stamp="s" changes={hands().changes} />, { wrapper });
-        fireEvent.change(screen.getByLabelText('Seen by'), { target: { value: 'A' } });
+        fireEvent.change(screen.getByLabelText('Light'), { target: { value: 'A' } });
         await screen.findByText('Under a warm lamp these part from the thing itself: float, dark (ΔE00 3.4 farther).');
-        fireEvent.change(screen.getByLabelText('Seen by'), { target: { value: 'D65' } });
+        fireEvent.change(screen.getByLabelText('Light'), { target: { value: 'D65' } });
         expect(screen.queryByText(/these part/)).toBeNull();
     });
 });

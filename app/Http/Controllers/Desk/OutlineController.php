@@ -29,7 +29,7 @@ final class OutlineController extends Controller
         BorderReader $borders,
     ): Response {
         $survey = $surveys->current($study);
-        $sheet = $survey->zones ?? throw ImpossibleChange::because('There are no zones yet; let them be proposed under "Photo" first.');
+        $sheet = $survey->zones ?? throw ImpossibleChange::because('There are no zones yet; propose zones in “Photo” first.');
         $photo = $study->photo();
         $grid = $reader->grid($sheet, $survey, $photo);
         $lines = BorderLines::of($sheet->labels, $borders->graded($survey, $photo));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Plan;
 
+use App\Desk\DeskKeeper;
 use App\Desk\StagesOfWork;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Plan\LightRequest;
@@ -13,6 +14,7 @@ use App\Models\Study;
 use App\Plans\PlanGround;
 use App\Plans\PlanImages;
 use App\Plans\PlanRepository;
+use App\Plans\SeenAs;
 use App\Plans\Stage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -46,6 +48,15 @@ final class PictureController extends Controller
                 ? $this->images->error($ground)
                 : $this->images->after($ground, $this->stage($ground, $study, $request), $request->seenAs()),
         );
+    }
+
+    /** The drawing at the desk: as it lies "now", or "then", with what is left of this session laid too. */
+    public function atDesk(Request $request, Study $study, DeskKeeper $desk, string $when): Response
+    {
+        $ground = $this->plans->ground($this->user($request), $study);
+        $stage = $this->stages->atDesk($ground, $study, $desk->ticks($study), $when === 'then');
+
+        return self::png($this->images->after($ground, $stage, new SeenAs()));
     }
 
     /** A piece of it from near. */

@@ -18,7 +18,7 @@ final class ChangePasswordRequest extends ProofRequest
         return [
             ...parent::messages(),
             'new.min' => 'A password needs at least 10 characters.',
-            'new.required' => 'Write the new password, too: 10 characters or more.',
+            'new.required' => 'Enter a new password with at least 10 characters.',
         ];
     }
 }

@@ -18,7 +18,7 @@ class ProofRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['password.required' => 'Write the present password of this account first.'];
+        return ['password.required' => 'Enter your current password first.'];
     }
 
     final public function proof(): string

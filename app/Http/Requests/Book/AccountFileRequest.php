@@ -23,7 +23,7 @@ final class AccountFileRequest extends FormRequest
         return [
             'file.required' => 'Choose an account file.',
             'file.max' => 'An account file may be up to 150 MB.',
-            'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.',
+            'file.uploaded' => 'The file did not arrive completely, or is larger than 150 MB.',
         ];
     }
 

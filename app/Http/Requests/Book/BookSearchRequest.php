@@ -33,7 +33,7 @@ final class BookSearchRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['like.regex' => 'A colour is written like #a1b2c3.', 'words.max' => 'Up to 200 characters are looked for.'];
+        return ['like.regex' => 'A colour is written like #a1b2c3.', 'words.max' => 'Search for up to 200 characters.'];
     }
 
     public function search(): BookSearch

@@ -24,6 +24,6 @@ final class KeepRecipeRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['zone.required_without' => 'Choose a zone, or a spot whose recipe you kept.', ...self::sayingMessages()];
+        return ['zone.required_without' => 'Choose a zone, or a spot with a recipe.', ...self::sayingMessages()];
     }
 }

@@ -22,8 +22,8 @@ trait SaysOfRecipe
     {
         return [
             'name.*' => 'A name has 1 to 120 characters.',
-            'words.max' => 'Up to 500 characters to find it by.',
-            'outcome.max' => 'How it came out has up to 300 characters.',
+            'words.max' => 'Search words have up to 500 characters.',
+            'outcome.max' => 'How it turned out has up to 300 characters.',
         ];
     }
 

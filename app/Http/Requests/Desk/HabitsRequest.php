@@ -30,8 +30,8 @@ final class HabitsRequest extends FormRequest
     {
         return [
             'session.*' => 'A session is 10 to 480 minutes.',
-            'thin.*' => 'A wash dries in 0 to 240 minutes.',
-            'wet.*' => 'A wash dries in 0 to 240 minutes.',
+            'thin.*' => 'Drying time is 0 to 240 minutes.',
+            'wet.*' => 'Drying time is 0 to 240 minutes.',
         ];
     }
 

@@ -49,7 +49,7 @@ final class TickRequest extends FormRequest
             $user = $this->user();
             $known = $user instanceof User ? array_map(static fn ($p): string => $p->id(), $drawers->shelfOf($user)->pencils) : [];
             if (Finish::tryFrom($tool) === null && ! in_array($tool, $known, true)) {
-                $validator->errors()->add('tool', 'There is no such pencil in the drawer; bring it in under "Drawer", or choose another.');
+                $validator->errors()->add('tool', 'This pencil is not in your drawer; add it in “Drawer”, or choose another.');
             }
         }];
     }
@@ -57,7 +57,7 @@ final class TickRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['pressures.*' => 'Say how hard, in at least one of the zone\'s colours.', 'at.*' => 'The clock of this device is wrong.'];
+        return ['pressures.*' => 'Choose a pressure for at least one shade of the zone.', 'at.*' => 'The clock of this device is wrong; set it and try again.'];
     }
 
     public function tickKind(): TickKind

@@ -29,8 +29,8 @@ final class NewSheetRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'pencils.required' => 'Write down the pencils first: a number a row, and its name if you like.',
-            'pencils.max' => 'That is more text than sixty pencils need.',
+            'pencils.required' => 'List your pencils first: one per line, the number and, if you like, the name.',
+            'pencils.max' => 'This is too long: up to sixty pencils fit on a chart.',
             'paper.in' => self::PAPER_SAYS,
         ];
     }

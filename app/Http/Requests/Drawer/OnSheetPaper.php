@@ -11,7 +11,7 @@ use KnottyPrism\Core\Medium\Paper\PaperShelf;
 /** A request that may say on which paper pencils are coloured in to be measured: one that black print shows on. */
 trait OnSheetPaper
 {
-    private const PAPER_SAYS = 'Pencils are measured on a paper on which black print shows; choose one of the list.';
+    private const PAPER_SAYS = 'Pencils can only be measured on a paper where black print is visible; choose one from the list.';
 
     /** @return array<string, list<mixed>> */
     private static function paperRules(): array

@@ -40,8 +40,8 @@ final class SwatchPageRequest extends FormRequest
             'paper.in' => self::PAPER_SAYS,
             'rows.*' => $count('rows', SwatchGrid::MOST_ROWS),
             'columns.*' => $count('columns', SwatchGrid::MOST_COLUMNS),
-            'pencils.required' => 'Write down what lies in the grid, row after row: a number a row, and its name if you like.',
-            'pencils.max' => 'That is more text than sixty pencils need.',
+            'pencils.required' => 'List the pencils in the grid, row by row: one per line, the number and, if you like, the name.',
+            'pencils.max' => 'This is too long: up to sixty pencils fit on a chart.',
         ];
     }
 

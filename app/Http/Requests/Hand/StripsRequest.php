@@ -40,7 +40,7 @@ final class StripsRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'strips.required' => 'Say of one strip at least what came of it.',
+            'strips.required' => 'Enter the result of at least one strip.',
             'strips.*.hex.regex' => 'A colour is written like #a1b2c3.',
             'strips.*.lab.*' => 'A measured colour is L* from 0 to 100, a* and b* from -128 to 128.',
         ];

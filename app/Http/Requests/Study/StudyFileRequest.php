@@ -22,7 +22,7 @@ final class StudyFileRequest extends FormRequest
     {
         return [
             'file.max' => 'A study file may be up to 150 MB.',
-            'file.uploaded' => 'The file did not arrive whole, or is larger than 150 MB.',
+            'file.uploaded' => 'The file did not arrive completely, or is larger than 150 MB.',
         ];
     }
 

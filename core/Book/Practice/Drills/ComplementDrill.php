@@ -37,7 +37,7 @@ final class ComplementDrill extends Skill
         parent::__construct(
             'complement',
             5,
-            'Look across the ring, then a little to the warm side: what lies straight across often turns green.',
+            'Look across the colour wheel, then a little to the warm side: the exact opposite often turns green.',
         );
     }
 
@@ -96,7 +96,7 @@ final class ComplementDrill extends Skill
         $alone = [new Pass($pencil, self::PRESSED)];
 
         return new Drill(
-            sprintf('Which of these, laid beneath, settles %s most without turning it green?', DrillGround::called($pencil)),
+            sprintf('Which of these, drawn underneath, greys %s most without turning it green?', DrillGround::called($pencil)),
             [new Shown(DrillGround::said(DrillGround::called($pencil), $ground->lab($alone)), $ground->dab($alone))],
             null,
             array_map(
@@ -104,7 +104,7 @@ final class ComplementDrill extends Skill
                 $choices,
             ),
             (int) array_search($right->pencil, $choices, true),
-            sprintf('%s beneath leaves least of its strength.', DrillGround::called($right->pencil)),
+            sprintf('%s underneath leaves it weakest.', DrillGround::called($right->pencil)),
             [
                 new Shown(DrillGround::said('alone', $ground->lab($alone)), $ground->dab($alone)),
                 new Shown(

@@ -27,7 +27,7 @@ final class LeanDrill extends Skill
 
     public function __construct()
     {
-        parent::__construct('lean', 3, 'Name the base first; then ask which neighbour on the ring it would take a drop of.');
+        parent::__construct('lean', 3, 'Name the base colour first; then ask towards which neighbour on the wheel it leans.');
     }
 
     public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
@@ -57,7 +57,7 @@ final class LeanDrill extends Skill
             sprintf('It is %s.', $right),
             array_map(
                 static fn (string $words, Lab $l): Shown => new Shown(DrillGround::said($words, $l), [DrillGround::hex($l)]),
-                ['turned back along the ring', 'the colour', 'turned on along the ring'],
+                ['turned back on the wheel', 'the colour', 'turned on along the wheel'],
                 [$lab->turned(-24, 1.0), $lab, $lab->turned(24, 1.0)],
             ),
         );

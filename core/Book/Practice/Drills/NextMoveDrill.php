@@ -34,7 +34,7 @@ final class NextMoveDrill extends Skill
         parent::__construct(
             'next move',
             7,
-            'Say what is wrong in one word, lighter, darker, greyer or another lean, and only then choose a pencil.',
+            'Name what is wrong in one word (too light, too dark, too grey, wrong lean), and only then choose a pencil.',
         );
     }
 
@@ -95,10 +95,10 @@ final class NextMoveDrill extends Skill
         $target = [DrillGround::hex($ground->lab([...$lies, $right]))];
 
         return new Drill(
-            'From the left dab to the colour on the right in one move: which?',
+            'Which single pass brings the left swatch to the colour on the right?',
             [
-                new Shown(DrillGround::said('what lies there', $ground->lab($lies)), $ground->dab($lies)),
-                new Shown(DrillGround::said('the colour wanted', $ground->lab([...$lies, $right])), $target),
+                new Shown(DrillGround::said('the drawing now', $ground->lab($lies)), $ground->dab($lies)),
+                new Shown(DrillGround::said('the target colour', $ground->lab([...$lies, $right])), $target),
             ],
             null,
             array_map(static fn (Pass $p): Choice => new Choice(self::words($p), $ground->dab([new Pass($p->pencil, 0.8)])), $moves),
@@ -107,7 +107,7 @@ final class NextMoveDrill extends Skill
             [
                 new Shown('before', $ground->dab($lies)),
                 new Shown('after', $ground->dab([...$lies, $right])),
-                new Shown('the colour wanted', $target),
+                new Shown('the target colour', $target),
             ],
         );
     }

@@ -23,7 +23,7 @@ final class OrderDrill extends Skill
 
     public function __construct()
     {
-        parent::__construct('order of two passes', 6, 'The upper pass speaks: the mix leans to whatever was laid last.');
+        parent::__construct('order of two passes', 6, 'The top pass dominates: the mix leans towards the last pencil.');
     }
 
     public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill
@@ -50,13 +50,13 @@ final class OrderDrill extends Skill
         [$first, $second] = $passes;
         $lies = $turned ? [$second, $first] : $passes;
         $words = static fn (Pass $beneath, Pass $over): string => sprintf(
-            '%s beneath, %s over it',
+            '%s underneath, %s on top',
             DrillGround::called($beneath->pencil),
             DrillGround::called($over->pencil),
         );
 
         return new Drill(
-            'These two were laid one over the other, equally firmly. Which lies beneath?',
+            'These two were drawn one over the other with the same pressure. Which one is underneath?',
             [
                 new Shown(DrillGround::called($first->pencil), $ground->dab([$first])),
                 new Shown(DrillGround::said('both', $ground->lab($lies)), $ground->dab($lies)),

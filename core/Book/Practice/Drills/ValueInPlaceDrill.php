@@ -16,7 +16,7 @@ final class ValueInPlaceDrill extends Skill
         parent::__construct(
             'value in its surroundings',
             2,
-            'A dark neighbour makes a place look lighter than it is: cover what lies round it with two fingers.',
+            'Dark surroundings make a colour look lighter than it is: cover them with two fingers.',
         );
     }
 

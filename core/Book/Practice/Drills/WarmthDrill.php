@@ -29,7 +29,7 @@ final class WarmthDrill extends Skill
         parent::__construct(
             'warm or cool',
             4,
-            'Hold it beside a neutral grey in your mind: what it leans to from there is its temperature.',
+            'Compare it with a neutral grey in your mind: the direction it leans is its temperature.',
         );
     }
 

@@ -12,10 +12,10 @@ import { useAccount } from './queries';
 const Parts = styled(Inset)`
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
-    gap: 0 40px;
+    gap: 0 var(--space-6);
     max-width: 1100px;
     & p + p {
-        margin-top: var(--space-small);
+        margin-top: var(--space-2);
     }
 `;
 
@@ -34,24 +34,24 @@ export function AccountPlace() {
                         <h2>Your account</h2>
                     </PartHead>
                     {data === undefined ? (
-                        <p role="status">Looking what is in it…</p>
+                        <p role="status">Checking your account…</p>
                     ) : (
                         <>
                             <p>
                                 <b>{data.name}</b>
-                                {data.demo ? ', which belongs to whoever sits at this machine' : `, ${data.email}`}
+                                {data.demo ? ', open to everyone who uses this computer' : `, ${data.email}`}
                             </p>
                             <p>
-                                {data.studies} {data.studies === 1 ? 'study' : 'studies'}, {data.pencils} pencils. All of it takes{' '}
+                                {data.studies} {data.studies === 1 ? 'study' : 'studies'}, {data.pencils} pencils. Together they take{' '}
                                 {data.megabytes} of {data.mostMegabytes} MB that an account may have here.
                             </p>
                             <p>
-                                Before a photo is kept, all but the picture is removed from its file: place, time, camera, names and
-                                captions.
+                                Before a photo is saved, everything except the picture is removed from its file: place, time, camera, names
+                                and captions.
                             </p>
                             <p>
-                                <a href="/api/book/account.zip">Save all of it as one file</a>, to keep or to bring into another account
-                                (Book, “Show it”).
+                                <a href="/api/book/account.zip">Save account as a file</a>, as a backup or for another account (Book,
+                                “Share”).
                             </p>
                         </>
                     )}

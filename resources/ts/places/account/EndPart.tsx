@@ -18,27 +18,27 @@ export function EndPart({ studies, pencils }: { studies: number; pencils: number
         end.mutate({ password });
     };
     return (
-        <Column aria-label="The end of it">
+        <Column aria-label="Delete account">
             <PartHead $first>
-                <h2>The end of it</h2>
+                <h2>Delete account</h2>
             </PartHead>
             {!sure ? (
                 <Row>
-                    <WordButton onPress={() => setSure(true)}>Delete this account…</WordButton>
+                    <WordButton onPress={() => setSure(true)}>Delete account…</WordButton>
                 </Row>
             ) : (
-                <Proof onSubmit={send} aria-label="Delete this account">
+                <Proof onSubmit={send} aria-label="Confirm deleting the account">
                     <p>
                         {studies} {studies === 1 ? 'study' : 'studies'} with photos, plans and what was ticked at the desk, {pencils}{' '}
-                        pencils, the hand, the book and the links that show plans: all of it goes, for good. Save it as one file first if
-                        you may want it back.
+                        pencils, the hand, the book and the links that show plans: all of it will be deleted and can’t be restored. Save it
+                        as a file first if you may need it again.
                     </p>
                     <Secret label="Password" kind="current-password" value={password} onChange={setPassword} />
                     <Row>
                         <Button type="submit" isPending={end.isPending}>
-                            Delete all of it
+                            Delete everything
                         </Button>
-                        <WordButton onPress={() => setSure(false)}>Keep the account</WordButton>
+                        <WordButton onPress={() => setSure(false)}>Keep account</WordButton>
                     </Row>
                     <p role="alert">{end.error && sentenceOf(end.error)}</p>
                 </Proof>

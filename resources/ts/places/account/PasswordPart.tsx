@@ -16,8 +16,8 @@ export function PasswordPart() {
         setNext('');
         setDone(said);
     };
-    const change = useProved('PATCH', '/api/account/password', clear('Changed. Whoever was signed in elsewhere no longer is.'));
-    const elsewhere = useProved('POST', '/api/account/elsewhere', clear('Done. Only this browser is signed in.'));
+    const change = useProved('PATCH', '/api/account/password', clear('Password changed. All other devices are signed out.'));
+    const elsewhere = useProved('POST', '/api/account/elsewhere', clear('All other devices are signed out.'));
     const fault = change.error ?? elsewhere.error;
     const send = (event: SyntheticEvent) => {
         event.preventDefault();
@@ -26,16 +26,16 @@ export function PasswordPart() {
         change.mutate({ password: present, new: next });
     };
     return (
-        <Column aria-label="Who may come in">
+        <Column aria-label="Sign-in and devices">
             <PartHead $first>
-                <h2>Who may come in</h2>
+                <h2>Sign-in and devices</h2>
             </PartHead>
             <Proof onSubmit={send} aria-label="Change the password">
-                <Secret label="Present password" kind="current-password" value={present} onChange={setPresent} />
+                <Secret label="Current password" kind="current-password" value={present} onChange={setPresent} />
                 <Secret label="New password (10 characters or more)" kind="new-password" value={next} onChange={setNext} />
                 <Row>
                     <Button type="submit" isPending={change.isPending}>
-                        Change it
+                        Change password
                     </Button>
                     <Button
                         isPending={elsewhere.isPending}
@@ -45,7 +45,7 @@ export function PasswordPart() {
                             elsewhere.mutate({ password: present });
                         }}
                     >
-                        Keep it, and sign out everywhere else
+                        Sign out all other devices
                     </Button>
                 </Row>
                 <p role="alert">{fault && sentenceOf(fault)}</p>

@@ -4,10 +4,10 @@ import { TextInput } from '../../ui/controls';
 /** What the password is asked for with, once more. */
 export const Proof = styled.form`
     display: grid;
-    gap: 10px;
+    gap: var(--space-3);
     & label {
         display: grid;
-        gap: 5px;
+        gap: var(--space-1);
     }
 `;
 

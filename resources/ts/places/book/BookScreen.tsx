@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import type { Study } from '../../api/types';
-import { WordChoice } from '../../ui/controls';
+import { Tabs } from '../../ui/controls';
 import { SideBar } from '../../ui/layout';
 import { useInAddress } from '../../ui/useInAddress';
 import { LogView } from './log/LogView';
@@ -13,7 +13,7 @@ const PARTS = [
     { value: 'log', label: 'Log' },
     { value: 'recipes', label: 'Recipes' },
     { value: 'practice', label: 'Practice' },
-    { value: 'share', label: 'Show it' },
+    { value: 'share', label: 'Share' },
 ] as const;
 
 const Whole = styled.main`
@@ -30,7 +30,7 @@ export function BookScreen({ study, onFault }: BookScreenProps) {
     return (
         <Whole>
             <SideBar>
-                <WordChoice label="In the book" value={part} options={PARTS} onChange={setPart} />
+                <Tabs label="In the book" value={part} options={PARTS} onChange={setPart} />
             </SideBar>
             {part === 'log' && <LogView study={study} onFault={onFault} />}
             {part === 'practice' && <PracticeView study={study} />}

@@ -18,7 +18,7 @@ const Frame = styled.div<{ $shape: number }>`
         position: absolute;
         width: 22px;
         height: 22px;
-        margin: -11px 0 0 -11px;
+        translate: -50% -50%;
         border: 2px solid #fff;
         outline: 1.5px solid #000;
         border-radius: 50%;

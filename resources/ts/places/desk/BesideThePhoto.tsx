@@ -9,9 +9,9 @@ import { StepCard } from './StepCard';
 import type { DeskWork } from './useDeskWork';
 
 const Answer = styled.p`
-    font-size: 26px;
+    font-size: var(--type-title);
     line-height: 1.25;
-    padding: 12px 0;
+    padding: var(--space-3) 0;
 `;
 
 interface BesideThePhotoProps {
@@ -54,7 +54,9 @@ export function BesideThePhoto({ study, desk, work, onLook }: BesideThePhotoProp
 
 function whyNothing(state: DeskState): string {
     if (state.wet.length > 0) {
-        return `Nothing can be laid until “${state.wet[0]?.name ?? ''}” is dry.`;
+        return `Wait until “${state.wet[0]?.name ?? ''}” is dry.`;
     }
-    return state.pending.length > 0 ? 'What is to come is planned again.' : 'All passes are laid. “Finished?” looks through them.';
+    return state.pending.length > 0
+        ? 'The remaining passes are being planned again.'
+        : 'All passes are done. Press “Finished?” to check the drawing.';
 }

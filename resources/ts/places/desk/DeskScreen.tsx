@@ -19,12 +19,13 @@ const Head = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 18px;
-    padding: 0 24px;
+    gap: 0 var(--space-4);
+    padding: 0 var(--space-5);
     & .end {
         margin-left: auto;
         display: flex;
         flex-wrap: wrap;
+        gap: 0 var(--space-2);
     }
 `;
 
@@ -34,9 +35,9 @@ const Two = styled.main<{ $isLeft: boolean }>`
     grid-template-columns: ${(p) => (p.$isLeft ? 'minmax(0, 6fr) minmax(0, 5fr)' : 'minmax(0, 5fr) minmax(0, 6fr)')};
     grid-template-areas: ${(p) => (p.$isLeft ? "'beside photo' 'beside hand'" : "'photo beside' 'hand beside'")};
     grid-template-rows: auto 1fr;
-    gap: 8px 28px;
+    gap: var(--space-2) var(--space-5);
     /* The hand rests on the lower edge of a tablet that is propped up: nothing stands there. */
-    padding: 4px 24px 64px;
+    padding: var(--space-1) var(--space-5) var(--space-6);
     & > .photo {
         grid-area: photo;
     }
@@ -53,7 +54,7 @@ const Two = styled.main<{ $isLeft: boolean }>`
 `;
 
 const Plain = styled.main`
-    padding: 24px;
+    padding: var(--space-5);
 `;
 
 interface DeskScreenProps {
@@ -68,11 +69,11 @@ export function DeskScreen({ study, onFault }: DeskScreenProps) {
     useWakeLock();
     if (desk.data === undefined) {
         return desk.error === null ? (
-            <Plain aria-busy="true">Laying out what is to come…</Plain>
+            <Plain aria-busy="true">Opening the desk…</Plain>
         ) : (
             <Plain>
                 <p role="alert">{sentenceOf(desk.error)}</p>
-                <WordButton onPress={() => void desk.refetch()}>Look again</WordButton>
+                <WordButton onPress={() => void desk.refetch()}>Try again</WordButton>
             </Plain>
         );
     }
@@ -80,8 +81,8 @@ export function DeskScreen({ study, onFault }: DeskScreenProps) {
     const stale = desk.error !== null && (
         <Plain as="div">
             <p role="alert">
-                {sentenceOf(desk.error)} What stands here may be older.{' '}
-                <WordButton onPress={() => void desk.refetch()}>Look again</WordButton>
+                {sentenceOf(desk.error)} What you see may be out of date.{' '}
+                <WordButton onPress={() => void desk.refetch()}>Try again</WordButton>
             </p>
         </Plain>
     );
@@ -91,7 +92,7 @@ export function DeskScreen({ study, onFault }: DeskScreenProps) {
     if (cannot !== null) {
         return planAgain === false ? (
             <Plain>
-                {cannot} <Link to={`/plan/${study.id}`}>Go to its plan</Link>.
+                {cannot} <Link to={`/plan/${study.id}`}>Open the plan</Link>.
             </Plain>
         ) : (
             <main>
@@ -120,9 +121,9 @@ function AtWork({ study, desk, changes }: { study: Study; desk: Desk; changes: D
             <HeadLine desk={desk} work={work} isHow={isHow} onHow={() => setIsHow(!isHow)} />
             {isHow && <HabitsPart desk={desk} onChange={(change) => changes.habits.mutate(change)} />}
             {!work.sitting.isBegun && session !== undefined && current !== null && work.beside === 'pass' ? (
-                <LayOutPart session={session} of={desk.sessions.length} onBegin={work.sitting.begin} />
+                <LayOutPart study={study} stamp={desk.stamp} session={session} of={desk.sessions.length} onBegin={work.sitting.begin} />
             ) : (
-                <Two $isLeft={desk.habits.hand === 'left'}>
+                <Two className="from-afar" $isLeft={desk.habits.hand === 'left'}>
                     <div className="photo">
                         <ZoneOnPhoto
                             study={study}
@@ -141,8 +142,8 @@ function AtWork({ study, desk, changes }: { study: Study; desk: Desk; changes: D
                         <Timers wet={wet} now={work.now} pending={pending} />
                         {work.sitting.isBreakDue(work.now) && desk.habits.breaks && (
                             <p role="status">
-                                A break for eyes and wrists: look far away, let the hands hang.{' '}
-                                <WordButton onPress={work.sitting.rest}>I have</WordButton>
+                                Take a break: look into the distance and let your hands hang.{' '}
+                                <WordButton onPress={work.sitting.rest}>Done</WordButton>
                             </p>
                         )}
                     </div>
@@ -167,13 +168,13 @@ function HeadLine({ desk, work, isHow, onHow }: HeadLineProps) {
             <span>{desk.howFar}</span>
             {session !== undefined && (
                 <span>
-                    {desk.sessions.length === 1 ? 'The last session' : `${desk.sessions.length} sessions to come`}; in this one{' '}
-                    {session.steps} {session.steps === 1 ? 'pass' : 'passes'}, about {Math.round(session.minutes)} min
+                    {desk.sessions.length === 1 ? 'last session' : `${desk.sessions.length} sessions left`} · now {session.steps}{' '}
+                    {session.steps === 1 ? 'pass' : 'passes'}, about {Math.round(session.minutes)} min
                 </span>
             )}
             <div className="end">
                 <WordButton aria-expanded={isHow} onPress={onHow}>
-                    How you work
+                    Settings
                 </WordButton>
                 <WordButton onPress={() => work.toggle('finished')}>Finished?</WordButton>
                 <WordButton onPress={() => work.toggle('stop')}>Stop here</WordButton>

@@ -7,10 +7,10 @@ import { useFinished } from './queries';
 
 const Part = styled.section`
     display: grid;
-    gap: 10px;
+    gap: var(--space-3);
     justify-items: start;
     & h2 {
-        font-size: var(--size-title);
+        font-size: var(--type-title);
         font-weight: 600;
     }
     & ul {
@@ -18,15 +18,14 @@ const Part = styled.section`
         padding: 0;
         list-style: none;
         display: grid;
-        gap: 8px;
+        gap: var(--space-2);
         max-width: 86ch;
     }
     & li {
         border-top: 1px solid var(--line);
-        padding-bottom: 6px;
+        padding-bottom: var(--space-2);
     }
     & li button {
-        margin-left: -6px;
         text-align: left;
     }
 `;
@@ -48,13 +47,13 @@ export function FinishedPart({ study, desk, onZone, onClose }: FinishedPartProps
                 {desk.howFar}{' '}
                 {desk.steps.length > 0 &&
                     `${desk.steps.length} ${desk.steps.length === 1 ? 'pass' : 'passes'} ` +
-                        `to come, about ${Math.round(desk.minutesLeft)} minutes.`}
+                        `left, about ${Math.round(desk.minutesLeft)} minutes.`}
             </h2>
-            {asked.isPending && <p aria-busy="true">Looking through the zones…</p>}
+            {asked.isPending && <p aria-busy="true">Checking the zones…</p>}
             {asked.error !== null && <p role="alert">{sentenceOf(asked.error)}</p>}
             {asked.data !== undefined && findings.length === 0 && (
                 <p>
-                    Darks, lights and edges are as the photo asks for, as far as the plan can tell. Look at it upside down, and from across
+                    As far as the plan can tell, darks, lights and edges match the photo. Look at the drawing upside down and from across
                     the room.
                 </p>
             )}
@@ -69,7 +68,7 @@ export function FinishedPart({ study, desk, onZone, onClose }: FinishedPartProps
                 ))}
             </ul>
             <p>
-                What worked is worth keeping: <Link to={`/book/${study.id}?part=recipes`}>put it into the book</Link>.
+                Keep what worked: <Link to={`/book/${study.id}?part=recipes`}>save recipes in the Book</Link>.
             </p>
             <Button onPress={onClose}>Back to the desk</Button>
         </Part>

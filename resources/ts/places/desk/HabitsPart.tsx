@@ -7,13 +7,13 @@ const Part = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 4px 22px;
-    padding: 6px 24px;
+    gap: var(--space-1) var(--space-5);
+    padding: var(--space-2) var(--space-5);
     border-bottom: 1px solid var(--line);
     & label {
         display: flex;
         align-items: center;
-        gap: 6px;
+        gap: var(--space-2);
     }
 `;
 
@@ -39,7 +39,7 @@ interface HabitsPartProps {
 /** How one works: it decides the order of all that is to come. */
 export function HabitsPart({ desk: { habits, workOrders }, onChange }: HabitsPartProps) {
     return (
-        <Part role="group" aria-label="How you work">
+        <Part role="group" aria-label="Settings">
             <label>
                 Work order
                 <NativeSelect value={habits.workOrder} onChange={(e) => onChange({ workOrder: e.target.value })}>
@@ -59,13 +59,13 @@ export function HabitsPart({ desk: { habits, workOrders }, onChange }: HabitsPar
                 onKeep={(session) => onChange({ session })}
             />
             <MinutesField
-                label="A thin wash dries in, minutes"
+                label="Drying time, thin wash (minutes)"
                 value={habits.thin}
                 least={0}
                 most={240}
                 onKeep={(thin) => onChange({ thin })}
             />
-            <MinutesField label="a wet one in" value={habits.wet} least={0} most={240} onKeep={(wet) => onChange({ wet })} />
+            <MinutesField label="wet wash (minutes)" value={habits.wet} least={0} most={240} onKeep={(wet) => onChange({ wet })} />
             <WordChoice
                 label="A break every 45 minutes"
                 value={habits.breaks ? 'yes' : 'no'}

@@ -6,16 +6,16 @@ import { Button, NativeSelect, WordButton } from '../../ui/controls';
 
 const Part = styled.section`
     display: grid;
-    gap: 8px;
-    padding: 8px 0;
+    gap: var(--space-2);
+    padding: var(--space-2) 0;
     & h2 {
-        font-size: var(--size-title);
+        font-size: var(--type-title);
         font-weight: 600;
     }
     & .pressures {
         display: flex;
         flex-wrap: wrap;
-        gap: 0 14px;
+        gap: 0 var(--space-3);
     }
     & label {
         display: grid;
@@ -60,7 +60,7 @@ export function OtherPart({ step, pencils, finishes, others, onTick, onClose }: 
                         })
                     }
                 >
-                    That lies there now
+                    Save what I did
                 </Button>
                 <WordButton onPress={onClose}>Back to the pass</WordButton>
             </div>

@@ -11,8 +11,8 @@ const Row = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 6px 14px;
-    padding: 20px 16px;
+    gap: var(--space-2) var(--space-3);
+    padding: var(--space-4) var(--space-4);
     & > p {
         margin: 0;
         max-width: 68ch;
@@ -55,10 +55,10 @@ export function PlanAgain({ study, words, onFault }: PlanAgainProps) {
         <Row>
             <p role="status">
                 {goes && run != null
-                    ? (run.what === '' ? 'Waiting for its turn' : `Planning: ${run.what}`) +
+                    ? (run.what === '' ? 'Waiting to start' : `Planning: ${run.what}`) +
                       (run.total > 0 ? `, ${run.done} of ${run.total}` : '')
                     : words}
-                {run?.state === 'failed' && ' Planning stopped by a fault; what was found is kept.'}
+                {run?.state === 'failed' && ' Planning stopped because of an error; finished zones are kept.'}
             </p>
             {goes ? (
                 <Button onPress={() => cancel.mutate()}>Cancel</Button>
@@ -68,7 +68,7 @@ export function PlanAgain({ study, words, onFault }: PlanAgainProps) {
                 </Button>
             )}
             {goes && run != null && run.total > 0 && <progress aria-label={run.what} value={run.done} max={run.total} />}
-            <Link to={`/plan/${study}`}>Go to its plan</Link>
+            <Link to={`/plan/${study}`}>Open the plan</Link>
         </Row>
     );
 }

@@ -15,16 +15,16 @@ const Strip = styled.table`
     }
     & thead th,
     & .pressure td {
-        padding: 2px 4px 4px 0;
-        font-size: var(--size-lead);
+        padding: var(--space-1) var(--space-1) var(--space-1) 0;
+        font-size: var(--type-title);
         overflow-wrap: anywhere;
     }
     & thead th:first-child,
     & tbody th {
         width: 74px;
-        font-size: var(--size-note);
+        font-size: var(--type-small);
         color: var(--soft-ink);
-        padding-right: 6px;
+        padding-right: var(--space-2);
     }
     & .pressure td {
         font-weight: 700;
@@ -36,8 +36,8 @@ const Strip = styled.table`
         height: 44px;
     }
     & .lies td {
-        padding: 2px 4px 4px 0;
-        font-size: var(--size-note);
+        padding: var(--space-1) var(--space-1) var(--space-1) 0;
+        font-size: var(--type-small);
     }
     & .left-out {
         color: var(--soft-ink);
@@ -82,7 +82,7 @@ export function ShadeStrip({ shades }: { shades: readonly DeskShade[] }) {
             </thead>
             <tbody>
                 <tr className="pressure">
-                    <th scope="row">press</th>
+                    <th scope="row">pressure</th>
                     {shades.map((s) => (
                         <td key={s.shade}>
                             {s.pressure === null ? (
@@ -98,7 +98,7 @@ export function ShadeStrip({ shades }: { shades: readonly DeskShade[] }) {
                 <Row name="now" of={shades} dab={(s) => s.before} />
                 <Row name="after" of={shades} dab={(s) => s.after} />
                 <tr className="lies">
-                    <th scope="row">how it lies</th>
+                    <th scope="row">evenness</th>
                     {shades.map((s) => (
                         <td key={s.shade}>{s.after.evenness}</td>
                     ))}

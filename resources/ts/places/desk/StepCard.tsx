@@ -1,42 +1,47 @@
 import styled from 'styled-components';
 import type { DeskStep } from '../../api/types';
 import { WordButton } from '../../ui/controls';
+import { WarningSign } from '../../ui/Warned';
 import { numberOf } from './deskState';
 import { ShadeStrip } from './ShadeStrip';
 
 /* Figures of 8 mm and more on a tablet of 10 inches are read from 70 cm: a capital is 0.73 of its size. */
 const Card = styled.section`
     display: grid;
-    gap: 8px;
+    gap: var(--space-2);
     & .tool {
         display: flex;
         flex-wrap: wrap;
         align-items: baseline;
-        gap: 0 16px;
+        gap: 0 var(--space-4);
     }
     & .number {
-        font-size: 84px;
+        font-size: var(--type-number);
         line-height: 1;
         font-weight: 700;
         letter-spacing: -0.02em;
     }
     & .finish {
-        font-size: 64px;
+        font-size: var(--type-number);
     }
     & .name {
-        font-size: 26px;
+        font-size: var(--type-title);
         line-height: 1.15;
     }
     & .how {
-        font-size: 26px;
+        font-size: var(--type-title);
         line-height: 1.2;
         font-weight: 600;
     }
     & .point {
-        font-size: 19px;
+        font-size: var(--type-title);
     }
     & .note {
         max-width: 64ch;
+    }
+    & .note svg {
+        height: 1em;
+        vertical-align: -0.1em;
     }
 `;
 
@@ -80,12 +85,12 @@ export function StepCard({ step, hidden, onHide }: StepCardProps) {
             <ShadeStrip shades={step.shades} />
             {step.warnings.map((text) => (
                 <p key={text} className="note">
-                    Mind: {text}
+                    <WarningSign /> {text}
                 </p>
             ))}
             {body.map((text) => (
                 <p key={text} className="note" role="note">
-                    {text} <WordButton onPress={() => onHide(text)}>I know, for this session</WordButton>
+                    {text} <WordButton onPress={() => onHide(text)}>Hide for this session</WordButton>
                 </p>
             ))}
         </Card>

@@ -12,8 +12,8 @@ export function Timers({ wet, now, pending }: TimersProps) {
         <div aria-live="polite">
             {wet.map((w) => (
                 <p key={w.zone}>
-                    <b>“{w.name}” is wet</b>: dry in <span role="timer">{clockOf(w.until - now)}</span>, at {timeOf(w.until)}. Hand and
-                    pencil off it.
+                    <b>“{w.name}” is wet</b>: dry in <span role="timer">{clockOf(w.until - now)}</span>, at {timeOf(w.until)}. Don’t touch
+                    it yet.
                 </p>
             ))}
             {pending.map((name) => (

@@ -7,11 +7,11 @@ import type { DeskWork } from './useDeskWork';
 const Laid = styled.button`
     width: 100%;
     min-height: 84px;
-    margin: 10px 0 4px;
+    margin: var(--space-3) 0 var(--space-1);
     border: 0;
     background: var(--ink);
     color: var(--ground);
-    font-size: 30px;
+    font-size: var(--type-title);
     font-weight: 700;
     cursor: pointer;
     touch-action: manipulation;
@@ -30,18 +30,18 @@ export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWo
                         {current.coats === 1 ? 'Laid' : `Laid, ${COUNT[current.coats] ?? current.coats} coats`}
                     </Laid>
                     <NextLine current={current} next={next} study={study} />
-                    {current.coats > 1 && <WordButton onPress={() => work.tick('done', 1)}>One coat so far</WordButton>}
-                    <WordButton onPress={() => work.tick('skipped')}>Skip it</WordButton>
+                    {current.coats > 1 && <WordButton onPress={() => work.tick('done', 1)}>One coat done</WordButton>}
+                    <WordButton onPress={() => work.tick('skipped')}>Skip pass</WordButton>
                     <WordButton onPress={() => work.setBeside('other')}>I did something else</WordButton>
                 </>
             )}
             {ends && (
                 <p role="status">
-                    This session is done: a good place to stop. <WordButton onPress={() => work.setBeside('stop')}>Stop here</WordButton>
+                    Session done: a good place to stop. <WordButton onPress={() => work.setBeside('stop')}>Stop here</WordButton>
                 </p>
             )}
             <WordButton isDisabled={!canUndo} onPress={work.back}>
-                Take the last tick back
+                Undo last tick
             </WordButton>
         </>
     );

@@ -5,12 +5,12 @@ import { Button, WordButton } from '../../ui/controls';
 import { numberOf, type DeskState } from './deskState';
 
 const Next = styled.p`
-    font-size: var(--size-lead);
+    font-size: var(--type-title);
     min-height: 44px;
     display: flex;
     align-items: center;
     flex-wrap: wrap;
-    gap: 0 8px;
+    gap: 0 var(--space-2);
     & a {
         display: inline-flex;
         align-items: center;
@@ -20,10 +20,10 @@ const Next = styled.p`
 
 const Stop = styled.section`
     display: grid;
-    gap: 10px;
+    gap: var(--space-3);
     justify-items: start;
     & h2 {
-        font-size: var(--size-title);
+        font-size: var(--type-title);
         font-weight: 600;
     }
 `;
@@ -34,7 +34,7 @@ export function NextLine({ current, next, study }: { current: DeskStep; next: De
         <Next>
             <span>
                 {next === null
-                    ? 'The last one.'
+                    ? 'This is the last pass.'
                     : `Then ${numberOf(next) === numberOf(current) ? 'the same pencil' : numberOf(next)}, ` +
                       `${next.zone === current.zone ? 'here again' : `“${next.zoneName}”`}.`}{' '}
                 About {Math.max(1, Math.round(current.minutes))} min.
@@ -46,7 +46,7 @@ export function NextLine({ current, next, study }: { current: DeskStep; next: De
                         `&zone=${current.zone}&zoneName=${encodeURIComponent(current.zoneName)}`
                     }
                 >
-                    Try it on a scrap first
+                    Try on a scrap first
                 </Link>
             )}
         </Next>
@@ -68,7 +68,7 @@ export function StopPart({ desk, state, onGoOn, onStop }: StopPartProps) {
     return (
         <Stop aria-label="Stop here">
             <h2>{isGood ? 'This is a good place to stop.' : 'You can stop here; all ticks are kept.'}</h2>
-            {open.length > 0 && <p>Begun and not done: {open.map((z) => `“${z.name}”`).join(', ')}.</p>}
+            {open.length > 0 && <p>Unfinished: {open.map((z) => `“${z.name}”`).join(', ')}.</p>}
             {state.wet.length > 0 && <p>What is wet can dry meanwhile. Close the jar; the rag goes into a lidded metal bin.</p>}
             {!isGood && left > 0 && (
                 <p>
@@ -81,7 +81,7 @@ export function StopPart({ desk, state, onGoOn, onStop }: StopPartProps) {
                 <Button $main onPress={onStop}>
                     Stop for today
                 </Button>
-                <WordButton onPress={onGoOn}>Go on</WordButton>
+                <WordButton onPress={onGoOn}>Continue drawing</WordButton>
             </div>
         </Stop>
     );

@@ -10,11 +10,11 @@ import { usePurchases } from '../../api/studies';
 import { Row, Aired } from '../../ui/layout';
 
 const Facts = styled.div`
-    padding: 4px 16px 12px;
+    padding: var(--space-1) var(--space-4) var(--space-3);
     border-top: 1.5px solid var(--strong-line);
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     & p {
-        padding-top: 4px;
+        padding-top: var(--space-1);
     }
     & b {
         font-weight: 700;
@@ -24,9 +24,9 @@ const Facts = styled.div`
 const Counts = styled.dl`
     display: grid;
     grid-template-columns: max-content max-content 1fr;
-    gap: 2px 14px;
+    gap: var(--space-1) var(--space-3);
     margin: 0;
-    padding: 8px 0;
+    padding: var(--space-2) 0;
     & dd {
         margin: 0;
         text-align: right;
@@ -46,7 +46,7 @@ const Buys = styled.ol`
         display: flex;
         flex-wrap: wrap;
         align-items: center;
-        gap: 0 10px;
+        gap: 0 var(--space-3);
         min-height: 44px;
         border-bottom: 1px solid var(--line);
     }
@@ -69,7 +69,7 @@ export function DrawerFacts({ tray }: { tray: Tray }) {
                 {tray.largestStep !== null &&
                     `, at most ${tray.largestStep.deltaE00.toFixed(0)}, from ` +
                         `${number(tray.largestStep.from)} to ${number(tray.largestStep.to)}`}
-                .{tray.notShown > 0 && ` ${tray.notShown} more are too many to lay out at once; choose a line.`}
+                .{tray.notShown > 0 && ` ${tray.notShown} more don’t fit here; choose a line.`}
             </p>
             {tray.gaps.length > 0 && (
                 <p>
@@ -103,7 +103,7 @@ export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceV
             </Counts>
             <p>
                 {tray.gaps.length === 0
-                    ? 'A light and a dark of every family, browns, greys, an opaque white and a black: nothing is missing.'
+                    ? 'Nothing is missing: a light and a dark of every family, browns, greys, an opaque white and a black.'
                     : `Missing: ${tray.gaps.join(', ')}.`}
             </p>
             {balance.twins.length > 0 && (
@@ -138,14 +138,14 @@ function ReachPart({ paper, onPencil, onWant }: { paper: string } & Takes) {
     const reach = useReach(paper);
     return (
         <div aria-live="polite" aria-busy={reach.isPending}>
-            {reach.isPending && <p>Laying every two pencils over each other…</p>}
+            {reach.isPending && <p>Mixing every pair of pencils…</p>}
             {reach.error !== null && <p role="alert">{sentenceOf(reach.error)}</p>}
             {reach.data !== undefined && (
                 <>
                     <p>
-                        {reach.data.share < 0.005 ? 'Next to nothing' : `${Math.round(reach.data.share * 100)} %`} of what all the pencils
-                        known here reach together.
-                        {reach.data.purchases.length > 0 && ' Most would be added by:'}
+                        {reach.data.share < 0.005 ? 'Almost nothing' : `${Math.round(reach.data.share * 100)} %`} of the colours that all
+                        known pencils can mix.
+                        {reach.data.purchases.length > 0 && ' These would add most:'}
                     </p>
                     <Buys>
                         {reach.data.purchases.map((p) => (
@@ -177,7 +177,7 @@ function StudyPart({ studies, onPencil, onWant }: { studies: readonly Study[] } 
                     ))}
                 </NativeSelect>
             </PartHead>
-            <p role="status">{purchases.data === undefined ? 'Trying every pencil that is not available…' : studyWords(purchases.data)}</p>
+            <p role="status">{purchases.data === undefined ? 'Trying every pencil you don’t have…' : studyWords(purchases.data)}</p>
             <Buys>
                 {purchases.data?.purchases.map((p) => (
                     <Buy key={p.id} pencil={p} words={`ΔE00 ${p.deltaE00.toFixed(1)} nearer`} onPencil={onPencil} onWant={onWant} />
@@ -189,12 +189,12 @@ function StudyPart({ studies, onPencil, onWant }: { studies: readonly Study[] } 
 
 function studyWords({ colours, purchases }: { colours: number; purchases: readonly unknown[] }): string {
     if (colours === 0) {
-        return 'Nothing is planned in it yet: choose recipes or plan its picture first.';
+        return 'This study has no plan yet: choose recipes or plan the picture first.';
     }
     const counted = `${colours} planned ${colours === 1 ? 'colour' : 'colours'}`;
     return purchases.length === 0
-        ? `${counted}: no pencil would bring them clearly nearer.`
-        : `${counted}; nearer on paper in the mean with one of:`;
+        ? `${counted}: no other pencil would make a clear difference.`
+        : `${counted}; one of these would lower the mean error:`;
 }
 
 function FamilyRow({ family, count, most, crowded }: { family: string; count: number; most: number; crowded: boolean }) {
@@ -228,8 +228,8 @@ function Buy({ pencil, words, onPencil, onWant }: BuyProps) {
             </WordButton>
             {pencil.name}
             <span className="end">{words}</span>
-            <WordButton aria-label={`Want ${pencil.number}`} onPress={() => onWant(pencil.id)}>
-                Want it
+            <WordButton aria-label={`Add ${pencil.number} to wanted`} onPress={() => onWant(pencil.id)}>
+                Add to wanted
             </WordButton>
         </li>
     );

@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
 import { FirstPencils } from '../../app/FirstPencils';
 
-import { Button, NativeSelect, TextInput, WordButton, WordChoice } from '../../ui/controls';
+import { NativeSelect, Tabs, TextInput, WordButton, WordChoice } from '../../ui/controls';
 
 import { BalanceView, DrawerFacts } from './BalanceView';
 import { isMeant, likeliest, shownKey, shownOf } from './drawerState';
@@ -21,8 +21,8 @@ const Tools = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 14px;
-    padding: 4px 12px;
+    gap: 0 var(--space-3);
+    padding: var(--space-1) var(--space-3);
     border-bottom: 1px solid var(--line);
     & input {
         width: 150px;
@@ -78,22 +78,16 @@ export function TrayPart({ place }: { place: DrawerPlaceState }) {
     return (
         <>
             <TrayTools place={place} />
-            {tray.isPending && <p aria-busy="true">Laying the drawer…</p>}
+            {tray.isPending && <p aria-busy="true">Opening the drawer…</p>}
             {tray.error !== null && <p role="alert">{sentenceOf(tray.error)}</p>}
             {tray.data !== undefined && pencils.length === 0 && (
                 <Inset as="div">
                     {shown.kind === 'wanted' ? (
-                        'No pencil is noted as wanted.'
+                        'You have no wanted pencils.'
                     ) : knowsNone ? (
-                        <FirstPencils
-                            way={(beside, words, isFirst) => (
-                                <Button $main={isFirst} onPress={() => place.setBeside(beside)}>
-                                    {words}
-                                </Button>
-                            )}
-                        />
+                        <FirstPencils onFault={place.onFault} onWay={place.setBeside} />
                     ) : (
-                        'No pencil lies here. Choose a line above to say which of it you own, or add numbers at the right.'
+                        'No pencils here. Choose a line above to mark the ones you own, or add numbers on the right.'
                     )}
                 </Inset>
             )}
@@ -117,7 +111,7 @@ function BesideTools({ place }: { place: DrawerPlaceState }) {
     const { beside, setBeside, paper, setPaper, papers, lines, changes } = place;
     return (
         <Tools>
-            <WordChoice label="Beside the drawer" value={beside} options={BESIDE} onChange={setBeside} />
+            <Tabs label="Beside the drawer" value={beside} options={BESIDE} onChange={setBeside} />
             <NativeSelect aria-label="Paper" value={paper} onChange={(e) => setPaper(e.target.value)}>
                 {papers.map((p) => (
                     <option key={p}>{p}</option>

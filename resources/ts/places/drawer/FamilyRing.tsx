@@ -7,7 +7,6 @@ const Figure = styled.figure`
         display: block;
     }
     & text {
-        font-size: 8px;
         fill: var(--ink);
     }
     & path {
@@ -47,12 +46,20 @@ export function FamilyRing({ ring }: { ring: PencilPortrait['ring'] }) {
                 {ring.families
                     .filter((family) => !family.includes(','))
                     .map((base, i) => (
-                        <text key={base} x="50" y="50" textAnchor="middle" dominantBaseline="middle" transform={place(i * 3 * part)}>
+                        <text
+                            key={base}
+                            fontSize="8"
+                            x="50"
+                            y="50"
+                            textAnchor="middle"
+                            dominantBaseline="middle"
+                            transform={place(i * 3 * part)}
+                        >
                             {base}
                         </text>
                     ))}
                 {ring.place === null && (
-                    <text x="50" y="50" textAnchor="middle" dominantBaseline="middle" fontWeight="700">
+                    <text fontSize="8" x="50" y="50" textAnchor="middle" dominantBaseline="middle" fontWeight="700">
                         {ring.words.split(',')[0]}
                     </text>
                 )}

@@ -13,8 +13,8 @@ const Line = styled.form`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 6px 12px;
-    padding-bottom: 8px;
+    gap: var(--space-2) var(--space-3);
+    padding-bottom: var(--space-2);
     & input.short {
         width: 56px;
     }
@@ -26,7 +26,7 @@ const Line = styled.form`
 const Links = styled.p`
     display: flex;
     flex-wrap: wrap;
-    gap: 0 18px;
+    gap: 0 var(--space-4);
     & a {
         display: inline-grid;
         place-items: center;
@@ -45,16 +45,16 @@ interface FilesViewProps {
 /** Pencils in, from a file or by their numbers, and out, as files and as a map of the trays. */
 export function FilesView({ lines, formats, order, range, onFault }: FilesViewProps) {
     return (
-        <Column aria-label="In and out">
+        <Column aria-label="Import & export">
             <ImportPart isFirst={lines.length === 0} formats={formats} />
             {lines.length > 0 && (
                 <>
                     <PartHead>
-                        <h2>By number</h2>
+                        <h2>Mark by number</h2>
                     </PartHead>
                     <ByNumber lines={lines} range={range} />
                     <PartHead>
-                        <h2>Out</h2>
+                        <h2>Export</h2>
                     </PartHead>
                     <Links>
                         {formats.map(({ kind, name, holds }) => (
@@ -105,12 +105,12 @@ function ByNumber({ lines, range }: Pick<FilesViewProps, 'lines' | 'range'>) {
                 onChange={(e) => setNumbers(e.target.value)}
             />
             <NativeSelect aria-label="are" value={stock} onChange={(e) => setStock(e.target.value as Stock['state'])}>
-                <option value="owned">are owned</option>
-                <option value="wanted">are wanted</option>
-                <option value="not owned">are not owned</option>
+                <option value="owned">owned</option>
+                <option value="wanted">wanted</option>
+                <option value="not owned">not owned</option>
             </NativeSelect>
             <Button type="submit" isPending={range.isPending}>
-                Note them
+                Mark pencils
             </Button>
             <span role="status">{changed === null ? '' : `${changed} changed.`}</span>
         </Line>

@@ -79,7 +79,7 @@ export function ImportPart({ isFirst, formats }: { isFirst: boolean; formats: Dr
     return (
         <>
             <PartHead $first>
-                <h2>From a file</h2>
+                <h2>Import</h2>
                 <FileTrigger
                     acceptedFileTypes={[...new Set(formats.map((f) => `.${f.ending}`)), ...ALSO_ENDINGS]}
                     onSelect={(files) => {
@@ -98,7 +98,7 @@ export function ImportPart({ isFirst, formats }: { isFirst: boolean; formats: Dr
             {isFirst && id === null && (
                 <p>
                     <Button onPress={() => void sample().catch((error: unknown) => setProblems([sentenceOf(error)]))}>
-                        Begin with the sample lines
+                        Use sample pencils
                     </Button>
                 </p>
             )}
@@ -153,7 +153,7 @@ function Standing({ data, onCancel }: { data: DrawerImport | undefined; onCancel
             {isUnderWay(data) && (
                 <p>
                     Taking in pencil {data?.done} of {data?.total}{' '}
-                    <progress aria-label="pencils taken in" value={data?.done} max={data?.total} />{' '}
+                    <progress aria-label="pencils imported" value={data?.done} max={data?.total} />{' '}
                     <WordButton onPress={() => onCancel()}>Cancel</WordButton>
                 </p>
             )}

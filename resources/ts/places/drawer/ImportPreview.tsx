@@ -6,14 +6,14 @@ import { Button, NativeSelect } from '../../ui/controls';
 import { Row } from '../../ui/layout';
 
 export const Lines = styled.ol`
-    margin: 4px 0 8px;
+    margin: var(--space-1) 0 var(--space-2);
     padding: 0;
     list-style: none;
     max-height: 190px;
     overflow-y: auto;
-    font-size: var(--size-text);
+    font-size: var(--type-text);
     & li {
-        padding: 3px 0;
+        padding: var(--space-1) 0;
         border-bottom: 1px solid var(--line);
     }
     & b {
@@ -23,12 +23,12 @@ export const Lines = styled.ol`
 
 const Choices = styled.div`
     display: grid;
-    gap: 2px;
+    gap: var(--space-1);
     & label {
         display: flex;
         flex-wrap: wrap;
         align-items: center;
-        gap: 8px;
+        gap: var(--space-2);
     }
 `;
 
@@ -41,12 +41,12 @@ interface PreviewProps {
     onLeave: () => void;
 }
 
-/** What taking the file in would do, row by row, and how it is to be done. */
+/** What this import changes, row by row, and how it is to be done. */
 export function Preview({ preview, choices, busy, onChoose, onTake, onLeave }: PreviewProps) {
     const { counts, twice } = preview;
     const written = counts.new + counts.changed + counts.dropped;
     return (
-        <section aria-label="What taking the file in would do">
+        <section aria-label="What this import changes">
             <p>
                 <strong>
                     {counts.new} new, {counts.changed} changed, {counts.same} as they are
@@ -57,9 +57,9 @@ export function Preview({ preview, choices, busy, onChoose, onTake, onLeave }: P
             <Findings preview={preview} written={written} />
             <Row>
                 <Button $main isPending={busy} isDisabled={written === 0} onPress={onTake}>
-                    {written === 0 ? 'Nothing to take in' : `Take in ${written}`}
+                    {written === 0 ? 'Nothing to import' : `Import ${written} pencils`}
                 </Button>
-                <Button onPress={onLeave}>Leave it</Button>
+                <Button onPress={onLeave}>Cancel</Button>
             </Row>
         </section>
     );
@@ -92,19 +92,19 @@ function ImportChoice({
     );
     return (
         <Choices>
-            {select('known', 'Pencils known already:', [
-                ['renew', 'as the file says'],
-                ['fill', 'only what is not known yet'],
-                ['keep', 'leave as they are'],
+            {select('known', 'Pencils you already have:', [
+                ['renew', 'update from the file'],
+                ['fill', 'fill in missing details'],
+                ['keep', 'keep unchanged'],
             ])}
             {twice &&
-                select('twice', 'Rows of one pencil:', [
-                    ['merge', 'merge them'],
-                    ['first', 'take the first'],
+                select('twice', 'Several rows for one pencil:', [
+                    ['merge', 'merge'],
+                    ['first', 'use the first'],
                 ])}
-            {select('others', 'Pencils the file does not name:', [
-                ['keep', 'leave as they are'],
-                ['not owned', 'are no longer owned'],
+            {select('others', 'Pencils not in the file:', [
+                ['keep', 'keep unchanged'],
+                ['not owned', 'mark as not owned'],
             ])}
         </Choices>
     );
@@ -118,7 +118,7 @@ function Findings({ preview, written }: { preview: PreviewProps['preview']; writ
                 <>
                     <p>
                         <strong>
-                            {counts.problems} {counts.problems === 1 ? 'row has a problem' : 'problems'}; those rows are left out:
+                            {counts.problems} {counts.problems === 1 ? 'row has a problem' : 'problems'}; these rows are skipped:
                         </strong>
                     </p>
                     <Lines aria-label="Problems" tabIndex={0}>
@@ -129,12 +129,12 @@ function Findings({ preview, written }: { preview: PreviewProps['preview']; writ
                 </>
             )}
             {twice.length > 0 && (
-                <Lines aria-label="Rows of one pencil" tabIndex={0}>
+                <Lines aria-label="Several rows for one pencil" tabIndex={0}>
                     {twice.map((t) => (
                         <li key={t.id}>
                             <b>{t.id}</b> is in rows {t.rows.join(', ')}
                             {t.differs.length > 0
-                                ? `; they differ in ${t.differs.join(', ').replaceAll('_', ' ')}, where the first is kept`
+                                ? `; they differ in ${t.differs.join(', ').replaceAll('_', ' ')}, the first row is used`
                                 : ''}
                         </li>
                     ))}

@@ -12,22 +12,22 @@ const Choice = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 14px;
-    padding: 8px 0;
+    gap: 0 var(--space-3);
+    padding: var(--space-2) 0;
 `;
 
 const Table = styled.table`
     border-collapse: collapse;
     width: 100%;
-    font-size: var(--size-text);
+    font-size: var(--type-text);
     & th {
         text-align: left;
         font-weight: 400;
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
     & td {
         border-bottom: 1px solid var(--line);
-        padding: 0 6px 0 0;
+        padding: 0 var(--space-2) 0 0;
         height: 44px;
     }
     & .dabs {
@@ -61,7 +61,7 @@ export function LinesView({ lines, onPencil }: LinesViewProps) {
     if (lines.length < 2) {
         return (
             <Column aria-label="Lines">
-                <Aired>Two lines are needed to lay them side by side. Bring another in under “In and out”.</Aired>
+                <Aired>Add a second line under “Import & export” to compare two lines.</Aired>
             </Column>
         );
     }
@@ -86,7 +86,7 @@ export function LinesView({ lines, onPencil }: LinesViewProps) {
                     Print the table
                 </a>
             </Choice>
-            {table.isPending && <p aria-busy="true">Laying the lines side by side…</p>}
+            {table.isPending && <p aria-busy="true">Comparing the lines…</p>}
             {table.error !== null && <p role="alert">{sentenceOf(table.error)}</p>}
             {table.data !== undefined && <Rows table={table.data} onPencil={onPencil} />}
         </Column>

@@ -14,7 +14,7 @@ const Grid = styled.table`
     table-layout: fixed;
     & th {
         font-weight: 700;
-        font-size: var(--size-text);
+        font-size: var(--type-text);
         height: 30px;
         text-align: left;
     }
@@ -28,11 +28,11 @@ const Grid = styled.table`
 const Orders = styled.ul`
     display: grid;
     grid-template-columns: repeat(3, 1fr);
-    gap: 8px 12px;
+    gap: var(--space-2) var(--space-3);
     margin: 0;
-    padding: 4px 0;
+    padding: var(--space-1) 0;
     list-style: none;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     & div {
         height: 40px;
     }
@@ -57,19 +57,19 @@ export function MixView({ ids, paper }: { ids: readonly string[]; paper: string 
         <Column aria-label="Mixes">
             <Aired>
                 Press pencils in the drawer to put them in or take them out; {ids.length} of at most 16 are in. Down the side what lies
-                beneath, along the top what lies over it.
+                underneath, across the top the one on top.
             </Aired>
             <Row>
                 {pressure('Beneath', beneath, setBeneath)}
-                {pressure('Over it', above, setAbove)}
+                {pressure('On top', above, setAbove)}
                 {ids.length >= 2 && (
                     <a href={withQuery('/api/drawer/chart.pdf', chartQuery(ids, paper, beneath, above))} target="_blank" rel="noreferrer">
-                        Print with boxes to fill in
+                        Print with empty boxes
                     </a>
                 )}
             </Row>
             {chart.error !== null && <p role="alert">{sentenceOf(chart.error)}</p>}
-            {ids.length < 2 && <p role="status">Two pencils or more make a chart.</p>}
+            {ids.length < 2 && <p role="status">Choose at least two pencils.</p>}
             {chart.data !== undefined && ids.length >= 2 && <Chart chart={chart.data} />}
         </Column>
     );

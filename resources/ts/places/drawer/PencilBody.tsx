@@ -9,12 +9,12 @@ import { StandInPart } from './StandInPart';
 const Swatches = styled.div`
     display: grid;
     grid-template-columns: repeat(3, 1fr);
-    margin: 6px 0;
+    margin: var(--space-2) 0;
     & > div > div {
         height: 46px;
     }
     & p {
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
 `;
 
@@ -24,7 +24,7 @@ const Ladder = styled.table`
     & th {
         text-align: left;
         font-weight: 400;
-        font-size: var(--size-note);
+        font-size: var(--type-small);
         width: 96px;
     }
     & td {
@@ -39,15 +39,15 @@ const Ladder = styled.table`
 const Partners = styled.ul`
     display: flex;
     flex-wrap: wrap;
-    gap: 0 14px;
+    gap: 0 var(--space-3);
     margin: 0;
-    padding: 0 0 6px;
+    padding: 0 0 var(--space-2);
     list-style: none;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     & li {
         display: flex;
         align-items: center;
-        gap: 6px;
+        gap: var(--space-2);
         min-height: 34px;
     }
     & .dab {
@@ -77,11 +77,11 @@ export function PencilBody({ pencil, paper, onChosen }: PencilBodyProps) {
             </Swatches>
             <CoatLadder pencil={pencil} paper={paper} />
             <PartHead>
-                <h2>What works with it</h2>
+                <h2>Works well with</h2>
             </PartHead>
             <WorksWith pencil={pencil} onChosen={onChosen} />
             <PartHead>
-                <h2>{pencil.nearest.some((n) => n.near) ? 'In its place' : 'Nothing near takes its place'}</h2>
+                <h2>{pencil.nearest.some((n) => n.near) ? 'Alternatives' : 'No close alternative'}</h2>
                 <StandInPart key={pencil.id} pencil={pencil} paper={paper} />
             </PartHead>
             <Partners>

@@ -5,27 +5,27 @@ import { PencilBody } from './PencilBody';
 import { StockBlock } from './StockBlock';
 
 const Sheet = styled.section`
-    padding: 6px 16px;
+    padding: var(--space-2) var(--space-4);
     min-width: 0;
     & h2.number {
-        font-size: var(--size-number);
+        font-size: var(--type-number);
         font-weight: 700;
         line-height: 1.1;
         & small {
-            font-size: var(--size-lead);
+            font-size: var(--type-title);
             font-weight: 400;
         }
     }
     & .soft {
         color: var(--soft-ink);
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
 `;
 
 const Head = styled.div`
     display: flex;
     justify-content: space-between;
-    gap: 12px;
+    gap: var(--space-3);
     /* Room for the ring and a third line before they are there: nothing below may move under a finger. */
     min-height: 132px;
 `;
@@ -59,7 +59,9 @@ export function PencilView({ chosen, inTray, portrait, fault, paper, onChosen, o
     const pencil = stale ? (inTray ?? portrait) : portrait;
     if (pencil === undefined) {
         return (
-            <Sheet aria-label="The pencil">{fault ?? (chosen === null ? 'Choose a pencil to see what it is.' : 'Laying it out…')}</Sheet>
+            <Sheet aria-label="The pencil">
+                {fault ?? (chosen === null ? 'Choose a pencil to see its details.' : 'Opening the pencil…')}
+            </Sheet>
         );
     }
     const isOther = pencil.id !== chosen;

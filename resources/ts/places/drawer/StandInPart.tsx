@@ -11,7 +11,7 @@ import { Row, Dabs } from '../../ui/layout';
 
 const Passes = styled.ol`
     margin: 0;
-    padding-left: 18px;
+    padding-left: var(--space-4);
 `;
 
 /** The mixes of owned pencils that make another: one for its heavy swatch, one for its light. Worked out when asked for. */
@@ -19,10 +19,10 @@ export function StandInPart({ pencil, paper }: { pencil: PencilPortrait; paper: 
     const [wanted, setWanted] = useState(false);
     const mix = useStandIn(pencil.id, paper, wanted);
     if (!wanted) {
-        return <WordButton onPress={() => setWanted(true)}>Mix it from the owned ones</WordButton>;
+        return <WordButton onPress={() => setWanted(true)}>Mix it from pencils you own</WordButton>;
     }
     if (mix.data === undefined) {
-        return <p role="status">{mix.error === null ? 'Looking for mixes…' : sentenceOf(mix.error)}</p>;
+        return <p role="status">{mix.error === null ? 'Finding mixes…' : sentenceOf(mix.error)}</p>;
     }
     return (
         <Row aria-live="polite">

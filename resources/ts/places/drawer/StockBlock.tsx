@@ -14,14 +14,14 @@ const Block = styled.div`
         display: flex;
         flex-wrap: wrap;
         align-items: center;
-        gap: 0 12px;
+        gap: 0 var(--space-3);
     }
     & .fields {
         display: grid;
         grid-template-columns: max-content 1fr;
         align-items: center;
-        gap: 4px 12px;
-        padding-bottom: 8px;
+        gap: var(--space-1) var(--space-3);
+        padding-bottom: var(--space-2);
     }
     & input.short {
         width: 76px;
@@ -66,11 +66,11 @@ export function StockBlock({ stock, used: spent, onNote }: StockBlockProps) {
                         label="Length left, mm"
                         short
                         value={stock.lengthLeft === null ? '' : String(stock.lengthLeft)}
-                        fault={(text) => (Number.isNaN(lengthOf(text)) ? 'A length is a number of millimetres, like 140.' : null)}
+                        fault={(text) => (Number.isNaN(lengthOf(text)) ? 'Enter the length in millimetres, like 140.' : null)}
                         onKeep={(text) => onNote({ lengthLeft: lengthOf(text) })}
                     />
                     <Field
-                        label="Used to be"
+                        label="Former number"
                         value={stock.formerly.join('; ')}
                         onKeep={(text) =>
                             onNote({
@@ -118,7 +118,7 @@ function wornBy(worn: { laidMm: number; leftMm: number | null; words: string } |
         return '';
     }
     const left = worn.leftMm === null ? '' : `, about ${worn.leftMm.toFixed(0)} mm left by the log`;
-    return worn.words === '' ? `${worn.laidMm.toFixed(0)} mm laid at the desk${left}` : worn.words;
+    return worn.words === '' ? `${worn.laidMm.toFixed(0)} mm used${left}` : worn.words;
 }
 
 /** Nothing written is nothing noted; what is no number is none. */

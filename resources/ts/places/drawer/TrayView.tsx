@@ -14,14 +14,14 @@ const Rows = styled.ol<{ $size: Size }>`
     display: grid;
     grid-template-columns: repeat(auto-fill, ${(p) => p.$size.slot}px);
     margin: 0;
-    padding: 4px 4px 10px;
+    padding: var(--space-1) var(--space-1) var(--space-3);
     list-style: none;
     overflow-y: auto;
     max-height: max(320px, calc(100vh - 190px));
     & button {
         display: block;
         width: 100%;
-        padding: 0 0 10px;
+        padding: 0 0 var(--space-3);
         border: 0;
         background: none;
         text-align: left;
@@ -36,15 +36,15 @@ const Rows = styled.ol<{ $size: Size }>`
     }
     & .number {
         display: block;
-        padding: 2px 0 0 4px;
-        font-size: var(--size-lead);
+        padding: var(--space-1) 0 0 var(--space-1);
+        font-size: var(--type-title);
         font-weight: 700;
         line-height: 1.2;
     }
     & .step {
         display: block;
-        padding-left: 4px;
-        font-size: var(--size-small);
+        padding-left: var(--space-1);
+        font-size: var(--type-figure);
     }
     & button[aria-pressed='true'] .number {
         background: var(--ink);

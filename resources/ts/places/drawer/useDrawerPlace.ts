@@ -34,7 +34,7 @@ export const BESIDE = [
     { value: 'lines', label: 'Lines' },
     { value: 'measure', label: 'Measure' },
     { value: 'hand', label: 'My hand' },
-    { value: 'files', label: 'In and out' },
+    { value: 'files', label: 'Import & export' },
 ] as const;
 
 type BesideName = (typeof BESIDE)[number]['value'];

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { WordChoice } from '../../ui/controls';
+import { Tabs } from '../../ui/controls';
 import { SideBar } from '../../ui/layout';
 import { UndoRedo } from '../../ui/UndoRedo';
 import type { SurveyHandle } from './survey/useSurvey';
@@ -23,7 +23,7 @@ export const rememberColumn = (study: number, column: ColumnName): void => local
 const Bar = styled(SideBar)`
     & [role='radio'],
     & label {
-        padding: 0 8px;
+        padding: 0 var(--space-2);
     }
 `;
 
@@ -39,7 +39,7 @@ export function HistoryBar({ column, columns, handle, onColumn }: HistoryBarProp
     const { survey } = handle;
     return (
         <Bar>
-            <WordChoice label="Beside the photo" value={column} options={columns} onChange={onColumn} />
+            <Tabs label="Beside the photo" value={column} options={columns} onChange={onColumn} />
             <span className="end">
                 {column !== 'recipes' && (
                     <UndoRedo undoWords={survey?.undoWords} redoWords={survey?.redoWords} wordy onUndo={handle.undo} onRedo={handle.redo} />

@@ -8,12 +8,12 @@ import type { useKeptRecipeChanges } from './queries';
 import { WideInput } from '../../ui/layout';
 
 const Part = styled.section`
-    padding: 0 16px 12px;
+    padding: 0 var(--space-4) var(--space-3);
     min-width: 0;
     & header {
         display: flex;
         align-items: center;
-        gap: 6px 10px;
+        gap: var(--space-2) var(--space-3);
         white-space: nowrap;
         border-top: 1.5px solid var(--strong-line);
     }
@@ -24,12 +24,12 @@ const Part = styled.section`
         margin-left: auto;
         display: flex;
         align-items: center;
-        gap: 6px;
+        gap: var(--space-2);
     }
     & ol {
         display: flex;
         margin: 0;
-        padding: 3px 3px 8px;
+        padding: var(--space-1) var(--space-1) var(--space-2);
         list-style: none;
         overflow-x: auto;
     }
@@ -37,7 +37,7 @@ const Part = styled.section`
 
 const Item = styled.li`
     flex: 0 0 112px;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     line-height: 1.2;
     & .dab {
         position: relative;
@@ -53,7 +53,7 @@ const Item = styled.li`
         flex: 0 0 18px;
     }
     & .words {
-        padding: 3px 8px 0 0;
+        padding: var(--space-1) var(--space-2) 0 0;
         overflow-wrap: anywhere;
     }
     &[data-chosen='true'] b {
@@ -80,11 +80,11 @@ export function KeptStrip({ study, plan, changes, onShow }: KeptStripProps) {
     const entries = plan?.entries ?? [];
     const current = entries.find((e) => e.id === chosen);
     return (
-        <Part aria-label="What is kept" data-testid="kept-recipes">
+        <Part aria-label="Saved recipes" data-testid="kept-recipes">
             <StripHead study={study} plan={plan} changes={changes} current={current} onRename={setRenamed} />
             {plan === undefined && <p aria-busy="true">Opening the plan…</p>}
             {plan !== undefined && entries.length === 0 && (
-                <p>Nothing is chosen yet. Point at a colour in the photo and choose one of its recipes.</p>
+                <p>No recipe chosen yet. Point at a colour in the photo and choose one of its recipes.</p>
             )}
             <ol>
                 {entries.map((entry) => (

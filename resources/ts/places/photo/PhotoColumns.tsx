@@ -84,6 +84,7 @@ export function PhotoColumns({ place }: { place: PhotoPlaceState }) {
                     fault={recipes.error}
                     waiting={waiting}
                     empty={drawer.data?.pencils.length === 0}
+                    onFault={place.onFault}
                     onChoose={choose}
                 />
             )}

@@ -4,11 +4,11 @@ import { LookBar } from '../../stage/look/LookBar';
 import { ValueRuler } from '../../stage/look/ValueRuler';
 import { PhotoView } from '../../stage/PhotoView';
 import { KeptStrip } from './KeptStrip';
-import { DrawingBar } from '../../stage/DrawingBar';
 import { Cross } from '../../stage/Marks';
 import type { PhotoPlaceState } from './usePhotoPlace';
 
 // What is asked for now and then comes when it is asked for.
+const DrawingBar = lazy(async () => ({ default: (await import('../../stage/DrawingBar')).DrawingBar }));
 const FrameBar = lazy(async () => ({ default: (await import('../../stage/look/FrameBar')).FrameBar }));
 const Differences = lazy(async () => ({ default: (await import('./photos/Differences')).Differences }));
 const ZoneShapes = lazy(async () => ({ default: (await import('../../stage/ZoneShapes')).ZoneShapes }));
@@ -17,7 +17,7 @@ const ZonesBelow = lazy(async () => ({ default: (await import('./zones/ZonesBelo
 
 const Along = styled.div`
     display: flex;
-    padding: 0 16px 0 8px;
+    padding: 0 var(--space-4) 0 var(--space-2);
 `;
 
 /** What photo and second photo are shown with alike. */
@@ -89,14 +89,16 @@ export function PhotoPart({ place, fresh, onPhoto }: { place: PhotoPlaceState; f
                     <OverPhoto place={place} />
                 </PhotoView>
             </Along>
-            <DrawingBar
-                drawing={drawing.drawing}
-                brush={drawing.brush}
-                nameOf={(zone) => zones?.list.find((z) => z.number === zone)?.name ?? ''}
-                onBrush={drawing.setBrush}
-                onEnd={drawing.end}
-                onLeave={drawing.leave}
-            />
+            <Suspense fallback={null}>
+                <DrawingBar
+                    drawing={drawing.drawing}
+                    brush={drawing.brush}
+                    nameOf={(zone) => zones?.list.find((z) => z.number === zone)?.name ?? ''}
+                    onBrush={drawing.setBrush}
+                    onEnd={drawing.end}
+                    onLeave={drawing.leave}
+                />
+            </Suspense>
         </>
     );
 }

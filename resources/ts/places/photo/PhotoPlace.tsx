@@ -16,7 +16,7 @@ import { useStudyChanges } from '../../api/studies';
 const EmptyPlace = lazy(async () => ({ default: (await import('./EmptyPlace')).EmptyPlace }));
 
 const Middle = styled.main`
-    padding: 24px;
+    padding: var(--space-5);
 `;
 
 /** The place "Photo": finds the study that one was in, or the newest, and opens new photos. */
@@ -54,7 +54,9 @@ export function PhotoPlace() {
                 )}
                 {studies.isPending && <Middle aria-busy="true">Opening your studies…</Middle>}
                 <Suspense fallback={null}>
-                    {studies.data !== undefined && study === undefined && <EmptyPlace opening={open.isPending} onPhoto={openPhoto} />}
+                    {studies.data !== undefined && study === undefined && (
+                        <EmptyPlace opening={open.isPending} onPhoto={openPhoto} onFault={setFault} />
+                    )}
                 </Suspense>
             </Page>
         </GrainProvider>

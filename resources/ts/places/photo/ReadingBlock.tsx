@@ -7,8 +7,8 @@ import { RING_WORDS, RINGS, type SpotState } from '../../stage/spotState';
 const Block = styled.section`
     display: grid;
     grid-template-columns: 128px minmax(0, 1fr);
-    gap: 0 16px;
-    padding: 10px 16px 8px;
+    gap: 0 var(--space-4);
+    padding: var(--space-3) var(--space-4) var(--space-2);
 `;
 
 /** The spot alone on a neutral that is neither light nor dark, as one judges a colour. */
@@ -24,7 +24,7 @@ const OnGrey = styled.div`
 `;
 
 const Words = styled.p`
-    font-size: var(--size-title);
+    font-size: var(--type-title);
     line-height: 1.25;
     min-height: 25px;
 `;
@@ -33,11 +33,11 @@ const Row = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 14px;
+    gap: 0 var(--space-3);
     & .name {
         display: flex;
         align-items: center;
-        gap: 6px;
+        gap: var(--space-2);
         flex: 1 1 130px;
         min-width: 0;
     }
@@ -72,13 +72,12 @@ export function ReadingBlock({ reading, fault, spot, name, onName, onRing }: Rea
             <div>
                 <div id="reading" role="status" data-testid="reading">
                     <Words>
-                        {reading === undefined ? (fault === null ? 'Reading the spot…' : sentenceOf(fault)) : capital(reading.words)}
+                        {reading === undefined ? (fault === null ? 'Measuring the spot…' : sentenceOf(fault)) : capital(reading.words)}
                     </Words>
                     {reading !== undefined && (
                         <p>
                             {capital(reading.temperature)} · L* {reading.lab[0]?.toFixed(1)} · C* {reading.chroma.toFixed(1)} · h{' '}
-                            {reading.hueDegrees.toFixed(0)}°
-                            {reading.mixed && ' · the ring holds light and dark together: take a smaller one'}
+                            {reading.hueDegrees.toFixed(0)}°{reading.mixed && ' · the ring covers light and dark: choose a smaller one'}
                         </p>
                     )}
                 </div>

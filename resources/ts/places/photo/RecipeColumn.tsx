@@ -1,6 +1,7 @@
 import styled from 'styled-components';
 import type { Sequence, SequencePass } from '../../api/types';
 import { Button } from '../../ui/controls';
+import { WarningSign } from '../../ui/Warned';
 import { Dab } from '../../dabs/Dab';
 import { lookOf, outcomeOf, pressureOf } from '../../dabs/ofSpot';
 import { Pressure } from '../../dabs/Pressure';
@@ -11,7 +12,7 @@ const ROW = 78;
 const DAB = 62;
 
 const Column = styled.article`
-    padding-right: 10px;
+    padding-right: var(--space-3);
     & ol {
         list-style: none;
         margin: 0;
@@ -27,21 +28,21 @@ const Layer = styled.li`
     grid-template-columns: ${DAB}px minmax(0, 1fr);
     height: ${ROW}px;
     line-height: 1.2;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     & > div {
-        padding: 3px 0 0 7px;
+        padding: var(--space-1) 0 0 var(--space-2);
         overflow: hidden;
         border-top: 1px solid var(--line);
     }
     & strong {
         display: block;
-        font-size: var(--size-title);
+        font-size: var(--type-title);
         line-height: 1.1;
         font-weight: 700;
     }
     & .binder {
-        margin-left: 4px;
-        font-size: var(--size-note);
+        margin-left: var(--space-1);
+        font-size: var(--type-small);
         font-weight: 400;
     }
     & .name {
@@ -50,24 +51,24 @@ const Layer = styled.li`
         -webkit-box-orient: vertical;
         -webkit-line-clamp: 2;
         overflow-wrap: anywhere;
-        margin-bottom: 2px;
+        margin-bottom: var(--space-1);
     }
 `;
 
 const BarePaper = styled.li`
     height: 18px;
     width: ${DAB}px;
-    font-size: var(--size-small);
+    font-size: var(--type-figure);
 `;
 
 const Facts = styled.div`
-    padding: 6px 0 8px;
+    padding: var(--space-2) 0 var(--space-2);
     min-height: 150px;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     line-height: 1.3;
     & h2 {
         font-weight: 700;
-        font-size: var(--size-text);
+        font-size: var(--type-text);
     }
     & .figures {
         color: var(--soft-ink);
@@ -103,9 +104,9 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
             </ol>
             <Facts>
                 <h2>{recipe.label}</h2>
-                {bare && <p>Leave the paper bare: it has this colour already.</p>}
-                <p title="how far off it is likely to be on your paper, ΔE00">
-                    <b>Within about {within(recipe.errorOnPaper)}.</b> {outcome.closenessWords}
+                {bare && <p>Leave the paper bare: it already has this colour.</p>}
+                <p title="likely error on your paper, ΔE00">
+                    <b>Likely error {within(recipe.errorOnPaper)}.</b> {outcome.closenessWords}
                 </p>
                 <p title={`L* differs by ${recipe.grain.toFixed(0)} between peaks and hollows`}>
                     {outcome.steadinessWords} · {outcome.evenness}
@@ -119,7 +120,9 @@ export function RecipeColumn({ place, recipe, rows, paperHex, waiting, onChoose 
                 {assumed.length > 0 && <p>* assumed: {assumed.join(', ')}</p>}
                 {recipe.warnings.map((w) => (
                     <details key={`${w.code}/${w.pass}`}>
-                        <summary>Mind: {w.code}</summary>
+                        <summary>
+                            <WarningSign /> {w.code}
+                        </summary>
                         {w.text} {w.remedy}
                     </details>
                 ))}

@@ -1,20 +1,21 @@
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
 import type { Sequence, Recipes, Study } from '../../api/types';
+import { FirstPencils } from '../../app/FirstPencils';
 import { RecipeColumn } from './RecipeColumn';
 
 /** A strip of the drawing's paper beside the photo, the patch from the photo across its top. */
 const Strip = styled.section`
-    padding-top: 12px;
+    padding-top: var(--space-3);
 `;
 
 const Patch = styled.div`
     height: 48px;
-    margin: 0 16px;
+    margin: 0 var(--space-4);
 `;
 
 const Columns = styled.div`
-    margin: 0 16px;
+    margin: 0 var(--space-4);
     display: grid;
     grid-template-columns: repeat(4, minmax(0, 1fr));
     align-items: start;
@@ -27,7 +28,7 @@ const Columns = styled.div`
 `;
 
 const Line = styled.p`
-    padding: 6px 16px 10px;
+    padding: var(--space-2) var(--space-4) var(--space-3);
     min-height: 36px;
 `;
 
@@ -36,12 +37,14 @@ interface RecipeStripProps {
     answer: Recipes | undefined;
     fault: unknown;
     waiting: boolean;
+    /** The drawer, so that there is nothing to find recipes with. */
     empty: boolean;
+    onFault: (text: string) => void;
     onChoose: (recipe: Sequence) => void;
 }
 
 /** Up to four recipes, each a stack read from the paper up; the last dab touches the patch, since the eye judges only touching colours. */
-export function RecipeStrip({ study, answer, fault, waiting, empty, onChoose }: RecipeStripProps) {
+export function RecipeStrip({ study, answer, fault, waiting, empty, onFault, onChoose }: RecipeStripProps) {
     const most = Math.max(1, ...(answer?.recipes.map((r) => r.passes.length) ?? []));
     return (
         <Strip aria-label="Recipes" aria-busy={waiting}>
@@ -64,21 +67,18 @@ export function RecipeStrip({ study, answer, fault, waiting, empty, onChoose }: 
                         />
                     ))}
                 </Columns>
-                <Line role="status">{statusOf(answer, fault, waiting, empty)}</Line>
+                {empty ? <FirstPencils onFault={onFault} /> : <Line role="status">{statusOf(answer, fault, waiting)}</Line>}
             </div>
         </Strip>
     );
 }
 
-function statusOf(answer: Recipes | undefined, fault: unknown, waiting: boolean, empty: boolean): string {
-    if (empty) {
-        return 'The drawer is empty. Bring pencils in under “Drawer” to get recipes.';
-    }
+function statusOf(answer: Recipes | undefined, fault: unknown, waiting: boolean): string {
     if (fault !== null) {
         return sentenceOf(fault);
     }
     if (waiting || answer === undefined) {
-        return 'Working out recipes…';
+        return 'Finding recipes…';
     }
     const { pencil, deltaE00, closenessWords } = answer.nearestSingle;
     return `Nearest single pencil: ${pencil.number} ${pencil.name}. ${closenessWords} (ΔE00 ${deltaE00.toFixed(1)}).`;

@@ -28,9 +28,9 @@ const Glass = styled.figure<{ $left: boolean }>`
         aspect-ratio: ${WIDTH} / ${HEIGHT};
     }
     & > figcaption {
-        padding: 2px 8px;
+        padding: var(--space-1) var(--space-2);
         color: #222;
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
 `;
 
@@ -79,9 +79,9 @@ export function Loupe({ place: [left, top], of, wide, high }: LoupeProps) {
                 />
                 <figcaption role="status">
                     {failed
-                        ? 'It can’t be drawn just now; move on and come back.'
+                        ? 'This part can’t be shown now. Move away and come back.'
                         : waiting
-                          ? 'Looking closer…'
+                          ? 'Zooming in…'
                           : '36 × 27 mm of the drawing, enlarged'}
                 </figcaption>
             </Glass>

@@ -11,9 +11,9 @@ const Settings = styled.div`
     display: grid;
     grid-template-columns: 150px 190px 1fr;
     align-items: center;
-    gap: 4px 12px;
+    gap: var(--space-1) var(--space-3);
     & p {
-        font-size: var(--size-note);
+        font-size: var(--type-small);
         line-height: 1.3;
     }
 `;
@@ -58,7 +58,7 @@ export function MethodPart({ picture, changes }: { picture: Plan; changes: PlanC
                         <option key={h}>{h}</option>
                     ))}
                 </NativeSelect>
-                <p>Other hues for the same values: every value step stays where it is.</p>
+                <p>Other hues with the same values.</p>
             </Settings>
             {shown !== undefined && <WhatItDoes shown={shown} />}
         </Column>
@@ -102,7 +102,7 @@ function WhatItDoes({ shown }: { shown: PlanZone }) {
                                 <Dab strata={dab.strata} width={48} height={38} label={`after pass ${number}: ${dab.colourWords}`} />
                             </span>
                         ))}
-                        <span style={{ background: s.aim.hex }} title="aimed at" />
+                        <span style={{ background: s.aim.hex }} title="target" />
                     </Dabs>
                     {shown.sequence === null
                         ? 'being planned'
@@ -118,13 +118,13 @@ function WhatItDoes({ shown }: { shown: PlanZone }) {
 function WhatCounts({ mode, onMode }: { mode: string; onMode: (mode: string) => void }) {
     return (
         <>
-            <span>What counts</span>
-            <NativeSelect aria-label="What counts" value={mode} onChange={(e) => onMode(e.target.value)}>
+            <span>Priority</span>
+            <NativeSelect aria-label="Priority" value={mode} onChange={(e) => onMode(e.target.value)}>
                 <option value="colour-and-value">colour and value</option>
                 <option value="value-first">value first</option>
-                <option value="value-only">value alone</option>
+                <option value="value-only">value only</option>
             </NativeSelect>
-            <p>A drawing with right values holds even where its hues are off.</p>
+            <p>A drawing with the right values works even if its hues are off.</p>
         </>
     );
 }
@@ -140,7 +140,7 @@ interface ForWhatProps {
 function ForWhat({ picture, zone, of, onZone, onWhole }: ForWhatProps) {
     return (
         <PartHead $first>
-            <h2>For</h2>
+            <h2>Applies to</h2>
             <NativeSelect aria-label="Whole picture or zone" value={zone} onChange={(e) => onZone(Number(e.target.value))}>
                 <option value={0}>the whole picture</option>
                 {picture.zones.map((z) => (
@@ -150,7 +150,7 @@ function ForWhat({ picture, zone, of, onZone, onWhole }: ForWhatProps) {
                     </option>
                 ))}
             </NativeSelect>
-            {of !== undefined && of.method !== null && <WordButton onPress={onWhole}>As the whole picture</WordButton>}
+            {of !== undefined && of.method !== null && <WordButton onPress={onWhole}>Use the picture’s method</WordButton>}
         </PartHead>
     );
 }

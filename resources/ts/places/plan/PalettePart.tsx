@@ -1,6 +1,7 @@
 import styled from 'styled-components';
 import type { Plan, PlanPencil, Study, StudyPurchases } from '../../api/types';
 
+import { Curve } from '../../ui/Curve';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton, Range } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
@@ -12,42 +13,27 @@ import { Row, Aired } from '../../ui/layout';
 const Beside = styled.ol`
     display: grid;
     grid-template-columns: repeat(auto-fill, 118px);
-    gap: 4px 8px;
+    gap: var(--space-1) var(--space-2);
     margin: 0;
-    padding: 8px 0;
+    padding: var(--space-2) 0;
     list-style: none;
     & .dab {
         display: block;
         height: 44px;
     }
     & b {
-        font-size: var(--size-lead);
+        font-size: var(--type-title);
         font-weight: 700;
     }
     & small {
         display: block;
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
         line-height: 1.2;
     }
     & button {
-        font-size: var(--size-note);
-    }
-`;
-
-const Curve = styled.div`
-    display: flex;
-    align-items: flex-end;
-    gap: 2px;
-    height: 70px;
-    & span {
-        flex: 1;
-        background: repeating-linear-gradient(-45deg, var(--ink) 0 1.5px, transparent 1.5px 5px);
-        border: 1px solid var(--ink);
-        border-bottom: 0;
-        min-height: 1px;
-    }
-    & span[data-here='true'] {
-        background: var(--ink);
+        font-size: var(--type-figure);
+        padding: 0 var(--space-1);
+        margin-right: var(--space-1);
     }
 `;
 
@@ -80,14 +66,14 @@ export function PalettePart({ study, picture, stamp, changes }: PalettePartProps
                 <WordButton onPress={() => again({ kind: 'preset', what: 'whole' })}>The whole drawer</WordButton>
             </Row>
             <Aired>
-                {palette.length} pencils beside the drawing, light to dark.
+                {palette.length} pencils in this plan, light to dark.
                 {suffering.length > 0 &&
                     ` With so few, these lose most: ${suffering
                         .slice(0, 4)
                         .map((s) => `${s.zone} (ΔE00 ${s.deltaE00.toFixed(1)})`)
                         .join(', ')}.`}
             </Aired>
-            <Beside aria-label="Pencils of the plan">
+            <Beside aria-label="Pencils in the plan">
                 {palette.map((p) => (
                     <PencilItem
                         key={p.id}
@@ -107,32 +93,23 @@ export function PalettePart({ study, picture, stamp, changes }: PalettePartProps
 function HowMany({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
     const { settings, curve } = picture;
     const [count, setCount] = useDraft(settings.pencils ?? MOST);
-    const most = Math.max(0.01, ...curve.map((c) => c.deltaE00));
     const cost = curve.find((c) => c.pencils === count)?.deltaE00;
     const keep = (n: number) =>
         changes.change.mutate({ kind: 'pencils', count: n >= MOST ? null : n }, { onSuccess: () => changes.run.mutate() });
     return (
         <>
             <PartHead $first>
-                <h2>How many</h2>
-                <span>
-                    {count >= MOST ? 'the whole drawer' : `at most ${count}`}
-                    {cost !== undefined && `: ΔE00 ${cost.toFixed(2)} in the mean, by forecast`}
-                </span>
+                <h2>Number of pencils</h2>
+                <span>{count >= MOST ? 'the whole drawer' : `at most ${count}`}</span>
             </PartHead>
             <Curve
-                role="img"
-                aria-label={`Cost by number of pencils: ${curve.map((c) => `${c.pencils}: ΔE00 ${c.deltaE00.toFixed(2)}`).join(', ')}`}
-            >
-                {curve.map((c) => (
-                    <span
-                        key={c.pencils}
-                        data-here={c.pencils === count}
-                        style={{ height: `${(c.deltaE00 / most) * 100}%` }}
-                        title={`${c.pencils}: ΔE00 ${c.deltaE00.toFixed(2)}`}
-                    />
-                ))}
-            </Curve>
+                label={`Cost by number of pencils: ${curve.map((c) => `${c.pencils}: ΔE00 ${c.deltaE00.toFixed(2)}`).join(', ')}`}
+                points={curve.map((c) => ({ x: c.pencils, y: c.deltaE00 }))}
+                here={cost === undefined ? undefined : { x: count, y: cost }}
+                hereWords={cost === undefined ? '' : `${count} pencils: ${cost.toFixed(1)}`}
+                xTitle="pencils in the plan, at most"
+                yTitle="forecast error, ΔE00"
+            />
             <Range
                 aria-label="Pencils of the palette"
                 min={FEWEST}
@@ -165,11 +142,13 @@ function PencilItem({ pencil, kept, nameOf, onLock }: PencilItemProps) {
             <b>{pencil.number}</b> {pencil.part}
             {kept && ' kept'}
             <small title={pencil.zones.map(nameOf).join(', ')}>
-                {pencil.name}, in {pencil.zones.length} {pencil.zones.length === 1 ? 'zone' : 'zones'}
+                {pencil.name}
+                <br />
+                in {pencil.zones.length} {pencil.zones.length === 1 ? 'zone' : 'zones'}
             </small>
             {kept ? (
-                <WordButton aria-label={`Let ${pencil.number} go`} onPress={() => onLock('free')}>
-                    Let go
+                <WordButton aria-label={`Unlock ${pencil.number}`} onPress={() => onLock('free')}>
+                    Unlock
                 </WordButton>
             ) : (
                 <WordButton aria-label={`Keep ${pencil.number}`} onPress={() => onLock('in')}>
@@ -177,7 +156,7 @@ function PencilItem({ pencil, kept, nameOf, onLock }: PencilItemProps) {
                 </WordButton>
             )}
             <WordButton aria-label={`I don't have ${pencil.number}`} onPress={() => onLock('out')}>
-                Not here
+                Not owned
             </WordButton>
         </li>
     );
@@ -189,7 +168,7 @@ function NotInPlan({ picture, onLock }: { picture: Plan; onLock: (pencil: string
             <PartHead>
                 <h2>Not in the plan</h2>
                 <NativeSelect aria-label="Keep another pencil in the palette" value="" onChange={(e) => onLock(e.target.value, 'in')}>
-                    <option value="">Keep one of them…</option>
+                    <option value="">Add a pencil…</option>
                     {picture.left.map((p) => (
                         <option key={p.id} value={p.id}>
                             {p.number} {p.name}
@@ -201,7 +180,7 @@ function NotInPlan({ picture, onLock }: { picture: Plan; onLock: (pencil: string
                 <p key={id}>
                     Without {id}.{' '}
                     <WordButton aria-label={`I have ${id} again`} onPress={() => onLock(id, 'free')}>
-                        It is here again
+                        I have it again
                     </WordButton>
                 </p>
             ))}
@@ -211,13 +190,13 @@ function NotInPlan({ picture, onLock }: { picture: Plan; onLock: (pencil: string
 
 function buyingWords(waiting: number, purchases: StudyPurchases | undefined): string {
     if (waiting > 0) {
-        return 'What to buy is worked out when all is planned.';
+        return 'Suggestions for new pencils appear when every zone is planned.';
     }
     if (purchases === undefined) {
-        return 'Trying every pencil that is not available…';
+        return 'Trying every pencil you don’t have…';
     }
     const best = purchases.purchases[0];
     return best === undefined
-        ? 'No pencil that could be bought would bring it clearly nearer.'
-        : `Most would be gained with ${best.number} ${best.name}: ΔE00 ${best.deltaE00.toFixed(2)} nearer on paper in the mean.`;
+        ? 'No other pencil would make a clear difference.'
+        : `${best.number} ${best.name} would help most: mean error on paper ΔE00 ${best.deltaE00.toFixed(2)} lower.`;
 }

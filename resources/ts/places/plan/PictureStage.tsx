@@ -37,7 +37,7 @@ const Stage = styled.div<{ $shape: number }>`
         top: 0;
         bottom: 0;
         width: 3px;
-        margin-left: -1.5px;
+        translate: -50% 0;
         background: #fff;
         outline: 1px solid #000;
     }
@@ -58,10 +58,10 @@ const Stage = styled.div<{ $shape: number }>`
     & > span {
         position: absolute;
         top: 0;
-        padding: 1px 6px;
+        padding: var(--space-1) var(--space-2);
         background: #555;
         color: #fff;
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
 `;
 
@@ -70,7 +70,7 @@ export type LineUse = 'fade' | 'strokes';
 
 const LABELS: Record<LineUse, string> = {
     fade: 'Draw a line across a zone: press and drag, or move with the arrow keys and set both ends with Space.',
-    strokes: 'Say which way strokes run: press and drag over a zone, or move with the arrow keys and set with Space.',
+    strokes: 'Set the direction of strokes: press and drag over a zone, or move with the arrow keys and set with Space.',
 };
 
 /** A line across the picture, for a fade or for the way that strokes run; where it is for neither there is none. */
@@ -120,7 +120,7 @@ export function PictureStage({ study, picture, stamp, changes }: PictureStagePro
     const laid = useLoaded(whole ? imageOf(drawn) : photo.shown);
     const isClose = whole && loupe.isSeen && across.use === null && look !== 'error';
     return (
-        <section aria-label="The picture to come">
+        <section aria-label="Preview of the drawing">
             <Stage
                 $shape={study.photoWidth / study.photoHeight}
                 {...(across.use !== null ? across.stage.handlers : whole ? loupe.handlers : {})}
@@ -138,7 +138,7 @@ export function PictureStage({ study, picture, stamp, changes }: PictureStagePro
                     />
                 )}
             </Stage>
-            {planned && !whole && <Inset as="p">The picture is drawn as soon as all is planned.</Inset>}
+            {planned && !whole && <Inset as="p">The picture appears when every zone is planned.</Inset>}
             {whole && <StageTools state={state} use={across.use} setUse={across.setUse} loupe={loupe} />}
             {whole && look !== 'error' && <Told state={state} />}
             {whole && light !== 'D65' && <Parted under={under.data} />}

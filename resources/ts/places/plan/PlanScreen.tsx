@@ -4,22 +4,24 @@ import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
 import type { Drawer, Plan, Study } from '../../api/types';
 
+import { FirstPencils } from '../../app/FirstPencils';
 import { isUnshown, StudyRescue } from '../../app/StudyRescue';
 import { useKeys } from '../../app/useKeys';
-import { WordChoice } from '../../ui/controls';
+import { Tabs } from '../../ui/controls';
 import { UndoRedo } from '../../ui/UndoRedo';
 import { useInAddress } from '../../ui/useInAddress';
-import { PalettePart } from './PalettePart';
 import { PictureStage } from './PictureStage';
 import { RunBar } from './RunBar';
 import { MethodPart } from './MethodPart';
-import { TakeAlong } from './TakeAlong';
 import { ValueRunBars } from './ValueRunBars';
 import { stampOf, usePencilsAhead, usePlan, usePlanChanges, type PlanChanges } from './queries';
 import { ZonesPart } from './ZonesPart';
 import { useDrawer } from '../../api/studies';
 import { Inset, Side, SideBar } from '../../ui/layout';
 
+const FirstPlan = lazy(async () => ({ default: (await import('./FirstPlan')).FirstPlan }));
+const PalettePart = lazy(async () => ({ default: (await import('./PalettePart')).PalettePart }));
+const TakeAlong = lazy(async () => ({ default: (await import('./TakeAlong')).TakeAlong }));
 const CheckPart = lazy(async () => ({ default: (await import('./check/CheckPart')).CheckPart }));
 
 const Sides = styled.main`
@@ -37,7 +39,7 @@ const PARTS = [
     { value: 'palette', label: 'Palette' },
     { value: 'method', label: 'Method' },
     { value: 'check', label: 'Check' },
-    { value: 'along', label: 'Take along' },
+    { value: 'along', label: 'Print & files' },
 ] as const;
 
 type PartName = (typeof PARTS)[number]['value'];
@@ -63,18 +65,21 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
     if (data === undefined) {
         return <NotOpen study={study} fault={picture.error} onUndo={() => changes.undo.mutate()} onFault={onFault} />;
     }
+    const known = drawer.data?.pencils ?? [];
     if (data.cannot !== null) {
         return (
             <Inset as="main">
                 <p>{data.cannot}</p>
+                <Suspense fallback={null}>{known.length > 0 && <FirstPlan study={study} changes={changes} onFault={onFault} />}</Suspense>
+                {drawer.data !== undefined && known.length === 0 && <FirstPencils onFault={onFault} />}
                 <p>
-                    <Link to={`/photo/${study.id}?beside=zones`}>To the zones of its photo</Link> · <Link to="/drawer">To the drawer</Link>
+                    <Link to={`/photo/${study.id}?beside=zones`}>Go to the zones of the photo</Link> ·{' '}
+                    <Link to="/drawer">Go to the drawer</Link>
                 </p>
             </Inset>
         );
     }
     const stamp = stampOf(data);
-    const known = drawer.data?.pencils ?? [];
     return (
         <Sides>
             <div>
@@ -84,7 +89,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
             </div>
             <Side>
                 <SideBar>
-                    <WordChoice label="Beside the picture" value={part} options={PARTS} onChange={setPart} />
+                    <Tabs label="Beside the picture" value={part} options={PARTS} onChange={setPart} />
                     <span className="end">
                         <UndoRedo
                             undoWords={data.undoWords}
@@ -111,17 +116,13 @@ interface BesidePictureProps {
 
 function BesidePicture({ part, study, picture, pencils, changes, stamp }: BesidePictureProps) {
     return (
-        <>
+        <Suspense fallback={<Inset>Opening…</Inset>}>
             {part === 'zones' && <ZonesPart study={study} picture={picture} pencils={pencils} changes={changes} />}
             {part === 'palette' && <PalettePart study={study} picture={picture} stamp={stamp} changes={changes} />}
             {part === 'method' && <MethodPart picture={picture} changes={changes} />}
-            {part === 'check' && (
-                <Suspense fallback={<Inset>Opening…</Inset>}>
-                    <CheckPart study={study} picture={picture} />
-                </Suspense>
-            )}
+            {part === 'check' && <CheckPart study={study} picture={picture} />}
             {part === 'along' && <TakeAlong study={study} picture={picture} changes={changes} />}
-        </>
+        </Suspense>
     );
 }
 

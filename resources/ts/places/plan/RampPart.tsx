@@ -5,8 +5,8 @@ import { Dab } from '../../dabs/Dab';
 import { useRamp, type Line } from './queries';
 
 const Part = styled.div`
-    padding: 4px 16px;
-    font-size: var(--size-text);
+    padding: var(--space-1) var(--space-4);
+    font-size: var(--type-text);
     & .strip {
         display: grid;
         grid-template-columns: repeat(9, 1fr);
@@ -27,8 +27,8 @@ const Part = styled.div`
         top: 3px;
         height: 14px;
         border: 1.5px solid var(--ink);
-        padding-left: 4px;
-        font-size: var(--size-small);
+        padding-left: var(--space-1);
+        font-size: var(--type-figure);
         line-height: 12px;
         font-weight: 700;
     }
@@ -40,12 +40,12 @@ export function RampPart({ study, line, stamp }: { study: number; line: Line | n
     if (line === null) {
         return (
             <Part role="status">
-                Draw a line across a zone, from where the fade begins to where it ends. By keyboard: arrows move, Space sets either end.
+                Draw a line across a zone, from the start of the fade to its end. By keyboard: arrows move, Space sets each end.
             </Part>
         );
     }
     if (ramp.data === undefined) {
-        return <Part role="status">{ramp.error === null ? 'Working the fade out…' : sentenceOf(ramp.error)}</Part>;
+        return <Part role="status">{ramp.error === null ? 'Finding the fade…' : sentenceOf(ramp.error)}</Part>;
     }
     const { data } = ramp;
     return (
@@ -82,7 +82,7 @@ function words({ zone, pencils, overlaps, joiningWords }: PlanRamp): string {
         .slice(1)
         .map(
             (p, i) =>
-                `${pencils[i]?.number ?? ''} falls while ${p.number} rises over it between ` +
+                `${pencils[i]?.number ?? ''} fades while ${p.number} grows between ` +
                 `${percent(overlaps[i]?.[0])} and ${percent(overlaps[i]?.[1])} of the line`,
         )
         .join('; ');

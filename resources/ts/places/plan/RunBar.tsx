@@ -9,16 +9,16 @@ const Bar = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 4px 14px;
-    padding: 4px 16px;
-    min-height: 54px;
+    gap: var(--space-1) var(--space-3);
+    padding: var(--space-1) var(--space-4);
+    min-height: 48px;
 `;
 
 const Changes = styled.ol`
     margin: 0;
-    padding: 0 16px 8px;
+    padding: 0 var(--space-4) var(--space-2);
     list-style: none;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     max-height: 160px;
     overflow-y: auto;
 `;
@@ -37,25 +37,18 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
                     <>
                         <Button onPress={() => changes.cancel.mutate()}>Cancel</Button>
                         <span role="status">
-                            {run.what === '' ? 'Waiting for its turn' : run.what}
+                            {run.what === '' ? 'Waiting to start' : run.what}
                             {run.total > 0 && `, ${run.done} of ${run.total}`}
                         </span>
                         {run.total > 0 && <progress aria-label={run.what} value={run.done} max={run.total} />}
                     </>
                 ) : (
                     <>
-                        <Button
-                            $main={waiting > 0}
-                            isDisabled={waiting === 0}
-                            isPending={changes.run.isPending}
-                            onPress={() => changes.run.mutate()}
-                        >
-                            {waiting === all
-                                ? 'Plan the picture'
-                                : waiting > 0
-                                  ? `Plan what changed: ${waiting} of ${all}`
-                                  : 'All is planned'}
-                        </Button>
+                        {waiting > 0 && (
+                            <Button $main isPending={changes.run.isPending} onPress={() => changes.run.mutate()}>
+                                {waiting === all ? 'Plan the picture' : `Plan what changed: ${waiting} of ${all}`}
+                            </Button>
+                        )}
                         <span role="status">{words(picture)}</span>
                         {changed.length > 0 && waiting === 0 && (
                             <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
@@ -66,7 +59,7 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
                 )}
             </Bar>
             {open && changed.length > 0 && (
-                <Changes aria-label="What was planned again" tabIndex={0}>
+                <Changes aria-label="Changed zones" tabIndex={0}>
                     {changed.map((c) => (
                         <li key={c.zone}>
                             <b>{c.zone}</b>: {c.after}; it was {c.before}. {c.why}.
@@ -80,13 +73,13 @@ export function RunBar({ picture, changes }: { picture: Plan; changes: PlanChang
 
 function words({ run, waiting, errorOnPaper, passes, palette, time, tone }: Plan): string {
     if (run?.state === 'failed') {
-        return 'Planning stopped by a fault. What was found is kept; plan again to go on.';
+        return 'Planning stopped because of an error. Finished zones are kept; press “Plan what changed” to continue.';
     }
     if (run?.state === 'cancelled' && waiting > 0) {
-        return 'Cancelled. What was found is kept.';
+        return 'Cancelled. Finished zones are kept.';
     }
     return waiting > 0
         ? tone
-        : `${passes} passes with ${palette.length} pencils, ${time} of drawing, ` +
-              `within about ${within(errorOnPaper)} on your paper in the mean. ${tone}`;
+        : `Plan is up to date: ${passes} passes, ${palette.length} pencils, ${time}. ` +
+              `Likely error on paper: ${within(errorOnPaper)}. ${tone}`;
 }

@@ -3,7 +3,7 @@ import { WordChoice } from '../../ui/controls';
 import { Inset } from '../../ui/layout';
 
 const WAYS = [
-    { value: 'drawn', label: 'As I drag' },
+    { value: 'drawn', label: 'As drawn' },
     { value: 'circles', label: 'Small circles' },
     { value: 'form', label: 'Along the form' },
 ] as const;
@@ -23,13 +23,13 @@ export function StrokesPart({ way, onWay, picture }: StrokesPartProps) {
     const own = picture.zones.filter((z) => z.strokes !== null);
     return (
         <Inset>
-            <WordChoice label="Which way strokes run" value={way} options={WAYS} onChange={onWay} />
+            <WordChoice label="Direction of strokes" value={way} options={WAYS} onChange={onWay} />
             <p role="status">
                 {way === 'drawn'
-                    ? 'Drag over a zone the way its strokes shall run. By keyboard: arrows move, Space sets either end.'
+                    ? 'Drag over a zone in the direction of its strokes. By keyboard: arrows move, Space sets each end.'
                     : 'Press on a zone. By keyboard: arrows move, Space sets it.'}{' '}
                 {own.length === 0
-                    ? 'All run along the form so far.'
+                    ? 'All strokes follow the form so far.'
                     : `Your own: ${own.map((z) => `${z.name}${z.strokes === CIRCLES ? ', in small circles' : ''}`).join('; ')}.`}
             </p>
         </Inset>

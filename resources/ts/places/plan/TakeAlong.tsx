@@ -18,19 +18,19 @@ const Named = styled.ul`
 `;
 
 const SHEETS = [
-    ['card', 'Palette card', 'every pencil and recipe, with boxes to dab in'],
-    ['zones', 'Zone sheets', 'zone by zone, where it is and its stacks'],
-    ['steps', 'Step sheet', 'pass by pass, in the order that the desk has'],
+    ['card', 'Palette card', 'every pencil and recipe, with boxes for your own swatches'],
+    ['zones', 'Zone sheets', 'each zone with its place and its sequence'],
+    ['steps', 'Step sheet', 'every pass in the order of the Desk'],
 ] as const;
 
 /** What goes to the desk: sheets to print, the palette as files, and versions of the plan with names. */
 export function TakeAlong({ study, picture, changes }: { study: Study; picture: Plan; changes: PlanChanges }) {
     const base = `/api/studies/${study.id}/plan` as const;
     return (
-        <Column aria-label="Take along">
+        <Column aria-label="Print & files">
             <ToPrint study={study.id} ready={picture.waiting === 0} />
             <PartHead>
-                <h2>The palette as a file</h2>
+                <h2>Palette files</h2>
             </PartHead>
             <PressedRow>
                 <a href={`${base}/palette.gpl`} download>
@@ -42,9 +42,9 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
             </PressedRow>
             <PressedRow>
                 <Link to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}`}>
-                    Try your hand at this plan
+                    Calibrate your hand for this plan
                 </Link>
-                a few strips on a scrap: predictions then go by your own hand
+                a few strips on a scrap of paper make predictions fit your own hand
             </PressedRow>
             <WholeStudy study={study} />
             <VersionsPart picture={picture} changes={changes} />
@@ -54,9 +54,9 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
 
 /** Outlines at the drawing's real size: as they are drawn, for a transfer face down, and under a grid. */
 const OUTLINES = [
-    ['', 'Outlines', 'at the drawing’s real size, over as many pages as it needs'],
+    ['', 'Outlines', 'at the real size of your drawing, on as many pages as needed'],
     ['&mirrored=1', 'Outlines, mirrored', 'for a transfer face down'],
-    ['&grid=1', 'Outlines with the grid', 'its squares in the drawing’s millimetres'],
+    ['&grid=1', 'Outlines with the grid', 'with squares of the size you chose'],
 ] as const;
 
 function ToPrint({ study, ready }: { study: number; ready: boolean }) {
@@ -103,12 +103,10 @@ function WholeStudy({ study }: { study: Study }) {
             </PartHead>
             <PressedRow $tight>
                 <WordButton isPending={save.isPending} onPress={() => save.mutate(study)}>
-                    {save.isPending ? 'Writing the file…' : 'Save it as one file'}
+                    {save.isPending ? 'Writing the file…' : 'Save study as a file'}
                 </WordButton>
                 <FileTrigger acceptedFileTypes={['.json']} onSelect={(files) => files?.[0] !== undefined && bringIn.mutate(files[0])}>
-                    <WordButton isPending={bringIn.isPending}>
-                        {bringIn.isPending ? 'Taking the study in…' : 'Bring a study in from its file'}
-                    </WordButton>
+                    <WordButton isPending={bringIn.isPending}>{bringIn.isPending ? 'Opening the study…' : 'Open a study file'}</WordButton>
                 </FileTrigger>
                 <DeleteStudy study={study} onFault={setFault} />
             </PressedRow>
@@ -135,16 +133,16 @@ function VersionsPart({ picture, changes }: { picture: Plan; changes: PlanChange
             >
                 <WideInput
                     aria-label="Name of this version"
-                    placeholder="a name for how it is now"
+                    placeholder="name for the current plan"
                     value={name}
                     maxLength={80}
                     onChange={(e) => setName(e.target.value)}
                 />
                 <Button type="submit" isDisabled={picture.version === 0}>
-                    Keep the name
+                    Save version
                 </Button>
             </Row>
-            {picture.version === 0 && <p>Nothing was decided yet: the plan is the planner’s own.</p>}
+            {picture.version === 0 && <p>You haven’t changed anything in this plan yet.</p>}
             <Named>
                 {picture.named.map((v) => (
                     <li key={v.number}>

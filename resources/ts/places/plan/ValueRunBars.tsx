@@ -4,15 +4,15 @@ import { useValueRuns } from './queries';
 const Run = styled.div`
     display: grid;
     grid-template-columns: 50px repeat(9, 1fr);
-    gap: 0 6px;
+    gap: 0 var(--space-2);
     align-items: end;
-    padding: 4px 16px;
-    font-size: var(--size-small);
+    padding: var(--space-1) var(--space-4);
+    font-size: var(--type-figure);
     & .bar {
         height: 44px;
         display: flex;
         align-items: flex-end;
-        gap: 2px;
+        gap: var(--space-1);
     }
     & .bar > span {
         flex: 1;

@@ -10,8 +10,8 @@ const Tools = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 16px;
-    padding: 0 16px;
+    gap: 0 var(--space-4);
+    padding: 0 var(--space-4);
     & .wide {
         flex: 1 1 40%;
     }
@@ -21,7 +21,7 @@ const Tools = styled.div`
     & label {
         display: flex;
         align-items: center;
-        gap: 8px;
+        gap: var(--space-2);
         min-height: 44px;
     }
 `;
@@ -47,7 +47,7 @@ export function Laid({ shown, waiting, state: { seeing, walk, at } }: LaidProps)
                 src={shown}
                 alt={
                     look === 'error'
-                        ? 'where the plan differs from the photo: the darker, the more'
+                        ? 'where the plan differs from the photo; darker means a larger error'
                         : at === 0
                           ? 'the picture as bare paper'
                           : `the picture ${walk.name(at)}`
@@ -56,7 +56,7 @@ export function Laid({ shown, waiting, state: { seeing, walk, at } }: LaidProps)
                 draggable={false}
             />
             {!isOver && <i style={{ left: `${divider}%` }} aria-hidden="true" />}
-            <span className="right">{waiting ? 'Drawing it…' : look === 'error' ? 'darker: farther off' : walk.name(at)}</span>
+            <span className="right">{waiting ? 'Drawing preview…' : look === 'error' ? 'darker = larger error' : walk.name(at)}</span>
         </>
     );
 }
@@ -131,9 +131,9 @@ function Looks({ state: { seeing, see, pace } }: { state: SeeingState }) {
             <WordButton aria-pressed={squint} isDisabled={look === 'error'} onPress={() => see({ squint: !squint })}>
                 {squint ? 'Eyes open' : 'Squint'}
             </WordButton>
-            <WordButton onPress={() => see({ isOver: !isOver })}>{isOver ? 'Side by side' : 'Lay it over'}</WordButton>
+            <WordButton onPress={() => see({ isOver: !isOver })}>{isOver ? 'Side by side' : 'Overlay'}</WordButton>
             <label>
-                Seen by
+                Light
                 <NativeSelect value={light} onChange={(e) => see({ light: LIGHTS.find(([l]) => l === e.target.value)?.[0] ?? 'D65' })}>
                     {LIGHTS.map(([value, words]) => (
                         <option key={value} value={value}>
@@ -157,13 +157,13 @@ export function StageTools({ state, use, setUse, loupe }: StageToolsProps) {
                 onPress={() => loupe.setIsOn(!loupe.isOn)}
                 aria-description="or hold L over the picture, or a finger"
             >
-                {loupe.isOn ? 'Step back' : 'Look closer'}
+                {loupe.isOn ? 'Zoom out' : 'Zoom in'}
             </WordButton>
             <WordButton aria-expanded={use === 'fade'} onPress={() => setUse(use === 'fade' ? null : 'fade')}>
-                {use === 'fade' ? 'Leave the fade' : 'A fade'}
+                {use === 'fade' ? 'Close fade' : 'Fade'}
             </WordButton>
             <WordButton aria-expanded={use === 'strokes'} onPress={() => setUse(use === 'strokes' ? null : 'strokes')}>
-                {use === 'strokes' ? 'Leave the strokes' : 'Strokes'}
+                {use === 'strokes' ? 'Close strokes' : 'Strokes'}
             </WordButton>
         </Tools>
     );
@@ -177,7 +177,7 @@ export function Parted({ under }: { under: PlanLight | undefined }) {
     return (
         <Inset as="p" role="status">
             {under.parted.length === 0
-                ? `Under ${under.words} everything stays as well matched as by daylight.`
+                ? `Under ${under.words} everything matches as well as in daylight.`
                 : `Under ${under.words} these part from the thing itself: ${under.parted
                       .slice(0, 4)
                       .map((p) => `${p.zone}, ${p.shade} (ΔE00 ${p.deltaE00.toFixed(1)} farther)`)

@@ -115,7 +115,7 @@ export function useLoupe() {
     const byKeys = {
         role: 'application',
         tabIndex: 0,
-        'aria-label': 'Look closer: move over the picture, or with the arrow keys; Escape ends it.',
+        'aria-label': 'Zoom in: move over the picture, or with the arrow keys; Escape ends it.',
         onKeyDown: (event: KeyboardEvent<HTMLDivElement>) => {
             const by = ARROWS[event.key];
             if (by !== undefined) {

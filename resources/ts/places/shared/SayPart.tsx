@@ -22,12 +22,12 @@ export function SayPart({ plan, base, onSaid }: SayPartProps) {
         onSuccess: onSaid,
     });
     return (
-        <section aria-label="What you would say">
+        <section aria-label="Your reply">
             {plan.photos.length > 1 && (
                 <Row>
-                    <span>The colours should follow</span>
+                    <span>Colours should follow</span>
                     <WordChoice
-                        label="The colours should follow"
+                        label="Colours should follow"
                         value={photo}
                         options={plan.photos.map((p) => ({ value: String(p.id), label: p.name }))}
                         onChange={setPhoto}
@@ -43,11 +43,11 @@ export function SayPart({ plan, base, onSaid }: SayPartProps) {
                     onChange={(e) => setNote(e.target.value)}
                 />
                 <Button $main isPending={say.isPending} onPress={() => say.mutate()}>
-                    {say.isPending ? 'Sending…' : 'Tell the artist'}
+                    {say.isPending ? 'Sending…' : 'Send reply'}
                 </Button>
             </Row>
             {say.error !== null && <p role="alert">{sentenceOf(say.error)}</p>}
-            {plan.said.at !== null && <p role="status">The artist can read it. You may change it as long as the link lives.</p>}
+            {plan.said.at !== null && <p role="status">Sent. You can change it as long as the link works.</p>}
         </section>
     );
 }

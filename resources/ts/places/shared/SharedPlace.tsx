@@ -8,11 +8,11 @@ import { SharedZones } from './SharedZones';
 
 const Whole = styled.main`
     display: grid;
-    gap: 16px;
-    padding: 16px 24px 40px;
+    gap: var(--space-4);
+    padding: var(--space-4) var(--space-5) var(--space-6);
     max-width: 1180px;
     & h1 {
-        font-size: var(--size-title);
+        font-size: var(--type-title);
         font-weight: 700;
     }
 `;
@@ -20,7 +20,7 @@ const Whole = styled.main`
 const Pictures = styled.div`
     display: flex;
     flex-wrap: wrap;
-    gap: 12px;
+    gap: var(--space-3);
     & figure {
         margin: 0;
         flex: 1;
@@ -47,7 +47,7 @@ export function SharedPlace() {
                     {shared.error === null
                         ? 'Opening the plan…'
                         : isGone
-                          ? 'There is no plan here. The link was withdrawn, or a letter of it is missing; ask whoever gave it to you.'
+                          ? 'There is no plan here. Sharing was stopped, or the link is incomplete; ask the person who sent it to you.'
                           : sentenceOf(shared.error)}
                 </p>
             </Whole>
@@ -61,8 +61,8 @@ export function SharedPlace() {
                 <p>
                     Coloured pencil on {plan.paper}.
                     {plan.isPlanned
-                        ? ` Within about ${Math.round(plan.errorOnPaper)} of the photo, as paper and hand allow.`
-                        : ' Not all of it is planned yet.'}
+                        ? ` Likely error on paper: ${Math.round(plan.errorOnPaper)} (ΔE00).`
+                        : ' Some zones are not planned yet.'}
                 </p>
                 <Pictures>
                     {plan.photos.map((p) => (
@@ -70,14 +70,14 @@ export function SharedPlace() {
                             <img src={`${base}/photos/${p.id}`} alt={`Photo “${p.name}”`} />
                             <figcaption>
                                 {p.name}
-                                {p.isFollowed && ': the colours follow this one'}
+                                {p.isFollowed && ': colours follow this photo'}
                             </figcaption>
                         </figure>
                     ))}
                     {plan.steps > 0 && (
                         <figure>
                             <img src={`${base}/drawn?step=${plan.steps}`} alt="The picture as pencil on paper" />
-                            <figcaption>as pencil on paper, by the plan</figcaption>
+                            <figcaption>preview of the drawing</figcaption>
                         </figure>
                     )}
                 </Pictures>

@@ -8,8 +8,8 @@ const Zones = styled.ol`
     & > li {
         display: grid;
         grid-template-columns: 220px minmax(0, 1fr);
-        gap: 0 18px;
-        padding: 8px 0;
+        gap: 0 var(--space-4);
+        padding: var(--space-2) 0;
         border-top: 1px solid var(--line);
         @media (max-width: 699px) {
             grid-template-columns: minmax(0, 1fr);
@@ -17,7 +17,7 @@ const Zones = styled.ol`
     }
     & .shades {
         display: flex;
-        gap: 6px;
+        gap: var(--space-2);
     }
     & .shades i {
         display: block;
@@ -36,7 +36,7 @@ export function SharedZones({ plan }: { plan: SharedPlan }) {
                         <b>{zone.name}</b>
                         <div className="shades">
                             {zone.shades.map((s) => (
-                                <span key={s.name} title={`${s.name}: the photo’s colour above, what comes of it below`}>
+                                <span key={s.name} title={`${s.name}: above the photo, below the drawing`}>
                                     <i style={{ background: s.seen }} />
                                     {s.comes !== null && <i style={{ background: s.comes }} />}
                                 </span>
@@ -45,7 +45,7 @@ export function SharedZones({ plan }: { plan: SharedPlan }) {
                     </div>
                     <p>
                         {zone.words === '' ? 'Not planned yet.' : zone.words}
-                        {zone.errorOnPaper !== null && ` Within about ${Math.round(zone.errorOnPaper)}.`}
+                        {zone.errorOnPaper !== null && ` Likely error ${Math.round(zone.errorOnPaper)}.`}
                     </p>
                 </li>
             ))}

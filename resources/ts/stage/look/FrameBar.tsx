@@ -7,15 +7,15 @@ const Bar = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 7px;
-    padding: 0 16px;
+    gap: 0 var(--space-2);
+    padding: 0 var(--space-4);
     & input {
         width: 52px;
     }
     & label {
         display: inline-flex;
         align-items: center;
-        gap: 6px;
+        gap: var(--space-2);
     }
 `;
 

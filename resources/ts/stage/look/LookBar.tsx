@@ -7,12 +7,12 @@ const Bar = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    padding: 0 10px;
-    gap: 0 2px;
+    padding: 0 var(--space-3);
+    gap: 0 var(--space-1);
     & i {
         width: 1px;
         height: 22px;
-        margin: 0 5px;
+        margin: 0 var(--space-1);
         background: var(--line);
     }
 `;
@@ -20,7 +20,7 @@ const Bar = styled.div`
 const Way = styled(ToggleButton)`
     min-height: 44px;
     min-width: 44px;
-    padding: 0 6px;
+    padding: 0 var(--space-2);
     border: 0;
     /* Above as below, so that words in one line share a baseline. */
     border: solid transparent;

@@ -21,7 +21,7 @@ const Ruler = styled.ol`
         padding: 0;
         border: 0;
         background: none;
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
         cursor: pointer;
     }
     & .grey {
@@ -30,12 +30,12 @@ const Ruler = styled.ol`
         width: 22px;
         height: 100%;
         font-weight: 700;
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
     & .share {
         flex: 1;
         text-align: right;
-        padding-right: 6px;
+        padding-right: var(--space-2);
         white-space: nowrap;
     }
     & button[aria-pressed='true'] .share {

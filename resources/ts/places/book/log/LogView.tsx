@@ -14,7 +14,7 @@ const Sums = styled.table`
     border-collapse: collapse;
     & td,
     & th {
-        padding: 4px 14px 4px 0;
+        padding: var(--space-1) var(--space-3) var(--space-1) 0;
         text-align: right;
         font-weight: inherit;
     }
@@ -23,7 +23,7 @@ const Sums = styled.table`
     }
     & thead th {
         color: var(--soft-ink);
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
     }
 `;
 
@@ -42,12 +42,12 @@ export function LogView({ study, onFault }: LogViewProps) {
         <TwoColumns $first={3}>
             <Column aria-label="Sessions">
                 <PartHead $first>
-                    <h2>Sessions at the desk</h2>
+                    <h2>Sessions</h2>
                 </PartHead>
                 {log.isPending && <p aria-busy="true">Opening the log…</p>}
                 {log.error !== null && <p role="alert">{sentenceOf(log.error)}</p>}
                 {whole !== undefined && sessions.length === 0 && (
-                    <Aired>Nothing is logged yet. What you tick at the desk is written down here by itself.</Aired>
+                    <Aired>No sessions yet. Passes you tick at the Desk are logged here automatically.</Aired>
                 )}
                 <Entries>
                     {sessions.map((s) => (
@@ -74,7 +74,7 @@ function Totals({ log }: { log: Log }) {
     return (
         <Column aria-label="Totals">
             <PartHead>
-                <h2>What it comes to</h2>
+                <h2>Totals</h2>
                 <Row className="end">
                     <a href="/api/book/log/log.csv">Table</a>
                     <a href="/api/book/log/log.ics">Calendar</a>
@@ -87,11 +87,11 @@ function Totals({ log }: { log: Log }) {
                         <th scope="col">sessions</th>
                         <th scope="col">hours</th>
                         <th scope="col">passes</th>
-                        <th scope="col">of pencil</th>
+                        <th scope="col">pencil used</th>
                     </tr>
                 </thead>
                 <tbody>
-                    <Sum total={{ of: 0, name: 'all of it', ...log.total }} />
+                    <Sum total={{ of: 0, name: 'total', ...log.total }} />
                     {log.years.map((year) => (
                         <Sum key={`year ${year.of}`} total={year} />
                     ))}

@@ -7,18 +7,18 @@ import { Row } from '../../../ui/layout';
 import { inHours, inLength, when } from './words';
 
 const Entry = styled.li`
-    padding: 8px 0 10px;
+    padding: var(--space-2) 0 var(--space-3);
     border-top: 1px solid var(--line);
     & .used {
         display: flex;
         flex-wrap: wrap;
-        gap: 6px 14px;
-        padding: 6px 0 2px;
+        gap: var(--space-2) var(--space-3);
+        padding: var(--space-2) 0 var(--space-1);
     }
     & .used > span {
         display: flex;
         align-items: center;
-        gap: 6px;
+        gap: var(--space-2);
     }
     & .used i {
         width: 26px;
@@ -58,7 +58,7 @@ export function SessionEntry({ session, onNote }: { session: LogSession; onNote:
                 ))}
             </p>
             {session.checks.map((id) => (
-                <img key={id} src={`/api/studies/${session.study}/plan/checks/${id}/photo`} alt="The drawing as it was then" />
+                <img key={id} src={`/api/studies/${session.study}/plan/checks/${id}/photo`} alt="The drawing at that time" />
             ))}
             <Note note={session.note} onNote={onNote} />
         </Entry>
@@ -71,7 +71,7 @@ function Note({ note, onNote }: { note: string; onNote: (note: string) => void }
         return (
             <Row>
                 {note !== '' && <span>{note}</span>}
-                <WordButton onPress={() => setDraft(note)}>{note === '' ? 'Note something' : 'Change the note'}</WordButton>
+                <WordButton onPress={() => setDraft(note)}>{note === '' ? 'Add a note' : 'Edit note'}</WordButton>
             </Row>
         );
     }
@@ -90,8 +90,8 @@ function Note({ note, onNote }: { note: string; onNote: (note: string) => void }
                 onChange={(e) => setDraft(e.target.value)}
                 onKeyDown={(e) => e.key === 'Escape' && setDraft(null)}
             />
-            <WordButton onPress={keep}>Keep it</WordButton>
-            <WordButton onPress={() => setDraft(null)}>Leave it</WordButton>
+            <WordButton onPress={keep}>Save note</WordButton>
+            <WordButton onPress={() => setDraft(null)}>Cancel</WordButton>
         </Row>
     );
 }

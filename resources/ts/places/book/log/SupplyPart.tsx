@@ -11,14 +11,14 @@ const Lines = styled.table`
     border-collapse: collapse;
     & td,
     & th {
-        padding: 2px 14px 2px 0;
+        padding: var(--space-1) var(--space-3) var(--space-1) 0;
         text-align: right;
         font-weight: inherit;
     }
     & th[scope='row'] {
         text-align: left;
         display: flex;
-        gap: 8px;
+        gap: var(--space-2);
         align-items: center;
     }
     & i {
@@ -27,7 +27,7 @@ const Lines = styled.table`
     }
     & thead th {
         color: var(--soft-ink);
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
     }
 `;
 
@@ -39,9 +39,9 @@ export function SupplyPart({ study, notes }: { study: Study; notes: BookNotes })
             <PartHead $first>
                 <h2>Pencils, and what “{study.name}” still takes</h2>
             </PartHead>
-            {supply.isPending && <p aria-busy="true">Reckoning what is left…</p>}
+            {supply.isPending && <p aria-busy="true">Calculating what is left…</p>}
             {supply.error !== null && <p role="alert">{sentenceOf(supply.error)}</p>}
-            {supply.data?.pencils.length === 0 && <p>No pencil is used or needed yet.</p>}
+            {supply.data?.pencils.length === 0 && <p>No pencil has been used or planned yet.</p>}
             {supply.data !== undefined && supply.data.pencils.length > 0 && <Known supply={supply.data} notes={notes} />}
         </Column>
     );
@@ -56,10 +56,10 @@ function Known({ supply, notes }: { supply: PencilSupply; notes: BookNotes }) {
                     <Row key={p.id} role="status">
                         <span>{p.words}</span>
                         {p.stock === 'low' ? (
-                            <b>Low in the drawer.</b>
+                            <b>Marked as running low.</b>
                         ) : (
                             <WordButton isPending={notes.low.isPending} onPress={() => notes.low.mutate(p.id)}>
-                                Note {p.number} as low in the drawer
+                                Mark {p.number} as running low
                             </WordButton>
                         )}
                     </Row>
@@ -69,7 +69,7 @@ function Known({ supply, notes }: { supply: PencilSupply; notes: BookNotes }) {
                     <tr>
                         <td />
                         <th scope="col">used</th>
-                        <th scope="col">needed yet</th>
+                        <th scope="col">still needed</th>
                         <th scope="col">left</th>
                     </tr>
                 </thead>
@@ -94,7 +94,7 @@ function Known({ supply, notes }: { supply: PencilSupply; notes: BookNotes }) {
             {supply.overruled.length > 0 && (
                 <>
                     <PartHead>
-                        <h2>Cautions you decided against</h2>
+                        <h2>Warnings you ignored</h2>
                     </PartHead>
                     {supply.overruled.map((o) => (
                         <p key={`${o.zone}/${o.shade}/${o.code}`}>

@@ -6,10 +6,10 @@ import { RingOnPhoto } from '../RingOnPhoto';
 
 const Part = styled.div`
     display: grid;
-    gap: 12px;
+    gap: var(--space-3);
     justify-items: start;
     & h3 {
-        font-size: var(--size-title);
+        font-size: var(--type-title);
         font-weight: 600;
         max-width: 40ch;
     }
@@ -18,7 +18,7 @@ const Part = styled.div`
         padding: 0;
         list-style: none;
         display: grid;
-        gap: 4px;
+        gap: var(--space-1);
     }
 `;
 
@@ -33,17 +33,17 @@ const Touching = styled.div`
         height: 90px;
     }
     & figcaption {
-        padding-right: 8px;
+        padding-right: var(--space-2);
     }
 `;
 
 const Answer = styled.button`
     display: flex;
     align-items: center;
-    gap: 10px;
+    gap: var(--space-3);
     min-height: 48px;
     min-width: min(440px, 80vw);
-    padding: 0 10px 0 0;
+    padding: 0 var(--space-3) 0 0;
     border: 0;
     border-bottom: 1px solid var(--line);
     background: none;

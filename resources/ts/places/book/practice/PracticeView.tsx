@@ -54,19 +54,19 @@ export function PracticeView({ study }: PracticeViewProps) {
                         />
                     </Row>
                 </PartHead>
-                {practice.isPending && <p aria-busy="true">Looking for a question…</p>}
+                {practice.isPending && <p aria-busy="true">Finding a question…</p>}
                 {practice.error !== null && <p role="alert">{sentenceOf(practice.error)}</p>}
                 {answer.error !== null && <p role="alert">{sentenceOf(answer.error)}</p>}
                 {practice.data !== undefined && drill === null && (
                     <Aired>
-                        This photo and these pencils have no such question. Take another kind, another photo, or bring more pencils in.
+                        No question of this kind fits this photo and these pencils. Choose another skill or photo, or add pencils.
                     </Aired>
                 )}
                 {drill !== null && (
                     <DrillPart study={study} drill={drill} chosen={chosen} answer={answer.data} onChoose={choose} onNext={next} />
                 )}
                 {round > 0 && round % A_SESSION === 0 && chosen === null && (
-                    <p role="status">That was a good five minutes. A little every day does more than an hour at once.</p>
+                    <p role="status">Well done: five minutes of practice. A little every day helps more than an hour at once.</p>
                 )}
             </Column>
             {practice.data !== undefined && <ProgressPart training={practice.data} />}
@@ -84,11 +84,11 @@ function SkillChoice({ skill, training, onSkill }: SkillChoiceProps) {
     const skills = training?.skills.map((s) => s.skill) ?? [];
     return (
         <NativeSelect
-            aria-label="What is practised"
+            aria-label="Skill to practise"
             value={skill ?? ''}
             onChange={(e) => onSkill(skills.find((s) => s === e.target.value) ?? null)}
         >
-            <option value="">everything in turn</option>
+            <option value="">all skills in turn</option>
             {skills.map((s) => (
                 <option key={s}>{s}</option>
             ))}

@@ -6,14 +6,14 @@ const Lines = styled.table`
     border-collapse: collapse;
     & td,
     & th {
-        padding: 4px 14px 4px 0;
+        padding: var(--space-1) var(--space-3) var(--space-1) 0;
         text-align: left;
         font-weight: inherit;
         border-bottom: 1px solid var(--line);
     }
     & thead th {
         color: var(--soft-ink);
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
     }
     & svg {
         display: block;
@@ -25,14 +25,14 @@ const [WIDE, HIGH] = [120, 28];
 /** Weeks that a curve shows. */
 const WEEKS = 12;
 
-const HARD = ['', 'easy', 'fairly easy', 'middling', 'hard', 'hardest'];
+const HARD = ['', 'easy', 'fairly easy', 'medium', 'hard', 'very hard'];
 
 /** How each skill goes over the weeks, and what to look at next. */
 export function ProgressPart({ training }: { training: Training }) {
     return (
-        <Column aria-label="How it goes">
+        <Column aria-label="Progress">
             <PartHead $first>
-                <h2>How it goes</h2>
+                <h2>Progress</h2>
             </PartHead>
             {training.next !== null && (
                 <p role="note">
@@ -43,7 +43,7 @@ export function ProgressPart({ training }: { training: Training }) {
                 <thead>
                     <tr>
                         <th scope="col">skill</th>
-                        <th scope="col">asked now</th>
+                        <th scope="col">level</th>
                         <th scope="col">right</th>
                         <th scope="col">week by week</th>
                     </tr>
@@ -53,7 +53,7 @@ export function ProgressPart({ training }: { training: Training }) {
                         <tr key={s.skill}>
                             <th scope="row">{s.skill}</th>
                             <td>{HARD[s.difficulty]}</td>
-                            <td>{s.tries === 0 ? 'not asked yet' : `${s.right} of ${s.tries}`}</td>
+                            <td>{s.tries === 0 ? 'not tried yet' : `${s.right} of ${s.tries}`}</td>
                             <td>
                                 <Curve name={s.skill} shares={s.weeks.slice(-WEEKS).map((w) => w.right)} />
                             </td>

@@ -29,16 +29,16 @@ export function KeepPart({ study, changes }: { study: Study; changes: BookChange
             },
         );
     return (
-        <Column aria-label="Keep a zone">
+        <Column aria-label="Save a zone">
             <PartHead>
-                <h2>Keep a zone of “{study.name}”</h2>
+                <h2>Save a zone of “{study.name}”</h2>
             </PartHead>
             <Row>
-                <NativeSelect aria-label="Zone to keep" value={zone.number} onChange={(e) => setZone(Number(e.target.value))}>
+                <NativeSelect aria-label="Zone to save" value={zone.number} onChange={(e) => setZone(Number(e.target.value))}>
                     {sorted.map((z) => (
                         <option key={z.number} value={z.number}>
                             {z.name}
-                            {z.left === 0 ? ', done' : z.laid > 0 ? ', begun' : ''}
+                            {z.left === 0 ? ', done' : z.laid > 0 ? ', in progress' : ''}
                         </option>
                     ))}
                 </NativeSelect>
@@ -50,14 +50,14 @@ export function KeepPart({ study, changes }: { study: Study; changes: BookChange
                     onChange={(e) => setWords(e.target.value)}
                 />
                 <TextInput
-                    aria-label="How it came out"
-                    placeholder="how it came out"
+                    aria-label="How it turned out"
+                    placeholder="how it turned out"
                     maxLength={300}
                     value={outcome}
                     onChange={(e) => setOutcome(e.target.value)}
                 />
                 <Button $main isPending={changes.keep.isPending} onPress={keep}>
-                    {changes.keep.isPending ? 'Keeping…' : 'Keep in the book'}
+                    {changes.keep.isPending ? 'Saving…' : 'Save in the Book'}
                 </Button>
             </Row>
         </Column>

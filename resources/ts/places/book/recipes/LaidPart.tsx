@@ -6,10 +6,10 @@ import { Dabs } from '../../../ui/layout';
 import { useLaidAgain } from './queries';
 
 const Part = styled.section`
-    padding: 6px 0 8px;
+    padding: var(--space-2) 0 var(--space-2);
     & ol {
-        margin: 4px 0;
-        padding-left: 22px;
+        margin: var(--space-1) 0;
+        padding-left: var(--space-5);
     }
     & figure {
         margin: 0;
@@ -17,7 +17,7 @@ const Part = styled.section`
     & .shades {
         display: flex;
         flex-wrap: wrap;
-        gap: 4px 16px;
+        gap: var(--space-1) var(--space-4);
     }
 `;
 
@@ -25,12 +25,12 @@ const Part = styled.section`
 export function LaidPart({ recipe, paper }: { recipe: BookRecipe; paper: string }) {
     const laid = useLaidAgain(recipe.id, paper);
     if (laid.data === undefined) {
-        return laid.error === null ? <p aria-busy="true">Laying it…</p> : <p role="alert">{sentenceOf(laid.error)}</p>;
+        return laid.error === null ? <p aria-busy="true">Working out the recipe…</p> : <p role="alert">{sentenceOf(laid.error)}</p>;
     }
     const { sequence, standIns } = laid.data;
     return (
-        <Part aria-label={`“${recipe.name}” laid with today’s pencils`}>
-            {standIns.length === 0 && <p>All its pencils are available.</p>}
+        <Part aria-label={`“${recipe.name}” with today’s pencils`}>
+            {standIns.length === 0 && <p>You have all its pencils.</p>}
             {standIns.map((s) => (
                 <p key={s.missing} role="status">
                     <b>{s.words}</b>
@@ -60,7 +60,7 @@ export function LaidPart({ recipe, paper }: { recipe: BookRecipe; paper: string 
                 ))}
             </ol>
             <p>
-                On {paper}, within about {Math.round(sequence.errorOnPaper)} on your paper.
+                On {paper}: likely error {Math.round(sequence.errorOnPaper)} (ΔE00).
             </p>
             {sequence.warnings.map((w) => (
                 <p key={`${w.code}/${w.pass}`}>

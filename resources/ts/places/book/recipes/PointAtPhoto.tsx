@@ -45,7 +45,7 @@ export function PointAtPhoto({ study, onColour, onFault }: PointAtPhotoProps) {
             at={at}
             role="application"
             aria-roledescription="photo to point at"
-            aria-label="Point at a colour of the photo: arrows move the ring, Enter looks for it"
+            aria-label="Point at a colour in the photo: arrows move the ring, Enter searches for it"
             tabIndex={0}
             onClick={(e) => {
                 const box = e.currentTarget.getBoundingClientRect();

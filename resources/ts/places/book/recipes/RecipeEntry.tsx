@@ -9,8 +9,8 @@ import { LaidPart } from './LaidPart';
 const Entry = styled.li`
     display: grid;
     grid-template-columns: 100px minmax(0, 1fr);
-    gap: 0 14px;
-    padding: 10px 0 6px;
+    gap: 0 var(--space-3);
+    padding: var(--space-3) 0 var(--space-2);
     border-top: 1px solid var(--line);
     & > img {
         max-width: 100px;
@@ -42,7 +42,7 @@ export function RecipeEntry({ recipe, like, paper, onChange, onRemove }: RecipeE
             <div>
                 <Row $tight>
                     <Dabs $width={64} $height={36}>
-                        {like !== null && <i className="like" style={{ background: like }} title="what you pointed at" />}
+                        {like !== null && <i className="like" style={{ background: like }} title="the colour you chose" />}
                         {recipe.shades.map((s) => (
                             <span key={s.shade} title={s.name}>
                                 <Dab strata={s.strata} width={64} height={36} label={s.name} />
@@ -70,11 +70,11 @@ export function RecipeEntry({ recipe, like, paper, onChange, onRemove }: RecipeE
                 ) : (
                     <Row $tight>
                         <WordButton aria-expanded={isLaid} onPress={() => setLaid(!isLaid)}>
-                            {isLaid ? 'Close' : 'Lay it with today’s pencils'}
+                            {isLaid ? 'Close' : 'Use today’s pencils'}
                         </WordButton>
-                        <WordButton onPress={() => setDrafted(true)}>Change its words</WordButton>
-                        <WordButton aria-label={`Take “${recipe.name}” out of the book`} onPress={onRemove}>
-                            Take it out
+                        <WordButton onPress={() => setDrafted(true)}>Edit details</WordButton>
+                        <WordButton aria-label={`Remove “${recipe.name}” from the Book`} onPress={onRemove}>
+                            Remove from Book
                         </WordButton>
                     </Row>
                 )}
@@ -105,9 +105,9 @@ function WordsForm({ recipe, onKeep, onLeave }: WordsFormProps) {
                 />
             ))}
             <WordButton isDisabled={draft.name.trim() === ''} onPress={() => onKeep(draft)}>
-                Keep it
+                Save details
             </WordButton>
-            <WordButton onPress={onLeave}>Leave it</WordButton>
+            <WordButton onPress={onLeave}>Cancel</WordButton>
         </Row>
     );
 }
@@ -115,7 +115,7 @@ function WordsForm({ recipe, onKeep, onLeave }: WordsFormProps) {
 const FIELDS = [
     ['name', 'Name', 120],
     ['words', 'Subject', 500],
-    ['outcome', 'How it came out', 300],
+    ['outcome', 'How it turned out', 300],
 ] as const;
 
 /** "light", "whisper to firm": from the lightest of its values to the darkest, or in its touches. */

@@ -26,9 +26,9 @@ export function RecipesView({ study, onFault }: RecipesViewProps) {
     return (
         <TwoColumns $first={2}>
             <div>
-                <Column aria-label="Looking for">
+                <Column aria-label="Search">
                     <PartHead $first>
-                        <h2>Point at a colour, or say what you look for</h2>
+                        <h2>Search by colour or by words</h2>
                     </PartHead>
                     <PointAtPhoto
                         study={study}
@@ -71,7 +71,7 @@ function Found({ study, wanted, changes, onAll }: FoundProps) {
                     {!isAll && <WordButton onPress={onAll}>Show all</WordButton>}
                     {found > 0 && (
                         <a href={`/api/book/swatches.pdf?${queryOf(wanted)}`} target="_blank" rel="noreferrer">
-                            Print as swatches
+                            Print swatches
                         </a>
                     )}
                 </Row>
@@ -79,10 +79,10 @@ function Found({ study, wanted, changes, onAll }: FoundProps) {
             {gone !== null && (
                 <Row role="status">
                     <span>“{gone.name}” is out of the book.</span>
-                    <WordButton onPress={() => changes.restore.mutate(gone.id, { onSuccess: () => setGone(null) })}>Put it back</WordButton>
+                    <WordButton onPress={() => changes.restore.mutate(gone.id, { onSuccess: () => setGone(null) })}>Undo remove</WordButton>
                 </Row>
             )}
-            {book.isPending && <p aria-busy="true">Opening the book…</p>}
+            {book.isPending && <p aria-busy="true">Opening the Book…</p>}
             {book.error !== null && <p role="alert">{sentenceOf(book.error)}</p>}
             {book.data !== undefined && found === 0 && <Aired>{nothing(isAll, wanted)}</Aired>}
             <Entries>
@@ -100,7 +100,7 @@ function Found({ study, wanted, changes, onAll }: FoundProps) {
             {book.hasNextPage && (
                 <Row>
                     <Button isPending={book.isFetchingNextPage} onPress={() => void book.fetchNextPage()}>
-                        {book.isFetchingNextPage ? 'Looking…' : 'More of them'}
+                        {book.isFetchingNextPage ? 'Searching…' : 'More recipes'}
                     </Button>
                 </Row>
             )}
@@ -110,7 +110,7 @@ function Found({ study, wanted, changes, onAll }: FoundProps) {
 
 const nothing = (isAll: boolean, wanted: Wanted): string =>
     isAll
-        ? 'The book is empty. Keep what worked: a zone of this study, or a spot whose recipe you chose.'
+        ? 'Your Book is empty. Save what worked: a zone of this study, or a spot whose recipe you chose.'
         : wanted.like === null
-          ? 'Nothing in the book has all of that.'
-          : 'Nothing in the book comes within 10 of that colour.';
+          ? 'No recipe in your Book matches all of that.'
+          : 'No recipe in your Book is close to that colour (ΔE00 10 or less).';

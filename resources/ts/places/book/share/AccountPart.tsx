@@ -44,18 +44,18 @@ function useAccountImport() {
 export function AccountPart() {
     const { data, begin, cancel } = useAccountImport();
     return (
-        <Column aria-label="Take everything along">
+        <Column aria-label="Account backup">
             <PartHead>
-                <h2>Take everything along</h2>
+                <h2>Account backup</h2>
             </PartHead>
             <p>
                 Pencils, studies with what was ticked at the desk, the book of recipes and practice, in one file; to keep, or to bring into
                 another account.
             </p>
             <Row>
-                <a href="/api/book/account.zip">Save it all</a>
+                <a href="/api/book/account.zip">Save account as a file</a>
                 <FileTrigger acceptedFileTypes={['.zip']} onSelect={(files) => files?.[0] !== undefined && begin.mutate(files[0])}>
-                    <Button isPending={begin.isPending || isUnderWay(data)}>Bring an account file in</Button>
+                    <Button isPending={begin.isPending || isUnderWay(data)}>Restore an account file</Button>
                 </FileTrigger>
             </Row>
             {begin.error !== null && <p role="alert">{sentenceOf(begin.error)}</p>}
@@ -73,9 +73,9 @@ function Standing({ data, onCancel }: { data: AccountImport; onCancel: () => voi
             <p>
                 {data.total === 0
                     ? 'Reading the account file…'
-                    : `Bringing in study ${Math.min(data.done + 1, data.total)} of ${data.total}…`}{' '}
-                <progress aria-label="studies brought in" {...(data.total === 0 ? {} : { value: data.done, max: data.total })} />{' '}
-                <WordButton onPress={onCancel}>Cancel</WordButton> You can leave this page meanwhile.
+                    : `Restoring study ${Math.min(data.done + 1, data.total)} of ${data.total}…`}{' '}
+                <progress aria-label="studies restored" {...(data.total === 0 ? {} : { value: data.done, max: data.total })} />{' '}
+                <WordButton onPress={onCancel}>Cancel</WordButton> You can leave this page; it continues.
             </p>
         );
     }
@@ -92,7 +92,7 @@ function Standing({ data, onCancel }: { data: AccountImport; onCancel: () => voi
             </p>
         );
     }
-    return data.state === 'cancelled' ? <p>Cancelled. Nothing was brought in.</p> : <p>Nothing was brought in. {data.problem}</p>;
+    return data.state === 'cancelled' ? <p>Cancelled. Nothing was restored.</p> : <p>Nothing was restored. {data.problem}</p>;
 }
 
 const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

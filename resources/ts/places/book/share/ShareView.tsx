@@ -26,11 +26,11 @@ export function ShareView({ study, onFault }: ShareViewProps) {
     const withdraw = useMutation({ mutationFn: () => send('DELETE', path, { key: newKey() }), ...put });
     const link = shared.data?.link ?? null;
     return (
-        <Column aria-label="Show the plan">
+        <Column aria-label="Share the plan">
             <PartHead $first>
                 <h2>Show the plan of “{study.name}” to somebody</h2>
             </PartHead>
-            {shared.isPending && <p aria-busy="true">Looking for the link…</p>}
+            {shared.isPending && <p aria-busy="true">Loading the link…</p>}
             {shared.error !== null && <p role="alert">{sentenceOf(shared.error)}</p>}
             {shared.data !== undefined && link === null && (
                 <>
@@ -40,7 +40,7 @@ export function ShareView({ study, onFault }: ShareViewProps) {
                     </p>
                     <Row>
                         <Button $main isPending={share.isPending} onPress={() => share.mutate()}>
-                            Make a link
+                            Create link
                         </Button>
                     </Row>
                 </>
@@ -61,30 +61,33 @@ interface LinkPartProps {
 
 function LinkPart({ link, isPending, onWithdraw, onFault }: LinkPartProps) {
     const address = window.location.origin + link.path;
-    const copy = () => void navigator.clipboard.writeText(address).catch(() => onFault('Copy it by hand: this browser does not allow it.'));
+    const copy = () =>
+        void navigator.clipboard
+            .writeText(address)
+            .catch(() => onFault('This browser does not allow copying. Select the link and copy it by hand.'));
     return (
         <>
             <Row>
                 <WideInput readOnly aria-label="The link" value={address} onFocus={(e) => e.target.select()} />
                 <WordButton onPress={copy}>Copy</WordButton>
                 <Link to={link.path} target="_blank">
-                    Look at it
+                    Open the shared page
                 </Link>
             </Row>
             <Row>
                 <Button isPending={isPending} onPress={onWithdraw}>
-                    Withdraw the link
+                    Stop sharing
                 </Button>
-                <span>It is dead at once, for good.</span>
+                <span>The link stops working at once and can’t be restored.</span>
             </Row>
             <PartHead>
-                <h2>What they said</h2>
+                <h2>Replies</h2>
             </PartHead>
             {link.at === null ? (
-                <p>Nothing yet.</p>
+                <p>No replies yet.</p>
             ) : (
                 <p>
-                    {link.photoName !== null && <b>The colours should follow “{link.photoName}”. </b>}
+                    {link.photoName !== null && <b>Colours should follow “{link.photoName}”. </b>}
                     {link.note} ({new Date(link.at * 1000).toLocaleDateString('en-GB')})
                 </p>
             )}

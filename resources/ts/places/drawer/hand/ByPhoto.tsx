@@ -30,13 +30,13 @@ export function ByPhoto({ state, onRead }: { state: ReturnType<typeof useHand>; 
         <>
             <Row>
                 <a href={`/api/hand/strips.pdf?${state.on}`} target="_blank" rel="noreferrer">
-                    Print a sheet for them
+                    Print a strip page
                 </a>
                 <FileTrigger acceptedFileTypes={['image/*']} onSelect={(files) => files?.[0] !== undefined && photograph(files[0])}>
                     <Button isPending={isReading}>Choose a photo of it</Button>
                 </FileTrigger>
                 <WordButton isPending={isReading} onPress={makeUp}>
-                    Try with a made-up photo
+                    Try with a simulated photo
                 </WordButton>
             </Row>
             <div role="alert">{state.fault !== null && <p>{state.fault}</p>}</div>
@@ -46,7 +46,7 @@ export function ByPhoto({ state, onRead }: { state: ReturnType<typeof useHand>; 
                     <p key={note}>{note}</p>
                 ))}
             </div>
-            {state.makeUp.data?.photo !== undefined && <Photo src={state.makeUp.data.photo} alt="The made-up photo that was read" />}
+            {state.makeUp.data?.photo !== undefined && <Photo src={state.makeUp.data.photo} alt="The simulated photo" />}
         </>
     );
 }

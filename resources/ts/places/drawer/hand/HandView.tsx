@@ -19,13 +19,13 @@ const Came = styled.li`
     display: grid;
     grid-template-columns: 36px 36px minmax(0, 1fr);
     gap: 0 0;
-    padding: 6px 0;
+    padding: var(--space-2) 0;
     border-top: 1px solid var(--line);
     & > span {
         min-height: 32px;
     }
     & > p {
-        padding-left: 10px;
+        padding-left: var(--space-3);
     }
 `;
 
@@ -41,13 +41,13 @@ export function HandView({ paper, study, zone }: { paper: string; study: number 
             <PartHead $first>
                 <h2>My hand on {paper}</h2>
             </PartHead>
-            {hand.isPending && <p aria-busy="true">Looking for your strips…</p>}
+            {hand.isPending && <p aria-busy="true">Loading your strips…</p>}
             {hand.error !== null && <p role="alert">{sentenceOf(hand.error)}</p>}
             {hand.data !== undefined && (
                 <>
                     <Known hand={hand.data} />
                     <PartHead>
-                        <h2>Strips to lay</h2>
+                        <h2>Strips to draw</h2>
                     </PartHead>
                     {study !== null && (
                         <NativeSelect
@@ -56,8 +56,8 @@ export function HandView({ paper, study, zone }: { paper: string; study: number 
                             onChange={(e) => setOf(STRIPS_OF.find((s) => s === e.target.value) ?? 'pencils')}
                         >
                             {zone !== null && <option value="zone">as the plan lays “{zone.name}”, shade by shade</option>}
-                            <option value="pencils">of single pencils, which tell most of a hand</option>
-                            <option value="sequences">as the plan lays its largest zones</option>
+                            <option value="pencils">single pencils (most informative)</option>
+                            <option value="sequences">the largest zones of the plan</option>
                         </NativeSelect>
                     )}
                     <Strips key={state.on} hand={hand.data} state={state} />
@@ -82,8 +82,8 @@ function Known({ hand: { hand, paper } }: { hand: Hand }) {
     if (hand === null) {
         return (
             <Aired role="status" ref={said}>
-                Predictions are made for an ordinary, even hand. Lay a few strips on a scrap of {paper} and say how they came out: from then
-                on they are made for yours. Six take about ten minutes.
+                Predictions assume an average, even hand. Draw a few strips on a scrap of {paper} and say how they turned out; from then on
+                predictions fit your hand. Six strips take about ten minutes.
             </Aired>
         );
     }
@@ -105,7 +105,10 @@ function Strips({ hand, state }: { hand: Hand; state: ReturnType<typeof useHand>
     const count = Object.keys(said).length;
     return (
         <>
-            <p>Lay each as it is written, on a scrap of this paper, as you would in a drawing. Then press the dab it is most like.</p>
+            <p>
+                Draw each strip as described on a scrap of this paper, the way you usually draw. Then choose the swatch that looks most like
+                it.
+            </p>
             <ByPhoto state={state} onRead={setSaid} />
             <Plain>
                 {hand.strips.map((strip, i) => (
@@ -131,7 +134,7 @@ function Strips({ hand, state }: { hand: Hand; state: ReturnType<typeof useHand>
                           ? 'Learn from these strips'
                           : `Learn from ${count === 1 ? 'one strip' : `${count} strips`}`}
                 </Button>
-                <span>It can be taken back.</span>
+                <span>You can undo this.</span>
             </Row>
         </>
     );
@@ -144,10 +147,10 @@ function CameOut({ came }: { came: readonly StripCame[] }) {
     return (
         <>
             <PartHead>
-                <h2>What your strips came to</h2>
-                <span>meant, found</span>
+                <h2>Your results</h2>
+                <span>planned, measured</span>
             </PartHead>
-            <Plain aria-label="What the strips came to">
+            <Plain aria-label="Results of the strips">
                 {came.map((c, i) => (
                     <Came key={i}>
                         <span style={{ background: c.meantHex }} title="meant" />
@@ -175,7 +178,7 @@ function Versions({ hand, onUse, isPending }: VersionsProps) {
     return (
         <>
             <PartHead>
-                <h2>Which hand predictions go by</h2>
+                <h2>Hand used for predictions</h2>
             </PartHead>
             <Plain aria-label="Versions of the hand">
                 {hand.versions.map((v) => (
@@ -187,8 +190,8 @@ function Versions({ hand, onUse, isPending }: VersionsProps) {
                             {v.inUse ? (
                                 <b>in use</b>
                             ) : (
-                                <WordButton isPending={isPending} aria-label={`Go by version ${v.number}`} onPress={() => onUse(v.number)}>
-                                    Go by this
+                                <WordButton isPending={isPending} aria-label={`Use version ${v.number}`} onPress={() => onUse(v.number)}>
+                                    Use this hand
                                 </WordButton>
                             )}
                         </Row>
@@ -196,12 +199,12 @@ function Versions({ hand, onUse, isPending }: VersionsProps) {
                 ))}
                 <li>
                     <Row>
-                        <span>The ordinary, even hand</span>
+                        <span>Average, even hand</span>
                         {hand.hand === null ? (
                             <b>in use</b>
                         ) : (
-                            <WordButton isPending={isPending} aria-label="Go by the even hand" onPress={() => onUse(0)}>
-                                Go by this
+                            <WordButton isPending={isPending} aria-label="Use the average hand" onPress={() => onUse(0)}>
+                                Use this hand
                             </WordButton>
                         )}
                     </Row>

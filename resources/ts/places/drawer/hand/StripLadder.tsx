@@ -7,23 +7,23 @@ import { TextInput, WordButton } from '../../../ui/controls';
 import { figures, type Said } from './useHand';
 
 const Strip = styled.li`
-    padding: 6px 0 8px;
+    padding: var(--space-2) 0 var(--space-2);
     border-top: 1px solid var(--line);
     & > .said {
         display: flex;
         flex-wrap: wrap;
         align-items: center;
-        gap: 0 10px;
+        gap: 0 var(--space-3);
         min-height: 44px;
     }
     & .planned {
         display: block;
         text-align: center;
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
         color: var(--soft-ink);
     }
     & label {
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
         color: var(--soft-ink);
     }
     & .tried {
@@ -36,7 +36,7 @@ const Strip = styled.li`
 const Rungs = styled(RadioGroup)`
     display: grid;
     grid-template-columns: repeat(7, minmax(0, 1fr));
-    gap: 6px;
+    gap: var(--space-2);
     max-width: 520px;
 `;
 
@@ -75,8 +75,8 @@ export function StripLadder({ at, strip, said, onSaid }: StripLadderProps) {
                 {rung !== null && <i>{strip.ladder[rung]?.words}</i>}
                 {said !== undefined && 'lab' in said && <i>measured {said.lab.join(', ')}</i>}
                 {said !== undefined && (
-                    <WordButton aria-label={`Leave out strip ${at}`} onPress={() => onSaid(null)}>
-                        leave out
+                    <WordButton aria-label={`Skip strip ${at}`} onPress={() => onSaid(null)}>
+                        skip
                     </WordButton>
                 )}
             </div>

@@ -89,15 +89,15 @@ export function MeasureView({ known, onFault }: MeasureViewProps) {
         setChosen(answer.id);
     };
     if (state.sheets.isPending) {
-        return <Column aria-busy="true">Looking for your sheets…</Column>;
+        return <Column aria-busy="true">Loading your charts…</Column>;
     }
     return (
         <Column aria-label="Measure my pencils">
             <PartHead $first>
                 <h2>Measure my pencils</h2>
-                {!isOwn && sheet !== undefined && <WordButton onPress={() => setNew(true)}>Another sheet</WordButton>}
-                {!isOwn && isNew && all.length > 0 && <WordButton onPress={() => setNew(false)}>Back to the last sheet</WordButton>}
-                <WordButton onPress={() => setOwn(!isOwn)}>{isOwn ? 'Back to the sheets' : 'I have a page of swatches'}</WordButton>
+                {!isOwn && sheet !== undefined && <WordButton onPress={() => setNew(true)}>Another chart</WordButton>}
+                {!isOwn && isNew && all.length > 0 && <WordButton onPress={() => setNew(false)}>Back to the last chart</WordButton>}
+                <WordButton onPress={() => setOwn(!isOwn)}>{isOwn ? 'Back to charts' : 'Use my own page of swatches'}</WordButton>
             </PartHead>
             {state.sheets.error !== null && <p role="alert">{sentenceOf(state.sheets.error)}</p>}
             {isOwn ? (
@@ -148,8 +148,8 @@ function SheetAtHand({ sheet, state, onFault }: { sheet: Sheet; state: SheetsSta
         <>
             {sheet.size === 'own page' ? (
                 <p>
-                    {sheet.pencils.length} swatches on a page of your own. Where one says so, set the grid again: nothing is in the drawer
-                    before you take it in.
+                    {sheet.pencils.length} swatches on your own page. If one shows a problem, set the grid again. Nothing is in the drawer
+                    until you import it.
                 </p>
             ) : (
                 <PrintAndPhotograph sheet={sheet} state={state} isReading={isReading} />
@@ -172,9 +172,9 @@ function SheetAtHand({ sheet, state, onFault }: { sheet: Sheet; state: SheetsSta
             {sheet.measured > 0 && bringing.id === null && (
                 <Row>
                     <Button $main isPending={bringing.begin.isPending} onPress={() => void takeIn()}>
-                        Take {sheet.measured} into the drawer
+                        Import {sheet.measured} into the drawer
                     </Button>
-                    <span>You see first what it would change.</span>
+                    <span>You can check the changes first.</span>
                 </Row>
             )}
             <Bringing bringing={bringing} />
@@ -191,7 +191,7 @@ function PrintAndPhotograph({ sheet, state, isReading }: { sheet: Sheet; state: 
             </p>
             <Row>
                 <a href={`/api/drawer/sheets/${sheet.id}/file.pdf`} target="_blank" rel="noreferrer">
-                    Print the sheet
+                    Print the chart
                 </a>
                 <FileTrigger
                     acceptedFileTypes={['image/*']}
@@ -202,7 +202,7 @@ function PrintAndPhotograph({ sheet, state, isReading }: { sheet: Sheet; state: 
                     </Button>
                 </FileTrigger>
                 <WordButton isPending={isReading} onPress={() => state.makeUp.mutate(sheet.id)}>
-                    Try with a made-up photo
+                    Try with a simulated photo
                 </WordButton>
             </Row>
         </>

@@ -17,7 +17,7 @@ const Table = styled.table`
     }
     & td,
     & tbody th {
-        padding: 0 10px 0 0;
+        padding: 0 var(--space-3) 0 0;
         border-bottom: 1px solid var(--line);
         vertical-align: middle;
     }
@@ -27,7 +27,7 @@ const Table = styled.table`
     & input[type='color'] {
         width: 62px;
         height: 44px;
-        padding: 3px 0;
+        padding: var(--space-1) 0;
         border: 0;
         vertical-align: middle;
         border-radius: 0;
@@ -59,7 +59,7 @@ const MadeUp = styled.img`
     object-fit: contain;
     object-position: left;
     display: block;
-    margin: 4px 0;
+    margin: var(--space-1) 0;
 `;
 
 interface MeasuredBoxesProps {
@@ -76,7 +76,7 @@ export function MeasuredBoxes({ sheet, photo, onCorrect }: MeasuredBoxesProps) {
     }
     return (
         <>
-            {photo !== null && <MadeUp src={photo} alt="The made-up photo that was read" />}
+            {photo !== null && <MadeUp src={photo} alt="The simulated photo" />}
             <Table>
                 <thead>
                     <tr>
@@ -86,7 +86,7 @@ export function MeasuredBoxes({ sheet, photo, onCorrect }: MeasuredBoxesProps) {
                                 {words}
                             </th>
                         ))}
-                        <th scope="col">to mind</th>
+                        <th scope="col">warnings</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -115,7 +115,7 @@ export function MeasuredBoxes({ sheet, photo, onCorrect }: MeasuredBoxesProps) {
 
 function notes(boxes: readonly SheetBox[]): string {
     if (!boxes.some((b) => b.filled)) {
-        return 'nothing coloured in';
+        return 'not coloured in';
     }
     return [...new Set(boxes.flatMap((b) => (b.note === null ? [] : [b.note])))].join(' ');
 }
@@ -123,14 +123,14 @@ function notes(boxes: readonly SheetBox[]): string {
 function Box({ box, label, onCorrect }: { box: SheetBox | undefined; label: string; onCorrect: (hex: string | null) => void }) {
     if (box === undefined || !box.filled) {
         return box?.corrected === true ? (
-            <WordButton aria-label={`Put back ${label}`} onPress={() => onCorrect(box.hex)}>
-                put back
+            <WordButton aria-label={`Restore ${label}`} onPress={() => onCorrect(box.hex)}>
+                restore
             </WordButton>
         ) : (
             <span>–</span>
         );
     }
-    const said = `${label}: ${box.hex}${box.corrected ? ', put right by hand' : `, within about ${Math.round(box.doubt)}`}`;
+    const said = `${label}: ${box.hex}${box.corrected ? ', corrected by hand' : `, uncertain by ${Math.round(box.doubt)}`}`;
     return (
         <>
             {/* Uncontrolled, so that a colour is sent when it is chosen and not at every step on the way. */}
@@ -143,7 +143,7 @@ function Box({ box, label, onCorrect }: { box: SheetBox | undefined; label: stri
                 defaultValue={box.hex}
                 onBlur={(e) => e.target.value !== box.hex && onCorrect(e.target.value)}
             />
-            <WordButton aria-label={`Leave out ${label}`} onPress={() => onCorrect(null)}>
+            <WordButton aria-label={`Skip ${label}`} onPress={() => onCorrect(null)}>
                 ×
             </WordButton>
         </>

@@ -50,9 +50,9 @@ export function SheetForm({ known, papers, isPending, onMake }: SheetFormProps) 
                 onMake({ pencils, line, size, paper }, () => localStorage.removeItem(DRAFT));
             }}
         >
-            <p>Write down the pencils, one a row: the number and, if you like, its name. Up to sixty.</p>
+            <p>List your pencils, one per line: the number and, if you like, the name. Up to sixty.</p>
             <textarea
-                aria-label="Pencils, one a row"
+                aria-label="Pencils, one per line"
                 placeholder={'12 moss\n14 brick\n17'}
                 value={pencils}
                 onChange={(e) => write(e.target.value)}
@@ -73,9 +73,9 @@ export function SheetForm({ known, papers, isPending, onMake }: SheetFormProps) 
             </Row>
             <Row>
                 <Button $main type="submit" isPending={isPending}>
-                    Make the sheet
+                    Create chart
                 </Button>
-                {known.length > 0 && <WordButton onPress={again}>Measure those of the drawer again</WordButton>}
+                {known.length > 0 && <WordButton onPress={again}>Re-measure pencils in my drawer</WordButton>}
             </Row>
         </SheetFields>
     );

@@ -36,7 +36,7 @@ export function SwatchPage({ draft, papers, isPending, onDraft, onRead, onCancel
     return (
         <>
             <p>
-                Photograph the page from above, in daylight, with bare paper all round the swatches. Each is taken for two coats at full
+                Photograph the page from above, in daylight, with bare paper all round the swatches. Each counts as two coats at full
                 pressure; what a light hand makes of it is assumed.
             </p>
             {file === null ? (
@@ -69,7 +69,7 @@ function Grid({ file, draft, papers, onDraft }: Pick<SwatchPageProps, 'draft' | 
     const write = (change: Partial<SwatchDraft>) => onDraft((d) => ({ ...d, ...change }));
     return (
         <>
-            <p>Drag the corners, or move them by arrow keys, until every swatch lies in a cell of its own.</p>
+            <p>Drag the corners, or move them with the arrow keys, until every swatch is in its own cell.</p>
             <FourCorners
                 src={usePicture(file)}
                 alt="Your page of swatches"
@@ -92,7 +92,7 @@ function Grid({ file, draft, papers, onDraft }: Pick<SwatchPageProps, 'draft' | 
                 <PaperChoice papers={papers} value={draft.paper} onChange={(paper) => write({ paper })} />
             </Row>
             <textarea
-                aria-label="What lies in the grid, row after row"
+                aria-label="Pencils in the grid, row by row"
                 placeholder={'12 moss\n14 brick\n17, 18, 19'}
                 value={draft.pencils}
                 onChange={(e) => write({ pencils: e.target.value })}

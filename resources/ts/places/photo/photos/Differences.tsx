@@ -6,10 +6,10 @@ import { Column } from '../../../ui/Column';
 const Pairs = styled.table`
     border-collapse: collapse;
     width: 100%;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     & td,
     & th {
-        padding: 4px 8px 4px 0;
+        padding: var(--space-1) var(--space-2) var(--space-1) 0;
         text-align: left;
         font-weight: inherit;
         border-top: 1px solid var(--line);
@@ -32,26 +32,26 @@ const Tables = styled.div`
     max-height: max(120px, calc(100vh - 690px));
     & h2 {
         font-weight: 700;
-        padding-top: 6px;
+        padding-top: var(--space-2);
     }
 `;
 
 const Sentence = styled.p`
-    padding: var(--space-small) 0;
-    font-size: var(--size-title);
+    padding: var(--space-2) 0;
+    font-size: var(--type-title);
     line-height: 1.25;
 `;
 
 /** How the photo at the side differs from the one that the colours follow: in a sentence, then spot by spot and zone by zone. */
 export function Differences({ comparison, fault }: { comparison: Comparison | undefined; fault: unknown }) {
     return (
-        <Column aria-label="Where the two photos differ">
+        <Column aria-label="Differences between the photos">
             <Sentence data-testid="comparison" role="status">
                 {fault === null ? (comparison?.sentence ?? 'Comparing…') : sentenceOf(fault)}
             </Sentence>
             <Tables tabIndex={0} role="region" aria-label="Differences">
-                <PairTable title="Spots on both" rows={comparison?.spots ?? []} />
-                <PairTable title="Zones on both" rows={comparison?.zones ?? []} />
+                <PairTable title="Spots in both photos" rows={comparison?.spots ?? []} />
+                <PairTable title="Zones in both photos" rows={comparison?.zones ?? []} />
             </Tables>
         </Column>
     );

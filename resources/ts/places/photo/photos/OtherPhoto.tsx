@@ -21,7 +21,7 @@ interface OtherPhotoProps {
 
 /** As wide as the first photo beside its ruler. */
 const BesideRuler = styled.div`
-    margin-right: 54px;
+    margin-right: var(--space-6);
 `;
 
 /** A second photo in the same way of looking, with the same spots; the chosen one can be placed where its ring is. */

@@ -15,7 +15,7 @@ const List = styled.ol`
         display: flex;
         flex-wrap: wrap;
         align-items: center;
-        gap: 0 10px;
+        gap: 0 var(--space-3);
         border-top: 1px solid var(--line);
     }
     & li > input {
@@ -25,7 +25,7 @@ const List = styled.ol`
     & label {
         display: inline-flex;
         align-items: center;
-        gap: 4px;
+        gap: var(--space-1);
         min-height: 44px;
     }
     & input[type='checkbox'] {
@@ -65,7 +65,7 @@ export function PhotosColumn(props: PhotosColumnProps) {
                         <NativeSelect
                             value={other?.id ?? ''}
                             onChange={(e) => props.onOther(Number(e.target.value))}
-                            aria-label="Photo beside the first"
+                            aria-label="Photo to compare"
                         >
                             {photos
                                 .filter((p) => p.id !== colourPhoto)
@@ -83,7 +83,7 @@ export function PhotosColumn(props: PhotosColumnProps) {
                         onSelect={(files) => files?.[0] !== undefined && props.onAdd(files[0])}
                     >
                         <WordButton isPending={props.adding}>
-                            {props.adding ? 'Taking the photo in…' : 'Add a photo of the same subject'}
+                            {props.adding ? 'Opening the photo…' : 'Add a photo of the subject'}
                         </WordButton>
                     </FileTrigger>
                 </span>
@@ -130,12 +130,12 @@ function PhotoRow({
             ))}
             {follows ? (
                 <>
-                    <b>The colours follow it.</b>
-                    <WordButton onPress={() => onNeutral(photo.id)}>The ring is on white or grey</WordButton>
+                    <b>Used for colours.</b>
+                    <WordButton onPress={() => onNeutral(photo.id)}>Use the ring as white or grey</WordButton>
                 </>
             ) : (
                 <>
-                    <WordButton onPress={() => onFollow(photo.id)}>Let the colours follow it</WordButton>
+                    <WordButton onPress={() => onFollow(photo.id)}>Use for colours</WordButton>
                     <WordButton onPress={() => onRemove(photo.id)} aria-label={`Remove the photo ${photo.name}`}>
                         Remove
                     </WordButton>
@@ -144,7 +144,7 @@ function PhotoRow({
             {photo.neutral !== null && (
                 <>
                     <span>Balanced on {photo.neutral.family}.</span>
-                    <WordButton onPress={() => onPlain(photo.id)}>As it came</WordButton>
+                    <WordButton onPress={() => onPlain(photo.id)}>Original colours</WordButton>
                 </>
             )}
         </li>

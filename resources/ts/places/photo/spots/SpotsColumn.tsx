@@ -10,8 +10,8 @@ import type { SpotState } from '../../../stage/spotState';
 const Keep = styled.form`
     display: flex;
     align-items: center;
-    gap: 10px;
-    padding: 10px 0;
+    gap: var(--space-3);
+    padding: var(--space-3) 0;
     & input {
         flex: 1;
     }
@@ -34,16 +34,16 @@ const Strip = styled.ol`
         padding: 0;
         cursor: pointer;
         font-weight: 700;
-        font-size: var(--size-title);
+        font-size: var(--type-title);
         text-align: left;
     }
     & .patch span {
-        padding: 0 5px;
+        padding: 0 var(--space-1);
         background: #fff;
         color: #000;
     }
     & .words {
-        padding: 4px 0 6px 12px;
+        padding: var(--space-1) 0 var(--space-2) var(--space-3);
         border-top: 1px solid var(--line);
     }
     & .words b {
@@ -55,13 +55,13 @@ const Strip = styled.ol`
     }
     & .soft {
         color: var(--soft-ink);
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
     & .row {
         display: flex;
         flex-wrap: wrap;
         align-items: center;
-        gap: 0 6px;
+        gap: 0 var(--space-2);
     }
 `;
 
@@ -98,7 +98,7 @@ export function SpotsColumn({ study, photo, spots, reading, ring, share, chosen,
                     onChange={(e) => setName(e.target.value)}
                 />
                 <Button type="submit" $main isDisabled={reading === undefined}>
-                    Keep this spot
+                    Save spot
                 </Button>
             </Keep>
             <PartHead>
@@ -117,8 +117,8 @@ export function SpotsColumn({ study, photo, spots, reading, ring, share, chosen,
                     ))}
                 </span>
             </PartHead>
-            {spots === undefined && <p aria-busy="true">Opening the spots…</p>}
-            {spots?.length === 0 && <p>No spot is kept yet. Point at a colour, give it a name, and keep it.</p>}
+            {spots === undefined && <p aria-busy="true">Loading spots…</p>}
+            {spots?.length === 0 && <p>No spots yet. Point at a colour, name it and save it.</p>}
             <Strip>
                 {spots?.map((spot, i) => (
                     <SpotRow

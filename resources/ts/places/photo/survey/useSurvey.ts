@@ -1,12 +1,11 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { putAnswer } from '../../../api/answers';
-import { ask } from '../../../api/client';
 
 import { toSend } from '../../../api/lane';
 import { shownStamp, useLane } from '../../../api/useOutbox';
 import type { Study, Survey, NewChange } from '../../../api/types';
-import { laneOf } from '../../../api/studies';
+import { laneOf, useSurveyOf } from '../../../api/studies';
 import type { NewEdit } from '../../../api/lane';
 
 export interface SurveyHandle {
@@ -31,7 +30,7 @@ const READINGS = ['spot', 'recipes', 'values', 'comparison'];
 export function useSurvey(study: Study, onFault: (error: unknown) => void): SurveyHandle {
     const client = useQueryClient();
     const base = `/api/studies/${study.id}/survey` as const;
-    const query = useQuery({ queryKey: ['survey', study.id], queryFn: ({ signal }) => ask(base, { signal }) });
+    const query = useSurveyOf(study.id);
     const lane = useLane(laneOf(study.id), onFault);
     const put = useCallback((survey: Survey) => putAnswer(client, ['survey', study.id], survey), [client, study.id]);
 

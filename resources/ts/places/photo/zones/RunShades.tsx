@@ -26,7 +26,7 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
         <>
             <div className="row">
                 <WordButton aria-expanded={naming} onPress={() => setNaming(!naming)}>
-                    Name or drop shades
+                    Edit shades
                 </WordButton>
                 {zone.missing.map((shade) => (
                     <WordButton key={shade} onPress={() => onChange({ kind: 'moveShade', zone: n, shade, place: FIRST_PLACE[shade] })}>
@@ -34,7 +34,7 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
                     </WordButton>
                 ))}
                 {(zone.placed || zone.renamed || zone.shades.some((t) => t.moved)) && (
-                    <WordButton onPress={() => onChange({ kind: 'resetShades', zone: n })}>Put shades back</WordButton>
+                    <WordButton onPress={() => onChange({ kind: 'resetShades', zone: n })}>Reset shades</WordButton>
                 )}
             </div>
             {naming && (
@@ -50,9 +50,9 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
                                 onChange={(name) => onChange({ kind: 'nameShade', zone: n, shade: target.shade, name })}
                             />
                             {target.shade === 'mid' ? (
-                                <span className="soft">stays</span>
+                                <span className="soft">always there</span>
                             ) : (
-                                <WordButton aria-label={`Drop ${target.name}`} onPress={() => drop(target.shade)}>
+                                <WordButton aria-label={`Remove ${target.name}`} onPress={() => drop(target.shade)}>
                                     Drop
                                 </WordButton>
                             )}

@@ -8,7 +8,7 @@ export const ShadeList = styled.ul<{ $first: string; $last: string }>`
     & li {
         display: grid;
         grid-template-columns: ${(p) => p.$first} minmax(0, 1fr) ${(p) => p.$last};
-        gap: 0 10px;
+        gap: 0 var(--space-3);
         align-items: center;
         min-height: 44px;
     }

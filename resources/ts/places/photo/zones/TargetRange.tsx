@@ -6,7 +6,7 @@ import { useDraft } from '../../../ui/useDraft';
 const Row = styled(Slider)`
     display: grid;
     grid-template-columns: 52px 34px minmax(0, 1fr);
-    gap: 0 10px;
+    gap: 0 var(--space-3);
     align-items: center;
     min-height: 52px;
     & .patch {
@@ -15,7 +15,7 @@ const Row = styled(Slider)`
     }
     & small {
         display: block;
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
     & b {
         overflow: hidden;

@@ -48,7 +48,7 @@ export function Touches({ zone, onChange, onTool }: TouchesProps) {
                             <WordButton aria-label={`Move ${touch.name}`} onPress={() => put(touch.name, i)}>
                                 Move
                             </WordButton>
-                            <WordButton aria-label={`Drop ${touch.name}`} onPress={() => keep(all.filter((_, j) => j !== i))}>
+                            <WordButton aria-label={`Remove ${touch.name}`} onPress={() => keep(all.filter((_, j) => j !== i))}>
                                 Drop
                             </WordButton>
                         </span>

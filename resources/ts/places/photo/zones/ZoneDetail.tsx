@@ -14,7 +14,7 @@ const Detail = styled.div`
         display: flex;
         flex-wrap: wrap;
         align-items: center;
-        gap: 0 4px;
+        gap: 0 var(--space-1);
     }
     & label,
     & .field {
@@ -24,7 +24,7 @@ const Detail = styled.div`
     }
     & .two {
         display: flex;
-        gap: 10px;
+        gap: var(--space-3);
     }
     & .two > * {
         flex: 1 1 0;
@@ -32,7 +32,7 @@ const Detail = styled.div`
     }
     & .soft {
         color: var(--soft-ink);
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
 `;
 
@@ -87,8 +87,8 @@ export function ZoneDetail({ zone, zones, at, onChange, onTool }: ZoneDetailProp
             <Borders zone={zone} zones={zones} onChange={onChange} />
             <div className="row">
                 <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
-                <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Draw more</WordButton>
-                <WordButton onPress={() => onTool({ kind: 'take', zone: n })}>Take away</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Add by drawing</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'take', zone: n })}>Remove by drawing</WordButton>
             </div>
         </Detail>
     );
@@ -106,7 +106,7 @@ function Part({ zone, at, onChange }: Pick<ZoneDetailProps, 'zone' | 'at' | 'onC
             aria-label={`Make a piece of ${zone.name} a zone of its own`}
         >
             <option value="" disabled>
-                part off a piece …
+                separate a piece …
             </option>
             <option value="-1">the piece under the ring</option>
             {zone.pieces.map((piece, i) => (
@@ -119,10 +119,10 @@ function Part({ zone, at, onChange }: Pick<ZoneDetailProps, 'zone' | 'at' | 'onC
 }
 
 const MEETS = {
-    sharp: 'sharp, as you said',
-    grades: 'grades, as you said',
+    sharp: 'sharp (your choice)',
+    grades: 'soft (your choice)',
     photo: 'sharp in the photo',
-    photoGrades: 'grades in the photo',
+    photoGrades: 'soft in the photo',
 };
 
 /** How the zone meets those that it touches: what the photo has, or what is said here of it. */
@@ -154,9 +154,9 @@ function Borders({ zone, zones, onChange }: Pick<ZoneDetailProps, 'zone' | 'zone
                         key={`${b.one}/${b.other}`}
                         label={`${b.beyond?.name ?? ''}: ${MEETS[b.said ?? (b.graded.length > 0 ? 'photoGrades' : 'photo')]}`}
                     >
-                        {b.said !== 'grades' && <option value={`${b.beyond?.number}/grades`}>let it grade</option>}
+                        {b.said !== 'grades' && <option value={`${b.beyond?.number}/grades`}>make it soft</option>}
                         {b.said !== 'sharp' && <option value={`${b.beyond?.number}/sharp`}>make it sharp</option>}
-                        {b.said !== null && <option value={`${b.beyond?.number}/as the photo has it`}>as the photo has it</option>}
+                        {b.said !== null && <option value={`${b.beyond?.number}/as the photo has it`}>as in the photo</option>}
                     </optgroup>
                 ))}
             </NativeSelect>
@@ -186,18 +186,18 @@ function Described({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'
     return (
         <>
             <div className="field">
-                <span>Matters</span>
+                <span>Importance</span>
                 <WordChoice
-                    label="How much it matters"
+                    label="Importance"
                     value={zone.importance}
                     options={IMPORTANCE}
                     onChange={(importance) => onChange({ kind: 'describeZone', zone: n, importance })}
                 />
             </div>
             <div className="field">
-                <span>Stands</span>
+                <span>Distance</span>
                 <WordChoice
-                    label="Where it stands"
+                    label="Distance"
                     value={zone.distance}
                     options={DISTANCE}
                     onChange={(distance) => onChange({ kind: 'describeZone', zone: n, distance })}
@@ -214,7 +214,7 @@ function Described({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'
                     ))}
                 </NativeSelect>
             </label>
-            <p className="soft">First as it looks on the photo. Where a thing is smooth, paper that shows through is planned away.</p>
+            <p className="soft">Proposed from the photo. On smooth surfaces the plan avoids visible paper grain.</p>
         </>
     );
 }

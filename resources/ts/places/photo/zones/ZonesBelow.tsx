@@ -15,9 +15,9 @@ const Alike = styled.ol`
     & li {
         display: flex;
         align-items: baseline;
-        gap: 10px;
+        gap: var(--space-3);
         border-top: 1px solid var(--line);
-        font-size: var(--size-note);
+        font-size: var(--type-small);
     }
     & p {
         flex: 1;
@@ -43,7 +43,7 @@ export function ZonesBelow({ zones, pair, whites, onPair, onWhites, onTool, onCh
                 <span>{Math.round(zones.keptWhites.share * 100)} %</span>
                 <WhitesFrom from={zones.keptWhites.from} onFrom={(from) => onChange({ kind: 'keepWhitesFrom', from })} />
                 <WordButton onPress={() => onTool({ kind: 'keepWhite' })}>Paint</WordButton>
-                <WordButton onPress={() => onTool({ kind: 'dropWhite' })}>Paint out</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'dropWhite' })}>Erase</WordButton>
                 <WordButton aria-pressed={whites} onPress={() => onWhites(!whites)}>
                     {whites ? 'Hide' : 'Show'}
                 </WordButton>
@@ -51,20 +51,20 @@ export function ZonesBelow({ zones, pair, whites, onPair, onWhites, onTool, onCh
             <PartHead>
                 <h2>
                     {zones.neighbours.length === 0
-                        ? 'All neighbours can be told apart'
-                        : `${zones.neighbours.length === 1 ? '1 border' : `${zones.neighbours.length} borders`} where neighbours end alike`}
+                        ? 'All neighbouring zones are clearly different'
+                        : `${zones.neighbours.length === 1 ? '1 border' : `${zones.neighbours.length} borders`} where neighbours look alike`}
                 </h2>
             </PartHead>
-            <Alike aria-label="Borders where neighbours end alike">
+            <Alike aria-label="Borders where neighbours look alike">
                 {zones.neighbours.map((n, i) => (
                     <li key={`${n.one}/${n.other}`}>
                         <p>{n.words}</p>
                         <WordButton
                             aria-pressed={pair === i}
                             onPress={() => onPair(pair === i ? null : i)}
-                            aria-label={`Try it in grey: ${n.words}`}
+                            aria-label={`Preview in grey: ${n.words}`}
                         >
-                            {pair === i ? 'Leave it' : 'Try it'}
+                            {pair === i ? 'End preview' : 'Preview'}
                         </WordButton>
                     </li>
                 ))}
@@ -85,13 +85,13 @@ function WhitesFrom({ from, onFrom }: { from: number; onFrom: (from: number) => 
     };
     return (
         <Row as="label" $tight>
-            <span>{shown > 100 ? 'none by value' : `from L* ${Math.round(shown)}`}</span>
+            <span>{shown > 100 ? 'off' : `from L* ${Math.round(shown)}`}</span>
             <Range
                 min={70}
                 max={101}
                 step={1}
                 value={shown}
-                aria-label="Keep the paper white from this lightness"
+                aria-label="Keep the paper white above this lightness"
                 onChange={(e) => setValue(Number(e.target.value))}
                 onPointerUp={keep}
                 onKeyUp={keep}

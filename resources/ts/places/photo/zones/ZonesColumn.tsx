@@ -12,7 +12,7 @@ import { ZoneDetail } from './ZoneDetail';
 const Two = styled.div`
     display: grid;
     grid-template-columns: minmax(170px, 40%) minmax(0, 1fr);
-    gap: 0 18px;
+    gap: 0 var(--space-4);
     align-items: start;
     @media (max-width: 620px) {
         grid-template-columns: minmax(0, 1fr);
@@ -21,7 +21,7 @@ const Two = styled.div`
 
 const List = styled.ol`
     margin: 0;
-    padding: 3px;
+    padding: var(--space-1);
     list-style: none;
     overflow-y: auto;
     max-height: calc(100vh - 192px);
@@ -29,7 +29,7 @@ const List = styled.ol`
     & button {
         display: grid;
         grid-template-columns: 54px minmax(0, 1fr) 40px;
-        gap: 9px;
+        gap: var(--space-2);
         align-items: center;
         width: 100%;
         min-height: 44px;
@@ -63,14 +63,14 @@ const List = styled.ol`
 
 /** As high as what stands beside it. */
 const Onward = styled(Link)`
-    padding: 12px 6px;
+    padding: var(--space-3) var(--space-2);
 `;
 
 const Tools = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 8px;
+    gap: 0 var(--space-2);
     & input[type='range'] {
         accent-color: #555;
         min-height: 44px;
@@ -105,8 +105,8 @@ export function ZonesColumn({ zones, chosen, busy, at, onChosen, onTool, onChang
         return (
             <Column aria-label="Zones">
                 <Aired>
-                    A zone is an area that asks for its own light, mid and dark. Let zones be proposed, then name them, merge and split them
-                    until they are yours.
+                    A zone is one local colour of the photo with its own light, mid and dark. Propose zones, then name, merge and split them
+                    until they suit you.
                 </Aired>
                 {propose}
             </Column>
@@ -120,12 +120,12 @@ export function ZonesColumn({ zones, chosen, busy, at, onChosen, onTool, onChang
                     <ZoneList zones={zones} chosen={chosen} onChosen={onChosen} />
                     <Tools>
                         <WordButton onPress={() => onTool({ kind: 'new' })}>Draw a new zone</WordButton>
-                        <Onward to="/plan">On to the plan</Onward>
+                        <Onward to="/plan">Go to plan</Onward>
                     </Tools>
                     {propose}
                 </div>
                 {current === undefined ? (
-                    <Aired>Choose a zone here or on the photo.</Aired>
+                    <Aired>Choose a zone in the list or on the photo.</Aired>
                 ) : (
                     <ZoneDetail key={current.number} zone={current} zones={zones} at={at} onChange={onChange} onTool={onTool} />
                 )}

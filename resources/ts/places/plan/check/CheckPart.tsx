@@ -14,7 +14,7 @@ import { useChecks } from './useChecks';
 const Pictures = styled.div`
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 10px;
+    gap: var(--space-3);
     align-items: start;
     & figure {
         margin: 0;
@@ -28,7 +28,7 @@ const Pictures = styled.div`
         object-position: left top;
     }
     & figcaption {
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
         color: var(--soft-ink);
     }
 `;
@@ -40,14 +40,14 @@ const Findings = styled.ol`
     & li {
         display: grid;
         grid-template-columns: 40px 40px minmax(0, 1fr);
-        padding: 6px 0;
+        padding: var(--space-2) 0;
         border-top: 1px solid var(--line);
     }
     & li > span {
         min-height: 36px;
     }
     & li > p {
-        padding-left: 10px;
+        padding-left: var(--space-3);
     }
 `;
 
@@ -143,7 +143,7 @@ function HowFar({ laid, most, isReading, isFirst, onLaid, onPhoto, onMadeUp }: H
                     </Button>
                 </FileTrigger>
                 <WordButton isPending={isReading} onPress={onMadeUp}>
-                    Try with a made-up photo
+                    Try with a simulated photo
                 </WordButton>
             </Row>
         </>

@@ -24,7 +24,7 @@ const List = styled.ul`
         display: grid;
         grid-template-columns: minmax(0, 1fr) 130px;
         align-items: center;
-        gap: 8px;
+        gap: var(--space-2);
         break-inside: avoid;
     }
     & label > span {

@@ -7,19 +7,19 @@ import { within } from '../../../ui/within';
 const Side = styled.div`
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-    gap: 0 14px;
+    gap: 0 var(--space-3);
     border-top: 1px solid var(--line);
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     line-height: 1.3;
     & ol {
-        margin: 4px 0;
-        padding-left: 16px;
+        margin: var(--space-1) 0;
+        padding-left: var(--space-4);
     }
 `;
 
 const Ends = styled.div`
     display: flex;
-    gap: 3px;
+    gap: var(--space-1);
     & > span {
         flex: 1;
         max-width: 52px;
@@ -45,14 +45,14 @@ interface AnswersProps {
  */
 export function Answers({ zone, answers, onTake }: AnswersProps) {
     if (answers === undefined) {
-        return <p role="status">Finding up to three answers…</p>;
+        return <p role="status">Finding up to three sequences…</p>;
     }
     return (
         <Side role="group" aria-label="Answers">
             {answers.answers.map((a) => (
                 <article key={a.label} aria-label={a.label}>
                     <p>
-                        <b>{a.label}</b>, within about {within(a.errorOnPaper)}
+                        <b>{a.label}</b>, likely error {within(a.errorOnPaper)}
                     </p>
                     <Ends>
                         {zone.shades.map((t) => (
@@ -65,7 +65,7 @@ export function Answers({ zone, answers, onTake }: AnswersProps) {
                             <li key={i}>{p.words}</li>
                         ))}
                     </ol>
-                    <WordButton aria-label={`Take ${a.label}`} onPress={() => onTake(a)}>
+                    <WordButton aria-label={`Use ${a.label}`} onPress={() => onTake(a)}>
                         Take
                     </WordButton>
                 </article>

@@ -70,7 +70,7 @@ export function PassBar({ zone, picture, pass, passes, at, shade, pencils, chang
                 <WordButton isDisabled={at === passes.length - 1} onPress={() => keep(movedPass(passes, at, at + 1), at + 1)}>
                     later
                 </WordButton>
-                <WordButton onPress={() => keep(without(passes, at), Math.max(0, at - 1))}>drop</WordButton>
+                <WordButton onPress={() => keep(without(passes, at), Math.max(0, at - 1))}>remove</WordButton>
             </Row>
         </Bar>
     );

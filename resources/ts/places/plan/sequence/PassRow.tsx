@@ -27,7 +27,7 @@ const Line = styled.tr`
     }
     & th button {
         min-height: 52px;
-        padding: 2px 4px;
+        padding: var(--space-1) var(--space-1);
         border: 0;
         background: none;
         color: var(--ink);
@@ -40,10 +40,10 @@ const Line = styled.tr`
         text-align: center;
         cursor: grab;
         color: var(--soft-ink);
-        font-size: var(--size-lead);
+        font-size: var(--type-title);
     }
     & th b {
-        font-size: var(--size-lead);
+        font-size: var(--type-title);
     }
 `;
 

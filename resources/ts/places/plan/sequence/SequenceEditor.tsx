@@ -14,14 +14,18 @@ import { SequenceTable } from './SequenceTable';
 import { ToolBox } from './ToolBox';
 
 const Block = styled.section`
-    padding: 4px 16px 12px 12px;
+    padding: var(--space-1) var(--space-4) var(--space-3) var(--space-3);
     min-width: 0;
     & p {
-        padding: 2px 0;
+        padding: var(--space-1) 0;
     }
     & .mind {
         border-top: 1px solid var(--line);
-        font-size: var(--size-text);
+        font-size: var(--type-text);
+    }
+    & .mind svg {
+        height: 1em;
+        vertical-align: -0.1em;
     }
 `;
 
@@ -68,12 +72,12 @@ export function SequenceEditor({ study, zone, picture, pencils, changes, basis }
                     onAdd={(tool) => keep(withMore(passes, tool, names), passes.length)}
                 />
                 {sequence.own ? (
-                    <WordButton onPress={() => keep(null)}>Give it back to the planner</WordButton>
+                    <WordButton onPress={() => keep(null)}>Plan this zone again</WordButton>
                 ) : (
-                    <WordButton onPress={() => keep(passes)}>Hold it as it is</WordButton>
+                    <WordButton onPress={() => keep(passes)}>Keep this sequence</WordButton>
                 )}
                 <WordButton aria-expanded={compared} onPress={() => setCompared(!compared)}>
-                    Compare answers
+                    Compare sequences
                 </WordButton>
             </Row>
             {compared && <Answers zone={zone} answers={answers.data} onTake={(taken) => keep(passesOf(taken), 0)} />}
@@ -112,8 +116,8 @@ function HowSure({ sequence }: { sequence: PlanSequence }) {
     return (
         <>
             <p role="status">
-                <b>Within about {within(sequence.errorOnPaper)} on your paper</b>: it misses by {sequence.missed.toFixed(1)}, in a hand{' '}
-                {sequence.errorInHand.toFixed(1)} (ΔE00). {sequence.own ? 'Your own, held.' : `The planner's: ${sequence.label}.`}
+                <b>Likely error on paper: {within(sequence.errorOnPaper)}</b> (ΔE00). Colour off by {sequence.missed.toFixed(1)} as planned,
+                by {sequence.errorInHand.toFixed(1)} in your hand. {sequence.own ? 'Your own sequence.' : `Planned: ${sequence.label}.`}
             </p>
             {sequence.passes.length === 0 && <p>{sequence.words}</p>}
         </>

@@ -8,18 +8,18 @@ const Table = styled.table`
     width: 100%;
     border-collapse: collapse;
     table-layout: fixed;
-    font-size: var(--size-note);
+    font-size: var(--type-small);
     & th {
         text-align: left;
         font-weight: 700;
-        padding: 4px 4px 2px 0;
+        padding: var(--space-1) var(--space-1) var(--space-1) 0;
         vertical-align: top;
     }
     & thead th,
     & tfoot td {
         font-weight: 400;
-        font-size: var(--size-small);
-        padding-bottom: 2px;
+        font-size: var(--type-figure);
+        padding-bottom: var(--space-1);
     }
     & .pass {
         width: 38%;
@@ -30,11 +30,11 @@ const Table = styled.table`
     & small {
         display: block;
         font-weight: 400;
-        font-size: var(--size-small);
+        font-size: var(--type-figure);
         color: var(--soft-ink);
     }
     & td {
-        padding: 4px 6px 4px 0;
+        padding: var(--space-1) var(--space-2) var(--space-1) 0;
         vertical-align: top;
     }
     & .aim {
@@ -67,7 +67,7 @@ export function SequenceTable({ zone, passes, pressures, chosen, onChosen, onMov
                     {zone.shades.map((s) => (
                         <th key={s.shade} scope="col">
                             {s.name}
-                            <span className="aim" style={{ background: s.aim.hex }} title={`aimed at: ${s.aim.words}`} />
+                            <span className="aim" style={{ background: s.aim.hex }} title={`target: ${s.aim.words}`} />
                         </th>
                     ))}
                 </tr>
@@ -85,7 +85,7 @@ export function SequenceTable({ zone, passes, pressures, chosen, onChosen, onMov
             </tbody>
             <tfoot>
                 <tr>
-                    <td>on your paper, within about</td>
+                    <td>likely error on paper</td>
                     {zone.shades.map((s) => (
                         <td key={s.shade} title={madeOf(zone.sequence?.outcomes[s.shade])}>
                             {zone.sequence?.outcomes[s.shade]?.errorOnPaper.toFixed(1)}
@@ -93,7 +93,7 @@ export function SequenceTable({ zone, passes, pressures, chosen, onChosen, onMov
                     ))}
                 </tr>
                 <tr>
-                    <td>how it lies</td>
+                    <td>evenness</td>
                     {zone.shades.map((s) => (
                         <td key={s.shade}>{zone.sequence?.outcomes[s.shade]?.evenness}</td>
                     ))}
@@ -106,6 +106,6 @@ export function SequenceTable({ zone, passes, pressures, chosen, onChosen, onMov
 function madeOf(outcome: Outcome | undefined): string {
     return outcome === undefined
         ? ''
-        : `misses by ${outcome.missed.toFixed(1)}, a hand adds ${outcome.sway.toFixed(1)}, ` +
-              `the model may err by ${outcome.doubt.toFixed(1)}; ${outcome.evenness}`;
+        : `colour off by ${outcome.missed.toFixed(1)}, varies by ${outcome.sway.toFixed(1)} with the hand, ` +
+              `model uncertainty ${outcome.doubt.toFixed(1)}; ${outcome.evenness}`;
 }

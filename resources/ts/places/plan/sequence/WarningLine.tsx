@@ -1,6 +1,7 @@
 import { useState, type SyntheticEvent } from 'react';
 
 import { Button, WordButton } from '../../../ui/controls';
+import { WarningSign } from '../../../ui/Warned';
 import { Row, WideInput } from '../../../ui/layout';
 
 interface WarningLineProps {
@@ -18,7 +19,7 @@ export function WarningLine({ code, words, note, onRemedy, onOverrule }: Warning
         return (
             <div className="mind">
                 <p>
-                    Overruled: {code}. “{note}” <WordButton onPress={() => onOverrule(null)}>Mind it again</WordButton>
+                    Ignored: {code}. “{note}” <WordButton onPress={() => onOverrule(null)}>Show this warning again</WordButton>
                 </p>
             </div>
         );
@@ -27,13 +28,13 @@ export function WarningLine({ code, words, note, onRemedy, onOverrule }: Warning
         <div className="mind">
             <p>
                 <span>
-                    <b>Mind: {code}.</b> {words}
+                    <WarningSign /> <b>{code}.</b> {words}
                 </span>
             </p>
             {text === null ? (
                 <>
-                    <WordButton onPress={onRemedy}>Try its remedy</WordButton>
-                    <WordButton onPress={() => setText('')}>Overrule it…</WordButton>
+                    <WordButton onPress={onRemedy}>Try the remedy</WordButton>
+                    <WordButton onPress={() => setText('')}>Ignore with a note…</WordButton>
                 </>
             ) : (
                 <Row
@@ -52,8 +53,8 @@ export function WarningLine({ code, words, note, onRemedy, onOverrule }: Warning
                         value={text}
                         onChange={(e) => setText(e.target.value)}
                     />
-                    <Button type="submit">Overrule</Button>
-                    <WordButton onPress={() => setText(null)}>Leave</WordButton>
+                    <Button type="submit">Ignore warning</Button>
+                    <WordButton onPress={() => setText(null)}>Cancel</WordButton>
                 </Row>
             )}
         </div>
