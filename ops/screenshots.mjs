@@ -107,7 +107,7 @@ for (const [what, name] of [
 ]) {
     await desk.getByRole('radiogroup', { name: 'Beside the picture' }).getByText(what, { exact: true }).click();
     if (what === 'Check') {
-        await desk.getByLabel('Laid so far').selectOption('2');
+        await desk.getByLabel('Passes done').selectOption('2');
         await desk.getByRole('button', { name: 'Try with a simulated photo' }).click();
         await desk.getByRole('list', { name: 'What to do next, zone by zone' }).waitFor({ timeout: 60_000 });
     }
@@ -136,7 +136,7 @@ await desk.waitForTimeout(2000);
 await desk.screenshot({ path: `${folder}book-recipes.png` });
 await inBook('Practice');
 await desk.getByRole('combobox', { name: 'Skill to practise' }).selectOption('order of two passes');
-await desk.getByRole('heading', { name: /Which lies beneath/ }).waitFor();
+await desk.getByRole('heading', { name: /Which one is underneath/ }).waitFor();
 await desk.getByRole('list', { name: 'Answers' }).getByRole('button').first().click();
 await desk.waitForTimeout(1500);
 await desk.screenshot({ path: `${folder}book-practice.png` });

@@ -88,8 +88,8 @@ final class AccountKeeper
         AccountImport::refuseMeanwhile($user->id);
         if ($user->isDemo()) {
             throw ImpossibleChange::because(
-                'The demo account is open to everyone who uses this computer: it has no password and can’t be deleted here. Create an account of your  '
-                    .'own after “Sign out”.',
+                'The demo account is open to everyone who uses this computer: it has no password and can’t be deleted here. Create an '
+                    .'account of your own after “Sign out”.',
             );
         }
         if (! Hash::check($password, $user->password)) {

@@ -242,7 +242,7 @@ final class PlanCommand extends Command
     private static function folder(string $path): void
     {
         if (! is_dir($path) && ! @mkdir($path, 0o777, true)) {
-            throw BadFile::because("The folder \"$path\" can not be made; choose another --out.");
+            throw BadFile::because("The folder \"$path\" can’t be made; choose another --out.");
         }
     }
 

@@ -33,7 +33,7 @@ final class CannotBeShown extends \RuntimeException
             $why = $error instanceof CoreError ? $error->getMessage() : 'Some of its data is damaged.';
 
             throw new self(
-                "This can not be shown as it is. $why Undo last change, or save the study as a file.",
+                "This study can’t be shown. $why Undo the last change, or save the study as a file.",
                 previous: $error,
             );
         }

@@ -59,7 +59,7 @@ final class Door
         json_decode($text, true, self::DEEPEST);
 
         return json_last_error() === JSON_ERROR_DEPTH
-            ? [422, 'The request can not be read', sprintf('Lists and objects may lie up to %d deep.', self::DEEPEST)]
+            ? [422, 'The request can’t be read', sprintf('Lists and objects may be up to %d deep.', self::DEEPEST)]
             : null;
     }
 

@@ -29,8 +29,8 @@ use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 /** Every refusal leaves as problem details (RFC 9457), made in this one place: a plain sentence that names the cure. */
 final class ProblemDetails
 {
-    private const FULL = 'The disk of this computer is full, so nothing can be saved. Free some space; changes waiting on this device are then '
-        .'sent automatically.';
+    private const FULL = 'The disk of this computer is full, so nothing can be saved. Free some space; changes waiting on this device '
+        .'are then sent automatically.';
 
     /** MariaDB: lock wait timeout, deadlock. */
     private const CONTENDED = [1205, 1213];
@@ -83,10 +83,10 @@ final class ProblemDetails
                 (string) collect($error->errors())->flatten()->first(),
                 ['errors' => $error->errors()],
             ),
-            $error instanceof BadFile => self::answer(422, 'The file can not be used', $error->getMessage(), [
+            $error instanceof BadFile => self::answer(422, 'The file can’t be used', $error->getMessage(), [
                 'problems' => $error->problems,
             ]),
-            $error instanceof BadPhoto => self::answer(422, 'The photo can not be read', $error->getMessage(), [
+            $error instanceof BadPhoto => self::answer(422, 'The photo can’t be read', $error->getMessage(), [
                 'reason' => $error->reason,
             ]),
             $error instanceof ChangedElsewhere => self::answer(409, 'Changed on another device', $error->getMessage()),
@@ -146,7 +146,7 @@ final class ProblemDetails
         $status = $error->getStatusCode();
         [$title, $detail] = match ($status) {
             403, 404 => ['Not found', 'Nothing was found at this address, or it belongs to another account.'],
-            400 => ['The request can not be read', $error->getMessage() ?: 'Reload the page and try again.'],
+            400 => ['The request can’t be read', $error->getMessage() ?: 'Reload the page and try again.'],
             413 => ['The file is too large', 'A photo may be up to 60 MB, a study file up to 150 MB; save a smaller copy and try again.'],
             419 => ['The page is out of date', 'Reload the page and try again; nothing is lost.'],
             421 => [

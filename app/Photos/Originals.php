@@ -22,7 +22,7 @@ final class Originals
         foreach (Photo::query()->orderBy('id')->lazyById() as $photo) {
             $path = PhotoStore::pathOfOriginal($photo->storage_key);
             if (! is_file("$folder/$path") && Storage::exists($path)) {
-                $there->put($path, Storage::readStream($path) ?? throw new \RuntimeException("$path can not be read."));
+                $there->put($path, Storage::readStream($path) ?? throw new \RuntimeException("$path can't be read."));
             }
         }
     }
@@ -40,7 +40,7 @@ final class Originals
         $found = glob("$folder/".PhotoStore::FOLDER.'/*/original') ?: [];
         foreach ($found as $file) {
             $path = PhotoStore::pathOfOriginal(PhotoStore::FOLDER.'/'.basename(dirname($file)));
-            $files->put($path, fopen($file, 'r') ?: throw new \RuntimeException("$file can not be read."));
+            $files->put($path, fopen($file, 'r') ?: throw new \RuntimeException("$file can't be read."));
             if (Storage::size($path) !== filesize($file)) {
                 throw new \RuntimeException("$path was not kept whole.");
             }

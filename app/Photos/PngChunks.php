@@ -34,7 +34,7 @@ final class PngChunks
     {
         $from = fopen($path, 'rb') ?: throw new \RuntimeException('The uploaded file vanished.');
         $copy = (string) tempnam(sys_get_temp_dir(), 'kp');
-        $to = fopen($copy, 'wb') ?: throw new \RuntimeException('The folder for passing files can not be written.');
+        $to = fopen($copy, 'wb') ?: throw new \RuntimeException('The folder for passing files can’t be written.');
         try {
             self::copy($from, $to);
         } catch (\Throwable $error) {

@@ -40,7 +40,7 @@ final class WholeFiles
         try {
             self::write($unfinished, $content);
             if (! @rename($unfinished, $end)) {
-                throw new \RuntimeException("$path can not be put in its place.");
+                throw new \RuntimeException("$path can't be put in its place.");
             }
         } catch (\Throwable $error) {
             @unlink($unfinished);
@@ -52,7 +52,7 @@ final class WholeFiles
     /** @param  string|resource  $content */
     private static function write(string $path, mixed $content): void
     {
-        $file = @fopen($path, 'xb') ?: throw new \RuntimeException(error_get_last()['message'] ?? "$path can not be written.");
+        $file = @fopen($path, 'xb') ?: throw new \RuntimeException(error_get_last()['message'] ?? "$path can't be written.");
         try {
             if (! is_string($content)) {
                 while (! feof($content)) {

@@ -286,26 +286,42 @@ final class House
     /** @return list<string> files with a word that docs/words.md has another for */
     public function wordsOfOld(): array
     {
-        $words = self::notOurWords();
+        return $this->withWords('may not appear', $this->sources->files(), static fn (string $file, string $text): string => $text);
+    }
+
+    /** @return list<string> texts that somebody reads, with words that nobody would say across a table */
+    public function wordsOnScreens(): array
+    {
+        return $this->withWords(
+            'not where somebody reads it',
+            $this->sources->files(['app', 'core', 'resources', 'public/away']),
+            Shown::of(...),
+        );
+    }
+
+    /**
+     * @param  string  $table  head of the first column of a table in docs/words.md
+     * @param  list<string>  $files  that are looked through
+     * @param  callable(string, string): string  $read  what of it, by its path and its text
+     * @return list<string>
+     */
+    private function withWords(string $table, array $files, callable $read): array
+    {
+        $page = (string) file_get_contents(dirname(__DIR__, 2).'/docs/words.md');
+        $rows = explode("\n\n", explode("\n| $table | say |\n|---|---|\n", $page)[1])[0];
+        $words = implode(
+            '|',
+            array_map(static fn (string $row): string => preg_quote(trim(explode('|', $row)[1]), '~'), explode("\n", trim($rows))),
+        );
         $wrong = [];
-        foreach ($this->sources->files() as $file) {
-            if (preg_match_all("~(?<!\\w)(?:$words)(?!\\w)~i", (string) file_get_contents("$this->root/$file"), $found) > 0) {
+        foreach ($files as $file) {
+            $text = $read($file, (string) file_get_contents("$this->root/$file"));
+            if (preg_match_all("~(?<!\\w)(?:$words)(?!\\w)~i", $text, $found) > 0) {
                 array_push($wrong, ...array_map(static fn (string $word): string => "$file: $word", array_unique($found[0])));
             }
         }
 
         return $wrong;
-    }
-
-    /** What may not appear, as an expression: the last table of docs/words.md. */
-    private static function notOurWords(): string
-    {
-        $rows = explode("\n| may not appear | say |\n|---|---|\n", (string) file_get_contents(dirname(__DIR__, 2).'/docs/words.md'))[1];
-
-        return implode(
-            '|',
-            array_map(static fn (string $row): string => preg_quote(trim(explode('|', $row)[1]), '~'), explode("\n", trim($rows))),
-        );
     }
 
     private function imports(string $folder): Imports

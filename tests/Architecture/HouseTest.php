@@ -157,6 +157,10 @@ function counterExamples(): array
             ['resources/ts/words.tsx' => '// Asked a'.'new.'],
             ['core/Made.php' => $class($core, '/** @return ?int null '.'where there is none */')],
         ],
+        'wordsOnScreens' => [
+            ['resources/ts/words.tsx' => "<p>\n    Taking in pencil 3.</p>"],
+            ['app/Made.php' => $class('App', "public const A = 'About 4 mm are wanting.';")],
+        ],
         'keyedArraysInCore' => [
             [
                 'core/Desk/Made.php' => $class(

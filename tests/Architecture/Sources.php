@@ -137,7 +137,7 @@ final class Sources
                     new \RecursiveDirectoryIterator("$this->root/$folder", \FilesystemIterator::SKIP_DOTS),
                 ) as $file
             ) {
-                if (in_array($file->getExtension(), ['php', 'ts', 'tsx', 'mjs', 'sh'], true)) {
+                if (in_array($file->getExtension(), ['php', 'ts', 'tsx', 'mjs', 'sh', 'html'], true)) {
                     $files[] = substr($file->getPathname(), strlen($this->root) + 1);
                 }
             }

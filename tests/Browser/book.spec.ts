@@ -77,10 +77,10 @@ test('a finished zone is kept, found from another study by a like colour, and la
     await expect(entry.getByRole('region', { name: /with today’s pencils/ })).toContainText('likely error');
 
     // Taken out and put back, and out for good; all is as it was.
-    await entry.getByRole('button', { name: /out of the book$/ }).click();
+    await entry.getByRole('button', { name: /from the Book$/ }).click();
     await page.getByRole('button', { name: 'Undo remove' }).click();
     await expect(entry).toBeVisible();
-    await entry.getByRole('button', { name: /out of the book$/ }).click();
+    await entry.getByRole('button', { name: /from the Book$/ }).click();
     await expect(entry).toHaveCount(0);
     await page.goto('/drawer');
     await page.getByRole('button', { name: /^Undo:/ }).click();
@@ -136,7 +136,7 @@ test('a plan is looked at by its link, signed out; nothing can be changed, and i
     await stranger.getByText('evening', { exact: true }).last().click();
     await stranger.getByLabel('A note for the artist').fill('Warmer, please.');
     await stranger.getByRole('button', { name: 'Send reply' }).click();
-    await expect(stranger.getByRole('status')).toContainText('The artist can read it.');
+    await expect(stranger.getByRole('status')).toContainText('Sent. You can change it');
     expect(await serious(stranger)).toEqual([]);
 
     await page.reload();
@@ -191,7 +191,7 @@ test('the log: sessions, a note, a table and a calendar; a wrong file is no acco
     const again = page.waitForEvent('filechooser');
     await bringIn.click();
     await (await again).setFiles({ name: 'all.zip', mimeType: 'application/zip', buffer: all });
-    await expect(along.getByRole('status')).toContainText(/Brought in: .* you already have w/, { timeout: 60_000 });
+    await expect(along.getByRole('status')).toContainText(/Restored: .* you already have w/, { timeout: 60_000 });
     const studies = async () => ((await (await page.request.get('/api/studies')).json()) as { studies: unknown[] }).studies.length;
     expect(await studies()).toBe(Number(/(\d+) stud\w+ you already have/.exec((await along.getByRole('status').textContent()) ?? '')?.[1]));
 });
@@ -226,7 +226,7 @@ test('a new account finds its book empty, and works it by keyboard alone', async
     const question = page.getByRole('region', { name: 'Question' });
     await expect(question.getByRole('list', { name: 'Answers' })).toBeVisible();
     await page.getByRole('combobox', { name: 'Skill to practise' }).selectOption('complement');
-    await expect(page.getByText(/have no such question/)).toBeVisible();
+    await expect(page.getByText(/No question of this kind/)).toBeVisible();
     await page.getByRole('combobox', { name: 'Skill to practise' }).selectOption('value');
     await expect(question.getByRole('heading', { name: /How light is this/ })).toBeVisible();
     await question.getByRole('list', { name: 'Answers' }).getByRole('button').first().focus();

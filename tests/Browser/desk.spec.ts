@@ -115,7 +115,7 @@ test('a place to stop, and whether it is finished', async ({ page }) => {
     await expect(page.getByRole('region', { name: 'Stop here' })).toContainText('wash your hands');
     await page.getByRole('button', { name: 'Stop for today' }).click();
     await page.keyboard.press('Escape');
-    await expect(page.getByRole('heading', { name: /Lay out for this session/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Today/ })).toBeVisible();
 });
 
 test('the number is read from 70 cm, and nothing stands where the hand rests', async ({ page }) => {
@@ -200,5 +200,5 @@ test('the desk by keyboard alone: begun, laid, done otherwise, stopped', async (
     await page.getByRole('button', { name: 'Stop for today' }).focus();
     await page.keyboard.press('Enter');
     await page.keyboard.press('Escape');
-    await expect(page.getByRole('heading', { name: /Lay out for this session/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Today/ })).toBeVisible();
 });

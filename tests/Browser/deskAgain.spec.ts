@@ -32,7 +32,7 @@ test('a hand is learned in the middle of a drawing: the desk says so, plans it f
         await expect(hand.getByRole('status').first()).toContainText(/from \d+ strips/, { timeout: 60_000 });
 
         await page.goto(desk);
-        await expect(page.getByText(/No zone is planned as things stand/)).toBeVisible();
+        await expect(page.getByText(/No zone is planned yet/)).toBeVisible();
         expect(await serious(page)).toEqual([]);
         await page.getByRole('button', { name: 'Plan it now' }).press('Enter');
         await expect(page.getByRole('progressbar')).toBeVisible({ timeout: 60_000 });
@@ -40,7 +40,7 @@ test('a hand is learned in the middle of a drawing: the desk says so, plans it f
         const said = page.getByRole('main').last();
         const planned = async (): Promise<string> => ((await laid(page).isVisible()) ? 'planned' : said.innerText({ timeout: 5_000 }));
         await expect.poll(planned, { timeout: 400_000 }).toBe('planned');
-        await expect(page.getByText(/as things stand/)).toHaveCount(0);
+        await expect(page.getByText(/planned yet: a pencil/)).toHaveCount(0);
         expect(await ticks()).toBe(there);
     } finally {
         // Back to the hand of before, for the tests that follow too: what was planned by it is there still.
@@ -52,7 +52,7 @@ test('a hand is learned in the middle of a drawing: the desk says so, plans it f
         if (await even.isVisible()) {
             await even.click();
         }
-        await expect(hand.getByRole('status').first()).toContainText('an ordinary, even hand');
+        await expect(hand.getByRole('status').first()).toContainText('an average, even hand');
         await page.goto(desk);
         await expect(laid(page)).toBeVisible();
         await page.keyboard.press('Backspace');

@@ -87,7 +87,7 @@ test('a page opened while the application does not answer waits, and goes on by 
     supervise('stop', 'php');
     try {
         await page.goto('/drawer');
-        await expect(page.getByRole('heading', { name: 'Knotty Prism is not there just now' })).toBeVisible();
+        await expect(page.getByRole('heading', { name: 'Knotty Prism is not available at the moment' })).toBeVisible();
         await expect(page.getByRole('status')).toContainText(/Waiting for \d+ seconds/);
     } finally {
         supervise('start', 'php');

@@ -16,7 +16,7 @@ test('a pencil is found in two keystrokes, without a click, and read in words, i
     await page.getByRole('radiogroup', { name: 'Order of the drawer' }).getByText('Number').click();
     await expect(slots(page).first()).toHaveAccessibleName(/^F59/);
     await page.getByRole('radiogroup', { name: 'Order of the drawer' }).getByText('Gradual').click();
-    await expect(page.getByRole('region', { name: 'The drawer as a whole' })).toContainText('in the mean');
+    await expect(page.getByRole('region', { name: 'The drawer as a whole' })).toContainText('on average');
     await page.getByRole('combobox', { name: 'Paper' }).selectOption('black');
     await expect(page.getByRole('table', { name: /on black$/ })).toBeVisible();
     await page.reload();
@@ -141,7 +141,7 @@ test('a file is looked at, taken in, added to by number, saved and undone', asyn
     await expect(page.getByRole('list', { name: 'Pencils that would change' })).toContainText('Buoy');
     expect(await serious(page)).toEqual([]);
     await page.getByRole('button', { name: 'Import 3' }).click();
-    await expect(page.getByText('3 pencils were taken in.')).toBeVisible();
+    await expect(page.getByText('3 pencils imported.')).toBeVisible();
     await expect(slots(page)).toHaveCount(3);
 
     await page.getByLabel('Numbers').fill('1-2');
@@ -165,7 +165,7 @@ test('a file is looked at, taken in, added to by number, saved and undone', asyn
     await undo(page).click();
     await expect(slots(page)).toHaveCount(3);
     await undo(page).click();
-    await expect(page.getByText('The drawer is empty.')).toBeVisible();
+    await expect(page.getByText('Your drawer is empty.')).toBeVisible();
 });
 
 test('a drawer of 240 pencils is found in and walked through without waiting', async ({ page }) => {
@@ -176,7 +176,7 @@ test('a drawer of 240 pencils is found in and walked through without waiting', a
     await beside(page, 'Import & export');
     await chooseFile(page, 'large.csv', `number,heavy,name\n${rows.join('\n')}\n`);
     await page.getByRole('button', { name: 'Import 240' }).click();
-    await expect(page.getByText('240 pencils were taken in.')).toBeVisible();
+    await expect(page.getByText('240 pencils imported.')).toBeVisible();
     await page.getByRole('radiogroup', { name: 'Order of the drawer' }).getByText('Number').click();
     await expect(slots(page)).toHaveCount(240, { timeout: 50_000 });
     await beside(page, 'Pencil');

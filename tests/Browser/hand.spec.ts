@@ -13,7 +13,7 @@ async function opened(page: Page): Promise<void> {
     await page.getByRole('button', { name: 'Import 12' }).click();
     await expect(slots(page)).toHaveCount(12, { timeout: 60_000 });
     await beside(page, 'My hand');
-    await expect(hand(page)).toContainText('Predictions are made for an ordinary, even hand.');
+    await expect(hand(page)).toContainText('Predictions assume an average, even hand.');
 }
 
 test('a hand is told by the ladder, by mouse and by keyboard, and taken back', async ({ page }) => {
@@ -36,7 +36,7 @@ test('a hand is told by the ladder, by mouse and by keyboard, and taken back', a
     await expect(hand(page).getByRole('status').first()).toContainText('more than planned');
     await hand(page).getByRole('button', { name: 'Use the average hand' }).focus();
     await page.keyboard.press('Enter');
-    await expect(hand(page).getByRole('status').first()).toContainText('an ordinary, even hand');
+    await expect(hand(page).getByRole('status').first()).toContainText('an average, even hand');
     await hand(page).getByRole('button', { name: 'Use version 1' }).click();
     await expect(hand(page).getByRole('status').first()).toContainText('more than planned');
 });

@@ -94,8 +94,8 @@ test('a touch is put on the photo, named, moved by keys, dropped, and every step
     const moved = saved(page);
     await page.keyboard.press('Enter');
     await moved;
-    await expect(page.getByRole('button', { name: 'Drop rust on it' })).toBeVisible();
-    await page.getByRole('button', { name: 'Drop rust on it' }).press('Enter');
+    await expect(page.getByRole('button', { name: 'Remove rust on it' })).toBeVisible();
+    await page.getByRole('button', { name: 'Remove rust on it' }).press('Enter');
     await expect(names).toHaveCount(before);
     for (let i = 0; i < 4; i++) {
         const undone = saved(page);
@@ -152,7 +152,7 @@ test('one piece of a zone becomes a zone of its own, by name or under the ring, 
     await page.mouse.click(box.x + 0.2 * box.width, box.y + 0.08 * box.height);
     await zonesList(page).filter({ hasText: 'tar and deep shadow' }).first().getByRole('button').click();
     await part.selectOption({ label: 'the piece under the ring' });
-    await expect(page.getByRole('alert').filter({ hasText: 'No piece of "tar and deep shadow" lies there' })).toBeVisible();
+    await expect(page.getByRole('alert').filter({ hasText: 'There is no piece of "tar and deep shadow" there' })).toBeVisible();
     for (let i = 0; i < 2; i++) {
         const undone = saved(page);
         await history(page, 'Undo: make a piece').click();
@@ -179,7 +179,7 @@ test('what is done while the connection is gone is kept, said, and made when it 
     await page.getByRole('button', { name: 'Send now' }).click();
     await page.getByRole('button', { name: 'Send now' }).click();
     await expect.poll(() => tries).toBe(3);
-    await expect(waiting).toContainText('Saved on this device, over a reload too');
+    await expect(waiting).toContainText('Saved on this device');
     await page.unroute('**/survey/changes');
     // Not even a reload loses it.
     await page.reload();

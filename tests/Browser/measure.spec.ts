@@ -6,7 +6,7 @@ const TWELVE = Array.from({ length: 12 }, (_, i) => `${21 + i} mine ${i + 1}`).j
 test('an empty account has twelve measured pencils and a first recipe within five minutes', async ({ page }) => {
     const begun = Date.now();
     await newAccount(page);
-    await expect(page.getByText('There are three ways')).toBeVisible();
+    await expect(page.getByText('Your drawer is empty.')).toBeVisible();
     await page.getByRole('button', { name: 'Photograph my pencils' }).click();
 
     // A pencil named twice is a slip: it is said, and what was typed stays.
@@ -20,9 +20,9 @@ test('an empty account has twelve measured pencils and a first recipe within fiv
 
     await page.getByRole('button', { name: 'Try with a simulated photo' }).click();
     await expect(page.getByText('12 of 12 pencils measured')).toBeVisible({ timeout: 30_000 });
-    await page.getByRole('button', { name: 'Leave out 21, light coat' }).click();
-    await expect(page.getByRole('button', { name: 'Put back 21, light coat' })).toBeVisible();
-    await page.getByRole('button', { name: 'Put back 21, light coat' }).click();
+    await page.getByRole('button', { name: 'Skip 21, light coat' }).click();
+    await expect(page.getByRole('button', { name: 'Restore 21, light coat' })).toBeVisible();
+    await page.getByRole('button', { name: 'Restore 21, light coat' }).click();
     expect(await serious(page)).toEqual([]);
 
     await page.getByRole('button', { name: 'Take 12 into the drawer' }).click();

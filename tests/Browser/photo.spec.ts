@@ -205,7 +205,7 @@ test('a new account starts empty, takes a photo and a drawer in, and gets recipe
     await page.getByRole('button', { name: 'Choose a photo' }).click();
     await (await chooser).setFiles('demo/photos/low-water-evening.jpg');
     await expect(reading(page)).toContainText('Value');
-    await expect(page.getByText('The drawer is empty.')).toBeVisible();
+    await expect(page.getByText('Your drawer is empty.')).toBeVisible();
 
     await page.getByRole('link', { name: 'Drawer', exact: true }).click();
     await page.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText('Import & export').click();

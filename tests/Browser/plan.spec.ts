@@ -70,7 +70,7 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     await page.getByLabel('Add a pass at the end').fill('745 Bollard iron');
     await expect(passes(page)).toHaveCount(count + 1);
     await expect(sequence(page).getByRole('status').first()).not.toHaveText(before);
-    await expect(sequence(page)).toContainText('Your own, held.');
+    await expect(sequence(page)).toContainText('Your own sequence.');
     await page.getByRole('button', { name: 'steeper' }).click();
     await expect(page.getByRole('button', { name: 'Undo: a pass steeper, "rope"' })).toBeVisible();
     await page.getByRole('button', { name: new RegExp(`^Pass ${count + 1} in the mid: light`) }).click();
@@ -101,7 +101,7 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
     await beside(page, 'Palette');
     await expect(page.getByRole('list', { name: 'Pencils in the plan' }).getByRole('listitem').nth(8)).toBeVisible();
     await page.getByRole('button', { name: 'Exactly three: light, mid, dark' }).click();
-    await expect(page.getByText(/^3 pencils beside the drawing/)).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/^3 pencils in this plan/)).toBeVisible({ timeout: 60_000 });
     await planned(page);
     await expect(page.getByText(/these lose most/)).toBeVisible();
     await page.getByRole('button', { name: /^Undo: exactly three/ }).click();
@@ -136,7 +136,7 @@ test('the unseen photo goes from zones to a printed plan wholly by keyboard', as
     await walkedTo(page, page.getByRole('button', { name: 'lighter', exact: true }));
     await walkedTo(page, page.getByRole('button', { name: 'Keep this sequence' }));
     await page.keyboard.press('Enter');
-    await expect(sequence(page)).toContainText('Your own, held.');
+    await expect(sequence(page)).toContainText('Your own sequence.');
     await page.keyboard.press('Escape');
     await walkedTo(page, page.getByRole('radiogroup', { name: 'Beside the picture' }).getByRole('radio', { name: 'Zones' }));
     await page.keyboard.press('ArrowLeft');

@@ -13,7 +13,7 @@ test('a photo of the drawing is held against the plan, and one of something else
     await expect(part.getByRole('button', { name: 'Try with a simulated photo' })).toBeVisible();
     await page.waitForLoadState('networkidle');
     const begun = await part.getByRole('region', { name: /^Check of/ }).count();
-    await part.getByLabel('Laid so far').selectOption('2');
+    await part.getByLabel('Passes done').selectOption('2');
     await part.getByRole('button', { name: 'Try with a simulated photo' }).focus();
     await page.keyboard.press('Enter');
     await expect(part.getByRole('status')).toContainText('Holding the photo against the plan…');

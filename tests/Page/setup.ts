@@ -4,7 +4,7 @@ import { configure } from '@testing-library/react';
 configure({ asyncUtilTimeout: 12_000 });
 
 // What is asked of the system's settings: nothing is set.
-window.matchMedia ??= (query: string) => ({ ...new EventTarget(), matches: false, media: query }) as MediaQueryList;
+Object.defineProperty(window, 'matchMedia', { value: (media: string) => ({ matches: false, media }), writable: true });
 
 // There is nothing to scroll where nothing is laid out.
 Element.prototype.scrollIntoView = () => undefined;

@@ -2,7 +2,10 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 
-/** But for the width of a line that two neighbours share: sizes of type and space, and colours of the surroundings, that a style says itself where it has a token to take. */
+/**
+ * Sizes of type and space, and colours of the surroundings, that a style says itself where it has a token to take; but for the width of a
+ * line that two neighbours share.
+ */
 function ownSizes(style: string): string[] {
     const found = [
         ...style.matchAll(/^\s*font-size:(?!\s*(?:var\(|inherit|calc\())[^;]+;/gm),

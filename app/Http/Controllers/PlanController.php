@@ -136,7 +136,9 @@ final class PlanController extends Controller
             }
             $current =
                 $this->plans->versions->current($study) ??
-                throw ImpossibleChange::because('You haven’t changed anything in this plan yet. Change something before you name a version.');
+                throw ImpossibleChange::because(
+                    'You haven’t changed anything in this plan yet. Change something before you name a version.',
+                );
             $current->update(['name' => $request->versionName()]);
 
             return $current->id;

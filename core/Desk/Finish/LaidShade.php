@@ -10,7 +10,7 @@ use KnottyPrism\Core\Colour\Lab;
 final readonly class LaidShade
 {
     /**
-     * @param  string  $called  "the dark", "the rust"
+     * @param  string  $called "the dark", "the rust"
      * @param  Lab  $target  what the paper can reach of the photo
      * @param  Lab  $now  what the model says lies there
      * @param  bool  $touch  whether it stands beside the value run

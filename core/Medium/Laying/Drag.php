@@ -58,7 +58,7 @@ final class Drag
      */
     public static function lay(Sheet $sheet, Pencil $pencil, float $pressure, float $share, array $thickness): void
     {
-        $newest = array_pop($sheet->deposits) ?? throw new \LogicException('nothing lies there that a stroke could take up');
+        $newest = array_pop($sheet->deposits) ?? throw new \LogicException('there is no film that a stroke could take up');
         $own = new Deposit($pencil->a, $pencil->b, $pencil->scattering, $thickness, $pencil->laydown);
         $contact = LayPass::contact($sheet, $pressure);
         $taken = $stays = $joined = [];

@@ -50,7 +50,7 @@ final readonly class LabelGrid
             restore_error_handler();
         }
         if ($bytes === false) {
-            throw BadFile::because('The zones are damaged: their pixels can not be unpacked; propose zones again.');
+            throw BadFile::because('The zones are damaged: their pixels can’t be unpacked; propose zones again.');
         }
 
         return new self($width, $height, $bytes);

@@ -26,7 +26,7 @@ enum Beneath: string implements Setting
 
     public static function title(): string
     {
-        return 'Beneath the colour';
+        return 'Underneath the colour';
     }
 
     public function why(): string

@@ -29,8 +29,8 @@ export class PlaceBoundary extends Component<PlaceBoundaryProps, { broken: boole
             return (
                 <Middle>
                     <p role="alert">
-                        Something on this page went wrong, so that “{name}” can not be shown. What you chose is saved, and what waits is
-                        kept on this device.
+                        Something went wrong, so “{name}” can’t be shown. What you chose is saved, and changes that are waiting are kept on
+                        this device.
                     </p>
                     <Button $main onPress={() => window.location.reload()}>
                         Reload this page

@@ -64,7 +64,7 @@ export function DeleteStudy({ study, onFault }: { study: Study; onFault: (text: 
     }
     return (
         <>
-            <span>Delete “{study.name}” with its photos, zones and plan? This can not be taken back.</span>
+            <span>Delete “{study.name}” with its photos, zones and plan? This can’t be undone.</span>
             <Button
                 isPending={remove.isPending}
                 onPress={() => remove.mutate(undefined, { onSuccess: () => void navigate('/photo', { replace: true }) })}

@@ -14,9 +14,9 @@
 </head>
 <body>
     <h1>Mixing chart of {{ count($pencils) }} pencils on {{ $paper }} paper</h1>
-    <p class="under">Down the side: what lies beneath, {{ $beneath }}. Along the top: what lies over it, {{ $above }}. Left half of a field: as predicted; right half, empty: dab your own there, on this paper.</p>
+    <p class="under">Down the side: the pencil underneath, {{ $beneath }}. Along the top: the one on top, {{ $above }}. Left half of a field: as predicted; right half, empty: dab your own there, on this paper.</p>
     <table>
-        <tr><th class="mix small">beneath \ over</th>@foreach ($pencils as $p)<th class="mix"><span class="number">{{ $p['number'] }}</span></th>@endforeach</tr>
+        <tr><th class="mix small">under \ over</th>@foreach ($pencils as $p)<th class="mix"><span class="number">{{ $p['number'] }}</span></th>@endforeach</tr>
         @foreach ($pairs as $i => $row)
             <tr>
                 <th class="mix"><span class="number">{{ $pencils[$i]['number'] }}</span></th>

@@ -14,7 +14,7 @@
 </head>
 <body>
     <h1>{{ $from }} and what comes nearest in {{ $to }}</h1>
-    <p class="under">Heavy and light swatch, ΔE00: under 1 hardly told apart, under 4 near; beyond that nothing of the line is near, and a mix does better.</p>
+    <p class="under">Heavy and light swatch, ΔE00: under 1 hardly different, under 4 close; above that the line has no close match, and a mix does better.</p>
     <table>
         <tr><th colspan="3">{{ $from }}</th><th colspan="3">{{ $to }}</th><th>heavy</th><th>light</th></tr>
         @foreach ($rows as $row)
@@ -23,7 +23,7 @@
                 @if ($row['near'])
                     <td class="dab"><img src="{{ $row['to']['dab'] }}" alt="{{ $row['to']['words'] }}"></td><td class="number">{{ $row['to']['number'] }}</td><td>{{ $row['to']['name'] }}</td>
                 @else
-                    <td></td><td colspan="2" class="small">no near match; the least far is {{ $row['to']['number'] }}</td>
+                    <td></td><td colspan="2" class="small">no close match; the closest is {{ $row['to']['number'] }}</td>
                 @endif
                 <td>{{ number_format($row['heavyDeltaE00'], 1) }}</td><td>{{ number_format($row['lightDeltaE00'], 1) }}</td>
             </tr>

@@ -2,7 +2,7 @@
 <html lang="en">
 <head>
     <meta charset="utf-8">
-    <title>Sheet to measure pencils by</title>
+    <title>Chart to measure pencils</title>
     <style>
         @page { margin: 0; }
         body { margin: 0; font-family: 'DejaVu Sans'; font-size: 7pt; color: #000; }

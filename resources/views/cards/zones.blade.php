@@ -20,7 +20,7 @@
 </head>
 <body>
     <h1>{{ $study }}: zone by zone</h1>
-    <p class="under">On {{ $paper }} paper. Lay the passes of a zone in their order. Under them, what lies in each of its colours in the end, read from the bottom, the paper, up; the patch on top is what it should become. / whisper · // light · /// medium · //// firm · ///// full.</p>
+    <p class="under">On {{ $paper }} paper. Lay the passes of a zone in their order. Under them, the stack of each of its colours, read from the bottom, the paper, up; the patch on top is what it should become. / whisper · // light · /// medium · //// firm · ///// full.</p>
     @foreach ($zones as $zone)
         <div class="zone">
             <h2>{{ $zone['name'] }} <span class="small">{{ $zone['area'] }} % of the picture</span></h2>

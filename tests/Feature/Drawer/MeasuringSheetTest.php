@@ -150,7 +150,7 @@ it('says what is wrong with a photo and keeps what was read before', function ()
         'photo' => uploadOf((string) file_get_contents(base_path('demo/photos/low-water-evening.jpg')), 'page.jpg'),
     ])
         ->assertUnprocessable()
-        ->assertJsonPath('title', 'The photo can not be read');
+        ->assertJsonPath('title', 'The photo can’t be read');
     $this->postJson("/api/drawer/sheets/$sheet[id]/photo", ['photo' => uploadOf('words', 'page.jpg')])->assertUnprocessable();
     $this->postJson("/api/drawer/sheets/$sheet[id]/photo")
         ->assertUnprocessable()

@@ -36,7 +36,11 @@ describe('the log', () => {
         const first = (await screen.findAllByRole('listitem'))[0] as HTMLElement;
         expect(first.textContent).toContain('9 passes in 1 h 00, 2 left out: “sea”, “stone, left”.');
         expect(first.textContent).toContain('741, 6.8 mm');
-        expect(within(first).getByAltText('The drawing at that time').getAttribute('src')).toBe('/api/studies/7/plan/checks/5/photo');
+        expect(
+            within(screen.getByRole('list', { name: 'The drawing through time' }))
+                .getByRole('img')
+                .getAttribute('src'),
+        ).toBe('/api/studies/7/plan/checks/5/photo');
         const totals = within(screen.getByRole('region', { name: 'Totals' }));
         expect(totals.getByRole('row', { name: /^total 2 2 h 05 18 131 mm/ })).toBeTruthy();
         expect(totals.getByRole('link', { name: 'Calendar' }).getAttribute('href')).toBe('/api/book/log/log.ics');

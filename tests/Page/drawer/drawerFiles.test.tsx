@@ -64,7 +64,7 @@ describe('a file on its way in', () => {
         render(<ImportPart isFirst={false} formats={formats} />, { wrapper });
         choose();
         fireEvent.click(await screen.findByRole('button', { name: 'Cancel' }));
-        await screen.findByText('Not taken in; the drawer is as it was.');
+        await screen.findByText('Import cancelled; your drawer is unchanged.');
         app.refuses('POST', '/api/drawer/imports', 422, 'x', { problems: ['Row 1 must name the columns.'] });
         choose('list.csv');
         await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('Row 1 must name the columns.'));

@@ -57,7 +57,10 @@ final class TickRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['pressures.*' => 'Choose a pressure for at least one shade of the zone.', 'at.*' => 'The clock of this device is wrong; set it and try again.'];
+        return [
+            'pressures.*' => 'Choose a pressure for at least one shade of the zone.',
+            'at.*' => 'The clock of this device is wrong; set it and try again.',
+        ];
     }
 
     public function tickKind(): TickKind

@@ -13,7 +13,7 @@ final class ValueDrill extends Skill
 {
     public function __construct()
     {
-        parent::__construct('value', 1, 'Half close your eyes and ask whether it is nearer to white or to black before you count steps.');
+        parent::__construct('value', 1, 'Half close your eyes and ask whether it is closer to white or to black before you count steps.');
     }
 
     public function make(DrillGround $ground, int $difficulty, Chance $chance): ?Drill

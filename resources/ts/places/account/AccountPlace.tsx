@@ -46,6 +46,9 @@ export function AccountPlace() {
                                 {data.megabytes} of {data.mostMegabytes} MB that an account may have here.
                             </p>
                             <p>
+                                <progress aria-label="Space used" value={data.megabytes} max={data.mostMegabytes} />
+                            </p>
+                            <p>
                                 Before a photo is saved, everything except the picture is removed from its file: place, time, camera, names
                                 and captions.
                             </p>

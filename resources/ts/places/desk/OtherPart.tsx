@@ -44,7 +44,7 @@ export function OtherPart({ step, pencils, finishes, others, onTick, onClose }: 
             <h2>What did you lay on “{step.zoneName}”?</h2>
             <ToolChoice tool={tool} pencils={pencils} finishes={finishes} others={others} onTool={setTool} />
             <PressuresChoice step={step} pressures={pressures} onPressures={setPressures} />
-            {nothing && <p role="alert">Say how hard, in at least one of them; what you left out altogether is “Skip”.</p>}
+            {nothing && <p role="alert">Choose a pressure for at least one shade. If you left the pass out, press “Skip pass”.</p>}
             <div>
                 <Button
                     $main

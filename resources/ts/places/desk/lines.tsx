@@ -69,7 +69,7 @@ export function StopPart({ desk, state, onGoOn, onStop }: StopPartProps) {
         <Stop aria-label="Stop here">
             <h2>{isGood ? 'This is a good place to stop.' : 'You can stop here; all ticks are kept.'}</h2>
             {open.length > 0 && <p>Unfinished: {open.map((z) => `“${z.name}”`).join(', ')}.</p>}
-            {state.wet.length > 0 && <p>What is wet can dry meanwhile. Close the jar; the rag goes into a lidded metal bin.</p>}
+            {state.wet.length > 0 && <p>Let wet zones dry. Close the jar; the rag goes into a lidded metal bin.</p>}
             {!isGood && left > 0 && (
                 <p>
                     The next good place is {left} {left === 1 ? 'pass' : 'passes'} on, about {Math.round(desk.sessions[0]?.minutes ?? 0)}{' '}

@@ -65,7 +65,7 @@ export function DrawerFacts({ tray }: { tray: Tray }) {
     return (
         <Facts aria-label="The drawer as a whole" role="region">
             <p>
-                From each to the next ΔE00 {tray.meanStepDeltaE00.toFixed(1)} in the mean
+                From each to the next ΔE00 {tray.meanStepDeltaE00.toFixed(1)} on average
                 {tray.largestStep !== null &&
                     `, at most ${tray.largestStep.deltaE00.toFixed(0)}, from ` +
                         `${number(tray.largestStep.from)} to ${number(tray.largestStep.to)}`}
@@ -180,7 +180,7 @@ function StudyPart({ studies, onPencil, onWant }: { studies: readonly Study[] } 
             <p role="status">{purchases.data === undefined ? 'Trying every pencil you don’t have…' : studyWords(purchases.data)}</p>
             <Buys>
                 {purchases.data?.purchases.map((p) => (
-                    <Buy key={p.id} pencil={p} words={`ΔE00 ${p.deltaE00.toFixed(1)} nearer`} onPencil={onPencil} onWant={onWant} />
+                    <Buy key={p.id} pencil={p} words={`error ΔE00 ${p.deltaE00.toFixed(1)} lower`} onPencil={onPencil} onWant={onWant} />
                 ))}
             </Buys>
         </>

@@ -102,7 +102,7 @@ export function ImportPart({ isFirst, formats }: { isFirst: boolean; formats: Dr
                     </Button>
                 </p>
             )}
-            {id === null && <p>{formats.map((f) => f.name).join(', ')}. It is looked at first; nothing changes before you say so.</p>}
+            {id === null && <p>{formats.map((f) => f.name).join(', ')}. You see what would change before anything is imported.</p>}
         </>
     );
 }
@@ -134,7 +134,7 @@ function Problems({ problems }: { problems: readonly string[] }) {
             {problems.length > 0 && (
                 <>
                     <p>
-                        <strong>The file was not taken; the drawer is as it was.</strong>
+                        <strong>The file was not imported; your drawer is unchanged.</strong>
                     </p>
                     <Lines>
                         {problems.map((p) => (
@@ -152,14 +152,14 @@ function Standing({ data, onCancel }: { data: DrawerImport | undefined; onCancel
         <div role="status">
             {isUnderWay(data) && (
                 <p>
-                    Taking in pencil {data?.done} of {data?.total}{' '}
+                    Importing pencil {data?.done} of {data?.total}{' '}
                     <progress aria-label="pencils imported" value={data?.done} max={data?.total} />{' '}
                     <WordButton onPress={() => onCancel()}>Cancel</WordButton>
                 </p>
             )}
-            {data?.state === 'done' && <p>{data.total} pencils were taken in. Undo takes them out again.</p>}
-            {data?.state === 'cancelled' && <p>Not taken in; the drawer is as it was.</p>}
-            {data?.state === 'failed' && <p>Taking it in failed and the drawer is as it was; try the file again.</p>}
+            {data?.state === 'done' && <p>{data.total} pencils imported. Undo removes them again.</p>}
+            {data?.state === 'cancelled' && <p>Import cancelled; your drawer is unchanged.</p>}
+            {data?.state === 'failed' && <p>The import failed and your drawer is unchanged; try the file again.</p>}
         </div>
     );
 }

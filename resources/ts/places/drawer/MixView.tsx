@@ -56,11 +56,11 @@ export function MixView({ ids, paper }: { ids: readonly string[]; paper: string 
     return (
         <Column aria-label="Mixes">
             <Aired>
-                Press pencils in the drawer to put them in or take them out; {ids.length} of at most 16 are in. Down the side what lies
-                underneath, across the top the one on top.
+                Press pencils in the drawer to add or remove them; {ids.length} of at most 16 are in. Down the side the pencil underneath,
+                across the top the one on top.
             </Aired>
             <Row>
-                {pressure('Beneath', beneath, setBeneath)}
+                {pressure('Underneath', beneath, setBeneath)}
                 {pressure('On top', above, setAbove)}
                 {ids.length >= 2 && (
                     <a href={withQuery('/api/drawer/chart.pdf', chartQuery(ids, paper, beneath, above))} target="_blank" rel="noreferrer">
@@ -82,7 +82,7 @@ function Chart({ chart }: { chart: MixingChart }) {
             <Grid aria-label={`Mixing chart on ${chart.paper}`}>
                 <thead>
                     <tr>
-                        <th scope="col" aria-label="beneath" />
+                        <th scope="col" aria-label="underneath" />
                         {pencils.map((p) => (
                             <th key={p.id} scope="col" title={p.name}>
                                 {p.number}

@@ -6,6 +6,7 @@ import { Button } from '../../../ui/controls';
 import { Aired, Row } from '../../../ui/layout';
 import { Entries, TwoColumns } from '../TwoColumns';
 import { useBookNotes, useLog } from './queries';
+import { ThroughTime } from './ThroughTime';
 import { SessionEntry } from './SessionEntry';
 import { SupplyPart } from './SupplyPart';
 import { inHours, inLength } from './words';
@@ -49,6 +50,7 @@ export function LogView({ study, onFault }: LogViewProps) {
                 {whole !== undefined && sessions.length === 0 && (
                     <Aired>No sessions yet. Passes you tick at the Desk are logged here automatically.</Aired>
                 )}
+                <ThroughTime sessions={sessions} />
                 <Entries>
                     {sessions.map((s) => (
                         <SessionEntry key={s.id} session={s} onNote={(note) => notes.note.mutate({ session: s.id, note })} />

@@ -24,10 +24,6 @@ const Entry = styled.li`
         width: 26px;
         height: 18px;
     }
-    & img {
-        display: block;
-        height: 110px;
-    }
     & .note {
         flex: 1;
         min-width: 200px;
@@ -57,9 +53,6 @@ export function SessionEntry({ session, onNote }: { session: LogSession; onNote:
                     </span>
                 ))}
             </p>
-            {session.checks.map((id) => (
-                <img key={id} src={`/api/studies/${session.study}/plan/checks/${id}/photo`} alt="The drawing at that time" />
-            ))}
             <Note note={session.note} onNote={onNote} />
         </Entry>
     );

@@ -9,6 +9,7 @@ import { inLength } from './words';
 
 const Lines = styled.table`
     border-collapse: collapse;
+    width: 100%;
     & td,
     & th {
         padding: var(--space-1) var(--space-3) var(--space-1) 0;
@@ -21,9 +22,19 @@ const Lines = styled.table`
         gap: var(--space-2);
         align-items: center;
     }
+    & .length {
+        width: 34%;
+    }
+    & .length > span {
+        display: flex;
+        height: 14px;
+    }
     & i {
-        width: 26px;
-        height: 18px;
+        min-width: 1px;
+    }
+    /* What the plan still takes is drawn in the open, as long as it will be. */
+    & i + i {
+        opacity: 0.35;
     }
     & thead th {
         color: var(--soft-ink);
@@ -64,31 +75,9 @@ function Known({ supply, notes }: { supply: PencilSupply; notes: BookNotes }) {
                         )}
                     </Row>
                 ))}
-            <Lines>
-                <thead>
-                    <tr>
-                        <td />
-                        <th scope="col">used</th>
-                        <th scope="col">still needed</th>
-                        <th scope="col">left</th>
-                    </tr>
-                </thead>
-                <tbody>
-                    {supply.pencils.map((p) => (
-                        <tr key={p.id}>
-                            <th scope="row">
-                                {p.hex !== null && <i style={{ background: p.hex }} />}
-                                {p.number} {p.name}
-                            </th>
-                            <td>{p.usedMm === 0 ? 'none' : inLength(p.usedMm)}</td>
-                            <td>{p.neededMm === 0 ? 'none' : inLength(p.neededMm)}</td>
-                            <td>{p.leftMm === null ? 'not measured' : inLength(p.leftMm)}</td>
-                        </tr>
-                    ))}
-                </tbody>
-            </Lines>
+            <Lengths pencils={supply.pencils} />
             <p>
-                Reckoned from the film that each pass leaves, and as much again for the sharpener; lengths you note in the drawer correct
+                Estimated from the film that each pass leaves, and the same again for the sharpener. Lengths you enter in the drawer correct
                 it.
             </p>
             {supply.overruled.length > 0 && (
@@ -104,5 +93,43 @@ function Known({ supply, notes }: { supply: PencilSupply; notes: BookNotes }) {
                 </>
             )}
         </>
+    );
+}
+
+/** Of each pencil what is used and what the plan still takes, as a length in its colour and in figures. */
+function Lengths({ pencils }: { pencils: PencilSupply['pencils'] }) {
+    const longest = Math.max(1, ...pencils.map((p) => p.usedMm + p.neededMm));
+    return (
+        <Lines>
+            <thead>
+                <tr>
+                    <td />
+                    <td className="length" />
+                    <th scope="col">used</th>
+                    <th scope="col">still needed</th>
+                    <th scope="col">left</th>
+                </tr>
+            </thead>
+            <tbody>
+                {pencils.map((p) => (
+                    <tr key={p.id}>
+                        <th scope="row">
+                            <b>{p.number}</b> {p.name}
+                        </th>
+                        <td className="length">
+                            {p.hex !== null && (
+                                <span aria-hidden="true">
+                                    <i style={{ background: p.hex, width: `${(100 * p.usedMm) / longest}%` }} />
+                                    <i style={{ background: p.hex, width: `${(100 * p.neededMm) / longest}%` }} />
+                                </span>
+                            )}
+                        </td>
+                        <td>{p.usedMm === 0 ? 'none' : inLength(p.usedMm)}</td>
+                        <td>{p.neededMm === 0 ? 'none' : inLength(p.neededMm)}</td>
+                        <td>{p.leftMm === null ? 'not measured' : inLength(p.leftMm)}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </Lines>
     );
 }

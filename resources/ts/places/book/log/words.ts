@@ -13,3 +13,8 @@ const HOUR = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digi
 /** "Wednesday 25 November 2026, 19:00 to 20:10" */
 export const when = (began: number, ended: number): string =>
     `${DAY.format(began * 1000)}, ${HOUR.format(began * 1000)} to ${HOUR.format(ended * 1000)}`;
+
+const SHORT = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+
+/** "25 Nov 2026" */
+export const onDay = (at: number): string => SHORT.format(at * 1000);

@@ -6,8 +6,10 @@ import { RingOnPhoto } from '../RingOnPhoto';
 
 const Part = styled.div`
     display: grid;
-    gap: var(--space-3);
-    justify-items: start;
+    gap: var(--space-4);
+    justify-items: center;
+    padding: var(--space-4) 0;
+    text-align: center;
     & h3 {
         font-size: var(--type-title);
         font-weight: 600;
@@ -24,16 +26,18 @@ const Part = styled.div`
 
 const Touching = styled.div`
     display: flex;
+    justify-content: center;
+    max-width: 100%;
     & figure {
         margin: 0;
-        width: 130px;
+        width: min(220px, 44vw);
     }
     & figure > span {
         display: block;
-        height: 90px;
+        height: 150px;
     }
     & figcaption {
-        padding-right: var(--space-2);
+        padding-top: var(--space-1);
     }
 `;
 
@@ -130,7 +134,7 @@ function Dabs({ dabs }: { dabs: readonly DrillDab[] }) {
             {dabs.map((d) => (
                 <figure key={d.words}>
                     <span>
-                        <Dab strata={strata(d)} width={130} height={90} label="" />
+                        <Dab strata={strata(d)} width={220} height={150} label="" />
                     </span>
                     <figcaption>{d.words}</figcaption>
                 </figure>

@@ -83,11 +83,11 @@ function Standing({ data, onCancel }: { data: AccountImport; onCancel: () => voi
         const { pencils, studies, known, recipes, practice, problems } = data.taken;
         return (
             <p>
-                Brought in: {counted(pencils, 'pencil')}, {counted(studies, 'study', 'studies')}, {counted(recipes, 'recipe')},{' '}
+                Restored: {counted(pencils, 'pencil')}, {counted(studies, 'study', 'studies')}, {counted(recipes, 'recipe')},{' '}
                 {counted(practice, 'answer')} from practice.
                 {known > 0 &&
                     ` ${counted(known, 'study', 'studies')} you already have ` +
-                        `${known === 1 ? 'was left as it is' : 'were left as they are'}.`}{' '}
+                        `${known === 1 ? 'was kept unchanged' : 'were kept unchanged'}.`}{' '}
                 {problems.join(' ')}
             </p>
         );

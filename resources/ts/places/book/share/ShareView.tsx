@@ -35,7 +35,7 @@ export function ShareView({ study, onFault }: ShareViewProps) {
             {shared.data !== undefined && link === null && (
                 <>
                     <p>
-                        Whoever has the link sees the photos, the zones and the plan of this study, and nothing else. They change nothing;
+                        Everyone with the link sees the photos, zones and plan of this study, and nothing else. They can’t change anything;
                         they can say which photo the colours should follow.
                     </p>
                     <Row>

@@ -52,7 +52,7 @@ export function ZonesBelow({ zones, pair, whites, onPair, onWhites, onTool, onCh
                 <h2>
                     {zones.neighbours.length === 0
                         ? 'All neighbouring zones are clearly different'
-                        : `${zones.neighbours.length === 1 ? '1 border' : `${zones.neighbours.length} borders`} where neighbours look alike`}
+                        : `${zones.neighbours.length} ${zones.neighbours.length === 1 ? 'border' : 'borders'} where neighbours look alike`}
                 </h2>
             </PartHead>
             <Alike aria-label="Borders where neighbours look alike">

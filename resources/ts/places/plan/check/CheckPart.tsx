@@ -10,6 +10,7 @@ import { Reading } from '../../../ui/Reading';
 import { CornerPicker } from './CornerPicker';
 import { laidText, passesWords, ZonesLaid, type Laid } from './ZonesLaid';
 import { useChecks } from './useChecks';
+import { HowToPhotograph } from './HowToPhotograph';
 
 const Pictures = styled.div`
     display: grid;
@@ -122,13 +123,11 @@ interface HowFarProps {
 function HowFar({ laid, most, isReading, isFirst, onLaid, onPhoto, onMadeUp }: HowFarProps) {
     return (
         <>
-            <p>
-                Photograph it from above in daylight, with a finger’s width of bare paper around it. Say how far it is, and see what differs
-                and what to do next.
-            </p>
+            <p>Photograph the drawing half-way: you see where it differs from the plan, and what to do next.</p>
+            {isFirst && <HowToPhotograph />}
             <Row>
                 <label>
-                    Laid so far{' '}
+                    Passes done{' '}
                     <NativeSelect value={laid} onChange={(e) => onLaid(Number(e.target.value))}>
                         {Array.from({ length: most }, (_, i) => i + 1).map((n) => (
                             <option key={n} value={n}>
@@ -171,9 +170,9 @@ function OneCheck({ check, base, isOpen, isPending, onRemove }: OneCheckProps) {
             <p>
                 {new Date(check.made).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}, after{' '}
                 {passesWords(check.passes)}
-                {check.zones.map((z) => `; ${z.name} ` + passesWords(z.passes))}: off by {check.meanDeltaE00.toFixed(1)} in the mean (ΔE00).{' '}
+                {check.zones.map((z) => `; ${z.name} ` + passesWords(z.passes))}: off by {check.meanDeltaE00.toFixed(1)} on average (ΔE00).{' '}
                 <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
-                    {open ? 'Fold it away' : 'What it said'}
+                    {open ? 'Hide findings' : 'Show findings'}
                 </WordButton>
                 <WordButton isPending={isPending} onPress={onRemove}>
                     Remove
