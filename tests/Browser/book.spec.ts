@@ -40,7 +40,7 @@ test('a finished zone is kept, found from another study by a like colour, and la
     await page.getByLabel('Subject').fill('harbour wall');
     await page.getByLabel('How it turned out').fill('as hoped');
     await page.getByRole('button', { name: 'Save in the Book' }).click();
-    const recipes = page.getByRole('region', { name: 'Recipes' });
+    const recipes = page.getByRole('region', { name: 'Recipes', exact: true });
     const entry = recipes.getByRole('listitem').filter({ has: page.getByText('harbour wall') });
     await expect(entry).toContainText(name);
     const numbers = [...new Set((await entry.locator('p').first().innerText()).match(/\d{3}/g))];

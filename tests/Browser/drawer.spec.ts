@@ -73,7 +73,7 @@ test('what it reaches, what a pencil is mixed from, and what is wanted next for 
     await beside(page, 'Balance');
     await expect(page.getByText(/% of the colours that all known pencils can mix/)).toBeVisible({ timeout: 30_000 });
     await page
-        .getByRole('button', { name: /^Want / })
+        .getByRole('button', { name: / to wanted$/ })
         .first()
         .click();
     await page.getByRole('combobox', { name: 'Which pencils' }).selectOption('wanted');

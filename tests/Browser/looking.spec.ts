@@ -55,7 +55,7 @@ test('two photos lie side by side with the same spots, and their differences are
     await open(page, 'Photos');
     await expect(page.getByTestId('comparison')).toContainText('“evening” is warmer by', { timeout: 15_000 });
     await expect(page.getByRole('application', { name: /^Photo evening/ })).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Differences' })).toContainText('rope, lit side');
+    await expect(page.getByRole('region', { name: 'Differences between the photos' })).toContainText('rope, lit side');
     // The ring on rust: no white and no grey.
     const box = await stage(page).boundingBox();
     await stage(page).click({ position: { x: (box?.width ?? 0) * 0.693, y: (box?.height ?? 0) * 0.444 } });
@@ -87,7 +87,7 @@ test('a touch is put on the photo, named, moved by keys, dropped, and every step
     await names.last().fill('rust on it');
     await names.last().press('Enter');
     await renamed;
-    await page.getByRole('button', { name: 'Move rust on it' }).press('Enter');
+    await page.getByRole('button', { name: 'Move rust on it', exact: true }).press('Enter');
     await focused(page, stage(page));
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Space');
@@ -111,11 +111,11 @@ test('a border that grades is made sharp, shown so, left to the photo again, and
     const borders = page.getByLabel('How stone, worn edge meets its neighbours');
     const grade = borders.locator('option').first();
     await expect(grade).toHaveText(/^2 of \d grade …$/);
-    const one = borders.locator('optgroup[label$="grades in the photo"] option').filter({ hasText: 'make it sharp' }).first();
+    const one = borders.locator('optgroup[label$="soft in the photo"] option').filter({ hasText: 'make it sharp' }).first();
     const sharp = saved(page);
     await borders.selectOption((await one.getAttribute('value')) ?? '');
     await sharp;
-    await expect(borders.locator('optgroup[label$="sharp, as you said"]')).toHaveCount(1);
+    await expect(borders.locator('optgroup[label$="sharp (your choice)"]')).toHaveCount(1);
     await expect(grade).toHaveText(/^1 of \d grade …$/);
     // By keys alone.
     const left = saved(page);

@@ -25,8 +25,8 @@ test('an empty account has twelve measured pencils and a first recipe within fiv
     await page.getByRole('button', { name: 'Restore 21, light coat' }).click();
     expect(await serious(page)).toEqual([]);
 
-    await page.getByRole('button', { name: 'Take 12 into the drawer' }).click();
-    await page.getByRole('button', { name: 'Import 12' }).click();
+    await page.getByRole('button', { name: 'Import 12 into the drawer' }).click();
+    await page.getByRole('button', { name: 'Import 12 pencils' }).click();
     await expect(slots(page)).toHaveCount(12, { timeout: 60_000 });
 
     await page.getByRole('link', { name: 'Photo', exact: true }).click();
@@ -64,8 +64,8 @@ test('a sheet is made, read and taken in by keyboard alone, and is there after a
     await expect(page.getByText('2 of 2 pencils measured')).toBeVisible();
     await page.getByRole('button', { name: 'Import 2 into the drawer' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('button', { name: 'Import 2' })).toBeVisible();
-    await page.getByRole('button', { name: 'Import 2' }).focus();
+    await expect(page.getByRole('button', { name: 'Import 2 pencils' })).toBeVisible();
+    await page.getByRole('button', { name: 'Import 2 pencils' }).focus();
     await page.keyboard.press('Enter');
     await expect(slots(page)).toHaveCount(2, { timeout: 60_000 });
 });

@@ -27,7 +27,7 @@ async function point(page: Page, x: number, y: number): Promise<void> {
     await settled(page);
 }
 
-const settled = (page: Page) => expect(page.getByRole('region', { name: 'Recipes' })).toHaveAttribute('aria-busy', 'false');
+const settled = (page: Page) => expect(page.getByRole('region', { name: 'Recipes', exact: true })).toHaveAttribute('aria-busy', 'false');
 
 async function open(page: Page): Promise<void> {
     // The newest study opens first where nothing is remembered; these tests are about the demo's.

@@ -20,7 +20,7 @@ test('a photo of the drawing is held against the plan, and one of something else
     const checks = part.getByRole('region', { name: /^Check of/ });
     // Cancelled, nothing is kept of it; asked for again, it waits for its turn by itself.
     await part.getByRole('button', { name: 'Cancel' }).press('Enter');
-    await expect(part.getByRole('button', { name: /made-up/ })).toBeFocused();
+    await expect(part.getByRole('button', { name: /simulated/ })).toBeFocused();
     await expect(part.getByRole('status')).toHaveText('');
     await expect(part.getByRole('alert')).toHaveText('');
     await page.waitForTimeout(9000);

@@ -82,7 +82,7 @@ it('a fault in one place is said there', () => {
             <Broken />
         </PlaceBoundary>,
     );
-    expect(screen.getByRole('alert').textContent).toContain('“Drawer” can not be shown');
+    expect(screen.getByRole('alert').textContent).toContain('“Drawer” can’t be shown');
     fireEvent.click(screen.getByRole('button', { name: 'Reload this page' }));
     expect(reload).toHaveBeenCalledOnce();
     vi.unstubAllGlobals();

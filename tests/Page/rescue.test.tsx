@@ -1,12 +1,11 @@
 import { act, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
-import type { DropItem } from 'react-aria-components';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { describe, expect, it, vi } from 'vitest';
 import { RequestFailed } from '../../resources/ts/api/client';
 import { newQueries } from '../../resources/ts/api/newQueries';
 import { StudyRescue, isUnshown } from '../../resources/ts/app/StudyRescue';
 import { useLoaded } from '../../resources/ts/stage/useLoaded';
-import { droppedFile } from '../../resources/ts/ui/droppedFile';
+import { FileDrop } from '../../resources/ts/ui/FileDrop';
 import { application, wrapper } from './application';
 import { study } from './examples';
 
@@ -47,7 +46,7 @@ describe('a study that can not be shown', () => {
         app.says('DELETE', '/api/studies/7', null, 204);
         show();
         press('Delete study…');
-        expect(screen.getByText(/This can not be taken back/)).toBeTruthy();
+        expect(screen.getByText(/This can’t be undone/)).toBeTruthy();
         // The hand that was asked rests on the harmless answer.
         await waitFor(() => expect(document.activeElement?.textContent).toBe('Keep study'));
         press('Keep study');
@@ -67,15 +66,18 @@ describe('a study that can not be shown', () => {
     });
 });
 
-describe('what was dropped', () => {
-    const file = new File(['x'], 'low-water.jpg');
-    const text = { kind: 'text' } as unknown as DropItem;
-    const dropped = { kind: 'file', getFile: () => Promise.resolve(file) } as unknown as DropItem;
-
-    it('is the first file of it, whatever else came along, or nothing', async () => {
-        expect(await droppedFile([text, dropped])).toBe(file);
-        expect(await droppedFile([text])).toBeNull();
-        expect(await droppedFile([])).toBeNull();
+describe('where a file is dropped', () => {
+    it('takes the first file of it, says while one is held over it, and takes nothing where it is none', () => {
+        const [file, onFile] = [new File(['x'], 'low-water.jpg'), vi.fn()];
+        render(<FileDrop onFile={onFile}>the photo</FileDrop>);
+        const place = screen.getByText('the photo');
+        fireEvent.dragOver(place);
+        expect(place.dataset['dropTarget']).toBe('true');
+        fireEvent.drop(place, { dataTransfer: { files: [] } });
+        expect(place.dataset['dropTarget']).toBeUndefined();
+        expect(onFile).not.toHaveBeenCalled();
+        fireEvent.drop(place, { dataTransfer: { files: [file] } });
+        expect(onFile).toHaveBeenCalledWith(file);
     });
 });
 

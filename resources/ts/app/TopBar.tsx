@@ -50,6 +50,28 @@ const Bar = styled.header`
         align-items: center;
         gap: var(--space-3);
     }
+    /* On a phone the places come first; what a list or a choice is for is still read out. */
+    @media (max-width: 599px) {
+        gap: 0 var(--space-3);
+        & h1,
+        & label > span,
+        & .end > span {
+            position: absolute;
+            width: 1px;
+            height: 1px;
+            overflow: hidden;
+            clip-path: inset(50%);
+        }
+        & nav {
+            width: 100%;
+            justify-content: space-between;
+        }
+        & .end {
+            width: 100%;
+            margin-left: 0;
+            justify-content: space-between;
+        }
+    }
 `;
 
 const CHOICES = SURROUNDS.map((s) => ({ value: s, label: s }));

@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
-import { DropZone } from 'react-aria-components';
 import styled from 'styled-components';
 
 import { lookQuery } from './look/lookState';
@@ -9,11 +8,11 @@ import { CellNumbers, SpotNumbers } from './Labels';
 import { useLoaded } from './useLoaded';
 import { UnderPointer } from './UnderPointer';
 import { RING_WORDS, type SpotState } from './spotState';
-import { droppedFile } from '../ui/droppedFile';
+import { FileDrop } from '../ui/FileDrop';
 
 import { OnPhoto, PhotoViewProps } from './OnPhoto';
 
-const Target = styled(DropZone)`
+const Target = styled(FileDrop)`
     flex: 1;
     min-width: 0;
     &[data-drop-target] img {
@@ -165,7 +164,7 @@ export function PhotoView(props: PhotoViewProps) {
     const { pointer, handlers } = usePointing(props, stage, flip);
     const onKey = useRingKeys(props, flip, cursor);
     return (
-        <Target onDrop={(e) => void droppedFile(e.items).then((file) => file !== null && onPhoto(file))}>
+        <Target onFile={onPhoto}>
             <Stage
                 ref={stage}
                 $room={props.room}

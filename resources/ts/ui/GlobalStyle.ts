@@ -75,10 +75,10 @@ export const GlobalStyle = createGlobalStyle`
     /* Read from a metre away, with the pencil in the hand. */
     .from-afar {
         --type-number: clamp(56px, 7vw, 96px);
-        --type-title: clamp(20px, 2.2vw, 28px);
-        --type-text: clamp(15px, 1.4vw, 18px);
-        --type-small: 15px;
-        --type-figure: 14px;
+        --type-title: clamp(19px, 1.75vw, 24px);
+        --type-text: clamp(15px, 1.25vw, 17px);
+        --type-small: 14px;
+        --type-figure: 13px;
         font-size: var(--type-text);
     }
     * { box-sizing: border-box; }

@@ -33,7 +33,7 @@ describe('the log', () => {
         unmount();
         app.says('GET', '/api/book/log', log([session(1, { leftOut: 2, checks: [5] }), session(2)]));
         show();
-        const first = (await screen.findAllByRole('listitem'))[0] as HTMLElement;
+        const first = (await screen.findAllByText(/9 passes/))[0]?.closest('li') as HTMLElement;
         expect(first.textContent).toContain('9 passes in 1 h 00, 2 left out: “sea”, “stone, left”.');
         expect(first.textContent).toContain('741, 6.8 mm');
         expect(

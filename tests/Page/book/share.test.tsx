@@ -142,7 +142,7 @@ describe('everything taken along', () => {
         await waitFor(() =>
             expect(screen.getByRole('status').textContent).toBe(
                 'Restored: 3 pencils, 1 study, 5 recipes, 40 answers from practice. ' +
-                    '1 study you already have was left as it is. studies/2.json: damaged.',
+                    '1 study you already have was kept unchanged. studies/2.json: damaged.',
             ),
         );
     });

@@ -40,7 +40,7 @@ describe('a file on its way in', () => {
             preview: { ...preview.preview, counts: { new: 2, changed: 1, same: 0, dropped: 20, problems: 1 } },
         });
         render(<ImportPart isFirst={false} formats={formats} />, { wrapper });
-        expect(screen.getByText(/nothing changes before you say so/)).toBeTruthy();
+        expect(screen.getByText(/before anything is imported/)).toBeTruthy();
         choose();
         await screen.findByText('2 new, 1 changed, 0 as they are.');
         expect(screen.getByText('1 row has a problem; these rows are skipped:')).toBeTruthy();

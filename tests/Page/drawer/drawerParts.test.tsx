@@ -93,7 +93,7 @@ describe('balance', () => {
     it('says what is missing, twice there, crowded, and too many to be laid', () => {
         render(<DrawerFacts tray={tray} />);
         expect(screen.getByRole('region').textContent).toContain(
-            'ΔE00 7.6 in the mean, at most 31, from Slipway/1 to Slipway/2. 12 more don’t fit here',
+            'ΔE00 7.6 on average, at most 31, from Slipway/1 to Slipway/2. 12 more don’t fit here',
         );
         cleanup();
         render(<BalanceView tray={tray} paper="black" studies={[]} onPencil={vi.fn()} onWant={vi.fn()} />, { wrapper });
@@ -113,7 +113,7 @@ describe('balance', () => {
         await screen.findByText(/^59 % of the colours that all known pencils can mix/);
         await screen.findByText('1 planned colour; one of these would lower the mean error:');
         expect(screen.getByText('4.2 % more')).toBeTruthy();
-        expect(screen.getByText('ΔE00 0.8 nearer')).toBeTruthy();
+        expect(screen.getByText('error ΔE00 0.8 lower')).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Add F21 to wanted' }));
         fireEvent.click(screen.getByRole('button', { name: 'Show F20' }));
         expect(onWant).toHaveBeenCalledWith('Slipway/F21');
@@ -140,7 +140,7 @@ describe('mixes and lines', () => {
         render(<MixView ids={['Slipway/1', 'Slipway/2']} paper="black" />, { wrapper });
         expect(await screen.findByRole('img', { name: '2 over 1: b' })).toBeTruthy();
         expect(screen.getByRole('img', { name: '1 over 2: c' })).toBeTruthy();
-        fireEvent.change(screen.getByLabelText('Beneath'), { target: { value: 'firm' } });
+        fireEvent.change(screen.getByLabelText('Underneath'), { target: { value: 'firm' } });
         expect(screen.getByRole('link', { name: 'Print with empty boxes' }).getAttribute('href')).toBe(
             '/api/drawer/chart.pdf?ids%5B%5D=Slipway%2F1&ids%5B%5D=Slipway%2F2&paper=black&beneath=firm&above=medium',
         );

@@ -102,7 +102,7 @@ describe('drawing on the photo', () => {
 
     it('ends a trail when the pointer is lifted, but a press alone sets a corner', async () => {
         const photoStage = await begin();
-        press('Add by drawing');
+        press('Add a part');
         const at = (x: number, y: number) => ({ clientX: x, clientY: y, pointerId: 1 });
         fireEvent.pointerDown(photoStage, at(10, 10));
         fireEvent.pointerUp(photoStage, at(10, 10));

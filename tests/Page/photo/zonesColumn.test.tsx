@@ -79,7 +79,7 @@ describe('zones', () => {
             { kind: 'resetShades', zone: 4 },
         ]);
         press('Split by a line');
-        press('Remove by drawing');
+        press('Remove a part');
         press('Move red');
         press('Add a touch');
         const [red, teal] = [

@@ -59,7 +59,7 @@ describe('checking the drawing', () => {
         expect(screen.getByRole('list', { name: 'What to do next, zone by zone' }).textContent).toContain(
             'float, dark: Off: a step too light. 745 firmly over it',
         );
-        fireEvent.change(screen.getByLabelText('Laid so far'), { target: { value: '1' } });
+        fireEvent.change(screen.getByLabelText('Passes done'), { target: { value: '1' } });
         fireEvent.click(screen.getByRole('button', { name: 'Try with a simulated photo' }));
         await screen.findByText('The drawing matches the plan so far.');
         expect(app.last('POST')?.body).toEqual({ passes: 1 });
@@ -82,7 +82,7 @@ describe('checking the drawing', () => {
         expect(within(list).getAllByRole('listitem')).toHaveLength(6);
         fireEvent.click(screen.getByRole('button', { name: 'All 9' }));
         expect(within(list).getAllByRole('listitem')).toHaveLength(9);
-        fireEvent.click(screen.getByRole('button', { name: 'Fold it away' }));
+        fireEvent.click(screen.getByRole('button', { name: 'Hide findings' }));
         expect(screen.queryByRole('list', { name: 'What to do next, zone by zone' })).toBeNull();
     });
 

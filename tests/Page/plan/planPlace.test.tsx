@@ -58,12 +58,13 @@ describe('the plan as a place', () => {
     it('opens at the part that one was at last', async () => {
         const { unmount } = show();
         fireEvent.click(within(await parts()).getByText('Method'));
-        expect(screen.getByLabelText('Whole picture or zone')).toBeTruthy();
+        expect(await screen.findByLabelText('Whole picture or zone')).toBeTruthy();
         unmount();
         show();
         await parts();
-        expect(screen.getByLabelText('Whole picture or zone')).toBeTruthy();
+        expect(await screen.findByLabelText('Whole picture or zone')).toBeTruthy();
         fireEvent.click(within(await parts()).getByText('Print & files'));
+        await screen.findByRole('heading', { name: 'Versions' });
         expect(screen.queryByLabelText('Whole picture or zone')).toBeNull();
     });
 

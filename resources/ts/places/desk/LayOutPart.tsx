@@ -19,7 +19,7 @@ const Part = styled.section`
         margin: 0;
         padding: 0;
         display: grid;
-        grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+        grid-template-columns: repeat(auto-fill, minmax(min(150px, 40%), 1fr));
         gap: var(--space-4);
         width: 100%;
     }
@@ -34,6 +34,15 @@ const Part = styled.section`
     }
     @media (max-width: 899px) {
         grid-template-columns: minmax(0, 1fr);
+    }
+    @media (max-width: 599px) {
+        padding: var(--space-2) var(--space-4) var(--space-6);
+        & .swatch {
+            height: 40px;
+        }
+        & li b {
+            font-size: var(--type-title);
+        }
     }
 `;
 

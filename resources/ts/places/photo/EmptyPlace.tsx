@@ -1,4 +1,4 @@
-import { DropZone, FileTrigger } from 'react-aria-components';
+import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { useDrawer } from '../../api/studies';
 import { sentenceOf } from '../../api/client';
@@ -9,7 +9,7 @@ import { Button, WordButton } from '../../ui/controls';
 
 import { Row } from '../../ui/layout';
 import { usePastedPhoto } from './usePastedPhoto';
-import { droppedFile } from '../../ui/droppedFile';
+import { FileDrop } from '../../ui/FileDrop';
 
 const Place = styled.main`
     flex: 1;
@@ -55,7 +55,7 @@ export function EmptyPlace({ opening, onPhoto, onFault }: EmptyPlaceProps) {
     const drawer = useDrawer();
     return (
         <Place>
-            <DropZone onDrop={(e) => void droppedFile(e.items).then((file) => file !== null && onPhoto(file))}>
+            <FileDrop onFile={onPhoto}>
                 <h1>Start with the photo you want to draw</h1>
                 <p>
                     Drop it here, paste it, or choose a file: JPEG, PNG, WebP, TIFF or HEIC, up to 50 megapixels. It stays on this machine.
@@ -76,7 +76,7 @@ export function EmptyPlace({ opening, onPhoto, onFault }: EmptyPlaceProps) {
                         Use the sample photo
                     </WordButton>
                 </Row>
-            </DropZone>
+            </FileDrop>
             <ExampleRecipe />
             {drawer.data?.pencils.length === 0 && (
                 <section className="pencils" aria-label="First pencils">

@@ -9,6 +9,10 @@ const Block = styled.section`
     grid-template-columns: 128px minmax(0, 1fr);
     gap: 0 var(--space-4);
     padding: var(--space-3) var(--space-4) var(--space-2);
+    @media (max-width: 599px) {
+        grid-template-columns: 84px minmax(0, 1fr);
+        align-items: start;
+    }
 `;
 
 /** The spot alone on a neutral that is neither light nor dark, as one judges a colour. */

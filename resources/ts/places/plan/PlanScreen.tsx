@@ -12,7 +12,6 @@ import { UndoRedo } from '../../ui/UndoRedo';
 import { useInAddress } from '../../ui/useInAddress';
 import { PictureStage } from './PictureStage';
 import { RunBar } from './RunBar';
-import { MethodPart } from './MethodPart';
 import { ValueRunBars } from './ValueRunBars';
 import { stampOf, usePencilsAhead, usePlan, usePlanChanges, type PlanChanges } from './queries';
 import { ZonesPart } from './ZonesPart';
@@ -20,6 +19,7 @@ import { useDrawer } from '../../api/studies';
 import { Inset, Side, SideBar } from '../../ui/layout';
 
 const FirstPlan = lazy(async () => ({ default: (await import('./FirstPlan')).FirstPlan }));
+const MethodPart = lazy(async () => ({ default: (await import('./MethodPart')).MethodPart }));
 const PalettePart = lazy(async () => ({ default: (await import('./PalettePart')).PalettePart }));
 const TakeAlong = lazy(async () => ({ default: (await import('./TakeAlong')).TakeAlong }));
 const CheckPart = lazy(async () => ({ default: (await import('./check/CheckPart')).CheckPart }));

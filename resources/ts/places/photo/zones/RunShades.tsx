@@ -53,7 +53,7 @@ export function RunShades({ zone, onChange }: RunShadesProps) {
                                 <span className="soft">always there</span>
                             ) : (
                                 <WordButton aria-label={`Remove ${target.name}`} onPress={() => drop(target.shade)}>
-                                    Drop
+                                    Remove
                                 </WordButton>
                             )}
                         </li>

@@ -49,7 +49,7 @@ export function Touches({ zone, onChange, onTool }: TouchesProps) {
                                 Move
                             </WordButton>
                             <WordButton aria-label={`Remove ${touch.name}`} onPress={() => keep(all.filter((_, j) => j !== i))}>
-                                Drop
+                                Remove
                             </WordButton>
                         </span>
                     </li>

@@ -19,7 +19,7 @@ const Detail = styled.div`
     & label,
     & .field {
         display: grid;
-        grid-template-columns: 74px minmax(0, 1fr);
+        grid-template-columns: 88px minmax(0, 1fr);
         align-items: center;
     }
     & .two {
@@ -87,8 +87,8 @@ export function ZoneDetail({ zone, zones, at, onChange, onTool }: ZoneDetailProp
             <Borders zone={zone} zones={zones} onChange={onChange} />
             <div className="row">
                 <WordButton onPress={() => onTool({ kind: 'split', zone: n })}>Split by a line</WordButton>
-                <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Add by drawing</WordButton>
-                <WordButton onPress={() => onTool({ kind: 'take', zone: n })}>Remove by drawing</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'add', zone: n })}>Add a part</WordButton>
+                <WordButton onPress={() => onTool({ kind: 'take', zone: n })}>Remove a part</WordButton>
             </div>
         </Detail>
     );
@@ -214,7 +214,7 @@ function Described({ zone, onChange }: Pick<ZoneDetailProps, 'zone' | 'onChange'
                     ))}
                 </NativeSelect>
             </label>
-            <p className="soft">Proposed from the photo. On smooth surfaces the plan avoids visible paper grain.</p>
+            <p className="soft">On smooth surfaces the plan avoids paper grain.</p>
         </>
     );
 }

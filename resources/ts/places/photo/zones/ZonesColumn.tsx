@@ -70,7 +70,7 @@ const Tools = styled.div`
     display: flex;
     flex-wrap: wrap;
     align-items: center;
-    gap: 0 var(--space-2);
+    gap: 0 var(--space-1);
     & input[type='range'] {
         accent-color: #555;
         min-height: 44px;
@@ -139,7 +139,7 @@ function Propose({ first, busy, onPropose }: { first: boolean; busy: boolean; on
     return (
         <Tools>
             <label>
-                At most{' '}
+                Up to{' '}
                 <NativeSelect value={count} onChange={(e) => setCount(Number(e.target.value))} aria-label="Most zones to propose">
                     {COUNTS.map((n) => (
                         <option key={n}>{n}</option>
