@@ -4,7 +4,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
     testDir: 'tests/Browser',
     outputDir: 'var/test/browser',
-    snapshotPathTemplate: 'tests/Browser/pictures/{arg}{ext}',
+    snapshotPathTemplate: 'tests/Browser/whole/pictures/{arg}{ext}',
     workers: 1,
     timeout: 60_000,
     expect: { timeout: 15_000 },
