@@ -1,6 +1,7 @@
 import styled from 'styled-components';
 import type { Study } from '../../api/types';
 import { WordButton } from '../../ui/controls';
+import { Row } from '../../ui/layout';
 import { NextLine } from './lines';
 import type { DeskWork } from './useDeskWork';
 
@@ -30,9 +31,6 @@ export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWo
                         {current.coats === 1 ? 'Laid' : `Laid, ${COUNT[current.coats] ?? current.coats} coats`}
                     </Laid>
                     <NextLine current={current} next={next} study={study} />
-                    {current.coats > 1 && <WordButton onPress={() => work.tick('done', 1)}>One coat done</WordButton>}
-                    <WordButton onPress={() => work.tick('skipped')}>Skip pass</WordButton>
-                    <WordButton onPress={() => work.setBeside('other')}>I did something else</WordButton>
                 </>
             )}
             {ends && (
@@ -40,9 +38,18 @@ export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWo
                     Session done: a good place to stop. <WordButton onPress={() => work.setBeside('stop')}>Stop here</WordButton>
                 </p>
             )}
-            <WordButton isDisabled={!canUndo} onPress={work.back}>
-                Undo last tick
-            </WordButton>
+            <Row $tight>
+                {current !== null && (
+                    <>
+                        {current.coats > 1 && <WordButton onPress={() => work.tick('done', 1)}>One coat done</WordButton>}
+                        <WordButton onPress={() => work.tick('skipped')}>Skip pass</WordButton>
+                        <WordButton onPress={() => work.setBeside('other')}>I did something else</WordButton>
+                    </>
+                )}
+                <WordButton isDisabled={!canUndo} onPress={work.back}>
+                    Undo last tick
+                </WordButton>
+            </Row>
         </>
     );
 }

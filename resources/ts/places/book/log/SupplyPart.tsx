@@ -22,8 +22,11 @@ const Lines = styled.table`
         gap: var(--space-2);
         align-items: center;
     }
+    & td {
+        white-space: nowrap;
+    }
     & .length {
-        width: 34%;
+        width: 24%;
     }
     & .length > span {
         display: flex;
@@ -126,7 +129,7 @@ function Lengths({ pencils }: { pencils: PencilSupply['pencils'] }) {
                         </td>
                         <td>{p.usedMm === 0 ? 'none' : inLength(p.usedMm)}</td>
                         <td>{p.neededMm === 0 ? 'none' : inLength(p.neededMm)}</td>
-                        <td>{p.leftMm === null ? 'not measured' : inLength(p.leftMm)}</td>
+                        <td>{p.leftMm === null ? '–' : inLength(p.leftMm)}</td>
                     </tr>
                 ))}
             </tbody>

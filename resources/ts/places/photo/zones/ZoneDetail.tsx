@@ -16,7 +16,7 @@ const Detail = styled.div`
         align-items: center;
         gap: 0 var(--space-1);
     }
-    & label,
+    & label:not([data-rac]),
     & .field {
         display: grid;
         grid-template-columns: 88px minmax(0, 1fr);

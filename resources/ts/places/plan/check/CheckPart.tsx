@@ -173,7 +173,7 @@ function OneCheck({ check, base, isOpen, isPending, onRemove }: OneCheckProps) {
                 {check.zones.map((z) => `; ${z.name} ` + passesWords(z.passes))}: off by {check.meanDeltaE00.toFixed(1)} on average (ΔE00).{' '}
                 <WordButton aria-expanded={open} onPress={() => setOpen(!open)}>
                     {open ? 'Hide findings' : 'Show findings'}
-                </WordButton>
+                </WordButton>{' '}
                 <WordButton isPending={isPending} onPress={onRemove}>
                     Remove
                 </WordButton>
