@@ -13,6 +13,7 @@ use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Bus;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use KnottyPrism\Core\Formats\Drawers\DrawerFile;
 use KnottyPrism\Core\Medium\Pencil\Pencil;
@@ -26,6 +27,8 @@ abstract class TestCase extends BaseTestCase
             throw new \LogicException('Run these through ./test, or with DB_DATABASE set to a database whose name ends in _test.');
         }
         parent::setUp();
+        // Where tests run in several processes each has a database of its own; what is told apart from a transaction is told there, too.
+        config(['database.connections.apart.database' => DB::connection()->getDatabaseName()]);
         Storage::fake('local');
         $this->withoutVite();
         // Chosen ahead of time in the running application; here where a test asks for it.

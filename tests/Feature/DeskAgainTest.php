@@ -18,7 +18,7 @@ it('goes on from what lies when the plan of a zone has changed since', function 
     expect(array_column($between['zones'], 'number'))
         ->not->toContain($step['zone'])
         ->and($between['unplanned'])
-        ->toStartWith('One zone is not planned as things stand');
+        ->toStartWith('One zone is not planned yet');
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
     $desk = $this->getJson($base)->assertOk()->json();
     expect($zone($desk)['laid'])
@@ -43,8 +43,8 @@ it('keeps what lies where a hand is learned in the middle of a drawing, says wha
     expect(json_decode((string) $between->getContent()))
         ->toFitThePage('Desk')
         ->and($between->json('unplanned'))
-        ->toStartWith('No zone is planned as things stand')
-        ->toContain('What lies is kept')
+        ->toStartWith('No zone is planned yet')
+        ->toContain('What is drawn is kept')
         ->and($between->json('cannot'))
         ->not->toBeNull();
     expect(

@@ -163,7 +163,7 @@ it('saves, takes back and deletes what it can not show', function () {
         ->update(['document' => json_encode([...$document, 'spots' => [['number' => 1, 'name' => '', 'places' => []]]])]);
     foreach (['survey', 'plan'] as $place) {
         $answer = $this->getJson("$base/$place")->assertUnprocessable();
-        expect($answer->json('type'))->toBe('cannot-be-shown')->and($answer->json('detail'))->toContain('Undo last change');
+        expect($answer->json('type'))->toBe('cannot-be-shown')->and($answer->json('detail'))->toContain('Undo the last change');
     }
     $this->getJson('/api/studies')->assertOk()->assertJsonCount(1, 'studies');
     expect(

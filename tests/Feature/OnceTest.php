@@ -133,7 +133,7 @@ it('takes one change back for an undo that is sent three times, and none for one
             ->assertConflict()
             ->json('detail'),
     )
-        ->toContain('Changed elsewhere meanwhile')
+        ->toContain('Changed on another device meanwhile')
         ->toContain($words('two'));
     expect($state()['undoWords'])->toContain($words('two'));
     $made = $undo(['of' => $state()['stamp']], 'undo-number-3')

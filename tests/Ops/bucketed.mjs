@@ -19,4 +19,4 @@ const form = new FormData();
 form.set('photo', new Blob([photo()]), 'fields.png');
 const answer = await artist.ask('POST', '/api/studies', { form, key: newKey() });
 const studies = (await artist.read('/api/studies')).studies.length;
-process.exit(answer.status === 503 && answer.json().detail.includes('sent by itself') && studies === 0 ? 0 : 1);
+process.exit(answer.status === 503 && answer.json().detail.includes('sent when it is back') && studies === 0 ? 0 : 1);

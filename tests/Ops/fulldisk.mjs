@@ -35,7 +35,7 @@ for (const path of ['/api/studies', `/api/studies/${study}/photos`]) {
     const answer = await artist.ask('POST', path, { form: form() });
     holds(
         `${path} on a full disk: ${answer.status} ${answer.text.slice(0, 200)}`,
-        answer.status === 507 && answer.json().detail.includes('disk of this machine is full'),
+        answer.status === 507 && answer.json().detail.includes('disk of this computer is full'),
     );
 }
 holds(`${folders() - before} folders are left over`, folders() === before);

@@ -74,7 +74,7 @@ export const GlobalStyle = createGlobalStyle`
     }
     /* Read from a metre away, with the pencil in the hand. */
     .from-afar {
-        --type-number: clamp(56px, 7vw, 96px);
+        --type-number: clamp(66px, 7vw, 96px);
         --type-title: clamp(19px, 1.75vw, 24px);
         --type-text: clamp(15px, 1.25vw, 17px);
         --type-small: 14px;

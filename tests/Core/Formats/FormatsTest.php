@@ -139,7 +139,7 @@ it('says what is wrong with a file as a whole', function (string $text, string $
     'an unknown column' => ["number,heavy,price\n1,#112233,2\n", 'unknown column "price"'],
     'a header alone' => ["number,heavy\n", 'no pencils below it'],
     'too many cells' => ["number,heavy\n1,#112233,red, dark\n", 'row 2: it has 4 cells but the header names 2 columns'],
-    'broken JSON' => ['{"pencils": [', 'can not be read'],
+    'broken JSON' => ['{"pencils": [', 'can’t be read'],
     'JSON of something else' => ['{"papers": []}', 'must be a list of pencils'],
     'a JSON list of words' => ['["red"]', 'row 1: a pencil is an object'],
     'the same number in one line' => [

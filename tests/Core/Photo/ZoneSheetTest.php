@@ -335,7 +335,7 @@ it('keeps of a stroke only the points that say something, and is unpacked no fur
     expect($still->strokes[0]->points)->toHaveCount(2);
     $packed = base64_encode((string) gzcompress(str_repeat("\1", 5000)));
     expect(fn () => ZoneSheet::relabelled(LabelGrid::ofPacked(10, 10, $packed), [1 => new ZoneNote('all')]))->toBeRefused(
-        'can not be unpacked',
+        'can’t be unpacked',
     );
     expect(
         ZoneSheet::relabelled(LabelGrid::ofPacked(50, 100, $packed), [1 => new ZoneNote('all'), 7 => new ZoneNote('nothing')])->notes,

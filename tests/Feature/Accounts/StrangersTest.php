@@ -73,6 +73,7 @@ function belongings(Study $study): array
         '{accountImport}' => (string) $accountImport->id,
         '{recipe}' => (string) $recipe->id,
         '{study}' => (string) $study->id,
+        '{when}' => 'now',
         '{photo}' => (string) $study->photo()->id,
         '{import}' => (string) $import->id,
         '{sheet}' => (string) $sheet->id,

@@ -185,11 +185,11 @@ it('reckons a tick of the desk, tells what the plan still takes, and says in goo
         ->and($worn['worn']['laidMm'])
         ->toBe($short['usedMm'])
         ->and($worn['worn']['words'])
-        ->toContain('runs low');
+        ->toContain('running low');
     expect($short['leftMm'])
         ->toEqualWithDelta(30 - $short['usedMm'], 0.1)
         ->and($short['runsLow'])
         ->toBeTrue()
         ->and($short['words'])
-        ->toContain($short['neededMm'] > 0 ? 'will not last' : 'runs low');
+        ->toContain($short['neededMm'] > 0 ? 'may run out' : 'running low');
 });

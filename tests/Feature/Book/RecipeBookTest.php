@@ -136,7 +136,7 @@ it('says of a zone that was photographed how it turned out, unless its artist sa
     $kept = $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => $zone])
         ->assertCreated()
         ->json('recipes.0.outcome');
-    expect($kept)->toStartWith(sprintf('By its photo %.1f off what was expected: ', $found[$zone]));
+    expect($kept)->toStartWith(sprintf('In the photo %.1f away from the prediction: ', $found[$zone]));
     expect(
         $this->postJson("/api/studies/$study->id/book-recipes", ['zone' => $zone, 'outcome' => 'as hoped'])->json('recipes.0.outcome'),
     )->toBe('as hoped');

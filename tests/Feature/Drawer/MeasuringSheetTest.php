@@ -241,7 +241,7 @@ it('reads a page of swatches of one\'s own by a grid, once, and takes it in like
             [['corners' => '0.1,0.2'], 'four corners'],
             [['rows' => '0'], '1 to 24 rows'],
             [['columns' => '2'], 'grid of 1'],
-            [['pencils' => ''], 'Write down'],
+            [['pencils' => ''], 'List the pencils'],
             [['photo' => uploadOf('no photo', 'a.jpg')], ''],
             [['corners' => '0,0,1,0,1,1,0,1'], 'bare paper'],
         ] as [$wrong, $says]

@@ -54,7 +54,7 @@ describe('a file on its way in', () => {
         await screen.findByText('2 new, 1 changed, 0 as they are, 20 no longer owned.');
         expect(app.last('PATCH')?.body).toEqual({ known: 'renew', twice: 'merge', others: 'not owned' });
         fireEvent.click(screen.getByRole('button', { name: 'Import 23 pencils' }));
-        await screen.findByText(/^Taking in pencil 1 of 3/);
+        await screen.findByText(/^Importing pencil 1 of 3/);
         expect(screen.getByRole('progressbar')).toHaveProperty('value', 1);
     });
 
