@@ -84,9 +84,9 @@ test('the demo goes from zones to a printed plan, and is argued with by mouse', 
         await page.getByRole('button', { name: `Undo: ${done}, "rope"` }).click();
     }
     await expect(passes(page)).toHaveCount(count);
-    await expect(sequence(page)).toContainText("The planner's");
+    await expect(sequence(page)).toContainText('Planned:');
     await page.getByRole('button', { name: 'Compare sequences' }).click();
-    await expect(page.getByRole('button', { name: /^Take / }).nth(1)).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole('button', { name: /^Use / }).nth(1)).toBeVisible({ timeout: 20_000 });
 
     // A fade across it, by the mouse.
     await page.getByRole('button', { name: 'Fade' }).click();

@@ -51,7 +51,7 @@ it('keeps what lies where a hand is learned in the middle of a drawing, says wha
         $this->postJson("/api/studies/$study->id/plan/checks/made-up", ['passes' => 1])
             ->assertUnprocessable()
             ->json('detail'),
-    )->toContain('as things stand');
+    )->toContain('not planned yet');
     $this->postJson("/api/studies/$study->id/plan/run")->assertAccepted();
     $desk = $this->getJson($base)->assertOk()->assertJsonPath('unplanned', null)->assertJsonPath('cannot', null)->json();
     expect(array_column($desk['zones'], 'laid', 'number')[$step['zone']])
