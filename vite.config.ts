@@ -3,26 +3,9 @@ import react from '@vitejs/plugin-react';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
 
-/** Styles are written over many lines for who reads them; the page gets them on one: a kilobyte and a half less for every place. */
-const stylesOnOneLine = {
-    name: 'styles-on-one-line',
-    enforce: 'pre' as const,
-    transform: (code: string, id: string) =>
-        /resources\/ts\/.*\.tsx?$/.test(id)
-            ? code.replace(/((?:styled[\w.()<>$?:;, {}]*|css|createGlobalStyle)`)([^`]*)/g, (_, opens: string, style: string) => {
-                  return opens + style.replace(/\/\*.*?\*\//gs, '').replace(/\s*\n\s*/g, ' ');
-              })
-            : undefined,
-};
-
 export default defineConfig({
     // The page speaks English; what the controls would say in thirty other languages is a third of their script.
-    plugins: [
-        stylesOnOneLine,
-        laravel({ input: ['resources/ts/main.tsx'] }),
-        react(),
-        { ...optimizeLocales.vite({ locales: ['en-US'] }), enforce: 'pre' },
-    ],
+    plugins: [laravel({ input: ['resources/ts/main.tsx'] }), react(), { ...optimizeLocales.vite({ locales: ['en-US'] }), enforce: 'pre' }],
     build: {
         sourcemap: false,
         target: 'es2022',

@@ -83,7 +83,9 @@ final class StagesOfWork
         $zones = $this->board->zones($ground, $ticks);
         $habits = $this->keeper->habits($study, $ticks);
         $laid = array_map(static fn (ZoneAtDesk $z): int => $z->laid, $zones);
-        [$sessions] = Sessions::after($this->keeper->sitting($ticks, $habits), $this->order($ground, $study, $zones), $habits->session);
+        // By the pace of who works, as the desk has its sessions.
+        $order = $zones === [] ? [] : $this->board->order($ground, $zones, $habits);
+        [$sessions] = Sessions::after($this->keeper->sitting($ticks, $habits), $order, $habits->session);
         foreach ($afterSession ? $sessions[0] ?? [] : [] as $placed) {
             $laid[$placed->step->zone]++;
         }

@@ -20,7 +20,7 @@ final readonly class Character
     /** OKLCh hues from indigo to violet. */
     private const COOL_DARKS = [252.0, 325.0];
 
-    /** Scattering per unit of film from which a pencil opaque. */
+    /** Scattering per unit of film from which a pencil is opaque. */
     private const HIDING = 0.6;
 
     public Lab $heavy;

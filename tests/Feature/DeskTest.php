@@ -42,6 +42,21 @@ it('lays a picture pass by pass: each once, in its zone\'s own order, until all 
         ->not->toContain('unfinished');
 });
 
+it('shows the drawing as it lies, and as this session will leave it', function () {
+    [$study, $base] = deskOf($this);
+    $picture = fn (string $when): string => (string) $this->get("$base/picture/$when")->assertOk()->getContent();
+    $bare = (string) $this->get("/api/studies/$study->id/plan/image?step=0")->assertOk()->getContent();
+    $this->patchJson("$base/habits", ['session' => 10])->assertOk();
+    $desk = $this->getJson($base)->assertOk()->json();
+    $then = $picture('then');
+    expect(count($desk['sessions']))->toBeGreaterThan(1)->and($picture('now') === $bare)->toBeTrue()->and($then === $bare)->toBeFalse();
+    for ($left = $desk['sessions'][0]['steps']; $left > 0; $left--) {
+        $desk = ticked($this, $base, $desk['steps'][0])->assertOk()->json();
+    }
+    expect($picture('now') === $then)->toBeTrue();
+    $this->get("$base/picture/later")->assertNotFound();
+});
+
 it('takes a tick in once however often it is sent, and refuses one that another device has made', function () {
     [, $base] = deskOf($this);
     $step = $this->getJson($base)->json('steps.0');

@@ -56,7 +56,7 @@ final class Json extends DrawerFormat
     {
         $data = BoundedJson::decoded($text, self::MOST_VALUES, 'The drawer file');
         if ($data === null) {
-            throw BadFile::because('The drawer file begins like JSON but can’t be read:  '.json_last_error_msg().'.');
+            throw BadFile::because('The drawer file begins like JSON but can’t be read: '.json_last_error_msg().'.');
         }
         $rows = is_array($data) ? $data['pencils'] ?? $data : null;
         if (! is_array($rows) || ! array_is_list($rows) || $rows === []) {

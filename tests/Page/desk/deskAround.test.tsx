@@ -25,11 +25,15 @@ describe('before a session', () => {
 
     it('says what lies ready, how long it takes, and what to mind', () => {
         const onBegin = vi.fn();
-        render(<LayOutPart study={study} stamp={4} session={session()} of={3} onBegin={onBegin} />);
+        render(<LayOutPart study={study} stamp={4} isWhole session={session()} of={3} onBegin={onBegin} />);
         expect(screen.getByRole('heading').textContent).toBe('Today: 9 passes, about 59 minutes');
         expect(screen.getAllByRole('listitem').map((li) => li.textContent)).toEqual([
             '711Dry reed',
             'solventand a brush, a jar that closes, a rag',
+        ]);
+        expect(screen.getAllByRole('img').map((i) => i.getAttribute('src'))).toEqual([
+            '/api/studies/7/desk/picture/now?of=4',
+            '/api/studies/7/desk/picture/then?of=4',
         ]);
         expect(screen.getByText(/3 sessions left, including this one/)).toBeTruthy();
         expect(screen.getByRole('note').textContent).toContain('label first');
@@ -39,10 +43,19 @@ describe('before a session', () => {
 
     it('counts one pass as one, and the last session as none besides', () => {
         render(
-            <LayOutPart study={study} stamp={4} session={session({ steps: 1, minutes: 3, body: [] })} of={1} onBegin={() => undefined} />,
+            <LayOutPart
+                study={study}
+                stamp={4}
+                isWhole={false}
+                session={session({ steps: 1, minutes: 3, body: [] })}
+                of={1}
+                onBegin={() => undefined}
+            />,
         );
         expect(screen.getByRole('heading').textContent).toBe('Today: 1 pass, about 3 minutes');
         expect(screen.queryByText(/sessions left/)).toBeNull();
+        // A picture with gaps can't be drawn.
+        expect(screen.queryByRole('img')).toBeNull();
         expect(screen.queryByRole('note')).toBeNull();
     });
 });

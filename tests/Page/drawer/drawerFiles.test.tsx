@@ -39,7 +39,7 @@ describe('a file on its way in', () => {
             choices: { ...preview.choices, others: 'not owned' },
             preview: { ...preview.preview, counts: { new: 2, changed: 1, same: 0, dropped: 20, problems: 1 } },
         });
-        render(<ImportPart isFirst={false} formats={formats} />, { wrapper });
+        render(<ImportPart formats={formats} />, { wrapper });
         expect(screen.getByText(/before anything is imported/)).toBeTruthy();
         choose();
         await screen.findByText('2 new, 1 changed, 0 as they are.');
@@ -61,7 +61,7 @@ describe('a file on its way in', () => {
     it('is left with nothing changed, and a file that can not be read says why', async () => {
         app.says('POST', '/api/drawer/imports', preview, 201);
         app.says('DELETE', '/api/drawer/imports/4', { ...preview, state: 'cancelled', preview: null });
-        render(<ImportPart isFirst={false} formats={formats} />, { wrapper });
+        render(<ImportPart formats={formats} />, { wrapper });
         choose();
         fireEvent.click(await screen.findByRole('button', { name: 'Cancel' }));
         await screen.findByText('Import cancelled; your drawer is unchanged.');

@@ -121,7 +121,14 @@ function AtWork({ study, desk, changes }: { study: Study; desk: Desk; changes: D
             <HeadLine desk={desk} work={work} isHow={isHow} onHow={() => setIsHow(!isHow)} />
             {isHow && <HabitsPart desk={desk} onChange={(change) => changes.habits.mutate(change)} />}
             {!work.sitting.isBegun && session !== undefined && current !== null && work.beside === 'pass' ? (
-                <LayOutPart study={study} stamp={desk.stamp} session={session} of={desk.sessions.length} onBegin={work.sitting.begin} />
+                <LayOutPart
+                    study={study}
+                    stamp={desk.stamp}
+                    isWhole={desk.unplanned === null}
+                    session={session}
+                    of={desk.sessions.length}
+                    onBegin={work.sitting.begin}
+                />
             ) : (
                 <Two className="from-afar" $isLeft={desk.habits.hand === 'left'}>
                     <div className="photo">

@@ -47,7 +47,7 @@ const Part = styled.section`
 `;
 
 /** How the drawing is, and how it will be: one under the other where they are read upright, side by side where there is room. */
-const Pictures = styled.div`
+const Pictures = styled.div<{ $shape: number }>`
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
     gap: var(--space-3);
@@ -58,7 +58,7 @@ const Pictures = styled.div`
         display: block;
         width: 100%;
         background: var(--raised);
-        aspect-ratio: var(--shape);
+        aspect-ratio: ${(p) => p.$shape};
     }
     & figcaption {
         padding-top: var(--space-1);
@@ -70,14 +70,15 @@ interface LayOutPartProps {
     study: Study;
     /** Of the desk as it is shown, so that another picture is another address. */
     stamp: number;
+    /** Whether every zone is planned: a picture with gaps can't be drawn. */
+    isWhole: boolean;
     session: Desk['sessions'][number];
     of: number;
     onBegin: () => void;
 }
 
 /** Before a session: what it will make of the drawing, and what to lay out for it, so that nothing has to be fetched in the middle. */
-export function LayOutPart({ study, stamp, session, of, onBegin }: LayOutPartProps) {
-    const shape = { '--shape': study.photoWidth / study.photoHeight } as React.CSSProperties;
+export function LayOutPart({ study, stamp, isWhole, session, of, onBegin }: LayOutPartProps) {
     const picture = (when: 'now' | 'then') => `/api/studies/${study.id}/desk/picture/${when}?of=${stamp}`;
     return (
         <Part className="from-afar" aria-label="Laying out">
@@ -103,16 +104,18 @@ export function LayOutPart({ study, stamp, session, of, onBegin }: LayOutPartPro
                 </Button>
             </div>
             <div className="laid-out">
-                <Pictures style={shape}>
-                    <figure>
-                        <img src={picture('now')} alt="The drawing as the plan has it now" />
-                        <figcaption>now</figcaption>
-                    </figure>
-                    <figure>
-                        <img src={picture('then')} alt="The drawing as the plan has it after this session" />
-                        <figcaption>after this session</figcaption>
-                    </figure>
-                </Pictures>
+                {isWhole && (
+                    <Pictures $shape={study.photoWidth / study.photoHeight}>
+                        <figure>
+                            <img src={picture('now')} alt="The drawing as the plan has it now" />
+                            <figcaption>now</figcaption>
+                        </figure>
+                        <figure>
+                            <img src={picture('then')} alt="The drawing as the plan has it after this session" />
+                            <figcaption>after this session</figcaption>
+                        </figure>
+                    </Pictures>
+                )}
                 <p>
                     {of > 1 ? `${of} sessions left, including this one. ` : ''}Put a clean sheet of paper under your hand so that nothing
                     smears.

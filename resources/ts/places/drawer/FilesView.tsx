@@ -46,7 +46,7 @@ interface FilesViewProps {
 export function FilesView({ lines, formats, order, range, onFault }: FilesViewProps) {
     return (
         <Column aria-label="Import & export">
-            <ImportPart isFirst={lines.length === 0} formats={formats} />
+            <ImportPart formats={formats} />
             {lines.length > 0 && (
                 <>
                     <PartHead>

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { askAgain, putAnswer } from '../../api/answers';
-import { ask, askFile, askWithFile, RequestFailed, send, sentenceOf } from '../../api/client';
+import { ask, askWithFile, RequestFailed, send, sentenceOf } from '../../api/client';
 import { newKey } from '../../api/keptEdits';
 import type { DrawerImport, DrawerLines, ImportChoices } from '../../api/types';
 import { PartHead } from '../../ui/Column';
@@ -69,13 +69,9 @@ export function useImport() {
 const ALSO_ENDINGS = ['.ti3', '.cgats'];
 
 /** A drawer file on its way in: chosen, looked at with every problem, taken in with progress; nothing happens before it is agreed to. */
-export function ImportPart({ isFirst, formats }: { isFirst: boolean; formats: DrawerLines['formats'] }) {
+export function ImportPart({ formats }: { formats: DrawerLines['formats'] }) {
     const bringing = useImport();
     const { setProblems, id, begin, data } = bringing;
-    const sample = async () => {
-        setProblems([]);
-        begin.mutate(new File([await askFile('/api/drawer/sample.csv')], 'sample.csv'));
-    };
     return (
         <>
             <PartHead $first>
@@ -95,13 +91,6 @@ export function ImportPart({ isFirst, formats }: { isFirst: boolean; formats: Dr
                 </FileTrigger>
             </PartHead>
             <Bringing bringing={bringing} />
-            {isFirst && id === null && (
-                <p>
-                    <Button onPress={() => void sample().catch((error: unknown) => setProblems([sentenceOf(error)]))}>
-                        Use sample pencils
-                    </Button>
-                </p>
-            )}
             {id === null && <p>{formats.map((f) => f.name).join(', ')}. You see what would change before anything is imported.</p>}
         </>
     );

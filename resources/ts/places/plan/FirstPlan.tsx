@@ -1,36 +1,38 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { askAgain } from '../../api/answers';
-import { send, sentenceOf } from '../../api/client';
-import { newKey } from '../../api/keptEdits';
+import { laneOf } from '../../api/studies';
+import { toSend } from '../../api/lane';
 import type { Study } from '../../api/types';
+import { useLane } from '../../api/useOutbox';
 import { Button } from '../../ui/controls';
 import type { PlanChanges } from './queries';
 
-/** Zones that are proposed where a photo has none; a dozen is what most pictures need. */
+/** Zones that are proposed at most where a photo has none. */
 const MOST_ZONES = 14;
+const WORDS = 'propose zones';
 
 interface FirstPlanProps {
     study: Study;
     changes: PlanChanges;
-    onFault: (text: string) => void;
+    onFault: (error: unknown) => void;
 }
 
-/** A photo without zones: they are proposed, and planned, in one press. */
+/** A photo without zones: they are proposed, and planned, in one press; both wait in the study's lane, one after the other. */
 export function FirstPlan({ study, changes, onFault }: FirstPlanProps) {
-    const client = useQueryClient();
-    const begin = useMutation({
-        mutationFn: () =>
-            send('POST', `/api/studies/${study.id}/survey/changes`, { json: { kind: 'proposeZones', most: MOST_ZONES, key: newKey() } }),
-        onSuccess: async () => {
-            await askAgain(client, 'survey', 'plan');
-            changes.run.mutate();
-        },
-        onError: (error) => onFault(sentenceOf(error)),
-    });
+    const lane = useLane(laneOf(study.id), onFault);
+    const begin = () => {
+        lane.add({
+            words: WORDS,
+            history: 'survey',
+            put: ['survey', study.id],
+            stale: ['plan'],
+            ...toSend('POST', `/api/studies/${study.id}/survey/changes`, { kind: 'proposeZones', most: MOST_ZONES }),
+        });
+        changes.run.mutate();
+    };
+    const isPending = lane.has(WORDS) || changes.run.isPending;
     return (
         <p>
-            <Button $main isPending={begin.isPending} onPress={() => begin.mutate()}>
-                {begin.isPending ? 'Finding zones…' : 'Propose zones and plan the picture'}
+            <Button $main isPending={isPending} onPress={begin}>
+                {isPending ? 'Finding zones…' : 'Propose zones and plan the picture'}
             </Button>
         </p>
     );

@@ -67,17 +67,7 @@ export function PlanScreen({ study, onFault }: { study: Study; onFault: (text: s
     }
     const known = drawer.data?.pencils ?? [];
     if (data.cannot !== null) {
-        return (
-            <Inset as="main">
-                <p>{data.cannot}</p>
-                <Suspense fallback={null}>{known.length > 0 && <FirstPlan study={study} changes={changes} onFault={onFault} />}</Suspense>
-                {drawer.data !== undefined && known.length === 0 && <FirstPencils onFault={onFault} />}
-                <p>
-                    <Link to={`/photo/${study.id}?beside=zones`}>Go to the zones of the photo</Link> ·{' '}
-                    <Link to="/drawer">Go to the drawer</Link>
-                </p>
-            </Inset>
-        );
+        return <NothingToPlan {...{ study, changes, onFault }} cannot={data.cannot} pencils={drawer.data?.pencils.length ?? null} />;
     }
     const stamp = stampOf(data);
     return (
@@ -143,6 +133,34 @@ function NotOpen({ study, fault, onUndo, onFault }: NotOpenProps) {
             ) : (
                 <span role="alert">{sentenceOf(fault)}</span>
             )}
+        </Inset>
+    );
+}
+
+interface NothingToPlanProps {
+    study: Study;
+    cannot: string;
+    /** How many there are; null while that is not known. */
+    pencils: number | null;
+    changes: PlanChanges;
+    onFault: (text: string) => void;
+}
+
+/** What is missing, and the one press that helps: zones and a plan, or pencils. */
+function NothingToPlan({ study, cannot, pencils, changes, onFault }: NothingToPlanProps) {
+    return (
+        <Inset as="main">
+            <p>{cannot}</p>
+            {pencils === 0 && <FirstPencils onFault={onFault} />}
+            {pencils !== null && pencils > 0 && (
+                <Suspense fallback={null}>
+                    <FirstPlan study={study} changes={changes} onFault={(error) => onFault(sentenceOf(error))} />
+                </Suspense>
+            )}
+            <p>
+                <Link to={`/photo/${study.id}?beside=zones`}>Go to the zones of the photo</Link> ·{' '}
+                <Link to="/drawer">Go to the drawer</Link>
+            </p>
         </Inset>
     );
 }

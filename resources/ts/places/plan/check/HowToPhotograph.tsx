@@ -70,6 +70,6 @@ export function HowToPhotograph() {
     );
 }
 
-/** The demo's rope: as the plan has it, and a step lighter. */
+/** Made up for the example: a grey of rope, and the same a value step lighter. */
 const EXPECTED = '#9b9683';
 const FOUND = '#b7b29e';
