@@ -45,7 +45,7 @@ export function FirstPencilWays({ onFault, onWay }: FirstPencilsProps) {
             <p>Your drawer is empty. Add a dozen pencils and every photo gives recipes at once.</p>
             <Ways>
                 <li>
-                    <Button $main isPending={samples.isPending} onPress={() => samples.mutate()}>
+                    <Button isPending={samples.isPending} onPress={() => samples.mutate()}>
                         {samples.isPending ? 'Adding pencils…' : 'Use sample pencils'}
                     </Button>
                     <span>24 invented pencils, to try everything with.</span>

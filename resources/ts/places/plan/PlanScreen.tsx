@@ -16,7 +16,7 @@ import { ValueRunBars } from './ValueRunBars';
 import { stampOf, usePencilsAhead, usePlan, usePlanChanges, type PlanChanges } from './queries';
 import { ZonesPart } from './ZonesPart';
 import { useDrawer } from '../../api/studies';
-import { Inset, Side, SideBar } from '../../ui/layout';
+import { Aired, Inset, Side, SideBar } from '../../ui/layout';
 
 const FirstPlan = lazy(async () => ({ default: (await import('./FirstPlan')).FirstPlan }));
 const MethodPart = lazy(async () => ({ default: (await import('./MethodPart')).MethodPart }));
@@ -150,7 +150,7 @@ interface NothingToPlanProps {
 function NothingToPlan({ study, cannot, pencils, changes, onFault }: NothingToPlanProps) {
     return (
         <Inset as="main">
-            <p>{cannot}</p>
+            <Aired>{cannot}</Aired>
             {pencils === 0 && <FirstPencils onFault={onFault} />}
             {pencils !== null && pencils > 0 && (
                 <Suspense fallback={null}>
