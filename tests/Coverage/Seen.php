@@ -47,6 +47,8 @@ final class Seen
         if (! is_file($copy)) {
             $part = $copy.'.'.getmypid();
             file_put_contents($part, Branches::noted($source, "$root/$file", $file));
+            // Files of the last two seconds are not compiled ahead, and loops in them stay slow.
+            touch($part, time() - 60);
             rename($part, $copy);
         }
 
