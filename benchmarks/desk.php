@@ -24,7 +24,7 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Photo\Zones\ZoneMap;
 use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlanPicture;
-use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\StartingPoint;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -35,7 +35,7 @@ $planned = static function (string $name, WorkingHabits $habits): WorkPlan {
     $plan = (new PlanPicture(
         DrawerFile::drawer((string) file_get_contents(__DIR__.'/../demo/drawer.csv')),
         Paper::whiteMedium(),
-        new PlanSettings([PlanSettings::WHOLE => Method::opinion()->settings()]),
+        new PlanSettings([PlanSettings::WHOLE => StartingPoint::LightToDark->method()->settings()]),
     ))->whole($grid, ZoneMap::proposed($grid, 12));
     [$wide, $high] = [297.0, (297.0 * $grid->height) / $grid->width];
     $names = $lightness = $whites = $steps = [];

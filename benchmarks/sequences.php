@@ -20,6 +20,7 @@ use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\StartingPoint;
 use KnottyPrism\Core\Recipe\Search\MemoryShelf;
 use KnottyPrism\Core\Recipe\Sequence\SequenceAnswer;
 use KnottyPrism\Core\Recipe\Sequence\Shade;
@@ -59,7 +60,7 @@ foreach ($pictures as $name => $grid) {
     $free = $plan($grid, $map, Method::free());
     $took = (hrtime(true) - $start) / 1e9;
     $separate = SEPARATE[$name] ?? null;
-    $opinion = $plan($grid, $map, Method::opinion());
+    $opinion = $plan($grid, $map, StartingPoint::LightToDark->method());
     $ratio = $separate === null ? null : $free->errorInHand() / $separate[1];
     $ratios[] = $ratio ?? NAN;
     $rough = $plan($grid, $map->being(array_map(static fn (): Surface => Surface::Rough, $map->zones)), Method::free());

@@ -27,6 +27,7 @@ use KnottyPrism\Core\Medium\Pencil\Pencil;
 use KnottyPrism\Core\Picture\Palette\MadeArea;
 use KnottyPrism\Core\Picture\Palette\Purchases;
 use KnottyPrism\Core\Recipe\Search\AtlasShelf;
+use KnottyPrism\Core\Recipe\Sequence\Shade;
 use KnottyPrism\Core\Recipe\Substitute;
 
 /**
@@ -63,6 +64,8 @@ final class ChartAnswers
             return [
                 'paper' => $paper,
                 'share' => Figures::share($survey->share()),
+                'outline' => array_map(Figures::difference(...), $survey->owned->outline()),
+                'outlineOfAll' => array_map(Figures::difference(...), $survey->all->outline()),
                 'purchases' => array_map(
                     static fn (Purchase $p): array => [...ChartResource::pencil($p->pencil), 'gain' => Figures::share($p->gain)],
                     $survey->purchases,
@@ -102,8 +105,27 @@ final class ChartAnswers
         return [
             'study' => $study->name,
             'colours' => array_sum(array_map(static fn (MadeArea $m): int => count($m->answer->outcomes), $made)),
+            'seen' => self::seen($made),
             'purchases' => $purchases,
         ];
+    }
+
+    /**
+     * @param  list<MadeArea>  $made
+     * @return StudyPurchasesJson['seen'] the photo's colours that are worked
+     */
+    private static function seen(array $made): array
+    {
+        $shades = array_merge(...array_map(static fn (MadeArea $m): array => $m->answer->shades(), $made));
+
+        return array_map(
+            static fn (Shade $s): array => [
+                'hex' => (string) Figures::colour($s->seen)['hex'],
+                'chroma' => Figures::difference($s->seen->chroma()),
+                'hueDegrees' => Figures::difference($s->seen->hueDegrees()),
+            ],
+            array_values($shades),
+        );
     }
 
     /** @return LineTableJson for every pencil of a line the nearest of another */

@@ -26,6 +26,7 @@ use KnottyPrism\Core\Picture\PlannedZone;
 use KnottyPrism\Core\Picture\ZoneWarnings;
 use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Method\Setting;
+use KnottyPrism\Core\Recipe\Method\StartingPoint;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
 use KnottyPrism\Core\Recipe\Warnings\Warning;
 
@@ -104,7 +105,8 @@ final class PlanAnswers
 
     /**
      * @return array{
-     *   run: PlanRunJson|null, settings: PlanJson['settings'], methodSettings: PlanJson['methodSettings'], hues: list<string>,
+     *   run: PlanRunJson|null, settings: PlanJson['settings'], startingPoints: PlanJson['startingPoints'],
+     *   methodSettings: PlanJson['methodSettings'], hues: list<string>,
      *   pressures: PlanJson['pressures'], finishes: list<string>, undoWords: ?string, redoWords: ?string, named: PlanJson['named'],
      *   version: int, stamp: int
      * } what is so whether there is anything to plan or not
@@ -116,6 +118,15 @@ final class PlanAnswers
         return [
             'run' => self::run(PlanRun::query()->where('study_id', $study->id)->orderByDesc('id')->first()),
             'settings' => $this->settings($study),
+            'startingPoints' => array_map(
+                static fn (StartingPoint $p): array => [
+                    'value' => $p->value,
+                    'title' => $p->title(),
+                    'why' => $p->why(),
+                    'settings' => $p->method()->settings(),
+                ],
+                StartingPoint::cases(),
+            ),
             'methodSettings' => self::methodSettings(),
             'hues' => Recolour::CHOICES,
             'pressures' => SequenceResource::vocabulary(),

@@ -25,6 +25,7 @@ use KnottyPrism\Core\Picture\Decisions\PlanSettings;
 use KnottyPrism\Core\Picture\PlannedPicture;
 use KnottyPrism\Core\Picture\PlanPicture;
 use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\StartingPoint;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
@@ -59,7 +60,7 @@ final class PlanCommand extends Command
                 null,
                 InputOption::VALUE_REQUIRED,
                 'settings k=v,…; "" for free',
-                implode(',', Method::opinion()->settings()),
+                implode(',', StartingPoint::LightToDark->method()->settings()),
             )
             ->addOption('zones', null, InputOption::VALUE_REQUIRED, 'at most so many, 1–20', '12')
             ->addOption(

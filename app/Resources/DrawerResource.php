@@ -32,6 +32,7 @@ final class DrawerResource
             'balance' => [
                 'words' => $balance->words(),
                 'counts' => $balance->counts,
+                'families' => $balance->families,
                 'crowded' => $balance->crowded,
                 'twins' => array_map(
                     static fn (array $t): array => [

@@ -12,7 +12,7 @@ use App\Photos\PhotoStore;
 use App\Quota\Room;
 use Illuminate\Support\Facades\DB;
 use KnottyPrism\Core\Error\ImpossibleChange;
-use KnottyPrism\Core\Recipe\Method\Method;
+use KnottyPrism\Core\Recipe\Method\StartingPoint;
 
 /** Studies and the photos in them: rows and files come together and go together. */
 final class StudyKeeper
@@ -50,7 +50,7 @@ final class StudyKeeper
                         'name' => $name,
                         'paper' => 'white medium',
                         'origin' => Study::newOrigin(),
-                        'first_method' => implode(',', Method::opinion()->settings()),
+                        'first_method' => implode(',', StartingPoint::LightToDark->method()->settings()),
                         ...$columns['width'] >= $columns['height'] ? [] : ['drawing_width_mm' => 210, 'drawing_height_mm' => 297],
                     ]);
                 $photo = $study->photos()->create($columns);

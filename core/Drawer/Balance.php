@@ -44,15 +44,19 @@ final readonly class Balance
     /** @var array<string, int> pencils of each base family */
     public array $counts;
 
+    /** @var array<string, list<string>> which they are, by their identifiers, in the order of the portraits */
+    public array $families;
+
     /** @param  list<Portrait>  $portraits */
     public function __construct(array $portraits)
     {
         $colours = array_values(array_filter($portraits, static fn (Portrait $p): bool => ! $p->pencil->isBlender()));
-        $counts = array_fill_keys([...self::BASES, 'brown', 'grey', 'white', 'black'], 0);
+        $families = array_fill_keys([...self::BASES, 'brown', 'grey', 'white', 'black'], []);
         foreach ($colours as $p) {
-            $counts[$p->reading->family->base]++;
+            $families[$p->reading->family->base][] = $p->pencil->id();
         }
-        $this->counts = $counts;
+        $this->families = $families;
+        $this->counts = $counts = array_map(count(...), $families);
         $this->missing = self::missing($colours);
         $this->twins = self::twins($colours);
         $ring = array_sum(array_intersect_key($counts, array_flip(self::BASES)));

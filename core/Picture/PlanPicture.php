@@ -127,18 +127,31 @@ final class PlanPicture
      */
     public function sequences(int $zone, array $shades, PalettePart $palette, int $count): array
     {
+        try {
+            return $this->inMethod($this->settings->methodOf($zone), $shades, $palette, $count);
+        } catch (MethodRefuses) {
+            // A method may forbid what a zone needs; it is planned all the same, in a free method.
+            return $this->inMethod(Method::free(), $shades, $palette, $count);
+        }
+    }
+
+    /**
+     * Sequences for a zone in a method that need not be the plan's.
+     *
+     * @param  non-empty-list<Shade>  $shades  what the zone asks for
+     * @return non-empty-list<SequenceAnswer>
+     *
+     * @throws MethodRefuses when it leaves nothing for one of them
+     */
+    public function inMethod(Method $method, array $shades, PalettePart $palette, int $count): array
+    {
         $hand = $this->handOf($palette);
         $strangeness = [];
         foreach ($hand as $pencil) {
             $strangeness[$pencil->id()] = in_array($pencil->id(), $palette->base, true) ? 0.0 : self::NEW_IN_PICTURE;
         }
-        $shades = ZoneShades::worked($shades);
-        try {
-            return $this->finder($this->settings->methodOf($zone), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
-        } catch (MethodRefuses) {
-            // A method may forbid what a zone needs; it is planned all the same, in a free method.
-            return $this->finder(Method::free(), $hand)->for($shades, $this->mostPasses, $count, $strangeness);
-        }
+
+        return $this->finder($method, $hand)->for(ZoneShades::worked($shades), $this->mostPasses, $count, $strangeness);
     }
 
     /** @param  list<Pencil>  $hand */

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Answers\PlanAnswers;
 use App\Answers\RampAnswers;
+use App\Answers\TriedMethods;
 use App\Edits\PlanEdits;
 use App\Http\CannotBeShown;
 use App\Http\Requests\Plan\PlanChangeRequest;
@@ -147,13 +148,17 @@ final class PlanController extends Controller
         return $this->whole($request, $study);
     }
 
-    /** Up to three sequences for a zone. */
-    public function answers(ZoneRequest $request, Study $study): JsonResponse
+    /** Up to three sequences for a zone, or the one in which a method would work it. */
+    public function answers(ZoneRequest $request, Study $study, TriedMethods $tried): JsonResponse
     {
         $ground = $this->plans->ground($this->user($request), $study);
         $zone = $this->plans->zone($ground, $request->zone());
         $palette =
             $this->plans->palettePart($ground) ?? throw ImpossibleChange::because('The picture is not planned yet; plan it first.');
+        $start = $request->start();
+        if ($start !== null) {
+            return new JsonResponse(['answers' => [$tried->in($ground, $zone->zone, $palette, $start)]]);
+        }
 
         return new JsonResponse([
             'answers' => array_map(

@@ -33,6 +33,16 @@ final class Reach
         return array_sum(array_map(self::wedge(...), $this->chroma));
     }
 
+    /** @return list<float> the largest C* of each sector, whatever its lightness, from hue 0° on: what is reached, seen from above */
+    public function outline(): array
+    {
+        $of = fn (int $sector): float => max(
+            array_map(fn (int $band): float => $this->chroma[$band * self::SECTORS + $sector] ?? 0.0, range(0, self::BANDS - 1)),
+        );
+
+        return array_map($of, range(0, self::SECTORS - 1));
+    }
+
     /** With another's colours added, this one being left as it is. */
     public function with(self $other): self
     {

@@ -14,9 +14,6 @@ use KnottyPrism\Core\Medium\Finishes\Finish;
  */
 final readonly class Method
 {
-    /** What a new study begins with: a method with an opinion, which every setting can be loosened from. */
-    private const OPINION = ['values=light-to-dark', 'darks=black-last', 'lights=reserve-paper', 'neutralising=computed'];
-
     /** @param  array<string, Setting>  $chosen  by name */
     private function __construct(private array $chosen)
     {
@@ -54,11 +51,6 @@ final readonly class Method
             static fn (string $setting): array => array_map(static fn (Setting $s): string => (string) $s->value, $setting::cases()),
             self::kinds(),
         );
-    }
-
-    public static function opinion(): self
-    {
-        return self::ofSettings(self::OPINION);
     }
 
     public static function free(): self

@@ -2026,6 +2026,10 @@ export interface components {
                 counts: {
                     [key: string]: number;
                 };
+                /** @description identifiers of the pencils by family */
+                families: {
+                    [key: string]: string[];
+                };
                 crowded: string[];
                 twins: {
                     one: string;
@@ -2231,6 +2235,12 @@ export interface components {
                 without: string[];
                 hue: string;
             };
+            startingPoints: {
+                value: string;
+                title: string;
+                why: string;
+                settings: string[];
+            }[];
             methodSettings: {
                 name: string;
                 title: string;
@@ -2567,6 +2577,10 @@ export interface components {
         DrawerReach: {
             paper: string;
             share: number;
+            /** @description largest chroma by hue, in equal sectors from hue 0 on */
+            outline: number[];
+            /** @description that of all known pencils */
+            outlineOfAll: number[];
             purchases: (components["schemas"]["ChartPencil"] & {
                 /** @description share of all that is reached */
                 gain: number;
@@ -2596,6 +2610,12 @@ export interface components {
         StudyPurchases: {
             study: string;
             colours: number;
+            /** @description the photo's colours that are planned */
+            seen: {
+                hex: string;
+                chroma: number;
+                hueDegrees: number;
+            }[];
             purchases: (components["schemas"]["ChartPencil"] & {
                 /** @description by how much the mean of the study's colours comes nearer */
                 deltaE00: number;
@@ -5480,6 +5500,8 @@ export interface operations {
         parameters: {
             query: {
                 zone: number;
+                /** @description a starting point of the plan; then one sequence */
+                start?: string;
             };
             header?: never;
             path: {

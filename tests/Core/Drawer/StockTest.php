@@ -141,6 +141,12 @@ it('measures the solid that colours reach, whatever order they come in, and neve
         }
     }
     expect($cylinder->volume())->toEqualWithDelta(M_PI * 50 ** 2 * 100, 1.0);
+    // Seen from above it is a disc, with a spike where one dark colour reaches farther.
+    $cylinder->add(new Lab(12, 0, 80));
+    $outline = $cylinder->outline();
+    expect($outline[9])->toEqualWithDelta(80, 1e-6);
+    unset($outline[9]);
+    expect($outline)->toHaveCount(35)->each->toEqualWithDelta(50, 1e-6);
 });
 
 it('says which pencils would add most to what a drawer reaches', function () {

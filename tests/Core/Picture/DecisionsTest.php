@@ -20,8 +20,8 @@ use KnottyPrism\Core\Picture\Decisions\SequenceNote;
 use KnottyPrism\Core\Picture\Palette\PalettePart;
 use KnottyPrism\Core\Picture\Palette\PlannedPalette;
 use KnottyPrism\Core\Picture\ReachableTone;
-use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Method\PaletteLimit;
+use KnottyPrism\Core\Recipe\Method\StartingPoint;
 use KnottyPrism\Core\Recipe\Remedies\SequenceChanges;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\Regrade;
@@ -107,11 +107,11 @@ it('holds what an artist decided, each thing by itself, and forgets what says no
 
 it('lets a zone work otherwise than the whole, and refuses what no method and no hue is', function () {
     $settings = new PlanSettings(
-        methods: [PlanSettings::WHOLE => Method::opinion()->settings(), 4 => ['values=dark-to-light']],
+        methods: [PlanSettings::WHOLE => StartingPoint::LightToDark->method()->settings(), 4 => ['values=dark-to-light']],
         hues: [PlanSettings::WHOLE => 'grey', 4 => 'as seen'],
     );
     expect($settings->methodOf(7)->settings())
-        ->toBe(Method::opinion()->settings())
+        ->toBe(StartingPoint::LightToDark->method()->settings())
         ->and($settings->methodOf(4)->settings())
         ->toBe(['values=dark-to-light'])
         ->and($settings->recolourOf(4)->hue)

@@ -11,8 +11,8 @@ use KnottyPrism\Core\Medium\Paper\Paper;
 use KnottyPrism\Core\Recipe\FindSequences;
 use KnottyPrism\Core\Recipe\GoingOn\FindRest;
 use KnottyPrism\Core\Recipe\GoingOn\RestChanges;
-use KnottyPrism\Core\Recipe\Method\Method;
 use KnottyPrism\Core\Recipe\Method\Mode;
+use KnottyPrism\Core\Recipe\Method\StartingPoint;
 use KnottyPrism\Core\Recipe\Sequence\GradedPass;
 use KnottyPrism\Core\Recipe\Sequence\RecipeLabel;
 use KnottyPrism\Core\Recipe\Sequence\Sequence;
@@ -38,7 +38,7 @@ test('where another pencil lies than was planned the rest comes nearer than the 
     $shades,
     $even,
 ): void {
-    $planned = (new FindSequences(new Drawer($pencils()), Paper::whiteMedium(), Method::opinion()))->for($shades())[0]->sequence;
+    $planned = (new FindSequences(new Drawer($pencils()), Paper::whiteMedium(), StartingPoint::LightToDark->method()))->for($shades())[0]->sequence;
     $lies = new Sequence([$even($laid, Pressure::Medium)]);
     $yet = new Sequence(array_slice($planned->passes, 1));
     $find = new FindRest($shades(), $pencils(), Paper::whiteMedium());

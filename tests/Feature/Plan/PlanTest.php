@@ -83,6 +83,27 @@ it('plans a picture in one action, says how it will look, and what it takes', fu
     $this->get("$base/palette.doc")->assertNotFound();
 });
 
+it('tries a starting point in a zone before it is taken, and what it promised is what comes', function () {
+    $study = pictureOf($this);
+    $base = "/api/studies/$study->id/plan";
+    $coats = array_column($this->getJson($base)->json('startingPoints'), 'settings', 'value')['many-light-coats'];
+    // Without pencils chosen nothing can be tried, and that is said.
+    $this->getJson("$base/answers?zone=1&start=many-light-coats")->assertUnprocessable();
+    $this->postJson("$base/run")->assertAccepted();
+    $plan = $this->getJson($base)->json();
+    $zone = $plan['zones'][0]['number'];
+    $tried = $this->getJson("$base/answers?zone=$zone&start=many-light-coats")->assertOk()->json('answers.0');
+    expect($this->getJson($base)->json('stamp'))->toBe($plan['stamp']);
+    foreach ($tried['passes'] as $pass) {
+        expect(array_intersect(array_values(array_filter($pass['pressures'])), ['firm', 'full']))->toBe([]);
+    }
+    changedBy($this, $study, ['kind' => 'method', 'zone' => $zone, 'settings' => $coats])->assertOk();
+    $this->postJson("$base/run")->assertAccepted();
+    expect(sequenceOf($this->getJson($base)->json(), $zone)['words'])->toBe($tried['words']);
+    $this->getJson("$base/answers?zone=$zone&start=upside-down")->assertUnprocessable();
+    $this->getJson("$base/answers?zone=99&start=many-light-coats")->assertUnprocessable();
+});
+
 it('plans again only what a change touches, and says what changed and why', function () {
     $study = pictureOf($this);
     $base = "/api/studies/$study->id/plan";

@@ -84,6 +84,7 @@ describe('balance', () => {
         balance: {
             words: '24 pencils: enough.',
             counts: { red: 7, blue: 0 },
+            families: { red: ['Slipway/1', 'Slipway/2'], blue: [] },
             crowded: ['red'],
             twins: [{ one: 'Slipway/1', other: 'F/2', deltaE00: 1.2, waxAndOil: true }],
         },
@@ -105,14 +106,27 @@ describe('balance', () => {
     });
 
     it('names what to buy, for the drawer and for a study, and notes the wish', async () => {
-        app.says('GET', '/api/drawer/reach', { paper: 'black', share: 0.594, purchases: [{ ...pencil('F21', false), gain: 0.042 }] });
-        app.says('GET', '/purchases', { study: 'Low water', colours: 1, purchases: [{ ...pencil('F20', false), deltaE00: 0.84 }] });
+        app.says('GET', '/api/drawer/reach', {
+            paper: 'black',
+            share: 0.594,
+            outline: [40, 40, 40, 40],
+            outlineOfAll: [60, 50, 60, 50],
+            purchases: [{ ...pencil('F21', false), gain: 0.042 }],
+        });
+        app.says('GET', '/purchases', {
+            study: 'Low water',
+            colours: 1,
+            seen: [{ hex: '#33565c', chroma: 14, hueDegrees: 210 }],
+            purchases: [{ ...pencil('F20', false), deltaE00: 0.84 }],
+        });
         const onWant = vi.fn();
         const onPencil = vi.fn();
         render(<BalanceView tray={tray} paper="black" studies={[study]} onPencil={onPencil} onWant={onWant} />, { wrapper });
         await screen.findByText(/^59 % of the colours that all known pencils can mix/);
         await screen.findByText('1 planned colour; one of these would lower the mean error:');
         expect(screen.getByText('4.2 % more')).toBeTruthy();
+        const picture = screen.getByRole('img', { name: /reach farther than yours by at most 20/ });
+        expect([...picture.querySelectorAll('rect')].map((r) => r.getAttribute('fill'))).toEqual(['#33565c']);
         expect(screen.getByText('error ΔE00 0.8 lower')).toBeTruthy();
         fireEvent.click(screen.getByRole('button', { name: 'Add F21 to wanted' }));
         fireEvent.click(screen.getByRole('button', { name: 'Show F20' }));

@@ -15,7 +15,7 @@ const tray = (pencils: TrayPencil[], more: Partial<Tray> = {}): Tray => ({
     unfitted: 0,
     meanStepDeltaE00: 7,
     largestStep: null,
-    balance: { words: 'Enough.', counts: {}, crowded: [], twins: [] },
+    balance: { words: 'Enough.', counts: {}, families: {}, crowded: [], twins: [] },
     gaps: [],
     ...more,
 });

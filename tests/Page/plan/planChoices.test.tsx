@@ -1,4 +1,4 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, within } from '@testing-library/react';
 
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../../../resources/ts/api/types';
@@ -7,8 +7,8 @@ import { PalettePart } from '../../../resources/ts/places/plan/PalettePart';
 import { MethodPart } from '../../../resources/ts/places/plan/MethodPart';
 
 import { study } from '../examples';
-import { pencilOfPlan as pencil, picture, shade, zoneOfPlan as zone } from './planExamples';
-import { first, hands, standIn, wrapper } from './planHands';
+import { pencilOfPlan as pencil, picture, sequence, shade, zoneOfPlan as zone } from './planExamples';
+import { answering, first, hands, standIn, wrapper } from './planHands';
 
 standIn();
 
@@ -65,6 +65,7 @@ describe('the method', () => {
         const own = { ...zone(3, 'rope', [shade('mid')]), method: ['darks=never-black'] };
         render(
             <MethodPart
+                study={study}
                 picture={picture({
                     zones: [own, zone(5, 'sea', [shade('mid')])],
                     settings: { ...picture().settings, method: ['values=light-to-dark'] },
@@ -88,5 +89,28 @@ describe('the method', () => {
         fireEvent.click(screen.getByRole('button', { name: 'Use the picture’s method' }));
         expect(first(made.change)).toEqual({ kind: 'method', zone: 3, settings: null });
         expect(made.run.mutate).toHaveBeenCalledTimes(5);
+    });
+
+    it('has starting points, each tried in a zone of the photo before it is taken', async () => {
+        const { made, changes } = hands();
+        answering('start=anything-goes', { answers: [{ ...sequence(), errorOnPaper: 2.4 }] });
+        render(
+            <MethodPart
+                study={study}
+                picture={picture({ settings: { ...picture().settings, method: ['values=light-to-dark'] } })}
+                changes={changes}
+            />,
+            {
+                wrapper,
+            },
+        );
+        const anything = screen.getByRole('article', { name: 'Anything goes' });
+        await within(anything).findByText(/^Likely error 2.5/);
+        const used = screen.getByRole('article', { name: 'Light to dark' });
+        expect(used.textContent).toContain('In use.');
+        expect(used.textContent).toContain('Trying it…');
+        expect(within(used).queryByRole('button')).toBeNull();
+        fireEvent.click(within(anything).getByRole('button', { name: 'Work this way: Anything goes' }));
+        expect(first(made.change)).toEqual({ kind: 'method', zone: 0, settings: [] });
     });
 });

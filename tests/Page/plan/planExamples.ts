@@ -63,6 +63,10 @@ export const pencilOfPlan = (number: string, more: Partial<PlanPencil> = {}): Pl
 export const picture = (more: Partial<Plan> = {}): Plan => ({
     run: null,
     settings: { method: [], mode: 'colour-and-value', pencils: null, keep: [], without: [], hue: 'as seen' },
+    startingPoints: [
+        { value: 'light-to-dark', title: 'Light to dark', why: 'Lights first.', settings: ['values=light-to-dark'] },
+        { value: 'anything-goes', title: 'Anything goes', why: 'Whatever comes closest.', settings: [] },
+    ],
     methodSettings: [
         {
             name: 'values',

@@ -1,13 +1,15 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { sentenceOf } from '../../api/client';
-import type { ChartPencil, Study, Tray } from '../../api/types';
+import type { ChartPencil, Study, Tray, TrayPencil } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
+import { FamilyBars } from './FamilyBars';
 import { useReach } from './queries';
+import { ReachFigure } from './ReachFigure';
 import { usePurchases } from '../../api/studies';
-import { Row, Aired } from '../../ui/layout';
+import { Aired } from '../../ui/layout';
 
 const Facts = styled.div`
     padding: var(--space-1) var(--space-4) var(--space-3);
@@ -18,23 +20,6 @@ const Facts = styled.div`
     }
     & b {
         font-weight: 700;
-    }
-`;
-
-const Counts = styled.dl`
-    display: grid;
-    grid-template-columns: max-content max-content 1fr;
-    gap: var(--space-1) var(--space-3);
-    margin: 0;
-    padding: var(--space-2) 0;
-    & dd {
-        margin: 0;
-        text-align: right;
-    }
-    & span {
-        align-self: center;
-        height: 10px;
-        background: var(--ink);
     }
 `;
 
@@ -91,16 +76,14 @@ interface BalanceViewProps {
 /** What is there, lacking, there twice; what the drawer reaches on a paper, and what to buy next. */
 export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceViewProps) {
     const { balance } = tray;
-    const most = Math.max(1, ...Object.values(balance.counts));
-    const number = (id: string): string => tray.pencils.find((p) => p.id === id)?.number ?? id;
+    const pencils = new Map(tray.pencils.map((p) => [p.id, p]));
+    const number = (id: string): string => pencils.get(id)?.number ?? id;
+    const [chosen, setChosen] = useState<number | null>(null);
+    const study = studies.find((s) => s.id === chosen) ?? studies[0];
     return (
         <Column aria-label="Balance">
             <Aired>{balance.words}</Aired>
-            <Counts aria-label="Pencils of each family">
-                {Object.entries(balance.counts).map(([family, count]) => (
-                    <FamilyRow key={family} family={family} count={count} most={most} crowded={balance.crowded.includes(family)} />
-                ))}
-            </Counts>
+            <FamilyBars balance={balance} pencils={pencils} />
             <p>
                 {tray.gaps.length === 0
                     ? 'Nothing is missing: a light and a dark of every family, browns, greys, an opaque white and a black.'
@@ -123,8 +106,10 @@ export function BalanceView({ tray, paper, studies, onPencil, onWant }: BalanceV
             <PartHead>
                 <h2>What it reaches on {paper}</h2>
             </PartHead>
-            <ReachPart paper={paper} onPencil={onPencil} onWant={onWant} />
-            {studies.length > 0 && <StudyPart studies={studies} onPencil={onPencil} onWant={onWant} />}
+            <ReachPart paper={paper} pencils={tray.pencils} study={study} onPencil={onPencil} onWant={onWant} />
+            {study !== undefined && (
+                <StudyPart studies={studies} study={study.id} onStudy={setChosen} onPencil={onPencil} onWant={onWant} />
+            )}
         </Column>
     );
 }
@@ -134,14 +119,22 @@ interface Takes {
     onWant: (id: string) => void;
 }
 
-function ReachPart({ paper, onPencil, onWant }: { paper: string } & Takes) {
+interface ReachPartProps extends Takes {
+    paper: string;
+    pencils: readonly TrayPencil[];
+    study: Study | undefined;
+}
+
+function ReachPart({ paper, pencils, study, onPencil, onWant }: ReachPartProps) {
     const reach = useReach(paper);
+    const photo = usePurchases(study?.id ?? null);
     return (
         <div aria-live="polite" aria-busy={reach.isPending}>
             {reach.isPending && <p>Mixing every pair of pencils…</p>}
             {reach.error !== null && <p role="alert">{sentenceOf(reach.error)}</p>}
             {reach.data !== undefined && (
                 <>
+                    <ReachFigure reach={reach.data} pencils={pencils} photo={photo.data} />
                     <p>
                         {reach.data.share < 0.005 ? 'Almost nothing' : `${Math.round(reach.data.share * 100)} %`} of the colours that all
                         known pencils can mix.
@@ -158,18 +151,19 @@ function ReachPart({ paper, onPencil, onWant }: { paper: string } & Takes) {
     );
 }
 
-function StudyPart({ studies, onPencil, onWant }: { studies: readonly Study[] } & Takes) {
-    const [study, setStudy] = useState<number | null>(studies[0]?.id ?? null);
-    const purchases = usePurchases(study ?? studies[0]?.id ?? null);
+interface StudyPartProps extends Takes {
+    studies: readonly Study[];
+    study: number;
+    onStudy: (study: number) => void;
+}
+
+function StudyPart({ studies, study, onStudy, onPencil, onWant }: StudyPartProps) {
+    const purchases = usePurchases(study);
     return (
         <>
             <PartHead>
                 <h2>For a study</h2>
-                <NativeSelect
-                    aria-label="Purchases for the study"
-                    value={study ?? studies[0]?.id}
-                    onChange={(e) => setStudy(Number(e.target.value))}
-                >
+                <NativeSelect aria-label="Purchases for the study" value={study} onChange={(e) => onStudy(Number(e.target.value))}>
                     {studies.map((s) => (
                         <option key={s.id} value={s.id}>
                             {s.name}
@@ -195,19 +189,6 @@ function studyWords({ colours, purchases }: { colours: number; purchases: readon
     return purchases.length === 0
         ? `${counted}: no other pencil would make a clear difference.`
         : `${counted}; one of these would lower the mean error:`;
-}
-
-function FamilyRow({ family, count, most, crowded }: { family: string; count: number; most: number; crowded: boolean }) {
-    return (
-        <>
-            <dt>{family}</dt>
-            <dd>{count}</dd>
-            <Row as="dd" $tight>
-                <span aria-hidden="true" style={{ width: `${(count / most) * 60}%` }} />
-                {crowded ? 'more than needed' : count === 0 ? 'none' : ''}
-            </Row>
-        </>
-    );
 }
 
 interface BuyProps {

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Plan, PlanZone } from '../../api/types';
+import type { Plan, PlanZone, Study } from '../../api/types';
 import { Column, PartHead } from '../../ui/Column';
 import { NativeSelect, WordButton } from '../../ui/controls';
 import { Dab } from '../../dabs/Dab';
 import type { PlanChanges } from './queries';
+import { StartingPoints } from './StartingPoints';
 import { PressedRow, Dabs } from '../../ui/layout';
 
 const Settings = styled.div`
@@ -25,8 +26,9 @@ const OfShade = styled(PressedRow)`
 `;
 
 /** The method, for the whole picture or for one zone: each choice with what speaks for it, and what it does to a zone as dabs. */
-export function MethodPart({ picture, changes }: { picture: Plan; changes: PlanChanges }) {
+export function MethodPart({ study, picture, changes }: { study: Study; picture: Plan; changes: PlanChanges }) {
     const [zone, setZone] = useState(0);
+    const [tried, setTried] = useState<number | null>(null);
     const of = picture.zones.find((z) => z.number === zone);
     const settings = of === undefined ? picture.settings.method : (of.method ?? picture.settings.method);
     const usual = (name: string): string => picture.methodSettings.find((s) => s.name === name)?.choices[0]?.value ?? '';
@@ -39,10 +41,20 @@ export function MethodPart({ picture, changes }: { picture: Plan; changes: PlanC
             zone,
             settings: [...settings.filter((s) => !s.startsWith(`${name}=`)), ...(choice === usual(name) ? [] : [`${name}=${choice}`])],
         });
-    const shown = of ?? picture.zones[0];
+    const shown = of ?? picture.zones.find((z) => z.number === tried) ?? picture.zones[0];
     return (
         <Column aria-label="Method">
             <ForWhat picture={picture} zone={zone} of={of} onZone={setZone} onWhole={() => set({ kind: 'method', zone, settings: null })} />
+            {shown !== undefined && (
+                <StartingPoints
+                    study={study}
+                    picture={picture}
+                    zone={shown}
+                    onTry={of === undefined ? setTried : undefined}
+                    method={settings}
+                    onTake={(taken) => set({ kind: 'method', zone, settings: [...taken] })}
+                />
+            )}
             <Settings>
                 {picture.methodSettings.map((setting) => (
                     <Setting key={setting.name} setting={setting} value={chosen(setting.name)} onChoose={(c) => choose(setting.name, c)} />
@@ -91,7 +103,7 @@ function WhatItDoes({ shown }: { shown: PlanZone }) {
     return (
         <>
             <PartHead>
-                <h2>What it does to “{shown.name}”</h2>
+                <h2>Pass by pass in “{shown.name}”, as planned now</h2>
             </PartHead>
             {shown.shades.map((s) => (
                 <OfShade key={s.shade}>

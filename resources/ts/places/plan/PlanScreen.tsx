@@ -109,7 +109,7 @@ function BesidePicture({ part, study, picture, pencils, changes, stamp }: Beside
         <Suspense fallback={<Inset>Opening…</Inset>}>
             {part === 'zones' && <ZonesPart study={study} picture={picture} pencils={pencils} changes={changes} />}
             {part === 'palette' && <PalettePart study={study} picture={picture} stamp={stamp} changes={changes} />}
-            {part === 'method' && <MethodPart picture={picture} changes={changes} />}
+            {part === 'method' && <MethodPart study={study} picture={picture} changes={changes} />}
             {part === 'check' && <CheckPart study={study} picture={picture} />}
             {part === 'along' && <TakeAlong study={study} picture={picture} changes={changes} />}
         </Suspense>

@@ -97,6 +97,14 @@ export const useAnswers = (study: number, zone: number, stamp: string, wanted: b
         enabled: wanted,
     });
 
+/** What a starting point makes of a zone; nothing before the pencils are chosen. */
+export const useTried = (study: number, zone: number, start: string, stamp: string) =>
+    useQuery({
+        queryKey: ['plan-tried', study, zone, start, stamp],
+        queryFn: ({ signal }) => ask(`${baseOf(study)}/answers`, { query: { zone, start }, signal }),
+        retry: false,
+    });
+
 export type Line = readonly [x1: number, y1: number, x2: number, y2: number];
 
 /** An even fade along a line, in shares of the picture. */

@@ -17,7 +17,8 @@ const Side = styled.div`
     }
 `;
 
-const Ends = styled.div`
+/** The colours of a zone beside each other: the photo's above, what a sequence leaves of it beneath. */
+export const Ends = styled.div`
     display: flex;
     gap: var(--space-1);
     & > span {
@@ -74,7 +75,7 @@ export function Answers({ zone, answers, onTake }: AnswersProps) {
     );
 }
 
-function End({ answer, target }: { answer: Sequence; target: PlanShade }) {
+export function End({ answer, target }: { answer: Sequence; target: PlanShade }) {
     const last = answer.passes
         .map((p) => p.dabs[target.shade])
         .filter((d) => d !== undefined)
