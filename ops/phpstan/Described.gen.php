@@ -139,7 +139,7 @@ declare(strict_types=1);
  * @phpstan-type LogTotalOfJson array{sessions: int, passes: int, minutes: int|float, usedMm: int|float, of: int, name: string}
  * @phpstan-type LogToolJson array{id: string, number: string, name: string, hex: string|null, usedMm: int|float}
  * @phpstan-type LogSessionJson array{id: int, study: int, studyName: string, began: int, ended: int, minutes: int|float, passes: int, leftOut: int, zones: list<string>, tools: list<LogToolJson>, note: string, checks: list<int>}
- * @phpstan-type LogJson array{sessions: list<LogSessionJson>, more: int, total: LogTotalJson, years: list<LogTotalOfJson>, studies: list<LogTotalOfJson>}
+ * @phpstan-type LogJson array{sessions: list<LogSessionJson>, more: int, total: LogTotalJson, weeks: list<LogTotalOfJson>, years: list<LogTotalOfJson>, studies: list<LogTotalOfJson>}
  * @phpstan-type PencilSupplyJson array{study: string, pencils: list<array{id: string, number: string, name: string, hex: string|null, line: string, stock: string, usedMm: int|float, leftMm: int|float|null, neededMm: int|float, short: int|float, runsLow: bool, words: string}>, overruled: list<array{zone: string, shade: string, code: string, reason: string}>}
  * @phpstan-type ProblemJson array{type: string, title: string, status: int, detail: string, problems?: list<string>}
  */

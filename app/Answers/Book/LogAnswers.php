@@ -33,6 +33,9 @@ final class LogAnswers
     /** Sessions told at once. */
     private const TOLD = 30;
 
+    /** Weeks whose hours are told. */
+    private const WEEKS = 12;
+
     public function __construct(
         private readonly WorkLogs $logs,
         private readonly DrawerKeeper $drawers,
@@ -70,6 +73,11 @@ final class LogAnswers
             ),
             'more' => max(0, count($log->sessions) - $skip - count($told)),
             'total' => LogResource::total($log->total(), $wear),
+            'weeks' => LogResource::totals(
+                $log->weeks(time(), self::WEEKS),
+                static fn (int $monday): string => gmdate('j M', $monday),
+                $wear,
+            ),
             'years' => LogResource::totals(
                 $log->totals(static fn (LogSession $s): int => (int) gmdate('Y', $s->began())),
                 static fn (int $year): string => (string) $year,

@@ -10,6 +10,9 @@ final readonly class WorkLog
     /** Who ticks nothing for so long has got up, seconds. */
     public const PAUSE = 5400;
 
+    /** Seconds. */
+    private const DAY = 86_400;
+
     /** @var list<LogSession> the earliest first */
     public array $sessions;
 
@@ -46,6 +49,31 @@ final readonly class WorkLog
         }
 
         return array_map(LogTotal::of(...), $groups);
+    }
+
+    /**
+     * Week after week without a gap, those without work among them.
+     *
+     * @param  int  $now  seconds since 1970
+     * @param  int  $most  weeks
+     * @return array<int, LogTotal> by its Monday at midnight UTC, seconds since 1970; from the first with work on to the week of now
+     */
+    public function weeks(int $now, int $most): array
+    {
+        if ($this->sessions === []) {
+            return [];
+        }
+        $monday = static fn (int $at): int => $at - ($at % self::DAY) - ((int) gmdate('N', $at) - 1) * self::DAY;
+        $worked = $this->totals(static fn (LogSession $s): int => $monday($s->began()));
+        // The latest week comes first.
+        [$first, $latest] = [(int) array_key_last($worked), (int) array_key_first($worked)];
+        $last = max($monday($now), $latest);
+        $weeks = [];
+        for ($week = max($first, $last - 7 * self::DAY * ($most - 1)); $week <= $last; $week += 7 * self::DAY) {
+            $weeks[$week] = $worked[$week] ?? LogTotal::of([]);
+        }
+
+        return $weeks;
     }
 
     /** @return array<string, float> laid film of every pencil by its identifier, film units · mm², the most used first */

@@ -3362,7 +3362,7 @@ export interface components {
             usedMm: number;
         };
         LogTotalOf: components["schemas"]["LogTotal"] & {
-            /** @description a year, or the number of a study */
+            /** @description a year, a week by its Monday in seconds since 1970, or the number of a study */
             of: number;
             name: string;
         };
@@ -3395,6 +3395,8 @@ export interface components {
             sessions: components["schemas"]["LogSession"][];
             more: number;
             total: components["schemas"]["LogTotal"];
+            /** @description one after the other, up to this week */
+            weeks: components["schemas"]["LogTotalOf"][];
             years: components["schemas"]["LogTotalOf"][];
             studies: components["schemas"]["LogTotalOf"][];
         };

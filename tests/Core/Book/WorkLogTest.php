@@ -37,6 +37,28 @@ it('parts any order of ticks into sessions that lose and double none, and adds t
     expect((new WorkLog([]))->total()->sessions)->toBe(0);
 });
 
+it('counts week by week from Monday to Sunday, idle weeks among them', function () {
+    $at = static fn (string $when): int => (int) strtotime("$when UTC");
+    $pass = static fn (int $i, string $when): LoggedPass => new LoggedPass($i, 1, $at($when), 'zone', 'Line/1', false, 4.0, 1);
+    $log = new WorkLog([
+        $pass(1, '2026-11-09 00:05:00'),
+        $pass(2, '2026-11-15 23:59:59'),
+        $pass(3, '2026-11-16 00:00:00'),
+        $pass(4, '2026-12-02 09:00:00'),
+    ]);
+    $passes = static fn (string $now, int $most): array => array_combine(
+        array_map(static fn (int $monday): string => gmdate('D j M H:i', $monday), array_keys($log->weeks($at($now), $most))),
+        array_map(static fn ($t): int => $t->passes, $log->weeks($at($now), $most)),
+    );
+    // A session begins as its first pass did. Two passes a second apart are one session, and it counts to the week in which it began.
+    expect($passes('2026-12-06 23:00', 12))
+        ->toBe(['Mon 9 Nov 00:00' => 3, 'Mon 16 Nov 00:00' => 0, 'Mon 23 Nov 00:00' => 0, 'Mon 30 Nov 00:00' => 1])
+        ->and($passes('2026-12-07 00:00', 2))
+        ->toBe(['Mon 30 Nov 00:00' => 1, 'Mon 7 Dec 00:00' => 0])
+        ->and((new WorkLog([]))->weeks($at('2026-12-07'), 12))
+        ->toBe([]);
+});
+
 it('learns from measured pencils how fast they wear, little from a little', function () {
     $film = 10_000.0;
     $reckoned = Wear::ordinary()->millimetres($film);

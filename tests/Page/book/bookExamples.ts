@@ -34,6 +34,10 @@ export const log = (sessions: LogSession[], more = 0): Log => ({
     sessions,
     more,
     total,
+    weeks: [
+        { of: 1_793_577_600, name: '2 Nov', ...total, minutes: 185 },
+        { of: 1_794_182_400, name: '9 Nov', ...total, minutes: 0 },
+    ],
     years: [{ of: 2026, name: '2026', ...total }],
     studies: [{ of: 7, name: 'Low water', ...total }],
 });

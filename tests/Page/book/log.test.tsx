@@ -43,6 +43,7 @@ describe('the log', () => {
         ).toBe('/api/studies/7/plan/checks/5/photo');
         const totals = within(screen.getByRole('region', { name: 'Totals' }));
         expect(totals.getByRole('row', { name: /^total 2 2 h 05 18 131 mm/ })).toBeTruthy();
+        expect(totals.getByRole('img', { name: 'Hours a week: week of 2 Nov, 3 h 05' }).querySelectorAll('rect')).toHaveLength(2);
         expect(totals.getByRole('link', { name: 'Calendar' }).getAttribute('href')).toBe('/api/book/log/log.ics');
     });
 

@@ -37,13 +37,19 @@ describe('practice', () => {
         await screen.findByRole('heading', { name: 'Is this warm or cool?' });
         expect(screen.queryByRole('status')).toBeNull();
         fireEvent.keyDown(window, { key: '7' });
-        fireEvent.keyDown(window, { key: '1' });
+        // The tab that opened it has the focus still.
+        const tab = document.body.appendChild(Object.assign(document.createElement('input'), { type: 'radio' }));
+        fireEvent.keyDown(tab, { key: '1' });
+        tab.remove();
         expect((await screen.findByRole('status')).textContent).toBe('Yes. It is warm: a grey that leans to red.');
         expect(app.last('POST')?.body).toEqual({ skill: 'warm or cool', difficulty: 2, seed: 11, choice: 0 });
         // Answered, nothing more can be chosen of it.
         fireEvent.keyDown(window, { key: '2' });
         expect(app.asked.filter((a) => a.method === 'POST')).toHaveLength(1);
         expect(screen.getByRole('row', { name: /^warm or cool medium 4 of 5/ })).toBeTruthy();
+        const sitting = within(screen.getByRole('list', { name: 'This sitting' }));
+        expect(sitting.getAllByRole('listitem').map((l) => l.getAttribute('aria-label'))).toEqual(['1: right']);
+        expect(screen.getByText('1 of 1 right.')).toBeTruthy();
         app.says('GET', '/practice', {
             skills: skills(4, 5),
             next: null,

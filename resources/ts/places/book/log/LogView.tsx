@@ -6,6 +6,7 @@ import { Button } from '../../../ui/controls';
 import { Aired, Row } from '../../../ui/layout';
 import { Entries, TwoColumns } from '../TwoColumns';
 import { useBookNotes, useLog } from './queries';
+import { HoursAWeek } from './HoursAWeek';
 import { ThroughTime } from './ThroughTime';
 import { SessionEntry } from './SessionEntry';
 import { SupplyPart } from './SupplyPart';
@@ -82,6 +83,7 @@ function Totals({ log }: { log: Log }) {
                     <a href="/api/book/log/log.ics">Calendar</a>
                 </Row>
             </PartHead>
+            <HoursAWeek weeks={log.weeks} />
             <Sums>
                 <thead>
                     <tr>

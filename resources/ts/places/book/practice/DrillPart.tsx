@@ -144,4 +144,5 @@ function Dabs({ dabs }: { dabs: readonly DrillDab[] }) {
 }
 
 /** One colour is the same on peaks and in valleys. */
-const strata = ({ dab }: DrillDab): readonly string[] => (dab.length === 1 ? Array.from({ length: 6 }, () => dab[0] ?? '#808080') : dab);
+export const strata = ({ dab }: DrillDab): readonly string[] =>
+    dab.length === 1 ? Array.from({ length: 6 }, () => dab[0] ?? '#808080') : dab;

@@ -6,6 +6,7 @@ import { NativeSelect } from '../../../ui/controls';
 import { Aired, Row } from '../../../ui/layout';
 import { TwoColumns } from '../TwoColumns';
 import { DrillPart } from './DrillPart';
+import { Results, type Result } from './Results';
 import { ProgressPart } from './ProgressPart';
 import { useAnswer, usePractice } from './queries';
 
@@ -20,23 +21,7 @@ interface PracticeViewProps {
 export function PracticeView({ study }: PracticeViewProps) {
     const [skill, setSkill] = useState<Skill | null>(null);
     const [round, setRound] = useState(0);
-    const practice = usePractice(study.id, skill, round);
-    const answer = useAnswer(study.id);
-    const drill = practice.data?.drill ?? null;
-    const [chosen, setChosen] = useState<number | null>(null);
-    const isOpen = drill !== null && chosen === null;
-    const choose = (choice: number) => {
-        if (isOpen && drill.choices[choice] !== undefined) {
-            setChosen(choice);
-            answer.mutate({ drill, choice }, { onError: () => setChosen(null) });
-        }
-    };
-    const next = () => {
-        answer.reset();
-        setChosen(null);
-        setRound(round + 1);
-    };
-    useKeys(choose, answer.data === undefined ? null : next);
+    const { practice, answer, drill, chosen, results, choose, next, leave } = useDrills(study, skill, round, setRound);
     return (
         <TwoColumns $first={3}>
             <Column aria-label="Question">
@@ -47,8 +32,7 @@ export function PracticeView({ study }: PracticeViewProps) {
                             skill={skill}
                             training={practice.data}
                             onSkill={(wanted) => {
-                                answer.reset();
-                                setChosen(null);
+                                leave();
                                 setSkill(wanted);
                             }}
                         />
@@ -69,9 +53,49 @@ export function PracticeView({ study }: PracticeViewProps) {
                     <p role="status">Well done: five minutes of practice. A little every day helps more than an hour at once.</p>
                 )}
             </Column>
-            {practice.data !== undefined && <ProgressPart training={practice.data} />}
+            {practice.data !== undefined && (
+                <ProgressPart training={practice.data}>
+                    <Results results={results} most={A_SESSION} />
+                </ProgressPart>
+            )}
         </TwoColumns>
     );
+}
+
+/** The question that is open, its answer, and what was answered in this sitting. */
+function useDrills(study: Study, skill: Skill | null, round: number, setRound: (round: number) => void) {
+    const practice = usePractice(study.id, skill, round);
+    const answer = useAnswer(study.id);
+    const drill = practice.data?.drill ?? null;
+    const [chosen, setChosen] = useState<number | null>(null);
+    // The strip of a sitting begins anew once it is full.
+    const [results, setResults] = useState<readonly Result[]>([]);
+    const isOpen = drill !== null && chosen === null;
+    const choose = (choice: number) => {
+        if (isOpen && drill.choices[choice] !== undefined) {
+            setChosen(choice);
+            answer.mutate(
+                { drill, choice },
+                {
+                    onError: () => setChosen(null),
+                    onSuccess: ({ right, after }) => setResults([...results, { right, dab: drill.shown[0] ?? after[0] }]),
+                },
+            );
+        }
+    };
+    const leave = () => {
+        answer.reset();
+        setChosen(null);
+    };
+    const next = () => {
+        leave();
+        setRound(round + 1);
+        if (results.length >= A_SESSION) {
+            setResults([]);
+        }
+    };
+    useKeys(choose, answer.data === undefined ? null : next);
+    return { practice, answer, drill, chosen, results, choose, next, leave };
 }
 
 interface SkillChoiceProps {
@@ -96,11 +120,14 @@ function SkillChoice({ skill, training, onSkill }: SkillChoiceProps) {
     );
 }
 
-/** A figure chooses, Enter goes on; not while something is written or chosen elsewhere. */
+/**
+ * A figure chooses, Enter goes on; not while something is written or chosen elsewhere. The tab that opened the practice may keep the focus.
+ */
 function useKeys(onChoose: (choice: number) => void, onNext: (() => void) | null) {
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
-            const isElsewhere = event.target instanceof HTMLElement && event.target.closest('input, select, textarea, a') !== null;
+            const isElsewhere =
+                event.target instanceof HTMLElement && event.target.closest('input:not([type=radio]), select, textarea, a') !== null;
             if (isElsewhere || event.ctrlKey || event.metaKey || event.altKey) {
                 return;
             }

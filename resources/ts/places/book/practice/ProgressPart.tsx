@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Training } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
@@ -27,13 +28,14 @@ const WEEKS = 12;
 
 const HARD = ['', 'easy', 'fairly easy', 'medium', 'hard', 'very hard'];
 
-/** How each skill goes over the weeks, and what to look at next. */
-export function ProgressPart({ training }: { training: Training }) {
+/** How this sitting goes (children) and each skill over the weeks, and what to look at next. */
+export function ProgressPart({ training, children }: { training: Training; children: ReactNode }) {
     return (
         <Column aria-label="Progress">
             <PartHead $first>
                 <h2>Progress</h2>
             </PartHead>
+            {children}
             {training.next !== null && (
                 <p role="note">
                     <b>Next, look at “{training.next.skill}”.</b> {training.next.advice}
