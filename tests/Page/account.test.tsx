@@ -110,7 +110,7 @@ describe('one’s own account', () => {
         app.refuses('PATCH', '/api/account/password', 422, 'That is not the password of this account; check it and try again.');
         show();
         expect(screen.getByText('Checking your account…')).toBeTruthy();
-        expect((await screen.findByText(/1 study, 24 pencils/)).textContent).toContain('12 of 2000 MB');
+        expect((await screen.findByText(/12 of 2000 MB/)).closest('dl')?.textContent).toContain('Studies1Pencils24');
         fill(/^Current password/, 'wrong');
         fill(/^New password/, 'another long one');
         fireEvent.submit(screen.getByRole('form', { name: 'Change the password' }));

@@ -53,10 +53,31 @@ const tokens = css`
     --touch: 44px;
 `;
 
+/** On a large screen one sits farther off: the same scales, a fifth larger. */
+const large = css`
+    --type-number: 44px;
+    --type-title: 24px;
+    --type-text: 17px;
+    --type-small: 16px;
+    --type-figure: 14px;
+    --space-1: 5px;
+    --space-2: 10px;
+    --space-3: 15px;
+    --space-4: 20px;
+    --space-5: 30px;
+    --space-6: 48px;
+    --touch: 48px;
+`;
+
 export const GlobalStyle = createGlobalStyle`
     :root {
         ${tokens}
         ${light}
+    }
+    @media (min-width: 1900px) {
+        :root {
+            ${large}
+        }
     }
     @media (prefers-color-scheme: dark) {
         :root {
@@ -80,6 +101,14 @@ export const GlobalStyle = createGlobalStyle`
         --type-small: 14px;
         --type-figure: 13px;
         font-size: var(--type-text);
+    }
+    @media (min-width: 1900px) {
+        .from-afar {
+            --type-title: 30px;
+            --type-text: 21px;
+            --type-small: 17px;
+            --type-figure: 16px;
+        }
     }
     * { box-sizing: border-box; }
     html, body, #root { height: 100%; }

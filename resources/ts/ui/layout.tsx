@@ -14,6 +14,9 @@ export const Row = styled.div<{ $tight?: boolean }>`
     flex-wrap: wrap;
     align-items: center;
     gap: 0 ${(p) => (p.$tight === true ? 'var(--space-2)' : 'var(--space-3)')};
+    & > a {
+        padding: var(--space-3) 0;
+    }
 `;
 
 /** A row that a finger can press anywhere in. */
@@ -61,7 +64,9 @@ export const Inset = styled.div`
 /** Dabs that touch, all of one size. */
 export const Dabs = styled.span<{ $width: number; $height: number }>`
     display: flex;
+    max-width: 100%;
     & > span {
+        flex: 0 1 auto;
         width: ${(p) => p.$width}px;
         height: ${(p) => p.$height}px;
     }

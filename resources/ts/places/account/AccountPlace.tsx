@@ -19,6 +19,23 @@ const Parts = styled(Inset)`
     }
 `;
 
+const Facts = styled.dl`
+    display: grid;
+    grid-template-columns: max-content minmax(0, 1fr);
+    margin: var(--space-2) 0;
+    & dt,
+    & dd {
+        margin: 0;
+        padding: var(--space-2) var(--space-4) var(--space-2) 0;
+        border-bottom: 1px solid var(--line);
+    }
+    & progress {
+        display: block;
+        width: 100%;
+        margin-top: var(--space-1);
+    }
+`;
+
 /** One's own account: what is in it, who may come in, and its end. */
 export function AccountPlace() {
     const [fault, setFault] = useState<string | null>(null);
@@ -41,13 +58,17 @@ export function AccountPlace() {
                                 <b>{data.name}</b>
                                 {data.demo ? ', open to everyone who uses this computer' : `, ${data.email}`}
                             </p>
-                            <p>
-                                {data.studies} {data.studies === 1 ? 'study' : 'studies'}, {data.pencils} pencils. Together they take{' '}
-                                {data.megabytes} of {data.mostMegabytes} MB that an account may have here.
-                            </p>
-                            <p>
-                                <progress aria-label="Space used" value={data.megabytes} max={data.mostMegabytes} />
-                            </p>
+                            <Facts>
+                                <dt>Studies</dt>
+                                <dd>{data.studies}</dd>
+                                <dt>Pencils</dt>
+                                <dd>{data.pencils}</dd>
+                                <dt>Space used</dt>
+                                <dd>
+                                    {data.megabytes} of {data.mostMegabytes} MB
+                                    <progress aria-label="Space used" value={data.megabytes} max={data.mostMegabytes} />
+                                </dd>
+                            </Facts>
                             <p>
                                 Before a photo is saved, everything except the picture is removed from its file: place, time, camera, names
                                 and captions.

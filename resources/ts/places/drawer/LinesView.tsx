@@ -14,6 +14,9 @@ const Choice = styled.div`
     align-items: center;
     gap: 0 var(--space-3);
     padding: var(--space-2) 0;
+    & > a {
+        padding: var(--space-3) 0;
+    }
 `;
 
 const Table = styled.table`

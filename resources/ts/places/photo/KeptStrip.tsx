@@ -16,6 +16,9 @@ const Part = styled.section`
         gap: var(--space-2) var(--space-3);
         white-space: nowrap;
         border-top: 1.5px solid var(--strong-line);
+        & > a {
+            padding: var(--space-3) 0;
+        }
     }
     & h2 {
         font-weight: 700;

@@ -17,6 +17,9 @@ const Settings = styled.div`
         font-size: var(--type-small);
         line-height: 1.3;
     }
+    @media (max-width: 599px) {
+        grid-template-columns: minmax(0, 1fr);
+    }
 `;
 
 const OfShade = styled(PressedRow)`

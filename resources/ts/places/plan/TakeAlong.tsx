@@ -8,7 +8,9 @@ import { DeleteStudy } from '../../app/StudyRescue';
 import { Column, PartHead } from '../../ui/Column';
 import { Button, NativeSelect, WordButton } from '../../ui/controls';
 import { useBringIn, type PlanChanges } from './queries';
-import { useSaveStudy } from '../../api/studies';
+import { useSaveStudy, useSurveyOf } from '../../api/studies';
+import { pathOf } from '../../stage/lines';
+import { SheetSketch } from '../../ui/SheetSketch';
 import { Row, PressedRow, WideInput } from '../../ui/layout';
 
 const Named = styled.ul`
@@ -17,10 +19,33 @@ const Named = styled.ul`
     list-style: none;
 `;
 
+const Sheets = styled.ul`
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(176px, 1fr));
+    gap: var(--space-3);
+    margin: 0;
+    padding: var(--space-2) 0 var(--space-3);
+    list-style: none;
+    & li {
+        display: flex;
+        gap: var(--space-3);
+        font-size: var(--type-small);
+        line-height: 1.3;
+    }
+    & a {
+        display: inline-block;
+        padding: var(--space-2) 0;
+    }
+`;
+
 const SHEETS = [
-    ['card', 'Palette card', 'every pencil and recipe, with boxes for your own swatches'],
-    ['zones', 'Zone sheets', 'each zone with its place and its sequence'],
-    ['steps', 'Step sheet', 'every pass in the order of the Desk'],
+    ['card', 'plan/card.pdf', '', 'Palette card', 'Every pencil and recipe, with boxes for your own swatches.'],
+    ['zones', 'plan/zones.pdf', '', 'Zone sheets', 'Each zone with its place and its sequence.'],
+    ['steps', 'plan/steps.pdf', '', 'Step sheet', 'Every pass in the order of the Desk.'],
+    // At the drawing's real size: as they are drawn, for a transfer face down, and under a grid.
+    ['outlines', 'desk/outlines.pdf', '', 'Outlines', 'At the real size of your drawing, on as many pages as needed.'],
+    ['mirrored', 'desk/outlines.pdf', '&mirrored=1', 'Outlines, mirrored', 'For a transfer face down.'],
+    ['grid', 'desk/outlines.pdf', '&grid=1', 'Outlines with the grid', 'With squares of the size you chose.'],
 ] as const;
 
 /** What goes to the desk: sheets to print, the palette as files, and versions of the plan with names. */
@@ -28,23 +53,37 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
     const base = `/api/studies/${study.id}/plan` as const;
     return (
         <Column aria-label="Print & files">
-            <ToPrint study={study.id} ready={picture.waiting === 0} />
+            <ToPrint study={study} picture={picture} />
             <PartHead>
                 <h2>Palette files</h2>
             </PartHead>
-            <PressedRow>
-                <a href={`${base}/palette.gpl`} download>
-                    Save as palette (.gpl)
-                </a>
-                <a href={`${base}/palette.csv`} download>
-                    Save as CSV
-                </a>
-            </PressedRow>
+            <Sheets>
+                <li>
+                    <SheetSketch kind="palette" colours={coloursOf(picture)} />
+                    <span>
+                        <a href={`${base}/palette.gpl`} download>
+                            Save as palette (.gpl)
+                        </a>
+                        <br />
+                        For programs that paint.
+                    </span>
+                </li>
+                <li>
+                    <SheetSketch kind="table" />
+                    <span>
+                        <a href={`${base}/palette.csv`} download>
+                            Save as CSV
+                        </a>
+                        <br />
+                        For a table of your own.
+                    </span>
+                </li>
+            </Sheets>
             <PressedRow>
                 <Link to={`/drawer?beside=hand&paper=${encodeURIComponent(study.paper)}&planOf=${study.id}`}>
                     Calibrate your hand for this plan
                 </Link>
-                a few strips on a scrap of paper make predictions fit your own hand
+                A few strips on a scrap of paper make predictions fit your own hand.
             </PressedRow>
             <WholeStudy study={study} />
             <VersionsPart picture={picture} changes={changes} />
@@ -52,19 +91,13 @@ export function TakeAlong({ study, picture, changes }: { study: Study; picture: 
     );
 }
 
-/** Outlines at the drawing's real size: as they are drawn, for a transfer face down, and under a grid. */
-const OUTLINES = [
-    ['', 'Outlines', 'at the real size of your drawing, on as many pages as needed'],
-    ['&mirrored=1', 'Outlines, mirrored', 'for a transfer face down'],
-    ['&grid=1', 'Outlines with the grid', 'with squares of the size you chose'],
-] as const;
+/** The pencils of the plan in their colour, as many as a small sheet shows. */
+const coloursOf = (picture: Plan): string[] => picture.palette.slice(0, 20).flatMap((p) => p.strata[0] ?? []);
 
-function ToPrint({ study, ready }: { study: number; ready: boolean }) {
+function ToPrint({ study, picture }: { study: Study; picture: Plan }) {
     const [size, setSize] = useState('a4');
-    const sheets = [
-        ...SHEETS.map(([kind, title, what]) => [`plan/${kind}.pdf?size=${size}`, title, what] as const),
-        ...OUTLINES.map(([how, title, what]) => [`desk/outlines.pdf?size=${size}${how}`, title, what] as const),
-    ];
+    const zones = useSurveyOf(study.id).data?.zones?.list ?? [];
+    const contours = zones.map((z) => pathOf(z.outlines, 1000, 1000, true)).join('');
     return (
         <>
             <PartHead $first>
@@ -75,15 +108,21 @@ function ToPrint({ study, ready }: { study: number; ready: boolean }) {
                     <option value="letter">Letter</option>
                 </NativeSelect>
             </PartHead>
-            {!ready && <p>Not all is planned yet; the sheets hold what is there.</p>}
-            {sheets.map(([path, title, what]) => (
-                <PressedRow key={title}>
-                    <a href={`/api/studies/${study}/${path}`} target="_blank" rel="noreferrer">
-                        {title}
-                    </a>
-                    {what}
-                </PressedRow>
-            ))}
+            {picture.waiting > 0 && <p>Not all is planned yet; the sheets hold what is there.</p>}
+            <Sheets>
+                {SHEETS.map(([kind, path, how, title, what]) => (
+                    <li key={title}>
+                        <SheetSketch kind={kind} colours={coloursOf(picture)} contours={contours} />
+                        <span>
+                            <a href={`/api/studies/${study.id}/${path}?size=${size}${how}`} target="_blank" rel="noreferrer">
+                                {title}
+                            </a>
+                            <br />
+                            {what}
+                        </span>
+                    </li>
+                ))}
+            </Sheets>
         </>
     );
 }

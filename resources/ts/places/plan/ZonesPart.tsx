@@ -11,7 +11,7 @@ import { ZoneThumb } from '../../stage/ZoneThumb';
 
 const Two = styled.div`
     display: grid;
-    grid-template-columns: 224px minmax(0, 1fr);
+    grid-template-columns: clamp(224px, 13vw, 340px) minmax(0, 1fr);
     @media (max-width: 599px) {
         grid-template-columns: minmax(0, 1fr);
     }

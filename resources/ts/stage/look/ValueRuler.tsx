@@ -10,7 +10,7 @@ const Ruler = styled.ol`
     list-style: none;
     & li {
         flex: 1;
-        min-height: 0;
+        min-height: 24px;
     }
     & button {
         position: relative;

@@ -24,17 +24,18 @@ const Part = styled.div`
     }
 `;
 
-const Touching = styled.div`
+const Touching = styled.div<{ $height: number }>`
     display: flex;
     justify-content: center;
-    max-width: 100%;
+    width: 100%;
     & figure {
+        flex: 0 1 220px;
         margin: 0;
-        width: min(220px, 44vw);
+        min-width: 0;
     }
     & figure > span {
         display: block;
-        height: 150px;
+        height: ${(p) => p.$height}px;
     }
     & figcaption {
         padding-top: var(--space-1);
@@ -89,7 +90,7 @@ export function DrillPart({ study, drill, chosen, answer, onChoose, onNext }: Dr
         <Part>
             <h3>{drill.question}</h3>
             {x !== undefined && y !== undefined && <RingOnPhoto study={study} at={[x, y]} />}
-            {drill.shown.length > 0 && <Dabs dabs={drill.shown} />}
+            {drill.shown.length > 0 && <Dabs dabs={drill.shown} height={150} />}
             <ol aria-label="Answers">
                 {drill.choices.map((c, i) => (
                     <li key={c.words}>
@@ -120,7 +121,7 @@ function Judged({ answer, onNext }: { answer: DrillAnswer; onNext: () => void })
             <p role="status">
                 <b>{answer.right ? 'Yes.' : 'No.'}</b> {answer.because}
             </p>
-            <Dabs dabs={answer.after} />
+            <Dabs dabs={answer.after} height={96} />
             <Button $main autoFocus onPress={onNext}>
                 Next
             </Button>
@@ -128,13 +129,13 @@ function Judged({ answer, onNext }: { answer: DrillAnswer; onNext: () => void })
     );
 }
 
-function Dabs({ dabs }: { dabs: readonly DrillDab[] }) {
+function Dabs({ dabs, height }: { dabs: readonly DrillDab[]; height: number }) {
     return (
-        <Touching>
+        <Touching $height={height}>
             {dabs.map((d) => (
                 <figure key={d.words}>
                     <span>
-                        <Dab strata={strata(d)} width={220} height={150} label="" />
+                        <Dab strata={strata(d)} width={220} height={height} label="" />
                     </span>
                     <figcaption>{d.words}</figcaption>
                 </figure>

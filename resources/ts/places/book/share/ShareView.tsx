@@ -1,11 +1,28 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import styled from 'styled-components';
 import { ask, send, sentenceOf } from '../../../api/client';
 import { newKey } from '../../../api/keptEdits';
 import type { SharedLink, Study } from '../../../api/types';
 import { Column, PartHead } from '../../../ui/Column';
 import { Button, WordButton } from '../../../ui/controls';
 import { Row, WideInput } from '../../../ui/layout';
+
+/** What they will see, beside what is said of it. */
+const Shown = styled.div`
+    display: grid;
+    grid-template-columns: minmax(120px, 240px) minmax(0, 52ch);
+    align-items: start;
+    gap: var(--space-3) var(--space-4);
+    & > img {
+        display: block;
+        width: 100%;
+        grid-row: span 2;
+    }
+    @media (max-width: 599px) {
+        grid-template-columns: minmax(0, 1fr);
+    }
+`;
 
 interface ShareViewProps {
     study: Study;
@@ -33,7 +50,8 @@ export function ShareView({ study, onFault }: ShareViewProps) {
             {shared.isPending && <p aria-busy="true">Loading the link…</p>}
             {shared.error !== null && <p role="alert">{sentenceOf(shared.error)}</p>}
             {shared.data !== undefined && link === null && (
-                <>
+                <Shown>
+                    <img src={`/api/studies/${study.id}/photo`} alt="" />
                     <p>
                         Everyone with the link sees the photos, zones and plan of this study, and nothing else. They can’t change anything;
                         they can say which photo the colours should follow.
@@ -43,7 +61,7 @@ export function ShareView({ study, onFault }: ShareViewProps) {
                             Create link
                         </Button>
                     </Row>
-                </>
+                </Shown>
             )}
             {link !== null && (
                 <LinkPart link={link} isPending={withdraw.isPending} onWithdraw={() => withdraw.mutate()} onFault={onFault} />
