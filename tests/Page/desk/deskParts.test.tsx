@@ -61,16 +61,21 @@ describe('what comes next, and where to stop', () => {
     const line = (current: DeskStep, next: DeskStep | null) => {
         const { container } = render(
             <MemoryRouter>
-                <NextLine current={current} next={next} study={study} />
+                <NextLine current={current} next={next} study={study} tools={[tool('741')]} />
             </MemoryRouter>,
         );
-        return container.textContent;
+        return container;
     };
+    const tool = (number: string) => ({ pencil: step(1, 1, number).pencil, finish: null, care: null, layOut: '', strata: ['#445566'] });
 
     it('names the pencil and the zone, or says that neither changes', () => {
-        expect(line(step(1, 1, '711'), step(2, 0, '741'))).toContain('Then 741, “sea”.');
-        expect(line(step(1, 1, '711'), step(1, 2, '711'))).toContain('Then the same pencil, here again.');
-        expect(line(step(1, 1, '711', { minutes: 0.2 }), null)).toContain('This is the last pass. About 1 min.');
+        const other = line(step(1, 1, '711'), step(2, 0, '741'));
+        expect(other.textContent).toContain('Then 741, “sea”.');
+        expect(other.querySelectorAll('.swatch')).toHaveLength(1);
+        const same = line(step(1, 1, '711'), step(1, 2, '711'));
+        expect(same.textContent).toContain('Then the same pencil, here again.');
+        expect(same.querySelectorAll('.swatch')).toHaveLength(0);
+        expect(line(step(1, 1, '711', { minutes: 0.2 }), null).textContent).toContain('This is the last pass. About 1 min.');
     });
 
     it('says what is begun and how far the next good place is', () => {

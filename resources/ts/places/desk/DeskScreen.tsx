@@ -143,9 +143,7 @@ function AtWork({ study, desk, changes }: { study: Study; desk: Desk; changes: D
                         <BesideThePhoto study={study} desk={desk} work={work} onLook={setLooked} />
                     </div>
                     <div className="hand">
-                        {work.beside === 'pass' && (
-                            <UnderTheHand study={study} work={work} ends={desk.sessionEnds && desk.steps.length > 0} />
-                        )}
+                        {work.beside === 'pass' && <UnderTheHand study={study} desk={desk} work={work} />}
                         <Timers wet={wet} now={work.now} pending={pending} />
                         {work.sitting.isBreakDue(work.now) && desk.habits.breaks && (
                             <p role="status">
@@ -167,12 +165,15 @@ interface HeadLineProps {
     onHow: () => void;
 }
 
+const sum = ({ zones }: Desk, what: 'laid' | 'left'): number => zones.reduce((n, z) => n + z[what], 0);
+
 /** How far it is, what this session holds, and what can be asked. */
 function HeadLine({ desk, work, isHow, onHow }: HeadLineProps) {
     const session = desk.sessions[0];
     return (
         <Head>
             <span>{desk.howFar}</span>
+            <progress aria-label="Passes done" value={sum(desk, 'laid')} max={Math.max(1, sum(desk, 'laid') + sum(desk, 'left'))} />
             {session !== undefined && (
                 <span>
                     {desk.sessions.length === 1 ? 'last session' : `${desk.sessions.length} sessions left`} · now {session.steps}{' '}

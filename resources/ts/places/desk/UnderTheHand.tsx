@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import type { Study } from '../../api/types';
+import type { Desk, Study } from '../../api/types';
 import { WordButton } from '../../ui/controls';
 import { Row } from '../../ui/layout';
 import { NextLine } from './lines';
@@ -21,7 +21,7 @@ const Laid = styled.button`
 const COUNT: Record<number, string> = { 2: 'two', 3: 'three', 4: 'four' };
 
 /** What is pressed: one large place for "laid", and the ways out of it. */
-export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWork; ends: boolean }) {
+export function UnderTheHand({ study, desk, work }: { study: Study; desk: Desk; work: DeskWork }) {
     const { current, next, canUndo } = work.state;
     return (
         <>
@@ -30,10 +30,10 @@ export function UnderTheHand({ study, work, ends }: { study: Study; work: DeskWo
                     <Laid type="button" onClick={() => work.tick('done')}>
                         {current.coats === 1 ? 'Laid' : `Laid, ${COUNT[current.coats] ?? current.coats} coats`}
                     </Laid>
-                    <NextLine current={current} next={next} study={study} />
+                    <NextLine current={current} next={next} study={study} tools={desk.sessions.flatMap((s) => s.tools)} />
                 </>
             )}
-            {ends && (
+            {desk.sessionEnds && desk.steps.length > 0 && (
                 <p role="status">
                     Session done: a good place to stop. <WordButton onPress={() => work.setBeside('stop')}>Stop here</WordButton>
                 </p>

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Desk, DeskStep, Study } from '../../api/types';
+import { Dab } from '../../dabs/Dab';
 import { Button, WordButton } from '../../ui/controls';
 import { numberOf, type DeskState } from './deskState';
 
@@ -11,6 +12,10 @@ const Next = styled.p`
     align-items: center;
     flex-wrap: wrap;
     gap: 0 var(--space-2);
+    & .swatch {
+        width: 56px;
+        height: 36px;
+    }
     & a {
         display: inline-flex;
         align-items: center;
@@ -28,10 +33,24 @@ const Stop = styled.section`
     }
 `;
 
-/** What comes after this pass; and, before the first of a zone, the way to try it on a scrap. */
-export function NextLine({ current, next, study }: { current: DeskStep; next: DeskStep | null; study: Study }) {
+interface NextLineProps {
+    current: DeskStep;
+    next: DeskStep | null;
+    study: Study;
+    /** What lies ready, each pencil with its swatch. */
+    tools: Desk['sessions'][number]['tools'];
+}
+
+/** What comes after this pass, with the swatch of the pencil to take up for it; and, before the first of a zone, the way to try it on a scrap. */
+export function NextLine({ current, next, study, tools }: NextLineProps) {
+    const strata = tools.find((t) => t.pencil !== null && t.pencil.id === next?.pencil?.id)?.strata ?? [];
     return (
         <Next>
+            {next !== null && numberOf(next) !== numberOf(current) && strata.length > 0 && (
+                <span className="swatch">
+                    <Dab strata={strata} width={56} height={36} label="" />
+                </span>
+            )}
             <span>
                 {next === null
                     ? 'This is the last pass.'
