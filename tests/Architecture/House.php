@@ -299,6 +299,21 @@ final class House
         );
     }
 
+    /** @return list<string> words of the same list in the pages of docs and the README, but for code and for the list itself */
+    public function wordsInDocs(): array
+    {
+        $pages = array_map(
+            fn (string $page): string => substr($page, strlen($this->root) + 1),
+            [...(array) glob("$this->root/docs/*.md"), "$this->root/README.md"],
+        );
+
+        return $this->withWords(
+            'not where somebody reads it',
+            array_values(array_diff(array_filter($pages, fn (string $page): bool => is_file("$this->root/$page")), ['docs/words.md'])),
+            static fn (string $page, string $text): string => (string) preg_replace(['~`[^`]*`~', '~\s+~'], ['', ' '], $text),
+        );
+    }
+
     /**
      * @param  string  $table  head of the first column of a table in docs/words.md
      * @param  list<string>  $files  that are looked through

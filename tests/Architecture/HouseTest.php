@@ -161,6 +161,9 @@ function counterExamples(): array
             ['resources/ts/words.tsx' => "<p>\n    Taking in pencil 3.</p>"],
             ['app/Made.php' => $class('App', "public const A = 'About 4 mm are wanting.';")],
         ],
+        'wordsInDocs' => [
+            ['docs/made.md' => "Errors are 3\nin the\nmean."],
+        ],
         'keyedArraysInCore' => [
             [
                 'core/Desk/Made.php' => $class(

@@ -38,7 +38,8 @@ test('where another pencil lies than was planned the rest comes nearer than the 
     $shades,
     $even,
 ): void {
-    $planned = (new FindSequences(new Drawer($pencils()), Paper::whiteMedium(), StartingPoint::LightToDark->method()))->for($shades())[0]->sequence;
+    $find = new FindSequences(new Drawer($pencils()), Paper::whiteMedium(), StartingPoint::LightToDark->method());
+    $planned = $find->for($shades())[0]->sequence;
     $lies = new Sequence([$even($laid, Pressure::Medium)]);
     $yet = new Sequence(array_slice($planned->passes, 1));
     $find = new FindRest($shades(), $pencils(), Paper::whiteMedium());

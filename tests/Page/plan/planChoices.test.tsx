@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { Plan } from '../../../resources/ts/api/types';
 import { PalettePart } from '../../../resources/ts/places/plan/PalettePart';
 
-import { MethodPart } from '../../../resources/ts/places/plan/MethodPart';
+import { MethodPart } from '../../../resources/ts/places/plan/method/MethodPart';
 
 import { study } from '../examples';
 import { pencilOfPlan as pencil, picture, sequence, shade, zoneOfPlan as zone } from './planExamples';

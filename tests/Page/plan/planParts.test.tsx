@@ -6,7 +6,7 @@ import { PictureStage } from '../../../resources/ts/places/plan/PictureStage';
 import { stampOf } from '../../../resources/ts/places/plan/queries';
 import { RunBar } from '../../../resources/ts/places/plan/RunBar';
 
-import { TakeAlong } from '../../../resources/ts/places/plan/TakeAlong';
+import { TakeAlong } from '../../../resources/ts/places/plan/along/TakeAlong';
 
 import { ZonesPart } from '../../../resources/ts/places/plan/ZonesPart';
 import { outcome, spot, study } from '../examples';

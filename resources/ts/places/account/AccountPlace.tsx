@@ -65,7 +65,7 @@ export function AccountPlace() {
                                 <dd>{data.pencils}</dd>
                                 <dt>Space used</dt>
                                 <dd>
-                                    {data.megabytes} of {data.mostMegabytes} MB
+                                    {data.megabytes} of {data.mostMegabytes} MB that an account may have here
                                     <progress aria-label="Space used" value={data.megabytes} max={data.mostMegabytes} />
                                 </dd>
                             </Facts>

@@ -41,7 +41,7 @@ interface NextLineProps {
     tools: Desk['sessions'][number]['tools'];
 }
 
-/** What comes after this pass, with the swatch of the pencil to take up for it; and, before the first of a zone, the way to try it on a scrap. */
+/** What comes after this pass, with the swatch of its pencil; and, before the first of a zone, the way to try it on a scrap. */
 export function NextLine({ current, next, study, tools }: NextLineProps) {
     const strata = tools.find((t) => t.pencil !== null && t.pencil.id === next?.pencil?.id)?.strata ?? [];
     return (

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { Plan, Study } from '../../api/types';
 import { useLoaded } from '../../stage/useLoaded';
-import { Loupe } from './Loupe';
+import { Loupe } from './loupe/Loupe';
 import { imageOf, loupeOf, photoOf, useLight, useWork, type Drawn, type Line, type PlanChanges } from './queries';
 import { RampPart } from './RampPart';
 import { StrokesPart, type StrokesWay } from './StrokesPart';
 import { useStageLine } from './useStageLine';
 import { Inset } from '../../ui/layout';
-import { useLoupe } from './useLoupe';
+import { useLoupe } from './loupe/useLoupe';
 import { Laid, Parted, StageTools, Told } from './stageParts';
 import { useSeeing } from './useSeeing';
 

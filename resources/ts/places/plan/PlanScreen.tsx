@@ -19,9 +19,9 @@ import { useDrawer } from '../../api/studies';
 import { Aired, Inset, Side, SideBar } from '../../ui/layout';
 
 const FirstPlan = lazy(async () => ({ default: (await import('./FirstPlan')).FirstPlan }));
-const MethodPart = lazy(async () => ({ default: (await import('./MethodPart')).MethodPart }));
+const MethodPart = lazy(async () => ({ default: (await import('./method/MethodPart')).MethodPart }));
 const PalettePart = lazy(async () => ({ default: (await import('./PalettePart')).PalettePart }));
-const TakeAlong = lazy(async () => ({ default: (await import('./TakeAlong')).TakeAlong }));
+const TakeAlong = lazy(async () => ({ default: (await import('./along/TakeAlong')).TakeAlong }));
 const CheckPart = lazy(async () => ({ default: (await import('./check/CheckPart')).CheckPart }));
 
 const Sides = styled.main`

@@ -68,7 +68,7 @@ function useDrills(study: Study, skill: Skill | null, round: number, setRound: (
     const answer = useAnswer(study.id);
     const drill = practice.data?.drill ?? null;
     const [chosen, setChosen] = useState<number | null>(null);
-    // The strip of a sitting begins anew once it is full.
+    // A strip that is full makes way for an empty one.
     const [results, setResults] = useState<readonly Result[]>([]);
     const isOpen = drill !== null && chosen === null;
     const choose = (choice: number) => {

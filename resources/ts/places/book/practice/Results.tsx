@@ -34,8 +34,8 @@ export interface Result {
 }
 
 /**
- * The questions of this sitting, each by its colour: a bar beneath those that were right, a sign beneath those that were not. Away from the question:
- * colours beside a colour change how it looks.
+ * The questions of this sitting, each by its colour: a bar beneath those that were right, a sign beneath those that were not. It stands
+ * away from the question: colours beside a colour change how it looks.
  */
 export function Results({ results, most }: { results: readonly Result[]; most: number }) {
     const open = Array.from({ length: Math.max(0, most - results.length) }, (_, i) => results.length + i);

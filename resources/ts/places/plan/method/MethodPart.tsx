@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Plan, PlanZone, Study } from '../../api/types';
-import { Column, PartHead } from '../../ui/Column';
-import { NativeSelect, WordButton } from '../../ui/controls';
-import { Dab } from '../../dabs/Dab';
-import type { PlanChanges } from './queries';
+import type { Plan, PlanZone, Study } from '../../../api/types';
+import { Column, PartHead } from '../../../ui/Column';
+import { NativeSelect, WordButton } from '../../../ui/controls';
+import { Dab } from '../../../dabs/Dab';
+import type { PlanChanges } from '../queries';
 import { StartingPoints } from './StartingPoints';
-import { PressedRow, Dabs } from '../../ui/layout';
+import { PressedRow, Dabs } from '../../../ui/layout';
 
 const Settings = styled.div`
     display: grid;

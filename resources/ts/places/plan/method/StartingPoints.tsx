@@ -1,13 +1,13 @@
 import styled from 'styled-components';
-import type { Plan, PlanZone, Sequence, Study } from '../../api/types';
-import { sentenceOf } from '../../api/client';
-import { useSurveyOf } from '../../api/studies';
-import { ZoneThumb } from '../../stage/ZoneThumb';
-import { PartHead } from '../../ui/Column';
-import { NativeSelect, WordButton } from '../../ui/controls';
-import { within } from '../../ui/within';
-import { useTried } from './queries';
-import { End, Ends } from './sequence/Answers';
+import type { Plan, PlanZone, Sequence, Study } from '../../../api/types';
+import { sentenceOf } from '../../../api/client';
+import { useSurveyOf } from '../../../api/studies';
+import { ZoneThumb } from '../../../stage/ZoneThumb';
+import { PartHead } from '../../../ui/Column';
+import { NativeSelect, WordButton } from '../../../ui/controls';
+import { within } from '../../../ui/within';
+import { useTried } from '../queries';
+import { End, Ends } from '../sequence/Answers';
 
 const Head = styled(PartHead)`
     & .place {
@@ -131,7 +131,8 @@ function told(tried: Sequence | undefined): string {
         return 'Trying it…';
     }
     const pencils = new Set(tried.passes.flatMap((p) => (p.pencil ? [p.pencil.id] : []))).size;
-    return `Likely error ${within(tried.errorOnPaper)}. ${counted(tried.passes.length, 'pass', 'passes')}, ${counted(pencils, 'pencil', 'pencils')}.`;
+    const what = `${counted(tried.passes.length, 'pass', 'passes')}, ${counted(pencils, 'pencil', 'pencils')}`;
+    return `Likely error ${within(tried.errorOnPaper)}. ${what}.`;
 }
 
 const counted = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`;

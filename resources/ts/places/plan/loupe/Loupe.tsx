@@ -1,6 +1,6 @@
 import styled from 'styled-components';
-import { useLoaded } from '../../stage/useLoaded';
-import { useSettled } from '../../stage/useSettled';
+import { useLoaded } from '../../../stage/useLoaded';
+import { useSettled } from '../../../stage/useSettled';
 import type { Place } from './useLoupe';
 
 /** Ten pixels of the page a millimetre: some two and a half times as large as it will be. */

@@ -2,16 +2,16 @@ import { useState, type SyntheticEvent } from 'react';
 import styled from 'styled-components';
 import { FileTrigger } from 'react-aria-components';
 import { Link, useNavigate } from 'react-router';
-import { sentenceOf } from '../../api/client';
-import type { Plan, Study } from '../../api/types';
-import { DeleteStudy } from '../../app/StudyRescue';
-import { Column, PartHead } from '../../ui/Column';
-import { Button, NativeSelect, WordButton } from '../../ui/controls';
-import { useBringIn, type PlanChanges } from './queries';
-import { useSaveStudy, useSurveyOf } from '../../api/studies';
-import { pathOf } from '../../stage/lines';
-import { SheetSketch } from '../../ui/SheetSketch';
-import { Row, PressedRow, WideInput } from '../../ui/layout';
+import { sentenceOf } from '../../../api/client';
+import type { Plan, Study } from '../../../api/types';
+import { DeleteStudy } from '../../../app/StudyRescue';
+import { Column, PartHead } from '../../../ui/Column';
+import { Button, NativeSelect, WordButton } from '../../../ui/controls';
+import { useBringIn, type PlanChanges } from '../queries';
+import { useSaveStudy, useSurveyOf } from '../../../api/studies';
+import { pathOf } from '../../../stage/lines';
+import { SheetSketch } from './SheetSketch';
+import { Row, PressedRow, WideInput } from '../../../ui/layout';
 
 const Named = styled.ul`
     margin: 0;
