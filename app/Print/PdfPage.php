@@ -17,7 +17,7 @@ final class PdfPage
 
     private const POINTS_PER_MM = 72 / 25.4;
 
-    /** @param  array<string, mixed>  $data */
+    /** @param  array<string, mixed>  $data  for the template; where it has a scale, sizes of type follow it */
     public static function of(string $view, array $data, string $size, bool $wide = false): string
     {
         [$width, $height] = $wide ? array_reverse(self::SIZES[$size]) : self::SIZES[$size];
@@ -28,6 +28,8 @@ final class PdfPage
         $options->setFontCache(storage_path('framework/cache'));
         $pdf = new Dompdf($options);
         $pdf->setPaper([0, 0, $width * self::POINTS_PER_MM, $height * self::POINTS_PER_MM]);
+        $scale = $data['scale'] ?? 1.0;
+        $data['type'] = new TypeScale(is_float($scale) || is_int($scale) ? (float) $scale : 1.0);
         $pdf->loadHtml(View::make($view, $data)->render());
         $pdf->render();
 

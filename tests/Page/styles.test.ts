@@ -27,6 +27,16 @@ describe('styles', () => {
         expect(styled.flatMap((file) => ownSizes(readFileSync(file, 'utf8')).map((text) => `${file}: ${text}`))).toEqual([]);
     });
 
+    it('of printed sheets take their sizes of type from one scale', () => {
+        const sheets = readdirSync('resources/views/cards', { encoding: 'utf8' }).map((file) =>
+            readFileSync(join('resources/views/cards', file), 'utf8'),
+        );
+        expect(sheets.join('').match(/font-size: \{\{ \$type->/g)?.length).toBeGreaterThan(15);
+        expect(
+            sheets.flatMap((text) => text.match(/font-size:(?! \{\{ \$type->(?:number|title|text|small|figure) \}\})[^;]*/g) ?? []),
+        ).toEqual([]);
+    });
+
     it.each(['    font-size: 15px;', '    padding: 0 7px;', '    margin-left: 1.5em;', '    gap: 3px;', '    background: #e6e6e6;'])(
         'may not say "%s"',
         (style) => {

@@ -6,9 +6,9 @@
     @include('cards.style')
     <style>
         td.mix, th.mix { width: {{ $cell }}mm; height: {{ $cellHeight }}mm; border: 0.3pt solid #888; vertical-align: middle; }
-        th.mix { font-size: 9pt; }
+        th.mix { font-size: {{ $type->text }}; }
         td.mix img { width: {{ $cell / 2 - 0.3 }}mm; height: {{ $cellHeight - 0.6 }}mm; vertical-align: middle; }
-        td.order { width: 28mm; height: 14mm; border: 0.3pt solid #888; vertical-align: middle; font-size: 6.5pt; }
+        td.order { width: 28mm; height: 14mm; border: 0.3pt solid #888; vertical-align: middle; font-size: {{ $type->figure }}; }
         td.order img { width: 13mm; height: 9mm; }
     </style>
 </head>

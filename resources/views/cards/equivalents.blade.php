@@ -7,7 +7,7 @@
     <style>
         table { width: 100%; }
         td { border-bottom: 0.3pt solid #888; height: 6.4mm; vertical-align: middle; }
-        th { font-size: 6.5pt; color: #333; }
+        th { font-size: {{ $type->figure }}; color: #333; }
         td img { width: 12mm; height: 5.6mm; display: block; }
         td.dab { width: 13mm; }
     </style>

@@ -1,6 +1,5 @@
 @php
     $mm = static fn (float $v): string => round($v * $scale, 2).'mm';
-    $pt = static fn (float $v): string => round($v * $scale, 2).'pt';
 @endphp
 <!doctype html>
 <html lang="en">
@@ -9,28 +8,28 @@
     <title>Palette card: {{ $study }}</title>
     <style>
         @page { margin: {{ $margin }}mm; }
-        body { font-family: "DejaVu Sans"; font-size: {{ $pt(8.5) }}; color: #000; margin: 0; }
-        h1 { font-size: {{ $pt(15) }}; margin: 0; font-weight: normal; }
-        .under { font-size: {{ $pt(7.5) }}; color: #333; margin: 0 0 {{ $mm(3) }} 0; border-bottom: 0.4pt solid #000; padding-bottom: {{ $mm(1.5) }}; }
+        body { font-family: "DejaVu Sans"; font-size: {{ $type->text }}; color: #000; margin: 0; }
+        h1 { font-size: {{ $type->title }}; margin: 0; font-weight: normal; }
+        .under { font-size: {{ $type->small }}; color: #333; margin: 0 0 {{ $mm(3) }} 0; border-bottom: 0.4pt solid #000; padding-bottom: {{ $mm(1.5) }}; }
         table { border-collapse: collapse; }
         table.page { width: 100%; }
         table.page > tbody > tr > td { width: 50%; vertical-align: top; padding: 0 {{ $mm(2.5) }} 0 0; }
         table.recipe { width: 100%; margin-bottom: {{ $mm(4.5) }}; page-break-inside: avoid; }
         table.recipe td { padding: 0; vertical-align: middle; }
-        .name { font-size: {{ $pt(10) }}; font-weight: bold; }
-        .words { font-size: {{ $pt(6.8) }}; color: #333; }
-        .order { width: {{ $mm(5) }}; font-size: {{ $pt(8) }}; color: #333; }
-        .number { width: {{ $mm(15) }}; font-size: {{ $pt(13) }}; font-weight: bold; }
-        .what { font-size: {{ $pt(7) }}; line-height: 1.15; }
+        .name { font-size: {{ $type->text }}; font-weight: bold; }
+        .words { font-size: {{ $type->figure }}; color: #333; }
+        .order { width: {{ $mm(5) }}; font-size: {{ $type->text }}; color: #333; }
+        .number { width: {{ $mm(15) }}; font-size: {{ $type->number }}; font-weight: bold; }
+        .what { font-size: {{ $type->small }}; line-height: 1.15; }
         .strokes { font-family: "DejaVu Sans Mono"; font-weight: bold; }
         .dab { width: {{ $mm(16) }}; padding: 0; }
         .dab img { width: {{ $mm(15.6) }}; height: {{ $mm(7.6 * $stretch) }}; display: block; }
         .patch { width: {{ $mm(16) }}; }
         .patch img { width: {{ $mm(15.6) }}; height: {{ $mm(6.5) }}; display: block; }
         .box { width: {{ $mm(15) }}; height: {{ $mm(7.4 * $stretch) }}; border: 0.5pt solid #000; }
-        .head td { font-size: {{ $pt(6) }}; color: #333; padding-bottom: {{ $mm(0.6) }}; }
-        .care { font-size: {{ $pt(6.5) }}; padding-top: {{ $mm(0.6) }}; }
-        .foot { font-size: {{ $pt(6.5) }}; color: #333; }
+        .head td { font-size: {{ $type->figure }}; color: #333; padding-bottom: {{ $mm(0.6) }}; }
+        .care { font-size: {{ $type->figure }}; padding-top: {{ $mm(0.6) }}; }
+        .foot { font-size: {{ $type->figure }}; color: #333; }
     </style>
 </head>
 <body>

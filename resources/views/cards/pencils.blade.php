@@ -11,8 +11,8 @@
         td.dab { width: {{ $mm(38) }}; white-space: nowrap; }
         .dab img { width: {{ $mm(18) }}; height: {{ $mm(9) }}; }
         .box { width: {{ $mm(16) }}; height: {{ $mm(8.6) }}; border: 0.5pt solid #000; }
-        .number { font-size: {{ round(13 * $scale, 1) }}pt; }
-        .what { font-size: {{ round(7.5 * $scale, 1) }}pt; }
+        .number { font-size: {{ $type->number }}; }
+        .what { font-size: {{ $type->small }}; }
     </style>
 </head>
 <body>

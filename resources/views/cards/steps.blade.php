@@ -7,11 +7,11 @@
     @include('cards.style')
     <style>
         table { width: 100%; }
-        td { border-bottom: 0.3pt solid #888; height: {{ $mm(8) }}; vertical-align: middle; font-size: {{ round(8 * $scale, 1) }}pt; }
-        th { font-size: 6.5pt; color: #333; }
+        td { border-bottom: 0.3pt solid #888; height: {{ $mm(8) }}; vertical-align: middle; font-size: {{ $type->text }}; }
+        th { font-size: {{ $type->figure }}; color: #333; }
         td.tick { width: {{ $mm(7) }}; } td.tick div { width: {{ $mm(4.5) }}; height: {{ $mm(4.5) }}; border: 0.5pt solid #000; }
         td.dab { white-space: nowrap; } td.dab img { width: {{ $mm(14) }}; height: {{ $mm(7) }}; vertical-align: middle; }
-        td .number { font-size: {{ round(11 * $scale, 1) }}pt; }
+        td .number { font-size: {{ $type->number }}; }
         td { padding-right: {{ $mm(2) }}; }
         tr.head td { font-weight: bold; border-bottom: 0.8pt solid #000; }
         tr { page-break-inside: avoid; }

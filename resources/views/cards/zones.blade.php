@@ -7,15 +7,15 @@
     @include('cards.style')
     <style>
         .zone { page-break-inside: avoid; margin-bottom: {{ $mm(6) }}; }
-        .zone h2 { font-size: 11pt; margin: 0 0 1mm 0; }
-        ol.said { margin: 0 0 1.5mm 0; padding-left: 5mm; font-size: {{ round(9 * $scale, 1) }}pt; }
+        .zone h2 { font-size: {{ $type->number }}; margin: 0 0 1mm 0; }
+        ol.said { margin: 0 0 1.5mm 0; padding-left: 5mm; font-size: {{ $type->text }}; }
         td.thumb { width: {{ $mm(58) }}; vertical-align: top; }
         td.thumb img { width: {{ $mm(55) }}; }
         td.stack { width: {{ $mm(32) }}; vertical-align: top; }
         td.stack img { width: {{ $mm(14) }}; height: {{ $mm(7) }}; vertical-align: middle; }
         td.stack img.aim { width: {{ $mm(28) }}; height: {{ $mm(5) }}; display: block; }
-        td.stack div { height: {{ $mm(7.2) }}; font-size: 7pt; white-space: nowrap; overflow: hidden; }
-        td.stack .number { font-size: 9pt; }
+        td.stack div { height: {{ $mm(7.2) }}; font-size: {{ $type->small }}; white-space: nowrap; overflow: hidden; }
+        td.stack .number { font-size: {{ $type->text }}; }
     </style>
 </head>
 <body>
