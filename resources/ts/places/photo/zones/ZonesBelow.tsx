@@ -11,7 +11,7 @@ const Alike = styled.ol`
     padding: 0;
     list-style: none;
     overflow-y: auto;
-    max-height: max(100px, calc(100vh - 700px));
+    max-height: max(88px, calc(100vh - 712px));
     & li {
         display: flex;
         align-items: baseline;
