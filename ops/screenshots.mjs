@@ -62,8 +62,8 @@ for (const [what, name] of [
 ]) {
     await desk.getByRole('radiogroup', { name: 'Beside the drawer' }).getByText(what, { exact: true }).click();
     if (what === 'Balance') {
-        await desk.getByText(/planned colours/).waitFor({ timeout: 60_000 });
         await desk.getByRole('combobox', { name: 'Purchases for the study' }).selectOption({ label: 'Low water' });
+        await desk.getByText(/planned colours/).waitFor({ timeout: 60_000 });
     }
     if (what === 'Measure') {
         await desk
