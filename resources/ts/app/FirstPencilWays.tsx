@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { sentenceOf } from '../api/client';
 import { useSamplePencils } from '../api/samples';
 import { Button, WordButton } from '../ui/controls';
+import { ExampleRecipe } from './ExampleRecipe';
 
 const Ways = styled.ul`
     display: grid;
@@ -25,14 +26,21 @@ const Ways = styled.ul`
     }
 `;
 
+const Example = styled.div`
+    max-width: 460px;
+    padding-top: var(--space-5);
+`;
+
 export interface FirstPencilsProps {
     onFault: (text: string) => void;
     /** Where the drawer is open already the ways to it are parts of the same place. */
     onWay?: (beside: 'measure' | 'files') => void;
+    /** Where nothing else shows what pencils will give. */
+    withExample?: boolean;
 }
 
 /** The three ways to a first drawer. The sample pencils are one press; one's own, by photo, never more than one away. */
-export function FirstPencilWays({ onFault, onWay }: FirstPencilsProps) {
+export function FirstPencilWays({ onFault, onWay, withExample = false }: FirstPencilsProps) {
     const samples = useSamplePencils((error) => onFault(sentenceOf(error)));
     const way = (beside: 'measure' | 'files', words: string) =>
         onWay === undefined ? (
@@ -59,6 +67,11 @@ export function FirstPencilWays({ onFault, onWay }: FirstPencilsProps) {
                     <span>A list of numbers and colours that you already have.</span>
                 </li>
             </Ways>
+            {withExample && (
+                <Example>
+                    <ExampleRecipe />
+                </Example>
+            )}
         </>
     );
 }

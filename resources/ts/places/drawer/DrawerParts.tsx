@@ -85,7 +85,7 @@ export function TrayPart({ place }: { place: DrawerPlaceState }) {
                     {shown.kind === 'wanted' ? (
                         'You have no wanted pencils.'
                     ) : knowsNone ? (
-                        <FirstPencils onFault={place.onFault} onWay={place.setBeside} />
+                        <FirstPencils onFault={place.onFault} onWay={place.setBeside} withExample />
                     ) : (
                         'No pencils here. Choose a line above to mark the ones you own, or add numbers on the right.'
                     )}

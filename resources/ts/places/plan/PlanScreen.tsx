@@ -151,7 +151,7 @@ function NothingToPlan({ study, cannot, pencils, changes, onFault }: NothingToPl
     return (
         <Inset as="main">
             <Aired>{cannot}</Aired>
-            {pencils === 0 && <FirstPencils onFault={onFault} />}
+            {pencils === 0 && <FirstPencils onFault={onFault} withExample />}
             {pencils !== null && pencils > 0 && (
                 <Suspense fallback={null}>
                     <FirstPlan study={study} changes={changes} onFault={(error) => onFault(sentenceOf(error))} />

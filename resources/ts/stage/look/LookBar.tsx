@@ -21,22 +21,22 @@ const Way = styled(ToggleButton)`
     min-height: 44px;
     min-width: 44px;
     padding: 0 var(--space-2);
-    border: 0;
-    /* Above as below, so that words in one line share a baseline. */
+    /* A finger has all of it, the eye sees what is within. */
     border: solid transparent;
-    border-width: 3px 0;
+    border-width: 5px 0;
     background: none;
+    background-clip: padding-box;
     color: var(--ink);
     cursor: pointer;
     & u {
         text-underline-offset: 3px;
     }
     &[data-selected] {
-        border-bottom-color: var(--ink);
-        font-weight: 700;
+        background-color: var(--ink);
+        color: var(--ground);
     }
-    &[data-hovered] {
-        background: var(--raised);
+    &[data-hovered]:not([data-selected]) {
+        background-color: var(--raised);
     }
     &[data-disabled] {
         color: var(--soft-ink);
