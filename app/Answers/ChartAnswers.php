@@ -102,10 +102,12 @@ final class ChartAnswers
             ),
         );
 
+        $seen = self::seen($made);
+
         return [
             'study' => $study->name,
-            'colours' => array_sum(array_map(static fn (MadeArea $m): int => count($m->answer->outcomes), $made)),
-            'seen' => self::seen($made),
+            'colours' => count($seen),
+            'seen' => $seen,
             'purchases' => $purchases,
         ];
     }

@@ -15,6 +15,9 @@ final class PdfPage
     /** Name => width and height in millimetres. */
     public const SIZES = ChartSheet::SIZES;
 
+    /** Points. */
+    private const LEAST_TYPE = 6.5;
+
     private const POINTS_PER_MM = 72 / 25.4;
 
     /** @param  array<string, mixed>  $data  for the template; where it has a scale, sizes of type follow it */
@@ -28,8 +31,9 @@ final class PdfPage
         $options->setFontCache(storage_path('framework/cache'));
         $pdf = new Dompdf($options);
         $pdf->setPaper([0, 0, $width * self::POINTS_PER_MM, $height * self::POINTS_PER_MM]);
-        $scale = $data['scale'] ?? 1.0;
-        $data['type'] = new TypeScale(is_float($scale) || is_int($scale) ? (float) $scale : 1.0);
+        $scale = is_numeric($data['scale'] ?? null) ? (float) $data['scale'] : 1.0;
+        // The palette card is made as small as one page asks for.
+        $data['type'] = new TypeScale($scale, $view === 'cards.palette' ? 0.0 : self::LEAST_TYPE);
         $pdf->loadHtml(View::make($view, $data)->render());
         $pdf->render();
 

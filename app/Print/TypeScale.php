@@ -17,15 +17,17 @@ final readonly class TypeScale
 
     public string $figure;
 
-    /** @param  float  $scale  of a sheet smaller or larger than A4 */
-    public function __construct(float $scale)
+    /**
+     * @param  float  $scale  of a sheet smaller or larger than A4
+     * @param  float  $least  points that no size goes below: it is read at the desk
+     */
+    public function __construct(float $scale, float $least)
     {
-        $points = static fn (float $size): string => round($size * $scale, 2).'pt';
+        $points = static fn (float $size): string => round(max($least, $size * $scale), 2).'pt';
         $this->number = $points(13);
         $this->title = $points(14);
         $this->text = $points(8.5);
         $this->small = $points(7.5);
-        // Nothing smaller: it is read at the desk.
         $this->figure = $points(6.5);
     }
 }

@@ -30,7 +30,8 @@ export const Column = styled.section`
     gap: 0;
     padding: 0 var(--space-4) var(--space-3);
     min-width: 0;
-    & > p {
+    /* Weaker than what a paragraph says of itself. */
+    :where(& > p) {
         padding: var(--space-1) 0;
     }
 `;

@@ -7,7 +7,7 @@
     <style>
         td.slot { width: {{ $cell }}mm; height: 20mm; border: 0.3pt solid #888; vertical-align: top; }
         td.slot img { width: {{ $cell - 0.4 }}mm; height: 8mm; display: block; }
-        td.slot .number { font-size: {{ $type->number }}; }
+        td.slot .number { font-size: {{ $type->text }}; }
         td.slot div { height: 3.4mm; overflow: hidden; }
         table { page-break-inside: avoid; }
     </style>

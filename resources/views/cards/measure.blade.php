@@ -28,7 +28,7 @@
             <div style="left: {{ $boxes[0]->x - $label }}mm; top: {{ $boxes[0]->y + 2 }}mm; width: {{ $label - 2 }}mm; height: {{ $boxes[0]->height - 2 }}mm; overflow: hidden"><span class="number">{{ $labels[$id]['number'] ?? $id }}</span><br>{{ \Illuminate\Support\Str::limit($labels[$id]['name'] ?? '', $label > 30 ? 110 : 30) }}</div>
             @foreach ($boxes as $box)
                 @if ($box->y === $pencils[array_key_first($pencils)][0]->y)
-                    <div style="left: {{ $box->x - 2.5 }}mm; top: {{ $box->y - 3.2 }}mm; width: {{ $box->width + 5 }}mm; font-size: {{ $type->figure }}; line-height: 1; text-align: center">{{ $box->kind->words() }}</div>
+                    <div style="left: {{ $box->x - 2.5 }}mm; top: {{ $box->y - 3.2 }}mm; width: {{ $box->width + 5 }}mm; font-size: {{ $type->figure }}; line-height: 1; text-align: center; white-space: nowrap">{{ $box->kind->words() }}</div>
                 @endif
                 <div class="{{ $box->kind->value === 'black' ? 'black' : 'box' }}" style="left: {{ $box->x }}mm; top: {{ $box->y }}mm; width: {{ $box->width }}mm; height: {{ $box->height }}mm"></div>
             @endforeach
